@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * A planter: N row units on a toolbar.
+ *
+ * @property int $id
+ * @property int $workshop_id
+ * @property int $spec_sheet_id
+ * @property string $farm
+ * @property string $name
+ * @property int $row_count 1 to 48
+ * @property string $spacing_mm
+ * @property string $spacing_typed
+ * @property list<int> $sections rows in each section of the toolbar, from the left; they add up to row_count
+ * @property CarbonImmutable|null $planting_start
+ * @property SpecSheet $specSheet
+ * @property Walk|null $latestWalk
+ */
+final class Planter extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = [
+        'sections' => 'array',
+        'planting_start' => 'immutable_date',
+    ];
+
+    /** @return BelongsTo<SpecSheet, $this> */
+    public function specSheet(): BelongsTo
+    {
+        return $this->belongsTo(SpecSheet::class);
+    }
+
+    /** @return HasMany<Walk, $this> */
+    public function walks(): HasMany
+    {
+        return $this->hasMany(Walk::class);
+    }
+
+    /** @return HasOne<Walk, $this> */
+    public function latestWalk(): HasOne
+    {
+        return $this->hasOne(Walk::class)->latestOfMany('started_at');
+    }
+
+    /** The open walk of this planter, of which there is at most one. */
+    public function openWalk(): ?Walk
+    {
+        return $this->walks()->whereNull('finished_at')->first();
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Ustrel\Core\Spec\SpecSheet as Sheet;
+use Ustrel\Core\Spec\SpecSheetReader;
+
+/**
+ * A spec sheet as kept: a typical one (no workshop) or a workshop's own copy.
+ *
+ * @property int $id
+ * @property int|null $workshop_id
+ * @property int|null $copied_from_id
+ * @property string $name
+ * @property string $type
+ * @property array<string, mixed> $sheet shape: docs/formats.md
+ */
+final class SpecSheet extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['sheet' => 'array'];
+
+    /**
+     * Those a workshop may use: the typical ones and its own.
+     *
+     * @return Builder<self>
+     */
+    public static function usableBy(int $workshopId): Builder
+    {
+        return self::query()->where(
+            static fn (Builder $sheets): Builder => $sheets->whereNull('workshop_id')->orWhere('workshop_id', $workshopId),
+        );
+    }
+
+    public function read(): Sheet
+    {
+        return SpecSheetReader::read($this->sheet);
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Exceptions\Speaks;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+        commands: __DIR__.'/../routes/console.php',
+        health: '/up',
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        // One origin serves the client and the API; see compat/README.md.
+        $middleware->remove(HandleCors::class);
+        $middleware->statefulApi();
+        $middleware->redirectGuestsTo('/sign-in');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        Speaks::inTheTechniciansWords($exceptions);
+    })
+    ->create();

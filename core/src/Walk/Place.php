@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Walk;
+
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Side;
+
+/** Where a reading is taken: a check on a row, on a side. */
+final readonly class Place
+{
+    public function __construct(
+        /** 1..N from the left as seen from behind. */
+        public int $row,
+        public CheckKey $check,
+        public Side $side,
+    ) {}
+
+    /** The place in one word, as `6:opener_blade_diameter:left`. */
+    public function key(): string
+    {
+        return "{$this->row}:{$this->check->value}:{$this->side->value}";
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Walk;
+
+/** What a reading says of its place. */
+enum Result: string
+{
+    case Measured = 'measured';
+    /** The row has no such part. */
+    case NotFitted = 'not_fitted';
+    /** The earlier reading is taken back; the place is unchecked again. */
+    case Withdrawn = 'withdrawn';
+}
