@@ -8,7 +8,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * A planter: N row units on a toolbar.
@@ -24,7 +23,6 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property list<int> $sections rows in each section of the toolbar, from the left; they add up to row_count
  * @property CarbonImmutable|null $planting_start
  * @property SpecSheet $specSheet
- * @property Walk|null $latestWalk
  */
 final class Planter extends Model
 {
@@ -47,10 +45,10 @@ final class Planter extends Model
         return $this->hasMany(Walk::class);
     }
 
-    /** @return HasOne<Walk, $this> */
-    public function latestWalk(): HasOne
+    /** The season that is being prepared or planted: the year of planting, or this year where none is set. */
+    public function season(): int
     {
-        return $this->hasOne(Walk::class)->latestOfMany('started_at');
+        return ($this->planting_start ?? CarbonImmutable::today())->year;
     }
 
     /** The open walk of this planter, of which there is at most one. */

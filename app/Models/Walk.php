@@ -23,6 +23,7 @@ use Ustrel\Core\Walk\WalkOrder;
  * @property WalkOrder $walk_order
  * @property int $row_count
  * @property array<string, mixed> $sheet shape: docs/formats.md
+ * @property int $places_per_row
  * @property int $started_by
  * @property CarbonImmutable $started_at
  * @property int|null $finished_by

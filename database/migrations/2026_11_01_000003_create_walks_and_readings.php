@@ -20,6 +20,7 @@ return new class extends Migration
             $table->smallInteger('row_count');
             // The figures that this walk is judged by; a finished walk keeps them whatever becomes of the spec sheet.
             $table->jsonb('sheet');
+            $table->smallInteger('places_per_row');
             $table->foreignId('started_by')->constrained('users');
             $table->timestampTz('started_at');
             $table->foreignId('finished_by')->nullable()->constrained('users');
@@ -83,7 +84,18 @@ return new class extends Migration
             $table->timestampTz('taken_at', 3);
             $table->primary(['walk_id', 'row_number', 'check_key', 'side']);
             $table->index(['planter_id', 'season']);
+            $table->unique('reading_id');
         });
-        DB::statement("ALTER TABLE cells ADD CHECK (verdict IN ('sound', 'watch', 'change', 'failed'))");
+        DB::statement("ALTER TABLE cells ADD CHECK (verdict IN ('unchecked', 'sound', 'watch', 'change', 'failed'))");
+
+        // The ribbon: each row of a walk in one line, so that the yard reads rows and not cells.
+        Schema::create('walk_rows', function (Blueprint $table): void {
+            $table->foreignUuid('walk_id')->constrained();
+            $table->smallInteger('row_number');
+            $table->text('verdict');
+            $table->float('life_left', 24)->nullable();
+            $table->smallInteger('checked');
+            $table->primary(['walk_id', 'row_number']);
+        });
     }
 };

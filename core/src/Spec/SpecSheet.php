@@ -21,4 +21,10 @@ final readonly class SpecSheet
     {
         return $this->checks[$key->value] ?? null;
     }
+
+    /** How many readings one row takes. */
+    public function placesPerRow(): int
+    {
+        return array_sum(array_map(static fn (Check $check): int => count($check->sides), $this->checks));
+    }
 }

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Planter;
+
+use App\Models\Planter;
+use App\Models\Walk;
+use App\Projections\WalkProjector;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** Makes a planter or changes it, and brings its open walk along. */
+final readonly class SavePlanter
+{
+    public function __construct(private WalkProjector $projector) {}
+
+    /**
+     * @param  array<string, mixed>  $fields  the planter's columns, validated
+     *
+     * @throws ValidationException where the name is taken, or rows would go that were already read
+     */
+    public function __invoke(Planter $planter, array $fields): Planter
+    {
+        try {
+            return DB::transaction(function () use ($planter, $fields): Planter {
+                $planter->fill($fields)->save();
+                $planter->load('specSheet');
+                $walk = $planter->exists ? $planter->openWalk() : null;
+                if ($walk !== null) {
+                    $this->bringAlong($walk, $planter);
+                }
+
+                return $planter;
+            });
+        } catch (UniqueConstraintViolationException) {
+            throw ValidationException::withMessages(['name' => __('error.planter_name_taken', $fields)]);
+        }
+    }
+
+    private function bringAlong(Walk $walk, Planter $planter): void
+    {
+        $lastRead = (int) DB::table('cells')->where('walk_id', $walk->id)->where('result', '!=', 'withdrawn')->max('row_number');
+        if ($lastRead > $planter->row_count) {
+            throw ValidationException::withMessages([
+                'row_count' => __('error.rows_already_read', ['rows' => $planter->row_count, 'row' => $lastRead]),
+            ]);
+        }
+        $walk->update([
+            'row_count' => $planter->row_count,
+            'sheet' => $planter->specSheet->sheet,
+            'places_per_row' => $planter->specSheet->read()->placesPerRow(),
+        ]);
+        $this->projector->project($walk);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Walk;
+
+use RuntimeException;
+use Ustrel\Core\Measure\UnreadableLength;
+
+/** A reading that cannot be kept, with the reason in the technician's words. */
+final class RefusedReading extends RuntimeException
+{
+    /** @param array<string, string|int> $with */
+    public static function because(string $code, array $with = []): self
+    {
+        return new self(__("refused.{$code}", $with));
+    }
+
+    public static function unreadable(UnreadableLength $unreadable): self
+    {
+        return new self(__("length.{$unreadable->fault->value}", ['typed' => $unreadable->typed]));
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Actions\Spec\LoadTypicalSheets;
+use Illuminate\Console\Command;
+
+final class LoadSheets extends Command
+{
+    protected $signature = 'ustrel:load-sheets';
+
+    protected $description = 'Load the typical spec sheets of core/specs into the database';
+
+    public function handle(LoadTypicalSheets $load): int
+    {
+        $this->info("{$load()} typical spec sheets loaded.");
+
+        return self::SUCCESS;
+    }
+}

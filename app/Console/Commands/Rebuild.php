@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\Walk;
+use App\Projections\WalkProjector;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+
+/** Draws the current state up again from the record alone, and says whether it was the same. */
+final class Rebuild extends Command
+{
+    protected $signature = 'ustrel:rebuild';
+
+    protected $description = 'Rebuild the tables cells and walk_rows from the readings, and compare';
+
+    private const TABLES = ['cells', 'walk_rows'];
+
+    public function handle(WalkProjector $projector): int
+    {
+        $different = DB::transaction(function () use ($projector): int {
+            DB::statement('LOCK TABLE readings IN SHARE MODE');
+            foreach (self::TABLES as $table) {
+                DB::statement("CREATE TEMPORARY TABLE old_{$table} ON COMMIT DROP AS SELECT * FROM {$table}");
+                DB::table($table)->delete();
+            }
+            foreach (Walk::query()->orderBy('season')->orderBy('started_at')->lazy() as $walk) {
+                $projector->project($walk);
+            }
+
+            return array_sum(array_map($this->differences(...), self::TABLES));
+        });
+
+        $rows = DB::table('cells')->count();
+        if ($different > 0) {
+            $this->error("{$different} lines differed from the record and were put right; {$rows} places in all.");
+
+            return self::FAILURE;
+        }
+        $this->info("Equal: {$rows} places agree with the record.");
+
+        return self::SUCCESS;
+    }
+
+    private function differences(string $table): int
+    {
+        $found = DB::selectOne(<<<SQL
+            SELECT count(*) AS lines FROM (
+                (SELECT * FROM {$table} EXCEPT ALL SELECT * FROM old_{$table})
+                UNION ALL
+                (SELECT * FROM old_{$table} EXCEPT ALL SELECT * FROM {$table})
+            ) AS different
+            SQL);
+
+        return $found->lines;
+    }
+}

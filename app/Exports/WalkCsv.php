@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exports;
+
+use App\Queries\Board;
+use App\Queries\CurrentReading;
+use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\LengthPrinter;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\Route;
+use Ustrel\Core\Walk\WalkOrder;
+
+/** A walk as CSV, one place a line. Columns and quoting: docs/formats.md. */
+final readonly class WalkCsv
+{
+    private const COLUMNS = [
+        'farm', 'planter', 'season', 'walk', 'row', 'station', 'check', 'side', 'result',
+        'inches', 'millimetres', 'verdict', 'reason', 'last_millimetres', 'last_season', 'taken_at',
+    ];
+
+    private Wording $wording;
+
+    public function __construct(private Board $board, UnitSystem $units)
+    {
+        $this->wording = new Wording(new LengthPrinter($units));
+    }
+
+    /** @param resource $to */
+    public function write($to): void
+    {
+        self::line($to, self::COLUMNS);
+        $route = Route::through($this->board->sheet, $this->board->rowCount, WalkOrder::RowByRow);
+        foreach ($route->places as $place) {
+            self::line($to, $this->fields($place));
+        }
+    }
+
+    /** @return list<string> */
+    private function fields(Place $place): array
+    {
+        $now = $this->board->current[$place->key()] ?? null;
+        $last = $this->board->last[$place->key()] ?? null;
+
+        return [
+            self::text($this->board->planter->farm),
+            self::text($this->board->planter->name),
+            (string) $this->board->season,
+            (string) $this->board->walk?->kind->value,
+            (string) $place->row,
+            $place->check->station()->value,
+            $place->check->value,
+            $place->side->value,
+            $now === null ? 'unchecked' : $now->result->value,
+            self::inches($now),
+            self::millimetres($now?->value),
+            $now === null ? 'unchecked' : $now->verdict->value,
+            $now === null ? '' : $this->wording->reasons($now),
+            self::millimetres($last?->value),
+            $last === null ? '' : (string) $last->season,
+            $now === null ? '' : gmdate('Y-m-d\TH:i:s\Z', (int) strtotime($now->takenAt)),
+        ];
+    }
+
+    private static function inches(?CurrentReading $now): string
+    {
+        return $now?->value === null ? '' : rtrim(rtrim(number_format($now->value->toInches(), 4, '.', ''), '0'), '.');
+    }
+
+    private static function millimetres(?Length $length): string
+    {
+        return $length === null ? '' : rtrim(rtrim(number_format($length->toMillimetres(), 6, '.', ''), '0'), '.');
+    }
+
+    /** A name that a spreadsheet would run as a formula is quoted with an apostrophe. */
+    private static function text(string $text): string
+    {
+        return preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'{$text}" : $text;
+    }
+
+    /**
+     * @param  resource  $to
+     * @param  list<string>  $fields
+     */
+    private static function line($to, array $fields): void
+    {
+        fputcsv($to, $fields, ',', '"', '', "\r\n");
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use OpenApi\Attributes as OA;
+
+/** The parts of the OpenAPI document that belong to no single route. */
+#[OA\Info(version: '1.0.0', title: 'Ustrel', description: 'Row-unit service for planters. Signed in by a session cookie from POST /api/sign-in; writes carry the X-XSRF-TOKEN header. Lengths are millimetres.')]
+#[OA\Server(url: '/')]
+#[OA\Response(response: 'SignedOut', description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
+#[OA\Response(response: 'NotFound', description: 'Not in this workshop', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
+#[OA\Response(response: 'Refused', description: 'Something in the request cannot stand; each field is named', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
+#[OA\Parameter(parameter: 'planter', name: 'planter', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+#[OA\Parameter(parameter: 'specSheet', name: 'specSheet', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+#[OA\Parameter(parameter: 'walk', name: 'walk', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
+final class ApiDescription {}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Spec\CopySpecSheet;
+use App\Actions\Spec\EditSpecSheet;
+use App\Http\Requests\SpecSheetRequest;
+use App\Http\Resources\SpecSheetResource;
+use App\Models\SpecSheet;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use OpenApi\Attributes as OA;
+
+final class SpecSheetController extends Controller
+{
+    #[OA\Get(path: '/api/spec-sheets', operationId: 'specSheets', tags: ['spec'])]
+    #[OA\Response(response: 200, description: 'The typical sheets and the workshop\'s own', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SpecSheet')))]
+    #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
+    public function index(Request $request): AnonymousResourceCollection
+    {
+        $sheets = SpecSheet::usableBy($this->user($request)->workshop_id)->orderByRaw('workshop_id NULLS FIRST, id')->get();
+
+        return SpecSheetResource::collection($sheets);
+    }
+
+    #[OA\Get(path: '/api/spec-sheets/{specSheet}', operationId: 'specSheet', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\Response(response: 200, description: 'One sheet', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function show(SpecSheet $specSheet): SpecSheetResource
+    {
+        return new SpecSheetResource($specSheet);
+    }
+
+    #[OA\Put(path: '/api/spec-sheets/{specSheet}', operationId: 'editSpecSheet', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SpecSheetEdit'))]
+    #[OA\Response(response: 200, description: 'Kept; open walks are judged by it from now on', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function update(SpecSheetRequest $request, SpecSheet $specSheet, EditSpecSheet $edit): SpecSheetResource
+    {
+        return new SpecSheetResource($edit(
+            $specSheet, $this->user($request)->units, $request->name(), $request->figures(), $request->notch(),
+        ));
+    }
+
+    #[OA\Post(path: '/api/spec-sheets/{specSheet}/copies', operationId: 'copySpecSheet', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\Response(response: 201, description: 'The workshop\'s own copy', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function copy(Request $request, SpecSheet $specSheet, CopySpecSheet $copy): JsonResponse
+    {
+        return (new SpecSheetResource($copy($specSheet, $this->user($request))))->response()->setStatusCode(201);
+    }
+}

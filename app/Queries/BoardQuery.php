@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Planter;
+use App\Models\Walk;
+use Illuminate\Support\Facades\DB;
+use Ustrel\Core\Walk\Result;
+
+/** Reads the board of a planter: the walk that matters now, or one that is asked for. */
+final readonly class BoardQuery
+{
+    public function __construct(private LastReadings $lastReadings) {}
+
+    /** The board of the season's newest walk; of the planter without a reading where there is none yet. */
+    public function ofPlanter(Planter $planter): Board
+    {
+        $walk = $planter->walks()->where('season', '>=', $planter->season())->latest('started_at')->first()
+            ?? $planter->openWalk();
+
+        return $walk === null ? $this->unwalked($planter) : $this->ofWalk($walk, $planter);
+    }
+
+    public function ofWalk(Walk $walk, Planter $planter): Board
+    {
+        $current = [];
+        $cells = DB::table('cells')->where('walk_id', $walk->id)->where('result', '!=', Result::Withdrawn->value)->get();
+        foreach ($cells as $cell) {
+            $current["{$cell->row_number}:{$cell->check_key}:{$cell->side}"] = CurrentReading::fromRow($cell);
+        }
+
+        return new Board(
+            $planter,
+            $walk,
+            $walk->readSheet(),
+            $walk->row_count,
+            $walk->season,
+            $current,
+            $this->lastReadings->before($planter->id, $walk->season),
+            RibbonRow::all($walk->row_count, DB::table('walk_rows')->where('walk_id', $walk->id)->get()),
+        );
+    }
+
+    private function unwalked(Planter $planter): Board
+    {
+        return new Board(
+            $planter,
+            null,
+            $planter->specSheet->read(),
+            $planter->row_count,
+            $planter->season(),
+            [],
+            $this->lastReadings->before($planter->id, $planter->season()),
+            RibbonRow::all($planter->row_count, []),
+        );
+    }
+}

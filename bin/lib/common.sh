@@ -1,0 +1,112 @@
+# Steps that bin/start, bin/test and bin/bench share. Sourced, not run.
+# Needs: ROOT, the checkout; STATE, a folder outside of it for everything that is written while running.
+
+say() { printf '%s\n' "$*"; }
+
+# One clear line, and out. What was started is stopped by the caller's exit trap.
+fail() { printf 'ustrel: %s\n' "$*" >&2; exit 1; }
+
+as_root() {
+    if [ "$(id -u)" -eq 0 ]; then "$@"
+    elif command -v sudo >/dev/null; then sudo "$@"
+    else fail "this needs root to run \"$*\". Run it as root, or install sudo and try again."
+    fi
+}
+
+# Runs a quiet step; when it fails, shows its last lines and one line that says what to do.
+step() {
+    local what=$1 advice=$2 log
+    shift 2
+    log=$(mktemp)
+    if ! "$@" >"$log" 2>&1; then
+        tail -n 20 "$log" >&2
+        rm -f "$log"
+        fail "$what failed. $advice"
+    fi
+    rm -f "$log"
+}
+
+# Installs Debian packages that are missing.
+need_debian() {
+    local missing=() package
+    for package in "$@"; do
+        dpkg-query -W -f='${db:Status-Status}' "$package" 2>/dev/null | grep -qx installed || missing+=("$package")
+    done
+    [ ${#missing[@]} -eq 0 ] && return
+    say "Installing ${missing[*]}"
+    step "apt-get update" "Check this machine's package sources." as_root apt-get update -qq
+    # RUNLEVEL=1: the packages' own system services are not started; Ustrel runs its own.
+    step "Installing ${missing[*]}" "Install these Debian packages by hand, then try again." \
+        as_root env DEBIAN_FRONTEND=noninteractive RUNLEVEL=1 apt-get install -y -qq --no-install-recommends "${missing[@]}"
+}
+
+need_command() {
+    command -v "$1" >/dev/null || fail "$1 is missing. Install $2, then try again."
+}
+
+need_tools() {
+    need_command php "PHP 8.2 (Debian: php8.2-cli)"
+    need_command composer "Composer (Debian: composer)"
+    need_command node "Node.js 20 or newer"
+    need_command npm "npm"
+    need_debian php8.2-{pgsql,fpm,curl,intl,mbstring,xml,zip} postgresql-15 nginx-light
+}
+
+digest_of() { find "$@" -type f -not -path '*/node_modules/*' -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1; }
+
+# Runs a step only when the files it depends on have changed since it last succeeded.
+once_per() {
+    local stamp=$1 digest
+    shift
+    local files=()
+    while [ "$1" != -- ]; do files+=("$1"); shift; done
+    shift
+    digest=$(digest_of "${files[@]}")
+    [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$digest" ] && return
+    "$@"
+    printf '%s' "$digest" >"$stamp"
+}
+
+install_php_packages() {
+    say "Installing PHP packages"
+    step "composer update" "Check that Composer reaches its registry." \
+        env COMPOSER_ALLOW_SUPERUSER=1 composer update --working-dir="$ROOT" --no-interaction --no-progress --prefer-dist
+}
+
+install_node_packages() {
+    say "Installing client packages"
+    step "npm ci" "Check that npm reaches its registry." \
+        env PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 npm ci --prefix "$ROOT" --no-audit --no-fund
+}
+
+build_client() {
+    say "Building the client"
+    step "Building the client" "Run npm run build to see more." npm run --prefix "$ROOT" build
+}
+
+install_packages() {
+    mkdir -p "$ROOT/vendor" "$ROOT/node_modules" "$ROOT/public/build"
+    once_per "$ROOT/vendor/.stamp" "$ROOT"/{composer,core/composer,compat/composer}.json -- install_php_packages
+    once_per "$ROOT/node_modules/.stamp" "$ROOT/package.json" "$ROOT/package-lock.json" -- install_node_packages
+    once_per "$ROOT/public/build/.stamp" "$ROOT"/{resources/js,lang,package-lock.json,vite.config.ts} -- build_client
+}
+
+port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
+free_port() { php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo explode(":", stream_socket_get_name($s, false))[1];'; }
+
+# The folders of one running Ustrel, and the paths that Laravel writes to.
+prepare_state() {
+    mkdir -p "$STATE"/{run,log,cache,pgrun,storage/{app,logs,framework/{sessions,views,cache/data}}} \
+        || fail "cannot write to $STATE. Set USTREL_DATA to a folder that you may write to."
+    chmod 711 "$STATE"
+    export LARAVEL_STORAGE_PATH=$STATE/storage
+    export APP_CONFIG_CACHE=$STATE/cache/config.php APP_ROUTES_CACHE=$STATE/cache/routes.php
+    export APP_EVENTS_CACHE=$STATE/cache/events.php APP_SERVICES_CACHE=$STATE/cache/services.php
+    export APP_PACKAGES_CACHE=$STATE/cache/packages.php
+}
+
+artisan() { php "$ROOT/artisan" "$@"; }
+
+. "$ROOT/bin/lib/postgres.sh"
+. "$ROOT/bin/lib/web.sh"

@@ -1,0 +1,44 @@
+# A PostgreSQL cluster of our own on loopback. Needs STATE, DB_PORT, DB_USERNAME, DB_PASSWORD.
+
+PG_BIN=/usr/lib/postgresql/15/bin
+
+# PostgreSQL refuses to run as root; then it runs as the user postgres.
+as_postgres() {
+    if [ "$(id -u)" -eq 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi
+}
+
+pg_running() { as_postgres "$PG_BIN/pg_ctl" -D "$STATE/pg" status >/dev/null 2>&1; }
+
+pg_start() {
+    if [ "$(id -u)" -eq 0 ]; then chown postgres "$STATE/pgrun"; fi
+    chmod 700 "$STATE/pgrun"
+    if [ ! -f "$STATE/pg/PG_VERSION" ]; then
+        rm -rf "$STATE/pg"
+        mkdir -p "$STATE/pg"
+        if [ "$(id -u)" -eq 0 ]; then chown postgres "$STATE/pg"; fi
+        # Over the socket only this user gets in; over loopback it takes the password.
+        step "Making the database cluster" "See whether $STATE has room and can be written to." \
+            as_postgres "$PG_BIN/initdb" -D "$STATE/pg" -U postgres --encoding=UTF8 --locale=C.UTF-8 \
+            --auth-local=trust --auth-host=scram-sha-256
+    fi
+    pg_running && return
+    step "Starting PostgreSQL" "Read $STATE/pgrun/postgres.log." \
+        as_postgres "$PG_BIN/pg_ctl" -D "$STATE/pg" -w -t 60 -l "$STATE/pgrun/postgres.log" \
+        -o "-p $DB_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=$STATE/pgrun ${PG_OPTIONS_EXTRA:-}" start
+}
+
+pg_stop() { if pg_running; then as_postgres "$PG_BIN/pg_ctl" -D "$STATE/pg" -w -m fast stop >/dev/null; fi; }
+
+pg_admin() { as_postgres psql -qAtX -h "$STATE/pgrun" -p "$DB_PORT" -U postgres -v ON_ERROR_STOP=1 "$@"; }
+
+# The application's role, and a database that it owns.
+pg_database() {
+    local database=$1
+    if [ -z "$(pg_admin -c "SELECT 1 FROM pg_roles WHERE rolname = '$DB_USERNAME'")" ]; then
+        pg_admin -c "CREATE ROLE $DB_USERNAME LOGIN"
+    fi
+    pg_admin -c "ALTER ROLE $DB_USERNAME PASSWORD '$DB_PASSWORD'"
+    if [ -z "$(pg_admin -c "SELECT 1 FROM pg_database WHERE datname = '$database'")" ]; then
+        pg_admin -c "CREATE DATABASE $database OWNER $DB_USERNAME"
+    fi
+}

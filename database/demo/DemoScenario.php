@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Models\Planter;
+use App\Models\SpecSheet;
+use App\Models\User;
+use App\Models\Walk;
+use App\Models\Workshop;
+use App\Projections\WalkProjector;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Walk\WalkKind;
+use Ustrel\Core\Walk\WalkOrder;
+
+/**
+ * The made-up workshop that a new installation shows: four planters with three seasons behind them, and one walk half
+ * done. The same on every load of the same day.
+ */
+final readonly class DemoScenario
+{
+    public const WORKSHOP = 'Tollgate Row Works';
+
+    public const EMAIL = 'wren@tollgate.example';
+
+    public const PASSWORD = 'tollgate-rows';
+
+    /** Seasons of walks before the one that is being prepared. */
+    private const PAST_SEASONS = 3;
+
+    /** A row takes about this long on a walk of three checks. */
+    private const SECONDS_A_READING = 40;
+
+    public function __construct(private WalkProjector $projector) {}
+
+    public function load(CarbonImmutable $today): void
+    {
+        DB::transaction(function () use ($today): void {
+            $tollgate = $this->workshop(self::WORKSHOP, [['Wren Ashdown', self::EMAIL], ['Idris Vale', 'idris@tollgate.example']]);
+            foreach (DemoPlanter::ofTollgate() as $planter) {
+                $this->planter($planter, $tollgate, $today);
+            }
+            $lowmoor = $this->workshop('Lowmoor Planter Services', [['Sable Thorne', 'sable@lowmoor.example']]);
+            foreach (DemoPlanter::ofLowmoor() as $planter) {
+                $this->planter($planter, $lowmoor, $today);
+            }
+        });
+    }
+
+    /** @param non-empty-list<array{string, string}> $people names and emails, the one who walks first */
+    private function workshop(string $name, array $people): User
+    {
+        $workshop = Workshop::query()->create(['name' => $name]);
+        foreach ($people as [$person, $email]) {
+            User::query()->create([
+                'workshop_id' => $workshop->id, 'name' => $person, 'email' => $email, 'password' => self::PASSWORD,
+            ]);
+        }
+
+        return User::query()->where('workshop_id', $workshop->id)->orderBy('id')->firstOrFail();
+    }
+
+    private function planter(DemoPlanter $demo, User $technician, CarbonImmutable $today): void
+    {
+        $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', $demo->type->value)->firstOrFail();
+        $planter = Planter::query()->create([
+            'workshop_id' => $technician->workshop_id,
+            'spec_sheet_id' => $sheet->id,
+            'farm' => $demo->farm,
+            'name' => $demo->name,
+            'row_count' => array_sum($demo->sections),
+            'spacing_mm' => Length::ofSixteenths(16 * $demo->spacingInches)->toMillimetres(),
+            'spacing_typed' => "{$demo->spacingInches} in",
+            'sections' => $demo->sections,
+            'planting_start' => $today->addDays($demo->daysToPlanting),
+        ]);
+
+        for ($ago = self::PAST_SEASONS; $ago > 0; $ago--) {
+            $began = $planter->planting_start->subYears($ago)->subDays(24)->setTime(8, 20);
+            $this->walk($planter, $sheet, $technician, $demo, $began, self::PAST_SEASONS - $ago, array_sum($demo->sections));
+        }
+        if ($demo->rowsWalked > 0) {
+            $this->walk($planter, $sheet, $technician, $demo, $today->subDay()->setTime(13, 10), self::PAST_SEASONS, $demo->rowsWalked);
+        }
+    }
+
+    /** @param int $seasonsRun since the blades were new */
+    private function walk(
+        Planter $planter, SpecSheet $sheet, User $technician, DemoPlanter $demo, CarbonImmutable $began, int $seasonsRun, int $rows,
+    ): void {
+        $finished = $rows === $planter->row_count;
+        $season = $planter->season() - (self::PAST_SEASONS - $seasonsRun);
+        $walk = Walk::query()->create([
+            'id' => $this->uuid("{$planter->name} {$season}"),
+            'planter_id' => $planter->id,
+            'season' => $season,
+            'kind' => WalkKind::PreSeason,
+            'walk_order' => WalkOrder::RowByRow,
+            'row_count' => $planter->row_count,
+            'sheet' => $sheet->sheet,
+            'places_per_row' => $sheet->read()->placesPerRow(),
+            'started_by' => $technician->id,
+            'started_at' => $began,
+            'finished_by' => $finished ? $technician->id : null,
+            'finished_at' => $finished ? $began->addHours(3) : null,
+        ]);
+
+        $readings = [];
+        foreach ($demo->readings($seasonsRun, $rows) as $turn => $reading) {
+            $at = $began->addSeconds(self::SECONDS_A_READING * ($turn + 1));
+            $readings[] = [
+                'id' => $this->uuid("{$walk->id} {$turn}"),
+                'walk_id' => $walk->id,
+                'planter_id' => $planter->id,
+                'row_number' => $reading['row'],
+                'check_key' => $reading['check']->value,
+                'side' => $reading['side']->value,
+                'result' => 'measured',
+                'entry' => 'typed',
+                'millimetres' => $reading['length']->toMillimetres(),
+                'typed' => $reading['typed'],
+                'confirmed' => false,
+                'taken_at' => $at,
+                'recorded_at' => $at,
+                'user_id' => $technician->id,
+            ];
+        }
+        DB::table('readings')->insert($readings);
+        $this->projector->project($walk);
+    }
+
+    /** The same id for the same thing on every load. */
+    private function uuid(string $of): string
+    {
+        $hash = md5("ustrel demo {$of}");
+
+        return Str::lower(sprintf(
+            '%s-%s-7%s-8%s-%s', substr($hash, 0, 8), substr($hash, 8, 4), substr($hash, 13, 3), substr($hash, 17, 3), substr($hash, 20, 12),
+        ));
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\BoardController;
+use App\Http\Controllers\HistoryController;
+use App\Http\Controllers\MeController;
+use App\Http\Controllers\PlanterController;
+use App\Http\Controllers\ReadingController;
+use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SpecSheetController;
+use App\Http\Controllers\WalkController;
+use App\Http\Controllers\WalkExportController;
+use App\Http\Controllers\YardController;
+use Illuminate\Support\Facades\Route;
+
+Route::pattern('planter', '[0-9]{1,18}');
+Route::pattern('specSheet', '[0-9]{1,18}');
+
+Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
+
+Route::middleware('auth:sanctum')->group(function (): void {
+    Route::post('sign-out', [SessionController::class, 'destroy']);
+    Route::get('me', [MeController::class, 'show']);
+    Route::patch('me', [MeController::class, 'update']);
+    Route::get('yard', YardController::class);
+
+    Route::get('spec-sheets', [SpecSheetController::class, 'index']);
+    Route::get('spec-sheets/{specSheet}', [SpecSheetController::class, 'show'])->can('view', 'specSheet');
+    Route::put('spec-sheets/{specSheet}', [SpecSheetController::class, 'update'])->can('update', 'specSheet');
+    Route::post('spec-sheets/{specSheet}/copies', [SpecSheetController::class, 'copy'])->can('view', 'specSheet');
+
+    Route::post('planters', [PlanterController::class, 'store']);
+    Route::middleware('can:view,planter')->prefix('planters/{planter}')->group(function (): void {
+        Route::get('/', [PlanterController::class, 'show']);
+        Route::put('/', [PlanterController::class, 'update']);
+        Route::get('board', BoardController::class);
+        Route::get('history', HistoryController::class);
+        Route::get('walks', [WalkController::class, 'index']);
+        Route::post('walks', [WalkController::class, 'store']);
+    });
+
+    Route::middleware('can:view,walk')->prefix('walks/{walk}')->group(function (): void {
+        Route::get('/', [WalkController::class, 'show']);
+        Route::patch('/', [WalkController::class, 'update']);
+        Route::post('finish', [WalkController::class, 'finish']);
+        Route::post('reopen', [WalkController::class, 'reopen']);
+        Route::post('readings', [ReadingController::class, 'store']);
+        Route::get('export.csv', WalkExportController::class);
+    });
+});

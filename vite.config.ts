@@ -1,0 +1,16 @@
+import { fileURLToPath, URL } from 'node:url'
+import vue from '@vitejs/plugin-vue'
+import laravel from 'laravel-vite-plugin'
+import vuetify from 'vite-plugin-vuetify'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  plugins: [laravel({ input: 'resources/js/main.ts', refresh: false }), vue(), vuetify()],
+  resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
+  build: { chunkSizeWarningLimit: 900 },
+  test: {
+    include: ['resources/js/**/*.test.ts'],
+    environment: 'happy-dom',
+    server: { deps: { inline: ['vuetify'] } },
+  },
+})
