@@ -1,0 +1,56 @@
+import createClient, { type Middleware } from 'openapi-fetch'
+import type { paths } from './schema'
+
+/** The server said no, in words for the technician. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly errors: Record<string, string[]> = {},
+  ) {
+    super(message)
+  }
+
+  /** The session has ended; signing in again heals it. */
+  get isSignedOut(): boolean {
+    return this.status === 401 || this.status === 419
+  }
+
+  /** The first message about a field, by its dotted name. */
+  about(field: string): string | undefined {
+    return this.errors[field]?.[0]
+  }
+}
+
+function cookie(name: string): string | undefined {
+  const found = document.cookie.split('; ').find((entry) => entry.startsWith(`${name}=`))
+  return found && decodeURIComponent(found.slice(name.length + 1))
+}
+
+const session: Middleware = {
+  async onRequest({ request }) {
+    request.headers.set('Accept', 'application/json')
+    if (request.method === 'GET') return
+    if (cookie('XSRF-TOKEN') === undefined) await fetch('/sanctum/csrf-cookie')
+    request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN') ?? '')
+  },
+  async onResponse({ response }) {
+    // A lone conflict answers with receipts, as every batch does.
+    if (response.ok || (response.status === 409 && response.url.endsWith('/readings'))) return
+    const body = (await response.json().catch(() => ({}))) as { message?: string; errors?: Record<string, string[]> }
+    throw new Refusal(response.status, body.message ?? `The server answered ${response.status}.`, body.errors)
+  },
+}
+
+export const api = createClient<paths>({ baseUrl: '/' })
+api.use(session)
+
+/** Gets a fresh session token, for after the old session has ended. */
+export async function renewToken(): Promise<void> {
+  await fetch('/sanctum/csrf-cookie')
+}
+
+/** The body of an answer that the middleware has let through. */
+export async function body<T>(answer: Promise<{ data?: T }>): Promise<T> {
+  return (await answer).data as T
+}

@@ -1,0 +1,39 @@
+import type { components } from './schema'
+
+type Schemas = components['schemas']
+
+export type Band = Schemas['Band']
+export type Batch = Schemas['Batch']
+export type Board = Schemas['Board']
+export type Cell = Schemas['Cell']
+export type Check = Schemas['Check']
+export type CurrentReading = Schemas['CurrentReading']
+export type Doubt = Schemas['Doubt']
+export type Figure = Schemas['Figure']
+export type HistoryReading = Schemas['HistoryReading']
+export type Me = Schemas['Me']
+export type Planter = Schemas['Planter']
+export type PlanterEdit = Schemas['PlanterEdit']
+export type Reading = Schemas['Reading']
+export type Reason = Schemas['Reason']
+export type Receipt = Schemas['Receipt']
+export type RibbonRow = Schemas['RibbonRow']
+export type SpecSheet = Schemas['SpecSheet']
+export type SpecSheetEdit = Schemas['SpecSheetEdit']
+export type Side = Schemas['Side']
+export type Station = Schemas['Station']
+export type Verdict = Schemas['Verdict']
+export type Walk = Schemas['Walk']
+export type WalkGuide = Schemas['WalkGuide']
+export type WalkKind = Schemas['WalkKind']
+export type WalkOrder = Schemas['WalkOrder']
+export type WalkStep = Schemas['WalkStep']
+export type YardPlanter = Schemas['YardPlanter']
+
+export type Judgement = { verdict: Verdict; reasons: Reason[] }
+export type PlaceRef = Pick<Cell, 'row' | 'check' | 'side'>
+
+/** A place in one word, as core writes it. */
+export function placeKey({ row, check, side }: PlaceRef): string {
+  return `${row}:${check}:${side}`
+}

@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import { mdiAccountCircleOutline, mdiChevronDown, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useYard } from '@/api/queries'
+import { useUnits } from '@/composables/useUnits'
+import { useOutbox } from '@/outbox'
+import { useSession } from '@/session'
+
+/** The top of every screen: home, which planter, its tabs, and what concerns the person. */
+const { planterId } = defineProps<{ planterId?: number }>()
+const route = useRoute()
+const router = useRouter()
+const session = useSession()
+const outbox = useOutbox()
+const { length } = useUnits()
+const yard = useYard()
+
+const planter = computed(() => yard.data.value?.find((candidate) => candidate.id === planterId))
+const tabs = [
+  { name: 'board', label: 'Board' },
+  { name: 'walk', label: 'Walk' },
+]
+const saved = computed(() => {
+  if (outbox.problems.length > 0) return `${outbox.problems.length} to decide`
+  return outbox.waiting.length > 0 ? `${outbox.waiting.length} waiting` : 'saved'
+})
+
+async function signOut(): Promise<void> {
+  await session.signOut()
+  window.location.assign('/sign-in')
+}
+</script>
+
+<template>
+  <header class="bar">
+    <router-link class="home" to="/" aria-label="Ustrel, to the yard">ustrel</router-link>
+    <v-menu v-if="planter">
+      <template #activator="{ props: opener }">
+        <button type="button" class="planter" v-bind="opener">
+          <span class="name">{{ planter.name }}</span>
+          <span class="size">{{ planter.row_count }} × {{ length(planter.spacing_mm) }}</span>
+          <v-icon :icon="mdiChevronDown" size="20" />
+        </button>
+      </template>
+      <v-list>
+        <v-list-item
+          v-for="other in yard.data.value"
+          :key="other.id"
+          :title="other.name"
+          :subtitle="`${other.row_count} rows, ${length(other.spacing_mm)}`"
+          :active="other.id === planterId"
+          @click="router.push({ name: String(route.name), params: { planter: other.id } })"
+        />
+      </v-list>
+    </v-menu>
+    <nav v-if="planterId" class="tabs" aria-label="Planter">
+      <router-link v-for="tab in tabs" :key="tab.name" :to="{ name: tab.name, params: { planter: planterId } }">
+        {{ tab.label }}
+      </router-link>
+    </nav>
+    <div class="person">
+      <span :class="['saved', { waiting: saved !== 'saved' }]" role="status">{{ saved }}</span>
+      <button
+        type="button"
+        class="toggle"
+        :aria-label="`Units: ${session.units}. Switch to ${session.units === 'in' ? 'mm' : 'in'}`"
+        @click="session.change({ units: session.units === 'in' ? 'mm' : 'in' })"
+      >
+        {{ session.units }}
+      </button>
+      <button
+        type="button"
+        class="toggle"
+        :aria-label="session.theme === 'light' ? 'Switch to the dark theme' : 'Switch to the light theme'"
+        @click="session.change({ theme: session.theme === 'light' ? 'dark' : 'light' })"
+      >
+        <v-icon :icon="session.theme === 'light' ? mdiWeatherNight : mdiWhiteBalanceSunny" size="22" />
+      </button>
+      <v-menu>
+        <template #activator="{ props: opener }">
+          <button type="button" class="toggle" aria-label="You and your workshop" v-bind="opener">
+            <v-icon :icon="mdiAccountCircleOutline" size="24" />
+          </button>
+        </template>
+        <v-list>
+          <v-list-item :title="session.me?.name" :subtitle="session.me?.workshop" />
+          <v-divider />
+          <v-list-item title="Spec sheets" :to="{ name: 'spec-sheets' }" />
+          <v-list-item title="Sign out" @click="signOut" />
+        </v-list>
+      </v-menu>
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  position: sticky;
+  top: 0;
+  z-index: 10;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 56px;
+  padding: 0 24px;
+  background: var(--bar);
+  color: var(--on-bar);
+}
+.bar :is(a, button) {
+  color: inherit;
+  text-decoration: none;
+  min-height: var(--touch);
+  min-width: var(--touch);
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  border-radius: 8px;
+  padding: 0 12px;
+}
+.bar :is(a, button):focus-visible {
+  outline-color: var(--on-bar);
+  outline-offset: -3px;
+}
+.bar .home {
+  font-size: 1.25rem;
+  font-weight: 800;
+  padding: 0 12px 0 0;
+}
+.planter {
+  gap: 8px;
+  background: rgb(255 255 255 / 12%);
+  margin-right: 8px;
+}
+.planter .name {
+  font-weight: 600;
+}
+.planter .size {
+  opacity: 0.85;
+}
+.tabs {
+  display: flex;
+}
+.tabs a {
+  position: relative;
+  padding: 0 16px;
+}
+.tabs a.router-link-active {
+  font-weight: 700;
+}
+.tabs a.router-link-active::after {
+  content: '';
+  position: absolute;
+  inset: auto 10px 0;
+  height: 4px;
+  border-radius: 2px;
+  background: #74c5d8;
+}
+.person {
+  margin-left: auto;
+  display: flex;
+  align-items: center;
+}
+.saved {
+  padding: 0 8px;
+  font-size: 0.9375rem;
+  white-space: nowrap;
+}
+.saved.waiting {
+  background: #e2b26a;
+  color: #23282b;
+  border-radius: 8px;
+  padding: 4px 10px;
+}
+.bar .toggle {
+  padding: 0;
+}
+@media (max-width: 700px) {
+  .bar {
+    flex-wrap: wrap;
+    padding: 0 8px;
+    gap: 0 4px;
+    position: static;
+  }
+  .bar .home {
+    padding: 0 4px 0 8px;
+  }
+  .planter {
+    order: 3;
+    flex: 1;
+    margin: 0 4px 4px 0;
+  }
+  .tabs {
+    order: 4;
+  }
+  .planter .size {
+    display: none;
+  }
+}
+</style>

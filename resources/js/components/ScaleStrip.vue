@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
+import type { Band, Verdict } from '@/api/types'
+import { useUnits } from '@/composables/useUnits'
+import { fromMm } from '@/measure/length'
+import { stripRange, stripStretches, stripTicks } from '@/measure/strip'
+
+/** A machinist's rule on which limits, last reading, the other rows and this reading sit together. */
+const {
+  bands,
+  marks,
+  now = null,
+  verdict = 'unchecked',
+  last = null,
+  lastLabel = 'last time',
+  others = [],
+  largest = null,
+} = defineProps<{
+  bands: Band[]
+  /** Figures of the spec sheet to name on the rule. */
+  marks: { mm: number; label: string }[]
+  now?: number | null
+  verdict?: Verdict
+  last?: number | null
+  lastLabel?: string
+  others?: number[]
+  largest?: number | null
+}>()
+
+const { units, length } = useUnits()
+const box = useTemplateRef<HTMLElement>('box')
+const { width } = useElementSize(box)
+const EDGE = 16
+
+const range = computed(() => {
+  const figures = [...marks.map((mark) => mark.mm), ...others]
+  for (const one of [now, last, largest]) if (one !== null) figures.push(one)
+  return stripRange(figures.map(fromMm), units.value)
+})
+const scale = computed(() => (width.value - 2 * EDGE) / (range.value.to - range.value.from))
+const at = (nm: number) => EDGE + (nm - range.value.from) * scale.value
+const ticks = computed(() => stripTicks(range.value.from, range.value.to, units.value, width.value))
+const stretches = computed(() => stripStretches(bands, range.value.from, range.value.to))
+const anchor = (x: number) => (x < 50 ? 'start' : x > width.value - 50 ? 'end' : 'middle')
+
+/** Rows that read the same stand above one another. */
+const dots = computed(() => {
+  const seen = new Map<number, number>()
+  return others.map((mm) => {
+    const nth = seen.get(mm) ?? 0
+    seen.set(mm, nth + 1)
+    return { x: at(fromMm(mm)), y: 40 - Math.min(nth, 3) * 4 }
+  })
+})
+const spoken = computed(() =>
+  [
+    ...marks.map((mark) => `${mark.label} ${length(mark.mm)}`),
+    last === null ? '' : `${lastLabel} ${length(last)}`,
+    now === null ? '' : `now ${length(now)}`,
+  ]
+    .filter(Boolean)
+    .join(', '),
+)
+</script>
+
+<template>
+  <div ref="box" class="box">
+    <svg v-if="width > 0" :width="width" height="96" role="img" :aria-label="spoken">
+      <rect
+        v-for="stretch in stretches"
+        :key="stretch.from"
+        :class="['band', stretch.verdict]"
+        :x="at(stretch.from)"
+        y="34"
+        :width="(stretch.to - stretch.from) * scale"
+        height="13"
+      />
+      <g v-for="tick in ticks" :key="tick.nm" class="tick">
+        <path :d="`M${at(tick.nm)} 47v${{ small: 5, middle: 8, large: 13 }[tick.size]}`" />
+        <text v-if="tick.label" :x="at(tick.nm)" y="74" text-anchor="middle">{{ tick.label }}</text>
+      </g>
+      <circle v-for="(dot, index) in dots" :key="index" class="other" :cx="dot.x" :cy="dot.y" r="3.2" />
+      <g v-for="mark in marks" :key="mark.label" class="mark">
+        <path :d="`M${at(fromMm(mark.mm))} 28v24`" />
+        <text :x="at(fromMm(mark.mm))" y="24" :text-anchor="anchor(at(fromMm(mark.mm)))">{{ mark.label }}</text>
+      </g>
+      <g v-if="last !== null" class="last">
+        <path :d="`M${at(fromMm(last))} 32v17M${at(fromMm(last))} 78v4`" />
+        <text :x="at(fromMm(last))" y="93" :text-anchor="anchor(at(fromMm(last)))">{{ lastLabel }}</text>
+      </g>
+      <g v-if="now !== null" :class="['now', verdict]">
+        <path :d="`M${at(fromMm(now))} 34l-8-12h16z`" />
+        <path class="stem" :d="`M${at(fromMm(now))} 30v19`" />
+        <text :x="at(fromMm(now))" y="11" :text-anchor="anchor(at(fromMm(now)))">now</text>
+      </g>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.box {
+  width: 100%;
+  height: 96px;
+}
+text {
+  font-size: 13px;
+  fill: var(--ink-2);
+}
+.band {
+  fill: currentColor;
+  opacity: 0.26;
+}
+.tick path {
+  stroke: var(--ink);
+  stroke-width: 1.2;
+}
+.other {
+  fill: var(--ink);
+  opacity: 0.5;
+}
+.mark path {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.last path {
+  stroke: var(--ink);
+  stroke-width: 2;
+  stroke-dasharray: 3 2;
+}
+.now path {
+  fill: currentColor;
+}
+.now .stem {
+  stroke: currentColor;
+  stroke-width: 3;
+}
+.now text {
+  fill: currentColor;
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { useBoard } from '@/api/queries'
+import type { Cell } from '@/api/types'
+import LoadProblem from '@/components/LoadProblem.vue'
+import PlanterShell from '@/components/PlanterShell.vue'
+import { monthAndYear } from '@/dates'
+import { say } from '@/words'
+import BoardMatrix from './BoardMatrix.vue'
+import CellHistory from './CellHistory.vue'
+import { type BoardFilter, countBoard } from './filter'
+import WalkActions from './WalkActions.vue'
+
+const { planterId } = defineProps<{ planterId: number }>()
+const router = useRouter()
+const query = useBoard(() => planterId)
+const board = computed(() => query.data.value)
+const filter = ref<BoardFilter>('all')
+const selectedRow = ref<number>()
+const opened = ref<Cell>()
+
+const title = computed(() => {
+  if (!board.value) return ''
+  const walk = board.value.walk
+  if (!walk) return `No walk for ${board.value.season} yet`
+  return `${say(`walk_kind.${walk.kind}`)}, ${monthAndYear(walk.started_at)}`
+})
+const counts = computed(() => board.value && countBoard(board.value))
+const filters: { value: BoardFilter; label: string }[] = [
+  { value: 'all', label: 'All' },
+  { value: 'trouble', label: 'Change and failed' },
+  { value: 'unchecked', label: 'Unchecked' },
+]
+
+function walkTo(cell: Cell): void {
+  void router.push({
+    name: 'walk',
+    params: { planter: planterId },
+    query: { row: cell.row, check: cell.check, side: cell.side },
+  })
+}
+</script>
+
+<template>
+  <planter-shell
+    :planter-id="planterId"
+    :ribbon="board?.ribbon"
+    :sections="board?.planter.sections"
+    :selected="selectedRow"
+    @select="selectedRow = selectedRow === $event ? undefined : $event"
+  >
+    <load-problem :error="query.error.value" @again="query.refetch()" />
+    <template v-if="board && counts">
+      <div class="head">
+        <div class="title">
+          <h1>{{ title }}</h1>
+          <p class="quiet">
+            <template v-if="board.walk">
+              {{ counts.rowsDone }} of {{ board.ribbon.length }} rows done · {{ counts.change }} to change ·
+              {{ counts.failed }} failed · {{ counts.watch }} to watch
+            </template>
+            <template v-else>Figures in grey are from last time. Start a walk to measure.</template>
+          </p>
+        </div>
+        <div class="filters" role="group" aria-label="Show">
+          <button
+            v-for="option in filters"
+            :key="option.value"
+            type="button"
+            :aria-pressed="filter === option.value"
+            @click="filter = option.value"
+          >
+            {{ option.label }}
+          </button>
+        </div>
+        <walk-actions :board="board" />
+      </div>
+      <board-matrix
+        :board="board"
+        :filter="filter"
+        :selected-row="selectedRow"
+        @open="opened = $event"
+        @select="selectedRow = $event"
+      />
+      <p class="legend quiet">
+        Verdicts use the figures of “{{ board.planter.spec_sheet.name }}”: typical value, check the operator's manual.
+        <router-link :to="{ name: 'spec-sheet', params: { sheet: board.planter.spec_sheet.id } }"
+          >See the figures</router-link
+        >
+        · <router-link :to="{ name: 'edit-planter', params: { planter: planterId } }">Edit the planter</router-link>
+      </p>
+      <cell-history
+        v-if="opened"
+        :planter-id="planterId"
+        :cell="opened"
+        :can-walk="board.walk !== null && board.walk.finished_at === null"
+        @walk="walkTo(opened)"
+        @close="opened = undefined"
+      />
+    </template>
+  </planter-shell>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px 16px;
+  margin-bottom: 12px;
+}
+.title {
+  flex: 1 1 300px;
+}
+.filters {
+  display: flex;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+  overflow: hidden;
+}
+.filters button {
+  min-height: var(--touch);
+  padding: 0 14px;
+}
+.filters button + button {
+  border-left: 1px solid var(--line);
+}
+.filters button[aria-pressed='true'] {
+  background: var(--accent-weak);
+  font-weight: 700;
+}
+.legend {
+  margin-top: 14px;
+  font-size: 0.9375rem;
+}
+.legend a {
+  color: var(--accent);
+  display: inline-block;
+  padding: 4px 0;
+}
+</style>

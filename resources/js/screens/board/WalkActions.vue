@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, body, Refusal } from '@/api/client'
+import { keys, queries } from '@/api/queries'
+import type { Board } from '@/api/types'
+
+/** What to do next with the board's walk: start, carry on, reopen, export. */
+const { board } = defineProps<{ board: Board }>()
+const router = useRouter()
+const problem = ref('')
+
+const planter = computed(() => board.planter.id)
+const walk = computed(() => board.walk)
+const open = computed(() => walk.value !== null && walk.value.finished_at === null)
+const label = computed(() => {
+  if (!open.value) return board.walk ? 'Start another walk' : 'Start the walk'
+  const next = board.cells.find((cell) => cell.now === null)
+  return next ? `Carry on at row ${next.row}` : 'All measured: finish'
+})
+
+async function reopen(): Promise<void> {
+  if (!walk.value) return
+  try {
+    await body(api.POST('/api/walks/{walk}/reopen', { params: { path: { walk: walk.value.id } } }))
+    await queries.invalidateQueries({ queryKey: keys.board(planter.value) })
+    await queries.invalidateQueries({ queryKey: keys.walks(planter.value) })
+    await router.push({ name: 'walk', params: { planter: planter.value } })
+  } catch (error) {
+    problem.value = error instanceof Refusal ? error.message : 'The server does not answer. The walk is as it was.'
+  }
+}
+</script>
+
+<template>
+  <div class="actions">
+    <v-btn v-if="walk" variant="text" :href="`/api/walks/${walk.id}/export.csv`" download>Export CSV</v-btn>
+    <v-btn v-if="walk && !open" variant="outlined" @click="reopen">Reopen the walk</v-btn>
+    <v-btn
+      :color="open || !walk ? 'primary' : undefined"
+      :variant="open || !walk ? 'flat' : 'text'"
+      :to="{ name: 'walk', params: { planter } }"
+      >{{ label }}</v-btn
+    >
+  </div>
+  <p v-if="problem" class="change" role="alert">{{ problem }}</p>
+</template>
+
+<style scoped>
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+</style>

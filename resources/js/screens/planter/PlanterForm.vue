@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, body, Refusal } from '@/api/client'
+import { keys, queries } from '@/api/queries'
+import type { Planter, PlanterEdit, SpecSheet } from '@/api/types'
+import PlanterRibbon from '@/components/PlanterRibbon.vue'
+import { say } from '@/words'
+
+const { planter, sheets } = defineProps<{ planter?: Planter; sheets: SpecSheet[] }>()
+const router = useRouter()
+
+const form = reactive({
+  farm: planter?.farm ?? '',
+  name: planter?.name ?? '',
+  rows: String(planter?.row_count ?? 8),
+  spacing: planter?.spacing_typed ?? '30 in',
+  sections: planter && planter.sections.length > 1 ? planter.sections.join(', ') : '',
+  sheet: planter?.spec_sheet.id ?? sheets[0]?.id,
+  plantingStart: planter?.planting_start ?? '',
+})
+const refusal = ref<Refusal | null>(null)
+const busy = ref(false)
+
+/** The form as the API takes it; what is not a number goes up as typed, so that the answer can name it. */
+const edit = computed<PlanterEdit>(() => ({
+  farm: form.farm,
+  name: form.name,
+  row_count: number(form.rows),
+  spacing: form.spacing,
+  ...(form.sections.trim() === ''
+    ? {}
+    : {
+        sections: form.sections
+          .split(/[,\s]+/)
+          .filter(Boolean)
+          .map(number),
+      }),
+  spec_sheet_id: form.sheet as number,
+  planting_start: form.plantingStart || null,
+}))
+
+function number(typed: string): number {
+  return /^\d+$/.test(typed.trim()) ? Number(typed) : (typed as unknown as number)
+}
+
+const preview = computed(() => {
+  const count = edit.value.row_count
+  if (!Number.isInteger(count) || count < 1 || count > 48) return null
+  const sections = edit.value.sections ?? [count]
+  const fits = sections.every(Number.isInteger) && sections.reduce((sum, rows) => sum + rows, 0) === count
+  const ribbon = Array.from({ length: count }, (_, index) => ({
+    row: index + 1,
+    verdict: 'unchecked' as const,
+    life_left: null,
+    checked: 0,
+  }))
+  return { ribbon, sections: fits ? sections : [count] }
+})
+
+function about(field: string): string | undefined {
+  const errors = refusal.value?.errors ?? {}
+  const key = Object.keys(errors).find((name) => name === field || name.startsWith(`${field}.`))
+  return key && errors[key]?.[0]
+}
+
+async function save(): Promise<void> {
+  busy.value = true
+  refusal.value = null
+  try {
+    const saved = planter
+      ? await body(api.PUT('/api/planters/{planter}', { params: { path: { planter: planter.id } }, body: edit.value }))
+      : await body(api.POST('/api/planters', { body: edit.value }))
+    await Promise.all([
+      queries.invalidateQueries({ queryKey: keys.yard }),
+      queries.invalidateQueries({ queryKey: keys.planter(saved.id) }),
+      queries.invalidateQueries({ queryKey: keys.board(saved.id) }),
+      queries.invalidateQueries({ queryKey: ['walk'] }),
+    ])
+    await router.push({ name: 'board', params: { planter: saved.id } })
+  } catch (error) {
+    refusal.value =
+      error instanceof Refusal ? error : new Refusal(0, 'The server does not answer. Nothing was saved; try again.')
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <form class="form sheet" novalidate @submit.prevent="save">
+    <p v-if="refusal" class="change wide" role="alert">{{ refusal.message }}</p>
+    <v-text-field v-model="form.name" label="Planter name" :error-messages="about('name')" autofocus />
+    <v-text-field v-model="form.farm" label="Farm" :error-messages="about('farm')" />
+    <v-text-field
+      v-model="form.rows"
+      label="Rows"
+      inputmode="numeric"
+      hint="1 to 48, counted from the left as seen from behind"
+      persistent-hint
+      :error-messages="about('row_count')"
+    />
+    <v-text-field
+      v-model="form.spacing"
+      label="Row spacing"
+      hint="Such as 30 in or 76 cm"
+      persistent-hint
+      :error-messages="about('spacing')"
+    />
+    <v-text-field
+      v-model="form.sections"
+      label="Rows in each section, from the left"
+      hint="Such as 4, 8, 4 for two wings. Empty: one bar"
+      persistent-hint
+      :error-messages="about('sections')"
+    />
+    <v-text-field
+      v-model="form.plantingStart"
+      label="Planting start"
+      type="date"
+      hint="What is due, and how soon, is counted back from here"
+      persistent-hint
+      :error-messages="about('planting_start')"
+    />
+    <v-select
+      v-model="form.sheet"
+      class="wide"
+      label="Spec sheet"
+      :items="
+        sheets.map((sheet) => ({
+          value: sheet.id,
+          title: sheet.name,
+          props: { subtitle: say(`row_unit.${sheet.type}`) },
+        }))
+      "
+      hint="Typical values, check the operator's manual. Copy a sheet under Spec sheets to enter your own figures."
+      persistent-hint
+      :error-messages="about('spec_sheet_id')"
+    />
+    <div v-if="preview" class="wide preview">
+      <h2>Seen from behind</h2>
+      <planter-ribbon :ribbon="preview.ribbon" :sections="preview.sections" small />
+    </div>
+    <div class="wide buttons">
+      <v-btn type="submit" color="primary" size="large" :loading="busy">{{ planter ? 'Save' : 'Make planter' }}</v-btn>
+      <v-btn variant="text" size="large" :to="planter ? { name: 'board', params: { planter: planter.id } } : '/'">
+        Cancel
+      </v-btn>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 20px;
+  padding: 24px;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.preview {
+  overflow: hidden;
+}
+.buttons {
+  display: flex;
+  gap: 12px;
+}
+@media (max-width: 700px) {
+  .form {
+    grid-template-columns: 1fr;
+    padding: var(--gap);
+  }
+}
+</style>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { usePlanter, useSpecSheets } from '@/api/queries'
+import AppBar from '@/components/AppBar.vue'
+import LoadProblem from '@/components/LoadProblem.vue'
+import PlanterForm from './PlanterForm.vue'
+
+const { planterId } = defineProps<{ planterId?: number }>()
+const planter = usePlanter(() => planterId)
+const sheets = useSpecSheets()
+const ready = computed(() => sheets.isSuccess.value && (planterId === undefined || planter.isSuccess.value))
+</script>
+
+<template>
+  <app-bar :planter-id="planterId" />
+  <main class="page">
+    <h1>{{ planterId ? `Edit ${planter.data.value?.name ?? ''}` : 'New planter' }}</h1>
+    <load-problem :error="planter.error.value ?? sheets.error.value" @again="(planter.refetch(), sheets.refetch())" />
+    <planter-form v-if="ready" :planter="planter.data.value" :sheets="sheets.data.value ?? []" />
+  </main>
+</template>
+
+<style scoped>
+.page {
+  padding: 20px 24px;
+  max-width: 860px;
+  width: 100%;
+  margin: 0 auto;
+  display: grid;
+  gap: var(--gap);
+}
+@media (max-width: 700px) {
+  .page {
+    padding: 12px 10px;
+  }
+}
+</style>

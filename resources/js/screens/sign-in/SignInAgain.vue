@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { queries } from '@/api/queries'
+import { useOutbox } from '@/outbox'
+import { useSession } from '@/session'
+import { say } from '@/words'
+import SignInForm from './SignInForm.vue'
+
+const session = useSession()
+const outbox = useOutbox()
+const before = session.me?.id
+
+function carryOn(): void {
+  // Somebody else's work must not stay on the screen.
+  if (before !== undefined && session.me?.id !== before) return window.location.assign('/')
+  void queries.invalidateQueries()
+  void outbox.send()
+}
+</script>
+
+<template>
+  <v-dialog model-value persistent max-width="420">
+    <div class="sheet pa-6">
+      <h2>Sign in again</h2>
+      <p class="quiet mb-4">{{ say('error.signed_out') }}</p>
+      <sign-in-form @signed-in="carryOn" />
+    </div>
+  </v-dialog>
+</template>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { useSpecSheet } from '@/api/queries'
+import AppBar from '@/components/AppBar.vue'
+import LoadProblem from '@/components/LoadProblem.vue'
+import SpecSheetForm from './SpecSheetForm.vue'
+
+const { sheetId } = defineProps<{ sheetId: number }>()
+const sheet = useSpecSheet(() => sheetId)
+</script>
+
+<template>
+  <app-bar />
+  <main class="page">
+    <load-problem :error="sheet.error.value" @again="sheet.refetch()" />
+    <spec-sheet-form v-if="sheet.data.value" :key="sheet.data.value.id" :sheet="sheet.data.value" />
+  </main>
+</template>
+
+<style scoped>
+.page {
+  padding: 20px 24px;
+  max-width: 980px;
+  width: 100%;
+  margin: 0 auto;
+}
+@media (max-width: 700px) {
+  .page {
+    padding: 12px 10px;
+  }
+}
+</style>

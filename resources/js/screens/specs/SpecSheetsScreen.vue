@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, body, Refusal } from '@/api/client'
+import { keys, queries, useSpecSheets } from '@/api/queries'
+import AppBar from '@/components/AppBar.vue'
+import LoadProblem from '@/components/LoadProblem.vue'
+import { say } from '@/words'
+
+const router = useRouter()
+const sheets = useSpecSheets()
+const problem = ref('')
+
+async function copy(id: number): Promise<void> {
+  try {
+    const made = await body(api.POST('/api/spec-sheets/{specSheet}/copies', { params: { path: { specSheet: id } } }))
+    await queries.invalidateQueries({ queryKey: keys.specSheets })
+    await router.push({ name: 'spec-sheet', params: { sheet: made.id } })
+  } catch (error) {
+    problem.value = error instanceof Refusal ? error.message : 'The server does not answer. No copy was made.'
+  }
+}
+</script>
+
+<template>
+  <app-bar />
+  <main class="page">
+    <h1>Spec sheets</h1>
+    <p class="quiet">
+      The figures that readings are judged by. The typical ones stay as they are: copy one to enter what your operator's
+      manual says, then choose the copy on the planter.
+    </p>
+    <p v-if="problem" class="change" role="alert">{{ problem }}</p>
+    <load-problem :error="sheets.error.value" @again="sheets.refetch()" />
+    <article v-for="sheet in sheets.data.value" :key="sheet.id" class="sheet line">
+      <div>
+        <h2>{{ sheet.name }}</h2>
+        <p class="quiet">
+          {{ say(`row_unit.${sheet.type}`) }} · {{ sheet.own ? 'your own figures' : 'typical values' }}
+        </p>
+      </div>
+      <div class="buttons">
+        <v-btn variant="outlined" :to="{ name: 'spec-sheet', params: { sheet: sheet.id } }">
+          {{ sheet.own ? 'Edit' : 'See the figures' }}
+        </v-btn>
+        <v-btn variant="text" @click="copy(sheet.id)">Copy</v-btn>
+      </div>
+    </article>
+  </main>
+</template>
+
+<style scoped>
+.page {
+  padding: 20px 24px;
+  max-width: 860px;
+  width: 100%;
+  margin: 0 auto;
+  display: grid;
+  gap: 12px;
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+}
+.buttons {
+  display: flex;
+  gap: 8px;
+}
+@media (max-width: 700px) {
+  .page {
+    padding: 12px 10px;
+  }
+}
+</style>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { api, body, Refusal } from '@/api/client'
+import { keys, queries } from '@/api/queries'
+import type { Walk, WalkStep } from '@/api/types'
+import { useOutbox } from '@/outbox'
+import { listRows } from './rows'
+
+/** Closes the walk; says first what is unchecked or still on its way. */
+const { walk, planterId, unchecked } = defineProps<{ walk: Walk; planterId: number; unchecked: WalkStep[] }>()
+const emit = defineEmits<{ close: []; finished: [] }>()
+const outbox = useOutbox()
+const problem = ref('')
+const busy = ref(false)
+
+const rows = computed(() => [...new Set(unchecked.map((step) => step.row))].sort((a, b) => a - b))
+const underWay = computed(() => outbox.waiting.filter((item) => item.walk === walk.id).length)
+
+async function finish(): Promise<void> {
+  busy.value = true
+  try {
+    await body(
+      api.POST('/api/walks/{walk}/finish', {
+        params: { path: { walk: walk.id } },
+        body: { with_unchecked: unchecked.length > 0 },
+      }),
+    )
+    await queries.invalidateQueries({ queryKey: keys.board(planterId) })
+    await queries.invalidateQueries({ queryKey: keys.yard })
+    emit('finished')
+  } catch (error) {
+    problem.value = error instanceof Refusal ? error.message : 'The server does not answer. The walk is still open.'
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <v-dialog model-value max-width="480" @update:model-value="$emit('close')">
+    <div class="sheet box">
+      <h2>Finish this walk?</h2>
+      <p v-if="unchecked.length > 0">
+        <strong>{{ unchecked.length === 1 ? '1 reading is' : `${unchecked.length} readings are` }} unchecked</strong>,
+        on {{ listRows(rows) }}. They stay unchecked on the board.
+      </p>
+      <p v-else>All readings are taken.</p>
+      <p v-if="underWay > 0" class="change">
+        {{ underWay }} on this device {{ underWay === 1 ? 'has' : 'have' }} not gone up yet. Wait until they have.
+      </p>
+      <p class="quiet">A finished walk can be reopened.</p>
+      <p v-if="problem" class="change" role="alert">{{ problem }}</p>
+      <v-btn color="primary" size="large" :loading="busy" :disabled="underWay > 0" @click="finish">
+        {{ unchecked.length > 0 ? 'Finish with rows unchecked' : 'Finish the walk' }}
+      </v-btn>
+      <v-btn variant="outlined" size="large" @click="$emit('close')">Carry on</v-btn>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.box {
+  display: grid;
+  gap: 12px;
+  padding: 24px;
+}
+</style>
