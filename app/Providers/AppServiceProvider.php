@@ -10,11 +10,12 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
 {
-    /** Guesses at a password in a minute, from one address for one name. */
-    private const SIGN_INS_A_MINUTE = 5;
+    /** Wrong passwords in a minute, from one address for one name. */
+    private const WRONG_PASSWORDS_A_MINUTE = 5;
 
     public function boot(): void
     {
@@ -22,7 +23,8 @@ final class AppServiceProvider extends ServiceProvider
         Model::preventAccessingMissingAttributes();
         JsonResource::withoutWrapping();
 
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(self::SIGN_INS_A_MINUTE)
-            ->by(mb_strtolower($request->string('email')->toString()).'|'.$request->ip()));
+        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(self::WRONG_PASSWORDS_A_MINUTE)
+            ->by(mb_strtolower($request->string('email')->toString()).'|'.$request->ip())
+            ->after(static fn (Response $response): bool => $response->getStatusCode() === 422));
     }
 }

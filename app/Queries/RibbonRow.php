@@ -30,9 +30,9 @@ final readonly class RibbonRow
         }
         foreach ($read as $line) {
             if ($line->row_number <= $rowCount) {
-                $ribbon[$line->row_number] = new self(
-                    $line->row_number, Verdict::from($line->verdict), $line->life_left, $line->checked,
-                );
+                // PostgreSQL's driver hands a float out as text.
+                $life = $line->life_left === null ? null : (float) $line->life_left;
+                $ribbon[$line->row_number] = new self($line->row_number, Verdict::from($line->verdict), $life, $line->checked);
             }
         }
 

@@ -60,6 +60,8 @@ http {
         location / { try_files \$uri /index.php?\$query_string; }
         location = /index.php {
             include /etc/nginx/fastcgi_params;
+            # Debian's file leaves the port out.
+            fastcgi_param HTTP_HOST \$host:$WEB_PORT;
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
             fastcgi_pass unix:$STATE/run/fpm.sock;
             fastcgi_read_timeout 120s;

@@ -1,4 +1,4 @@
-const long = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'long', year: 'numeric' })
+const day = new Intl.DateTimeFormat('en', { day: 'numeric', month: 'short', year: 'numeric' })
 const month = new Intl.DateTimeFormat('en', { month: 'long', year: 'numeric' })
 const moment = new Intl.DateTimeFormat('en', {
   day: 'numeric',
@@ -10,6 +10,6 @@ const moment = new Intl.DateTimeFormat('en', {
 })
 
 /** A calendar day, as `2026-04-12`, without a shift by the device's time zone. */
-export const longDate = (day: string) => long.format(new Date(`${day}T12:00:00`))
+export const shortDate = (date: string) => day.format(new Date(`${date}T12:00:00`))
 export const monthAndYear = (time: string) => month.format(new Date(time))
 export const dateAndTime = (time: string) => moment.format(new Date(time))

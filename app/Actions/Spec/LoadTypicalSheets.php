@@ -6,6 +6,7 @@ namespace App\Actions\Spec;
 
 use App\Models\SpecSheet;
 use Illuminate\Support\Facades\DB;
+use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\SpecSheetReader;
 
 /** Brings the typical spec sheets that ship with core into the database, each validated first. */
@@ -14,20 +15,18 @@ final class LoadTypicalSheets
     /** @return int how many were loaded */
     public function __invoke(): int
     {
-        $files = glob(base_path('core/specs/*.json')) ?: [];
-
-        return DB::transaction(static function () use ($files): int {
-            foreach ($files as $file) {
+        return DB::transaction(static function (): int {
+            foreach (RowUnitType::cases() as $type) {
                 /** @var array<string, mixed> $sheet */
-                $sheet = json_decode((string) file_get_contents($file), true, 32, JSON_THROW_ON_ERROR);
-                $type = SpecSheetReader::read($sheet)->type->value;
+                $sheet = json_decode((string) file_get_contents(base_path("core/specs/{$type->value}.json")), true, 32, JSON_THROW_ON_ERROR);
+                SpecSheetReader::read($sheet);
                 SpecSheet::query()->updateOrCreate(
-                    ['workshop_id' => null, 'type' => $type],
+                    ['workshop_id' => null, 'type' => $type->value],
                     ['name' => $sheet['name'], 'sheet' => $sheet],
                 );
             }
 
-            return count($files);
+            return count(RowUnitType::cases());
         });
     }
 }

@@ -185,6 +185,10 @@ async function signOut(): Promise<void> {
   .bar .home {
     padding: 0 4px 0 8px;
   }
+  .person {
+    flex: 1 0 calc(100% - 90px);
+    justify-content: flex-end;
+  }
   .planter {
     order: 3;
     flex: 1;

@@ -30,11 +30,12 @@ const parts = computed(() => splitFractions(text))
   white-space: nowrap;
 }
 .fraction.after {
-  margin-left: 0.12em;
+  margin-left: 0.08em;
 }
 .top,
 .bottom {
-  font-size: 0.62em;
+  font-size: 0.64em;
+  letter-spacing: -0.03em;
   line-height: 0;
   position: relative;
 }
@@ -45,7 +46,7 @@ const parts = computed(() => splitFractions(text))
   top: 0.06em;
 }
 .slash {
-  margin: 0 -0.1em;
+  margin: 0 -0.2em;
   font-size: 0.9em;
 }
 </style>

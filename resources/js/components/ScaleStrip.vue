@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { Band, Verdict } from '@/api/types'
+import FractionText from './FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
 import { fromMm } from '@/measure/length'
 import { stripRange, stripStretches, stripTicks } from '@/measure/strip'
@@ -31,7 +32,7 @@ const {
 const { units, length } = useUnits()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
-const EDGE = 16
+const EDGE = 28
 
 const range = computed(() => {
   const figures = [...marks.map((mark) => mark.mm), ...others]
@@ -42,7 +43,6 @@ const scale = computed(() => (width.value - 2 * EDGE) / (range.value.to - range.
 const at = (nm: number) => EDGE + (nm - range.value.from) * scale.value
 const ticks = computed(() => stripTicks(range.value.from, range.value.to, units.value, width.value))
 const stretches = computed(() => stripStretches(bands, range.value.from, range.value.to))
-const anchor = (x: number) => (x < 50 ? 'start' : x > width.value - 50 ? 'end' : 'middle')
 
 /** Rows that read the same stand above one another. */
 const dots = computed(() => {
@@ -53,6 +53,13 @@ const dots = computed(() => {
     return { x: at(fromMm(mm)), y: 40 - Math.min(nth, 3) * 4 }
   })
 })
+/** What stands in words on the rule, each kind at its own height so that no two collide. */
+const labels = computed(() => [
+  ...ticks.value.flatMap(({ nm, label }) => (label === undefined ? [] : [{ kind: 'number', x: at(nm), text: label }])),
+  ...marks.map((mark) => ({ kind: 'mark', x: at(fromMm(mark.mm)), text: mark.label })),
+  ...(last === null ? [] : [{ kind: 'last', x: at(fromMm(last)), text: lastLabel }]),
+  ...(now === null ? [] : [{ kind: 'now', x: at(fromMm(now)), text: 'now' }]),
+])
 const spoken = computed(() =>
   [
     ...marks.map((mark) => `${mark.label} ${length(mark.mm)}`),
@@ -78,34 +85,60 @@ const spoken = computed(() =>
       />
       <g v-for="tick in ticks" :key="tick.nm" class="tick">
         <path :d="`M${at(tick.nm)} 47v${{ small: 5, middle: 8, large: 13 }[tick.size]}`" />
-        <text v-if="tick.label" :x="at(tick.nm)" y="74" text-anchor="middle">{{ tick.label }}</text>
       </g>
       <circle v-for="(dot, index) in dots" :key="index" class="other" :cx="dot.x" :cy="dot.y" r="3.2" />
       <g v-for="mark in marks" :key="mark.label" class="mark">
         <path :d="`M${at(fromMm(mark.mm))} 28v24`" />
-        <text :x="at(fromMm(mark.mm))" y="24" :text-anchor="anchor(at(fromMm(mark.mm)))">{{ mark.label }}</text>
       </g>
       <g v-if="last !== null" class="last">
         <path :d="`M${at(fromMm(last))} 32v17M${at(fromMm(last))} 78v4`" />
-        <text :x="at(fromMm(last))" y="93" :text-anchor="anchor(at(fromMm(last)))">{{ lastLabel }}</text>
       </g>
       <g v-if="now !== null" :class="['now', verdict]">
         <path :d="`M${at(fromMm(now))} 34l-8-12h16z`" />
         <path class="stem" :d="`M${at(fromMm(now))} 30v19`" />
-        <text :x="at(fromMm(now))" y="11" :text-anchor="anchor(at(fromMm(now)))">now</text>
       </g>
     </svg>
+    <template v-if="width > 0">
+      <span
+        v-for="label in labels"
+        :key="`${label.kind} ${label.text}`"
+        :class="['label', label.kind, label.kind === 'now' ? verdict : '']"
+        :style="{ left: `${label.x}px` }"
+        aria-hidden="true"
+        ><fraction-text :text="label.text"
+      /></span>
+    </template>
   </div>
 </template>
 
 <style scoped>
 .box {
+  position: relative;
   width: 100%;
   height: 96px;
 }
-text {
-  font-size: 13px;
-  fill: var(--ink-2);
+.label {
+  position: absolute;
+  transform: translateX(-50%);
+  font-size: 0.8125rem;
+  line-height: 1;
+  white-space: nowrap;
+}
+.label:not(.now) {
+  color: var(--ink-2);
+}
+.label.number {
+  top: 63px;
+}
+.label.mark {
+  top: 14px;
+}
+.label.last {
+  top: 83px;
+}
+.label.now {
+  top: 0;
+  font-weight: 700;
 }
 .band {
   fill: currentColor;
@@ -134,9 +167,5 @@ text {
 .now .stem {
   stroke: currentColor;
   stroke-width: 3;
-}
-.now text {
-  fill: currentColor;
-  font-weight: 700;
 }
 </style>

@@ -26,6 +26,7 @@
   display: block;
   width: 100%;
   height: auto;
+  max-height: 104px;
   fill: none;
   stroke: var(--ink);
   stroke-width: 1.6;

@@ -40,7 +40,8 @@ const spoken = computed(() => {
   align-items: center;
   justify-content: center;
   gap: 3px;
-  padding: 2px;
+  padding: 2px 1px;
+  font-size: 0.9375rem;
   white-space: nowrap;
   font-weight: 700;
   border-radius: 6px;

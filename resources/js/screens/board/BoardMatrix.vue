@@ -120,7 +120,7 @@ td {
 }
 thead th {
   height: 40px;
-  min-width: 64px;
+  min-width: 60px;
   font-weight: 700;
   border-bottom: 1px solid var(--line);
 }
@@ -140,8 +140,8 @@ tbody:first-of-type tr:first-child > * {
 }
 .station {
   text-align: left;
-  padding: 6px 14px;
-  min-width: 158px;
+  padding: 6px 12px;
+  min-width: 150px;
   line-height: 1.25;
 }
 .station .name {

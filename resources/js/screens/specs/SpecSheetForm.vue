@@ -110,6 +110,7 @@ async function save(): Promise<void> {
   display: grid;
   grid-template-columns: 220px 1fr;
   gap: 12px;
+  align-items: start;
 }
 .buttons {
   display: flex;

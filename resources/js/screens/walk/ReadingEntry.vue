@@ -122,7 +122,7 @@ watch(
         Row {{ step.row }}<span class="of"> of {{ rowCount }}</span> · {{ say(`station.${check.station}`) }}
         <template v-if="say(`side.${step.side}`)"> · {{ say(`side.${step.side}`) }}</template>
       </h1>
-      <span class="quiet">{{ say(`measure.${check.key}`) }}</span>
+      <span class="quiet measure">{{ say(`measure.${check.key}`) }}</span>
     </header>
     <div class="figure-line">
       <input
@@ -163,7 +163,8 @@ watch(
       </div>
       <p v-else-if="nm !== null || step.now"><fraction-text :text="reasons" /> <fraction-text :text="sinceLast" /></p>
       <p v-else class="quiet">
-        Type the figure, such as {{ units === 'in' ? '14 3/8' : '365' }}, then Enter. Keys: ? shows them all.
+        <fraction-text v-if="step.last" :text="`${length(step.last.mm)} in ${step.last.season}. `" />Type the figure,
+        such as {{ units === 'in' ? '14 3/8' : '365' }}, then Enter. Keys: ? shows them all.
       </p>
     </div>
     <touch-keypad
@@ -258,6 +259,9 @@ header {
   }
   h1 {
     font-size: 1.125rem;
+  }
+  .measure {
+    display: none;
   }
   .figure-line {
     grid-template-columns: 128px 1fr;

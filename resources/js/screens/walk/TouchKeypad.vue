@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiBackspaceOutline } from '@mdi/js'
 import { computed, ref } from 'vue'
-import type { Check } from '@/api/types'
+import type { Check, Figure } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
 import { NM_PER_INCH, fromMm } from '@/measure/length'
@@ -17,12 +17,13 @@ const sixteenths = ref(false)
 const digits = ref(false)
 const plain = computed(() => digits.value || units.value === 'mm')
 
-/** The whole inches around the figures of this check, five at most. */
+/** The whole inches that readings of this check are likely to begin with. */
 const wholes = computed(() => {
-  const top = Math.floor(fromMm((check.figures.new ?? check.figures.high)?.mm ?? 0) / NM_PER_INCH)
-  const count = Math.min(5, top + 2)
-  const from = check.figures.new ? top - count + 1 : 0
-  return Array.from({ length: count }, (_, index) => from + index)
+  const inches = (figure?: Figure) => Math.floor(fromMm(figure?.mm ?? 0) / NM_PER_INCH)
+  const { new: size, limit, high } = check.figures
+  const from = size ? inches(limit) - 1 : 0
+  const to = size ? inches(size) : inches(high) + 1
+  return Array.from({ length: to - from + 1 }, (_, index) => from + index)
 })
 const fractions = computed(() =>
   sixteenths.value

@@ -5,7 +5,7 @@ import FractionText from '@/components/FractionText.vue'
 import PlanterRibbon from '@/components/PlanterRibbon.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
-import { longDate, monthAndYear } from '@/dates'
+import { shortDate, monthAndYear } from '@/dates'
 
 const { planter } = defineProps<{ planter: YardPlanter }>()
 const { length } = useUnits()
@@ -14,7 +14,7 @@ const walked = computed(() => Math.round(planter.share_walked * 100))
 const due = computed(() => {
   const days = planter.days_to_planting
   if (days === null || planter.planting_start === null) return { figure: '–', text: 'planting date not set' }
-  const date = longDate(planter.planting_start)
+  const date = shortDate(planter.planting_start)
   if (days < 0) return { figure: String(-days), text: `days since planting began, ${date}` }
   return { figure: String(days), text: `${days === 1 ? 'day' : 'days'} to planting, ${date}` }
 })

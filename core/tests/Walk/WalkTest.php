@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\SpecSheetReader;
+use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\WearLimit;
+use Ustrel\Core\Spec\Window;
+use Ustrel\Core\Walk\Doubt;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\Plausibility;
+use Ustrel\Core\Walk\Route;
+use Ustrel\Core\Walk\RowSummary;
+use Ustrel\Core\Walk\Urgency;
+use Ustrel\Core\Walk\WalkOrder;
+
+/** @return list<string> */
+function placesOf(WalkOrder $order, int $rows): array
+{
+    $sheet = json_decode((string) file_get_contents(__DIR__.'/../../specs/vacuum.json'), true, 16, JSON_THROW_ON_ERROR);
+
+    return array_map(fn (Place $place): string => $place->key(), Route::through(SpecSheetReader::read($sheet), $rows, $order)->places);
+}
+
+/** @return list<Length> */
+function readAll(string ...$typed): array
+{
+    return array_map(fn (string $one): Length => Length::read($one, UnitSystem::Inch), array_values($typed));
+}
+
+/** @param list<Doubt|null> $doubts */
+function doubtCodes(array $doubts, string $value): array
+{
+    $length = Length::read($value, UnitSystem::Inch);
+    $raised = array_filter($doubts, fn (?Doubt $doubt): bool => $doubt?->concerns($length) ?? false);
+
+    return array_values(array_map(fn (Doubt $doubt): string => $doubt->code->value, $raised));
+}
+
+it('walks everything on one row before the next', function (): void {
+    expect(placesOf(WalkOrder::RowByRow, 2))->toBe([
+        '1:opener_blade_diameter:left', '1:opener_blade_diameter:right', '1:blade_contact_length:centre',
+        '2:opener_blade_diameter:left', '2:opener_blade_diameter:right', '2:blade_contact_length:centre',
+    ]);
+});
+
+it('walks one check across the planter before the next', function (): void {
+    expect(placesOf(WalkOrder::StationByStation, 2))->toBe([
+        '1:opener_blade_diameter:left', '1:opener_blade_diameter:right',
+        '2:opener_blade_diameter:left', '2:opener_blade_diameter:right',
+        '1:blade_contact_length:centre', '2:blade_contact_length:centre',
+    ]);
+});
+
+it('visits the same places in either order, each once', function (): void {
+    [$rowByRow, $stationByStation] = [placesOf(WalkOrder::RowByRow, 48), placesOf(WalkOrder::StationByStation, 48)];
+    expect($rowByRow)->toHaveCount(144)->and(array_unique($rowByRow))->toHaveCount(144);
+    sort($rowByRow);
+    sort($stationByStation);
+    expect($stationByStation)->toBe($rowByRow);
+});
+
+it('doubts a blade larger than new or grown since last time', function (): void {
+    [$new, $limit, $margin, $last] = readAll('15', '14 1/2', '1/8', '14 3/4');
+    $blade = new WearLimit($new, $limit, $margin);
+    expect(doubtCodes(Plausibility::ofPlace($blade, null), '15'))->toBe([])
+        ->and(doubtCodes(Plausibility::ofPlace($blade, null), '15 1/16'))->toBe(['larger_than_new'])
+        // A sixteenth more is the tape's own step.
+        ->and(doubtCodes(Plausibility::ofPlace($blade, $last), '14 13/16'))->toBe([])
+        ->and(doubtCodes(Plausibility::ofPlace($blade, $last), '14 7/8'))->toBe(['grown_since_last'])
+        ->and(doubtCodes(Plausibility::ofPlace($blade, $last), '41'))->toBe(['larger_than_new', 'grown_since_last']);
+});
+
+it('does not doubt contact that has grown: shims bring it back', function (): void {
+    [$low, $high, $aim, $margin, $last] = readAll('1 1/2', '2 1/2', '2', '1/8', '1 1/2');
+    expect(Plausibility::ofPlace(new Window($low, $high, $aim, $margin), $last))->toBe([]);
+});
+
+it('doubts a row far from the others by median and MAD', function (): void {
+    // Median 14 3/4; deviations 1/8, 1/16, 0, 1/16, 1/8 in: MAD 1/16, times 1.4826 is 0.0927 in, under the least spread
+    // of 1/8 in. The cut is 3.5 x 1/8 = 7/16 in: believable from 14 5/16 to 15 3/16.
+    $rows = Plausibility::ofRows(readAll('14 5/8', '14 11/16', '14 3/4', '14 13/16', '14 7/8'));
+    expect(doubtCodes([$rows], '14 5/16'))->toBe([])
+        ->and(doubtCodes([$rows], '14 1/4'))->toBe(['far_from_rows'])
+        ->and(doubtCodes([$rows], '15 3/16'))->toBe([])
+        ->and(doubtCodes([$rows], '15 1/4'))->toBe(['far_from_rows']);
+
+    // Median of 13, 14, 14 1/2, 15: 14 1/4. Deviations 1 1/4, 1/4, 1/4, 3/4: MAD 1/2, x 1.4826 x 3.5 = 2.5946 in.
+    $wide = Plausibility::ofRows(readAll('13', '14', '14 1/2', '15'));
+    expect($wide?->reference->toInches())->toBe(14.25)
+        ->and($wide?->below?->toInches())->toEqualWithDelta(11.65545, 0.00001)
+        ->and($wide?->above?->toInches())->toEqualWithDelta(16.84455, 0.00001);
+});
+
+it('is not swayed by one wild row, and says nothing of fewer than four', function (): void {
+    $rows = Plausibility::ofRows(readAll('14 3/4', '14 3/4', '14 11/16', '14 13/16', '4'));
+    expect($rows?->reference->toInches())->toBe(14.75)
+        ->and(Plausibility::ofRows(readAll('14', '15', '4')))->toBeNull();
+});
+
+it('sums a row up by its worst verdict and its least life', function (): void {
+    $row = RowSummary::of(6, [Verdict::Sound, Verdict::Watch, Verdict::Sound], [0.7, 0.2, 0.9]);
+    expect([$row->verdict, $row->lifeLeft, $row->checked])->toBe([Verdict::Watch, 0.2, 3])
+        ->and(RowSummary::of(7, [], [])->verdict)->toBe(Verdict::Unchecked)
+        ->and(RowSummary::of(7, [], [])->lifeLeft)->toBeNull();
+});
+
+it('presses more for the nearer planting, and for rows to change', function (): void {
+    // 7 rows unwalked and 2 to change in 23 days: (7 + 5 x 2) / 23; 24 unwalked in 38 days: 24 / 38.
+    expect(Urgency::of(7, 2, 23))->toEqualWithDelta(0.73913, 0.00001)
+        ->and(Urgency::of(24, 0, 38))->toEqualWithDelta(0.63158, 0.00001)
+        ->and(Urgency::of(4, 0, -3))->toBe(4.0)
+        ->and(Urgency::of(4, 0, null))->toBeLessThan(Urgency::of(4, 0, 60));
+});

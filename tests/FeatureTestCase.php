@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Actions\Spec\LoadTypicalSheets;
+use App\Models\Planter;
+use App\Models\SpecSheet;
+use App\Models\User;
+use App\Models\Walk;
+use App\Models\Workshop;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+
+/** A test against the real PostgreSQL, with a workshop, its technician and the typical spec sheets. */
+abstract class FeatureTestCase extends TestCase
+{
+    use RefreshDatabase;
+
+    protected User $technician;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        app(LoadTypicalSheets::class)();
+        $this->technician = $this->technicianOf('Tollgate Row Works');
+        // Sanctum takes a request from its own origin as the client's.
+        $this->withHeader('Referer', config('app.url'));
+    }
+
+    protected function technicianOf(string $workshop): User
+    {
+        $workshop = Workshop::query()->create(['name' => $workshop]);
+        $user = User::query()->create([
+            'workshop_id' => $workshop->id, 'name' => 'Wren Ashdown', 'email' => Str::random(8).'@example.test', 'password' => 'secret-rows',
+        ]);
+
+        return $user->refresh();
+    }
+
+    protected function typicalSheet(string $type = 'vacuum'): SpecSheet
+    {
+        return SpecSheet::query()->whereNull('workshop_id')->where('type', $type)->firstOrFail();
+    }
+
+    /** @param array<string, mixed> $fields */
+    protected function planter(array $fields = []): Planter
+    {
+        $rows = $fields['row_count'] ?? 8;
+
+        return Planter::query()->create($fields + [
+            'workshop_id' => $this->technician->workshop_id,
+            'spec_sheet_id' => $this->typicalSheet()->id,
+            'farm' => 'Ardle Bank Farm',
+            'name' => 'Quill '.Str::random(6),
+            'row_count' => $rows,
+            'spacing_mm' => '762.000000',
+            'spacing_typed' => '30 in',
+            'sections' => [$rows],
+            'planting_start' => now()->addDays(23),
+        ]);
+    }
+
+    protected function openWalk(Planter $planter): Walk
+    {
+        $id = $this->actingAs($this->technician)
+            ->postJson("/api/planters/{$planter->id}/walks", ['kind' => 'pre_season', 'order' => 'row_by_row'])
+            ->assertCreated()
+            ->json('id');
+
+        return Walk::query()->findOrFail($id);
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed>
+     */
+    protected function reading(int $row, string $typed, array $fields = []): array
+    {
+        return $fields + [
+            'id' => (string) Str::uuid7(),
+            'row' => $row,
+            'check' => 'opener_blade_diameter',
+            'side' => 'left',
+            'typed' => $typed,
+            'units' => 'in',
+            'taken_at' => now()->toIso8601ZuluString('millisecond'),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    protected function contact(int $row, string $typed): array
+    {
+        return $this->reading($row, $typed, ['check' => 'blade_contact_length', 'side' => 'centre']);
+    }
+
+    /** @param array<mixed> ...$readings */
+    protected function send(Walk $walk, array ...$readings): TestResponse
+    {
+        return $this->actingAs($this->technician)->postJson("/api/walks/{$walk->id}/readings", ['readings' => $readings]);
+    }
+}
