@@ -20,6 +20,9 @@ abstract class FeatureTestCase extends TestCase
 {
     use RefreshDatabase;
 
+    /** Commands really run, and answer with their exit code. */
+    public $mockConsoleOutput = false;
+
     protected User $technician;
 
     protected function setUp(): void
@@ -35,7 +38,7 @@ abstract class FeatureTestCase extends TestCase
     {
         $workshop = Workshop::query()->create(['name' => $workshop]);
         $user = User::query()->create([
-            'workshop_id' => $workshop->id, 'name' => 'Wren Ashdown', 'email' => Str::random(8).'@example.test', 'password' => 'secret-rows',
+            'workshop_id' => $workshop->id, 'name' => 'Wren Ashdown', 'email' => Str::lower(Str::random(8)).'@example.test', 'password' => 'secret-rows',
         ]);
 
         return $user->refresh();
@@ -46,7 +49,15 @@ abstract class FeatureTestCase extends TestCase
         return SpecSheet::query()->whereNull('workshop_id')->where('type', $type)->firstOrFail();
     }
 
-    /** @param array<string, mixed> $fields */
+    /** Another person on a device of their own. */
+    protected function switchTo(User $user): static
+    {
+        session()->flush();
+
+        return $this->actingAs($user);
+    }
+
+    /** @param  array<string, mixed>  $fields */
     protected function planter(array $fields = []): Planter
     {
         $rows = $fields['row_count'] ?? 8;
@@ -97,7 +108,7 @@ abstract class FeatureTestCase extends TestCase
         return $this->reading($row, $typed, ['check' => 'blade_contact_length', 'side' => 'centre']);
     }
 
-    /** @param array<mixed> ...$readings */
+    /** @param  array<mixed>  ...$readings */
     protected function send(Walk $walk, array ...$readings): TestResponse
     {
         return $this->actingAs($this->technician)->postJson("/api/walks/{$walk->id}/readings", ['readings' => $readings]);

@@ -28,7 +28,7 @@ final readonly class WalkCsv
         $this->wording = new Wording(new LengthPrinter($units));
     }
 
-    /** @param resource $to */
+    /** @param  resource  $to */
     public function write($to): void
     {
         self::line($to, self::COLUMNS);

@@ -15,4 +15,6 @@ use OpenApi\Attributes as OA;
 #[OA\Parameter(parameter: 'planter', name: 'planter', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
 #[OA\Parameter(parameter: 'specSheet', name: 'specSheet', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
 #[OA\Parameter(parameter: 'walk', name: 'walk', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
-final class ApiDescription {}
+final class ApiDescription
+{
+}

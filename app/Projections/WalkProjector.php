@@ -29,9 +29,11 @@ final readonly class WalkProjector
 {
     private const PLACE = ['walk_id', 'row_number', 'check_key', 'side'];
 
-    public function __construct(private LastReadings $lastReadings) {}
+    public function __construct(private LastReadings $lastReadings)
+    {
+    }
 
-    /** @param list<int>|null $rows only these rows; all by default */
+    /** @param  list<int>|null  $rows only these rows; all by default */
     public function project(Walk $walk, ?array $rows = null): void
     {
         $sheet = $walk->readSheet();

@@ -25,5 +25,6 @@ final readonly class Board
         public array $current,
         public array $last,
         public array $ribbon,
-    ) {}
+    ) {
+    }
 }

@@ -12,7 +12,9 @@ use Ustrel\Core\Walk\Result;
 /** Reads the board of a planter: the walk that matters now, or one that is asked for. */
 final readonly class BoardQuery
 {
-    public function __construct(private LastReadings $lastReadings) {}
+    public function __construct(private LastReadings $lastReadings)
+    {
+    }
 
     /** The board of the season's newest walk; of the planter without a reading where there is none yet. */
     public function ofPlanter(Planter $planter): Board

@@ -20,7 +20,8 @@ final readonly class CurrentReading
         /** @var list<array{code: string, ref_mm: float|null}> */
         public array $reasons,
         public string $takenAt,
-    ) {}
+    ) {
+    }
 
     public static function fromRow(stdClass $cell): self
     {

@@ -12,5 +12,6 @@ final readonly class LastReading
     public function __construct(
         public Length $value,
         public int $season,
-    ) {}
+    ) {
+    }
 }

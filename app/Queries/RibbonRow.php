@@ -16,7 +16,8 @@ final readonly class RibbonRow
         /** 0 to 1; null where nothing that wears was read. */
         public ?float $lifeLeft = null,
         public int $checked = 0,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  iterable<stdClass>  $read  the rows of walk_rows that one walk has

@@ -10,7 +10,7 @@ use App\Models\Walk;
 /** One planter as the yard shows it. */
 final readonly class YardPlanter
 {
-    /** @param list<RibbonRow> $ribbon of this season's newest walk; all unchecked where there is none */
+    /** @param  list<RibbonRow>  $ribbon of this season's newest walk; all unchecked where there is none */
     public function __construct(
         public Planter $planter,
         /** The newest walk of any season. */
@@ -23,5 +23,6 @@ final readonly class YardPlanter
         public int $rowsToChange,
         public ?int $daysToPlanting,
         public float $urgency,
-    ) {}
+    ) {
+    }
 }

@@ -55,7 +55,7 @@ final class YardQuery
             ->keyBy('planter_id');
     }
 
-    /** @param list<RibbonRow> $ribbon */
+    /** @param  list<RibbonRow>  $ribbon */
     private function summary(Planter $planter, ?Walk $walk, bool $thisSeason, array $ribbon, CarbonImmutable $today): YardPlanter
     {
         $perRow = $thisSeason ? $walk->places_per_row : 0;

@@ -38,7 +38,8 @@ final readonly class DemoPlanter
         public int $rowsWalked = 0,
         private array $extraWear = [],
         private ?int $contactLost = null,
-    ) {}
+    ) {
+    }
 
     /** @return list<self> */
     public static function ofTollgate(): array

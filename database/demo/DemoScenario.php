@@ -35,7 +35,9 @@ final readonly class DemoScenario
     /** A row takes about this long on a walk of three checks. */
     private const SECONDS_A_READING = 40;
 
-    public function __construct(private WalkProjector $projector) {}
+    public function __construct(private WalkProjector $projector)
+    {
+    }
 
     public function load(CarbonImmutable $today): void
     {
@@ -51,7 +53,7 @@ final readonly class DemoScenario
         });
     }
 
-    /** @param non-empty-list<array{string, string}> $people names and emails, the one who walks first */
+    /** @param  non-empty-list<array{string, string}>  $people names and emails, the one who walks first */
     private function workshop(string $name, array $people): User
     {
         $workshop = Workshop::query()->create(['name' => $name]);
@@ -88,7 +90,7 @@ final readonly class DemoScenario
         }
     }
 
-    /** @param int $seasonsRun since the blades were new */
+    /** @param  int  $seasonsRun since the blades were new */
     private function walk(
         Planter $planter, SpecSheet $sheet, User $technician, DemoPlanter $demo, CarbonImmutable $began, int $seasonsRun, int $rows,
     ): void {

@@ -14,7 +14,9 @@ use Illuminate\Validation\ValidationException;
 /** Makes a planter or changes it, and brings its open walk along. */
 final readonly class SavePlanter
 {
-    public function __construct(private WalkProjector $projector) {}
+    public function __construct(private WalkProjector $projector)
+    {
+    }
 
     /**
      * @param  array<string, mixed>  $fields  the planter's columns, validated
@@ -35,7 +37,7 @@ final readonly class SavePlanter
                 return $planter;
             });
         } catch (UniqueConstraintViolationException) {
-            throw ValidationException::withMessages(['name' => __('error.planter_name_taken', $fields)]);
+            throw ValidationException::withMessages(['name' => __('error.planter_name_taken', ['farm' => $planter->farm, 'name' => $planter->name])]);
         }
     }
 

@@ -29,7 +29,7 @@ final class CopySpecSheet
 
     private static function freeName(string $name, int $workshopId): string
     {
-        $taken = SpecSheet::query()->where('workshop_id', $workshopId)->pluck('name')->map(mb_strtolower(...));
+        $taken = SpecSheet::query()->where('workshop_id', $workshopId)->pluck('name')->map(static fn (string $taken): string => mb_strtolower($taken));
         $stem = __('spec.copy_of', ['name' => (string) preg_replace('/, own figures( \d+)?$/', '', $name)]);
         $copy = $stem;
         for ($number = 2; $taken->contains(mb_strtolower($copy)); $number++) {

@@ -23,7 +23,9 @@ use Ustrel\Core\Spec\SpecSheetReader;
  */
 final readonly class EditSpecSheet
 {
-    public function __construct(private WalkProjector $projector) {}
+    public function __construct(private WalkProjector $projector)
+    {
+    }
 
     /**
      * @param  array<string, array<string, array{value: string, source: string}>>  $figures  by check key and figure name

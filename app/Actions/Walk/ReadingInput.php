@@ -31,7 +31,8 @@ final readonly class ReadingInput
         public ?Length $value,
         public bool $confirmed,
         public CarbonImmutable $takenAt,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  mixed  $item  shape: the Reading schema of the OpenAPI document
@@ -64,7 +65,7 @@ final readonly class ReadingInput
         );
     }
 
-    /** @param array<mixed> $item */
+    /** @param  array<mixed>  $item */
     private static function place(array $item, SpecSheet $sheet, int $rowCount): Place
     {
         $row = $item['row'] ?? null;
@@ -86,7 +87,7 @@ final readonly class ReadingInput
         return new Place($row, $key, $side);
     }
 
-    /** @param array<mixed> $item */
+    /** @param  array<mixed>  $item */
     private static function length(array $item): Length
     {
         $typed = self::text($item, 'typed');
@@ -103,7 +104,7 @@ final readonly class ReadingInput
         }
     }
 
-    /** @param array<mixed> $item */
+    /** @param  array<mixed>  $item */
     private static function takenAt(array $item): CarbonImmutable
     {
         $given = self::text($item, 'taken_at');
@@ -123,7 +124,7 @@ final readonly class ReadingInput
         return $takenAt;
     }
 
-    /** @param array<mixed> $item */
+    /** @param  array<mixed>  $item */
     private static function text(array $item, string $key, string $default = ''): string
     {
         $value = $item[$key] ?? $default;

@@ -10,7 +10,7 @@ use Ustrel\Core\Measure\UnreadableLength;
 /** A reading that cannot be kept, with the reason in the technician's words. */
 final class RefusedReading extends RuntimeException
 {
-    /** @param array<string, string|int> $with */
+    /** @param  array<string, string|int>  $with */
     public static function because(string $code, array $with = []): self
     {
         return new self(__("refused.{$code}", $with));

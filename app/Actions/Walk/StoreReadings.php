@@ -29,7 +29,8 @@ final readonly class StoreReadings
     public function __construct(
         private LastReadings $lastReadings,
         private WalkProjector $projector,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<mixed>  $items  shape of each: the Reading schema of the OpenAPI document
@@ -193,7 +194,7 @@ final readonly class StoreReadings
         return CarbonImmutable::parse($earlier['taken_at'])->equalTo(CarbonImmutable::parse($row['taken_at']));
     }
 
-    /** @param list<array<string, mixed>> $rows */
+    /** @param  list<array<string, mixed>>  $rows */
     private function store(Walk $walk, array $rows): void
     {
         if ($rows === []) {

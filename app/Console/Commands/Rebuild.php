@@ -23,14 +23,17 @@ final class Rebuild extends Command
         $different = DB::transaction(function () use ($projector): int {
             DB::statement('LOCK TABLE readings IN SHARE MODE');
             foreach (self::TABLES as $table) {
-                DB::statement("CREATE TEMPORARY TABLE old_{$table} ON COMMIT DROP AS SELECT * FROM {$table}");
+                DB::statement("CREATE TEMPORARY TABLE old_{$table} AS SELECT * FROM {$table}");
                 DB::table($table)->delete();
             }
             foreach (Walk::query()->orderBy('season')->orderBy('started_at')->lazy() as $walk) {
                 $projector->project($walk);
             }
 
-            return array_sum(array_map($this->differences(...), self::TABLES));
+            $different = array_sum(array_map($this->differences(...), self::TABLES));
+            DB::statement('DROP TABLE old_'.implode(', old_', self::TABLES));
+
+            return $different;
         });
 
         $rows = DB::table('cells')->count();

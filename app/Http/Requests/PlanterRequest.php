@@ -46,7 +46,8 @@ final class PlanterRequest extends FormRequest
     {
         return [
             'row_count.*' => __('planter.row_count'),
-            'sections.*' => __('planter.sections_shape'),
+            'sections.array' => __('planter.sections_shape'),
+            'sections.max' => __('planter.sections_shape'),
             'sections.*.*' => __('planter.sections_shape'),
             'planting_start.*' => __('planter.planting_start'),
             'spec_sheet_id.*' => __('planter.spec_sheet'),

@@ -42,7 +42,7 @@ use Ustrel\Core\Walk\WalkOrder;
 ])]
 final class BatchResource extends JsonResource
 {
-    /** @param non-empty-list<Receipt> $receipts */
+    /** @param  non-empty-list<Receipt>  $receipts */
     public function __construct(
         private readonly array $receipts,
         private readonly Board $board,

@@ -11,4 +11,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'message', type: 'string'),
     new OA\Property(property: 'errors', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'array', items: new OA\Items(type: 'string'))),
 ])]
-final class Refusal {}
+final class Refusal
+{
+}

@@ -20,15 +20,16 @@ final readonly class Length
     private function __construct(
         public int $nanometres,
         public ?string $typed = null,
-    ) {}
+    ) {
+    }
 
-    /** @param int $nanometres may be negative: a difference of two lengths */
+    /** @param  int  $nanometres may be negative: a difference of two lengths */
     public static function ofNanometres(int $nanometres): self
     {
         return new self($nanometres);
     }
 
-    /** @param float|string $millimetres a number or a decimal string, as PostgreSQL hands a numeric out */
+    /** @param  float|string  $millimetres a number or a decimal string, as PostgreSQL hands a numeric out */
     public static function ofMillimetres(float|string $millimetres): self
     {
         return new self((int) round((float) $millimetres * self::NANOMETRES_PER_MILLIMETRE));

@@ -14,7 +14,8 @@ final readonly class LengthPrinter
     public function __construct(
         private UnitSystem $system,
         private int $denominator = 16,
-    ) {}
+    ) {
+    }
 
     /** The figure with its unit. */
     public function print(Length $length): string

@@ -28,7 +28,9 @@ final readonly class LengthReader
     /** The fractions a tape is marked in. */
     private const DENOMINATORS = [2, 4, 8, 16, 32, 64];
 
-    public function __construct(private UnitSystem $system) {}
+    public function __construct(private UnitSystem $system)
+    {
+    }
 
     /** @throws UnreadableLength */
     public function nanometres(string $typed): int

@@ -11,5 +11,6 @@ final readonly class Band
         /** Nanometres, included. */
         public int $from,
         public Judgement $judgement,
-    ) {}
+    ) {
+    }
 }

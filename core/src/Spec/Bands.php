@@ -12,8 +12,10 @@ use Ustrel\Core\Measure\Length;
  */
 final readonly class Bands
 {
-    /** @param non-empty-list<Band> $bands ascending, the first from 0 */
-    private function __construct(public array $bands) {}
+    /** @param  non-empty-list<Band>  $bands ascending, the first from 0 */
+    private function __construct(public array $bands)
+    {
+    }
 
     public static function compile(Rule $rule, ?Length $last): self
     {

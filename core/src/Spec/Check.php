@@ -16,7 +16,8 @@ final readonly class Check
         public array $sides,
         public array $figures,
         public Rule $rule,
-    ) {}
+    ) {
+    }
 
     public function has(Side $side): bool
     {

@@ -12,5 +12,6 @@ final readonly class Figure
     public function __construct(
         public Length $length,
         public string $source,
-    ) {}
+    ) {
+    }
 }

@@ -7,11 +7,12 @@ namespace Ustrel\Core\Spec;
 /** A verdict with its reasons, the weightiest first. */
 final readonly class Judgement
 {
-    /** @param list<Reason> $reasons */
+    /** @param  list<Reason>  $reasons */
     private function __construct(
         public Verdict $verdict,
         public array $reasons,
-    ) {}
+    ) {
+    }
 
     public static function of(Verdict $verdict, Reason ...$reasons): self
     {

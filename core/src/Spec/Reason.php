@@ -12,7 +12,8 @@ final readonly class Reason
     public function __construct(
         public ReasonCode $code,
         public ?Length $reference = null,
-    ) {}
+    ) {
+    }
 
     public function equals(self $other): bool
     {

@@ -15,7 +15,8 @@ final readonly class SpecFault
         public string $code,
         public ?LengthFault $length = null,
         public string $typed = '',
-    ) {}
+    ) {
+    }
 
     public static function at(string $path, string $code): self
     {

@@ -15,7 +15,8 @@ final readonly class SpecSheet
         public RowUnitType $type,
         public array $checks,
         public Figure $notch,
-    ) {}
+    ) {
+    }
 
     public function check(CheckKey $key): ?Check
     {

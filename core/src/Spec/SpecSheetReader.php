@@ -24,7 +24,9 @@ final class SpecSheetReader
     /** @var list<SpecFault> */
     private array $faults = [];
 
-    private function __construct(private readonly UnitSystem $system) {}
+    private function __construct(private readonly UnitSystem $system)
+    {
+    }
 
     /**
      * @param  array<mixed>  $sheet
@@ -37,7 +39,7 @@ final class SpecSheetReader
         return (new self($system))->sheet($sheet);
     }
 
-    /** @param array<mixed> $sheet */
+    /** @param  array<mixed>  $sheet */
     private function sheet(array $sheet): SpecSheet
     {
         $type = RowUnitType::tryFrom($this->text($sheet, 'type'));
@@ -79,7 +81,7 @@ final class SpecSheetReader
         return $checks;
     }
 
-    /** @param array<mixed> $entry */
+    /** @param  array<mixed>  $entry */
     private function check(CheckKey $key, array $entry): ?Check
     {
         $sides = $this->sides($key, $entry['sides'] ?? null);
@@ -144,7 +146,7 @@ final class SpecSheetReader
         }
     }
 
-    /** @param array<string, Figure> $figures */
+    /** @param  array<string, Figure>  $figures */
     private function wearLimit(CheckKey $key, array $figures): WearLimit
     {
         $rule = new WearLimit($figures['new']->length, $figures['limit']->length, $figures['margin']->length);
@@ -157,7 +159,7 @@ final class SpecSheetReader
         return $rule;
     }
 
-    /** @param array<string, Figure> $figures */
+    /** @param  array<string, Figure>  $figures */
     private function window(CheckKey $key, array $figures): Window
     {
         $rule = new Window(
@@ -174,7 +176,7 @@ final class SpecSheetReader
         return $rule;
     }
 
-    /** @param array<mixed> $from */
+    /** @param  array<mixed>  $from */
     private function text(array $from, string $key): string
     {
         return is_string($from[$key] ?? null) ? $from[$key] : '';

@@ -29,7 +29,7 @@ enum Verdict: string
         };
     }
 
-    /** @param list<self> $verdicts */
+    /** @param  list<self>  $verdicts */
     public static function worst(array $verdicts): self
     {
         $worst = self::Unchecked;

@@ -14,7 +14,8 @@ final readonly class WearLimit implements Rule
         public Length $limit,
         /** From the limit up to this far above it a part is "watch". */
         public Length $margin,
-    ) {}
+    ) {
+    }
 
     public function judge(Length $value, ?Length $last): Judgement
     {

@@ -18,7 +18,8 @@ final readonly class Window implements Rule
         public Length $aim,
         /** From each end inwards as far as this it is "watch". */
         public Length $margin,
-    ) {}
+    ) {
+    }
 
     public function judge(Length $value, ?Length $last): Judgement
     {

@@ -15,7 +15,8 @@ final readonly class Doubt
         public Length $reference,
         public ?Length $below = null,
         public ?Length $above = null,
-    ) {}
+    ) {
+    }
 
     public function concerns(Length $value): bool
     {

@@ -15,7 +15,8 @@ final readonly class Place
         public int $row,
         public CheckKey $check,
         public Side $side,
-    ) {}
+    ) {
+    }
 
     /** The place in one word, as `6:opener_blade_diameter:left`. */
     public function key(): string

@@ -67,7 +67,7 @@ final class Plausibility
         return new Doubt(DoubtCode::FarFromRows, $middle, $middle->minus($reach), $middle->plus($reach));
     }
 
-    /** @param non-empty-list<int> $values */
+    /** @param  non-empty-list<int>  $values */
     private static function median(array $values): int
     {
         sort($values);

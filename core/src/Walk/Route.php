@@ -9,10 +9,12 @@ use Ustrel\Core\Spec\SpecSheet;
 /** The way through a walk: every place of a planter, in the order in which they are measured. */
 final readonly class Route
 {
-    /** @param list<Place> $places */
-    private function __construct(public array $places) {}
+    /** @param  list<Place>  $places */
+    private function __construct(public array $places)
+    {
+    }
 
-    /** @param int $rows 1 to 48 */
+    /** @param  int  $rows 1 to 48 */
     public static function through(SpecSheet $sheet, int $rows, WalkOrder $order): self
     {
         $places = [];

@@ -16,7 +16,8 @@ final readonly class RowSummary
         public ?float $lifeLeft,
         /** How many of the row's places were looked at. */
         public int $checked,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  list<Verdict>  $verdicts  of the places looked at

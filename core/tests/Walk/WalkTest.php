@@ -30,7 +30,7 @@ function readAll(string ...$typed): array
     return array_map(fn (string $one): Length => Length::read($one, UnitSystem::Inch), array_values($typed));
 }
 
-/** @param list<Doubt|null> $doubts */
+/** @param  list<Doubt|null>  $doubts */
 function doubtCodes(array $doubts, string $value): array
 {
     $length = Length::read($value, UnitSystem::Inch);

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+use Database\Demo\DemoScenario;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
+
+/** @return list<list<string>> */
+function csvLines(string $csv): array
+{
+    return array_map(fn (string $line): array => str_getcsv($line, ',', '"', ''), explode("\r\n", rtrim($csv, "\r\n")));
+}
+
+it('exports a walk as CSV, one place a line', function (): void {
+    $planter = $this->planter(['row_count' => 2, 'farm' => '=Bank, "lower"', 'name' => 'Quill', 'planting_start' => '2026-04-20']);
+    $walk = $this->openWalk($planter);
+    $this->send($walk, $this->reading(1, '14 3/8', ['taken_at' => '2026-03-01T09:30:00.000Z']), $this->contact(1, '0'))->assertOk();
+
+    $answer = $this->get("/api/walks/{$walk->id}/export.csv")->assertOk()->assertHeader('Content-Disposition', 'attachment; filename=bank-lower-quill-2026-pre-season.csv');
+    $lines = csvLines($answer->streamedContent());
+    expect($lines)->toHaveCount(7)
+        ->and($lines[0])->toBe(['farm', 'planter', 'season', 'walk', 'row', 'station', 'check', 'side', 'result', 'inches', 'millimetres', 'verdict', 'reason', 'last_millimetres', 'last_season', 'taken_at'])
+        ->and($lines[1])->toBe(['\'=Bank, "lower"', 'Quill', '2026', 'pre_season', '1', 'opener_blades', 'opener_blade_diameter', 'left', 'measured', '14.375', '365.125', 'change', '1/8 in under the limit of 14 1/2 in.', '', '', '2026-03-01T09:30:00Z'])
+        ->and($lines[3])->toContain('0', 'No contact: two grooves with a ridge between. The window starts at 1 1/2 in.')
+        ->and(array_slice($lines[6], 8, 5))->toBe(['unchecked', '', '', 'unchecked', '']);
+});
+
+it('reads the board and the yard in a fixed number of queries', function (): void {
+    $count = function (string $address): int {
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        $this->actingAs($this->technician)->getJson($address)->assertOk();
+        DB::disableQueryLog();
+
+        return count(DB::getQueryLog());
+    };
+    $small = $this->planter(['row_count' => 1]);
+    $large = $this->planter(['row_count' => 48]);
+    $walk = $this->openWalk($large);
+    $this->send($walk, ...array_map(fn (int $row): array => $this->reading($row, '14 3/4'), range(1, 48)))->assertOk();
+    $this->openWalk($small);
+
+    expect($count("/api/planters/{$large->id}/board"))->toBe($count("/api/planters/{$small->id}/board"))->toBeLessThan(10);
+    $two = $count('/api/yard');
+    for ($more = 0; $more < 5; $more++) {
+        $this->planter();
+    }
+    expect($count('/api/yard'))->toBe($two)->toBeLessThan(6);
+});
+
+it('loads the demo: four planters, past seasons walked, one walk half done, and the state agrees with the record', function (): void {
+    $today = Carbon\CarbonImmutable::parse('2026-03-02');
+    $this->travelTo($today->setTime(12, 0));
+    app(DemoScenario::class)->load($today);
+    $wren = App\Models\User::query()->where('email', DemoScenario::EMAIL)->firstOrFail();
+
+    $yard = $this->actingAs($wren)->getJson('/api/yard')->assertOk()->json();
+    expect(array_column($yard, 'row_count', 'name'))->toEqual(['Quill Bottom' => 16, 'Hask Hill' => 8, 'Merrow Flats' => 24, 'Pell Garden' => 2]);
+    $quill = collect($yard)->firstWhere('name', 'Quill Bottom');
+    expect($quill['share_walked'])->toBe(0.5625)->and($quill['walk_open'])->toBeTrue()->and($quill['days_to_planting'])->toBe(23);
+
+    $cells = collect($this->getJson("/api/planters/{$quill['id']}/board")->json('cells'));
+    $at = fn (int $row, string $check): array => $cells->where('row', $row)->firstWhere('check', $check);
+    expect($at(3, 'opener_blade_diameter')['now']['reasons'][0]['code'])->toBe('under_limit')
+        ->and($at(6, 'blade_contact_length')['now']['reasons'][0]['code'])->toBe('no_contact')
+        ->and($cells->whereNull('last'))->toHaveCount(0);
+
+    // Rows behind the tractor's tyres have lost more than their neighbours.
+    $lost = fn (array $rows): float => $cells->where('check', 'opener_blade_diameter')->whereIn('row', $rows)->avg(fn (array $cell): float => 381 - $cell['last']['mm']);
+    expect($lost([4, 5, 12, 13]))->toBeGreaterThan($lost([1, 2, 7, 9, 10, 11, 14, 15, 16]) * 1.1);
+    expect($this->artisan('ustrel:rebuild'))->toBe(0);
+});
+
+it('describes every route in the OpenAPI document', function (): void {
+    $document = json_decode((string) file_get_contents(base_path('openapi.json')), true);
+    foreach (Route::getRoutes()->getRoutes() as $route) {
+        if (str_starts_with($route->uri(), 'api/')) {
+            expect($document['paths']['/'.rtrim($route->uri(), '/')] ?? [])->toHaveKey(strtolower($route->methods()[0]), message: $route->uri());
+        }
+    }
+});

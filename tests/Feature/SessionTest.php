@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\User;
+
+it('signs in, keeps settings and signs out', function (): void {
+    $this->getJson('/api/me')->assertUnauthorized()
+        ->assertJson(['message' => 'You are signed out. Sign in again; readings that wait on this device are kept.']);
+
+    $this->postJson('/api/sign-in', ['email' => mb_strtoupper($this->technician->email), 'password' => 'secret-rows'])
+        ->assertOk()->assertJson(['workshop' => 'Tollgate Row Works', 'units' => 'in', 'theme' => 'light']);
+    $this->patchJson('/api/me', ['units' => 'mm', 'theme' => 'dark'])->assertOk()->assertJson(['units' => 'mm', 'theme' => 'dark']);
+    $this->patchJson('/api/me', ['units' => 'furlongs'])->assertUnprocessable();
+    expect(User::query()->find($this->technician->id)->units->value)->toBe('mm');
+
+    $this->postJson('/api/sign-out')->assertNoContent();
+    app('auth')->forgetGuards();
+    $this->getJson('/api/yard')->assertUnauthorized();
+});
+
+it('says that email and password do not go together, and after five tries to wait', function (): void {
+    for ($try = 1; $try <= 5; $try++) {
+        $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'guess'])
+            ->assertUnprocessable()->assertJsonPath('errors.email.0', 'This email and password do not go together.');
+    }
+    $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'secret-rows'])
+        ->assertTooManyRequests()->assertJsonPath('message', 'Too many tries. Wait a minute, then try again.');
+});
+
+it('does not count sign-ins that succeed', function (): void {
+    for ($shift = 1; $shift <= 8; $shift++) {
+        $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'secret-rows'])->assertOk();
+        app('auth')->guard('web')->logout();
+    }
+});

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\Spec\CopySpecSheet;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Route as Routes;
+
+/** Routes that anybody may call. */
+const OPEN_ROUTES = ['POST api/sign-in'];
+
+/** Routes that are about the caller or the caller's own workshop, with nothing in the address to steal. */
+const OWN_ROUTES = [
+    'POST api/sign-out', 'GET api/me', 'PATCH api/me', 'GET api/yard', 'GET api/spec-sheets', 'POST api/planters',
+];
+
+/** @return array<string, Route> by method and address */
+function apiRoutes(): array
+{
+    $routes = [];
+    foreach (Routes::getRoutes()->getRoutes() as $route) {
+        if (str_starts_with($route->uri(), 'api/')) {
+            $routes[$route->methods()[0].' '.$route->uri()] = $route;
+        }
+    }
+
+    return $routes;
+}
+
+it('knows every route: a new one has to be placed here or name what it is about', function (): void {
+    foreach (apiRoutes() as $name => $route) {
+        $placed = in_array($name, [...OPEN_ROUTES, ...OWN_ROUTES], true) || $route->parameterNames() !== [];
+        expect($placed)->toBeTrue("{$name} is neither open, nor the caller's own, nor about something that has an owner");
+    }
+    expect(count(apiRoutes()))->toBeGreaterThan(15);
+});
+
+it('asks everybody to sign in', function (): void {
+    foreach (apiRoutes() as $name => $route) {
+        if (! in_array($name, OPEN_ROUTES, true)) {
+            $address = preg_replace('/\{\w+\}/', '1', $route->uri());
+            $status = $this->json($route->methods()[0], "/{$address}")->getStatusCode();
+            expect($status)->toBe(401, $name);
+        }
+    }
+});
+
+it('answers the neighbour with 404 on every route about something', function (): void {
+    $planter = $this->planter();
+    $walk = $this->openWalk($planter);
+    $sheet = app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
+    $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id];
+    $neighbour = $this->technicianOf('Lowmoor Planter Services');
+
+    $tried = 0;
+    foreach (apiRoutes() as $name => $route) {
+        if ($route->parameterNames() === []) {
+            continue;
+        }
+        $address = preg_replace_callback('/\{(\w+)\}/', fn (array $found): string => (string) $ids[$found[1]], $route->uri());
+        $answer = $this->switchTo($neighbour)->json($route->methods()[0], "/{$address}");
+        expect($answer->getStatusCode())->toBe(404, $name)
+            ->and($answer->json('message'))->toBe('There is nothing here by that name in your workshop.');
+
+        // The owner does get through to it, so that the 404 is the neighbour's alone.
+        $owner = $this->switchTo($this->technician)->json($route->methods()[0], "/{$address}");
+        expect($owner->getStatusCode())->not->toBe(404, $name);
+        $tried++;
+    }
+    expect($tried)->toBeGreaterThan(10);
+});
+
+it('lists nothing of the neighbour', function (): void {
+    $this->planter(['name' => 'Quill Bottom']);
+    app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
+    $this->actingAs($this->technicianOf('Lowmoor Planter Services'));
+
+    $this->getJson('/api/yard')->assertOk()->assertExactJson([]);
+    expect($this->getJson('/api/spec-sheets')->json())->toHaveCount(4);
+});
+
+it('does not take a neighbour\'s spec sheet for a planter', function (): void {
+    $sheet = app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
+    $this->actingAs($this->technicianOf('Lowmoor Planter Services'))
+        ->postJson('/api/planters', ['farm' => 'A', 'name' => 'B', 'row_count' => 4, 'spacing' => '30', 'spec_sheet_id' => $sheet->id])
+        ->assertUnprocessable()->assertJsonValidationErrors('spec_sheet_id');
+});
+
+it('does not find what is not even an id', function (string $address): void {
+    $this->actingAs($this->technician)->getJson($address)->assertNotFound();
+})->with(['/api/walks/nonsense', '/api/planters/nonsense', '/api/planters/99999999999999999999999/board', '/api/walks/0198b0c0-0000-7000-8000-000000000000']);
