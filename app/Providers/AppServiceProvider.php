@@ -19,7 +19,7 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        Model::preventLazyLoading(! $this->app->isProduction());
+        Model::preventLazyLoading(config('app.env') !== 'production');
         Model::preventAccessingMissingAttributes();
         JsonResource::withoutWrapping();
 

@@ -10,10 +10,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
-/** Closes a walk. With anything unchecked it has to be said that this is meant. */
+/** Closes a walk. With anything unchecked it has to be said that this is meant, or it is refused as invalid. */
 final class FinishWalk
 {
-    /** @throws ValidationException */
     public function __invoke(Walk $walk, User $by, bool $withUnchecked): Walk
     {
         return DB::transaction(function () use ($walk, $by, $withUnchecked): Walk {

@@ -9,7 +9,7 @@ use OpenApi\Generator;
 
 final class WriteOpenApi extends Command
 {
-    protected $signature = 'ustrel:openapi {file=openapi.json}';
+    protected $signature = 'ustrel:openapi {file=openapi.json : Where to, from the application's folder or absolute}';
 
     protected $description = 'Write the OpenAPI document from the attributes of controllers, requests and resources';
 
@@ -21,7 +21,8 @@ final class WriteOpenApi extends Command
 
             return self::FAILURE;
         }
-        file_put_contents(base_path($this->argument('file')), $document->toJson()."\n");
+        $file = $this->argument('file');
+        file_put_contents(str_starts_with($file, '/') ? $file : base_path($file), $document->toJson()."\n");
 
         return self::SUCCESS;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Resources\MeResource;
+use Illuminate\Contracts\Auth\StatefulGuard;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
@@ -25,7 +26,7 @@ final class SessionController extends Controller
     {
         $credentials = $request->validate(['email' => ['required', 'string'], 'password' => ['required', 'string']]);
         $credentials['email'] = mb_strtolower(trim($credentials['email']));
-        if (! Auth::guard('web')->attempt($credentials, remember: true)) {
+        if (! $this->guard()->attempt($credentials, remember: true)) {
             throw ValidationException::withMessages(['email' => __('error.wrong_password')]);
         }
         $request->session()->regenerate();
@@ -38,10 +39,16 @@ final class SessionController extends Controller
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
     public function destroy(Request $request): Response
     {
-        Auth::guard('web')->logout();
+        $this->guard()->logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
         return response()->noContent();
+    }
+
+    private function guard(): StatefulGuard
+    {
+        /** @var StatefulGuard */
+        return Auth::guard('web');
     }
 }

@@ -1,0 +1,52 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { call, signIn } from './support'
+
+const screens = [
+  ['the yard', () => '/'],
+  ['a board', (planter: number) => `/planters/${planter}/board`],
+  ['a walk', (planter: number) => `/planters/${planter}/walk`],
+  ['a walk to start', (_: number, other: number) => `/planters/${other}/walk`],
+  ['a planter', (planter: number) => `/planters/${planter}/edit`],
+  ['the spec sheets', () => '/spec-sheets'],
+  ['a spec sheet', () => '/spec-sheets/1'],
+] as const
+
+for (const theme of ['light', 'dark']) {
+  test(`no serious violation on any screen in the ${theme} theme`, async ({ page }) => {
+    await page.goto('/sign-in')
+    await expect(page.getByLabel('Email')).toBeVisible()
+    await clean(page, 'sign-in')
+
+    await signIn(page)
+    await call(page, 'PATCH', '/api/me', { theme })
+    const yard = await call<{ id: number; name: string }[]>(page, 'GET', '/api/yard')
+    const id = (name: string) => yard.body.find((planter) => planter.name === name)?.id ?? 0
+    for (const [name, path] of screens) {
+      await page.goto(path(id('Quill Bottom'), id('Hask Hill')))
+      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+      await page.waitForLoadState('networkidle')
+      if (name === 'a walk') {
+        await page.keyboard.type('14 3/8')
+        await expect(page.locator('.chip')).toHaveText('Change')
+      }
+      await clean(page, name)
+    }
+    await page.goto(`/planters/${id('Quill Bottom')}/board`)
+    await page.getByRole('button', { name: /^Row 3, Opener blade diameter left/ }).click()
+    await expect(page.getByRole('button', { name: 'Measure it again' })).toBeVisible()
+    await clean(page, 'a history')
+    await call(page, 'PATCH', '/api/me', { theme: 'light' })
+  })
+}
+
+async function clean(page: Parameters<typeof signIn>[0], screen: string): Promise<void> {
+  // Colours on their way from one to another would be measured half-way.
+  await page.waitForTimeout(400)
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+  const told = serious.map(
+    ({ id, nodes }) => `${screen}: ${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`,
+  )
+  expect(told).toEqual([])
+}

@@ -1,0 +1,61 @@
+import { expect, test } from '@playwright/test'
+import { call, planterWithWalk, signIn } from './support'
+
+type Guide = { steps: { now: { mm: number } | null }[] }
+
+test('readings typed with no signal wait on the device, through a reload, and go up when it returns', async ({
+  page,
+}) => {
+  await signIn(page)
+  const { planter, walk } = await planterWithWalk(page, 'No Signal', 2)
+  await page.goto(`/planters/${planter}/walk`)
+  await expect(page.getByRole('heading', { name: /^Row 1 of 2/ })).toBeVisible()
+
+  await page.route('**/readings', (route) => route.abort())
+  await page.keyboard.type('14 3/4')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('14 3/8')
+  await expect(page.locator('.chip')).toHaveText('Change')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('2 waiting')).toBeVisible()
+  await expect(page.getByText('2 of 6 readings')).toBeVisible()
+
+  await page.reload()
+  await expect(page.getByText('2 waiting')).toBeVisible()
+  await expect(page.getByText('2 of 6 readings')).toBeVisible()
+  await page.unroute('**/readings')
+  await expect(page.getByText('saved', { exact: true })).toBeVisible({ timeout: 40_000 })
+  const guide = await call<Guide>(page, 'GET', `/api/walks/${walk}`)
+  expect(guide.body.steps.map((step) => step.now?.mm ?? null)).toEqual([374.65, 365.125, null, null, null, null])
+})
+
+test('a session that has ended asks to sign in again and loses nothing', async ({ page, context }) => {
+  await signIn(page)
+  const { planter, walk } = await planterWithWalk(page, 'Stale Session', 1)
+  await page.goto(`/planters/${planter}/walk`)
+  await expect(page.getByRole('heading', { name: /^Row 1 of 1/ })).toBeVisible()
+
+  await context.clearCookies()
+  await page.keyboard.type('14 5/8')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Sign in again' })).toBeVisible()
+  await expect(page.getByText('readings that wait on this device are kept')).toBeVisible()
+  await page.getByLabel('Email').fill('wren@tollgate.example')
+  await page.getByLabel('Password').fill('tollgate-rows')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+  const guide = await call<Guide>(page, 'GET', `/api/walks/${walk}`)
+  expect(guide.body.steps[0]?.now?.mm).toBe(371.475)
+})
+
+test('a walk that was finished meanwhile keeps the reading and asks', async ({ page }) => {
+  await signIn(page)
+  const { planter, walk } = await planterWithWalk(page, 'Finished Meanwhile', 1)
+  await page.goto(`/planters/${planter}/walk`)
+  await expect(page.getByRole('heading', { name: /^Row 1 of 1/ })).toBeVisible()
+  await call(page, 'POST', `/api/walks/${walk}/finish`, { with_unchecked: true })
+  await page.keyboard.type('14 5/8')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('This walk is finished. Reopen it to add readings.')).toBeVisible()
+  await expect(page.getByText('1 to decide')).toBeVisible()
+})

@@ -1,0 +1,180 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { signIn } from './support'
+
+// Eight rows: left, right, contact. Row 3 is past its limit on the left, row 5 has lost contact.
+const rows = [
+  ['14 3/4', '14 13/16', '2'],
+  ['14.75', '14-3/4"', '1 7/8'],
+  ['14 3/8', '14 9/16', '1 3/4'],
+  ['375 mm', '14⅝', '2 1/8'],
+  ['14 11/16', '14 3/4', '0'],
+  ['14 3/4', '14 3/4', '2'],
+  ['14 7/8', '14 13/16', '2 1/2'],
+  ['14 3/4', '14 11/16', '2'],
+]
+
+test('an eight-row planter is made and walked by keyboard alone, corrected, finished and exported', async ({
+  page,
+}) => {
+  await signIn(page)
+  await page.getByRole('link', { name: 'New planter' }).click()
+
+  // What cannot stand is named at its field, and nothing typed is lost.
+  await page.getByLabel('Planter name').fill('Keyboard Eight')
+  await page.getByLabel('Farm').fill('Ardle Bank Farm')
+  await page.getByLabel('Rows', { exact: true }).fill('49')
+  await page.getByLabel('Row spacing').fill('0')
+  await page.getByRole('button', { name: 'Make planter' }).click()
+  await expect(page.getByText('A planter has 1 to 48 rows.').first()).toBeVisible()
+  await expect(page.getByText('Row spacing has to be more than 0, such as 30 in or 76 cm.').first()).toBeVisible()
+  await page.getByLabel('Rows', { exact: true }).fill('8')
+  await page.getByLabel('Row spacing').fill('30')
+  await page.getByLabel('Rows in each section').fill('2, 4, 2')
+  await page.getByRole('button', { name: 'Make planter' }).click()
+
+  await page.getByRole('link', { name: 'Start the walk' }).click()
+  await page.getByRole('button', { name: 'Start the walk' }).click()
+  await expect(page.getByRole('heading', { name: 'Row 1 of 8 · Opener blades · left' })).toBeVisible()
+
+  // The figure is judged while it is typed, before it is stored.
+  await page.keyboard.type('14 3/8')
+  await expect(page.locator('.chip')).toHaveText('Change')
+  await page.keyboard.press('Escape')
+
+  let enters = 0
+  for (const [index, row] of rows.entries()) {
+    for (const figure of row) {
+      await expect(page.getByRole('heading', { name: new RegExp(`^Row ${index + 1} of 8`) })).toBeVisible()
+      await page.keyboard.type(figure)
+      await page.keyboard.press('Enter')
+      enters++
+      // Far from the other rows: asked once, kept on the second Enter.
+      if (await page.getByText('Really?').isVisible()) await page.keyboard.press('Enter')
+    }
+  }
+  expect(enters).toBe(24)
+  await expect(page.getByText('24 of 24 readings')).toBeVisible()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+
+  const board = async () => {
+    await page.getByRole('link', { name: 'Board' }).click()
+    await expect(page.getByText('8 of 8 rows done')).toBeVisible()
+  }
+  await board()
+  await expect(page.getByText('8 of 8 rows done · 2 to change · 0 failed · 3 to watch')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Row 3, Opener blade diameter left: Change, 14 3/8 in' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Row 5, Blade contact length : Change, 0 in' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Row 4, Opener blade diameter left: Sound, 14 3/4 in' })).toBeVisible()
+
+  // A correction: from the board to the place, typed anew; the history keeps both.
+  await page.getByRole('button', { name: 'Row 3, Opener blade diameter left: Change, 14 3/8 in' }).click()
+  await page.getByRole('button', { name: 'Measure it again' }).click()
+  await expect(page.getByRole('heading', { name: 'Row 3 of 8 · Opener blades · left' })).toBeVisible()
+  await page.keyboard.type('14 5/8')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('24 of 24 readings')).toBeVisible()
+  await board()
+  await page.getByRole('button', { name: 'Row 3, Opener blade diameter left: Watch, 14 5/8 in' }).click()
+  await expect(page.getByText('corrected since')).toBeVisible()
+  await page.getByRole('button', { name: 'Close' }).click()
+
+  await page.getByRole('link', { name: 'All measured: finish' }).click()
+  await page.getByRole('button', { name: 'Finish' }).click()
+  await page.getByRole('button', { name: 'Finish the walk' }).click()
+  await expect(page.getByRole('button', { name: 'Reopen the walk' })).toBeVisible()
+
+  const downloading = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'Export CSV' }).click()
+  const lines = readFileSync(await (await downloading).path(), 'utf8')
+    .trimEnd()
+    .split('\r\n')
+  expect(lines).toHaveLength(25)
+  expect(lines[7]).toContain('3,opener_blades,opener_blade_diameter,left,measured,14.625,371.475,watch,')
+})
+
+test('keys move, take back, and say same as last time; the way back is at the next unchecked', async ({ page }) => {
+  await signIn(page)
+  await page.getByRole('link', { name: 'Quill Bottom' }).click()
+  await page.getByRole('link', { name: 'Carry on at row 10' }).click()
+  const heading = page.getByRole('heading', { level: 1 })
+  await expect(heading).toContainText('Row 10 of 16 · Opener blades · left')
+
+  await page.keyboard.press(']')
+  await expect(heading).toContainText('Row 11 of 16 · Opener blades · left')
+  await page.keyboard.press('}')
+  await expect(heading).toContainText('Row 11 of 16 · Opener blades · right')
+  await page.keyboard.press('[')
+  await page.keyboard.press('{')
+  await expect(heading).toContainText('Row 10 of 16 · Opener blades · left')
+
+  await page.keyboard.press('=')
+  await expect(heading).toContainText('Row 10 of 16 · Opener blades · right')
+  await page.keyboard.press('n')
+  await expect(heading).toContainText('Row 10 of 16 · Blade contact')
+  await expect(page.getByText('29 of 48 readings')).toBeVisible()
+  await page.keyboard.press('u')
+  await expect(heading).toContainText('Row 10 of 16 · Opener blades · right')
+  await expect(page.getByText('28 of 48 readings')).toBeVisible()
+  await page.keyboard.press('u')
+  await expect(page.getByText('27 of 48 readings')).toBeVisible()
+
+  await page.keyboard.press('?')
+  await expect(page.getByRole('heading', { name: 'Keys on a walk' })).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  // What cannot be read is explained and stays in the field.
+  await page.keyboard.type('14 3/')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('is not finished: the fraction needs its bottom figure')
+  await expect(page.locator('input.field')).toHaveValue('14 3/')
+  await page.keyboard.press('Escape')
+
+  // Larger than new is asked about once.
+  await page.keyboard.type('15 1/2')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Really?')).toBeVisible()
+  await expect(page.getByText('27 of 48 readings')).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  await page.getByRole('button', { name: 'Station by station' }).click()
+  await page.getByRole('button', { name: /^Row 16:/ }).click()
+  await expect(heading).toContainText('Row 16 of 16 · Opener blades · left')
+  await page.reload()
+  await expect(heading).toContainText('Row 10 of 16 · Opener blades · left')
+  await expect(page.getByRole('button', { name: 'Station by station' })).toHaveAttribute('aria-pressed', 'true')
+  await page.getByRole('button', { name: 'Row by row' }).click()
+})
+
+test('a walk is finished with rows unchecked, which it says, and is reopened', async ({ page }) => {
+  await signIn(page)
+  await page.getByRole('link', { name: 'Pell Garden' }).click()
+  await page.getByRole('link', { name: 'Start the walk' }).click()
+  await page.getByRole('button', { name: 'Start the walk' }).click()
+  await page.keyboard.type('14 7/8')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('1 of 6 readings')).toBeVisible()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'Finish' }).click()
+  await expect(page.getByText('5 readings are unchecked, on rows 1 and 2.')).toBeVisible()
+  await page.getByRole('button', { name: 'Finish with rows unchecked' }).click()
+  await page.getByRole('button', { name: 'Reopen the walk' }).click()
+  await expect(page.getByText('1 of 6 readings')).toBeVisible()
+})
+
+test('own figures: a spec sheet is copied, a bad figure named, a good one judged by', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/spec-sheets')
+  await page.getByRole('button', { name: 'Copy' }).first().click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('own figures')
+  await page.getByLabel('Change under').fill('15 1/4')
+  await page.getByRole('button', { name: 'Save the figures' }).click()
+  await expect(page.getByText('The limit has to be under the new size.').first()).toBeVisible()
+  await page.getByLabel('Change under').fill('14 1/4')
+  await page.getByRole('button', { name: 'Save the figures' }).click()
+  await expect(page.getByText('Saved. Open walks')).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('Change under')).toHaveValue('14 1/4 in')
+})
