@@ -20,11 +20,9 @@ export const useSession = defineStore('session', () => {
     }
   }
 
-  /** Signs in; where another user's work was on the screen, the caller starts afresh. */
   async function signIn(email: string, password: string): Promise<void> {
     await renewToken()
     me.value = await body(api.POST('/api/sign-in', { body: { email, password } }))
-    lapsed.value = false
   }
 
   async function signOut(): Promise<void> {

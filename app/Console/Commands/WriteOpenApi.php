@@ -9,7 +9,7 @@ use OpenApi\Generator;
 
 final class WriteOpenApi extends Command
 {
-    protected $signature = 'ustrel:openapi {file=openapi.json : Where to, from the application's folder or absolute}';
+    protected $signature = 'ustrel:openapi {file=openapi.json : Where to, absolute or from the folder of the application}';
 
     protected $description = 'Write the OpenAPI document from the attributes of controllers, requests and resources';
 

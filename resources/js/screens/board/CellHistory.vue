@@ -42,8 +42,8 @@ function remarks(reading: HistoryReading): string {
 </script>
 
 <template>
-  <v-dialog model-value max-width="620" scrollable @update:model-value="$emit('close')">
-    <div class="sheet panel" role="document">
+  <v-dialog model-value :aria-label="title" max-width="620" scrollable @update:model-value="$emit('close')">
+    <div class="sheet panel">
       <div class="head">
         <h2>{{ title }}</h2>
         <v-btn :icon="mdiClose" variant="text" aria-label="Close" @click="$emit('close')" />

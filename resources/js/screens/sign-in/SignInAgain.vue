@@ -12,13 +12,14 @@ const before = session.me?.id
 function carryOn(): void {
   // Somebody else's work must not stay on the screen.
   if (before !== undefined && session.me?.id !== before) return window.location.assign('/')
+  session.lapsed = false
   void queries.invalidateQueries()
   void outbox.send()
 }
 </script>
 
 <template>
-  <v-dialog model-value persistent max-width="420">
+  <v-dialog model-value aria-label="Sign in again" persistent max-width="420">
     <div class="sheet pa-6">
       <h2>Sign in again</h2>
       <p class="quiet mb-4">{{ say('error.signed_out') }}</p>

@@ -37,7 +37,7 @@ async function finish(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog model-value max-width="480" @update:model-value="$emit('close')">
+  <v-dialog model-value aria-label="Finish this walk?" max-width="480" @update:model-value="$emit('close')">
     <div class="sheet box">
       <h2>Finish this walk?</h2>
       <p v-if="unchecked.length > 0">

@@ -15,7 +15,7 @@ const keys = [
 </script>
 
 <template>
-  <v-dialog model-value max-width="520" @update:model-value="$emit('close')">
+  <v-dialog model-value aria-label="Keys on a walk" max-width="520" @update:model-value="$emit('close')">
     <div class="sheet pa-6">
       <h2>Keys on a walk</h2>
       <dl>

@@ -107,7 +107,13 @@ function onKey(key: string): void {
       >
     </footer>
     <keys-help v-if="dialog === 'keys'" @close="dialog = 'none'" />
-    <v-dialog v-if="dialog === 'how-to'" model-value max-width="460" @update:model-value="dialog = 'none'">
+    <v-dialog
+      v-if="dialog === 'how-to'"
+      model-value
+      aria-label="How to measure"
+      max-width="460"
+      @update:model-value="dialog = 'none'"
+    >
       <how-to :step="current" />
     </v-dialog>
     <finish-walk

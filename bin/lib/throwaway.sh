@@ -1,0 +1,41 @@
+# A Ustrel of its own for tests and benchmarks, on free ports, with a cluster that is thrown away at the end.
+# Sourced after common.sh.
+
+STATE=$(mktemp -d /tmp/ustrel-test.XXXXXX)
+
+clean_up() {
+    web_stop
+    if [ -f "$STATE/pg/PG_VERSION" ]; then pg_stop; fi
+    rm -rf "$STATE"
+}
+trap clean_up EXIT
+trap 'exit 130' INT
+trap 'exit 143' TERM
+
+throwaway_environment() {
+    prepare_state
+    DB_PORT=$(free_port)
+    WEB_PORT=$(free_port)
+    export APP_ENV=testing APP_DEBUG=false APP_KEY="base64:$(head -c 32 /dev/urandom | base64)"
+    export LOG_CHANNEL=single CACHE_STORE=file SESSION_DRIVER=file QUEUE_CONNECTION=sync
+    export DB_CONNECTION=pgsql DB_HOST=127.0.0.1 DB_PORT DB_USERNAME=ustrel DB_PASSWORD=only-for-tests
+    export WEB_PORT BASE_URL=http://127.0.0.1:$WEB_PORT USTREL_ROOT=$ROOT USTREL_STATE=$STATE
+}
+
+throwaway_database() {
+    export DB_DATABASE=$1
+    PG_OPTIONS_EXTRA='-c fsync=off -c full_page_writes=off' pg_start
+    pg_database "$1"
+}
+
+# The whole application on the demo data, as bin/start runs it.
+throwaway_server() {
+    export APP_ENV=production
+    throwaway_database "$1"
+    step "Making the tables" "Read the lines above." artisan migrate --force
+    step "Loading the typical spec sheets" "Read the lines above." artisan ustrel:load-sheets
+    step "Loading the demo" "Read the lines above." artisan ustrel:load-demo
+    step "Preparing the application" "Read the lines above." artisan optimize
+    fpm_start
+    nginx_start
+}
