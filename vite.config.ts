@@ -11,6 +11,7 @@ export default defineConfig({
   test: {
     include: ['resources/js/**/*.test.ts'],
     environment: 'happy-dom',
+    environmentOptions: { happyDOM: { url: 'http://localhost/' } },
     server: { deps: { inline: ['vuetify'] } },
   },
 })

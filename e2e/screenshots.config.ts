@@ -1,0 +1,5 @@
+import { defineConfig } from '@playwright/test'
+import base from '../playwright.config'
+
+// Not a test: bin/screenshots runs it to take docs/screenshots.
+export default defineConfig({ ...base, testDir: '.', testMatch: 'screenshots.ts' })
