@@ -45,7 +45,7 @@ final readonly class DemoPlanter
     public static function ofTollgate(): array
     {
         return [
-            new self('Ardle Bank Farm', 'Quill Bottom', RowUnitType::Vacuum, [4, 8, 4], 30, 23, 0.10, [4, 5, 12, 13], 9, [3 => 1.9, 8 => 1.25], 6),
+            new self('Ardle Bank Farm', 'Quill Bottom', RowUnitType::Vacuum, [4, 8, 4], 30, 23, 0.10, [4, 5, 12, 13], 9, [3 => 2.2, 8 => 1.25], 6),
             new self('Hask Hill Farm', 'Hask Hill', RowUnitType::Vacuum, [8], 36, 31, 0.13, [3, 6]),
             new self('Merrow Estate', 'Merrow Flats', RowUnitType::Vacuum, [8, 8, 8], 20, 38, 0.08, [9, 16]),
             new self('Pell Cottage', 'Pell Garden', RowUnitType::Plate, [2], 30, 52, 0.04, []),

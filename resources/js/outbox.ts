@@ -89,6 +89,8 @@ export const useOutbox = defineStore('outbox', () => {
       }),
     )
     const [{ walk, planter }] = group as [Waiting]
+    // One that was asked for before this batch must not overwrite it.
+    void queries.cancelQueries({ queryKey: keys.walk(walk) })
     queries.setQueryData<WalkGuide>(keys.walk(walk), (guide) => guide && bringUpToDate(guide, batch))
     void queries.invalidateQueries({ queryKey: keys.board(planter) })
     void queries.invalidateQueries({ queryKey: keys.yard })

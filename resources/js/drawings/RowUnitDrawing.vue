@@ -53,19 +53,6 @@ const { lit } = defineProps<{ lit?: Station }>()
 </template>
 
 <style scoped>
-.drawing {
-  display: block;
-  width: 100%;
-  height: auto;
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.8;
-  stroke-linejoin: round;
-  stroke-linecap: round;
-}
-.ground {
-  stroke: var(--ochre);
-}
 .thin {
   stroke-width: 1.1;
 }

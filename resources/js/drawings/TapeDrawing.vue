@@ -23,14 +23,7 @@
 
 <style scoped>
 .drawing {
-  display: block;
-  width: 100%;
-  height: auto;
   max-height: 104px;
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.6;
-  stroke-linecap: round;
 }
 .blade {
   stroke: var(--ink-2);
@@ -49,10 +42,5 @@
 }
 .measure {
   stroke-width: 1.4;
-}
-text {
-  font-size: 12px;
-  fill: var(--ink);
-  stroke: none;
 }
 </style>

@@ -24,18 +24,6 @@
 </template>
 
 <style scoped>
-.drawing {
-  display: block;
-  width: 100%;
-  height: auto;
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.6;
-  stroke-linecap: round;
-}
-.ground {
-  stroke: var(--ochre);
-}
 .blade {
   stroke: var(--ink-2);
 }
@@ -53,10 +41,5 @@
 .measure {
   stroke: var(--ink);
   stroke-width: 1.4;
-}
-text {
-  font-size: 12px;
-  fill: var(--ink);
-  stroke: none;
 }
 </style>

@@ -3,12 +3,14 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { Board, Cell, Check } from '@/api/types'
 import { placeKey } from '@/api/types'
 import { say } from '@/words'
+import { useUnits } from '@/composables/useUnits'
 import BoardCell from './BoardCell.vue'
 import { type BoardFilter, passes } from './filter'
 
 /** Rows across, checks down; arrow keys move, Enter opens. Scrolls sideways under a fixed first column. */
 const { board, filter, selectedRow } = defineProps<{ board: Board; filter: BoardFilter; selectedRow?: number }>()
 const emit = defineEmits<{ open: [cell: Cell]; select: [row: number] }>()
+const { units } = useUnits()
 const table = useTemplateRef<HTMLElement>('table')
 
 const cells = computed(() => new Map(board.cells.map((cell) => [placeKey(cell), cell])))
@@ -76,7 +78,7 @@ watch(
         <tr v-for="(side, index) in check.sides" :key="side">
           <th scope="row" class="station">
             <span v-if="index === 0" class="name">{{ say(`station.${check.station}`) }}</span>
-            <span class="what">{{ say(`measure.${check.key}`) }} {{ say(`side.${side}`) }}</span>
+            <span class="what">{{ say(`measure.${check.key}`) }} {{ say(`side.${side}`) }}, {{ units }}</span>
           </th>
           <td
             v-for="row in board.ribbon"

@@ -2,9 +2,10 @@
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useBoard } from '@/api/queries'
-import type { Cell } from '@/api/types'
+import type { Cell, Verdict } from '@/api/types'
 import LoadProblem from '@/components/LoadProblem.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
+import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { monthAndYear } from '@/dates'
 import { say } from '@/words'
 import BoardMatrix from './BoardMatrix.vue'
@@ -27,6 +28,7 @@ const title = computed(() => {
   return `${say(`walk_kind.${walk.kind}`)}, ${monthAndYear(walk.started_at)}`
 })
 const counts = computed(() => board.value && countBoard(board.value))
+const verdicts: Verdict[] = ['sound', 'watch', 'change', 'failed', 'unchecked']
 const filters: { value: BoardFilter; label: string }[] = [
   { value: 'all', label: 'All' },
   { value: 'trouble', label: 'Change and failed' },
@@ -60,7 +62,7 @@ function walkTo(cell: Cell): void {
               {{ counts.rowsDone }} of {{ board.ribbon.length }} rows done · {{ counts.change }} to change ·
               {{ counts.failed }} failed · {{ counts.watch }} to watch
             </template>
-            <template v-else>Figures in grey are from last time. Start a walk to measure.</template>
+            <template v-else>Start a walk to measure.</template>
           </p>
         </div>
         <div class="filters" role="group" aria-label="Show">
@@ -83,6 +85,12 @@ function walkTo(cell: Cell): void {
         @open="opened = $event"
         @select="selectedRow = $event"
       />
+      <p class="legend">
+        <span v-for="verdict in verdicts" :key="verdict" class="sign">
+          <verdict-glyph :verdict="verdict" silent /> {{ say(`verdict.${verdict}`) }}
+        </span>
+        <span class="quiet">Figures in grey are from last time.</span>
+      </p>
       <p class="legend quiet">
         Verdicts use the figures of “{{ board.planter.spec_sheet.name }}”: typical value, check the operator's manual.
         <router-link :to="{ name: 'spec-sheet', params: { sheet: board.planter.spec_sheet.id } }"
@@ -134,6 +142,10 @@ function walkTo(cell: Cell): void {
 .legend {
   margin-top: 14px;
   font-size: 0.9375rem;
+}
+.sign {
+  margin-right: 18px;
+  white-space: nowrap;
 }
 .legend a {
   color: var(--accent);

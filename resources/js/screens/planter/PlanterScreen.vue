@@ -19,19 +19,3 @@ const ready = computed(() => sheets.isSuccess.value && (planterId === undefined 
     <planter-form v-if="ready" :planter="planter.data.value" :sheets="sheets.data.value ?? []" />
   </main>
 </template>
-
-<style scoped>
-.page {
-  padding: 20px 24px;
-  max-width: 860px;
-  width: 100%;
-  margin: 0 auto;
-  display: grid;
-  gap: var(--gap);
-}
-@media (max-width: 700px) {
-  .page {
-    padding: 12px 10px;
-  }
-}
-</style>

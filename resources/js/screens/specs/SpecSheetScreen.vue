@@ -15,17 +15,3 @@ const sheet = useSpecSheet(() => sheetId)
     <spec-sheet-form v-if="sheet.data.value" :key="sheet.data.value.id" :sheet="sheet.data.value" />
   </main>
 </template>
-
-<style scoped>
-.page {
-  padding: 20px 24px;
-  max-width: 980px;
-  width: 100%;
-  margin: 0 auto;
-}
-@media (max-width: 700px) {
-  .page {
-    padding: 12px 10px;
-  }
-}
-</style>

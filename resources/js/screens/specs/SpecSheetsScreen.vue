@@ -50,14 +50,6 @@ async function copy(id: number): Promise<void> {
 </template>
 
 <style scoped>
-.page {
-  padding: 20px 24px;
-  max-width: 860px;
-  width: 100%;
-  margin: 0 auto;
-  display: grid;
-  gap: 12px;
-}
 .line {
   display: flex;
   flex-wrap: wrap;
@@ -68,10 +60,5 @@ async function copy(id: number): Promise<void> {
 .buttons {
   display: flex;
   gap: 8px;
-}
-@media (max-width: 700px) {
-  .page {
-    padding: 12px 10px;
-  }
 }
 </style>

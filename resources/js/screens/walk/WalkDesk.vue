@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, toRef } from 'vue'
+import { computed, onMounted, ref, toRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
@@ -19,6 +19,9 @@ const props = defineProps<{ planterId: number; guide: WalkGuide; startAt?: Place
 const router = useRouter()
 const walk = useWalk(props.planterId, toRef(props, 'guide'), props.startAt)
 const { steps, current, checked, ofRow, doubts, canUndo } = walk
+
+// The place asked for in the address counts once; coming back resumes at the next unchecked.
+onMounted(() => router.replace({ query: {} }))
 
 const dialog = ref<'none' | 'keys' | 'how-to' | 'finish'>('none')
 const check = computed(() => props.guide.checks.find((candidate) => candidate.key === current.value.check))
