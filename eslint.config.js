@@ -24,4 +24,8 @@ export default ts.config(
       'vue/valid-v-slot': ['error', { allowModifiers: true }],
     },
   },
+  {
+    files: ['**/*.test.ts'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
 )

@@ -5,7 +5,9 @@ import { useSession } from './session'
 
 // The client takes hold of fetch as it is loaded, so the stand-in has to be there before.
 const network = vi.hoisted(() => {
-  const network = { fetch: (_: Request | string): Promise<Response> => Promise.reject(new TypeError('no server')) }
+  const network: { fetch: (request: Request | string) => Promise<Response> } = {
+    fetch: () => Promise.reject(new TypeError('no server')),
+  }
   globalThis.fetch = ((request: Request | string) => network.fetch(request)) as typeof fetch
   return network
 })
@@ -20,7 +22,10 @@ function item(id: string, walk = 'w1'): Waiting {
     row: 1,
     check: 'opener_blade_diameter' as const,
     side: 'left' as const,
+    result: 'measured' as const,
+    entry: 'typed' as const,
     typed: '14 3/4',
+    units: 'in' as const,
     taken_at: '2026-03-01T09:00:00Z',
   }
   return { walk, planter: 1, reading }

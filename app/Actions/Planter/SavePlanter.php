@@ -29,7 +29,7 @@ final readonly class SavePlanter
             return DB::transaction(function () use ($planter, $fields): Planter {
                 $planter->fill($fields)->save();
                 $planter->load('specSheet');
-                $walk = $planter->exists ? $planter->openWalk() : null;
+                $walk = $planter->walks()->whereNull('finished_at')->lockForUpdate()->first();
                 if ($walk !== null) {
                     $this->bringAlong($walk, $planter);
                 }

@@ -1,0 +1,95 @@
+import { mount } from '@vue/test-utils'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { nextTick } from 'vue'
+import { createVuetify } from 'vuetify'
+import { bladeCheck, signInForTest, stepsOf } from '@/testing'
+import ReadingEntry from './ReadingEntry.vue'
+
+function entry(units: 'in' | 'mm' = 'in') {
+  signInForTest(units)
+  const step = stepsOf(2)[0]!
+  const props = { step, check: bladeCheck, rowCount: 2, doubts: step.doubts, others: [], canUndo: false, held: false }
+  const wrapper = mount(ReadingEntry, { props, global: { plugins: [createVuetify()] }, attachTo: document.body })
+  const field = wrapper.get<HTMLInputElement>('input')
+  return {
+    wrapper,
+    field,
+    type: (text: string) => field.setValue(text),
+    press: async (key: string) => {
+      field.element.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
+      await nextTick()
+    },
+    chip: () => wrapper.find('.chip').text(),
+    words: () => wrapper.get('.words').text().replace(/\s+/g, ' '),
+  }
+}
+
+describe('entering a reading', () => {
+  beforeEach(() => (document.body.innerHTML = ''))
+
+  it('judges while typing, with the reason and the change since last time', async () => {
+    const { type, chip, words, wrapper } = entry()
+    await type('14 3/8')
+    expect(chip()).toBe('Change')
+    expect(words()).toContain('under the limit of')
+    expect(words()).toContain('less than in 2025')
+    expect(wrapper.get('.beside').text()).toBe('365 mm')
+    await type('14 9/16')
+    expect(chip()).toBe('Watch')
+    await type('14 3/')
+    expect(wrapper.find('.chip').exists()).toBe(false)
+  })
+
+  it('stores on Enter and clears for the next', async () => {
+    const { type, press, field, wrapper } = entry()
+    await type('14 3/4')
+    await press('Enter')
+    expect(wrapper.emitted('store')).toEqual([['14 3/4', false]])
+    expect(field.element.value).toBe('')
+  })
+
+  it('asks once where it is hard to believe, and again when another figure is typed', async () => {
+    const { type, press, words, wrapper } = entry()
+    await type('15 1/2')
+    await press('Enter')
+    expect(words()).toContain('Really?')
+    expect(words()).toContain('larger than new')
+    await type('15 3/4')
+    await press('Enter')
+    expect(wrapper.emitted('store')).toBeUndefined()
+    await press('Enter')
+    expect(wrapper.emitted('store')).toEqual([['15 3/4', true]])
+  })
+
+  it('says what is wrong and keeps what was typed', async () => {
+    const { type, press, words, field, wrapper } = entry()
+    await type('14 17/16')
+    await press('Enter')
+    expect(words()).toContain('has a fraction of one or more')
+    expect(field.element.value).toBe('14 17/16')
+    expect(wrapper.emitted('store')).toBeUndefined()
+  })
+
+  it('takes letters for shortcuts only while nothing is typed', async () => {
+    const { type, press, wrapper } = entry()
+    for (const key of ['n', '=', 'u', 'h', ']']) await press(key)
+    await type('14.5 i')
+    for (const key of ['n', '=', '[']) await press(key)
+    expect(wrapper.emitted('key')).toEqual([['n'], ['='], ['u'], ['h'], [']'], ['[']])
+  })
+
+  it('leaves the keys alone while a dialog is open', async () => {
+    const { press, wrapper } = entry()
+    await wrapper.setProps({ held: true })
+    await press('n')
+    expect(wrapper.emitted('key')).toBeUndefined()
+  })
+
+  it('reads bare numbers as millimetres for who works in them', async () => {
+    const { type, chip, wrapper } = entry('mm')
+    await type('365')
+    expect(chip()).toBe('Change')
+    expect(wrapper.get('.big').text()).toContain('365 mm')
+    expect(wrapper.get('.pad').text()).not.toContain('16ths')
+  })
+})

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\Spec\CopySpecSheet;
+use Illuminate\Testing\TestResponse;
+use Tests\OpenApiSchema;
+
+/** Calls a route and holds the answer, good or bad, against what openapi.json says of it. */
+function agrees(string $method, string $path, array $ids = [], array $body = []): TestResponse
+{
+    $address = preg_replace_callback('/\{(\w+)\}/', fn (array $found): string => (string) $ids[$found[1]], $path);
+    $answer = test()->json($method, $address.($ids['query'] ?? ''), $body);
+    $faults = (new OpenApiSchema)->faults(strtolower($method), $path, $answer->getStatusCode(), $answer->json());
+    expect($faults)->toBe([], "{$method} {$path}");
+
+    return $answer;
+}
+
+it('answers as the OpenAPI document says, all the way through a walk', function (): void {
+    agrees('GET', '/api/me')->assertUnauthorized();
+    agrees('POST', '/api/sign-in', body: ['email' => 'nobody@example.test', 'password' => 'x'])->assertUnprocessable();
+    $this->actingAs($this->technician);
+    agrees('GET', '/api/me');
+    agrees('PATCH', '/api/me', body: ['theme' => 'dark']);
+
+    $form = ['farm' => 'Pell Cottage', 'name' => 'Pell Garden', 'row_count' => 5, 'spacing' => '30 in', 'spec_sheet_id' => $this->typicalSheet()->id];
+    agrees('POST', '/api/planters', body: ['row_count' => 0] + $form)->assertUnprocessable();
+    $ids = ['planter' => agrees('POST', '/api/planters', body: $form)->assertCreated()->json('id')];
+    agrees('GET', '/api/planters/{planter}', $ids);
+    agrees('PUT', '/api/planters/{planter}', $ids, $form + ['sections' => [2, 3], 'planting_start' => '2026-04-01']);
+    agrees('GET', '/api/planters/{planter}/board', $ids)->assertJsonPath('walk', null);
+    agrees('GET', '/api/yard')->assertJsonPath('0.last_walk', null);
+
+    $ids['walk'] = agrees('POST', '/api/planters/{planter}/walks', $ids, ['kind' => 'pre_season', 'order' => 'row_by_row'])->assertCreated()->json('id');
+    agrees('POST', '/api/planters/{planter}/walks', $ids, ['kind' => 'pre_season', 'order' => 'row_by_row'])->assertUnprocessable();
+    $readings = [
+        ...array_map(fn (int $row): array => $this->reading($row, '14 3/4'), range(1, 4)),
+        $this->reading(5, '15 1/4'), $this->reading(9, '14'), $this->contact(1, '0'), $this->contact(2, ''), $this->reading(2, '', ['side' => 'right', 'result' => 'not_fitted']),
+    ];
+    agrees('POST', '/api/walks/{walk}/readings', $ids, ['readings' => $readings]);
+    agrees('POST', '/api/walks/{walk}/readings', $ids, ['readings' => [['typed' => '14'] + $readings[0]]])->assertConflict();
+    agrees('POST', '/api/walks/{walk}/readings', $ids, ['readings' => []])->assertUnprocessable();
+    agrees('GET', '/api/walks/{walk}', $ids)->assertJsonCount(1, 'row_doubts');
+    agrees('PATCH', '/api/walks/{walk}', $ids, ['order' => 'station_by_station']);
+    agrees('GET', '/api/planters/{planter}/board', $ids);
+    agrees('GET', '/api/planters/{planter}/history', $ids + ['query' => '?row=1&check=opener_blade_diameter&side=left'])->assertJsonCount(1);
+    agrees('POST', '/api/walks/{walk}/finish', $ids)->assertUnprocessable();
+    agrees('POST', '/api/walks/{walk}/finish', $ids, ['with_unchecked' => true]);
+    agrees('POST', '/api/walks/{walk}/reopen', $ids);
+    agrees('GET', '/api/planters/{planter}/walks', $ids);
+    agrees('GET', '/api/yard');
+    agrees('GET', '/api/walks/{walk}', ['walk' => 'nonsense'])->assertNotFound();
+});
+
+it('answers as the OpenAPI document says about spec sheets', function (): void {
+    $this->actingAs($this->technician);
+    $typical = $this->typicalSheet();
+    agrees('GET', '/api/spec-sheets');
+    $sheet = agrees('POST', '/api/spec-sheets/{specSheet}/copies', ['specSheet' => $typical->id])->assertCreated()->json();
+    $edit = ['name' => 'Own', 'figures' => [], 'notch' => ['value' => '1/4', 'source' => 'manual']];
+    agrees('PUT', '/api/spec-sheets/{specSheet}', ['specSheet' => $typical->id], $edit)->assertForbidden();
+    agrees('PUT', '/api/spec-sheets/{specSheet}', ['specSheet' => $sheet['id']], ['notch' => ['value' => '0', 'source' => '']] + $edit)->assertUnprocessable();
+    agrees('PUT', '/api/spec-sheets/{specSheet}', ['specSheet' => $sheet['id']], $edit)->assertOk();
+    agrees('GET', '/api/spec-sheets/{specSheet}', ['specSheet' => $sheet['id']])->assertJsonPath('name', 'Own');
+
+    $other = app(CopySpecSheet::class)($typical, $this->technician);
+    agrees('PUT', '/api/spec-sheets/{specSheet}', ['specSheet' => $other->id], ['name' => 'own'] + $edit)
+        ->assertUnprocessable()->assertJsonPath('errors.name.0', 'You already have a spec sheet named "own". Give this one another name.');
+});
+
+it('notices an answer that the document does not describe', function (): void {
+    $schema = new OpenApiSchema;
+    $me = ['id' => 1, 'name' => 'W', 'workshop' => 'T', 'units' => 'in', 'theme' => 'light'];
+    expect($schema->faults('get', '/api/me', 200, $me))->toBe([])
+        ->and($schema->faults('get', '/api/me', 200, ['units' => 'ell'] + $me))->toBe(['$.units is "ell", not one of in, mm'])
+        ->and($schema->faults('get', '/api/me', 200, ['id' => '1'] + $me))->toBe(['$.id is "1", not integer'])
+        ->and($schema->faults('get', '/api/me', 200, array_diff_key($me, ['theme' => 1])))->toBe(['$.theme is missing'])
+        ->and($schema->faults('get', '/api/me', 200, $me + ['secret' => 1]))->toBe(['$.secret is not described'])
+        ->and($schema->faults('get', '/api/me', 418, $me))->toHaveCount(1);
+});

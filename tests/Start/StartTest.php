@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+use Symfony\Component\Process\Process;
+
+// bin/start as a newcomer runs it, in a data folder of its own.
+
+/** @param  array<string, string>  $settings */
+function start(array $settings, string ...$options): Process
+{
+    // What the test run itself has set must not reach the application under test.
+    $own = array_fill_keys(['APP_ENV', 'APP_KEY', 'APP_DEBUG', 'APP_CONFIG_CACHE', 'APP_ROUTES_CACHE', 'APP_EVENTS_CACHE', 'APP_SERVICES_CACHE',
+        'APP_PACKAGES_CACHE', 'LARAVEL_STORAGE_PATH', 'DB_PORT', 'DB_DATABASE', 'DB_PASSWORD', 'CACHE_STORE', 'SESSION_DRIVER'], false);
+    $process = new Process([dirname(__DIR__, 2).'/bin/start', ...$options], env: $settings + $own, timeout: 300);
+    $process->setInput('no');
+    $process->start();
+
+    return $process;
+}
+
+function freePort(): int
+{
+    $server = stream_socket_server('tcp://127.0.0.1:0');
+    $port = (int) explode(':', (string) stream_socket_get_name($server, false))[1];
+    fclose($server);
+
+    return $port;
+}
+
+function dataFolder(): string
+{
+    $folder = sys_get_temp_dir().'/ustrel-start-'.bin2hex(random_bytes(4));
+    mkdir($folder, 0711);
+
+    return $folder;
+}
+
+function runningIn(string $folder): string
+{
+    return trim((string) shell_exec('ps -eo args | grep '.escapeshellarg('['.$folder[0].']'.substr($folder, 1))));
+}
+
+/** Removes a data folder, also where its cluster belongs to the user postgres. */
+function removeFolder(string $folder): void
+{
+    (new Process(['rm', '-rf', $folder]))->run();
+}
+
+it('starts, answers, keeps data over a restart, and stops every child', function (int $signal): void {
+    $folder = dataFolder();
+    $settings = ['USTREL_DATA' => $folder, 'USTREL_PORT' => (string) freePort()];
+    $address = "http://127.0.0.1:{$settings['USTREL_PORT']}";
+
+    foreach (['first', 'second'] as $time) {
+        $before = microtime(true);
+        $process = start($settings);
+        $process->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
+        if ($time === 'second') {
+            expect(microtime(true) - $before)->toBeLessThan(10.0);
+        }
+        expect($process->getOutput())->toContain("Ustrel runs at {$address}")->toContain('wren@tollgate.example')
+            ->and((string) file_get_contents("{$address}/sign-in"))->toContain('<div id="app">')
+            ->and(get_headers("{$address}/api/yard")[0])->toContain('401');
+
+        $again = start(['USTREL_PORT' => (string) freePort()] + $settings);
+        expect($again->wait())->toBe(1)->and($again->getErrorOutput())->toContain('already running from this data folder');
+
+        $process->signal($signal);
+        $process->wait();
+        expect(runningIn($folder))->toBe('');
+    }
+    expect($process->getOutput())->not->toContain('Making');
+    removeFolder($folder);
+})->with(['Ctrl-C' => SIGINT, 'SIGTERM' => SIGTERM]);
+
+it('says what to do where it cannot start, and leaves nothing behind', function (Closure $settings, string $message): void {
+    [$environment, $options, $release] = $settings();
+    $process = start($environment, ...$options);
+    expect($process->wait())->toBe(1);
+    $lines = explode("\n", trim($process->getErrorOutput()));
+    expect(end($lines))->toContain($message);
+    if (isset($environment['USTREL_DATA'])) {
+        expect(runningIn($environment['USTREL_DATA']))->toBe('')
+            ->and(is_dir($environment['USTREL_DATA'].'/pg'))->toBeFalse();
+    }
+    $release();
+})->with([
+    'a port taken' => [function (): array {
+        $server = stream_socket_server('tcp://127.0.0.1:0');
+        $port = explode(':', (string) stream_socket_get_name($server, false))[1];
+
+        return [['USTREL_DATA' => '/tmp/ustrel-never-made', 'USTREL_PORT' => $port], [], fn (): bool => fclose($server)];
+    }, 'is taken. Stop what uses it, or choose another: USTREL_PORT=8076 bin/start'],
+    'a folder that cannot be written' => [
+        fn (): array => [['USTREL_DATA' => '/proc/ustrel', 'USTREL_PORT' => (string) freePort()], [], fn (): null => null],
+        'cannot write to /proc/ustrel. Set USTREL_DATA to a folder that you may write to.',
+    ],
+    'a demo that was not meant' => [
+        fn (): array => [['USTREL_DATA' => '/tmp/ustrel-never-made', 'USTREL_PORT' => (string) freePort()], ['--fresh-demo'], fn (): null => null],
+        'nothing was changed.',
+    ],
+    'an option that there is not' => [
+        fn (): array => [['USTREL_PORT' => (string) freePort()], ['--turbo'], fn (): null => null],
+        'unknown option --turbo. There is only --fresh-demo.',
+    ],
+]);
