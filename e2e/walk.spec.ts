@@ -64,7 +64,7 @@ test('an eight-row planter is made and walked by keyboard alone, corrected, fini
   await board()
   await expect(page.getByText('8 of 8 rows done · 2 to change · 0 failed · 3 to watch')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Row 3, Opener blade diameter left: Change, 14 3/8 in' })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Row 5, Blade contact length : Change, 0 in' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Row 5, Blade contact length: Change, 0 in' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Row 4, Opener blade diameter left: Sound, 14 3/4 in' })).toBeVisible()
 
   // A correction: from the board to the place, typed anew; the history keeps both.
@@ -148,9 +148,20 @@ test('keys move, take back, and say same as last time; the way back is at the ne
   await page.getByRole('button', { name: 'Row by row' }).click()
 })
 
+test('an earlier season is looked back at from the board', async ({ page }) => {
+  await signIn(page)
+  await page.getByRole('link', { name: 'Hask Hill' }).click()
+  await expect(page.getByRole('heading', { name: /^No walk for/ })).toBeVisible()
+  await page.getByRole('combobox', { name: 'Look back at' }).click({ force: true })
+  await page.getByRole('option').first().click()
+  await expect(page.getByText('8 of 8 rows done')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Reopen the walk' })).toBeVisible()
+})
+
 test('a walk is finished with rows unchecked, which it says, and is reopened', async ({ page }) => {
   await signIn(page)
   await page.getByRole('link', { name: 'Pell Garden' }).click()
+  await expect(page.getByRole('heading', { name: /^No walk for/ })).toBeVisible()
   await page.getByRole('link', { name: 'Start the walk' }).click()
   await page.getByRole('button', { name: 'Start the walk' }).click()
   await expect(page.getByRole('heading', { name: /^Row 1 of 2/ })).toBeVisible()

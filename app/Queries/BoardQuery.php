@@ -16,11 +16,11 @@ final readonly class BoardQuery
     {
     }
 
-    /** The board of the season's newest walk; of the planter without a reading where there is none yet. */
+    /** The board of the open walk, or else of the season's newest; without a reading where there is none yet. */
     public function ofPlanter(Planter $planter): Board
     {
-        $walk = $planter->walks()->where('season', '>=', $planter->season())->latest('started_at')->first()
-            ?? $planter->openWalk();
+        $walk = $planter->openWalk()
+            ?? $planter->walks()->where('season', '>=', $planter->season())->latest('started_at')->first();
 
         return $walk === null ? $this->unwalked($planter) : $this->ofWalk($walk, $planter);
     }

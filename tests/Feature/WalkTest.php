@@ -41,6 +41,19 @@ it('walks a planter: start, judge, finish, reopen', function (): void {
     $this->send($walk, $late)->assertOk()->assertJsonPath('receipts.0.outcome', 'stored');
 });
 
+it('shows the board of an earlier walk, of this planter only', function (): void {
+    $planter = $this->planter(['planting_start' => '2025-04-20']);
+    $before = $this->openWalk($planter);
+    $this->send($before, $this->reading(1, '14 7/8'))->assertOk();
+    $this->postJson("/api/walks/{$before->id}/finish", ['with_unchecked' => true]);
+    $planter->update(['planting_start' => '2026-04-20']);
+
+    $this->getJson("/api/planters/{$planter->id}/board")->assertJsonPath('walk', null)->assertJsonPath('cells.0.now', null)->assertJsonPath('cells.0.last.season', 2025);
+    $this->getJson("/api/planters/{$planter->id}/board?walk={$before->id}")->assertJsonPath('season', 2025)->assertJsonPath('cells.0.now.mm', 377.825);
+    $this->getJson("/api/planters/{$this->planter()->id}/board?walk={$before->id}")->assertNotFound();
+    $this->getJson("/api/planters/{$planter->id}/board?walk=nonsense")->assertNotFound();
+});
+
 it('reopens only where no other walk is open', function (): void {
     $planter = $this->planter();
     $walk = $this->openWalk($planter);

@@ -7,16 +7,26 @@ namespace App\Http\Controllers;
 use App\Http\Resources\BoardResource;
 use App\Models\Planter;
 use App\Queries\BoardQuery;
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
 
 final class BoardController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/board', operationId: 'board', tags: ['board'])]
     #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Response(response: 200, description: 'The planter by the newest walk of this season', content: new OA\JsonContent(ref: '#/components/schemas/Board'))]
+    #[OA\Parameter(name: 'walk', description: 'A walk of this planter; by default the open one, or else the newest of this season', in: 'query', schema: new OA\Schema(type: 'string', format: 'uuid'))]
+    #[OA\Response(response: 200, description: 'The planter by that walk', content: new OA\JsonContent(ref: '#/components/schemas/Board'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    public function __invoke(Planter $planter, BoardQuery $board): BoardResource
+    public function __invoke(Request $request, Planter $planter, BoardQuery $board): BoardResource
     {
-        return new BoardResource($board->ofPlanter($planter->load('specSheet')));
+        $planter->load('specSheet');
+        $asked = $request->query('walk');
+        if ($asked === null) {
+            return new BoardResource($board->ofPlanter($planter));
+        }
+        abort_unless(is_string($asked) && Str::isUuid($asked), 404);
+
+        return new BoardResource($board->ofWalk($planter->walks()->findOrFail($asked), $planter));
     }
 }

@@ -1,4 +1,4 @@
-import { QueryCache, QueryClient, useQuery } from '@tanstack/vue-query'
+import { keepPreviousData, QueryCache, QueryClient, useQuery } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { useSession } from '@/session'
 import { api, body, Refusal } from './client'
@@ -45,10 +45,17 @@ export const usePlanter = (id: MaybeRefOrGetter<number | undefined>) =>
     enabled: computed(() => toValue(id) !== undefined),
   })
 
-export const useBoard = (planter: Id) =>
+/** The board of the walk that matters now, or of the one that is asked for. */
+export const useBoard = (planter: Id, walk?: MaybeRefOrGetter<string | undefined>) =>
   useQuery({
-    queryKey: computed(() => keys.board(toValue(planter))),
-    queryFn: () => body(api.GET('/api/planters/{planter}/board', { params: { path: { planter: toValue(planter) } } })),
+    queryKey: computed(() => [...keys.board(toValue(planter)), ...(toValue(walk) ? [toValue(walk)] : [])]),
+    queryFn: () =>
+      body(
+        api.GET('/api/planters/{planter}/board', {
+          params: { path: { planter: toValue(planter) }, query: { walk: toValue(walk) } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
   })
 
 export const useWalks = (planter: Id) =>

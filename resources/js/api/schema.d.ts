@@ -619,7 +619,10 @@ export type $defs = Record<string, never>;
 export interface operations {
     board: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description A walk of this planter; by default the open one, or else the newest of this season */
+                walk?: string;
+            };
             header?: never;
             path: {
                 /** @description The parts of the OpenAPI document that belong to no single route. */
@@ -629,7 +632,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The planter by the newest walk of this season */
+            /** @description The planter by that walk */
             200: {
                 headers: {
                     [name: string]: unknown;

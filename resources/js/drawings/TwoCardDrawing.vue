@@ -1,45 +1,42 @@
 <template>
-  <!-- The two-card check: the near blade from the side, a card pushed in from above and one from below. -->
+  <!-- The two-card check, looking along the V: the blades touch in the middle, a card comes in from each end. -->
   <svg
     class="drawing"
-    viewBox="0 0 260 150"
+    viewBox="0 0 260 128"
     role="img"
     aria-label="Two-card check: a card slid between the blades from each end until it stops; the distance between the cards is the contact length"
   >
-    <path class="ground" d="M4 128H256" />
-    <path class="blade far" d="M196 42a64 64 0 1 0 4 76" />
-    <circle class="blade" cx="146" cy="76" r="62" />
-    <circle class="blade" cx="146" cy="76" r="8" />
-    <g transform="rotate(-62 100 104)">
-      <rect class="touching" x="78" y="91" width="44" height="13" rx="5" />
-      <rect class="card" x="122" y="84" width="66" height="26" rx="2" />
-      <rect class="card" x="12" y="84" width="66" height="26" rx="2" />
-    </g>
-    <path class="measure" d="M74 83 52 71M96 125 74 113M58 75l18 34" />
-    <path class="measure" d="m57 82 1-7 6 4M70 104l6 5 1-7" />
-    <text x="6" y="100">length</text>
-    <text x="112" y="34">card</text>
-    <text x="24" y="144">card</text>
+    <path class="blade" d="M10 20C80 42 96 53 106 53h48c10 0 26-11 96-33" />
+    <path class="blade" d="M10 92C80 70 96 59 106 59h48c10 0 26 11 96 33" />
+    <path class="contact" d="M108 56h44" />
+    <rect class="card" x="8" y="53" width="91" height="6" />
+    <rect class="card" x="161" y="53" width="91" height="6" />
+    <path class="measure" d="M99 64v42M161 64v42M101 100h58m-52-5-6 5 6 5m46-10 6 5-6 5" />
+    <text x="30" y="48">card</text>
+    <text x="206" y="48">card</text>
+    <text x="60" y="18">blade</text>
+    <text x="60" y="104">blade</text>
+    <text x="130" y="121" text-anchor="middle">contact length</text>
   </svg>
 </template>
 
 <style scoped>
+.drawing {
+  max-height: 128px;
+}
 .blade {
-  stroke: var(--ink-2);
+  stroke-width: 2.4;
 }
-.far {
-  stroke-dasharray: 3 4;
-}
-.touching {
-  fill: var(--accent);
-  stroke: none;
+.contact {
+  stroke: var(--accent);
+  stroke-width: 7;
 }
 .card {
   fill: var(--accent-weak);
   stroke: var(--accent);
+  stroke-width: 1.2;
 }
 .measure {
-  stroke: var(--ink);
-  stroke-width: 1.4;
+  stroke-width: 1.3;
 }
 </style>

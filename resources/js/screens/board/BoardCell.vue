@@ -4,7 +4,7 @@ import type { Cell } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
-import { say } from '@/words'
+import { say, sayCheck } from '@/words'
 
 /** One place on the board: its verdict and figure now, or in grey what it read last time. */
 const { cell, faded } = defineProps<{ cell: Cell; faded: boolean }>()
@@ -17,7 +17,7 @@ const text = computed(() => {
   return cell.last ? figure(cell.last.mm) : ''
 })
 const spoken = computed(() => {
-  const place = `Row ${cell.row}, ${say(`check.${cell.check}`)} ${say(`side.${cell.side}`)}`
+  const place = `Row ${cell.row}, ${sayCheck(cell)}`
   if (cell.now?.result === 'not_fitted') return `${place}: ${say('result.not_fitted')}`
   const last = cell.last ? `, last time ${length(cell.last.mm)}` : ''
   const now = cell.now?.mm ?? null
@@ -27,7 +27,7 @@ const spoken = computed(() => {
 
 <template>
   <button type="button" :class="['cell', verdict, { faded }]" :aria-label="spoken">
-    <verdict-glyph :verdict="verdict" :size="verdict === 'sound' ? 12 : 14" silent />
+    <verdict-glyph :verdict="verdict" :size="verdict === 'sound' || verdict === 'unchecked' ? 12 : 14" silent />
     <fraction-text :text="text" aria-hidden="true" />
   </button>
 </template>

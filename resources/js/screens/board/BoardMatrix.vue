@@ -78,7 +78,7 @@ watch(
         <tr v-for="(side, index) in check.sides" :key="side">
           <th scope="row" class="station">
             <span v-if="index === 0" class="name">{{ say(`station.${check.station}`) }}</span>
-            <span class="what">{{ say(`measure.${check.key}`) }} {{ say(`side.${side}`) }}, {{ units }}</span>
+            <span class="what">{{ `${say(`measure.${check.key}`)} ${say(`side.${side}`)}`.trim() }}, {{ units }}</span>
           </th>
           <td
             v-for="row in board.ribbon"
@@ -122,7 +122,7 @@ td {
 }
 thead th {
   height: 40px;
-  min-width: 60px;
+  min-width: 66px;
   font-weight: 700;
   border-bottom: 1px solid var(--line);
 }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { useBoard } from '@/api/queries'
-import type { Cell, Verdict } from '@/api/types'
+import { useBoard, useWalks } from '@/api/queries'
+import type { Cell, Verdict, Walk } from '@/api/types'
 import LoadProblem from '@/components/LoadProblem.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
@@ -15,7 +15,9 @@ import WalkActions from './WalkActions.vue'
 
 const { planterId } = defineProps<{ planterId: number }>()
 const router = useRouter()
-const query = useBoard(() => planterId)
+const shown = ref<string>()
+const query = useBoard(() => planterId, shown)
+const walks = useWalks(() => planterId)
 const board = computed(() => query.data.value)
 const filter = ref<BoardFilter>('all')
 const selectedRow = ref<number>()
@@ -25,8 +27,17 @@ const title = computed(() => {
   if (!board.value) return ''
   const walk = board.value.walk
   if (!walk) return `No walk for ${board.value.season} yet`
-  return `${say(`walk_kind.${walk.kind}`)}, ${monthAndYear(walk.started_at)}`
+  return nameOf(walk)
 })
+const nameOf = (walk: Walk) => `${say(`walk_kind.${walk.kind}`)}, ${monthAndYear(walk.started_at)}`
+/** The walk that is shown by default, and the others to look back at. */
+const choices = computed(() =>
+  (walks.data.value ?? []).map((walk) => ({
+    value: walk.id,
+    title: nameOf(walk),
+    props: { subtitle: String(walk.season) },
+  })),
+)
 const counts = computed(() => board.value && countBoard(board.value))
 const verdicts: Verdict[] = ['sound', 'watch', 'change', 'failed', 'unchecked']
 const filters: { value: BoardFilter; label: string }[] = [
@@ -76,6 +87,15 @@ function walkTo(cell: Cell): void {
             {{ option.label }}
           </button>
         </div>
+        <v-select
+          v-if="choices.length > (board.walk ? 1 : 0)"
+          v-model="shown"
+          class="walks"
+          label="Look back at"
+          :items="choices"
+          :menu-props="{ minWidth: 280 }"
+          clearable
+        />
         <walk-actions :board="board" />
       </div>
       <board-matrix
@@ -138,6 +158,9 @@ function walkTo(cell: Cell): void {
 .filters button[aria-pressed='true'] {
   background: var(--accent-weak);
   font-weight: 700;
+}
+.walks {
+  flex: 0 1 200px;
 }
 .legend {
   margin-top: 14px;

@@ -10,7 +10,7 @@ import { useUnits } from '@/composables/useUnits'
 import { dateAndTime } from '@/dates'
 import { wordReasons } from '@/measure/bands'
 import { fromMm } from '@/measure/length'
-import { say } from '@/words'
+import { say, sayCheck } from '@/words'
 
 /** Everything that was ever recorded at one place, corrections included. */
 const { planterId, cell, canWalk } = defineProps<{ planterId: number; cell: Cell; canWalk: boolean }>()
@@ -21,7 +21,7 @@ const history = useHistory(
   () => cell,
 )
 
-const title = computed(() => `Row ${cell.row}, ${say(`check.${cell.check}`).toLowerCase()} ${say(`side.${cell.side}`)}`)
+const title = computed(() => `Row ${cell.row}, ${sayCheck(cell).toLowerCase()}`)
 const reasons = computed(() => {
   const mm = cell.now?.mm ?? null
   return cell.now ? wordReasons('reason', cell.now.reasons, mm === null ? null : fromMm(mm), units.value) : ''

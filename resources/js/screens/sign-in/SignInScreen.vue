@@ -27,6 +27,8 @@ function enter(): void {
 .page {
   display: grid;
   place-items: center;
+  align-content: center;
+  min-height: 100dvh;
   padding: var(--gap);
 }
 .panel {

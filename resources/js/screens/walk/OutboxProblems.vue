@@ -5,7 +5,7 @@ import { useUnits } from '@/composables/useUnits'
 import { wordReasons } from '@/measure/bands'
 import { readLength, type Units } from '@/measure/length'
 import { useOutbox, type Waiting } from '@/outbox'
-import { say } from '@/words'
+import { sayCheck } from '@/words'
 
 /** Readings that the server would not take as they are; each waits for a person's word. */
 defineEmits<{ measureAgain: [place: PlaceRef] }>()
@@ -24,8 +24,8 @@ function why({ reading, problem }: Waiting): string {
     <li v-for="item in outbox.problems" :key="item.reading.id" class="sheet">
       <span class="text">
         <strong
-          >Row {{ item.reading.row }}, {{ say(`check.${item.reading.check}`).toLowerCase() }}
-          {{ say(`side.${item.reading.side}`) }}: <fraction-text :text="item.reading.typed ?? ''" />.</strong
+          >Row {{ item.reading.row }}, {{ sayCheck(item.reading).toLowerCase() }}:
+          <fraction-text :text="item.reading.typed ?? ''" />.</strong
         >
         <fraction-text :text="` ${why(item)}`" />
       </span>

@@ -9,7 +9,7 @@ import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { doubtsAbout, judgeByBands, wordReasons } from '@/measure/bands'
 import { fromMm, readLength } from '@/measure/length'
-import { say } from '@/words'
+import { say, sayCheck } from '@/words'
 import TouchKeypad from './TouchKeypad.vue'
 
 /** One reading: typed by keyboard or keypad, judged as it is typed, doubted once where it is hard to believe. */
@@ -133,7 +133,7 @@ watch(
         inputmode="none"
         autocomplete="off"
         enterkeyhint="next"
-        :aria-label="`${say(`check.${check.key}`)}, row ${step.row} ${say(`side.${step.side}`)}, in ${units}`"
+        :aria-label="`Row ${step.row}, ${sayCheck(step)}, in ${units}`"
         :placeholder="step.now?.mm != null ? length(step.now.mm) : units"
       />
       <span class="big"

@@ -31,9 +31,8 @@ const next = computed(() => {
       <router-link class="title" :to="{ name: 'board', params: { planter: planter.id } }">{{
         planter.name
       }}</router-link>
-      <span class="quiet"
-        >{{ planter.farm }}<br />{{ planter.row_count }} rows, <fraction-text :text="length(planter.spacing_mm)" />
-      </span>
+      <span class="quiet">{{ planter.farm }}</span>
+      <span class="quiet">{{ planter.row_count }} rows, <fraction-text :text="length(planter.spacing_mm)" /></span>
     </div>
     <planter-ribbon class="ribbon" :ribbon="planter.ribbon" :sections="planter.sections" small />
     <div class="state">
@@ -108,9 +107,6 @@ const next = computed(() => {
   .ribbon,
   .go {
     grid-column: 1 / -1;
-  }
-  .name .quiet br {
-    display: none;
   }
   .name {
     grid-column: 1 / -1;
