@@ -58,4 +58,13 @@ test('a walk that was finished meanwhile keeps the reading and asks', async ({ p
   await page.keyboard.press('Enter')
   await expect(page.getByText('This walk is finished. Reopen it to add readings.')).toBeVisible()
   await expect(page.getByText('1 to decide')).toBeVisible()
+
+  // It waits on every screen until somebody decides; here the walk is reopened and the reading goes up after all.
+  await page.goto('/')
+  await expect(page.getByText('Finished Meanwhile, row 1, opener blade diameter left')).toBeVisible()
+  await call(page, 'POST', `/api/walks/${walk}/reopen`)
+  await page.getByRole('button', { name: 'Send it again' }).click()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+  const guide = await call<Guide>(page, 'GET', `/api/walks/${walk}`)
+  expect(guide.body.steps[0]?.now?.mm).toBe(371.475)
 })

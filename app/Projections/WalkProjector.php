@@ -13,7 +13,6 @@ use stdClass;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judgement;
-use Ustrel\Core\Spec\Reason;
 use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Result;
@@ -106,16 +105,10 @@ final readonly class WalkProjector
             'result' => $reading->result,
             'millimetres' => $reading->millimetres,
             'verdict' => $judgement->verdict->value,
-            'reasons' => json_encode(array_map(self::reason(...), $judgement->reasons), JSON_THROW_ON_ERROR),
+            'reasons' => json_encode(array_map(ReasonShape::of(...), $judgement->reasons), JSON_THROW_ON_ERROR),
             'life_left' => $value !== null && $check !== null ? round($check->rule->lifeLeft($value), 4) : null,
             'taken_at' => $reading->taken_at,
         ];
-    }
-
-    /** @return array{code: string, ref_mm: float|null} */
-    public static function reason(Reason $reason): array
-    {
-        return ['code' => $reason->code->value, 'ref_mm' => $reason->reference?->toMillimetres()];
     }
 
     /**

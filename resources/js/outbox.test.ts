@@ -87,7 +87,7 @@ describe('the outbox', () => {
     await vi.advanceTimersByTimeAsync(100)
     expect(outbox.problems.map((problem) => problem.reading.id)).toEqual(['odd'])
     expect(outbox.waiting).toHaveLength(1)
-    outbox.confirm('odd')
+    outbox.sendAgain('odd', true)
     expect(outbox.waiting[0]?.reading.confirmed).toBe(true)
     await vi.advanceTimersByTimeAsync(100)
     expect(outbox.waiting).toEqual([])

@@ -42,11 +42,14 @@ export const useOutbox = defineStore('outbox', () => {
     void send()
   }
 
-  /** Sends a doubted reading again, as one that was measured twice and stands. */
-  function confirm(id: string): void {
+  /**
+   * Sends a reading that the server would not take once more: confirmed, where it was doubted and stands; or as it is,
+   * where what stood in its way is gone.
+   */
+  function sendAgain(id: string, confirmed: boolean): void {
     keep(
       waiting.value.map((item) =>
-        item.reading.id === id ? { ...item, reading: { ...item.reading, confirmed: true }, problem: undefined } : item,
+        item.reading.id === id ? { ...item, reading: { ...item.reading, confirmed }, problem: undefined } : item,
       ),
     )
     void send()
@@ -113,7 +116,7 @@ export const useOutbox = defineStore('outbox', () => {
   useEventListener('online', () => void send())
   watch(owner, () => void send(), { immediate: true })
 
-  return { waiting, problems, sending, add, confirm, discard, send }
+  return { waiting, problems, sending, add, sendAgain, discard, send }
 })
 
 function bringUpToDate(guide: WalkGuide, batch: Batch): WalkGuide {

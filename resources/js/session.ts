@@ -33,7 +33,12 @@ export const useSession = defineStore('session', () => {
   async function change(settings: Partial<Pick<Me, 'units' | 'theme'>>): Promise<void> {
     if (me.value === null) return
     me.value = { ...me.value, ...settings }
-    await api.PATCH('/api/me', { body: settings })
+    try {
+      await api.PATCH('/api/me', { body: settings })
+    } catch (error) {
+      // Without a signal the setting holds on this screen; it is only not remembered.
+      lapsed.value = error instanceof Refusal && error.isSignedOut
+    }
   }
 
   return { me, lapsed, units, theme, load, signIn, signOut, change }

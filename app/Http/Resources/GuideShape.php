@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Projections\WalkProjector;
+use App\Projections\ReasonShape;
 use App\Queries\Board;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Spec\Band;
@@ -37,7 +37,7 @@ final class GuideShape
         return array_map(static fn (Band $band): array => [
             'from_mm' => $band->from / 1_000_000,
             'verdict' => $band->judgement->verdict->value,
-            'reasons' => array_map(WalkProjector::reason(...), $band->judgement->reasons),
+            'reasons' => array_map(ReasonShape::of(...), $band->judgement->reasons),
         ], $bands->bands);
     }
 

@@ -3,6 +3,7 @@ import { mdiAccountCircleOutline, mdiChevronDown, mdiWeatherNight, mdiWhiteBalan
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useYard } from '@/api/queries'
+import OutboxProblems from './OutboxProblems.vue'
 import { useUnits } from '@/composables/useUnits'
 import { useOutbox } from '@/outbox'
 import { useSession } from '@/session'
@@ -92,6 +93,7 @@ async function signOut(): Promise<void> {
       </v-menu>
     </div>
   </header>
+  <outbox-problems />
 </template>
 
 <style scoped>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PlaceRef, WalkStep } from '@/api/types'
+import type { Check, PlaceRef, WalkStep } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
@@ -8,15 +8,15 @@ import RowUnitDrawing from '@/drawings/RowUnitDrawing.vue'
 import { say } from '@/words'
 
 /** The row unit with the station that is up, and what this row reads so far. */
-defineProps<{ steps: WalkStep[]; current: WalkStep }>()
+const { checks } = defineProps<{ steps: WalkStep[]; current: WalkStep; checks: Check[] }>()
 defineEmits<{ go: [place: PlaceRef] }>()
 const { figure } = useUnits()
-const stationOf = { opener_blade_diameter: 'opener_blades', blade_contact_length: 'blade_contact' } as const
+const stationOf = (step: WalkStep) => checks.find((check) => check.key === step.check)?.station
 </script>
 
 <template>
   <section class="sheet">
-    <row-unit-drawing :lit="stationOf[current.check]" />
+    <row-unit-drawing :lit="stationOf(current)" />
     <h2>Row {{ current.row }}</h2>
     <ul>
       <li v-for="step in steps" :key="placeKey(step)">
@@ -26,7 +26,7 @@ const stationOf = { opener_blade_diameter: 'opener_blades', blade_contact_length
           @click="$emit('go', step)"
         >
           <verdict-glyph :verdict="step.now?.verdict ?? 'unchecked'" />
-          <span class="name">{{ say(`station.${stationOf[step.check]}`) }} {{ say(`side.${step.side}`) }}</span>
+          <span class="name">{{ say(`station.${stationOf(step)}`) }} {{ say(`side.${step.side}`) }}</span>
           <fraction-text v-if="step.now?.mm != null" :text="figure(step.now.mm)" />
           <span v-else-if="step.now">none</span>
         </button>

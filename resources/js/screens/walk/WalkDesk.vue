@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, toRef } from 'vue'
+import { computed, ref, toRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
@@ -9,7 +9,6 @@ import FinishWalk from './FinishWalk.vue'
 import HowTo from './HowTo.vue'
 import KeysHelp from './KeysHelp.vue'
 import OrderChoice from './OrderChoice.vue'
-import OutboxProblems from './OutboxProblems.vue'
 import ReadingEntry from './ReadingEntry.vue'
 import RowStations from './RowStations.vue'
 import { useWalk } from './useWalk'
@@ -17,11 +16,19 @@ import { useWalk } from './useWalk'
 /** An open walk: one reading at a time, big. */
 const props = defineProps<{ planterId: number; guide: WalkGuide; startAt?: PlaceRef }>()
 const router = useRouter()
-const walk = useWalk(props.planterId, toRef(props, 'guide'), props.startAt)
+const walk = useWalk(props.planterId, toRef(props, 'guide'))
 const { steps, current, checked, ofRow, doubts, canUndo } = walk
 
 // The place asked for in the address counts once; coming back resumes at the next unchecked.
-onMounted(() => router.replace({ query: {} }))
+watch(
+  () => props.startAt,
+  (place) => {
+    if (!place) return
+    walk.goTo(place)
+    void router.replace({ query: {} })
+  },
+  { immediate: true },
+)
 
 const dialog = ref<'none' | 'keys' | 'how-to' | 'finish'>('none')
 const check = computed(() => props.guide.checks.find((candidate) => candidate.key === current.value.check))
@@ -42,7 +49,11 @@ async function reorder(value: WalkOrder): Promise<void> {
     keys.walk(id),
     (guide) => guide && { ...guide, walk: { ...guide.walk, order: value } },
   )
-  await body(api.PATCH('/api/walks/{walk}', { params: { path: { walk: id } }, body: { order: value } }))
+  try {
+    await body(api.PATCH('/api/walks/{walk}', { params: { path: { walk: id } }, body: { order: value } }))
+  } catch {
+    // Without a signal the order holds on this screen until the walk is read again.
+  }
 }
 
 function onKey(key: string): void {
@@ -69,9 +80,8 @@ function onKey(key: string): void {
     :selected="current.row"
     @select="walk.goToRow"
   >
-    <outbox-problems @measure-again="walk.goTo" />
     <div class="desk">
-      <row-stations class="stations" :steps="ofRow" :current="current" @go="walk.goTo" />
+      <row-stations class="stations" :steps="ofRow" :current="current" :checks="guide.checks" @go="walk.goTo" />
       <reading-entry
         v-if="check"
         class="entry"

@@ -10,7 +10,7 @@ import { useSession } from '@/session'
 type Content = Partial<Pick<Reading, 'result' | 'entry' | 'typed' | 'units' | 'confirmed'>>
 
 /** Going through a walk: which place is up, what is done, and recording what is read there. */
-export function useWalk(planterId: number, guide: Ref<WalkGuide>, startAt?: PlaceRef) {
+export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
   const session = useSession()
   const outbox = useOutbox()
   const done = ref<{ place: PlaceRef; before: CurrentReading | null }[]>([])
@@ -31,7 +31,7 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>, startAt?: Plac
   })
 
   const firstUnchecked = () => steps.value.find((step) => step.now === null)
-  const at = ref(placeKey(startAt ?? firstUnchecked() ?? (steps.value[0] as WalkStep)))
+  const at = ref(placeKey(firstUnchecked() ?? (steps.value[0] as WalkStep)))
   const index = computed(() =>
     Math.max(
       0,

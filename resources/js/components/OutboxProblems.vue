@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { PlaceRef } from '@/api/types'
+import { useRouter } from 'vue-router'
+import { useYard } from '@/api/queries'
 import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
 import { wordReasons } from '@/measure/bands'
@@ -7,10 +8,19 @@ import { readLength, type Units } from '@/measure/length'
 import { useOutbox, type Waiting } from '@/outbox'
 import { sayCheck } from '@/words'
 
-/** Readings that the server would not take as they are; each waits for a person's word. */
-defineEmits<{ measureAgain: [place: PlaceRef] }>()
+/** Readings that the server would not take as they are; each waits, on every screen, for a person's word. */
+const router = useRouter()
+const yard = useYard()
 const outbox = useOutbox()
 const { units } = useUnits()
+
+const planterOf = (item: Waiting) => yard.data.value?.find((planter) => planter.id === item.planter)?.name ?? ''
+
+function measureAgain({ planter, reading }: Waiting): void {
+  outbox.discard(reading.id)
+  const { row, check, side } = reading
+  void router.push({ name: 'walk', params: { planter }, query: { row, check, side } })
+}
 
 function why({ reading, problem }: Waiting): string {
   if (problem?.outcome !== 'doubtful') return problem?.message ?? ''
@@ -24,17 +34,19 @@ function why({ reading, problem }: Waiting): string {
     <li v-for="item in outbox.problems" :key="item.reading.id" class="sheet">
       <span class="text">
         <strong
-          >Row {{ item.reading.row }}, {{ sayCheck(item.reading).toLowerCase() }}:
+          >{{ planterOf(item) }}, row {{ item.reading.row }}, {{ sayCheck(item.reading).toLowerCase() }}:
           <fraction-text :text="item.reading.typed ?? ''" />.</strong
         >
         <fraction-text :text="` ${why(item)}`" />
       </span>
-      <v-btn v-if="item.problem?.outcome === 'doubtful'" variant="outlined" @click="outbox.confirm(item.reading.id)">
-        Keep it
-      </v-btn>
-      <v-btn variant="outlined" @click="(outbox.discard(item.reading.id), $emit('measureAgain', item.reading))">
-        {{ item.problem?.outcome === 'doubtful' ? 'Measure again' : 'Drop it' }}
-      </v-btn>
+      <template v-if="item.problem?.outcome === 'doubtful'">
+        <v-btn variant="outlined" @click="outbox.sendAgain(item.reading.id, true)">Keep it</v-btn>
+        <v-btn variant="outlined" @click="measureAgain(item)">Measure again</v-btn>
+      </template>
+      <template v-else>
+        <v-btn variant="outlined" @click="outbox.sendAgain(item.reading.id, false)">Send it again</v-btn>
+        <v-btn variant="outlined" @click="outbox.discard(item.reading.id)">Drop it</v-btn>
+      </template>
     </li>
   </ul>
 </template>
@@ -43,7 +55,7 @@ function why({ reading, problem }: Waiting): string {
 .problems {
   list-style: none;
   padding: 0;
-  margin: 0 0 12px;
+  margin: 12px 24px 0;
   display: grid;
   gap: 8px;
 }
