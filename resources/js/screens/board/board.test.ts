@@ -1,0 +1,86 @@
+import { mount } from '@vue/test-utils'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { nextTick } from 'vue'
+import type { Board, CurrentReading } from '@/api/types'
+import { guideOf, signInForTest } from '@/testing'
+import BoardMatrix from './BoardMatrix.vue'
+import { countBoard, passes } from './filter'
+
+const read = (verdict: CurrentReading['verdict'], mm: number | null): CurrentReading => ({
+  id: 'x',
+  result: mm === null ? 'not_fitted' : 'measured',
+  mm,
+  verdict,
+  reasons: [],
+  taken_at: '',
+})
+
+/** Two rows: row 1 read (change, sound, not fitted), row 2 not. */
+function board(): Board {
+  const { planter, walk, checks, steps } = guideOf(2)
+  const nows = [read('change', 365.125), read('sound', 374.65), read('sound', null)]
+  return {
+    planter: { ...planter, sections: [1, 1] },
+    walk,
+    season: 2026,
+    checks,
+    ribbon: [
+      { row: 1, verdict: 'change', life_left: 0, checked: 3 },
+      { row: 2, verdict: 'unchecked', life_left: null, checked: 0 },
+    ],
+    cells: steps.map((step, index) => ({ ...step, now: nows[index] ?? null })),
+  }
+}
+
+function matrix(filter: 'all' | 'trouble' | 'unchecked' = 'all') {
+  const wrapper = mount(BoardMatrix, { props: { board: board(), filter }, attachTo: document.body })
+  const labels = () => wrapper.findAll('td button').map((cell) => cell.attributes('aria-label'))
+  const press = async (key: string) => {
+    document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
+    await nextTick()
+    await nextTick()
+  }
+  return { wrapper, labels, press }
+}
+
+describe('the board', () => {
+  beforeEach(() => {
+    document.body.innerHTML = ''
+    signInForTest()
+  })
+
+  it('says at each place what it reads now and read last time', () => {
+    expect(matrix().labels()).toEqual([
+      'Row 1, Opener blade diameter left: Change, 14 3/8 in, last time 14 13/16 in',
+      'Row 2, Opener blade diameter left: Unchecked',
+      'Row 1, Opener blade diameter right: Sound, 14 3/4 in, last time 14 13/16 in',
+      'Row 2, Opener blade diameter right: Unchecked',
+      'Row 1, Blade contact length: Not fitted',
+      'Row 2, Blade contact length: Unchecked',
+    ])
+  })
+
+  it('is gone through by arrow keys, with one place in the tab order', async () => {
+    const { wrapper, press } = matrix()
+    const stops = () =>
+      wrapper.findAll('td button[tabindex="0"]').map((cell) => cell.attributes('aria-label')?.split(':')[0])
+    wrapper.get<HTMLElement>('td button[tabindex="0"]').element.focus()
+    for (const key of ['ArrowDown', 'ArrowRight', 'ArrowDown', 'ArrowDown', 'ArrowRight']) await press(key)
+    expect(stops()).toEqual(['Row 2, Blade contact length'])
+    expect(document.activeElement?.getAttribute('aria-label')).toContain('Row 2, Blade contact length')
+    await press('[')
+    expect(stops()).toEqual(['Row 1, Blade contact length'])
+    await wrapper.get('td button[tabindex="0"]').trigger('click')
+    expect(wrapper.emitted('open')?.[0]).toMatchObject([{ row: 1, check: 'blade_contact_length' }])
+  })
+
+  it('lets what a filter is not about fade', () => {
+    const faded = (filter: 'all' | 'trouble' | 'unchecked') => matrix(filter).wrapper.findAll('.faded').length
+    expect([faded('all'), faded('trouble'), faded('unchecked')]).toEqual([0, 5, 3])
+    expect(passes(board().cells[0]!, 'trouble')).toBe(true)
+  })
+
+  it('counts rows that are through and readings in trouble', () => {
+    expect(countBoard(board())).toEqual({ rowsDone: 1, watch: 0, change: 1, failed: 0 })
+  })
+})
