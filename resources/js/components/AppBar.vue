@@ -134,6 +134,9 @@ async function signOut(): Promise<void> {
   background: rgb(255 255 255 / 12%);
   margin-right: 8px;
 }
+.planter {
+  white-space: nowrap;
+}
 .planter .name {
   font-weight: 600;
 }
@@ -177,6 +180,11 @@ async function signOut(): Promise<void> {
 .bar .toggle {
   padding: 0;
 }
+@media (max-width: 900px) {
+  .planter .size {
+    display: none;
+  }
+}
 @media (max-width: 700px) {
   .bar {
     flex-wrap: wrap;
@@ -198,9 +206,6 @@ async function signOut(): Promise<void> {
   }
   .tabs {
     order: 4;
-  }
-  .planter .size {
-    display: none;
   }
 }
 </style>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useRouter } from 'vue-router'
 import { useYard } from '@/api/queries'
+import type { Reading } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
 import { wordReasons } from '@/measure/bands'
-import { readLength, type Units } from '@/measure/length'
+import { printLength, readLength } from '@/measure/length'
 import { useOutbox, type Waiting } from '@/outbox'
-import { sayCheck } from '@/words'
+import { say, sayCheck } from '@/words'
 
 /** Readings that the server would not take as they are; each waits, on every screen, for a person's word. */
 const router = useRouter()
@@ -22,10 +23,21 @@ function measureAgain({ planter, reading }: Waiting): void {
   void router.push({ name: 'walk', params: { planter }, query: { row, check, side } })
 }
 
+function nmOf({ typed, units: typedIn }: Reading): number | null {
+  const read = readLength(typed ?? '', typedIn)
+  return 'nm' in read ? read.nm : null
+}
+
+function value(reading: Reading): string {
+  if (reading.result !== 'measured') return say(`result.${reading.result}`)
+  if (reading.entry === 'same_as_last') return say('entry.same_as_last')
+  const nm = nmOf(reading)
+  return nm === null ? (reading.typed ?? '') : printLength(nm, units.value)
+}
+
 function why({ reading, problem }: Waiting): string {
   if (problem?.outcome !== 'doubtful') return problem?.message ?? ''
-  const read = readLength(reading.typed ?? '', (reading.units ?? 'in') as Units)
-  return wordReasons('doubt', problem.doubts, 'nm' in read ? read.nm : null, units.value)
+  return wordReasons('doubt', problem.doubts, nmOf(reading), units.value)
 }
 </script>
 
@@ -35,7 +47,7 @@ function why({ reading, problem }: Waiting): string {
       <span class="text">
         <strong
           >{{ planterOf(item) }}, row {{ item.reading.row }}, {{ sayCheck(item.reading).toLowerCase() }}:
-          <fraction-text :text="item.reading.typed ?? ''" />.</strong
+          <fraction-text :text="value(item.reading)" />.</strong
         >
         <fraction-text :text="` ${why(item)}`" />
       </span>
@@ -55,7 +67,7 @@ function why({ reading, problem }: Waiting): string {
 .problems {
   list-style: none;
   padding: 0;
-  margin: 12px 24px 0;
+  margin: 12px 24px;
   display: grid;
   gap: 8px;
 }

@@ -6,7 +6,11 @@ import { keys, queries } from '@/api/queries'
 import type { Board } from '@/api/types'
 
 /** What to do next with the board's walk: start, carry on, reopen, export. */
-const { board } = defineProps<{ board: Board }>()
+const { board } = defineProps<{
+  board: Board
+  /** Where a walk can be started on the same screen. */
+  withoutStart?: boolean
+}>()
 const router = useRouter()
 const problem = ref('')
 
@@ -37,6 +41,7 @@ async function reopen(): Promise<void> {
     <v-btn v-if="walk" variant="text" :href="`/api/walks/${walk.id}/export.csv`" download>Export CSV</v-btn>
     <v-btn v-if="walk && !open" variant="outlined" @click="reopen">Reopen the walk</v-btn>
     <v-btn
+      v-if="!withoutStart"
       :color="open || !walk ? 'primary' : undefined"
       :variant="open || !walk ? 'flat' : 'text'"
       :to="{ name: 'walk', params: { planter } }"

@@ -78,6 +78,14 @@ describe('entering a reading', () => {
     expect(wrapper.emitted('key')).toEqual([['n'], ['='], ['u'], ['h'], [']'], ['[']])
   })
 
+  it('takes figures wherever the last tap has left the focus', async () => {
+    const { wrapper, field } = entry()
+    const button = wrapper.get<HTMLElement>('.pad button').element
+    button.focus()
+    button.dispatchEvent(new KeyboardEvent('keydown', { key: '1', bubbles: true, cancelable: true }))
+    expect(document.activeElement).toBe(field.element)
+  })
+
   it('leaves the keys alone while a dialog is open', async () => {
     const { press, wrapper } = entry()
     await wrapper.setProps({ held: true })

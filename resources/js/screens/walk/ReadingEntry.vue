@@ -98,7 +98,8 @@ function onKey(event: KeyboardEvent): void {
     enter()
   } else if (event.key === 'Escape') {
     clear()
-  } else if (event.target === document.body && event.key.length === 1) {
+  } else if (/^[\d.,/]$/.test(event.key) && !(event.target instanceof HTMLInputElement)) {
+    // A figure is for the field, wherever the last tap has left the focus.
     field.value?.focus()
   }
 }
@@ -138,9 +139,8 @@ watch(
       />
       <span class="big"
         ><template v-if="mm !== null"
-          ><fraction-text :text="length(mm)" /> <span class="beside">{{ beside(mm) }}</span></template
-        ></span
-      >
+          ><fraction-text :text="length(mm)" /> <fraction-text class="beside" :text="beside(mm)" /></template
+      ></span>
       <span v-if="judgement.verdict !== 'unchecked'" :class="['chip', judgement.verdict]">
         <verdict-glyph :verdict="judgement.verdict" :size="22" silent />{{ say(`verdict.${judgement.verdict}`) }}
       </span>
@@ -163,8 +163,8 @@ watch(
       </div>
       <p v-else-if="nm !== null || step.now"><fraction-text :text="reasons" /> <fraction-text :text="sinceLast" /></p>
       <p v-else class="quiet">
-        <fraction-text v-if="step.last" :text="`${length(step.last.mm)} in ${step.last.season}. `" />Type the figure,
-        such as {{ units === 'in' ? '14 3/8' : '365' }}, then Enter. Keys: ? shows them all.
+        <fraction-text v-if="step.last" :text="`${step.last.season}: ${length(step.last.mm)}. `" />Type the figure, such
+        as {{ units === 'in' ? '14 3/8' : '365' }}, then Enter. Keys: ? shows them all.
       </p>
     </div>
     <touch-keypad

@@ -34,7 +34,7 @@ async function start(): Promise<void> {
     <section v-if="board.walk" class="sheet box">
       <h1>{{ say(`walk_kind.${board.walk.kind}`) }} {{ board.season }} is finished</h1>
       <p class="quiet">Reopen it to correct or add readings, or start another walk below.</p>
-      <walk-actions :board="board" />
+      <walk-actions :board="board" without-start />
     </section>
     <section class="sheet box">
       <h1>Start a walk of {{ board.planter.name }}</h1>

@@ -38,7 +38,7 @@ function back(): void {
 
 <template>
   <div class="pad">
-    <div v-if="plain" class="keys">
+    <div v-if="plain" :class="['keys', 'digits', units]">
       <button v-for="digit in '1234567890'" :key="digit" type="button" @click="typed += digit">{{ digit }}</button>
       <button type="button" aria-label="Decimal point" @click="typed += '.'">.</button>
       <button v-if="units === 'in'" type="button" class="quiet-key" @click="digits = false">14 ⅜</button>
@@ -108,6 +108,12 @@ button:disabled {
   color: var(--ink-2);
   opacity: 0.55;
 }
+.digits {
+  grid-template-columns: repeat(7, 1fr);
+}
+.digits.mm {
+  grid-template-columns: repeat(6, 1fr);
+}
 .actions {
   grid-template-columns: repeat(4, auto) minmax(110px, 1.4fr);
 }
@@ -124,15 +130,18 @@ button:disabled {
     grid-template-columns: repeat(3, auto) minmax(140px, 1.6fr);
   }
 }
+@media (max-width: 1020px) {
+  .fractions {
+    grid-template-columns: repeat(4, 1fr);
+  }
+}
 @media (max-width: 700px) {
   .keys {
     gap: 6px;
   }
-  .fractions {
-    grid-template-columns: repeat(4, 1fr);
-  }
-  .fractions button:last-child:nth-child(9) {
-    grid-column: span 4;
+  .digits,
+  .digits.mm {
+    grid-template-columns: repeat(5, 1fr);
   }
   .actions {
     grid-template-columns: repeat(4, auto);

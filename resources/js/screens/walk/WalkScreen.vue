@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useBoard, useWalkGuide } from '@/api/queries'
 import type { PlaceRef } from '@/api/types'
@@ -16,6 +16,12 @@ const openWalk = computed(() => {
   return walk && walk.finished_at === null ? walk.id : undefined
 })
 const guide = useWalkGuide(openWalk)
+
+// Somebody else has finished the walk: the board tells what comes next.
+watch(
+  () => guide.data.value?.walk.finished_at,
+  (finished) => finished && void board.refetch(),
+)
 
 const startAt = computed<PlaceRef | undefined>(() => {
   const { row, check, side } = route.query
