@@ -2,4 +2,4 @@ import { defineConfig } from '@playwright/test'
 import base from '../playwright.config'
 
 // Not a test: bin/screenshots runs it to take docs/screenshots.
-export default defineConfig({ ...base, testDir: '.', testMatch: 'screenshots.ts' })
+export default defineConfig({ ...base, testDir: '.', outputDir: '../test-results', testMatch: 'screenshots.ts' })

@@ -27,6 +27,10 @@ function entry(units: 'in' | 'mm' = 'in') {
 describe('entering a reading', () => {
   beforeEach(() => (document.body.innerHTML = ''))
 
+  it('says beforehand what the reading is held against, and where that comes from', () => {
+    expect(entry().words()).toMatch(/^2025: .* Limit .*: manual\./)
+  })
+
   it('judges while typing, with the reason and the change since last time', async () => {
     const { type, chip, words, wrapper } = entry()
     await type('14 3/8')

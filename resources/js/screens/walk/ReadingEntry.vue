@@ -30,7 +30,7 @@ const emit = defineEmits<{
   key: [key: string]
 }>()
 
-const { units, length, beside, difference } = useUnits()
+const { units, figure, length, beside, difference } = useUnits()
 const field = useTemplateRef<HTMLInputElement>('field')
 const typed = ref('')
 const complaint = ref('')
@@ -57,11 +57,18 @@ const sinceLast = computed(() => {
 })
 const raised = computed(() => (doubted.value === null || nm.value === null ? [] : doubtsAbout(doubts, nm.value)))
 
+/** What the reading is held against, and where that figure comes from. */
+const basis = computed(() => {
+  const { limit, low, high } = check.figures
+  if (limit) return `Limit ${length(limit.mm)}: ${limit.source}.`
+  return low && high ? `Window ${figure(low.mm)} to ${length(high.mm)}: ${low.source}.` : ''
+})
+
 const MARKS: Record<string, string> = { limit: 'limit', low: 'from', high: 'to', aim: 'aim' }
 const marks = computed(() =>
   Object.entries(check.figures)
     .filter(([name]) => name in MARKS)
-    .map(([name, figure]) => ({ mm: figure.mm, label: MARKS[name] as string })),
+    .map(([name, { mm }]) => ({ mm, label: MARKS[name] as string })),
 )
 
 function enter(): void {
@@ -163,8 +170,11 @@ watch(
       </div>
       <p v-else-if="nm !== null || step.now"><fraction-text :text="reasons" /> <fraction-text :text="sinceLast" /></p>
       <p v-else class="quiet">
-        <fraction-text v-if="step.last" :text="`${step.last.season}: ${length(step.last.mm)}. `" />Type the figure, such
-        as {{ units === 'in' ? '14 3/8' : '365' }}, then Enter. Keys: ? shows them all.
+        <fraction-text v-if="step.last" :text="`${step.last.season}: ${length(step.last.mm)}. `" />
+        <fraction-text :text="basis" />
+        <span class="hint">
+          Type the figure, such as {{ units === 'in' ? '14 3/8' : '365' }}, then Enter; ? shows all keys.</span
+        >
       </p>
     </div>
     <touch-keypad
@@ -260,7 +270,8 @@ header {
   h1 {
     font-size: 1.125rem;
   }
-  .measure {
+  .measure,
+  .hint {
     display: none;
   }
   .figure-line {
