@@ -22,7 +22,6 @@ const faults: Record<number, { strike: string; heal: string }> = {
 test('what was acknowledged is there after a crash, and what was not can be sent again without doubling', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
   await signIn(page)
   const { planter, walk } = await planterWithWalk(page, 'Crash Test', ROWS)
   const sent: string[] = []
@@ -64,7 +63,7 @@ test('what was acknowledged is there after a crash, and what was not can be sent
           note(await send())
           return readings.every((reading) => acknowledged.has(reading.id))
         },
-        { timeout: 20_000 },
+        { timeout: 60_000 },
       )
       .toBe(true)
   }
