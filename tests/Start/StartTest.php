@@ -52,14 +52,14 @@ it('starts, answers, keeps data over a restart, and stops every child', function
     $settings = ['USTREL_DATA' => $folder, 'USTREL_PORT' => (string) freePort()];
     $address = "http://127.0.0.1:{$settings['USTREL_PORT']}";
 
-    foreach (['first', 'second'] as $time) {
+    $restarts = [];
+    foreach (['first', 'second', 'third'] as $time) {
         $before = microtime(true);
         $process = start($settings);
         $process->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
-        if ($time === 'second') {
-            // About 3 s on a machine with nothing else to do; nothing may be installed or built anew.
-            expect(microtime(true) - $before)->toBeLessThan(30.0)
-                ->and($process->getOutput())->not->toContain('Installing')->not->toContain('Building');
+        if ($time !== 'first') {
+            $restarts[] = microtime(true) - $before;
+            expect($process->getOutput())->not->toContain('Installing')->not->toContain('Building');
         }
         expect($process->getOutput())->toContain("Ustrel runs at {$address}")->toContain('wren@tollgate.example')
             ->and((string) file_get_contents("{$address}/sign-in"))->toContain('<div id="app">')
@@ -72,7 +72,9 @@ it('starts, answers, keeps data over a restart, and stops every child', function
         $process->wait();
         expect(runningIn($folder))->toBe('');
     }
-    expect($process->getOutput())->not->toContain('Making');
+    // The better of two, so that a moment's load on the machine is not taken for a slow start.
+    expect(min($restarts))->toBeLessThan(10.0)
+        ->and($process->getOutput())->not->toContain('Making');
     removeFolder($folder);
 })->with(['Ctrl-C' => SIGINT, 'SIGTERM' => SIGTERM]);
 
