@@ -1,12 +1,58 @@
 import { fileURLToPath, URL } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import laravel from 'laravel-vite-plugin'
+import { VitePWA } from 'vite-plugin-pwa'
 import vuetify from 'vite-plugin-vuetify'
 import { defineConfig } from 'vitest/config'
 
+/**
+ * The service worker keeps the whole client on the device, so that it starts without a signal. The page itself comes
+ * from the server, which names the assets of this build; the newest one seen stands in where the server is away.
+ */
+const serviceWorker = VitePWA({
+  outDir: 'public',
+  filename: 'sw.js',
+  manifest: false,
+  injectRegister: false,
+  workbox: {
+    globDirectory: 'public/build',
+    globPatterns: ['assets/*.{js,css,woff2}'],
+    modifyURLPrefix: { '': '/build/' },
+    // Asset names carry a digest already.
+    dontCacheBustURLsMatching: /assets\//,
+    maximumFileSizeToCacheInBytes: 3_000_000,
+    navigateFallback: null,
+    inlineWorkboxRuntime: true,
+    cleanupOutdatedCaches: true,
+    skipWaiting: true,
+    clientsClaim: true,
+    runtimeCaching: [
+      {
+        urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
+        handler: 'NetworkFirst',
+        options: {
+          cacheName: 'page',
+          networkTimeoutSeconds: 4,
+          // One page serves every address.
+          plugins: [{ cacheKeyWillBeUsed: async () => '/' }],
+        },
+      },
+      {
+        urlPattern: ({ url }) => /^\/api\/photos\/[^/]+\/thumbnail$/.test(url.pathname),
+        handler: 'CacheFirst',
+        options: { cacheName: 'thumbnails', expiration: { maxEntries: 300 } },
+      },
+    ],
+  },
+})
+
 export default defineConfig({
   // Laravel's plugin is for building; it refuses to start where CI is set, and tests need nothing of it.
-  plugins: [!process.env.VITEST && laravel({ input: 'resources/js/main.ts', refresh: false }), vue(), vuetify()],
+  plugins: [
+    !process.env.VITEST && [laravel({ input: 'resources/js/main.ts', refresh: false }), serviceWorker],
+    vue(),
+    vuetify(),
+  ],
   resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
   build: { chunkSizeWarningLimit: 900 },
   test: {

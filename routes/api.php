@@ -3,15 +3,22 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\BoardController;
+use App\Http\Controllers\DepthIndexController;
 use App\Http\Controllers\HistoryController;
 use App\Http\Controllers\MeController;
+use App\Http\Controllers\NoteController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PlanterController;
+use App\Http\Controllers\PrintController;
 use App\Http\Controllers\ReadingController;
+use App\Http\Controllers\RowController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpecSheetController;
+use App\Http\Controllers\ToolbarLevelController;
 use App\Http\Controllers\WalkController;
 use App\Http\Controllers\WalkExportController;
 use App\Http\Controllers\YardController;
+use App\Http\Middleware\SpeaksForItself;
 use Illuminate\Support\Facades\Route;
 
 Route::pattern('planter', '[0-9]{1,18}');
@@ -19,7 +26,7 @@ Route::pattern('specSheet', '[0-9]{1,18}');
 
 Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 
-Route::middleware('auth:sanctum')->group(function (): void {
+Route::middleware(['auth:sanctum', SpeaksForItself::class])->group(function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy']);
     Route::get('me', [MeController::class, 'show']);
     Route::patch('me', [MeController::class, 'update']);
@@ -28,6 +35,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('spec-sheets', [SpecSheetController::class, 'index']);
     Route::get('spec-sheets/{specSheet}', [SpecSheetController::class, 'show'])->can('view', 'specSheet');
     Route::put('spec-sheets/{specSheet}', [SpecSheetController::class, 'update'])->can('update', 'specSheet');
+    Route::post('spec-sheets/{specSheet}/preview', [SpecSheetController::class, 'preview'])->can('update', 'specSheet');
+    Route::post('spec-sheets/{specSheet}/reset', [SpecSheetController::class, 'reset'])->can('update', 'specSheet');
     Route::post('spec-sheets/{specSheet}/copies', [SpecSheetController::class, 'copy'])->can('view', 'specSheet');
 
     Route::post('planters', [PlanterController::class, 'store']);
@@ -36,8 +45,17 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::put('/', [PlanterController::class, 'update']);
         Route::get('board', BoardController::class);
         Route::get('history', HistoryController::class);
+        Route::get('rows/{row}', RowController::class)->whereNumber('row');
+        Route::get('guide', [WalkController::class, 'guide']);
+        Route::get('toolbar-level', ToolbarLevelController::class);
+        Route::get('blank.pdf', [PrintController::class, 'blank']);
         Route::get('walks', [WalkController::class, 'index']);
         Route::post('walks', [WalkController::class, 'store']);
+    });
+
+    Route::middleware('can:view,photo')->prefix('photos/{photo}')->group(function (): void {
+        Route::get('/', [PhotoController::class, 'show']);
+        Route::get('thumbnail', [PhotoController::class, 'thumbnail']);
     });
 
     Route::middleware('can:view,walk')->prefix('walks/{walk}')->group(function (): void {
@@ -46,6 +64,11 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('finish', [WalkController::class, 'finish']);
         Route::post('reopen', [WalkController::class, 'reopen']);
         Route::post('readings', [ReadingController::class, 'store']);
+        Route::get('news', [WalkController::class, 'news']);
+        Route::post('notes', NoteController::class);
+        Route::post('photos', [PhotoController::class, 'store']);
+        Route::get('depth-index', DepthIndexController::class);
         Route::get('export.csv', WalkExportController::class);
+        Route::get('sheet.pdf', [PrintController::class, 'walk']);
     });
 });

@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Exports;
 
 use App\Queries\Board;
-use App\Queries\CurrentReading;
 use Ustrel\Core\Measure\Length;
-use Ustrel\Core\Measure\LengthPrinter;
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\Chip;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
 use Ustrel\Core\Walk\WalkOrder;
@@ -18,14 +19,14 @@ final readonly class WalkCsv
 {
     private const COLUMNS = [
         'farm', 'planter', 'season', 'walk', 'row', 'station', 'check', 'side', 'result',
-        'inches', 'millimetres', 'verdict', 'reason', 'last_millimetres', 'last_season', 'taken_at',
+        'value', 'unit', 'inches', 'state', 'ticked', 'verdict', 'reason', 'last_value', 'last_state', 'last_season', 'taken_at',
     ];
 
     private Wording $wording;
 
     public function __construct(private Board $board, UnitSystem $units)
     {
-        $this->wording = new Wording(new LengthPrinter($units));
+        $this->wording = new Wording(new QuantityPrinter($units));
     }
 
     /** @param  resource  $to */
@@ -43,6 +44,7 @@ final readonly class WalkCsv
     {
         $now = $this->board->current[$place->key()] ?? null;
         $last = $this->board->last[$place->key()] ?? null;
+        $quantity = $now?->quantity();
 
         return [
             self::text($this->board->planter->farm),
@@ -54,24 +56,28 @@ final readonly class WalkCsv
             $place->check->value,
             $place->side->value,
             $now === null ? 'unchecked' : $now->result->value,
-            self::inches($now),
-            self::millimetres($now?->value),
+            self::value($quantity),
+            (string) $quantity?->unit()->value,
+            $quantity instanceof Length ? self::decimal($quantity->toInches(), 4) : '',
+            (string) $now?->answer?->state?->value,
+            implode(' ', array_map(static fn (Chip $chip): string => $chip->value, $now->answer->chips ?? [])),
             $now === null ? 'unchecked' : $now->verdict->value,
-            $now === null ? '' : $this->wording->reasons($now),
-            self::millimetres($last?->value),
+            $now === null ? '' : $this->wording->reasons($place->check, $now),
+            self::value($last?->answer->quantity),
+            (string) $last?->answer->state?->value,
             $last === null ? '' : (string) $last->season,
             $now === null ? '' : gmdate('Y-m-d\TH:i:s\Z', (int) strtotime($now->takenAt)),
         ];
     }
 
-    private static function inches(?CurrentReading $now): string
+    private static function value(?Quantity $quantity): string
     {
-        return $now?->value === null ? '' : rtrim(rtrim(number_format($now->value->toInches(), 4, '.', ''), '0'), '.');
+        return $quantity === null ? '' : self::decimal($quantity->unit()->valueOf($quantity), 6);
     }
 
-    private static function millimetres(?Length $length): string
+    private static function decimal(float $number, int $places): string
     {
-        return $length === null ? '' : rtrim(rtrim(number_format($length->toMillimetres(), 6, '.', ''), '0'), '.');
+        return rtrim(rtrim(number_format($number, $places, '.', ''), '0'), '.');
     }
 
     /** A name that a spreadsheet would run as a formula is quoted with an apostrophe. */

@@ -8,6 +8,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\SpecSheet as Sheet;
 
 /**
  * A planter: N row units on a toolbar.
@@ -21,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $spacing_mm
  * @property string $spacing_typed
  * @property list<int> $sections rows in each section of the toolbar, from the left; they add up to row_count
+ * @property array<string, mixed> $equipment shape: docs/formats.md
  * @property CarbonImmutable|null $planting_start
  * @property SpecSheet $specSheet
  */
@@ -30,6 +33,7 @@ final class Planter extends Model
 
     protected $casts = [
         'sections' => 'array',
+        'equipment' => 'array',
         'planting_start' => 'immutable_date',
     ];
 
@@ -43,6 +47,14 @@ final class Planter extends Model
     public function walks(): HasMany
     {
         return $this->hasMany(Walk::class);
+    }
+
+    /** All checks that this planter has by its spec sheet and equipment. */
+    public function readSheet(): Sheet
+    {
+        $sheet = $this->specSheet->read();
+
+        return $sheet->for(Equipment::of($this->equipment, $sheet->type));
     }
 
     /** The season that is being prepared or planted: the year of planting, or this year where none is set. */

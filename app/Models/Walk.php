@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\SpecSheet as Sheet;
 use Ustrel\Core\Spec\SpecSheetReader;
 use Ustrel\Core\Walk\WalkKind;
@@ -23,12 +24,16 @@ use Ustrel\Core\Walk\WalkOrder;
  * @property WalkOrder $walk_order
  * @property int $row_count
  * @property array<string, mixed> $sheet shape: docs/formats.md
- * @property int $places_per_row
+ * @property array<string, mixed> $equipment what the planter carried
+ * @property list<string>|null $checks keys of the checks that are walked; null for all
+ * @property int $places_per_row of the checks that are walked
+ * @property int $planter_places whole-planter checks that are walked
  * @property int $started_by
  * @property CarbonImmutable $started_at
  * @property int|null $finished_by
  * @property CarbonImmutable|null $finished_at
  * @property CarbonImmutable|null $reopened_at
+ * @property CarbonImmutable|null $cautions_acknowledged_at
  * @property Planter $planter
  */
 final class Walk extends Model
@@ -43,6 +48,9 @@ final class Walk extends Model
         'kind' => WalkKind::class,
         'walk_order' => WalkOrder::class,
         'sheet' => 'array',
+        'equipment' => 'array',
+        'checks' => 'array',
+        'cautions_acknowledged_at' => 'immutable_datetime',
         'started_at' => 'immutable_datetime',
         'finished_at' => 'immutable_datetime',
         'reopened_at' => 'immutable_datetime',
@@ -59,8 +67,35 @@ final class Walk extends Model
         return $this->finished_at !== null;
     }
 
+    /** All checks that the planter has, as this walk judges them. */
     public function readSheet(): Sheet
     {
-        return SpecSheetReader::read($this->sheet);
+        $sheet = SpecSheetReader::read($this->sheet);
+
+        return $sheet->for(Equipment::of($this->equipment, $sheet->type));
+    }
+
+    /** The checks that are walked today. */
+    public function scope(): Sheet
+    {
+        $sheet = $this->readSheet();
+
+        return $this->checks === null ? $sheet : $sheet->only($this->checks);
+    }
+
+    /** How many readings the whole walk takes. */
+    public function places(): int
+    {
+        return $this->row_count * $this->places_per_row + $this->planter_places;
+    }
+
+    /** The counts that go with the figures, the equipment and the choice of checks. */
+    public function countPlaces(): self
+    {
+        $scope = $this->scope();
+        $this->places_per_row = $scope->placesPerRow();
+        $this->planter_places = $scope->placesOfPlanter();
+
+        return $this;
     }
 }

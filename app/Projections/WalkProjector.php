@@ -7,16 +7,18 @@ namespace App\Projections;
 use App\Models\Walk;
 use App\Queries\LastReading;
 use App\Queries\LastReadings;
+use App\Queries\StoredAnswer;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use stdClass;
-use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Spec\Background;
+use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judgement;
 use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Result;
-use Ustrel\Core\Walk\RowSummary;
 
 /**
  * Turns the readings of a walk into its current state: the tables cells and walk_rows.
@@ -28,26 +30,33 @@ final readonly class WalkProjector
 {
     private const PLACE = ['walk_id', 'row_number', 'check_key', 'side'];
 
-    public function __construct(private LastReadings $lastReadings)
-    {
+    public function __construct(
+        private LastReadings $lastReadings,
+        private RowProjector $rows,
+    ) {
     }
 
-    /** @param  list<int>|null  $rows only these rows; all by default */
+    /** @param  list<int>|null  $rows only these rows, with the checks of others that compare rows; all by default */
     public function project(Walk $walk, ?array $rows = null): void
     {
         $sheet = $walk->readSheet();
-        $last = $this->lastReadings->before($walk->planter_id, $walk->season, $rows);
+        $comparing = array_keys(array_filter($sheet->checks, static fn (Check $check): bool => $check->comparesRows()));
+        $readings = $this->newestReadings($walk, $rows, $comparing);
+        $touched = $rows === null || $readings->whereIn('row_number', $rows)->whereIn('check_key', $comparing)->isNotEmpty() ? null : $rows;
+        $last = $this->lastReadings->before($walk->planter_id, $walk->season, $touched);
+        $figures = self::figuresByCheck($readings, $comparing);
 
         $cells = [];
-        foreach ($this->newestReadings($walk, $rows) as $reading) {
-            $cells[] = $this->cell($walk, $sheet, $reading, $last);
+        foreach ($readings as $reading) {
+            if ($touched === null || in_array($reading->row_number, $touched, true)) {
+                $before = $last["{$reading->row_number}:{$reading->check_key}:{$reading->side}"] ?? null;
+                $cells[] = $this->cell($walk, $sheet, $reading, $before, $figures[$reading->check_key] ?? []);
+            }
         }
         foreach (array_chunk($cells, 1000) as $chunk) {
             DB::table('cells')->upsert($chunk, self::PLACE);
         }
-
-        $lines = $this->rowSummaries($walk, $cells);
-        DB::table('walk_rows')->upsert($lines, ['walk_id', 'row_number']);
+        $this->rows->project($walk, $touched);
     }
 
     /** A later season's verdicts look back at this walk: after it has changed they are drawn up again. */
@@ -65,34 +74,56 @@ final readonly class WalkProjector
 
     /**
      * @param  list<int>|null  $rows
+     * @param  list<string>  $comparing
      * @return Collection<int, stdClass>
      */
-    private function newestReadings(Walk $walk, ?array $rows): Collection
+    private function newestReadings(Walk $walk, ?array $rows, array $comparing): Collection
     {
         return DB::table('readings')
             ->selectRaw('DISTINCT ON (row_number, check_key, side) *')
             ->where('walk_id', $walk->id)
-            ->when($rows !== null, static fn ($readings) => $readings->whereIn('row_number', $rows))
+            ->when($rows !== null, static fn ($readings) => $readings->where(
+                static fn ($which) => $which->whereIn('row_number', $rows)->orWhereIn('check_key', $comparing),
+            ))
             ->orderByRaw('row_number, check_key, side, taken_at DESC, id DESC')
             ->get();
     }
 
     /**
-     * @param  array<string, LastReading>  $last
+     * @param  Collection<int, stdClass>  $readings
+     * @param  list<string>  $checks
+     * @return array<string, list<Quantity>>
+     */
+    private static function figuresByCheck(Collection $readings, array $checks): array
+    {
+        $figures = [];
+        foreach ($readings->whereIn('check_key', $checks) as $reading) {
+            $quantity = StoredAnswer::of($reading)?->quantity;
+            if ($quantity !== null) {
+                $figures[$reading->check_key][] = $quantity;
+            }
+        }
+
+        return $figures;
+    }
+
+    /**
+     * @param  list<Quantity>  $rows  what all rows read at this check, where it compares them
      * @return array<string, mixed>
      */
-    private function cell(Walk $walk, SpecSheet $sheet, stdClass $reading, array $last): array
+    private function cell(Walk $walk, SpecSheet $sheet, stdClass $reading, ?LastReading $before, array $rows): array
     {
-        $value = $reading->millimetres === null ? null : Length::ofMillimetres($reading->millimetres);
+        $answer = StoredAnswer::of($reading);
         $check = $sheet->check(CheckKey::from($reading->check_key));
-        $before = $last["{$reading->row_number}:{$reading->check_key}:{$reading->side}"] ?? null;
 
         $judgement = match (true) {
-            $reading->result === Result::NotFitted->value => Judgement::notFitted(),
-            $value !== null && $check !== null => $check->rule->judge($value, $before?->value),
             // Withdrawn, or the check has since left the spec sheet.
-            default => Judgement::of(Verdict::Unchecked),
+            $check === null || $reading->result === Result::Withdrawn->value => Judgement::of(Verdict::Unchecked),
+            $reading->result === Result::NotFitted->value => Judgement::notFitted(),
+            $answer === null => Judgement::lookedSound(),
+            default => $check->judge($answer, Background::ofRows($before?->answer->quantity, $rows)),
         };
+        $life = $answer?->quantity === null ? null : $check?->rule->lifeLeft($answer->quantity);
 
         return [
             'walk_id' => $walk->id,
@@ -103,37 +134,13 @@ final readonly class WalkProjector
             'season' => $walk->season,
             'reading_id' => $reading->id,
             'result' => $reading->result,
-            'millimetres' => $reading->millimetres,
+            'value' => $reading->value,
+            'state' => $reading->state,
+            'chips' => $reading->chips,
             'verdict' => $judgement->verdict->value,
             'reasons' => json_encode(array_map(ReasonShape::of(...), $judgement->reasons), JSON_THROW_ON_ERROR),
-            'life_left' => $value !== null && $check !== null ? round($check->rule->lifeLeft($value), 4) : null,
+            'life_left' => $life === null ? null : round($life, 4),
             'taken_at' => $reading->taken_at,
         ];
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $cells
-     * @return list<array<string, mixed>>
-     */
-    private function rowSummaries(Walk $walk, array $cells): array
-    {
-        $lines = [];
-        foreach (collect($cells)->groupBy('row_number') as $row => $ofRow) {
-            $checked = $ofRow->where('verdict', '!=', Verdict::Unchecked->value);
-            $summary = RowSummary::of(
-                (int) $row,
-                array_values($checked->map(static fn (array $cell): Verdict => Verdict::from($cell['verdict']))->all()),
-                array_values($checked->pluck('life_left')->filter(static fn (?float $life): bool => $life !== null)->all()),
-            );
-            $lines[] = [
-                'walk_id' => $walk->id,
-                'row_number' => $summary->row,
-                'verdict' => $summary->verdict->value,
-                'life_left' => $summary->lifeLeft,
-                'checked' => $summary->checked,
-            ];
-        }
-
-        return $lines;
     }
 }

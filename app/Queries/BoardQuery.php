@@ -33,29 +33,38 @@ final readonly class BoardQuery
             $current["{$cell->row_number}:{$cell->check_key}:{$cell->side}"] = CurrentReading::fromRow($cell);
         }
 
+        $read = DB::table('walk_rows')->where('walk_id', $walk->id)->get();
+
         return new Board(
             $planter,
             $walk,
             $walk->readSheet(),
+            $walk->scope(),
             $walk->row_count,
             $walk->season,
             $current,
             $this->lastReadings->before($planter->id, $walk->season),
-            RibbonRow::all($walk->row_count, DB::table('walk_rows')->where('walk_id', $walk->id)->get()),
+            RibbonRow::all($walk->row_count, $read),
+            RibbonRow::ofWholePlanter($read),
         );
     }
 
-    private function unwalked(Planter $planter): Board
+    /** The planter before any walk of its season. */
+    public function unwalked(Planter $planter): Board
     {
+        $sheet = $planter->readSheet();
+
         return new Board(
             $planter,
             null,
-            $planter->specSheet->read(),
+            $sheet,
+            $sheet,
             $planter->row_count,
             $planter->season(),
             [],
             $this->lastReadings->before($planter->id, $planter->season()),
             RibbonRow::all($planter->row_count, []),
+            RibbonRow::ofWholePlanter([]),
         );
     }
 }

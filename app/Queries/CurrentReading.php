@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use stdClass;
-use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Result;
 
@@ -15,9 +16,10 @@ final readonly class CurrentReading
     private function __construct(
         public string $readingId,
         public Result $result,
-        public ?Length $value,
+        /** Null unless recorded. */
+        public ?Answer $answer,
         public Verdict $verdict,
-        /** @var list<array{code: string, ref_mm: float|null}> */
+        /** @var list<array{code: string, ref: float|null, unit: string|null}> */
         public array $reasons,
         public string $takenAt,
     ) {
@@ -28,10 +30,15 @@ final readonly class CurrentReading
         return new self(
             $cell->reading_id,
             Result::from($cell->result),
-            $cell->millimetres === null ? null : Length::ofMillimetres($cell->millimetres),
+            StoredAnswer::of($cell),
             Verdict::from($cell->verdict),
             json_decode($cell->reasons, true),
             $cell->taken_at,
         );
+    }
+
+    public function quantity(): ?Quantity
+    {
+        return $this->answer?->quantity;
     }
 }

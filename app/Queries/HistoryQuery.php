@@ -30,7 +30,7 @@ final class HistoryQuery
             ->orderByDesc('readings.id')
             ->limit(self::MOST)
             ->get([
-                'readings.id', 'readings.result', 'readings.entry', 'readings.millimetres', 'readings.typed',
+                'readings.id', 'readings.check_key', 'readings.result', 'readings.entry', 'readings.value', 'readings.state', 'readings.chips', 'readings.typed',
                 'readings.confirmed', 'readings.taken_at', 'walks.season', 'walks.kind', 'users.name AS taken_by',
                 'cells.reading_id AS holds', 'cells.verdict', 'cells.reasons',
             ]);

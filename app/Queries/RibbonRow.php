@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use stdClass;
 use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Walk\Place;
 
 /** One row of the ribbon. A row of the table walk_rows, or a row on which nothing was read yet. */
 final readonly class RibbonRow
@@ -25,19 +26,31 @@ final readonly class RibbonRow
      */
     public static function all(int $rowCount, iterable $read): array
     {
-        $ribbon = [];
-        for ($row = 1; $row <= $rowCount; $row++) {
-            $ribbon[$row] = new self($row);
-        }
+        $lines = self::byRow($read);
+
+        return array_map(static fn (int $row): self => $lines[$row] ?? new self($row), range(1, $rowCount));
+    }
+
+    /** @param  iterable<stdClass>  $read  the rows of walk_rows that one walk has */
+    public static function ofWholePlanter(iterable $read): self
+    {
+        return self::byRow($read)[Place::WHOLE_PLANTER] ?? new self(Place::WHOLE_PLANTER);
+    }
+
+    /**
+     * @param  iterable<stdClass>  $read
+     * @return array<int, self>
+     */
+    private static function byRow(iterable $read): array
+    {
+        $lines = [];
         foreach ($read as $line) {
-            if ($line->row_number <= $rowCount) {
-                // PostgreSQL's driver hands a float out as text.
-                $life = $line->life_left === null ? null : (float) $line->life_left;
-                $ribbon[$line->row_number] = new self($line->row_number, Verdict::from($line->verdict), $life, $line->checked);
-            }
+            // PostgreSQL's driver hands a float out as text.
+            $life = $line->life_left === null ? null : (float) $line->life_left;
+            $lines[$line->row_number] = new self($line->row_number, Verdict::from($line->verdict), $life, $line->checked);
         }
 
-        return array_values($ribbon);
+        return $lines;
     }
 
     public function toChange(): bool

@@ -29,9 +29,10 @@ final class YardQuery
             ->map(function (Planter $planter) use ($walks, $read, $today): YardPlanter {
                 $walk = $walks->get($planter->id);
                 $thisSeason = $walk !== null && ($walk->season >= $planter->season() || ! $walk->isFinished());
-                $ribbon = RibbonRow::all($planter->row_count, $thisSeason ? $read->get($walk->id, []) : []);
+                $lines = $thisSeason ? $read->get($walk->id, []) : [];
+                $ribbon = RibbonRow::all($planter->row_count, $lines);
 
-                return $this->summary($planter, $walk, $thisSeason, $ribbon, $today);
+                return $this->summary($planter, $walk, $thisSeason, $ribbon, RibbonRow::ofWholePlanter($lines), $today);
             })
             ->sortBy([
                 static fn (YardPlanter $a, YardPlanter $b): int => $b->urgency <=> $a->urgency,
@@ -48,7 +49,7 @@ final class YardQuery
     private function newestWalks(Collection $planters): Collection
     {
         return Walk::query()
-            ->selectRaw('DISTINCT ON (planter_id) id, planter_id, season, kind, places_per_row, started_at, finished_at')
+            ->selectRaw('DISTINCT ON (planter_id) id, planter_id, season, kind, row_count, places_per_row, planter_places, started_at, finished_at')
             ->whereIn('planter_id', $planters->pluck('id'))
             ->orderByRaw('planter_id, started_at DESC')
             ->get()
@@ -56,10 +57,11 @@ final class YardQuery
     }
 
     /** @param  list<RibbonRow>  $ribbon */
-    private function summary(Planter $planter, ?Walk $walk, bool $thisSeason, array $ribbon, CarbonImmutable $today): YardPlanter
+    private function summary(Planter $planter, ?Walk $walk, bool $thisSeason, array $ribbon, RibbonRow $wholePlanter, CarbonImmutable $today): YardPlanter
     {
         $perRow = $thisSeason ? $walk->places_per_row : 0;
-        $checked = array_sum(array_map(static fn (RibbonRow $row): int => $row->checked, $ribbon));
+        $places = $thisSeason ? $walk->places() : 0;
+        $checked = $wholePlanter->checked + array_sum(array_map(static fn (RibbonRow $row): int => $row->checked, $ribbon));
         $toChange = count(array_filter($ribbon, static fn (RibbonRow $row): bool => $row->toChange()));
         $unwalked = count(array_filter($ribbon, static fn (RibbonRow $row): bool => $perRow === 0 || $row->checked < $perRow));
         $days = $planter->planting_start === null ? null : (int) $today->diffInDays($planter->planting_start);
@@ -69,7 +71,7 @@ final class YardQuery
             $walk,
             $thisSeason,
             $ribbon,
-            $perRow === 0 ? 0.0 : $checked / ($perRow * $planter->row_count),
+            $places === 0 ? 0.0 : min(1.0, $checked / $places),
             $toChange,
             $days,
             Urgency::of($unwalked, $toChange, $days),

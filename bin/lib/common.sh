@@ -49,7 +49,7 @@ need_tools() {
     need_command composer "Composer (Debian: composer)"
     need_command node "Node.js 20 or newer"
     need_command npm "npm"
-    need_debian php8.2-{pgsql,fpm,curl,intl,mbstring,xml,zip} postgresql-15 nginx-light
+    need_debian php8.2-{pgsql,fpm,gd,curl,intl,mbstring,xml,zip} postgresql-15 nginx-light
 }
 
 digest_of() { find "$@" -type f -not -path '*/node_modules/*' -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1; }

@@ -17,6 +17,9 @@ php_admin_value[opcache.memory_consumption] = 128
 php_admin_value[opcache.max_accelerated_files] = 20000
 php_admin_value[opcache.revalidate_freq] = 2
 php_admin_value[expose_php] = 0
+php_admin_value[upload_max_filesize] = 15M
+php_admin_value[post_max_size] = 16M
+php_admin_value[memory_limit] = 512M
 php_admin_value[display_errors] = 0
 $(if [ "$(id -u)" -eq 0 ]; then printf 'user = root\ngroup = root\n'; fi)
 CONF
@@ -39,7 +42,7 @@ http {
     include /etc/nginx/mime.types;
     access_log off;
     server_tokens off;
-    client_max_body_size 8m;
+    client_max_body_size 16m;
     client_body_temp_path $STATE/run/body;
     fastcgi_temp_path $STATE/run/fastcgi;
     proxy_temp_path $STATE/run/proxy;
@@ -56,6 +59,8 @@ http {
         add_header X-Frame-Options SAMEORIGIN always;
         add_header Referrer-Policy same-origin always;
         location /build/assets/ { expires max; }
+        location = /sw.js { add_header Cache-Control no-cache; }
+        location = /manifest.webmanifest { types { } default_type application/manifest+json; }
         location ~ /\\. { return 404; }
         location / { try_files \$uri /index.php?\$query_string; }
         location = /index.php {

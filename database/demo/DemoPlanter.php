@@ -6,12 +6,25 @@ namespace Database\Demo;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Ustrel\Core\Measure\Amount;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\LengthPrinter;
+use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\Answer;
+use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Chip;
+use Ustrel\Core\Spec\ClosingWheels;
+use Ustrel\Core\Spec\Downforce;
+use Ustrel\Core\Spec\Drive;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\Meter;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\State;
+use Ustrel\Core\Walk\Place;
 
 /** A made-up planter and the wear of its rows. Inches throughout. */
 final readonly class DemoPlanter
@@ -19,17 +32,26 @@ final readonly class DemoPlanter
     /** A tape on a muddy blade is off by about this much. */
     private const TAPE_SD = 0.02;
 
+    /** Seasons run on the same parts when this season's walk is made. */
+    private const THIS_SEASON = 3;
+
+    /** What a check without a figure finds where nothing is wrong. */
+    private const FINE = ['condition' => State::Sound, 'touch' => State::Light, 'yes_no' => State::Yes];
+
     /**
      * @param  list<int>  $sections
      * @param  float  $wear  inches of blade diameter a season
      * @param  list<int>  $tyreTracks  rows behind the tractor's tyres: the ground is firmer and wears a fifth faster
      * @param  array<int, float>  $extraWear  rows that wear this many times as fast as their neighbours
      * @param  int|null  $contactLost  a row whose blades have lost contact this season
+     * @param  array<string, array{State, list<Chip>}>  $found  what this season's walk finds, by place key
+     * @param  array<string, float>  $read  figures that stand out this season, in the check's unit or in inches, by place key
      */
     private function __construct(
         public string $farm,
         public string $name,
         public RowUnitType $type,
+        public Equipment $equipment,
         public array $sections,
         public int $spacingInches,
         public int $daysToPlanting,
@@ -38,6 +60,8 @@ final readonly class DemoPlanter
         public int $rowsWalked = 0,
         private array $extraWear = [],
         private ?int $contactLost = null,
+        private array $found = [],
+        private array $read = [],
     ) {
     }
 
@@ -45,36 +69,114 @@ final readonly class DemoPlanter
     public static function ofTollgate(): array
     {
         return [
-            new self('Ardle Bank Farm', 'Quill Bottom', RowUnitType::Vacuum, [4, 8, 4], 30, 23, 0.10, [4, 5, 12, 13], 9, [3 => 2.2, 8 => 1.25], 6),
-            new self('Hask Hill Farm', 'Hask Hill', RowUnitType::Vacuum, [8], 36, 31, 0.13, [3, 6]),
-            new self('Merrow Estate', 'Merrow Flats', RowUnitType::Vacuum, [8, 8, 8], 20, 38, 0.08, [9, 16]),
-            new self('Pell Cottage', 'Pell Garden', RowUnitType::Plate, [2], 30, 52, 0.04, []),
+            new self(
+                'Ardle Bank Farm', 'Quill Bottom', RowUnitType::Vacuum,
+                new Equipment(Meter::Vacuum, Drive::Electric, Downforce::Hydraulic, ClosingWheels::SpikedPoly, fertilizer: true, centralFill: true),
+                [4, 8, 4], 30, 23, 0.10, [4, 5, 12, 13], 9, [3 => 2.2, 8 => 1.25], 6,
+                [
+                    '2:gauge_touch:left' => [State::Gap, []],
+                    '3:row_cleaner_teeth:right' => [State::Change, [Chip::TeethWorn]],
+                    '4:fertilizer_tube:centre' => [State::Watch, [Chip::Thin]],
+                    '5:seed_tube:centre' => [State::Change, [Chip::CurledLip]],
+                    '6:gauge_tyre:left' => [State::Watch, []],
+                    '7:closing_bearing:right' => [State::Change, [Chip::Rough, Chip::Loose]],
+                    '8:opener_bearing:left' => [State::Failed, [Chip::Seized]],
+                    '9:gauge_touch:right' => [State::Tight, []],
+                ],
+                ['2:depth_stop_notch:centre' => 7, '7:air_at_meter:centre' => 17.2, '9:inner_shims:left' => 0, '9:inner_shims:right' => 0, '4:closing_gap:centre' => 1.5, '5:arm_play_side:centre' => 0.1875],
+            ),
+            new self(
+                'Hask Hill Farm', 'Hask Hill', RowUnitType::Vacuum,
+                new Equipment(Meter::Vacuum, Drive::Hydraulic, Downforce::Air, ClosingWheels::Rubber, markers: true),
+                [8], 36, 31, 0.13, [3, 6],
+            ),
+            new self(
+                'Merrow Estate', 'Merrow Flats', RowUnitType::Vacuum,
+                new Equipment(Meter::PositiveAir, Drive::Hydraulic, Downforce::Spring, ClosingWheels::Cast, coulter: true, liftAssist: true),
+                [8, 8, 8], 20, 38, 0.08, [9, 16],
+            ),
+            new self('Pell Cottage', 'Pell Garden', RowUnitType::Plate, Equipment::typicalOf(RowUnitType::Plate), [2], 30, 52, 0.04, []),
         ];
     }
 
     /** @return list<self> */
     public static function ofLowmoor(): array
     {
-        return [new self('Lowmoor Grange', 'Long Acre', RowUnitType::Finger, [6], 30, 18, 0.11, [])];
+        return [new self('Lowmoor Grange', 'Long Acre', RowUnitType::Finger, Equipment::typicalOf(RowUnitType::Finger), [6], 30, 18, 0.11, [])];
     }
 
     /**
-     * What a walk reads after so many seasons on the same blades, row by row.
+     * What a walk reads after so many seasons on the same parts, row by row.
      *
      * @param  int  $rows  only the first so many
-     * @return list<array{row: int, check: CheckKey, side: Side, length: Length, typed: string}>
+     * @return list<array{place: Place, answer: Answer, typed: string|null}>
      */
-    public function readings(int $seasonsRun, int $rows): array
+    public function readings(SpecSheet $sheet, int $seasonsRun, int $rows): array
     {
         $readings = [];
         for ($row = 1; $row <= $rows; $row++) {
-            foreach ([Side::Left, Side::Right] as $side) {
-                $readings[] = $this->reading($row, CheckKey::OpenerBladeDiameter, $side, $this->diameter($row, $side, $seasonsRun));
+            foreach ($sheet->ofRows() as $check) {
+                foreach ($check->sides as $side) {
+                    $readings[] = $this->reading($check, new Place($row, $check->key, $side), $seasonsRun);
+                }
             }
-            $readings[] = $this->reading($row, CheckKey::BladeContactLength, Side::Centre, $this->contact($row, $seasonsRun));
+        }
+        if ($rows === array_sum($this->sections)) {
+            foreach ($sheet->ofPlanter() as $check) {
+                $readings[] = $this->reading($check, new Place(Place::WHOLE_PLANTER, $check->key, Side::Centre), $seasonsRun);
+            }
         }
 
         return $readings;
+    }
+
+    /** @return array{place: Place, answer: Answer, typed: string|null} */
+    private function reading(Check $check, Place $place, int $seasonsRun): array
+    {
+        if (! $check->kind->takesFigure()) {
+            [$state, $chips] = ($seasonsRun === self::THIS_SEASON ? $this->found[$place->key()] ?? null : null) ?? [self::FINE[$check->kind->value], []];
+
+            return ['place' => $place, 'answer' => Answer::state($state, $chips), 'typed' => null];
+        }
+        $figure = ($seasonsRun === self::THIS_SEASON ? $this->read[$place->key()] ?? null : null) ?? $this->figure($place, $seasonsRun);
+        $quantity = $check->unit === Unit::Millimetre
+            ? Length::ofSixteenths((int) round($figure * 16))
+            : $check->unit->quantity((int) round($figure * Amount::STEPS_PER_UNIT / 100) * 100);
+        $typed = $quantity instanceof Length
+            ? (new LengthPrinter(UnitSystem::Inch))->figure($quantity)
+            : (string) $check->unit->valueOf($quantity);
+
+        return ['place' => $place, 'answer' => Answer::figure($quantity), 'typed' => $typed];
+    }
+
+    /** Inches, or the check's own unit. */
+    private function figure(Place $place, int $seasonsRun): float
+    {
+        $own = $this->random($place->key());
+        $noise = $this->bell($own);
+        $ran = $seasonsRun * $this->rowWear($place->row) / 0.1;
+
+        return match ($place->check) {
+            CheckKey::OpenerBladeDiameter => $this->diameter($place->row, $place->side, $seasonsRun),
+            CheckKey::BladeContactLength => $this->contact($place->row, $seasonsRun),
+            CheckKey::CoulterDiameter => 17 - (0.24 + 0.03 * $noise) * $ran,
+            CheckKey::FertilizerBladeDiameter => 16 - (0.22 + 0.03 * $noise) * $ran,
+            CheckKey::GuardWidth => 0.875 - 0.012 * $ran,
+            CheckKey::ArmPlayVertical, CheckKey::ArmPlaySide, CheckKey::GaugeArmPlay, CheckKey::ClosingTailPlay => 0.0625 + max(0.0, 0.012 + 0.006 * $noise) * $ran,
+            CheckKey::ChainLength => 5 + 0.02 * $ran,
+            CheckKey::ClosingGap => $this->equipment->closingWheels === ClosingWheels::SpikedPoly ? 1.25 : 1.5,
+            CheckKey::ClosingCentring => abs(0.05 * $noise),
+            CheckKey::AirAtMeter => 18.5 + 0.12 * $noise,
+            CheckKey::DepthStopNotch => $own->getInt(0, 5) === 0 ? 6 : 5,
+            CheckKey::InnerShims => 3,
+            CheckKey::MeterBenchSeasons => $seasonsRun % 2,
+            CheckKey::RowCleanerSetting, CheckKey::DownforceSpringStep => 3,
+            CheckKey::DownforcePressure => 120,
+            CheckKey::ToolbarHeight => 20,
+            CheckKey::ToolbarPitch => 0.6,
+            CheckKey::TyrePressure => 60,
+            default => 0.0,
+        };
     }
 
     private function diameter(int $row, Side $side, int $seasonsRun): float
@@ -99,14 +201,6 @@ final readonly class DemoPlanter
     private function rowWear(int $row): float
     {
         return $this->wear * (in_array($row, $this->tyreTracks, true) ? 1.2 : 1.0) * ($this->extraWear[$row] ?? 1.0);
-    }
-
-    /** @return array{row: int, check: CheckKey, side: Side, length: Length, typed: string} */
-    private function reading(int $row, CheckKey $check, Side $side, float $inches): array
-    {
-        $length = Length::ofSixteenths((int) round($inches * 16));
-
-        return ['row' => $row, 'check' => $check, 'side' => $side, 'length' => $length, 'typed' => (new LengthPrinter(UnitSystem::Inch))->figure($length)];
     }
 
     private function random(string $of): Randomizer

@@ -10,10 +10,15 @@ use App\Models\User;
 use App\Models\Walk;
 use App\Models\Workshop;
 use App\Projections\WalkProjector;
+use App\Queries\StoredAnswer;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\Entry;
+use Ustrel\Core\Walk\Result;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
 
@@ -32,8 +37,7 @@ final readonly class DemoScenario
     /** Seasons of walks before the one that is being prepared. */
     private const PAST_SEASONS = 3;
 
-    /** A row takes about this long on a walk of three checks. */
-    private const SECONDS_A_READING = 40;
+    private const SECONDS_A_READING = 15;
 
     public function __construct(private WalkProjector $projector)
     {
@@ -78,6 +82,7 @@ final readonly class DemoScenario
             'spacing_mm' => Length::ofSixteenths(16 * $demo->spacingInches)->toMillimetres(),
             'spacing_typed' => "{$demo->spacingInches} in",
             'sections' => $demo->sections,
+            'equipment' => $demo->equipment->toArray(),
             'planting_start' => $today->addDays($demo->daysToPlanting),
         ]);
 
@@ -96,7 +101,7 @@ final readonly class DemoScenario
     ): void {
         $finished = $rows === $planter->row_count;
         $season = $planter->season() - (self::PAST_SEASONS - $seasonsRun);
-        $walk = Walk::query()->create([
+        $walk = new Walk([
             'id' => $this->uuid("{$planter->name} {$season}"),
             'planter_id' => $planter->id,
             'season' => $season,
@@ -104,26 +109,29 @@ final readonly class DemoScenario
             'walk_order' => WalkOrder::RowByRow,
             'row_count' => $planter->row_count,
             'sheet' => $sheet->sheet,
-            'places_per_row' => $sheet->read()->placesPerRow(),
+            'equipment' => $planter->equipment,
+            'checks' => null,
+            'cautions_acknowledged_at' => $began,
             'started_by' => $technician->id,
             'started_at' => $began,
             'finished_by' => $finished ? $technician->id : null,
-            'finished_at' => $finished ? $began->addHours(3) : null,
+            'finished_at' => $finished ? $began->addHours(7) : null,
         ]);
+        $walk->countPlaces()->save();
 
         $readings = [];
-        foreach ($demo->readings($seasonsRun, $rows) as $turn => $reading) {
+        foreach ($demo->readings($walk->readSheet(), $seasonsRun, $rows) as $turn => $reading) {
             $at = $began->addSeconds(self::SECONDS_A_READING * ($turn + 1));
             $readings[] = [
                 'id' => $this->uuid("{$walk->id} {$turn}"),
                 'walk_id' => $walk->id,
                 'planter_id' => $planter->id,
-                'row_number' => $reading['row'],
-                'check_key' => $reading['check']->value,
-                'side' => $reading['side']->value,
-                'result' => 'measured',
-                'entry' => 'typed',
-                'millimetres' => $reading['length']->toMillimetres(),
+                'row_number' => $reading['place']->row,
+                'check_key' => $reading['place']->check->value,
+                'side' => $reading['place']->side->value,
+                'result' => Result::Recorded->value,
+                'entry' => Entry::Typed->value,
+                ...StoredAnswer::columns($reading['answer']),
                 'typed' => $reading['typed'],
                 'confirmed' => false,
                 'taken_at' => $at,
@@ -131,8 +139,31 @@ final readonly class DemoScenario
                 'user_id' => $technician->id,
             ];
         }
-        DB::table('readings')->insert($readings);
+        foreach (array_chunk($readings, 1000) as $chunk) {
+            DB::table('readings')->insert($chunk);
+        }
         $this->projector->project($walk);
+        if ($seasonsRun === self::PAST_SEASONS - 1 && $demo->rowsWalked > 0) {
+            $this->hardJoint($walk, $technician);
+        }
+    }
+
+    /** Last year's trouble, of which this year's walk warns. */
+    private function hardJoint(Walk $walk, User $technician): void
+    {
+        DB::table('notes')->insert([
+            'id' => $this->uuid("{$walk->id} joint"),
+            'walk_id' => $walk->id,
+            'planter_id' => $walk->planter_id,
+            'row_number' => 10,
+            'check_key' => CheckKey::GaugeBearing->value,
+            'side' => Side::Left->value,
+            'kind' => 'hard_joint',
+            'text' => 'Gauge wheel bolt seized. Penetrating oil the day before, then heat: 40 minutes.',
+            'taken_at' => $walk->started_at->addHours(2),
+            'recorded_at' => $walk->started_at->addHours(2),
+            'user_id' => $technician->id,
+        ]);
     }
 
     /** The same id for the same thing on every load. */

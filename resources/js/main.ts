@@ -24,3 +24,6 @@ const vuetify = createVuetify({
 })
 
 createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: queries }).use(router).use(vuetify).mount('#app')
+
+// Keeps the client on the device; the development server has none.
+if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js')

@@ -20,6 +20,30 @@ export const router = createRouter({
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
     {
+      path: '/planters/:planter(\\d+)/rows/:row(\\d+)',
+      name: 'row',
+      component: () => import('./screens/row/RowScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter), row: Number(route.params.row) }),
+    },
+    {
+      path: '/planters/:planter(\\d+)/findings',
+      name: 'findings',
+      component: () => import('./screens/findings/FindingsScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
+      path: '/planters/:planter(\\d+)/quick-entry',
+      name: 'quick-entry',
+      component: () => import('./screens/quick-entry/QuickEntryScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
+      path: '/planters/:planter(\\d+)/whole-planter',
+      name: 'whole-planter',
+      component: () => import('./screens/whole-planter/WholePlanterScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
       path: '/planters/:planter(\\d+)/walk',
       name: 'walk',
       component: () => import('./screens/walk/WalkScreen.vue'),
@@ -38,7 +62,8 @@ export const router = createRouter({
 
 router.beforeEach(async (to) => {
   const session = useSession()
-  if (session.me === null) await session.load()
+  // Without a signal, and with nobody known to this device, there is only the way to sign in.
+  if (session.me === null) await session.load().catch(() => undefined)
   if (session.me === null && to.name !== 'sign-in') return { name: 'sign-in', query: { to: to.fullPath } }
   if (session.me !== null && to.name === 'sign-in') return { name: 'yard' }
 })

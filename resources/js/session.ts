@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { api, body, Refusal, renewToken } from './api/client'
+import { api, body, Refusal, renewToken, speakAs } from './api/client'
 import type { Me } from './api/types'
+import { forget, keep, remembered } from './offline/remember'
 
 /** Who is signed in on this device, and how they like it shown. */
 export const useSession = defineStore('session', () => {
@@ -11,32 +12,43 @@ export const useSession = defineStore('session', () => {
   const units = computed(() => me.value?.units ?? 'in')
   const theme = computed(() => me.value?.theme ?? 'light')
 
+  function become(person: Me | null): void {
+    speakAs(person?.id)
+    me.value = person
+  }
+
+  /** Without a signal it is who was signed in last. */
   async function load(): Promise<void> {
     try {
-      me.value = await body(api.GET('/api/me'))
+      become(await remembered('me', (signal) => body(api.GET('/api/me', { signal }))))
     } catch (error) {
       if (!(error instanceof Refusal && error.isSignedOut)) throw error
-      me.value = null
+      become(null)
     }
   }
 
   async function signIn(email: string, password: string): Promise<void> {
+    speakAs(undefined)
     await renewToken()
-    me.value = await body(api.POST('/api/sign-in', { body: { email, password } }))
+    const person = await body(api.POST('/api/sign-in', { body: { email, password } }))
+    become(person)
+    await keep('me', person)
   }
 
   async function signOut(): Promise<void> {
     await api.POST('/api/sign-out')
-    me.value = null
+    if (me.value !== null) await forget(me.value.id)
+    become(null)
   }
 
   async function change(settings: Partial<Pick<Me, 'units' | 'theme'>>): Promise<void> {
     if (me.value === null) return
     me.value = { ...me.value, ...settings }
+    void keep('me', me.value)
     try {
       await api.PATCH('/api/me', { body: settings })
     } catch (error) {
-      // Without a signal the setting holds on this screen; it is only not remembered.
+      // Without a signal the setting holds on this device; it is only not remembered elsewhere.
       lapsed.value = error instanceof Refusal && error.isSignedOut
     }
   }

@@ -3,13 +3,32 @@ import messages from '../../lang/en.json'
 
 export type MessageKey = keyof typeof messages
 
+const words = messages as Record<string, string>
+
 /** The wording of lang/en.json, the same that the server uses; `:name` is filled from `fill`. */
 export function say(key: MessageKey | (string & {}), fill: Record<string, string | number> = {}): string {
-  const text = (messages as Record<string, string>)[key] ?? key
+  const text = words[key] ?? key
   return text.replace(/:([a-z]+)/g, (whole, name: string) => (name in fill ? String(fill[name]) : whole))
 }
 
 /** A check with its side, as `Opener blade diameter left`. */
 export function sayCheck({ check, side }: Pick<PlaceRef, 'check' | 'side'>): string {
   return `${say(`check.${check}`)} ${say(`side.${side}`)}`.trim()
+}
+
+/** Where a place is, as `Row 6` or `Whole planter`. */
+export function sayRow(row: number): string {
+  return row === 0 ? 'Whole planter' : `Row ${row}`
+}
+
+/** A word that a check may have of its own, such as the limit of a play, which is "over" and not "under". */
+export function sayOwn(key: string, check: string, fill: Record<string, string | number> = {}): string {
+  return say(`${key}.${check}` in words ? `${key}.${check}` : key, fill)
+}
+
+/** A reason as a sentence. */
+export function sayReason(check: string, code: string, fill: Record<string, string | number>): string {
+  if (!code.startsWith('chip.')) return sayOwn(`reason.${code}`, check, fill)
+  const word = say(code)
+  return `${word.charAt(0).toUpperCase()}${word.slice(1)}.`
 }

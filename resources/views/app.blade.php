@@ -7,6 +7,8 @@
     <meta name="theme-color" content="#23282B">
     <title>Ustrel</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
+    <link rel="apple-touch-icon" href="/icon-192.png">
+    <link rel="manifest" href="/manifest.webmanifest">
     {{-- Cascade layers rank by first mention; this one is to stand below Vuetify's. --}}
     <style>@layer reset;</style>
     @vite('resources/js/main.ts')

@@ -49,11 +49,11 @@ final readonly class SavePlanter
                 'row_count' => __('error.rows_already_read', ['rows' => $planter->row_count, 'row' => $lastRead]),
             ]);
         }
-        $walk->update([
+        $walk->fill([
             'row_count' => $planter->row_count,
             'sheet' => $planter->specSheet->sheet,
-            'places_per_row' => $planter->specSheet->read()->placesPerRow(),
-        ]);
+            'equipment' => $planter->equipment,
+        ])->countPlaces()->save();
         $this->projector->project($walk);
     }
 }

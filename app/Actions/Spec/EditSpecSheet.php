@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace App\Actions\Spec;
 
 use App\Models\SpecSheet;
-use App\Models\Walk;
-use App\Projections\WalkProjector;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Measure\UnreadableAmount;
 use Ustrel\Core\Measure\UnreadableLength;
 use Ustrel\Core\Spec\InvalidSpecSheet;
-use Ustrel\Core\Spec\SpecFault;
 use Ustrel\Core\Spec\SpecSheetReader;
 
 /**
@@ -23,7 +21,7 @@ use Ustrel\Core\Spec\SpecSheetReader;
  */
 final readonly class EditSpecSheet
 {
-    public function __construct(private WalkProjector $projector)
+    public function __construct(private SheetOfOpenWalks $openWalks)
     {
     }
 
@@ -36,31 +34,25 @@ final readonly class EditSpecSheet
     public function __invoke(SpecSheet $sheet, UnitSystem $units, string $name, array $figures, array $notch): SpecSheet
     {
         $edited = $sheet->sheet;
-        $edited['notch'] = self::withUnit($notch, $units);
+        $edited['notch'] = self::withUnit($notch, Unit::Millimetre, $units);
+        $known = $sheet->read()->checks;
         foreach ($figures as $check => $named) {
             foreach ($named as $figure => $entry) {
-                $edited['checks'][$check]['figures'][$figure] = self::withUnit($entry, $units);
+                $unit = $known[$check]->figures[$figure]->quantity->unit();
+                $edited['checks'][$check]['figures'][$figure] = self::withUnit($entry, $unit, $units);
             }
         }
 
         try {
-            $places = SpecSheetReader::read($edited)->placesPerRow();
+            SpecSheetReader::read($edited);
         } catch (InvalidSpecSheet $invalid) {
             throw ValidationException::withMessages(self::messages($invalid));
         }
 
         try {
-            return DB::transaction(function () use ($sheet, $name, $edited, $places): SpecSheet {
+            return DB::transaction(function () use ($sheet, $name, $edited): SpecSheet {
                 $sheet->update(['name' => $name, 'sheet' => $edited]);
-                $open = Walk::query()
-                    ->whereNull('finished_at')
-                    ->whereHas('planter', static fn ($planters) => $planters->where('spec_sheet_id', $sheet->id))
-                    ->lockForUpdate()
-                    ->get();
-                foreach ($open as $walk) {
-                    $walk->update(['sheet' => $edited, 'places_per_row' => $places]);
-                    $this->projector->project($walk);
-                }
+                $this->openWalks->follow($sheet);
 
                 return $sheet;
             });
@@ -75,24 +67,18 @@ final readonly class EditSpecSheet
      * @param  array{value: string, source: string}  $entry
      * @return array{value: string, source: string}
      */
-    private static function withUnit(array $entry, UnitSystem $units): array
+    private static function withUnit(array $entry, Unit $unit, UnitSystem $system): array
     {
+        $spelling = $unit->spelling($system);
+
         try {
-            Length::read($entry['value'], $units);
-        } catch (UnreadableLength) {
+            $unit->read($entry['value'], $system);
+            $bare = preg_match('/[\d.,\/]\s*$/', $entry['value']) === 1;
+        } catch (UnreadableLength|UnreadableAmount) {
             return $entry;
         }
 
-        return ['value' => self::saysItsUnit($entry['value']) ? $entry['value'] : "{$entry['value']} {$units->value}", 'source' => $entry['source']];
-    }
-
-    private static function saysItsUnit(string $typed): bool
-    {
-        try {
-            return Length::read($typed, UnitSystem::Inch)->equals(Length::read($typed, UnitSystem::Metric));
-        } catch (UnreadableLength) {
-            return false;
-        }
+        return $bare && $spelling !== '' ? ['value' => "{$entry['value']} {$spelling}"] + $entry : $entry;
     }
 
     /** @return array<string, string> by field of the request */
@@ -101,16 +87,9 @@ final readonly class EditSpecSheet
         $messages = [];
         foreach ($invalid->faults as $fault) {
             $field = $fault->path === 'notch' ? 'notch' : "figures.{$fault->path}";
-            $messages[$field] ??= self::message($fault);
+            $messages[$field] ??= __($fault->wordKey, ['typed' => $fault->typed]);
         }
 
         return $messages;
-    }
-
-    private static function message(SpecFault $fault): string
-    {
-        return $fault->length === null
-            ? __("spec.{$fault->code}")
-            : __("length.{$fault->length->value}", ['typed' => $fault->typed]);
     }
 }

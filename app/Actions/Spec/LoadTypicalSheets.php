@@ -26,7 +26,21 @@ final class LoadTypicalSheets
                 );
             }
 
+            self::completeOwnSheets();
+
             return count(RowUnitType::cases());
+        });
+    }
+
+    /** A workshop's copy of an older typical sheet gets the checks that have come since; its own figures stay. */
+    private static function completeOwnSheets(): void
+    {
+        $typical = SpecSheet::query()->whereNull('workshop_id')->get()->keyBy('type');
+        SpecSheet::query()->whereNotNull('workshop_id')->each(static function (SpecSheet $own) use ($typical): void {
+            $checks = $own->sheet['checks'] + ($typical->get($own->type)->sheet['checks'] ?? []);
+            if (count($checks) > count($own->sheet['checks'])) {
+                $own->update(['sheet' => ['checks' => $checks] + $own->sheet]);
+            }
         });
     }
 }

@@ -6,12 +6,15 @@ namespace App\Actions\Walk;
 
 use App\Models\User;
 use App\Models\Walk;
+use App\Projections\ReasonShape;
 use App\Queries\LastReading;
+use App\Queries\StoredAnswer;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use stdClass;
-use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Walk\Doubt;
 use Ustrel\Core\Walk\Entry;
@@ -26,7 +29,7 @@ final class ReadingIntake
     /** @var array<string, array<string, mixed>> stored readings that the batch names, by id */
     private readonly array $known;
 
-    /** @var array<string, array<string, Length|null>> what the walk reads now, by check and place */
+    /** @var array<string, array<string, Quantity|null>> the figures that the walk reads now, by check and place */
     private array $current;
 
     /** @var array<string, array<string, mixed>> rows of the table readings, by id */
@@ -51,12 +54,12 @@ final class ReadingIntake
     {
         try {
             $input = ReadingInput::from($item, $this->sheet, $this->walk->row_count);
-            $value = $this->value($input);
+            $answer = $this->answer($input);
         } catch (RefusedReading $refused) {
             return Receipt::refused($index, is_array($item) && is_string($item['id'] ?? null) ? $item['id'] : null, $refused->getMessage());
         }
 
-        $row = $this->row($input, $value);
+        $row = $this->row($input, $answer);
         $earlier = $this->known[$input->id] ?? $this->accepted[$input->id] ?? null;
         if ($earlier !== null) {
             return self::saysTheSame($earlier, $row)
@@ -66,13 +69,13 @@ final class ReadingIntake
         if ($this->walk->isFinished()) {
             return Receipt::refused($index, $input->id, __('refused.walk_finished'));
         }
-        $doubts = $this->doubts($input, $value);
+        $doubts = $this->doubts($input, $answer?->quantity);
         if ($doubts !== []) {
             return Receipt::doubtful($index, $input->id, $doubts);
         }
 
         $this->accepted[$input->id] = $row;
-        $this->current[$input->place->check->value][$input->place->key()] = $value;
+        $this->current[$input->place->check->value][$input->place->key()] = $answer?->quantity;
 
         return Receipt::of($index, $input->id, Outcome::Stored);
     }
@@ -84,17 +87,17 @@ final class ReadingIntake
     }
 
     /** @throws RefusedReading */
-    private function value(ReadingInput $input): ?Length
+    private function answer(ReadingInput $input): ?Answer
     {
-        if ($input->result !== Result::Measured || $input->entry === Entry::Typed) {
-            return $input->value;
+        if ($input->result !== Result::Recorded || $input->entry !== Entry::SameAsLast) {
+            return $input->answer;
         }
 
-        return ($this->last[$input->place->key()] ?? throw RefusedReading::because('no_last_time', ['row' => $input->place->row]))->value;
+        return ($this->last[$input->place->key()] ?? throw RefusedReading::because('no_last_time', ['row' => $input->place->row]))->answer;
     }
 
-    /** @return list<array{code: string, ref_mm: float}> */
-    private function doubts(ReadingInput $input, ?Length $value): array
+    /** @return list<array{code: string, ref: float|null, unit: string|null}> */
+    private function doubts(ReadingInput $input, ?Quantity $value): array
     {
         $check = $this->sheet->check($input->place->check);
         if ($value === null || $check === null || $input->confirmed || $input->entry === Entry::SameAsLast) {
@@ -102,19 +105,19 @@ final class ReadingIntake
         }
         $others = $this->current[$check->key->value] ?? [];
         unset($others[$input->place->key()]);
-        $doubts = Plausibility::ofPlace($check->rule, ($this->last[$input->place->key()] ?? null)?->value);
+        $doubts = Plausibility::ofPlace($check->rule, ($this->last[$input->place->key()] ?? null)?->answer->quantity);
         $doubts[] = Plausibility::ofRows(array_values(array_filter($others)));
 
         $raised = array_filter($doubts, static fn (?Doubt $doubt): bool => $doubt !== null && $doubt->concerns($value));
 
         return array_values(array_map(
-            static fn (Doubt $doubt): array => ['code' => $doubt->code->value, 'ref_mm' => $doubt->reference->toMillimetres()],
+            static fn (Doubt $doubt): array => ReasonShape::coded($doubt->code->value, $doubt->reference),
             $raised,
         ));
     }
 
     /** @return array<string, mixed> */
-    private function row(ReadingInput $input, ?Length $value): array
+    private function row(ReadingInput $input, ?Answer $answer): array
     {
         return [
             'id' => $input->id,
@@ -125,8 +128,8 @@ final class ReadingIntake
             'side' => $input->place->side->value,
             'result' => $input->result->value,
             'entry' => $input->entry->value,
-            'millimetres' => $value === null ? null : number_format($value->toMillimetres(), 6, '.', ''),
-            'typed' => $value === null ? null : ($value->typed ?? ''),
+            ...StoredAnswer::columns($answer),
+            'typed' => $answer?->quantity === null ? null : ($answer->quantity->asTyped() ?? ''),
             'confirmed' => $input->confirmed,
             'taken_at' => $input->takenAt->format('Y-m-d H:i:s.vP'),
             'recorded_at' => CarbonImmutable::now()->format('Y-m-d H:i:s.vP'),
@@ -140,13 +143,14 @@ final class ReadingIntake
      */
     private static function saysTheSame(array $earlier, array $row): bool
     {
-        foreach (['walk_id', 'row_number', 'check_key', 'side', 'result', 'entry', 'millimetres', 'typed'] as $column) {
+        foreach (['walk_id', 'row_number', 'check_key', 'side', 'result', 'entry', 'value', 'state', 'typed'] as $column) {
             if ($earlier[$column] !== $row[$column]) {
                 return false;
             }
         }
 
-        return CarbonImmutable::parse($earlier['taken_at'])->equalTo(CarbonImmutable::parse($row['taken_at']));
+        return json_decode($earlier['chips']) === json_decode($row['chips'])
+            && CarbonImmutable::parse($earlier['taken_at'])->equalTo(CarbonImmutable::parse($row['taken_at']));
     }
 
     /**
@@ -164,14 +168,14 @@ final class ReadingIntake
             ->all();
     }
 
-    /** @return array<string, array<string, Length|null>> */
+    /** @return array<string, array<string, Quantity|null>> */
     private static function currentValues(Walk $walk): array
     {
         $values = [];
-        $cells = DB::table('cells')->where('walk_id', $walk->id)->where('result', Result::Measured->value)->get();
+        $cells = DB::table('cells')->where('walk_id', $walk->id)->whereNotNull('value')->get();
         foreach ($cells as $cell) {
             $place = "{$cell->row_number}:{$cell->check_key}:{$cell->side}";
-            $values[$cell->check_key][$place] = Length::ofMillimetres($cell->millimetres);
+            $values[$cell->check_key][$place] = StoredAnswer::of($cell)?->quantity;
         }
 
         return $values;

@@ -7,7 +7,7 @@ namespace App\Actions\Walk;
 /** Says of one reading of a batch what became of it. */
 final readonly class Receipt
 {
-    /** @param  list<array{code: string, ref_mm: float}>  $doubts */
+    /** @param  list<array{code: string, ref: float|null, unit: string|null}>  $doubts */
     private function __construct(
         /** Its place in the batch, from 0. */
         public int $index,
@@ -33,7 +33,7 @@ final readonly class Receipt
         return new self($index, $id, Outcome::Conflict, __('refused.id_taken'));
     }
 
-    /** @param  non-empty-list<array{code: string, ref_mm: float}>  $doubts */
+    /** @param  non-empty-list<array{code: string, ref: float|null, unit: string|null}>  $doubts */
     public static function doubtful(int $index, string $id, array $doubts): self
     {
         return new self($index, $id, Outcome::Doubtful, __('refused.doubtful'), $doubts);

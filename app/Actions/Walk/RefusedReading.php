@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Walk;
 
 use RuntimeException;
-use Ustrel\Core\Measure\UnreadableLength;
+use Ustrel\Core\Measure\Unreadable;
 
 /** A reading that cannot be kept, with the reason in the technician's words. */
 final class RefusedReading extends RuntimeException
@@ -16,8 +16,8 @@ final class RefusedReading extends RuntimeException
         return new self(__("refused.{$code}", $with));
     }
 
-    public static function unreadable(UnreadableLength $unreadable): self
+    public static function unreadable(Unreadable $unreadable): self
     {
-        return new self(__("length.{$unreadable->fault->value}", ['typed' => $unreadable->typed]));
+        return new self(__($unreadable->wordKey(), ['typed' => $unreadable->typed()]));
     }
 }

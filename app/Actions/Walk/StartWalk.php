@@ -7,32 +7,42 @@ namespace App\Actions\Walk;
 use App\Models\Planter;
 use App\Models\User;
 use App\Models\Walk;
-use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Ustrel\Core\Walk\WalkKind;
-use Ustrel\Core\Walk\WalkOrder;
 
-/** Opens a walk of a planter, with the spec sheet's figures as they are today. */
+/** Opens a walk of a planter, with the spec sheet's figures and the planter's equipment as they are today. */
 final class StartWalk
 {
-    /** @throws ValidationException where a walk of this planter is still open */
-    public function __invoke(Planter $planter, User $by, WalkKind $kind, WalkOrder $order): Walk
+    /** @throws ValidationException where another walk of this planter is still open */
+    public function __invoke(Planter $planter, User $by, WalkStart $start): Walk
     {
-        $sheet = $planter->specSheet;
+        $known = $planter->walks()->find($start->id);
+        if ($known !== null) {
+            return $known;
+        }
 
         try {
-            return DB::transaction(static fn (): Walk => $planter->walks()->create([
-                'season' => $planter->season(),
-                'kind' => $kind,
-                'walk_order' => $order,
-                'row_count' => $planter->row_count,
-                'sheet' => $sheet->sheet,
-                'places_per_row' => $sheet->read()->placesPerRow(),
-                'started_by' => $by->id,
-                'started_at' => CarbonImmutable::now(),
-            ]));
+            return DB::transaction(static function () use ($planter, $by, $start): Walk {
+                $walk = new Walk([
+                    'id' => $start->id,
+                    'planter_id' => $planter->id,
+                    'season' => $planter->season(),
+                    'kind' => $start->kind,
+                    'walk_order' => $start->order,
+                    'row_count' => $planter->row_count,
+                    'sheet' => $planter->specSheet->sheet,
+                    'equipment' => $planter->equipment,
+                    'checks' => ChosenChecks::of($start->checks, $planter->readSheet()),
+                    'started_by' => $by->id,
+                    'started_at' => $start->at,
+                    'cautions_acknowledged_at' => $start->at,
+                    'finished_at' => null,
+                ]);
+                $walk->countPlaces()->save();
+
+                return $walk;
+            });
         } catch (UniqueConstraintViolationException) {
             throw ValidationException::withMessages(['planter' => __('error.walk_already_open', ['planter' => $planter->name])]);
         }

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Walk\StoreReadings;
 use App\Http\Resources\BatchResource;
 use App\Models\Walk;
-use App\Queries\BoardQuery;
+use App\Queries\NewsQuery;
 use Illuminate\Http\Exceptions\HttpResponseException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -22,6 +22,7 @@ final class ReadingController extends Controller
     #[OA\Post(path: '/api/walks/{walk}/readings', operationId: 'storeReadings', description: 'Each reading is stored, known, doubtful, refused or in conflict on its own; the answer says which. Sending a batch again is harmless. A batch of one that is in conflict answers 409.', tags: ['walk'])]
     #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['readings'], properties: [
+        new OA\Property(property: 'since', description: 'The as_of that the device heard last; the news goes back to it', type: 'string', format: 'date-time'),
         new OA\Property(property: 'readings', type: 'array', maxItems: 500, minItems: 1, items: new OA\Items(ref: '#/components/schemas/Reading')),
     ]))]
     #[OA\Response(response: 200, description: 'What became of each', content: new OA\JsonContent(ref: '#/components/schemas/Batch'))]
@@ -29,11 +30,10 @@ final class ReadingController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(response: 409, description: 'The one reading sent is in conflict', content: new OA\JsonContent(ref: '#/components/schemas/Batch'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function store(Request $request, Walk $walk, StoreReadings $store, BoardQuery $board): JsonResponse
+    public function store(Request $request, Walk $walk, StoreReadings $store, NewsQuery $news): JsonResponse
     {
         $receipts = $store($walk, $this->user($request), $this->items($request));
-        $state = $board->ofWalk($walk->refresh()->load('planter'), $walk->planter);
-        $resource = new BatchResource($receipts, $state);
+        $resource = new BatchResource($receipts, $news->of($walk->refresh()->load('planter.specSheet'), $this->since($request)));
 
         return $resource->response()->setStatusCode($resource->isLoneConflict() ? 409 : 200);
     }

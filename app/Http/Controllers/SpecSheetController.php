@@ -6,6 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Actions\Spec\CopySpecSheet;
 use App\Actions\Spec\EditSpecSheet;
+use App\Actions\Spec\PreviewSpecSheet;
+use App\Actions\Spec\ResetSpecSheet;
+use App\Actions\Spec\VerdictChange;
 use App\Http\Requests\SpecSheetRequest;
 use App\Http\Resources\SpecSheetResource;
 use App\Models\SpecSheet;
@@ -47,6 +50,35 @@ final class SpecSheetController extends Controller
         return new SpecSheetResource($edit(
             $specSheet, $this->user($request)->units, $request->name(), $request->figures(), $request->notch(),
         ));
+    }
+
+    #[OA\Post(path: '/api/spec-sheets/{specSheet}/preview', operationId: 'previewSpecSheet', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SpecSheetEdit'))]
+    #[OA\Response(response: 200, description: 'The verdicts of open walks that these figures would change; nothing is kept', content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['planter', 'row', 'check', 'side', 'from', 'to'], properties: [
+        new OA\Property(property: 'planter', type: 'string'),
+        new OA\Property(property: 'row', type: 'integer'),
+        new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
+        new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+        new OA\Property(property: 'from', ref: '#/components/schemas/Verdict'),
+        new OA\Property(property: 'to', ref: '#/components/schemas/Verdict'),
+    ], type: 'object')))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function preview(SpecSheetRequest $request, SpecSheet $specSheet, PreviewSpecSheet $preview): JsonResponse
+    {
+        $changes = $preview($specSheet, $this->user($request)->units, $request->name(), $request->figures(), $request->notch());
+
+        return new JsonResponse(array_map(static fn (VerdictChange $change): array => (array) $change, $changes));
+    }
+
+    #[OA\Post(path: '/api/spec-sheets/{specSheet}/reset', operationId: 'resetSpecSheet', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\Response(response: 200, description: 'Back to the typical figures', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function reset(SpecSheet $specSheet, ResetSpecSheet $reset): SpecSheetResource
+    {
+        return new SpecSheetResource($reset($specSheet));
     }
 
     #[OA\Post(path: '/api/spec-sheets/{specSheet}/copies', operationId: 'copySpecSheet', tags: ['spec'])]

@@ -9,7 +9,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'FigureEdit', required: ['value', 'source'], properties: [
-    new OA\Property(property: 'value', description: 'A length as typed; a bare number is in the user\'s units', type: 'string'),
+    new OA\Property(property: 'value', description: 'A figure as typed; a bare number is in the user\'s units', type: 'string'),
     new OA\Property(property: 'source', description: 'Where the figure comes from', type: 'string', maxLength: 200),
 ])]
 #[OA\Schema(schema: 'FigureEdits', description: 'By figure name', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/FigureEdit'))]

@@ -8,26 +8,36 @@ use App\Queries\Board;
 use App\Queries\CurrentReading;
 use App\Queries\LastReading;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Spec\Answer;
+use Ustrel\Core\Spec\Chip;
+use Ustrel\Core\Walk\Entry;
 use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\Result;
 
-#[OA\Schema(schema: 'Reason', required: ['code', 'ref_mm'], properties: [
-    new OA\Property(property: 'code', description: 'Worded under reason.CODE in lang/en.json', type: 'string'),
-    new OA\Property(property: 'ref_mm', description: 'The figure that the reading was held against', type: 'number', nullable: true),
+#[OA\Schema(schema: 'Result', type: 'string', enum: Result::class)]
+#[OA\Schema(schema: 'Entry', type: 'string', enum: Entry::class)]
+#[OA\Schema(schema: 'Reason', required: ['code', 'ref', 'unit'], properties: [
+    new OA\Property(property: 'code', description: 'Worded in lang/en.json under reason.CODE, or under CODE itself where it has a dot', type: 'string'),
+    new OA\Property(property: 'ref', description: 'The figure that the reading was held against', type: 'number', nullable: true),
+    new OA\Property(property: 'unit', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/Unit')]),
 ])]
-#[OA\Schema(schema: 'CurrentReading', required: ['id', 'result', 'mm', 'verdict', 'reasons', 'taken_at'], properties: [
+#[OA\Schema(schema: 'Answer', required: ['value', 'state', 'chips'], properties: [
+    new OA\Property(property: 'value', description: 'In the check\'s unit; null where no figure was read', type: 'number', nullable: true),
+    new OA\Property(property: 'state', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/State')]),
+    new OA\Property(property: 'chips', type: 'array', items: new OA\Items(ref: '#/components/schemas/Chip')),
+])]
+#[OA\Schema(schema: 'CurrentReading', required: ['id', 'result', 'verdict', 'reasons', 'taken_at'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
-    new OA\Property(property: 'result', type: 'string', enum: ['measured', 'not_fitted']),
-    new OA\Property(property: 'mm', type: 'number', nullable: true),
+    new OA\Property(property: 'result', ref: '#/components/schemas/Result'),
     new OA\Property(property: 'verdict', ref: '#/components/schemas/Verdict'),
     new OA\Property(property: 'reasons', type: 'array', items: new OA\Items(ref: '#/components/schemas/Reason')),
     new OA\Property(property: 'taken_at', type: 'string'),
-])]
-#[OA\Schema(schema: 'LastReading', required: ['mm', 'season'], properties: [
-    new OA\Property(property: 'mm', type: 'number'),
+], allOf: [new OA\Schema(ref: '#/components/schemas/Answer')])]
+#[OA\Schema(schema: 'LastReading', required: ['season'], properties: [
     new OA\Property(property: 'season', type: 'integer'),
-])]
+], allOf: [new OA\Schema(ref: '#/components/schemas/Answer')])]
 #[OA\Schema(schema: 'Cell', required: ['row', 'check', 'side', 'now', 'last'], properties: [
-    new OA\Property(property: 'row', type: 'integer'),
+    new OA\Property(property: 'row', description: '0 for the planter as a whole', type: 'integer'),
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
     new OA\Property(property: 'now', description: 'Null while unchecked', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/CurrentReading')]),
@@ -49,13 +59,22 @@ final class CellShape
         ];
     }
 
+    /** @return array{value: float|null, state: string|null, chips: list<string>} */
+    public static function answer(?Answer $answer): array
+    {
+        return [
+            'value' => $answer?->quantity === null ? null : $answer->quantity->unit()->valueOf($answer->quantity),
+            'state' => $answer?->state?->value,
+            'chips' => array_map(static fn (Chip $chip): string => $chip->value, $answer->chips ?? []),
+        ];
+    }
+
     /** @return array<string, mixed>|null */
     private static function now(?CurrentReading $reading): ?array
     {
-        return $reading === null ? null : [
+        return $reading === null ? null : self::answer($reading->answer) + [
             'id' => $reading->readingId,
             'result' => $reading->result->value,
-            'mm' => $reading->value?->toMillimetres(),
             'verdict' => $reading->verdict->value,
             'reasons' => $reading->reasons,
             'taken_at' => $reading->takenAt,
@@ -65,6 +84,6 @@ final class CellShape
     /** @return array<string, mixed>|null */
     private static function last(?LastReading $last): ?array
     {
-        return $last === null ? null : ['mm' => $last->value->toMillimetres(), 'season' => $last->season];
+        return $last === null ? null : self::answer($last->answer) + ['season' => $last->season];
     }
 }

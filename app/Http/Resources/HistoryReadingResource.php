@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Queries\StoredAnswer;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -11,11 +12,10 @@ use OpenApi\Attributes as OA;
 use stdClass;
 
 /** @property stdClass $resource a row of HistoryQuery */
-#[OA\Schema(schema: 'HistoryReading', required: ['id', 'result', 'entry', 'mm', 'typed', 'confirmed', 'taken_at', 'taken_by', 'season', 'kind', 'holds', 'verdict', 'reasons'], properties: [
+#[OA\Schema(schema: 'HistoryReading', required: ['id', 'result', 'entry', 'typed', 'confirmed', 'taken_at', 'taken_by', 'season', 'kind', 'holds', 'verdict', 'reasons'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
-    new OA\Property(property: 'result', type: 'string', enum: ['measured', 'not_fitted', 'withdrawn']),
-    new OA\Property(property: 'entry', type: 'string', enum: ['typed', 'same_as_last']),
-    new OA\Property(property: 'mm', type: 'number', nullable: true),
+    new OA\Property(property: 'result', ref: '#/components/schemas/Result'),
+    new OA\Property(property: 'entry', ref: '#/components/schemas/Entry'),
     new OA\Property(property: 'typed', type: 'string', nullable: true),
     new OA\Property(property: 'confirmed', type: 'boolean'),
     new OA\Property(property: 'taken_at', type: 'string', format: 'date-time'),
@@ -25,7 +25,7 @@ use stdClass;
     new OA\Property(property: 'holds', description: 'False once a later reading of the same walk has taken its place', type: 'boolean'),
     new OA\Property(property: 'verdict', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/Verdict')]),
     new OA\Property(property: 'reasons', type: 'array', items: new OA\Items(ref: '#/components/schemas/Reason')),
-])]
+], allOf: [new OA\Schema(ref: '#/components/schemas/Answer')])]
 final class HistoryReadingResource extends JsonResource
 {
     /** @return array<string, mixed> */
@@ -37,7 +37,7 @@ final class HistoryReadingResource extends JsonResource
             'id' => $reading->id,
             'result' => $reading->result,
             'entry' => $reading->entry,
-            'mm' => $reading->millimetres === null ? null : (float) $reading->millimetres,
+            ...CellShape::answer(StoredAnswer::of($reading)),
             'typed' => $reading->typed,
             'confirmed' => $reading->confirmed,
             'taken_at' => CarbonImmutable::parse($reading->taken_at)->toIso8601ZuluString(),

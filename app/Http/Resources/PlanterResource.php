@@ -9,9 +9,11 @@ use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnitType;
 
 /** @mixin Planter */
-#[OA\Schema(schema: 'Planter', required: ['id', 'farm', 'name', 'row_count', 'spacing_mm', 'spacing_typed', 'sections', 'season', 'planting_start', 'days_to_planting', 'spec_sheet'], properties: [
+#[OA\Schema(schema: 'Planter', required: ['id', 'farm', 'name', 'row_count', 'spacing_mm', 'spacing_typed', 'sections', 'season', 'planting_start', 'days_to_planting', 'equipment', 'spec_sheet'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'farm', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
@@ -22,6 +24,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'season', description: 'The year of planting that is being prepared', type: 'integer'),
     new OA\Property(property: 'planting_start', type: 'string', format: 'date', nullable: true),
     new OA\Property(property: 'days_to_planting', description: 'Negative once planting has begun', type: 'integer', nullable: true),
+    new OA\Property(property: 'equipment', ref: '#/components/schemas/Equipment'),
     new OA\Property(property: 'spec_sheet', required: ['id', 'name', 'type'], properties: [
         new OA\Property(property: 'id', type: 'integer'),
         new OA\Property(property: 'name', type: 'string'),
@@ -44,6 +47,7 @@ final class PlanterResource extends JsonResource
             'season' => $this->resource->season(),
             'planting_start' => $this->planting_start?->toDateString(),
             'days_to_planting' => $this->planting_start === null ? null : (int) CarbonImmutable::today()->diffInDays($this->planting_start),
+            'equipment' => Equipment::of($this->equipment, RowUnitType::from($this->specSheet->type))->toArray(),
             'spec_sheet' => $this->specSheet->only(['id', 'name', 'type']),
         ];
     }

@@ -6,8 +6,9 @@ namespace App\Http\Resources;
 
 use App\Queries\RibbonRow;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Spec\Verdict;
 
-#[OA\Schema(schema: 'Verdict', type: 'string', enum: ['unchecked', 'sound', 'watch', 'change', 'failed'])]
+#[OA\Schema(schema: 'Verdict', type: 'string', enum: Verdict::class)]
 #[OA\Schema(schema: 'RibbonRow', required: ['row', 'verdict', 'life_left', 'checked'], properties: [
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'verdict', ref: '#/components/schemas/Verdict'),

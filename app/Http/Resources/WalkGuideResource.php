@@ -4,59 +4,71 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Queries\Board;
+use App\Queries\WalkNews;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Spec\Background;
+use Ustrel\Core\Spec\Trend;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
 use Ustrel\Core\Walk\WalkOrder;
 
-/** @property Board $resource a board that has a walk */
-#[OA\Schema(schema: 'WalkStep', allOf: [new OA\Schema(ref: '#/components/schemas/Cell')], required: ['turn', 'bands', 'doubts'], properties: [
-    new OA\Property(property: 'turn', description: 'The place\'s turn in each order, from 0', required: ['row_by_row', 'station_by_station'], properties: [
-        new OA\Property(property: 'row_by_row', type: 'integer'),
-        new OA\Property(property: 'station_by_station', type: 'integer'),
-    ], type: 'object'),
-    new OA\Property(property: 'bands', type: 'array', items: new OA\Items(ref: '#/components/schemas/Band')),
-    new OA\Property(property: 'doubts', type: 'array', items: new OA\Items(ref: '#/components/schemas/Doubt')),
-])]
-#[OA\Schema(schema: 'WalkGuide', required: ['planter', 'walk', 'checks', 'ribbon', 'steps', 'row_doubts'], properties: [
+/** @property WalkNews $resource */
+#[OA\Schema(schema: 'WalkStep', properties: [
+    new OA\Property(property: 'bands', description: 'Only where last time counts; else the check\'s, or those of row_bands', type: 'array', items: new OA\Items(ref: '#/components/schemas/Band')),
+    new OA\Property(property: 'doubts', description: 'Only where last time counts; else the check\'s', type: 'array', items: new OA\Items(ref: '#/components/schemas/Doubt')),
+], allOf: [new OA\Schema(ref: '#/components/schemas/Cell')])]
+#[OA\Schema(schema: 'WalkGuide', required: ['planter', 'walk', 'season', 'checks', 'steps', 'orders'], properties: [
     new OA\Property(property: 'planter', ref: '#/components/schemas/Planter'),
-    new OA\Property(property: 'walk', ref: '#/components/schemas/Walk'),
-    new OA\Property(property: 'checks', type: 'array', items: new OA\Items(ref: '#/components/schemas/Check')),
-    new OA\Property(property: 'ribbon', type: 'array', items: new OA\Items(ref: '#/components/schemas/RibbonRow')),
-    new OA\Property(property: 'steps', description: 'Every place, row by row', type: 'array', items: new OA\Items(ref: '#/components/schemas/WalkStep')),
-    new OA\Property(property: 'row_doubts', ref: '#/components/schemas/RowDoubt'),
-])]
+    new OA\Property(property: 'walk', description: 'Null where none is open: the guide of the walk that would be started', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/Walk')]),
+    new OA\Property(property: 'season', description: 'The year of planting', type: 'integer'),
+    new OA\Property(property: 'checks', description: 'All that the planter has, walked today or not', type: 'array', items: new OA\Items(ref: '#/components/schemas/Check')),
+    new OA\Property(property: 'steps', description: 'Every place that the planter has', type: 'array', items: new OA\Items(ref: '#/components/schemas/WalkStep')),
+    new OA\Property(property: 'orders', description: 'By order, the steps by their place in the list', required: ['row_by_row', 'station_by_station', 'snake'], properties: [
+        new OA\Property(property: 'row_by_row', type: 'array', items: new OA\Items(type: 'integer')),
+        new OA\Property(property: 'station_by_station', type: 'array', items: new OA\Items(type: 'integer')),
+        new OA\Property(property: 'snake', type: 'array', items: new OA\Items(type: 'integer')),
+    ], type: 'object'),
+], allOf: [new OA\Schema(ref: '#/components/schemas/WalkState')])]
 final class WalkGuideResource extends JsonResource
 {
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        $board = $this->resource;
-        $face = (new BoardResource($board))->toArray($request);
-        $rowByRow = Route::through($board->sheet, $board->rowCount, WalkOrder::RowByRow)->places;
-        $stationByStation = Route::through($board->sheet, $board->rowCount, WalkOrder::StationByStation)->places;
-        $turns = array_flip(array_map(static fn (Place $place): string => $place->key(), $stationByStation));
-
-        $steps = [];
-        foreach ($rowByRow as $turn => $place) {
-            $check = $board->sheet->checks[$place->check->value];
-            $steps[] = CellShape::of($place, $board) + [
-                'turn' => ['row_by_row' => $turn, 'station_by_station' => $turns[$place->key()]],
-                'bands' => GuideShape::bands($check, $place, $board),
-                'doubts' => GuideShape::doubts($check, $place, $board),
-            ];
+        $board = $this->resource->board;
+        $places = Route::through($board->sheet, $board->rowCount, WalkOrder::RowByRow)->places;
+        $index = array_flip(array_map(static fn (Place $place): string => $place->key(), $places));
+        $orders = [];
+        foreach (WalkOrder::cases() as $order) {
+            $route = Route::through($board->sheet, $board->rowCount, $order)->places;
+            $orders[$order->value] = array_map(static fn (Place $place): int => $index[$place->key()], $route);
         }
 
         return [
-            'planter' => $face['planter'],
-            'walk' => $face['walk'],
-            'checks' => $face['checks'],
-            'ribbon' => $face['ribbon'],
-            'steps' => $steps,
-            'row_doubts' => (object) GuideShape::rowDoubts($board),
+            'planter' => (new PlanterResource($board->planter))->toArray($request),
+            'walk' => $board->walk === null ? null : (new WalkResource($board->walk))->toArray($request),
+            'season' => $board->season,
+            'checks' => BoardResource::checks($board),
+            'steps' => array_map($this->step(...), $places),
+            'orders' => $orders,
+        ] + WalkNewsResource::state($this->resource);
+    }
+
+    /** @return array<string, mixed> */
+    private function step(Place $place): array
+    {
+        $board = $this->resource->board;
+        $check = $board->sheet->checks[$place->check->value];
+        $last = ($board->last[$place->key()] ?? null)?->answer->quantity;
+        $step = CellShape::of($place, $board);
+        if ($last === null || $check->rule->trend() === Trend::Free) {
+            return $step;
+        }
+
+        return $step + [
+            'bands' => GuideShape::bands($check, Background::of($last)),
+            'doubts' => GuideShape::doubts($check, $last),
         ];
     }
 }

@@ -8,16 +8,19 @@ use App\Models\Walk;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Walk\WalkKind;
+use Ustrel\Core\Walk\WalkOrder;
 
 /** @mixin Walk */
-#[OA\Schema(schema: 'WalkKind', type: 'string', enum: ['pre_season', 'first_pass', 'in_season', 'rain_day', 'season_end'])]
-#[OA\Schema(schema: 'WalkOrder', type: 'string', enum: ['row_by_row', 'station_by_station'])]
-#[OA\Schema(schema: 'Walk', required: ['id', 'season', 'kind', 'order', 'row_count', 'places', 'started_at', 'finished_at'], properties: [
+#[OA\Schema(schema: 'WalkKind', type: 'string', enum: WalkKind::class)]
+#[OA\Schema(schema: 'WalkOrder', type: 'string', enum: WalkOrder::class)]
+#[OA\Schema(schema: 'Walk', required: ['id', 'season', 'kind', 'order', 'row_count', 'checks', 'places', 'started_at', 'finished_at'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'season', description: 'The year of planting', type: 'integer'),
     new OA\Property(property: 'kind', ref: '#/components/schemas/WalkKind'),
     new OA\Property(property: 'order', ref: '#/components/schemas/WalkOrder'),
     new OA\Property(property: 'row_count', type: 'integer'),
+    new OA\Property(property: 'checks', description: 'The checks that are walked', type: 'array', items: new OA\Items(ref: '#/components/schemas/CheckKey')),
     new OA\Property(property: 'places', description: 'How many readings the whole walk takes', type: 'integer'),
     new OA\Property(property: 'started_at', type: 'string', format: 'date-time'),
     new OA\Property(property: 'finished_at', type: 'string', format: 'date-time', nullable: true),
@@ -33,7 +36,8 @@ final class WalkResource extends JsonResource
             'kind' => $this->kind->value,
             'order' => $this->walk_order->value,
             'row_count' => $this->row_count,
-            'places' => $this->row_count * $this->places_per_row,
+            'checks' => array_keys($this->resource->scope()->checks),
+            'places' => $this->resource->places(),
             'started_at' => $this->started_at->toIso8601ZuluString(),
             'finished_at' => $this->finished_at?->toIso8601ZuluString(),
         ];

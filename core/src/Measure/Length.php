@@ -10,12 +10,15 @@ namespace Ustrel\Core\Measure;
  * Kept as a whole number of nanometres, so that every 1/64 in and every hundredth of a millimetre is exact and a
  * limit is met exactly or not at all. What was typed stays with it for the record; it takes no part in comparison.
  */
-final readonly class Length
+final readonly class Length implements Quantity
 {
     /** 1 in = 25.4 mm exactly (international inch, 1959). */
     public const NANOMETRES_PER_INCH = 25_400_000;
 
     public const NANOMETRES_PER_MILLIMETRE = 1_000_000;
+
+    /** Nothing on a row unit is longer than this. Nanometres. */
+    public const LONGEST = 120 * self::NANOMETRES_PER_INCH;
 
     private function __construct(
         public int $nanometres,
@@ -44,12 +47,28 @@ final readonly class Length
      * Reads what a technician types: `14 3/8`, `14-3/8"`, `14⅜`, `14.375 in`, `365 mm`, `36,5 cm`, `365`.
      *
      * @param  UnitSystem  $system  the unit of a bare decimal number; a fraction is always inches
+     * @param  int  $longest  nanometres; what is longer is refused
      *
      * @throws UnreadableLength
      */
-    public static function read(string $typed, UnitSystem $system): self
+    public static function read(string $typed, UnitSystem $system, int $longest = self::LONGEST): self
     {
-        return new self((new LengthReader($system))->nanometres($typed), $typed);
+        return new self((new LengthReader($system, $longest))->nanometres($typed), $typed);
+    }
+
+    public function unit(): Unit
+    {
+        return Unit::Millimetre;
+    }
+
+    public function steps(): int
+    {
+        return $this->nanometres;
+    }
+
+    public function asTyped(): ?string
+    {
+        return $this->typed;
     }
 
     public function plus(self $other): self

@@ -13,9 +13,6 @@ namespace Ustrel\Core\Measure;
  */
 final readonly class LengthReader
 {
-    /** Nothing on a row unit is longer than this. */
-    private const LONGEST = 120 * Length::NANOMETRES_PER_INCH;
-
     private const VULGAR = [
         '½' => '1/2', '¼' => '1/4', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8',
     ];
@@ -28,8 +25,11 @@ final readonly class LengthReader
     /** The fractions a tape is marked in. */
     private const DENOMINATORS = [2, 4, 8, 16, 32, 64];
 
-    public function __construct(private UnitSystem $system)
-    {
+    public function __construct(
+        private UnitSystem $system,
+        /** Nanometres; what is longer is refused. */
+        private int $longest = Length::LONGEST,
+    ) {
     }
 
     /** @throws UnreadableLength */
@@ -54,7 +54,7 @@ final readonly class LengthReader
             ? $this->fraction($found['number'], $unit, $typed)
             : $this->decimal($found['number'], $unit, $typed);
 
-        return $nanometres <= self::LONGEST
+        return $nanometres <= $this->longest
             ? $nanometres
             : throw UnreadableLength::of($typed, LengthFault::TooLong);
     }
@@ -114,6 +114,6 @@ final readonly class LengthReader
         $value = (float) strtr($number, ',', '.');
 
         // Beyond the longest length a float no longer holds whole nanometres; it is refused by the caller all the same.
-        return (int) round(min($value * $unit, 2.0 * self::LONGEST));
+        return (int) round(min($value * $unit, 2.0 * $this->longest));
     }
 }

@@ -7,7 +7,7 @@ namespace Ustrel\Core\Measure;
 use InvalidArgumentException;
 
 /** Thrown where something typed is not a length; says which fault it has and what was typed. */
-final class UnreadableLength extends InvalidArgumentException
+final class UnreadableLength extends InvalidArgumentException implements Unreadable
 {
     private function __construct(
         public readonly LengthFault $fault,
@@ -19,5 +19,15 @@ final class UnreadableLength extends InvalidArgumentException
     public static function of(string $typed, LengthFault $fault): self
     {
         return new self($fault, $typed);
+    }
+
+    public function wordKey(): string
+    {
+        return "length.{$this->fault->value}";
+    }
+
+    public function typed(): string
+    {
+        return $this->typed;
     }
 }

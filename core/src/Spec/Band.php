@@ -8,7 +8,7 @@ namespace Ustrel\Core\Spec;
 final readonly class Band
 {
     public function __construct(
-        /** Nanometres, included. */
+        /** Steps, included. */
         public int $from,
         public Judgement $judgement,
     ) {

@@ -4,28 +4,30 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
-use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\Unit;
 
 /**
- * A rule compiled for a look-up: ordered bands from 0 upwards. The client judges with them where there is no signal,
+ * A rule compiled for a look-up: ordered bands from the lowest value upwards. The client judges with them where there is no signal,
  * and the scale strip draws them. They are the rule's own answers, taken at each of its break points.
  */
 final readonly class Bands
 {
-    /** @param  non-empty-list<Band>  $bands ascending, the first from 0 */
+    /** @param  non-empty-list<Band>  $bands ascending, the first from the lowest value that can be typed */
     private function __construct(public array $bands)
     {
     }
 
-    public static function compile(Rule $rule, ?Length $last): self
+    public static function compile(Rule $rule, Unit $unit, Background $background): self
     {
-        $points = array_filter($rule->breakPoints($last), static fn (int $point): bool => $point > 0);
-        $points = array_unique([0, ...$points]);
+        $lowest = $unit->lowest();
+        $points = array_filter($rule->breakPoints($background), static fn (int $point): bool => $point > $lowest);
+        $points = array_unique($points);
         sort($points);
 
-        $bands = [new Band(0, $rule->judge(Length::ofNanometres(0), $last))];
-        foreach (array_slice($points, 1) as $point) {
-            $judgement = $rule->judge(Length::ofNanometres($point), $last);
+        $bands = [new Band($lowest, $rule->judge($unit->quantity($lowest), $background))];
+        foreach ($points as $point) {
+            $judgement = $rule->judge($unit->quantity($point), $background);
             if (! $judgement->equals($bands[count($bands) - 1]->judgement)) {
                 $bands[] = new Band($point, $judgement);
             }
@@ -34,11 +36,11 @@ final readonly class Bands
         return new self($bands);
     }
 
-    public function judge(Length $value): Judgement
+    public function judge(Quantity $value): Judgement
     {
         $found = $this->bands[0];
         foreach ($this->bands as $band) {
-            if ($band->from > $value->nanometres) {
+            if ($band->from > $value->steps()) {
                 break;
             }
             $found = $band;

@@ -4,23 +4,91 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
-/** A check as one row-unit type has it: on which sides, by which figures, judged by which rule. */
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\Unit;
+
+/** A check as one spec sheet has it: on which sides, by which figures, judged by which rule. */
 final readonly class Check
 {
+    public Station $station;
+
+    public CheckKind $kind;
+
+    /** The unit of its figure; of no meaning where it takes none. */
+    public Unit $unit;
+
+    public Rule $rule;
+
     /**
      * @param  non-empty-list<Side>  $sides
-     * @param  array<string, Figure>  $figures  by name: new, limit, margin or low, high, aim, margin
+     * @param  array<string, Figure>  $figures  by name, those that the rule needs
      */
     public function __construct(
         public CheckKey $key,
+        public CheckDefinition $definition,
         public array $sides,
         public array $figures,
-        public Rule $rule,
+        ClosingWheels $wheels = ClosingWheels::Rubber,
     ) {
+        $this->station = $definition->station;
+        $this->kind = $definition->kind;
+        $this->unit = $definition->unit;
+        $this->rule = $definition->rule->build(array_map(static fn (Figure $figure): Quantity => $figure->quantity, $figures), $wheels);
+    }
+
+    public function with(ClosingWheels $wheels): self
+    {
+        return new self($this->key, $this->definition, $this->sides, $this->figures, $wheels);
     }
 
     public function has(Side $side): bool
     {
         return in_array($side, $this->sides, true);
+    }
+
+    public function isOfWholePlanter(): bool
+    {
+        return $this->station->isOfWholePlanter();
+    }
+
+    /** Whether one row's verdict hangs on what the other rows read. */
+    public function comparesRows(): bool
+    {
+        return $this->rule instanceof NearMedian;
+    }
+
+    public function judge(Answer $answer, Background $background): Judgement
+    {
+        if ($answer->quantity !== null) {
+            return $this->rule->judge($answer->quantity, $background);
+        }
+
+        return match ($answer->state) {
+            State::Gap => Judgement::of(Verdict::Change, new Reason(ReasonCode::TouchGap)),
+            State::Tight => Judgement::of(Verdict::Watch, new Reason(ReasonCode::TouchTight)),
+            State::Light => Judgement::of(Verdict::Sound, new Reason(ReasonCode::TouchLight)),
+            State::Yes => Judgement::of(Verdict::Sound, new Reason(ReasonCode::Done)),
+            State::No => Judgement::of($this->definition->no, new Reason(ReasonCode::NotDone)),
+            State::Sound => $this->condition(Verdict::Sound, $answer->chips),
+            State::Watch => $this->condition(Verdict::Watch, $answer->chips),
+            State::Change => $this->condition(Verdict::Change, $answer->chips),
+            State::Failed => $this->condition(Verdict::Failed, $answer->chips),
+            null => Judgement::of(Verdict::Unchecked),
+        };
+    }
+
+    /**
+     * What was ticked weighs at least what the catalogue says, whatever was said of the whole.
+     *
+     * @param  list<Chip>  $chips
+     */
+    private function condition(Verdict $said, array $chips): Judgement
+    {
+        $weights = array_map(fn (Chip $chip): Verdict => $this->definition->chips[$chip->value] ?? Verdict::Watch, $chips);
+        $reasons = array_map(static fn (Chip $chip): Reason => new Reason($chip), $chips);
+
+        return $reasons === []
+            ? Judgement::of($said, new Reason(ReasonCode::LookedAt))
+            : Judgement::of(Verdict::worst([$said, ...$weights]), ...$reasons);
     }
 }

@@ -4,17 +4,96 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
-/** One thing looked at or measured; the cases stand in the order in which a row is walked. */
+/** One thing looked at or measured; the cases stand in the order in which a row, and then the planter, is walked. */
 enum CheckKey: string
 {
+    case RowCleanerTeeth = 'row_cleaner_teeth';
+    case RowCleanerBearing = 'row_cleaner_bearing';
+    case RowCleanerSetting = 'row_cleaner_setting';
+    case CoulterDiameter = 'coulter_diameter';
+    case CoulterRim = 'coulter_rim';
+    case CoulterBearing = 'coulter_bearing';
+    case FertilizerBladeDiameter = 'fertilizer_blade_diameter';
+    case FertilizerBoot = 'fertilizer_boot';
+    case FertilizerTube = 'fertilizer_tube';
+    case FertilizerPivot = 'fertilizer_pivot';
+    case FertilizerCheckValve = 'fertilizer_check_valve';
+    case FertilizerHardware = 'fertilizer_hardware';
+    case ArmPlayVertical = 'arm_play_vertical';
+    case ArmPlaySide = 'arm_play_side';
+    case ArmBushings = 'arm_bushings';
+    case ArmBolts = 'arm_bolts';
+    case DownforceSpringStep = 'downforce_spring_step';
+    case DownforcePressure = 'downforce_pressure';
+    case DownforceLeak = 'downforce_leak';
+    case SeedHose = 'seed_hose';
+    case HopperLid = 'hopper_lid';
+    case TreatedSeedResidue = 'treated_seed_residue';
+    case ChainLength = 'chain_length';
+    case ChainStiffness = 'chain_stiffness';
+    case Sprockets = 'sprockets';
+    case ChainIdler = 'chain_idler';
+    case DriveCoupling = 'drive_coupling';
+    case MeterSeal = 'meter_seal';
+    case MeterBrush = 'meter_brush';
+    case MeterSingulator = 'meter_singulator';
+    case MeterKnockoutWheel = 'meter_knockout_wheel';
+    case MeterDisc = 'meter_disc';
+    case MeterCleaned = 'meter_cleaned';
+    case MeterBenchSeasons = 'meter_bench_seasons';
+    case AirAtMeter = 'air_at_meter';
+    case AirHose = 'air_hose';
     case OpenerBladeDiameter = 'opener_blade_diameter';
+    case OpenerBladeEdge = 'opener_blade_edge';
+    case OpenerBearing = 'opener_bearing';
+    case OpenerRivets = 'opener_rivets';
     case BladeContactLength = 'blade_contact_length';
+    case InnerShims = 'inner_shims';
+    case Scraper = 'scraper';
+    case GuardWidth = 'guard_width';
+    case GuardSides = 'guard_sides';
+    case SeedTube = 'seed_tube';
+    case SeedSensor = 'seed_sensor';
+    case GaugeTyre = 'gauge_tyre';
+    case GaugeBearing = 'gauge_bearing';
+    case GaugeArmPlay = 'gauge_arm_play';
+    case GaugeTouch = 'gauge_touch';
+    case DepthStopNotch = 'depth_stop_notch';
+    case FirmerTip = 'firmer_tip';
+    case FirmerTension = 'firmer_tension';
+    case ClosingGap = 'closing_gap';
+    case ClosingCentring = 'closing_centring';
+    case ClosingBearing = 'closing_bearing';
+    case ClosingTailPlay = 'closing_tail_play';
+    case ClosingRim = 'closing_rim';
+
+    case ToolbarHeight = 'toolbar_height';
+    case ToolbarPitch = 'toolbar_pitch';
+    case FrameLocks = 'frame_locks';
+    case HitchAndChain = 'hitch_and_chain';
+    case MarkerArms = 'marker_arms';
+    case LiftAssistWheels = 'lift_assist_wheels';
+    case TyrePressure = 'tyre_pressure';
+    case DriveWheelContact = 'drive_wheel_contact';
+    case DriveShaft = 'drive_shaft';
+    case HydraulicMotors = 'hydraulic_motors';
+    case HydraulicHoses = 'hydraulic_hoses';
+    case AirFan = 'air_fan';
+    case FillHoses = 'fill_hoses';
+    case FertilizerTank = 'fertilizer_tank';
+    case FertilizerPump = 'fertilizer_pump';
+    case FertilizerScreens = 'fertilizer_screens';
+    case FertilizerDiaphragms = 'fertilizer_diaphragms';
+    case AntifreezeFlushed = 'antifreeze_flushed';
+    case FertilizerLeakCheck = 'fertilizer_leak_check';
+    case Lights = 'lights';
+    case MonitorOn = 'monitor_on';
+    case SoftwareCurrent = 'software_current';
+    case FieldMaps = 'field_maps';
+    case SensorsCounting = 'sensors_counting';
 
     public function station(): Station
     {
-        return match ($this) {
-            self::OpenerBladeDiameter => Station::OpenerBlades,
-            self::BladeContactLength => Station::BladeContact,
-        };
+        return Catalogue::definition($this)->station;
     }
 }

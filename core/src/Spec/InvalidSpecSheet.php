@@ -12,7 +12,7 @@ final class InvalidSpecSheet extends InvalidArgumentException
     /** @param  non-empty-list<SpecFault>  $faults */
     private function __construct(public readonly array $faults)
     {
-        $named = array_map(static fn (SpecFault $fault): string => "{$fault->path}: {$fault->code}", $faults);
+        $named = array_map(static fn (SpecFault $fault): string => "{$fault->path}: {$fault->wordKey}", $faults);
         parent::__construct('Spec sheet not usable: '.implode('; ', $named));
     }
 

@@ -25,6 +25,12 @@ final readonly class Judgement
         return self::of(Verdict::Sound, new Reason(ReasonCode::NotFitted));
     }
 
+    /** Looked over and found sound, without a figure or a closer look. */
+    public static function lookedSound(): self
+    {
+        return self::of(Verdict::Sound, new Reason(ReasonCode::LookedSound));
+    }
+
     public function equals(self $other): bool
     {
         if ($this->verdict !== $other->verdict || count($this->reasons) !== count($other->reasons)) {

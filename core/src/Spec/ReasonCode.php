@@ -24,5 +24,42 @@ enum ReasonCode: string
     case OverWindow = 'over_window';
     case NoContact = 'no_contact';
 
+    case LittlePlay = 'little_play';
+    case OverPlayWatch = 'over_play_watch';
+    case OverPlayLimit = 'over_play_limit';
+    /** One more season that adds as much as the last one takes it past the limit. */
+    case WillOutgrow = 'will_outgrow';
+
+    case LittleStretch = 'little_stretch';
+    case OverStretchWatch = 'over_stretch_watch';
+    case OverStretchLimit = 'over_stretch_limit';
+
+    case InRange = 'in_range';
+    case UnderRange = 'under_range';
+    case OverRange = 'over_range';
+    case OnCentre = 'on_centre';
+    case OffCentre = 'off_centre';
+
+    case LikeRows = 'like_rows';
+    case AboveRows = 'above_rows';
+    case BelowRows = 'below_rows';
+    case TooFewRows = 'too_few_rows';
+
+    case EnoughLeft = 'enough_left';
+    case TooFewLeft = 'too_few_left';
+    case NotDue = 'not_due';
+    case Due = 'due';
+    case Recorded = 'recorded';
+
+    case TouchLight = 'touch_light';
+    case TouchGap = 'touch_gap';
+    case TouchTight = 'touch_tight';
+    case Done = 'done';
+    case NotDone = 'not_done';
+    /** A condition, with nothing ticked. */
+    case LookedAt = 'looked_at';
+    /** Looked over together with others and found sound; no figure was taken. */
+    case LookedSound = 'looked_sound';
+
     case NotFitted = 'not_fitted';
 }

@@ -4,30 +4,36 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
-use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Quantity;
 
-/** How a measured check is judged. */
+/** How a figure is judged. All quantities of one rule are of one unit. */
 interface Rule
 {
-    /**
-     * @param  Length|null  $last  what the same place read in an earlier season, if it was read
-     */
-    public function judge(Length $value, ?Length $last): Judgement;
+    public function judge(Quantity $value, Background $background): Judgement;
 
     /**
      * Where the judgement may turn. Between one point and the next it is the same for every value, the lower point
      * included and the upper one not.
      *
-     * @return list<int> nanometres, in any order
+     * @return list<int> steps, in any order
      */
-    public function breakPoints(?Length $last): array;
+    public function breakPoints(Background $background): array;
 
-    /** The share of the usable size that is left, 0 (at or past the limit) to 1 (as new or at the aim). */
-    public function lifeLeft(Length $value): float;
+    /** The share of the usable size that is left, 0 (at or past the limit) to 1 (as new); null where nothing wears. */
+    public function lifeLeft(Quantity $value): ?float;
 
     /** The largest size that the part can have; null where a part has no such size. */
-    public function largest(): ?Length;
+    public function largest(): ?Quantity;
 
-    /** Whether the figure only falls until something is changed. */
-    public function onlyShrinks(): bool;
+    public function trend(): Trend;
+
+    /** @return array<string, Quantity> the figures to name on a scale, by figure name */
+    public function marks(): array;
+
+    /**
+     * What does not go together in the figures that the rule was made of.
+     *
+     * @return array<string, string> a code worded under `spec.<code>` in lang/en.json, by figure name
+     */
+    public function faults(): array;
 }

@@ -4,27 +4,27 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
-use Ustrel\Core\Measure\LengthFault;
+use Ustrel\Core\Measure\Unreadable;
 
-/** One thing wrong with a spec sheet. The wording of each code is under `spec.<code>` in lang/en.json. */
+/** One thing wrong with a spec sheet. */
 final readonly class SpecFault
 {
     private function __construct(
         /** Where it stands in the sheet, as `opener_blade_diameter.limit`. */
         public string $path,
-        public string $code,
-        public ?LengthFault $length = null,
+        /** The key of its wording in lang/en.json. */
+        public string $wordKey,
         public string $typed = '',
     ) {
     }
 
     public static function at(string $path, string $code): self
     {
-        return new self($path, $code);
+        return new self($path, "spec.{$code}");
     }
 
-    public static function unreadable(string $path, LengthFault $fault, string $typed): self
+    public static function unreadable(string $path, Unreadable $unreadable): self
     {
-        return new self($path, 'unreadable', $fault, $typed);
+        return new self($path, $unreadable->wordKey(), $unreadable->typed());
     }
 }

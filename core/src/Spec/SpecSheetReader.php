@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
-use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Measure\UnreadableAmount;
 use Ustrel\Core\Measure\UnreadableLength;
 
 /**
@@ -15,12 +16,6 @@ use Ustrel\Core\Measure\UnreadableLength;
  */
 final class SpecSheetReader
 {
-    /** The figures that each rule needs. */
-    private const FIGURES = [
-        'wear_limit' => ['new', 'limit', 'margin'],
-        'window' => ['low', 'high', 'aim', 'margin'],
-    ];
-
     /** @var list<SpecFault> */
     private array $faults = [];
 
@@ -46,8 +41,8 @@ final class SpecSheetReader
         if ($type === null) {
             $this->faults[] = SpecFault::at('type', 'unknown_type');
         }
-        $notch = $this->figure($sheet['notch'] ?? null, 'notch');
-        if ($notch !== null && $notch->length->nanometres === 0) {
+        $notch = $this->figure($sheet['notch'] ?? null, 'notch', Unit::Millimetre);
+        if ($notch !== null && $notch->quantity->steps() === 0) {
             $this->faults[] = SpecFault::at('notch', 'zero');
         }
         $checks = $this->checks($sheet['checks'] ?? null);
@@ -59,7 +54,7 @@ final class SpecSheetReader
         return new SpecSheet($type, $checks, $notch);
     }
 
-    /** @return array<string, Check> in row-unit order, whatever order the file has */
+    /** @return array<string, Check> in the order of the walk, whatever order the file has */
     private function checks(mixed $given): array
     {
         $given = is_array($given) ? $given : [];
@@ -84,19 +79,14 @@ final class SpecSheetReader
     /** @param  array<mixed>  $entry */
     private function check(CheckKey $key, array $entry): ?Check
     {
-        $sides = $this->sides($key, $entry['sides'] ?? null);
-        $ruleName = $this->text($entry, 'rule');
-        $names = self::FIGURES[$ruleName] ?? null;
-        if ($names === null) {
-            $this->faults[] = SpecFault::at($key->value, 'unknown_rule');
-
-            return null;
-        }
+        $definition = Catalogue::definition($key);
+        $sides = array_key_exists('sides', $entry) ? $this->sides($key, $entry['sides']) : $definition->sides;
 
         $given = is_array($entry['figures'] ?? null) ? $entry['figures'] : [];
+        $names = $definition->rule->figures();
         $figures = [];
-        foreach ($names as $name) {
-            $figure = $this->figure($given[$name] ?? null, "{$key->value}.{$name}");
+        foreach ($names as $name => $unit) {
+            $figure = $this->figure($given[$name] ?? null, "{$key->value}.{$name}", $unit ?? $definition->unit);
             if ($figure !== null) {
                 $figures[$name] = $figure;
             }
@@ -104,9 +94,23 @@ final class SpecSheetReader
         if (count($figures) < count($names) || $sides === []) {
             return null;
         }
-        $rule = $ruleName === 'wear_limit' ? $this->wearLimit($key, $figures) : $this->window($key, $figures);
+        $check = new Check($key, $definition, $sides, $figures);
+        $this->faults = [...$this->faults, ...$this->faultsOf($check)];
 
-        return new Check($key, $sides, $figures, $rule);
+        return $check;
+    }
+
+    /** @return list<SpecFault> for whatever closing wheels, each once */
+    private function faultsOf(Check $check): array
+    {
+        $faults = [];
+        foreach (ClosingWheels::cases() as $wheels) {
+            foreach ($check->with($wheels)->rule->faults() as $figure => $code) {
+                $faults[$figure] = SpecFault::at("{$check->key->value}.{$figure}", $code);
+            }
+        }
+
+        return array_values($faults);
     }
 
     /** @return list<Side> */
@@ -128,7 +132,7 @@ final class SpecSheetReader
         return $sides;
     }
 
-    private function figure(mixed $given, string $path): ?Figure
+    private function figure(mixed $given, string $path, Unit $unit): ?Figure
     {
         $given = is_array($given) ? $given : [];
         $typed = $this->text($given, 'value');
@@ -138,42 +142,12 @@ final class SpecSheetReader
         }
 
         try {
-            return new Figure(Length::read($typed, $this->system), $source);
-        } catch (UnreadableLength $unreadable) {
-            $this->faults[] = SpecFault::unreadable($path, $unreadable->fault, $typed);
+            return new Figure($unit->read($typed, $this->system), $typed, $source);
+        } catch (UnreadableLength|UnreadableAmount $unreadable) {
+            $this->faults[] = SpecFault::unreadable($path, $unreadable);
 
             return null;
         }
-    }
-
-    /** @param  array<string, Figure>  $figures */
-    private function wearLimit(CheckKey $key, array $figures): WearLimit
-    {
-        $rule = new WearLimit($figures['new']->length, $figures['limit']->length, $figures['margin']->length);
-        if (! $rule->limit->isLessThan($rule->new)) {
-            $this->faults[] = SpecFault::at("{$key->value}.limit", 'limit_not_under_new');
-        } elseif (! $rule->limit->plus($rule->margin)->isLessThan($rule->new)) {
-            $this->faults[] = SpecFault::at("{$key->value}.margin", 'margin_past_new');
-        }
-
-        return $rule;
-    }
-
-    /** @param  array<string, Figure>  $figures */
-    private function window(CheckKey $key, array $figures): Window
-    {
-        $rule = new Window(
-            $figures['low']->length, $figures['high']->length, $figures['aim']->length, $figures['margin']->length,
-        );
-        if ($rule->low->nanometres === 0 || ! $rule->low->isLessThan($rule->high)) {
-            $this->faults[] = SpecFault::at("{$key->value}.high", 'window_upside_down');
-        } elseif (! $rule->low->isLessThan($rule->aim) || $rule->aim->isGreaterThan($rule->high)) {
-            $this->faults[] = SpecFault::at("{$key->value}.aim", 'aim_outside_window');
-        } elseif (! $rule->low->plus($rule->margin)->isLessThan($rule->high->minus($rule->margin))) {
-            $this->faults[] = SpecFault::at("{$key->value}.margin", 'margins_meet');
-        }
-
-        return $rule;
     }
 
     /** @param  array<mixed>  $from */

@@ -4,32 +4,34 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
-use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Quantity;
 
 /** A part that wears down from its new size: at the limit it is still "watch", under it "change". */
 final readonly class WearLimit implements Rule
 {
     public function __construct(
-        public Length $new,
-        public Length $limit,
+        public Quantity $new,
+        public Quantity $limit,
         /** From the limit up to this far above it a part is "watch". */
-        public Length $margin,
+        public Quantity $margin,
     ) {
     }
 
-    public function judge(Length $value, ?Length $last): Judgement
+    public function judge(Quantity $value, Background $background): Judgement
     {
-        if ($value->isLessThan($this->limit)) {
+        $above = $value->steps() - $this->limit->steps();
+        if ($above < 0) {
             return Judgement::of(Verdict::Change, new Reason(ReasonCode::UnderLimit, $this->limit));
         }
 
         $reasons = [];
-        if ($value->equals($this->limit)) {
+        if ($above === 0) {
             $reasons[] = new Reason(ReasonCode::AtLimit, $this->limit);
-        } elseif (! $value->isGreaterThan($this->limit->plus($this->margin))) {
+        } elseif ($above <= $this->margin->steps()) {
             $reasons[] = new Reason(ReasonCode::NearLimit, $this->limit);
         }
-        if ($last !== null && $this->losesTheRest($value, $last)) {
+        $lost = ($background->last?->steps() ?? $value->steps()) - $value->steps();
+        if ($lost > 0 && $above - $lost < 0) {
             $reasons[] = new Reason(ReasonCode::WillNotLast, $this->limit);
         }
 
@@ -38,39 +40,48 @@ final readonly class WearLimit implements Rule
             : Judgement::of(Verdict::Watch, ...$reasons);
     }
 
-    public function breakPoints(?Length $last): array
+    public function breakPoints(Background $background): array
     {
-        $limit = $this->limit->nanometres;
-        $points = [$limit, $limit + 1, $limit + $this->margin->nanometres + 1];
-        if ($last !== null) {
+        $limit = $this->limit->steps();
+        $points = [$limit, $limit + 1, $limit + $this->margin->steps() + 1];
+        if ($background->last !== null) {
             // Lost again what was lost: value - (last - value) < limit, so value < (limit + last) / 2.
-            $points[] = intdiv($limit + $last->nanometres + 1, 2);
+            $points[] = intdiv($limit + $background->last->steps() + 1, 2);
+            // Nothing lost at all.
+            $points[] = $background->last->steps();
         }
 
         return $points;
     }
 
-    public function lifeLeft(Length $value): float
+    public function lifeLeft(Quantity $value): float
     {
-        $left = $value->minus($this->limit)->nanometres / $this->new->minus($this->limit)->nanometres;
+        $left = ($value->steps() - $this->limit->steps()) / ($this->new->steps() - $this->limit->steps());
 
         return max(0.0, min(1.0, $left));
     }
 
-    public function largest(): Length
+    public function largest(): Quantity
     {
         return $this->new;
     }
 
-    public function onlyShrinks(): bool
+    public function trend(): Trend
     {
-        return true;
+        return Trend::Shrinks;
     }
 
-    private function losesTheRest(Length $value, Length $last): bool
+    public function marks(): array
     {
-        $loss = $last->minus($value);
+        return ['limit' => $this->limit, 'new' => $this->new];
+    }
 
-        return $loss->nanometres > 0 && $value->minus($loss)->isLessThan($this->limit);
+    public function faults(): array
+    {
+        return match (true) {
+            $this->limit->steps() >= $this->new->steps() => ['limit' => 'limit_not_under_new'],
+            $this->limit->steps() + $this->margin->steps() >= $this->new->steps() => ['margin' => 'margin_past_new'],
+            default => [],
+        };
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
-use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Quantity;
 
 /**
  * A figure that has to lie between two ends, such as the contact length of the opener blades. The ends themselves are
@@ -13,49 +13,44 @@ use Ustrel\Core\Measure\Length;
 final readonly class Window implements Rule
 {
     public function __construct(
-        public Length $low,
-        public Length $high,
-        public Length $aim,
+        public Quantity $low,
+        public Quantity $high,
+        public Quantity $aim,
         /** From each end inwards as far as this it is "watch". */
-        public Length $margin,
+        public Quantity $margin,
     ) {
     }
 
-    public function judge(Length $value, ?Length $last): Judgement
+    public function judge(Quantity $value, Background $background): Judgement
     {
-        if ($value->isLessThan($this->low)) {
-            $code = $value->nanometres === 0 ? ReasonCode::NoContact : ReasonCode::UnderWindow;
+        $steps = $value->steps();
+        $margin = $this->margin->steps();
 
-            return Judgement::of(Verdict::Change, new Reason($code, $this->low));
-        }
-        if ($value->isGreaterThan($this->high)) {
-            return Judgement::of(Verdict::Change, new Reason(ReasonCode::OverWindow, $this->high));
-        }
-        if (! $value->isGreaterThan($this->low->plus($this->margin))) {
-            return Judgement::of(Verdict::Watch, new Reason(ReasonCode::NearWindowLow, $this->low));
-        }
-        if (! $value->isLessThan($this->high->minus($this->margin))) {
-            return Judgement::of(Verdict::Watch, new Reason(ReasonCode::NearWindowHigh, $this->high));
-        }
-
-        return Judgement::of(Verdict::Sound, new Reason(ReasonCode::InWindow, $this->aim));
+        return match (true) {
+            $steps === 0 => Judgement::of(Verdict::Change, new Reason(ReasonCode::NoContact, $this->low)),
+            $steps < $this->low->steps() => Judgement::of(Verdict::Change, new Reason(ReasonCode::UnderWindow, $this->low)),
+            $steps > $this->high->steps() => Judgement::of(Verdict::Change, new Reason(ReasonCode::OverWindow, $this->high)),
+            $steps <= $this->low->steps() + $margin => Judgement::of(Verdict::Watch, new Reason(ReasonCode::NearWindowLow, $this->low)),
+            $steps >= $this->high->steps() - $margin => Judgement::of(Verdict::Watch, new Reason(ReasonCode::NearWindowHigh, $this->high)),
+            default => Judgement::of(Verdict::Sound, new Reason(ReasonCode::InWindow, $this->aim)),
+        };
     }
 
-    public function breakPoints(?Length $last): array
+    public function breakPoints(Background $background): array
     {
-        $low = $this->low->nanometres;
-        $high = $this->high->nanometres;
-        $margin = $this->margin->nanometres;
+        $low = $this->low->steps();
+        $high = $this->high->steps();
+        $margin = $this->margin->steps();
 
         return [1, $low, $low + $margin + 1, $high - $margin, $high + 1];
     }
 
-    public function lifeLeft(Length $value): float
+    public function lifeLeft(Quantity $value): float
     {
-        if ($value->isGreaterThan($this->high)) {
+        if ($value->steps() > $this->high->steps()) {
             return 0.0;
         }
-        $left = $value->minus($this->low)->nanometres / $this->aim->minus($this->low)->nanometres;
+        $left = ($value->steps() - $this->low->steps()) / ($this->aim->steps() - $this->low->steps());
 
         return max(0.0, min(1.0, $left));
     }
@@ -65,8 +60,27 @@ final readonly class Window implements Rule
         return null;
     }
 
-    public function onlyShrinks(): bool
+    public function trend(): Trend
     {
-        return false;
+        return Trend::Free;
+    }
+
+    public function marks(): array
+    {
+        return ['low' => $this->low, 'aim' => $this->aim, 'high' => $this->high];
+    }
+
+    public function faults(): array
+    {
+        $low = $this->low->steps();
+        $high = $this->high->steps();
+        $margin = $this->margin->steps();
+
+        return match (true) {
+            $low === 0 || $low >= $high => ['high' => 'window_upside_down'],
+            $this->aim->steps() <= $low || $this->aim->steps() > $high => ['aim' => 'aim_outside_window'],
+            $low + $margin >= $high - $margin => ['margin' => 'margins_meet'],
+            default => [],
+        };
     }
 }

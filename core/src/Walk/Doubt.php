@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Walk;
 
-use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Quantity;
 
 /** A range of values that would be surprising at one place: all that lie below one figure or above another. */
 final readonly class Doubt
@@ -12,15 +12,17 @@ final readonly class Doubt
     public function __construct(
         public DoubtCode $code,
         /** What the surprise is measured by: the new size, the last reading, the median of the rows. */
-        public Length $reference,
-        public ?Length $below = null,
-        public ?Length $above = null,
+        public Quantity $reference,
+        /** Steps; values below are surprising. */
+        public ?int $below = null,
+        /** Steps; values above are surprising. */
+        public ?int $above = null,
     ) {
     }
 
-    public function concerns(Length $value): bool
+    public function concerns(Quantity $value): bool
     {
-        return ($this->below !== null && $value->isLessThan($this->below))
-            || ($this->above !== null && $value->isGreaterThan($this->above));
+        return ($this->below !== null && $value->steps() < $this->below)
+            || ($this->above !== null && $value->steps() > $this->above);
     }
 }

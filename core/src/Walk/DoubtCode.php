@@ -9,5 +9,6 @@ enum DoubtCode: string
 {
     case LargerThanNew = 'larger_than_new';
     case GrownSinceLast = 'grown_since_last';
+    case ShrunkSinceLast = 'shrunk_since_last';
     case FarFromRows = 'far_from_rows';
 }

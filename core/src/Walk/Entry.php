@@ -10,4 +10,10 @@ enum Entry: string
     case Typed = 'typed';
     /** The technician looked and said "same as last time". */
     case SameAsLast = 'same_as_last';
+    /** The rest of the row was looked over and found sound. */
+    case RestOfRow = 'rest_of_row';
+    /** The station was looked over on all rows left and found sound. */
+    case RestOfStation = 'rest_of_station';
+    /** Typed in afterwards from a sheet of paper. */
+    case FromSheet = 'from_sheet';
 }

@@ -10,8 +10,11 @@ use Ustrel\Core\Spec\Side;
 /** Where a reading is taken: a check on a row, on a side. */
 final readonly class Place
 {
+    /** The row number of checks that belong to the planter as a whole. */
+    public const WHOLE_PLANTER = 0;
+
     public function __construct(
-        /** 1..N from the left as seen from behind. */
+        /** 1..N from the left as seen from behind; 0 for the planter as a whole. */
         public int $row,
         public CheckKey $check,
         public Side $side,

@@ -7,7 +7,10 @@ namespace Ustrel\Core\Walk;
 /** What a reading says of its place. */
 enum Result: string
 {
-    case Measured = 'measured';
+    /** A figure was read, or a state seen. */
+    case Recorded = 'recorded';
+    /** Looked over and found sound, without a figure. */
+    case LookedSound = 'looked_sound';
     /** The row has no such part. */
     case NotFitted = 'not_fitted';
     /** The earlier reading is taken back; the place is unchecked again. */

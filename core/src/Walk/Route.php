@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Walk;
 
+use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\SpecSheet;
 
-/** The way through a walk: every place of a planter, in the order in which they are measured. */
+/** The way through a walk: every place of a planter, in the order in which they are looked at. */
 final readonly class Route
 {
     /** @param  list<Place>  $places */
@@ -17,27 +19,63 @@ final readonly class Route
     /** @param  int  $rows 1 to 48 */
     public static function through(SpecSheet $sheet, int $rows, WalkOrder $order): self
     {
+        $checks = array_values($sheet->ofRows());
+        $out = range(1, $rows);
+        $places = match ($order) {
+            WalkOrder::RowByRow => array_merge(...array_map(static fn (int $row): array => self::along($checks, [$row]), $out)),
+            WalkOrder::StationByStation => self::along($checks, $out),
+            WalkOrder::Snake => self::snake($checks, $out),
+        };
+
+        return new self([...$places, ...self::along(array_values($sheet->ofPlanter()), [Place::WHOLE_PLANTER])]);
+    }
+
+    /**
+     * Each check over all the rows, both sides of a row together.
+     *
+     * @param  list<Check>  $checks
+     * @param  list<int>  $rows
+     * @param  list<Side>|null  $only
+     * @return list<Place>
+     */
+    private static function along(array $checks, array $rows, ?array $only = null): array
+    {
         $places = [];
-        if ($order === WalkOrder::RowByRow) {
-            for ($row = 1; $row <= $rows; $row++) {
-                foreach ($sheet->checks as $check) {
-                    foreach ($check->sides as $side) {
+        foreach ($checks as $check) {
+            foreach ($rows as $row) {
+                foreach ($check->sides as $side) {
+                    if ($only === null || in_array($side, $only, true)) {
                         $places[] = new Place($row, $check->key, $side);
                     }
                 }
             }
-
-            return new self($places);
         }
 
-        foreach ($sheet->checks as $check) {
-            for ($row = 1; $row <= $rows; $row++) {
-                foreach ($check->sides as $side) {
-                    $places[] = new Place($row, $check->key, $side);
-                }
+        return $places;
+    }
+
+    /**
+     * @param  list<Check>  $checks
+     * @param  list<int>  $out
+     * @return list<Place>
+     */
+    private static function snake(array $checks, array $out): array
+    {
+        $stations = [];
+        foreach ($checks as $check) {
+            $stations[$check->station->value][] = $check;
+        }
+
+        $places = [];
+        foreach ($stations as $ofStation) {
+            foreach ($out as $row) {
+                array_push($places, ...self::along($ofStation, [$row], [Side::Left, Side::Centre]));
+            }
+            foreach (array_reverse($out) as $row) {
+                array_push($places, ...self::along($ofStation, [$row], [Side::Right]));
             }
         }
 
-        return new self($places);
+        return $places;
     }
 }

@@ -14,7 +14,7 @@ final readonly class RowSummary
         public Verdict $verdict,
         /** 0 to 1; null where nothing that wears was read. */
         public ?float $lifeLeft,
-        /** How many of the row's places were looked at. */
+        /** How many of the row's places that are walked today were looked at. */
         public int $checked,
     ) {
     }
@@ -23,8 +23,8 @@ final readonly class RowSummary
      * @param  list<Verdict>  $verdicts  of the places looked at
      * @param  list<float>  $lives  0 to 1, of the parts measured
      */
-    public static function of(int $row, array $verdicts, array $lives): self
+    public static function of(int $row, array $verdicts, array $lives, int $checked): self
     {
-        return new self($row, Verdict::worst($verdicts), $lives === [] ? null : min($lives), count($verdicts));
+        return new self($row, Verdict::worst($verdicts), $lives === [] ? null : min($lives), $checked);
     }
 }

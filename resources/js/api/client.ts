@@ -27,9 +27,17 @@ function cookie(name: string): string | undefined {
   return found && decodeURIComponent(found.slice(name.length + 1))
 }
 
+/** Who this page speaks for; the server refuses it where somebody else has signed in meanwhile, in another tab. */
+let speaker: number | undefined
+
+export function speakAs(user: number | undefined): void {
+  speaker = user
+}
+
 const session: Middleware = {
   async onRequest({ request }) {
     request.headers.set('Accept', 'application/json')
+    if (speaker !== undefined) request.headers.set('X-Ustrel-User', String(speaker))
     if (request.method === 'GET') return
     if (cookie('XSRF-TOKEN') === undefined) await fetch('/sanctum/csrf-cookie')
     request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN') ?? '')

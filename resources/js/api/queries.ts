@@ -1,8 +1,10 @@
 import { keepPreviousData, QueryCache, QueryClient, useQuery } from '@tanstack/vue-query'
+import { useThrottleFn } from '@vueuse/core'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
+import { keep, remembered } from '@/offline/remember'
 import { useSession } from '@/session'
 import { api, body, Refusal } from './client'
-import type { PlaceRef } from './types'
+import { placeKey, type PlaceRef, type WalkGuide, type WalkNews } from './types'
 
 export const queries = new QueryClient({
   queryCache: new QueryCache({
@@ -11,7 +13,12 @@ export const queries = new QueryClient({
     },
   }),
   defaultOptions: {
-    queries: { staleTime: 5_000, retry: (count, error) => !(error instanceof Refusal) && count < 2 },
+    // Without a signal the device's own copies answer, so a query always runs.
+    queries: {
+      staleTime: 5_000,
+      networkMode: 'always',
+      retry: (count, error) => !(error instanceof Refusal) && count < 1,
+    },
   },
 })
 
@@ -22,12 +29,22 @@ export const keys = {
   planter: (id: number) => ['planter', id] as const,
   board: (planter: number) => ['board', planter] as const,
   walks: (planter: number) => ['walks', planter] as const,
-  walk: (id: string) => ['walk', id] as const,
+  row: (planter: number) => ['row', planter] as const,
+  guide: (planter: number) => ['guide', planter] as const,
+  walkGuide: (walk: string) => ['walk-guide', walk] as const,
+  depthIndex: (walk: string) => ['depth-index', walk] as const,
 }
 
 type Id = MaybeRefOrGetter<number>
 
-export const useYard = () => useQuery({ queryKey: keys.yard, queryFn: () => body(api.GET('/api/yard')) })
+/** The name under which an answer is kept on the device, apart for each person. */
+const kept = (key: readonly unknown[]) => `${useSession().me?.id ?? ''}:${key.join('/')}`
+
+export const useYard = () =>
+  useQuery({
+    queryKey: keys.yard,
+    queryFn: () => remembered(kept(keys.yard), (signal) => body(api.GET('/api/yard', { signal }))),
+  })
 
 export const useSpecSheets = () =>
   useQuery({ queryKey: keys.specSheets, queryFn: () => body(api.GET('/api/spec-sheets')) })
@@ -49,11 +66,14 @@ export const usePlanter = (id: MaybeRefOrGetter<number | undefined>) =>
 export const useBoard = (planter: Id, walk?: MaybeRefOrGetter<string | undefined>) =>
   useQuery({
     queryKey: computed(() => [...keys.board(toValue(planter)), ...(toValue(walk) ? [toValue(walk)] : [])]),
-    queryFn: () =>
-      body(
-        api.GET('/api/planters/{planter}/board', {
-          params: { path: { planter: toValue(planter) }, query: { walk: toValue(walk) } },
-        }),
+    queryFn: ({ queryKey }) =>
+      remembered(kept(queryKey), (signal) =>
+        body(
+          api.GET('/api/planters/{planter}/board', {
+            params: { path: { planter: toValue(planter) }, query: { walk: toValue(walk) } },
+            signal,
+          }),
+        ),
       ),
     placeholderData: keepPreviousData,
   })
@@ -64,14 +84,83 @@ export const useWalks = (planter: Id) =>
     queryFn: () => body(api.GET('/api/planters/{planter}/walks', { params: { path: { planter: toValue(planter) } } })),
   })
 
-export const useWalkGuide = (walk: MaybeRefOrGetter<string | undefined>) =>
+export const useRowRecord = (planter: Id, row: Id) =>
   useQuery({
-    queryKey: computed(() => keys.walk(toValue(walk) ?? '')),
-    queryFn: () => body(api.GET('/api/walks/{walk}', { params: { path: { walk: toValue(walk) ?? '' } } })),
-    enabled: computed(() => toValue(walk) !== undefined),
-    // Another's readings on the same planter come in by themselves.
-    refetchInterval: 8_000,
+    queryKey: computed(() => [...keys.row(toValue(planter)), toValue(row)]),
+    queryFn: () =>
+      body(
+        api.GET('/api/planters/{planter}/rows/{row}', {
+          params: { path: { planter: toValue(planter), row: toValue(row) } },
+        }),
+      ),
   })
+
+export const useDepthIndex = (walk: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: computed(() => keys.depthIndex(toValue(walk))),
+    queryFn: () => body(api.GET('/api/walks/{walk}/depth-index', { params: { path: { walk: toValue(walk) } } })),
+    staleTime: 0,
+  })
+
+/**
+ * All that it takes to walk a planter and to judge on the device, signal or not. Got once; what others record meanwhile
+ * comes as news.
+ */
+export const useGuide = (planter: Id) =>
+  useQuery({
+    queryKey: computed(() => keys.guide(toValue(planter))),
+    queryFn: ({ queryKey }) =>
+      remembered(kept(queryKey), (signal) =>
+        body(api.GET('/api/planters/{planter}/guide', { params: { path: { planter: toValue(planter) } }, signal })),
+      ),
+    staleTime: 60_000,
+    refetchOnWindowFocus: false,
+  })
+
+/** The guide of any walk, finished ones too. */
+export const useWalkGuide = (walk: MaybeRefOrGetter<string>) =>
+  useQuery({
+    queryKey: computed(() => keys.walkGuide(toValue(walk))),
+    queryFn: () => body(api.GET('/api/walks/{walk}', { params: { path: { walk: toValue(walk) } } })),
+  })
+
+export function guideOf(planter: number): WalkGuide | undefined {
+  return queries.getQueryData<WalkGuide>(keys.guide(planter))
+}
+
+/** Changes the guide on the device, and keeps it for a time without a signal. */
+export function editGuide(planter: number, edit: (guide: WalkGuide) => WalkGuide): void {
+  queries.setQueryData<WalkGuide>(keys.guide(planter), (guide) => guide && edit(guide))
+  void keepGuide(planter)
+}
+
+const keepGuide = useThrottleFn((planter: number) => keep(kept(keys.guide(planter)), guideOf(planter)), 500, true)
+
+/** Takes in what has changed on a walk; where its figures or checks have, the whole guide is got again. */
+export function hear(planter: number, walk: string, { cells, ...state }: WalkNews): void {
+  const guide = guideOf(planter)
+  if (guide?.walk?.id !== walk) return
+  if (guide.version !== state.version) {
+    void queries.invalidateQueries({ queryKey: keys.guide(planter) })
+    return
+  }
+  const changed = new Map(cells.map((cell) => [placeKey(cell), cell]))
+  editGuide(planter, (guide) => ({
+    ...guide,
+    ...state,
+    steps: changed.size === 0 ? guide.steps : guide.steps.map((step) => ({ ...step, ...changed.get(placeKey(step)) })),
+  }))
+}
+
+/** Asks what others have recorded on a walk. Without a signal there is nothing to hear. */
+export async function askForNews(planter: number, walk: string): Promise<void> {
+  const since = guideOf(planter)?.as_of
+  try {
+    hear(planter, walk, await body(api.GET('/api/walks/{walk}/news', { params: { path: { walk }, query: { since } } })))
+  } catch (error) {
+    if (error instanceof Refusal && error.isSignedOut) useSession().lapsed = true
+  }
+}
 
 export const useHistory = (planter: Id, place: MaybeRefOrGetter<PlaceRef>) =>
   useQuery({

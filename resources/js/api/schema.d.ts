@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/walks/{walk}/depth-index": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["depthIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/history": {
         parameters: {
             query?: never;
@@ -50,6 +66,72 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["updateMe"];
+        trace?: never;
+    };
+    "/api/walks/{walk}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Sending it again is harmless */
+        post: operations["storeNote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{walk}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A JPEG, PNG or WebP of at most 15 MB. It is kept as a JPEG without what the camera wrote beside the pixels. Sending it again is harmless. */
+        post: operations["storePhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo}/thumbnail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["thumbnail"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/planters": {
@@ -84,6 +166,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/walks/{walk}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printWalk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/blank.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printBlank"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/walks/{walk}/readings": {
         parameters: {
             query?: never;
@@ -95,6 +209,22 @@ export interface paths {
         put?: never;
         /** @description Each reading is stored, known, doubtful, refused or in conflict on its own; the answer says which. Sending a batch again is harmless. A batch of one that is in conflict answers 409. */
         post: operations["storeReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/rows/{row}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["row"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -165,6 +295,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/spec-sheets/{specSheet}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewSpecSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spec-sheets/{specSheet}/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["resetSpecSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/spec-sheets/{specSheet}/copies": {
         parameters: {
             query?: never;
@@ -175,6 +337,23 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["copySpecSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/toolbar-level": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description From two heights and the distance between them, or from an angle */
+        get: operations["toolbarLevel"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -197,6 +376,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["guide"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/walks/{walk}": {
         parameters: {
             query?: never;
@@ -210,7 +405,23 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
-        patch: operations["reorderWalk"];
+        patch: operations["changeWalk"];
+        trace?: never;
+    };
+    "/api/walks/{walk}/news": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["news"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/walks/{walk}/finish": {
@@ -282,6 +493,79 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        DepthIndex: {
+            /** @description Notches that a row may be off */
+            tolerance: number;
+            /** @description What one notch moves the gauge wheels by */
+            notch_mm: number;
+            /** @description Notch; null where no row was read */
+            median: number | null;
+            /** @description Notches between the highest and the lowest row */
+            spread_before: number | null;
+            /** @description The same once every row is moved as advised */
+            spread_after: number | null;
+            rows: {
+                row: number;
+                notch: number;
+                /** @description Notches above the median */
+                offset: number;
+                /** @description Whole notches to move the stop by, up where positive */
+                move: number;
+            }[];
+        };
+        NoteEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            kind: components["schemas"]["NoteKind"];
+            /** @description Empty takes back the note that is superseded */
+            text: string;
+            /**
+             * Format: uuid
+             * @description The note whose place this one takes
+             */
+            supersedes?: string | null;
+            /** Format: date-time */
+            taken_at: string;
+        };
+        TimelineReading: components["schemas"]["HistoryReading"] & {
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+        };
+        RowRecord: {
+            row: number;
+            /** @description Figures and trouble of all walks, newest first; what was sound without a figure is left out */
+            readings: components["schemas"]["TimelineReading"][];
+            notes: components["schemas"]["Note"][];
+            photos: components["schemas"]["Photo"][];
+        };
+        /** @description What the planter carries; what is not fitted is not asked */
+        Equipment: {
+            /** @enum {string} */
+            meter: "vacuum" | "positive_air" | "finger" | "plate" | "fluted";
+            /** @enum {string} */
+            drive: "ground" | "hydraulic" | "electric";
+            /** @enum {string} */
+            downforce: "none" | "spring" | "air" | "hydraulic";
+            /** @enum {string} */
+            closing_wheels: "rubber" | "cast" | "spiked_poly" | "spiked_steel" | "mixed" | "disc";
+            row_cleaner: boolean;
+            coulter: boolean;
+            fertilizer: boolean;
+            firmer: boolean;
+            central_fill: boolean;
+            markers: boolean;
+            lift_assist: boolean;
+            /** @description Opener blades of the heavier kind, with large rivets */
+            heavy_blades: boolean;
+            /** @description The seed tube guard with clearance for large rivets */
+            clearance_guard: boolean;
+        };
         PlanterEdit: {
             farm: string;
             name: string;
@@ -291,11 +575,13 @@ export interface components {
             /** @description Rows in each section of the toolbar from the left; one section by default */
             sections?: number[];
             spec_sheet_id: number;
+            /** @description As typical for the row-unit type where it is left out */
+            equipment?: components["schemas"]["Equipment"];
             /** Format: date */
             planting_start?: string | null;
         };
         FigureEdit: {
-            /** @description A length as typed; a bare number is in the user's units */
+            /** @description A figure as typed; a bare number is in the user's units */
             value: string;
             /** @description Where the figure comes from */
             source: string;
@@ -318,27 +604,26 @@ export interface components {
              * @description Made on the device, UUIDv7
              */
             id: string;
+            /** @description 0 for a check of the whole planter */
             row: number;
             check: components["schemas"]["CheckKey"];
             side: components["schemas"]["Side"];
-            /**
-             * @default measured
-             * @enum {string}
-             */
-            result: "measured" | "not_fitted" | "withdrawn";
-            /**
-             * @default typed
-             * @enum {string}
-             */
-            entry: "typed" | "same_as_last";
-            /** @description A length as typed; needed where measured and typed */
+            /** @description recorded by default */
+            result?: components["schemas"]["Result"];
+            /** @description typed by default; rest_of_row and rest_of_station go with looked_sound */
+            entry?: components["schemas"]["Entry"];
+            /** @description A figure as typed, where the check takes one */
             typed?: string;
             /**
-             * @description The unit of a bare number
+             * @description The system of a bare number
              * @default in
              * @enum {string}
              */
             units: "in" | "mm";
+            /** @description Where the check takes no figure */
+            state?: components["schemas"]["State"];
+            /** @description Reasons ticked, of those that the check has */
+            chips?: components["schemas"]["Chip"][];
             /** @description Keep it although it is hard to believe */
             confirmed?: boolean;
             /** Format: date-time */
@@ -357,10 +642,7 @@ export interface components {
         };
         Batch: {
             receipts: components["schemas"]["Receipt"][];
-            ribbon: components["schemas"]["RibbonRow"][];
-            /** @description Every place of the walk as it is now */
-            cells: components["schemas"]["Cell"][];
-            row_doubts: components["schemas"]["RowDoubt"];
+            news: components["schemas"]["WalkNews"];
         };
         Board: {
             planter: components["schemas"]["Planter"];
@@ -369,30 +651,41 @@ export interface components {
             season: number;
             checks: components["schemas"]["Check"][];
             ribbon: components["schemas"]["RibbonRow"][];
+            whole_planter: components["schemas"]["RibbonRow"];
+            row_doubts: components["schemas"]["RowDoubts"];
             /** @description Every place, row by row */
             cells: components["schemas"]["Cell"][];
         };
+        /** @enum {string} */
+        Result: "recorded" | "looked_sound" | "not_fitted" | "withdrawn";
+        /** @enum {string} */
+        Entry: "typed" | "same_as_last" | "rest_of_row" | "rest_of_station" | "from_sheet";
         Reason: {
-            /** @description Worded under reason.CODE in lang/en.json */
+            /** @description Worded in lang/en.json under reason.CODE, or under CODE itself where it has a dot */
             code: string;
             /** @description The figure that the reading was held against */
-            ref_mm: number | null;
+            ref: number | null;
+            unit: components["schemas"]["Unit"] | null;
         };
-        CurrentReading: {
+        Answer: {
+            /** @description In the check's unit; null where no figure was read */
+            value: number | null;
+            state: components["schemas"]["State"] | null;
+            chips: components["schemas"]["Chip"][];
+        };
+        CurrentReading: components["schemas"]["Answer"] & {
             /** Format: uuid */
             id: string;
-            /** @enum {string} */
-            result: "measured" | "not_fitted";
-            mm: number | null;
+            result: components["schemas"]["Result"];
             verdict: components["schemas"]["Verdict"];
             reasons: components["schemas"]["Reason"][];
             taken_at: string;
         };
-        LastReading: {
-            mm: number;
+        LastReading: components["schemas"]["Answer"] & {
             season: number;
         };
         Cell: {
+            /** @description 0 for the planter as a whole */
             row: number;
             check: components["schemas"]["CheckKey"];
             side: components["schemas"]["Side"];
@@ -402,52 +695,97 @@ export interface components {
             last: components["schemas"]["LastReading"] | null;
         };
         /** @enum {string} */
-        CheckKey: "opener_blade_diameter" | "blade_contact_length";
+        CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "downforce_spring_step" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "firmer_tip" | "firmer_tension" | "closing_gap" | "closing_centring" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting";
         /** @enum {string} */
-        Station: "opener_blades" | "blade_contact";
+        CheckKind: "measure" | "touch" | "condition" | "count" | "setting" | "yes_no";
+        /** @enum {string} */
+        Chip: "bent" | "bolts_loose" | "brittle" | "broken" | "chafed" | "chipped" | "chunk_missing" | "cracked" | "curled_lip" | "dead" | "dirty" | "dog_ear" | "dull" | "edge_gone" | "hole_rubbed" | "holes_plugged" | "kinked" | "leaking" | "lid_missing" | "lip_gone" | "loose" | "missing" | "play" | "plugged" | "residue" | "rough" | "seized" | "split" | "spring_broken" | "stiff" | "stuck" | "teeth_bent" | "teeth_hooked" | "teeth_missing" | "teeth_worn" | "thin" | "too_loose" | "too_tight" | "torn" | "warped" | "worn";
         /** @enum {string} */
         Side: "left" | "right" | "centre";
+        /** @enum {string} */
+        State: "sound" | "watch" | "change" | "failed" | "gap" | "light" | "tight" | "yes" | "no";
+        /**
+         * @description In the order of the row unit, front to back
+         * @enum {string}
+         */
+        Station: "row_cleaner" | "coulter" | "fertilizer_opener" | "parallel_arms" | "downforce" | "seed_delivery" | "meter_drive" | "meter" | "meter_air" | "opener_blades" | "blade_contact" | "scrapers" | "seed_tube_guard" | "seed_tube" | "gauge_wheels" | "depth_stop" | "seed_firmer" | "closing_wheels" | "frame" | "wheels_and_drive" | "hydraulics" | "air_and_fill" | "fertilizer_system" | "electronics";
+        /** @enum {string} */
+        Unit: "mm" | "inH2O" | "psi" | "deg" | "percent" | "notch" | "shim" | "season" | "mark";
         Figure: {
-            mm: number;
+            value: number;
+            unit: components["schemas"]["Unit"];
             typed: string;
             source: string;
+        };
+        StateMeaning: {
+            state: components["schemas"]["State"];
+            verdict: components["schemas"]["Verdict"];
+            reasons: components["schemas"]["Reason"][];
+        };
+        ChipMeaning: {
+            chip: components["schemas"]["Chip"];
+            verdict: components["schemas"]["Verdict"];
         };
         Check: {
             key: components["schemas"]["CheckKey"];
             station: components["schemas"]["Station"];
+            /** @description Checked once, as row 0 */
+            whole_planter: boolean;
+            kind: components["schemas"]["CheckKind"];
+            /** @description Of its figure; null where it takes none */
+            unit: components["schemas"]["Unit"] | null;
+            /** @enum {string} */
+            rule: "wear_limit" | "window" | "play_limit" | "chain_stretch" | "range" | "closing_gap" | "centring" | "target" | "like_rows_watch" | "like_rows_change" | "at_least" | "due_after" | "recorded";
             sides: components["schemas"]["Side"][];
-            /** @description By name: new, limit, margin or low, high, aim, margin */
+            /** @description Of the spec sheet, by name */
             figures: {
                 [key: string]: components["schemas"]["Figure"];
             };
+            /** @description What to name on a scale, by figure name, in the check's unit */
+            marks: {
+                [key: string]: number;
+            };
+            /** @description Where nothing is known of last time; empty where no figure is taken */
+            bands: components["schemas"]["Band"][];
+            /** @description On any row */
+            doubts: components["schemas"]["Doubt"][];
+            /** @description What can be answered where no figure is taken */
+            states: components["schemas"]["StateMeaning"][];
+            /** @description Reasons to tick, each with the verdict that it amounts to at least */
+            chips: components["schemas"]["ChipMeaning"][];
+            /** @description A row is judged by the median of all rows */
+            compares_rows: boolean;
         };
         Band: {
-            /** @description Included; up to, not including, the next band */
-            from_mm: number;
+            /** @description In the check's unit, included; up to, not including, the next band */
+            from: number;
             verdict: components["schemas"]["Verdict"];
             reasons: components["schemas"]["Reason"][];
         };
         Doubt: {
             /** @description Worded under doubt.CODE in lang/en.json */
             code: string;
-            ref_mm: number;
+            ref: number;
+            unit: components["schemas"]["Unit"];
             /** @description Values below are hard to believe */
-            below_mm: number | null;
+            below: number | null;
             /** @description Values above are hard to believe */
-            above_mm: number | null;
+            above: number | null;
         };
         /** @description What the other rows make hard to believe, by check */
-        RowDoubt: {
+        RowDoubts: {
             [key: string]: components["schemas"]["Doubt"];
         };
-        HistoryReading: {
+        Bands: components["schemas"]["Band"][];
+        /** @description The bands of the checks that compare rows, by what the rows read now, by check */
+        RowBands: {
+            [key: string]: components["schemas"]["Bands"];
+        };
+        HistoryReading: components["schemas"]["Answer"] & {
             /** Format: uuid */
             id: string;
-            /** @enum {string} */
-            result: "measured" | "not_fitted" | "withdrawn";
-            /** @enum {string} */
-            entry: "typed" | "same_as_last";
-            mm: number | null;
+            result: components["schemas"]["Result"];
+            entry: components["schemas"]["Entry"];
             typed: string | null;
             confirmed: boolean;
             /** Format: date-time */
@@ -483,6 +821,7 @@ export interface components {
             planting_start: string | null;
             /** @description Negative once planting has begun */
             days_to_planting: number | null;
+            equipment: components["schemas"]["Equipment"];
             spec_sheet: {
                 id: number;
                 name: string;
@@ -495,6 +834,33 @@ export interface components {
             errors?: {
                 [key: string]: string[];
             };
+        };
+        Remark: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            walk: string;
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            station: components["schemas"]["Station"];
+            side: components["schemas"]["Side"];
+            season: number;
+            /** Format: date-time */
+            taken_at: string;
+            taken_by: string;
+        };
+        /**
+         * @description hard_joint: seized or hard to open; the next walks warn of it
+         * @enum {string}
+         */
+        NoteKind: "note" | "hard_joint";
+        Note: components["schemas"]["Remark"] & {
+            kind: components["schemas"]["NoteKind"];
+            text: string;
+        };
+        Photo: components["schemas"]["Remark"] & {
+            width: number;
+            height: number;
         };
         /** @enum {string} */
         Verdict: "unchecked" | "sound" | "watch" | "change" | "failed";
@@ -514,30 +880,59 @@ export interface components {
             /** @description The workshop's own, to be edited */
             own: boolean;
             notch: components["schemas"]["Figure"];
+            typical_equipment: components["schemas"]["Equipment"];
             checks: components["schemas"]["Check"][];
         };
         WalkStep: components["schemas"]["Cell"] & {
-            /** @description The place's turn in each order, from 0 */
-            turn: {
-                row_by_row: number;
-                station_by_station: number;
-            };
-            bands: components["schemas"]["Band"][];
-            doubts: components["schemas"]["Doubt"][];
+            /** @description Only where last time counts; else the check's, or those of row_bands */
+            bands?: components["schemas"]["Band"][];
+            /** @description Only where last time counts; else the check's */
+            doubts?: components["schemas"]["Doubt"][];
         };
-        WalkGuide: {
+        WalkGuide: components["schemas"]["WalkState"] & {
             planter: components["schemas"]["Planter"];
-            walk: components["schemas"]["Walk"];
+            /** @description Null where none is open: the guide of the walk that would be started */
+            walk: components["schemas"]["Walk"] | null;
+            /** @description The year of planting */
+            season: number;
+            /** @description All that the planter has, walked today or not */
             checks: components["schemas"]["Check"][];
-            ribbon: components["schemas"]["RibbonRow"][];
-            /** @description Every place, row by row */
+            /** @description Every place that the planter has */
             steps: components["schemas"]["WalkStep"][];
-            row_doubts: components["schemas"]["RowDoubt"];
+            /** @description By order, the steps by their place in the list */
+            orders: {
+                row_by_row: number[];
+                station_by_station: number[];
+                snake: number[];
+            };
+        };
+        /** @description What a walk guide and its news share */
+        WalkState: {
+            /** @description Another one means that the figures, the rows or the choice of checks have changed: get the guide again */
+            version: string;
+            /**
+             * Format: date-time
+             * @description To ask for news since
+             */
+            as_of: string;
+            ribbon: components["schemas"]["RibbonRow"][];
+            whole_planter: components["schemas"]["RibbonRow"];
+            row_doubts: components["schemas"]["RowDoubts"];
+            row_bands: components["schemas"]["RowBands"];
+            /** @description This walk's own pace; null while too little was read */
+            seconds_a_reading: number | null;
+            /** @description Of this walk, and hard joints of earlier ones */
+            notes: components["schemas"]["Note"][];
+            photos: components["schemas"]["Photo"][];
+        };
+        WalkNews: components["schemas"]["WalkState"] & {
+            /** @description The places that have changed, as they are now */
+            cells: components["schemas"]["Cell"][];
         };
         /** @enum {string} */
         WalkKind: "pre_season" | "first_pass" | "in_season" | "rain_day" | "season_end";
         /** @enum {string} */
-        WalkOrder: "row_by_row" | "station_by_station";
+        WalkOrder: "row_by_row" | "station_by_station" | "snake";
         Walk: {
             /** Format: uuid */
             id: string;
@@ -546,6 +941,8 @@ export interface components {
             kind: components["schemas"]["WalkKind"];
             order: components["schemas"]["WalkOrder"];
             row_count: number;
+            /** @description The checks that are walked */
+            checks: components["schemas"]["CheckKey"][];
             /** @description How many readings the whole walk takes */
             places: number;
             /** Format: date-time */
@@ -644,6 +1041,29 @@ export interface operations {
             404: components["responses"]["NotFound"];
         };
     };
+    depthIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                walk: components["parameters"]["walk"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The rows' depth stops against each other */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DepthIndex"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
     history: {
         parameters: {
             query: {
@@ -725,6 +1145,130 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
+    storeNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                walk: components["parameters"]["walk"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteEntry"];
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkNews"];
+                };
+            };
+            /** @description Kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkNews"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    storePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                walk: components["parameters"]["walk"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: uuid
+                     * @description Made on the device, UUIDv7
+                     */
+                    id: string;
+                    row: number;
+                    check: components["schemas"]["CheckKey"];
+                    side: components["schemas"]["Side"];
+                    /** Format: date-time */
+                    taken_at: string;
+                    /** Format: binary */
+                    photo: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Kept, or known */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkNews"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    thumbnail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture, 320 pixels at most */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
     makePlanter: {
         parameters: {
             query?: never;
@@ -803,6 +1347,53 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
+    printWalk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                walk: components["parameters"]["walk"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Findings and figures, to print */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    printBlank: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description An empty sheet with the planter's rows and the checks of its open walk, or all */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
     storeReadings: {
         parameters: {
             query?: never;
@@ -815,6 +1406,11 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
+                    /**
+                     * Format: date-time
+                     * @description The as_of that the device heard last; the news goes back to it
+                     */
+                    since?: string;
                     readings: components["schemas"]["Reading"][];
                 };
             };
@@ -841,6 +1437,31 @@ export interface operations {
                 };
             };
             422: components["responses"]["Refused"];
+        };
+    };
+    row: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+                row: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The record of one row */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RowRecord"];
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     signIn: {
@@ -964,6 +1585,64 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
+    previewSpecSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                specSheet: components["parameters"]["specSheet"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpecSheetEdit"];
+            };
+        };
+        responses: {
+            /** @description The verdicts of open walks that these figures would change; nothing is kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        planter: string;
+                        row: number;
+                        check: components["schemas"]["CheckKey"];
+                        side: components["schemas"]["Side"];
+                        from: components["schemas"]["Verdict"];
+                        to: components["schemas"]["Verdict"];
+                    }[];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    resetSpecSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                specSheet: components["parameters"]["specSheet"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Back to the typical figures */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpecSheet"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
     copySpecSheet: {
         parameters: {
             query?: never;
@@ -985,6 +1664,48 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+        };
+    };
+    toolbarLevel: {
+        parameters: {
+            query?: {
+                /** @description Height of the frame at a front point, a length as typed */
+                front?: string;
+                /** @description Height of the same tube at a rear point */
+                rear?: string;
+                /** @description Between the two points, along the frame */
+                span?: string;
+                /** @description Degrees, nose-up positive, instead of the heights */
+                pitch?: string;
+                /** @description From the hitch point to the wheels that carry the planter */
+                hitch?: string;
+            };
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The pitch, and how far the hitch has to move */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description Degrees, nose-up positive */
+                        pitch: number;
+                        verdict: components["schemas"]["Verdict"];
+                        /** @description Up where positive; null where it may stay or its distance is not known */
+                        hitch_move_mm: number | null;
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
         };
     };
     walks: {
@@ -1026,6 +1747,20 @@ export interface operations {
                 "application/json": {
                     kind: components["schemas"]["WalkKind"];
                     order: components["schemas"]["WalkOrder"];
+                    /**
+                     * Format: uuid
+                     * @description Made on the device, UUIDv7; starting it again with the same id is harmless
+                     */
+                    id?: string;
+                    /** @description Those that are walked; all by default */
+                    checks?: components["schemas"]["CheckKey"][];
+                    /** @description The lock-up cautions were read; without it no walk starts */
+                    cautions_acknowledged: boolean;
+                    /**
+                     * Format: date-time
+                     * @description Where it was started without a signal
+                     */
+                    started_at?: string;
                 };
             };
         };
@@ -1041,6 +1776,30 @@ export interface operations {
             };
             404: components["responses"]["NotFound"];
             422: components["responses"]["Refused"];
+        };
+    };
+    guide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All that it takes to walk the planter and to judge on the device */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkGuide"];
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     walk: {
@@ -1066,7 +1825,7 @@ export interface operations {
             404: components["responses"]["NotFound"];
         };
     };
-    reorderWalk: {
+    changeWalk: {
         parameters: {
             query?: never;
             header?: never;
@@ -1078,12 +1837,14 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    order: components["schemas"]["WalkOrder"];
+                    order?: components["schemas"]["WalkOrder"];
+                    /** @description Those that are walked today; what was read at others stays */
+                    checks?: components["schemas"]["CheckKey"][];
                 };
             };
         };
         responses: {
-            /** @description Order kept */
+            /** @description Kept */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1094,6 +1855,32 @@ export interface operations {
             };
             404: components["responses"]["NotFound"];
             422: components["responses"]["Refused"];
+        };
+    };
+    news: {
+        parameters: {
+            query?: {
+                /** @description The as_of heard last; without it every place */
+                since?: string;
+            };
+            header?: never;
+            path: {
+                walk: components["parameters"]["walk"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What has changed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkNews"];
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     finishWalk: {

@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useYard } from '@/api/queries'
 import OutboxProblems from './OutboxProblems.vue'
 import { useUnits } from '@/composables/useUnits'
-import { useOutbox } from '@/outbox'
+import { useOutbox } from '@/offline/outbox'
 import { useSession } from '@/session'
 
 /** The top of every screen: home, which planter, its tabs, and what concerns the person. */
@@ -21,6 +21,9 @@ const planter = computed(() => yard.data.value?.find((candidate) => candidate.id
 const tabs = [
   { name: 'board', label: 'Board' },
   { name: 'walk', label: 'Walk' },
+  { name: 'findings', label: 'Findings' },
+  { name: 'quick-entry', label: 'Quick entry' },
+  { name: 'whole-planter', label: 'Whole planter' },
 ]
 const saved = computed(() => {
   if (outbox.problems.length > 0) return `${outbox.problems.length} to decide`
@@ -87,6 +90,11 @@ async function signOut(): Promise<void> {
         <v-list>
           <v-list-item :title="session.me?.name" :subtitle="session.me?.workshop" />
           <v-divider />
+          <v-list-item
+            v-if="outbox.ofOthers > 0"
+            :title="`${outbox.ofOthers} recorded by somebody else`"
+            subtitle="They wait on this device until that person signs in."
+          />
           <v-list-item title="Spec sheets" :to="{ name: 'spec-sheets' }" />
           <v-list-item title="Sign out" @click="signOut" />
         </v-list>
@@ -206,6 +214,12 @@ async function signOut(): Promise<void> {
   }
   .tabs {
     order: 4;
+    flex: 1 0 100%;
+    overflow-x: auto;
+  }
+  .tabs a {
+    flex: none;
+    padding: 0 12px;
   }
 }
 </style>

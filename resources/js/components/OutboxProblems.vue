@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { useRouter } from 'vue-router'
-import { useYard } from '@/api/queries'
+import { keys, queries, useYard } from '@/api/queries'
 import type { Reading } from '@/api/types'
+import { api, body } from '@/api/client'
 import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
-import { wordReasons } from '@/measure/bands'
-import { printLength, readLength } from '@/measure/length'
-import { useOutbox, type Waiting } from '@/outbox'
-import { say, sayCheck } from '@/words'
+import { wordDoubts } from '@/measure/bands'
+import { readQuantity } from '@/measure/quantity'
+import type { Waiting } from '@/offline/device'
+import { useOutbox } from '@/offline/outbox'
+import { say, sayCheck, sayRow } from '@/words'
 
-/** Readings that the server would not take as they are; each waits, on every screen, for a person's word. */
+/** What the server would not take as it is; each waits, on every screen, for a person's word. */
 const router = useRouter()
 const yard = useYard()
 const outbox = useOutbox()
@@ -17,47 +19,67 @@ const { units } = useUnits()
 
 const planterOf = (item: Waiting) => yard.data.value?.find((planter) => planter.id === item.planter)?.name ?? ''
 
-function measureAgain({ planter, reading }: Waiting): void {
-  outbox.discard(reading.id)
-  const { row, check, side } = reading
-  void router.push({ name: 'walk', params: { planter }, query: { row, check, side } })
+async function measureAgain(item: Waiting): Promise<void> {
+  await outbox.discard(item.id)
+  if (item.what !== 'reading') return
+  const { row, check, side } = item.body
+  await router.push({ name: 'walk', params: { planter: item.planter }, query: { row, check, side } })
 }
 
-function nmOf({ typed, units: typedIn }: Reading): number | null {
-  const read = readLength(typed ?? '', typedIn)
-  return 'nm' in read ? read.nm : null
+/** The readings of a walk that could not be started go into the one that is open. */
+async function moveToOpenWalk(item: Waiting): Promise<void> {
+  await queries.invalidateQueries({ queryKey: keys.guide(item.planter) })
+  const guide = await body(api.GET('/api/planters/{planter}/guide', { params: { path: { planter: item.planter } } }))
+  if (guide.walk) await outbox.moveTo(item.walk, guide.walk.id)
+}
+
+const held = (item: Waiting) => outbox.waiting.filter((one) => one.walk === item.walk && one.id !== item.id).length
+
+function title(item: Waiting): string {
+  if (item.what === 'start') return `The walk started on this device, with ${held(item)} recorded in it`
+  const place = `${sayRow(item.body.row)}, ${sayCheck(item.body).toLowerCase()}`
+  return item.what === 'reading'
+    ? `${place}: ${value(item.body)}`
+    : `${place}: ${item.what === 'note' ? item.body.text : 'photo'}`
 }
 
 function value(reading: Reading): string {
-  if (reading.result !== 'measured') return say(`result.${reading.result}`)
+  if (reading.result && reading.result !== 'recorded') return say(`result.${reading.result}`)
   if (reading.entry === 'same_as_last') return say('entry.same_as_last')
-  const nm = nmOf(reading)
-  return nm === null ? (reading.typed ?? '') : printLength(nm, units.value)
+  return reading.state ? say(`state.${reading.state}`) : (reading.typed ?? '')
 }
 
-function why({ reading, problem }: Waiting): string {
-  if (problem?.outcome !== 'doubtful') return problem?.message ?? ''
-  return wordReasons('doubt', problem.doubts, nmOf(reading), units.value)
+function why(item: Waiting): string {
+  if (item.problem?.outcome !== 'doubtful' || item.what !== 'reading') return item.problem?.message ?? ''
+  const unit = item.problem.doubts[0]?.unit
+  const read = unit ? readQuantity(item.body.typed ?? '', unit, item.body.units ?? 'in') : undefined
+  return wordDoubts(item.problem.doubts, read && 'value' in read ? read.value : null, units.value)
 }
 </script>
 
 <template>
-  <ul v-if="outbox.problems.length > 0" class="problems" role="alert">
-    <li v-for="item in outbox.problems" :key="item.reading.id" class="sheet">
+  <ul v-if="outbox.problems.length > 0 || outbox.notKept" class="problems" role="alert">
+    <li v-if="outbox.notKept" class="sheet">
+      <span class="text"
+        ><strong>This device cannot keep what is recorded.</strong> It goes up while there is a signal; do not close
+        this page before it says saved.</span
+      >
+    </li>
+    <li v-for="item in outbox.problems" :key="item.id" class="sheet">
       <span class="text">
-        <strong
-          >{{ planterOf(item) }}, row {{ item.reading.row }}, {{ sayCheck(item.reading).toLowerCase() }}:
-          <fraction-text :text="value(item.reading)" />.</strong
-        >
+        <strong>{{ planterOf(item) }}, <fraction-text :text="title(item)" />.</strong>
         <fraction-text :text="` ${why(item)}`" />
       </span>
       <template v-if="item.problem?.outcome === 'doubtful'">
-        <v-btn variant="outlined" @click="outbox.sendAgain(item.reading.id, true)">Keep it</v-btn>
+        <v-btn variant="outlined" @click="outbox.sendAgain(item.id, true)">Keep it</v-btn>
         <v-btn variant="outlined" @click="measureAgain(item)">Measure again</v-btn>
       </template>
       <template v-else>
-        <v-btn variant="outlined" @click="outbox.sendAgain(item.reading.id, false)">Send it again</v-btn>
-        <v-btn variant="outlined" @click="outbox.discard(item.reading.id)">Drop it</v-btn>
+        <v-btn v-if="item.what === 'start'" variant="outlined" @click="moveToOpenWalk(item)"
+          >Put it into the open walk</v-btn
+        >
+        <v-btn variant="outlined" @click="outbox.sendAgain(item.id, false)">Send it again</v-btn>
+        <v-btn variant="outlined" @click="outbox.discard(item.id)">Drop it</v-btn>
       </template>
     </li>
   </ul>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
-import type { Band, Verdict } from '@/api/types'
+import type { Band, Unit, Verdict } from '@/api/types'
 import FractionText from './FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
-import { fromMm } from '@/measure/length'
-import { stripRange, stripStretches, stripTicks } from '@/measure/strip'
+import { scaleFor, stripRange, stripStretches, stripTicks } from '@/measure/strip'
 
 /** A machinist's rule on which limits, last reading, the other rows and this reading sit together. */
 const {
+  unit,
   bands,
   marks,
   now = null,
@@ -18,9 +18,10 @@ const {
   others = [],
   largest = null,
 } = defineProps<{
+  unit: Unit
   bands: Band[]
   /** Figures of the spec sheet to name on the rule. */
-  marks: { mm: number; label: string }[]
+  marks: { value: number; label: string }[]
   now?: number | null
   verdict?: Verdict
   last?: number | null
@@ -29,42 +30,46 @@ const {
   largest?: number | null
 }>()
 
-const { units, length } = useUnits()
+const { units, quantity } = useUnits()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
 const EDGE = 28
 
+const scale = computed(() => scaleFor(unit, units.value))
 const range = computed(() => {
-  const figures = [...marks.map((mark) => mark.mm), ...others]
+  const figures = [...marks.map((mark) => mark.value), ...others]
   for (const one of [now, last, largest]) if (one !== null) figures.push(one)
-  return stripRange(figures.map(fromMm), units.value)
+  return stripRange(figures.length === 0 ? [0] : figures.map(scale.value.of), scale.value)
 })
-const scale = computed(() => (width.value - 2 * EDGE) / (range.value.to - range.value.from))
-const at = (nm: number) => EDGE + (nm - range.value.from) * scale.value
-const ticks = computed(() => stripTicks(range.value.from, range.value.to, units.value, width.value))
-const stretches = computed(() => stripStretches(bands, range.value.from, range.value.to))
+const pixels = computed(() => (width.value - 2 * EDGE) / (range.value.to - range.value.from))
+const atStep = (step: number) => EDGE + (step - range.value.from) * pixels.value
+const at = (value: number) => atStep(scale.value.of(value))
+const ticks = computed(() => stripTicks(range.value.from, range.value.to, scale.value, width.value))
+const stretches = computed(() => stripStretches(bands, range.value.from, range.value.to, scale.value))
 
 /** Rows that read the same stand above one another. */
 const dots = computed(() => {
   const seen = new Map<number, number>()
-  return others.map((mm) => {
-    const nth = seen.get(mm) ?? 0
-    seen.set(mm, nth + 1)
-    return { x: at(fromMm(mm)), y: 40 - Math.min(nth, 3) * 4 }
+  return others.map((value) => {
+    const nth = seen.get(value) ?? 0
+    seen.set(value, nth + 1)
+    return { x: at(value), y: 40 - Math.min(nth, 3) * 4 }
   })
 })
 /** What stands in words on the rule, each kind at its own height so that no two collide. */
 const labels = computed(() => [
-  ...ticks.value.flatMap(({ nm, label }) => (label === undefined ? [] : [{ kind: 'number', x: at(nm), text: label }])),
-  ...marks.map((mark) => ({ kind: 'mark', x: at(fromMm(mark.mm)), text: mark.label })),
-  ...(last === null ? [] : [{ kind: 'last', x: at(fromMm(last)), text: lastLabel }]),
-  ...(now === null ? [] : [{ kind: 'now', x: at(fromMm(now)), text: 'now' }]),
+  ...ticks.value.flatMap((tick) =>
+    tick.label === undefined ? [] : [{ kind: 'number', x: atStep(tick.at), text: tick.label }],
+  ),
+  ...marks.map((mark) => ({ kind: 'mark', x: at(mark.value), text: mark.label })),
+  ...(last === null ? [] : [{ kind: 'last', x: at(last), text: lastLabel }]),
+  ...(now === null ? [] : [{ kind: 'now', x: at(now), text: 'now' }]),
 ])
 const spoken = computed(() =>
   [
-    ...marks.map((mark) => `${mark.label} ${length(mark.mm)}`),
-    last === null ? '' : `${lastLabel} ${length(last)}`,
-    now === null ? '' : `now ${length(now)}`,
+    ...marks.map((mark) => `${mark.label} ${quantity(mark.value, unit)}`),
+    last === null ? '' : `${lastLabel} ${quantity(last, unit)}`,
+    now === null ? '' : `now ${quantity(now, unit)}`,
   ]
     .filter(Boolean)
     .join(', '),
@@ -78,24 +83,24 @@ const spoken = computed(() =>
         v-for="stretch in stretches"
         :key="stretch.from"
         :class="['band', stretch.verdict]"
-        :x="at(stretch.from)"
+        :x="atStep(stretch.from)"
         y="34"
-        :width="(stretch.to - stretch.from) * scale"
+        :width="(stretch.to - stretch.from) * pixels"
         height="13"
       />
-      <g v-for="tick in ticks" :key="tick.nm" class="tick">
-        <path :d="`M${at(tick.nm)} 47v${{ small: 5, middle: 8, large: 13 }[tick.size]}`" />
+      <g v-for="tick in ticks" :key="tick.at" class="tick">
+        <path :d="`M${atStep(tick.at)} 47v${{ small: 5, middle: 8, large: 13 }[tick.size]}`" />
       </g>
       <circle v-for="(dot, index) in dots" :key="index" class="other" :cx="dot.x" :cy="dot.y" r="3.2" />
       <g v-for="mark in marks" :key="mark.label" class="mark">
-        <path :d="`M${at(fromMm(mark.mm))} 28v24`" />
+        <path :d="`M${at(mark.value)} 28v24`" />
       </g>
       <g v-if="last !== null" class="last">
-        <path :d="`M${at(fromMm(last))} 32v17M${at(fromMm(last))} 78v4`" />
+        <path :d="`M${at(last)} 32v17M${at(last)} 78v4`" />
       </g>
       <g v-if="now !== null" :class="['now', verdict]">
-        <path :d="`M${at(fromMm(now))} 34l-8-12h16z`" />
-        <path class="stem" :d="`M${at(fromMm(now))} 30v19`" />
+        <path :d="`M${at(now)} 34l-8-12h16z`" />
+        <path class="stem" :d="`M${at(now)} 30v19`" />
       </g>
     </svg>
     <template v-if="width > 0">

@@ -1,19 +1,39 @@
 import { computed } from 'vue'
-import { fromMm, printDifference, printFigure, printLength } from '@/measure/length'
+import type { Answer, Check, CurrentReading, Unit } from '@/api/types'
+import { fromMm, printLength } from '@/measure/length'
+import { printApart, printQuantity, printQuantityFigure, unitName } from '@/measure/quantity'
 import { useSession } from '@/session'
+import { say } from '@/words'
 
-/** Prints lengths, given in millimetres as the API has them, the way the signed-in person works. */
+/** Prints figures, given as the API has them, the way the signed-in person works. */
 export function useUnits() {
   const session = useSession()
   const units = computed(() => session.units)
-  const other = computed(() => (units.value === 'in' ? ('mm' as const) : ('in' as const)))
+
+  const quantity = (value: number, unit: Unit) => printQuantity(value, unit, units.value)
+  const figure = (value: number, unit: Unit) => printQuantityFigure(value, unit, units.value)
+
+  /** What was read, in a word or a figure with its unit. */
+  function answer({ value, state }: Pick<Answer, 'value' | 'state'>, check: Pick<Check, 'unit'>): string {
+    if (value !== null) return quantity(value, check.unit ?? 'mark')
+    return state === null ? '' : say(`state.${state}`)
+  }
+
+  /** What stands at a place: the answer, or that it is not fitted or was only looked over. */
+  function reading(now: CurrentReading, check: Pick<Check, 'unit'>): string {
+    return now.result === 'recorded' ? answer(now, check) : say(`result.${now.result}`)
+  }
 
   return {
     units,
-    figure: (mm: number) => printFigure(fromMm(mm), units.value),
-    length: (mm: number) => printLength(fromMm(mm), units.value),
-    difference: (mm: number) => printDifference(fromMm(mm), units.value),
-    /** The same in the other system, to stand beside: millimetres whole, inches to the sixteenth. */
-    beside: (mm: number) => (other.value === 'mm' ? `${Math.round(mm)} mm` : printLength(fromMm(mm), 'in')),
+    figure,
+    quantity,
+    answer,
+    reading,
+    length: (mm: number) => quantity(mm, 'mm'),
+    apart: (one: number, other: number, unit: Unit) => printApart(one, other, unit, units.value),
+    unitName: (unit: Unit) => unitName(unit, units.value),
+    /** A length in the other system, to stand beside: millimetres whole, inches to the sixteenth. */
+    beside: (mm: number) => (units.value === 'in' ? `${Math.round(mm)} mm` : printLength(fromMm(mm), 'in')),
   }
 }

@@ -1,9 +1,96 @@
 <script setup lang="ts">
-import type { Station } from '@/api/types'
+import type { Station, Verdict } from '@/api/types'
 import { say } from '@/words'
 
-/** A row unit from its left side, travelling to the left; one station can be lit. */
-const { lit } = defineProps<{ lit?: Station }>()
+/** A row unit from its left side, travelling to the left; one station can be lit, or each tinted by its verdict. */
+const { lit, verdicts } = defineProps<{ lit?: Station; verdicts?: Partial<Record<Station, Verdict>> }>()
+const emit = defineEmits<{ choose: [station: Station] }>()
+
+type Part = {
+  station: Station
+  paths?: string[]
+  circles?: [number, number, number][]
+  thin?: string[]
+  touch: [number, number, number, number]
+}
+
+/** Front to back; `touch` is where a finger finds the part. */
+const parts: Part[] = [
+  {
+    station: 'parallel_arms',
+    paths: ['M36 55 104 64', 'M36 79 104 88'],
+    circles: [
+      [36, 55, 2.6],
+      [36, 79, 2.6],
+      [104, 64, 2.6],
+      [104, 88, 2.6],
+    ],
+    touch: [38, 52, 64, 32],
+  },
+  { station: 'downforce', paths: ['M46 76 84 66', 'M54 70l6 8M62 68l6 8M70 66l6 8'], touch: [50, 62, 32, 20] },
+  {
+    station: 'row_cleaner',
+    paths: ['M44 84 62 128'],
+    circles: [[62, 133, 16]],
+    thin: ['M62 117v32M46 133h32M51 122l22 22M73 122l-22 22'],
+    touch: [44, 115, 36, 36],
+  },
+  {
+    station: 'coulter',
+    circles: [
+      [86, 128, 21],
+      [86, 128, 3],
+    ],
+    thin: ['M90 92v36'],
+    touch: [72, 106, 28, 42],
+  },
+  { station: 'seed_delivery', paths: ['M116 56 110 16h58l-8 40'], thin: ['M108 24h64'], touch: [108, 12, 62, 44] },
+  {
+    station: 'meter',
+    circles: [
+      [140, 76, 15],
+      [140, 76, 2.6],
+    ],
+    touch: [124, 62, 24, 28],
+  },
+  { station: 'meter_drive', circles: [[162, 72, 6]], thin: ['M141 61 162 66M141 91 162 78'], touch: [152, 62, 20, 22] },
+  { station: 'meter_air', paths: ['M150 64c14-16 20-24 44-26'], touch: [172, 32, 28, 22] },
+  { station: 'seed_tube', thin: ['M147 90c2 26-2 46-12 60M153 89c2 28-2 48-10 62'], touch: [142, 92, 12, 40] },
+  { station: 'seed_tube_guard', paths: ['M134 104c2 16 0 30-6 42'], touch: [124, 116, 12, 28] },
+  { station: 'gauge_wheels', circles: [[166, 124, 27]], thin: ['M178 92 166 124'], touch: [164, 100, 32, 50] },
+  {
+    station: 'opener_blades',
+    circles: [
+      [128, 120, 34],
+      [128, 120, 5],
+    ],
+    touch: [104, 96, 30, 30],
+  },
+  { station: 'blade_contact', paths: ['M97.5 128a31.5 31.5 0 0 0 10 16.5'], touch: [92, 128, 22, 22] },
+  { station: 'scrapers', paths: ['M150 100l10 22-6 4'], touch: [148, 98, 14, 30] },
+  {
+    station: 'fertilizer_opener',
+    circles: [
+      [22, 126, 22],
+      [22, 126, 3],
+    ],
+    thin: ['M22 92v34'],
+    touch: [2, 106, 42, 42],
+  },
+  { station: 'depth_stop', paths: ['M186 92l12-8M198 78v14'], touch: [184, 72, 20, 24] },
+  { station: 'seed_firmer', paths: ['M150 132c14 4 28 12 44 18'], touch: [176, 138, 24, 14] },
+  {
+    station: 'closing_wheels',
+    paths: ['M222 90 256 128'],
+    circles: [
+      [258, 130, 20],
+      [258, 130, 3],
+    ],
+    touch: [236, 108, 44, 44],
+  },
+]
+
+const isFitted = (station: Station) => verdicts === undefined || station in verdicts || station === lit
 </script>
 
 <template>
@@ -13,42 +100,31 @@ const { lit } = defineProps<{ lit?: Station }>()
     role="img"
     :aria-label="lit ? `Row unit from the side, ${say(`station.${lit}`)} marked` : 'Row unit from the side'"
   >
-    <!-- ground, and the furrow that closes behind -->
+    <!-- ground, and the furrow that closes behind; toolbar and frame -->
     <path class="ground" d="M4 150H296" />
     <path class="ground thin" d="M132 150v8h118" />
-    <!-- toolbar and parallel arms -->
     <rect x="10" y="50" width="26" height="34" rx="2" />
-    <path d="M36 55 104 64M36 79 104 88" />
-    <circle class="pin" cx="36" cy="55" r="2.6" />
-    <circle class="pin" cx="36" cy="79" r="2.6" />
-    <circle class="pin" cx="104" cy="64" r="2.6" />
-    <circle class="pin" cx="104" cy="88" r="2.6" />
-    <!-- row cleaner -->
-    <path d="M44 84 62 128" />
-    <circle cx="64" cy="133" r="16" />
-    <path class="thin" d="M64 117v32M48 133h32M53 122l22 22M75 122l-22 22" />
-    <!-- frame, hopper, meter -->
-    <path d="M104 58h62l10 32h46l8 10" />
-    <path d="M104 58v36l18 20" />
-    <path d="M116 56 110 16h58l-8 40" />
-    <path class="thin" d="M108 24h64" />
-    <circle cx="140" cy="76" r="15" />
-    <circle class="pin" cx="140" cy="76" r="2.6" />
-    <!-- seed tube -->
-    <path class="thin" d="M147 90c2 26-2 46-12 60M153 89c2 28-2 48-10 62" />
-    <!-- gauge wheel -->
-    <circle class="behind" cx="164" cy="124" r="27" />
-    <path class="thin" d="M176 92 164 124" />
-    <!-- opener blade -->
-    <circle :class="{ lit: lit === 'opener_blades' }" cx="130" cy="120" r="34" />
-    <circle class="pin" cx="130" cy="120" r="5" />
-    <!-- where the two blades touch -->
-    <path v-if="lit === 'blade_contact'" class="contact" d="M99.5 128a31.5 31.5 0 0 0 10 16.5" />
-    <!-- closing wheels -->
-    <path d="M222 90 256 128" />
-    <circle cx="258" cy="130" r="20" />
-    <circle class="pin" cx="258" cy="130" r="3" />
+    <path d="M104 58h62l10 32h46l8 10M104 58v36l18 20" />
     <path class="way" d="M40 20H14m0 0 7-5m-7 5 7 5" />
+    <g
+      v-for="part in parts"
+      v-show="isFitted(part.station)"
+      :key="part.station"
+      :class="['part', verdicts?.[part.station], { lit: lit === part.station, line: part.paths && !part.circles }]"
+      @click="emit('choose', part.station)"
+    >
+      <path v-for="path in part.paths" :key="path" :d="path" />
+      <circle v-for="([x, y, r], index) in part.circles" :key="index" :class="{ pin: r < 6 }" :cx="x" :cy="y" :r="r" />
+      <path v-for="path in part.thin" :key="path" class="thin" :d="path" />
+      <rect
+        v-if="verdicts"
+        class="touch"
+        :x="part.touch[0]"
+        :y="part.touch[1]"
+        :width="part.touch[2]"
+        :height="part.touch[3]"
+      />
+    </g>
   </svg>
 </template>
 
@@ -59,20 +135,34 @@ const { lit } = defineProps<{ lit?: Station }>()
 .pin {
   fill: var(--card);
 }
-.behind {
-  stroke-dasharray: 4 3;
-}
 .way {
   stroke: var(--ink-2);
   stroke-width: 1.4;
 }
+.touch {
+  fill: transparent;
+  stroke: none;
+  cursor: pointer;
+}
+.watch,
+.change,
+.failed {
+  stroke: currentColor;
+  stroke-width: 3;
+}
+.watch circle:not(.pin),
+.change circle:not(.pin),
+.failed circle:not(.pin) {
+  fill: color-mix(in srgb, currentColor 22%, transparent);
+}
 .lit {
-  fill: var(--accent-weak);
   stroke: var(--accent);
   stroke-width: 3.4;
 }
-.contact {
-  stroke: var(--accent);
-  stroke-width: 9;
+.lit circle:not(.pin) {
+  fill: color-mix(in srgb, var(--accent) 18%, transparent);
+}
+.lit.line > path:not(.thin) {
+  stroke-width: 6;
 }
 </style>

@@ -1,34 +1,33 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Cell } from '@/api/types'
+import type { Cell, Check } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
-import { say, sayCheck } from '@/words'
+import { say, sayCheck, sayRow } from '@/words'
 
 /** One place on the board: its verdict and figure now, or in grey what it read last time. */
-const { cell, faded } = defineProps<{ cell: Cell; faded: boolean }>()
-const { figure, length } = useUnits()
+const { cell, check, faded } = defineProps<{ cell: Cell; check: Check; faded: boolean }>()
+const { figure, answer, reading } = useUnits()
 
 const verdict = computed(() => cell.now?.verdict ?? 'unchecked')
 const text = computed(() => {
   if (cell.now?.result === 'not_fitted') return 'none'
-  if (cell.now) return cell.now.mm === null ? '' : figure(cell.now.mm)
-  return cell.last ? figure(cell.last.mm) : ''
+  const value = cell.now ? cell.now.value : (cell.last?.value ?? null)
+  return value === null ? '' : figure(value, check.unit ?? 'mark')
 })
 const spoken = computed(() => {
-  const place = `Row ${cell.row}, ${sayCheck(cell)}`
-  if (cell.now?.result === 'not_fitted') return `${place}: ${say('result.not_fitted')}`
-  const last = cell.last ? `, last time ${length(cell.last.mm)}` : ''
-  const now = cell.now?.mm ?? null
-  return `${place}: ${say(`verdict.${verdict.value}`)}${now === null ? '' : `, ${length(now)}`}${last}`
+  const place = `${sayRow(cell.row)}, ${sayCheck(cell)}`
+  const now = cell.now ? `, ${reading(cell.now, check)}` : ''
+  const last = cell.last ? `, last time ${answer(cell.last, check)}` : ''
+  return `${place}: ${say(`verdict.${verdict.value}`)}${now}${last}`
 })
 </script>
 
 <template>
   <button type="button" :class="['cell', verdict, { faded }]" :aria-label="spoken">
-    <verdict-glyph :verdict="verdict" :size="verdict === 'sound' || verdict === 'unchecked' ? 12 : 14" silent />
-    <fraction-text :text="text" aria-hidden="true" />
+    <verdict-glyph :verdict="verdict" :size="verdict === 'sound' || verdict === 'unchecked' ? 12 : 15" silent />
+    <fraction-text v-if="text" :text="text" aria-hidden="true" />
   </button>
 </template>
 

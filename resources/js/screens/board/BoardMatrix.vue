@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
-import type { Board, Cell, Check } from '@/api/types'
+import type { Board, Cell, Check, Station } from '@/api/types'
 import { placeKey } from '@/api/types'
 import { say } from '@/words'
 import { useUnits } from '@/composables/useUnits'
@@ -8,14 +8,23 @@ import BoardCell from './BoardCell.vue'
 import { type BoardFilter, passes } from './filter'
 
 /** Rows across, checks down; arrow keys move, Enter opens. Scrolls sideways under a fixed first column. */
-const { board, filter, selectedRow } = defineProps<{ board: Board; filter: BoardFilter; selectedRow?: number }>()
-const emit = defineEmits<{ open: [cell: Cell]; select: [row: number] }>()
-const { units } = useUnits()
+const { board, filter, selectedRow, station } = defineProps<{
+  board: Board
+  filter: BoardFilter
+  selectedRow?: number
+  /** Only this one is shown. */
+  station?: Station
+}>()
+const emit = defineEmits<{ open: [cell: Cell]; select: [row: number]; strip: [check: Check] }>()
+const { unitName } = useUnits()
 const table = useTemplateRef<HTMLElement>('table')
 
 const cells = computed(() => new Map(board.cells.map((cell) => [placeKey(cell), cell])))
+const checks = computed(() =>
+  board.checks.filter((check) => !check.whole_planter && (station === undefined || check.station === station)),
+)
 /** The matrix's lines: a check's side each, top to bottom. */
-const lines = computed(() => board.checks.flatMap((check) => check.sides.map((side) => ({ check, side }))))
+const lines = computed(() => checks.value.flatMap((check) => check.sides.map((side) => ({ check, side }))))
 const firstOfSection = computed(() => {
   const first = new Set<number>()
   board.planter.sections.reduce((row, count) => (first.add(row), row + count), 1)
@@ -25,6 +34,11 @@ const focus = ref({ line: 0, row: 1 })
 
 function cellAt(check: Check, side: Check['sides'][number], row: number): Cell {
   return cells.value.get(placeKey({ row, check: check.key, side })) as Cell
+}
+
+function lineName(check: Check, side: Check['sides'][number]): string {
+  const unit = check.unit === null ? '' : unitName(check.unit)
+  return `${say(`measure.${check.key}`)} ${say(`side.${side}`)}`.trim() + (unit && `, ${unit}`)
 }
 
 function move(event: KeyboardEvent): void {
@@ -70,15 +84,35 @@ watch(
             :data-head="row.row"
             :class="{ chosen: row.row === selectedRow, wing: firstOfSection.has(row.row) }"
           >
-            {{ row.row }}
+            <router-link
+              class="to-row"
+              :to="{ name: 'row', params: { planter: board.planter.id, row: row.row } }"
+              :aria-label="`Row ${row.row}: its page`"
+              >{{ row.row }}</router-link
+            >
           </th>
         </tr>
       </thead>
-      <tbody v-for="check in board.checks" :key="check.key">
+      <tbody
+        v-for="(check, nth) in checks"
+        :key="check.key"
+        :class="{ first: check.station !== checks[nth - 1]?.station }"
+      >
         <tr v-for="(side, index) in check.sides" :key="side">
           <th scope="row" class="station">
-            <span v-if="index === 0" class="name">{{ say(`station.${check.station}`) }}</span>
-            <span class="what">{{ `${say(`measure.${check.key}`)} ${say(`side.${side}`)}`.trim() }}, {{ units }}</span>
+            <span v-if="index === 0 && check.station !== checks[nth - 1]?.station" class="name">{{
+              say(`station.${check.station}`)
+            }}</span>
+            <button
+              v-if="check.unit !== null && index === 0"
+              type="button"
+              class="what strip"
+              :aria-label="`${say(`check.${check.key}`)}: all rows on a scale`"
+              @click="emit('strip', check)"
+            >
+              {{ lineName(check, side) }}
+            </button>
+            <span v-else class="what">{{ lineName(check, side) }}</span>
           </th>
           <td
             v-for="row in board.ribbon"
@@ -86,6 +120,7 @@ watch(
             :class="{ chosen: row.row === selectedRow, wing: firstOfSection.has(row.row) }"
           >
             <board-cell
+              :check="check"
               :cell="cellAt(check, side, row.row)"
               :faded="!passes(cellAt(check, side, row.row), filter)"
               :tabindex="
@@ -105,7 +140,9 @@ watch(
 
 <style scoped>
 .scroll {
-  overflow-x: auto;
+  overflow: auto;
+  max-height: calc(100vh - 300px);
+  min-height: 320px;
   background: var(--card);
   border: 1px solid var(--line);
   border-radius: var(--radius);
@@ -125,12 +162,35 @@ thead th {
   min-width: 66px;
   font-weight: 700;
   border-bottom: 1px solid var(--line);
+  position: sticky;
+  top: 0;
+  z-index: 2;
+  background: var(--card);
 }
-tbody tr:first-child > * {
+.to-row {
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  min-height: var(--touch);
+  color: var(--ink);
+  text-decoration: none;
+}
+.to-row:hover {
+  text-decoration: underline;
+}
+.strip {
+  padding: 0;
+  text-align: left;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  text-decoration-color: var(--accent);
+  min-height: 40px;
+}
+tbody.first tr:first-child > * {
   border-top: 1px solid var(--line);
 }
-tbody:first-of-type tr:first-child > * {
-  border-top: 0;
+.matrix .corner {
+  z-index: 3;
 }
 .corner,
 .station {
@@ -154,7 +214,7 @@ tbody:first-of-type tr:first-child > * {
   font-size: 0.875rem;
   color: var(--ink-2);
 }
-.chosen {
+.matrix .chosen {
   background: var(--accent-weak);
 }
 .wing:not(:nth-child(2)) {

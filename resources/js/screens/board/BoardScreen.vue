@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useBoard, useWalks } from '@/api/queries'
-import type { Cell, Verdict, Walk } from '@/api/types'
+import type { Cell, Check, Station, Verdict, Walk } from '@/api/types'
 import LoadProblem from '@/components/LoadProblem.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
@@ -11,6 +11,7 @@ import { say } from '@/words'
 import BoardMatrix from './BoardMatrix.vue'
 import CellHistory from './CellHistory.vue'
 import { type BoardFilter, countBoard } from './filter'
+import StripPlot from './StripPlot.vue'
 import WalkActions from './WalkActions.vue'
 
 const { planterId } = defineProps<{ planterId: number }>()
@@ -22,6 +23,12 @@ const board = computed(() => query.data.value)
 const filter = ref<BoardFilter>('all')
 const selectedRow = ref<number>()
 const opened = ref<Cell>()
+const station = ref<Station | null>(null)
+const strip = ref<Check>()
+const stations = computed(() => [
+  ...new Set(board.value?.checks.filter((check) => !check.whole_planter).map((check) => check.station)),
+])
+const checkOf = (cell: Cell) => board.value?.checks.find((check) => check.key === cell.check) as Check
 
 const title = computed(() => {
   if (!board.value) return ''
@@ -88,6 +95,13 @@ function walkTo(cell: Cell): void {
           </button>
         </div>
         <v-select
+          v-model="station"
+          class="walks"
+          label="Station"
+          :items="stations.map((value) => ({ value, title: say(`station.${value}`) }))"
+          clearable
+        />
+        <v-select
           v-if="choices.length > (board.walk ? 1 : 0)"
           v-model="shown"
           class="walks"
@@ -102,14 +116,18 @@ function walkTo(cell: Cell): void {
         :board="board"
         :filter="filter"
         :selected-row="selectedRow"
+        :station="station ?? undefined"
         @open="opened = $event"
+        @strip="strip = $event"
         @select="selectedRow = $event"
       />
       <p class="legend">
         <span v-for="verdict in verdicts" :key="verdict" class="sign">
           <verdict-glyph :verdict="verdict" silent /> {{ say(`verdict.${verdict}`) }}
         </span>
-        <span class="quiet">Figures in grey are from last time.</span>
+        <span class="quiet"
+          >Figures in grey are from last time. A row's number opens its page, an underlined check its scale.</span
+        >
       </p>
       <p class="legend quiet">
         Verdicts use the figures of “{{ board.planter.spec_sheet.name }}”: typical value, check the operator's manual.
@@ -122,10 +140,12 @@ function walkTo(cell: Cell): void {
         v-if="opened"
         :planter-id="planterId"
         :cell="opened"
+        :check="checkOf(opened)"
         :can-walk="board.walk !== null && board.walk.finished_at === null"
         @walk="walkTo(opened)"
         @close="opened = undefined"
       />
+      <strip-plot v-if="strip" :board="board" :check="strip" @close="strip = undefined" />
     </template>
   </planter-shell>
 </template>

@@ -2,39 +2,44 @@
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
 import { useHistory } from '@/api/queries'
-import type { Cell, HistoryReading } from '@/api/types'
+import type { Cell, Check, HistoryReading } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { dateAndTime } from '@/dates'
 import { wordReasons } from '@/measure/bands'
-import { fromMm } from '@/measure/length'
-import { say, sayCheck } from '@/words'
+import { say, sayCheck, sayRow } from '@/words'
 
 /** Everything that was ever recorded at one place, corrections included. */
-const { planterId, cell, canWalk } = defineProps<{ planterId: number; cell: Cell; canWalk: boolean }>()
+const { planterId, cell, check, canWalk } = defineProps<{
+  planterId: number
+  cell: Cell
+  check: Check
+  canWalk: boolean
+}>()
 defineEmits<{ walk: []; close: [] }>()
-const { length, beside, units } = useUnits()
+const { answer, reading: print, beside, units } = useUnits()
 const history = useHistory(
   () => planterId,
   () => cell,
 )
 
-const title = computed(() => `Row ${cell.row}, ${sayCheck(cell).toLowerCase()}`)
+const title = computed(() => `${sayRow(cell.row)}, ${sayCheck(cell).toLowerCase()}`)
 const reasons = computed(() => {
-  const mm = cell.now?.mm ?? null
-  return cell.now ? wordReasons('reason', cell.now.reasons, mm === null ? null : fromMm(mm), units.value) : ''
+  return cell.now ? wordReasons(cell.check, cell.now.reasons, cell.now.value, units.value) : ''
 })
 
 function value(reading: HistoryReading): string {
-  if (reading.result !== 'measured' || reading.mm === null) return say(`result.${reading.result}`)
-  return `${length(reading.mm)} (${beside(reading.mm)})`
+  if (reading.result !== 'recorded') return say(`result.${reading.result}`)
+  const ticked = reading.chips.map((chip) => say(`chip.${chip}`)).join(', ')
+  const also = check.unit === 'mm' && reading.value !== null ? beside(reading.value) : ticked
+  return `${answer(reading, check)}${also && ` (${also})`}`
 }
 
 function remarks(reading: HistoryReading): string {
   const remarks = []
-  if (reading.entry === 'same_as_last') remarks.push(say('entry.same_as_last'))
+  if (reading.entry !== 'typed') remarks.push(say(`entry.${reading.entry}`))
   if (reading.confirmed) remarks.push('measured twice')
   if (!reading.holds) remarks.push('corrected since')
   return remarks.join(', ')
@@ -51,7 +56,7 @@ function remarks(reading: HistoryReading): string {
       <p v-if="cell.now" class="now">
         <verdict-glyph :verdict="cell.now.verdict" :size="20" silent />
         <strong :class="cell.now.verdict">{{ say(`verdict.${cell.now.verdict}`) }}</strong>
-        <fraction-text v-if="cell.now.mm !== null" :text="`${length(cell.now.mm)} (${beside(cell.now.mm)}).`" />
+        <fraction-text :text="`${print(cell.now, check)}.`" />
         <fraction-text :text="reasons" />
       </p>
       <p v-else class="now quiet">Not yet looked at on this walk.</p>

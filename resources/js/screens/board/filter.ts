@@ -11,10 +11,13 @@ export function passes(cell: Cell, filter: BoardFilter): boolean {
 
 /** How many rows are through, and how many readings of each trouble there are. */
 export function countBoard(board: Board) {
-  const perRow = board.cells.length / Math.max(1, board.ribbon.length)
+  const walked = new Set<string>(board.walk?.checks ?? board.checks.map((check) => check.key))
+  const perRow = board.checks
+    .filter((check) => !check.whole_planter && walked.has(check.key))
+    .reduce((sum, check) => sum + check.sides.length, 0)
   const count = (verdict: string) => board.cells.filter((cell) => cell.now?.verdict === verdict).length
   return {
-    rowsDone: board.ribbon.filter((row) => row.checked >= perRow).length,
+    rowsDone: perRow === 0 ? 0 : board.ribbon.filter((row) => row.checked >= perRow).length,
     watch: count('watch'),
     change: count('change'),
     failed: count('failed'),

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, body, Refusal } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Planter, PlanterEdit, SpecSheet } from '@/api/types'
 import PlanterRibbon from '@/components/PlanterRibbon.vue'
 import { say } from '@/words'
+import EquipmentFields from './EquipmentFields.vue'
 
 const { planter, sheets } = defineProps<{ planter?: Planter; sheets: SpecSheet[] }>()
 const router = useRouter()
@@ -18,7 +19,16 @@ const form = reactive({
   sections: planter && planter.sections.length > 1 ? planter.sections.join(', ') : '',
   sheet: planter?.spec_sheet.id ?? sheets[0]?.id,
   plantingStart: planter?.planting_start ?? '',
+  equipment: planter?.equipment ?? sheets[0]?.typical_equipment,
 })
+// Another kind of row unit carries other things.
+watch(
+  () => form.sheet,
+  (id) => {
+    const sheet = sheets.find((candidate) => candidate.id === id)
+    if (sheet && sheet.type !== planter?.spec_sheet.type) form.equipment = sheet.typical_equipment
+  },
+)
 const refusal = ref<Refusal | null>(null)
 const busy = ref(false)
 
@@ -37,6 +47,7 @@ const edit = computed<PlanterEdit>(() => ({
           .map(number),
       }),
   spec_sheet_id: form.sheet as number,
+  ...(form.equipment ? { equipment: form.equipment } : {}),
   planting_start: form.plantingStart || null,
 }))
 
@@ -75,7 +86,7 @@ async function save(): Promise<void> {
       queries.invalidateQueries({ queryKey: keys.yard }),
       queries.invalidateQueries({ queryKey: keys.planter(saved.id) }),
       queries.invalidateQueries({ queryKey: keys.board(saved.id) }),
-      queries.invalidateQueries({ queryKey: ['walk'] }),
+      queries.invalidateQueries({ queryKey: keys.guide(saved.id) }),
     ])
     await router.push({ name: 'board', params: { planter: saved.id } })
   } catch (error) {
@@ -137,6 +148,7 @@ async function save(): Promise<void> {
       persistent-hint
       :error-messages="about('spec_sheet_id')"
     />
+    <equipment-fields v-if="form.equipment" v-model="form.equipment" class="wide" :error="about('equipment')" />
     <div v-if="preview" class="wide preview">
       <h2>Seen from behind</h2>
       <planter-ribbon :ribbon="preview.ribbon" :sections="preview.sections" small />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { queries } from '@/api/queries'
-import { useOutbox } from '@/outbox'
+import { useOutbox } from '@/offline/outbox'
 import { useSession } from '@/session'
 import { say } from '@/words'
 import SignInForm from './SignInForm.vue'

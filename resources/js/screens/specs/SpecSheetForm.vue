@@ -2,12 +2,13 @@
 import { reactive, ref } from 'vue'
 import { api, body, Refusal } from '@/api/client'
 import { keys, queries } from '@/api/queries'
-import type { Figure, SpecSheet } from '@/api/types'
+import type { Figure, SpecSheet, Verdict } from '@/api/types'
+import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
-import { say } from '@/words'
+import { say, sayOwn, sayRow } from '@/words'
 
 const { sheet } = defineProps<{ sheet: SpecSheet }>()
-const { beside, length, units } = useUnits()
+const { beside, quantity, units } = useUnits()
 
 type Entry = { value: string; source: string }
 const entry = (figure: Figure): Entry => ({ value: figure.typed, source: figure.source })
@@ -15,22 +16,29 @@ const form = reactive({
   name: sheet.name,
   notch: entry(sheet.notch),
   figures: Object.fromEntries(
-    sheet.checks.map((check) => [
-      check.key,
-      Object.fromEntries(Object.entries(check.figures).map(([name, figure]) => [name, entry(figure)])),
-    ]),
+    sheet.checks
+      .filter((check) => Object.keys(check.figures).length > 0)
+      .map((check) => [
+        check.key,
+        Object.fromEntries(Object.entries(check.figures).map(([name, figure]) => [name, entry(figure)])),
+      ]),
   ) as Record<string, Record<string, Entry>>,
 })
 const refusal = ref<Refusal | null>(null)
 const saved = ref(false)
 const busy = ref(false)
+const confirming = ref(false)
 
+type Change = { planter: string; row: number; check: string; side: string; from: Verdict; to: Verdict }
+const changes = ref<Change[]>()
+
+const withFigures = sheet.checks.filter((check) => Object.keys(check.figures).length > 0)
 const groups = [
-  ...sheet.checks.map((check) => ({
+  ...withFigures.map((check) => ({
     title: say(`check.${check.key}`),
     fields: Object.entries(check.figures).map(([name, figure]) => ({
       path: `figures.${check.key}.${name}`,
-      label: say(`figure.${name}`),
+      label: sayOwn(`figure.${name}`, check.key),
       figure,
       entry: () => form.figures[check.key]?.[name] as Entry,
     })),
@@ -41,22 +49,46 @@ const groups = [
   },
 ]
 
+function hint(figure: Figure): string {
+  const printed = quantity(figure.value, figure.unit)
+  return figure.unit === 'mm' ? `${printed}, ${beside(figure.value)}` : printed
+}
+
 /** A refusal names the field itself, or its value or source. */
 function about(path: string): string | undefined {
   return refusal.value?.about(path) ?? refusal.value?.about(`${path}.value`) ?? refusal.value?.about(`${path}.source`)
 }
 
-async function save(): Promise<void> {
-  busy.value = true
-  saved.value = false
-  refusal.value = null
-  try {
-    const kept = await body(
-      api.PUT('/api/spec-sheets/{specSheet}', { params: { path: { specSheet: sheet.id } }, body: form }),
-    )
+const params = { path: { specSheet: sheet.id } }
+
+/** Says what the figures would change, before they are kept. */
+const preview = () =>
+  attempt(async () => {
+    changes.value = await body(api.POST('/api/spec-sheets/{specSheet}/preview', { params, body: form }))
+  })
+
+const save = () =>
+  attempt(async () => {
+    const kept = await body(api.PUT('/api/spec-sheets/{specSheet}', { params, body: form }))
     queries.setQueryData(keys.specSheet(sheet.id), kept)
     await queries.invalidateQueries()
     saved.value = true
+  })
+
+const reset = () =>
+  attempt(async () => {
+    await body(api.POST('/api/spec-sheets/{specSheet}/reset', { params }))
+    await queries.invalidateQueries()
+    window.location.reload()
+  })
+
+async function attempt(work: () => Promise<void>): Promise<void> {
+  busy.value = true
+  saved.value = false
+  changes.value = undefined
+  refusal.value = null
+  try {
+    await work()
   } catch (error) {
     refusal.value = error instanceof Refusal ? error : new Refusal(0, 'The server does not answer. Nothing was saved.')
   } finally {
@@ -80,7 +112,7 @@ async function save(): Promise<void> {
           v-model="field.entry().value"
           :label="field.label"
           :readonly="!sheet.own"
-          :hint="`${length(field.figure.mm)}, ${beside(field.figure.mm)}`"
+          :hint="hint(field.figure)"
           persistent-hint
           :error-messages="about(field.path)"
         />
@@ -89,11 +121,33 @@ async function save(): Promise<void> {
     </section>
     <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
     <p v-if="saved" role="status">Saved. Open walks of planters on this sheet are judged by it from now on.</p>
+    <section v-if="changes" class="sheet" role="status">
+      <h2>On open walks</h2>
+      <p v-if="changes.length === 0">No verdict would change.</p>
+      <ul v-else class="changes">
+        <li v-for="(change, index) in changes" :key="index">
+          {{ change.planter }}, {{ sayRow(change.row).toLowerCase() }}, {{ say(`check.${change.check}`).toLowerCase() }}
+          {{ say(`side.${change.side}`) }}: <verdict-glyph :verdict="change.from" />
+          {{ say(`verdict.${change.from}`) }} → <verdict-glyph :verdict="change.to" />
+          <strong>{{ say(`verdict.${change.to}`) }}</strong>
+        </li>
+      </ul>
+    </section>
     <div v-if="sheet.own" class="buttons">
       <v-btn type="submit" color="primary" size="large" :loading="busy">Save the figures</v-btn>
+      <v-btn variant="outlined" size="large" :disabled="busy" @click="preview">What would change</v-btn>
+      <v-btn variant="outlined" size="large" :disabled="busy" @click="confirming = true">Back to typical</v-btn>
       <v-btn variant="text" size="large" :to="{ name: 'spec-sheets' }">Back</v-btn>
       <span class="quiet">A number without a unit is in {{ units }}.</span>
     </div>
+    <v-dialog v-model="confirming" aria-label="Back to typical" max-width="440">
+      <div class="sheet pa-6 confirm">
+        <h2>Back to typical figures?</h2>
+        <p>All figures and their notes on this sheet are put back. Open walks are judged by them at once.</p>
+        <v-btn color="primary" size="large" @click="((confirming = false), reset())">Put them back</v-btn>
+        <v-btn variant="outlined" size="large" @click="confirming = false">Keep mine</v-btn>
+      </div>
+    </v-dialog>
   </form>
 </template>
 
@@ -111,6 +165,13 @@ async function save(): Promise<void> {
   grid-template-columns: 220px 1fr;
   gap: 12px;
   align-items: start;
+}
+.changes {
+  padding-left: 18px;
+}
+.confirm {
+  display: grid;
+  gap: 12px;
 }
 .buttons {
   display: flex;

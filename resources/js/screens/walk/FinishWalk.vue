@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { api, body, Refusal } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Walk, WalkStep } from '@/api/types'
-import { useOutbox } from '@/outbox'
+import { useOutbox } from '@/offline/outbox'
 import { listRows } from './rows'
 
 /** Closes the walk; says first what is unchecked or still on its way. */
@@ -13,7 +13,17 @@ const outbox = useOutbox()
 const problem = ref('')
 const busy = ref(false)
 
-const rows = computed(() => [...new Set(unchecked.map((step) => step.row))].sort((a, b) => a - b))
+const rows = computed(() =>
+  [...new Set(unchecked.map((step) => step.row))].filter((row) => row > 0).sort((a, b) => a - b),
+)
+const where = computed(() =>
+  [
+    rows.value.length > 0 ? listRows(rows.value) : '',
+    unchecked.some((step) => step.row === 0) ? 'the planter as a whole' : '',
+  ]
+    .filter(Boolean)
+    .join(' and '),
+)
 const underWay = computed(() => outbox.waiting.filter((item) => item.walk === walk.id).length)
 
 async function finish(): Promise<void> {
@@ -26,6 +36,7 @@ async function finish(): Promise<void> {
       }),
     )
     await queries.invalidateQueries({ queryKey: keys.board(planterId) })
+    await queries.invalidateQueries({ queryKey: keys.guide(planterId) })
     await queries.invalidateQueries({ queryKey: keys.yard })
     emit('finished')
   } catch (error) {
@@ -42,7 +53,7 @@ async function finish(): Promise<void> {
       <h2>Finish this walk?</h2>
       <p v-if="unchecked.length > 0">
         <strong>{{ unchecked.length === 1 ? '1 reading is' : `${unchecked.length} readings are` }} unchecked</strong>,
-        on {{ listRows(rows) }}. They stay unchecked on the board.
+        on {{ where }}. They stay unchecked on the board.
       </p>
       <p v-else>All readings are taken.</p>
       <p v-if="underWay > 0" class="change">

@@ -1,26 +1,26 @@
 <script setup lang="ts">
-import type { WalkStep } from '@/api/types'
-import TapeDrawing from '@/drawings/TapeDrawing.vue'
-import TwoCardDrawing from '@/drawings/TwoCardDrawing.vue'
+import { computed } from 'vue'
+import type { Check } from '@/api/types'
+import { drawingOf } from '@/drawings'
 import { say } from '@/words'
 
 /** What to mind while making this check, and how it is made. */
-defineProps<{ step: WalkStep }>()
+const { check } = defineProps<{ check: Check }>()
+const drawing = computed(() => drawingOf(check))
 </script>
 
 <template>
   <aside class="side">
     <section class="sheet caution">
       <h2>Mind your hands</h2>
-      <p>{{ say(`caution.${step.check}`) }}</p>
+      <p>{{ say(`caution.${check.station}`) }}</p>
       <p class="quiet">Unit locked or blocked, engine off, key out. The operator's manual comes first.</p>
     </section>
     <section class="sheet">
-      <h2>How to measure</h2>
-      <tape-drawing v-if="step.check === 'opener_blade_diameter'" />
-      <two-card-drawing v-else />
+      <h2>How to {{ check.kind === 'measure' ? 'measure' : 'check' }}</h2>
+      <component :is="drawing" v-if="drawing" />
       <ol>
-        <li v-for="line in [1, 2, 3]" :key="line">{{ say(`howto.${step.check}.${line}`) }}</li>
+        <li v-for="line in [1, 2, 3]" :key="line">{{ say(`howto.${check.key}.${line}`) }}</li>
       </ol>
     </section>
   </aside>
@@ -29,6 +29,7 @@ defineProps<{ step: WalkStep }>()
 <style scoped>
 .side {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   font-size: 0.9375rem;
 }

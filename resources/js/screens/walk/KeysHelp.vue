@@ -2,12 +2,18 @@
 defineEmits<{ close: [] }>()
 const keys = [
   ['14 3/8 · 14.375 · 365 mm', 'the figure, as you say it'],
+  ['s  w  c  f', 'sound, watch, change, failed'],
+  ['1 … 9', 'tick a reason'],
+  ['g  l  t', 'gap, light touch, tight'],
+  ['y  n', 'yes, no; n is "not fitted" elsewhere'],
   ['Enter', 'store it and go on'],
   ['=', 'same as last time'],
-  ['n', 'not fitted on this row'],
+  ['R', 'rest of this row sound'],
+  ['S', 'this station sound on all rows left'],
   ['[  ]', 'row before, next row'],
   ['{  }', 'station before, next station'],
   ['u', 'undo: what stood there before is recorded again'],
+  ['m', 'note, photo, hard to open'],
   ['h', 'how to measure'],
   ['Esc', 'clear what is typed'],
   ['?', 'these keys'],
@@ -16,7 +22,7 @@ const keys = [
 
 <template>
   <v-dialog model-value aria-label="Keys on a walk" max-width="520" @update:model-value="$emit('close')">
-    <div class="sheet pa-6">
+    <div class="sheet pa-6 help">
       <h2>Keys on a walk</h2>
       <dl>
         <template v-for="[key, meaning] in keys" :key="key">
@@ -30,10 +36,14 @@ const keys = [
 </template>
 
 <style scoped>
+.help {
+  max-height: 90vh;
+  overflow-y: auto;
+}
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
-  gap: 8px 20px;
+  gap: 5px 20px;
   margin: 14px 0;
 }
 dt {

@@ -2,14 +2,21 @@
 import type { WalkOrder } from '@/api/types'
 import { say } from '@/words'
 
-/** Row by row, or station by station. */
+/** Row by row, station by station, or out on the left and back on the right. */
 const order = defineModel<WalkOrder>({ required: true })
-const orders: WalkOrder[] = ['row_by_row', 'station_by_station']
+const orders: WalkOrder[] = ['row_by_row', 'station_by_station', 'snake']
 </script>
 
 <template>
   <div class="choice" role="group" aria-label="Order of the walk">
-    <button v-for="value in orders" :key="value" type="button" :aria-pressed="order === value" @click="order = value">
+    <button
+      v-for="value in orders"
+      :key="value"
+      type="button"
+      :aria-pressed="order === value"
+      :title="value === 'snake' ? 'Left sides out, right sides back' : undefined"
+      @click="order = value"
+    >
       {{ say(`walk_order.${value}`) }}
     </button>
   </div>
@@ -25,7 +32,7 @@ const orders: WalkOrder[] = ['row_by_row', 'station_by_station']
 button {
   flex: 1;
   min-height: var(--touch);
-  padding: 0 14px;
+  padding: 0 12px;
   white-space: nowrap;
 }
 button + button {
@@ -34,5 +41,12 @@ button + button {
 button[aria-pressed='true'] {
   background: var(--accent-weak);
   font-weight: 700;
+}
+@media (max-width: 700px) {
+  button {
+    white-space: normal;
+    line-height: 1.1;
+    padding: 4px 6px;
+  }
 }
 </style>

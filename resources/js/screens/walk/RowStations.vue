@@ -1,48 +1,102 @@
 <script setup lang="ts">
-import type { Check, PlaceRef, WalkStep } from '@/api/types'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
+import type { Check, PlaceRef, Station, Verdict, WalkStep } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import RowUnitDrawing from '@/drawings/RowUnitDrawing.vue'
-import { say } from '@/words'
+import { say, sayRow } from '@/words'
+import { worstOf } from './worst'
 
-/** The row unit with the station that is up, and what this row reads so far. */
-const { checks } = defineProps<{ steps: WalkStep[]; current: WalkStep; checks: Check[] }>()
+/** The row unit with the station that is up; the row's stations, and what this one reads so far. */
+const { steps, current, checkOf } = defineProps<{
+  steps: WalkStep[]
+  current: WalkStep
+  checkOf: (place: Pick<PlaceRef, 'check'>) => Check
+}>()
 defineEmits<{ go: [place: PlaceRef] }>()
-const { figure } = useUnits()
-const stationOf = (step: WalkStep) => checks.find((check) => check.key === step.check)?.station
+const { reading } = useUnits()
+
+const station = computed(() => checkOf(current).station)
+const stations = computed(() => {
+  const groups = new Map<Station, WalkStep[]>()
+  for (const step of steps) {
+    const of = checkOf(step).station
+    groups.set(of, [...(groups.get(of) ?? []), step])
+  }
+  return [...groups].map(([name, places]) => ({
+    name,
+    places,
+    left: places.filter((step) => step.now === null).length,
+    verdict: worstOf(places) as Verdict,
+    next: places.find((step) => step.now === null) ?? (places[0] as WalkStep),
+  }))
+})
+
+const list = useTemplateRef<HTMLElement>('list')
+// The place that is up is always to be seen; only the list scrolls, never the page.
+watch(
+  () => placeKey(current),
+  () =>
+    void nextTick(() => {
+      const here = list.value?.querySelector<HTMLElement>('[aria-current="step"]')
+      if (list.value && here) list.value.scrollTop = here.offsetTop - list.value.clientHeight / 2
+    }),
+  { immediate: true },
+)
 </script>
 
 <template>
   <section class="sheet">
-    <row-unit-drawing :lit="stationOf(current)" />
-    <h2>Row {{ current.row }}</h2>
-    <ul>
-      <li v-for="step in steps" :key="placeKey(step)">
+    <row-unit-drawing v-if="current.row > 0" :lit="station" />
+    <h2>{{ sayRow(current.row) }}</h2>
+    <ul ref="list" class="list">
+      <li v-for="group in stations" :key="group.name">
         <button
           type="button"
-          :aria-current="placeKey(step) === placeKey(current) ? 'step' : undefined"
-          @click="$emit('go', step)"
+          class="station"
+          :aria-current="group.name === station ? 'true' : undefined"
+          @click="$emit('go', group.next)"
         >
-          <verdict-glyph :verdict="step.now?.verdict ?? 'unchecked'" />
-          <span class="name">{{ say(`station.${stationOf(step)}`) }} {{ say(`side.${step.side}`) }}</span>
-          <fraction-text v-if="step.now?.mm != null" :text="figure(step.now.mm)" />
-          <span v-else-if="step.now">none</span>
+          <verdict-glyph :verdict="group.left > 0 && group.verdict === 'sound' ? 'unchecked' : group.verdict" />
+          <span class="name">{{ say(`station.${group.name}`) }}</span>
+          <span class="quiet">{{ group.left === 0 ? 'done' : `${group.left} left` }}</span>
         </button>
+        <ul v-if="group.name === station" class="places">
+          <li v-for="step in group.places" :key="placeKey(step)">
+            <button
+              type="button"
+              :aria-current="placeKey(step) === placeKey(current) ? 'step' : undefined"
+              @click="$emit('go', step)"
+            >
+              <verdict-glyph :verdict="step.now?.verdict ?? 'unchecked'" :size="14" />
+              <span class="name">{{ say(`measure.${step.check}`) }} {{ say(`side.${step.side}`) }}</span>
+              <fraction-text v-if="step.now" :text="reading(step.now, checkOf(step))" />
+            </button>
+          </li>
+        </ul>
       </li>
     </ul>
   </section>
 </template>
 
 <style scoped>
+.sheet {
+  padding: 12px;
+}
+.list {
+  position: relative;
+  max-height: calc(100vh - 396px);
+  min-height: 200px;
+  overflow-y: auto;
+}
 h2 {
-  margin: 10px 0 4px;
+  margin: 8px 0 2px;
 }
 ul {
   list-style: none;
   padding: 0;
-  margin: 0 -8px;
 }
 button {
   display: flex;
@@ -53,11 +107,18 @@ button {
   padding: 0 8px;
   border-radius: 8px;
   text-align: left;
+  font-size: 0.9375rem;
+}
+.places button {
+  padding-left: 24px;
 }
 .name {
   flex: 1;
 }
-button[aria-current] {
+.station[aria-current] {
+  font-weight: 700;
+}
+button[aria-current='step'] {
   background: var(--accent-weak);
   font-weight: 700;
 }

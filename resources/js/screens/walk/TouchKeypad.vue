@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiBackspaceOutline } from '@mdi/js'
 import { computed, ref } from 'vue'
-import type { Check, Figure } from '@/api/types'
+import type { Check } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
 import { NM_PER_INCH, fromMm } from '@/measure/length'
@@ -9,21 +9,21 @@ import { putFraction, putWhole } from './keypad'
 
 /** Keys for a gloved finger: likely whole inches and the fractions of a tape, or plain digits. */
 const typed = defineModel<string>({ required: true })
-const { check } = defineProps<{ check: Check; canSame: boolean; canUndo: boolean }>()
-defineEmits<{ next: []; sameAsLast: []; notFitted: []; undo: []; howTo: [] }>()
+const { check } = defineProps<{ check: Check }>()
+defineEmits<{ next: [] }>()
 
 const { units } = useUnits()
 const sixteenths = ref(false)
 const digits = ref(false)
-const plain = computed(() => digits.value || units.value === 'mm')
+const isLength = computed(() => check.unit === 'mm')
+const plain = computed(() => digits.value || units.value === 'mm' || !isLength.value)
 
 /** The whole inches that readings of this check are likely to begin with. */
 const wholes = computed(() => {
-  const inches = (figure?: Figure) => Math.floor(fromMm(figure?.mm ?? 0) / NM_PER_INCH)
-  const { new: size, limit, high } = check.figures
-  const from = size ? inches(limit) - 1 : 0
-  const to = size ? inches(size) : inches(high) + 1
-  return Array.from({ length: to - from + 1 }, (_, index) => from + index)
+  const inches = Object.values(check.marks).map((mm) => Math.floor(fromMm(mm) / NM_PER_INCH))
+  const top = check.marks.new === undefined ? Math.max(0, ...inches) + 1 : Math.max(...inches)
+  const from = Math.max(0, Math.min(top, ...inches) - 1)
+  return Array.from({ length: Math.min(6, top - from + 1) }, (_, index) => from + index)
 })
 const fractions = computed(() =>
   sixteenths.value
@@ -41,7 +41,8 @@ function back(): void {
     <div v-if="plain" :class="['keys', 'digits', units]">
       <button v-for="digit in '1234567890'" :key="digit" type="button" @click="typed += digit">{{ digit }}</button>
       <button type="button" aria-label="Decimal point" @click="typed += '.'">.</button>
-      <button v-if="units === 'in'" type="button" class="quiet-key" @click="digits = false">14 ⅜</button>
+      <button v-if="check.unit === 'deg'" type="button" aria-label="Minus" @click="typed += '-'">−</button>
+      <button v-if="units === 'in' && isLength" type="button" class="quiet-key" @click="digits = false">14 ⅜</button>
       <button type="button" aria-label="Delete" @click="back"><v-icon :icon="mdiBackspaceOutline" size="22" /></button>
     </div>
     <template v-else>
@@ -68,13 +69,7 @@ function back(): void {
         </button>
       </div>
     </template>
-    <div class="keys actions">
-      <button type="button" class="quiet-key" :disabled="!canSame" @click="$emit('sameAsLast')">= last time</button>
-      <button type="button" class="quiet-key" @click="$emit('notFitted')">Not fitted</button>
-      <button type="button" class="quiet-key" :disabled="!canUndo" @click="$emit('undo')">Undo</button>
-      <button type="button" class="quiet-key how" @click="$emit('howTo')">How to</button>
-      <button type="button" class="next" @click="$emit('next')">Next</button>
-    </div>
+    <button type="button" class="next" @click="$emit('next')">Next</button>
   </div>
 </template>
 
@@ -114,21 +109,10 @@ button:disabled {
 .digits.mm {
   grid-template-columns: repeat(6, 1fr);
 }
-.actions {
-  grid-template-columns: repeat(4, auto) minmax(110px, 1.4fr);
-}
 .next {
   background: var(--accent);
   color: var(--on-accent);
   border-color: var(--accent);
-}
-@media (min-width: 701px) {
-  .how {
-    display: none;
-  }
-  .actions {
-    grid-template-columns: repeat(3, auto) minmax(140px, 1.6fr);
-  }
 }
 @media (max-width: 1020px) {
   .fractions {
@@ -142,16 +126,6 @@ button:disabled {
   .digits,
   .digits.mm {
     grid-template-columns: repeat(5, 1fr);
-  }
-  .actions {
-    grid-template-columns: repeat(4, auto);
-  }
-  .next {
-    grid-column: 1 / -1;
-    order: -1;
-  }
-  .actions .quiet-key {
-    font-size: 0.9375rem;
   }
 }
 </style>

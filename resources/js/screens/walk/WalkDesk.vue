@@ -1,23 +1,30 @@
 <script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, toRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, body } from '@/api/client'
-import { keys, queries } from '@/api/queries'
-import type { PlaceRef, WalkGuide, WalkOrder } from '@/api/types'
+import { askForNews, editGuide } from '@/api/queries'
+import type { PlaceRef, Walk, WalkGuide } from '@/api/types'
 import PlanterShell from '@/components/PlanterShell.vue'
 import FinishWalk from './FinishWalk.vue'
 import HowTo from './HowTo.vue'
 import KeysHelp from './KeysHelp.vue'
 import OrderChoice from './OrderChoice.vue'
+import PlaceRemarks from './PlaceRemarks.vue'
 import ReadingEntry from './ReadingEntry.vue'
+import RemarkDialog from './RemarkDialog.vue'
 import RowStations from './RowStations.vue'
+import StationChoice from './StationChoice.vue'
 import { useWalk } from './useWalk'
 
 /** An open walk: one reading at a time, big. */
 const props = defineProps<{ planterId: number; guide: WalkGuide; startAt?: PlaceRef }>()
+const NEWS_EVERY_MS = 4_000
+
 const router = useRouter()
 const walk = useWalk(props.planterId, toRef(props, 'guide'))
-const { steps, current, checked, ofRow, doubts, canUndo } = walk
+const { steps, current, check, unchecked } = walk
+const open = computed(() => props.guide.walk as Walk)
 
 // The place asked for in the address counts once; coming back resumes at the next unchecked.
 watch(
@@ -29,30 +36,26 @@ watch(
   },
   { immediate: true },
 )
+// Another's readings on the same planter come in by themselves.
+useIntervalFn(() => void askForNews(props.planterId, open.value.id), NEWS_EVERY_MS)
 
-const dialog = ref<'none' | 'keys' | 'how-to' | 'finish'>('none')
-const check = computed(() => props.guide.checks.find((candidate) => candidate.key === current.value.check))
-const others = computed(() =>
-  steps.value
-    .filter((step) => step.check === current.value.check && step !== current.value && step.now?.mm != null)
-    .map((step) => step.now?.mm as number),
-)
-const unchecked = computed(() => steps.value.filter((step) => step.now === null))
-const order = computed({
-  get: () => props.guide.walk.order,
-  set: (value: WalkOrder) => void reorder(value),
+const dialog = ref<'none' | 'keys' | 'how-to' | 'remark' | 'stations' | 'finish'>('none')
+const close = () => (dialog.value = 'none')
+const checked = computed(() => steps.value.length - unchecked.value.length)
+const timeLeft = computed(() => {
+  const pace = props.guide.seconds_a_reading
+  if (pace === null || unchecked.value.length === 0) return ''
+  const minutes = Math.ceil((pace * unchecked.value.length) / 60)
+  return minutes < 90 ? `about ${minutes} min left` : `about ${(minutes / 60).toFixed(1)} h left`
 })
+const order = computed({ get: () => open.value.order, set: (order) => void change({ order }) })
 
-async function reorder(value: WalkOrder): Promise<void> {
-  const id = props.guide.walk.id
-  queries.setQueryData<WalkGuide>(
-    keys.walk(id),
-    (guide) => guide && { ...guide, walk: { ...guide.walk, order: value } },
-  )
+async function change(edit: Partial<Pick<Walk, 'order' | 'checks'>>): Promise<void> {
+  editGuide(props.planterId, (guide) => ({ ...guide, walk: guide.walk && { ...guide.walk, ...edit } }))
   try {
-    await body(api.PATCH('/api/walks/{walk}', { params: { path: { walk: id } }, body: { order: value } }))
+    await body(api.PATCH('/api/walks/{walk}', { params: { path: { walk: open.value.id } }, body: edit }))
   } catch {
-    // Without a signal the order holds on this screen until the walk is read again.
+    // Without a signal the choice holds on this device until the walk is read again.
   }
 }
 
@@ -65,6 +68,9 @@ function onKey(key: string): void {
     n: walk.recordNotFitted,
     u: walk.undo,
     h: () => (dialog.value = 'how-to'),
+    m: () => (dialog.value = 'remark'),
+    R: walk.recordRestOfRow,
+    S: walk.recordRestOfStation,
     '?': () => (dialog.value = 'keys'),
     '=': () => current.value.last && walk.recordSameAsLast(),
   }
@@ -81,27 +87,38 @@ function onKey(key: string): void {
     @select="walk.goToRow"
   >
     <div class="desk">
-      <row-stations class="stations" :steps="ofRow" :current="current" :checks="guide.checks" @go="walk.goTo" />
-      <reading-entry
-        v-if="check"
-        class="entry"
-        :step="current"
-        :check="check"
-        :row-count="guide.walk.row_count"
-        :doubts="doubts"
-        :others="others"
-        :can-undo="canUndo"
-        :held="dialog !== 'none'"
-        @store="walk.recordTyped"
-        @same-as-last="walk.recordSameAsLast"
-        @not-fitted="walk.recordNotFitted"
-        @key="onKey"
+      <row-stations
+        class="stations"
+        :steps="walk.ofRow.value"
+        :current="current"
+        :check-of="walk.checkOf"
+        @go="walk.goTo"
       />
-      <how-to class="how-to" :step="current" />
+      <div class="middle">
+        <place-remarks :guide="guide" :place="current" :station="check.station" />
+        <reading-entry
+          :step="current"
+          :check="check"
+          :row-count="open.row_count"
+          :bands="walk.bands.value"
+          :doubts="walk.doubts.value"
+          :others="walk.others.value"
+          :can-undo="walk.canUndo.value"
+          :rest-of-row="walk.restOfRow.value.length"
+          :rest-of-station="walk.restOfStation.value.length"
+          :held="dialog !== 'none'"
+          @store="walk.recordTyped"
+          @state="walk.recordState"
+          @same-as-last="walk.recordSameAsLast"
+          @not-fitted="walk.recordNotFitted"
+          @key="onKey"
+        />
+      </div>
+      <how-to class="how-to" :check="check" />
     </div>
     <footer class="progress">
       <span class="count"
-        ><strong>{{ checked }}</strong> of {{ steps.length }} readings</span
+        ><strong>{{ checked }}</strong> of {{ steps.length }}<span class="of"> readings</span></span
       >
       <v-progress-linear
         class="line"
@@ -111,7 +128,9 @@ function onKey(key: string): void {
         rounded
         aria-label="Share of the walk that is done"
       />
+      <span class="left">{{ timeLeft }}</span>
       <order-choice v-model="order" class="order" />
+      <v-btn variant="outlined" @click="dialog = 'stations'">Stations</v-btn>
       <v-btn
         :variant="unchecked.length === 0 ? 'flat' : 'outlined'"
         :color="unchecked.length === 0 ? 'primary' : undefined"
@@ -119,23 +138,44 @@ function onKey(key: string): void {
         >Finish</v-btn
       >
     </footer>
-    <keys-help v-if="dialog === 'keys'" @close="dialog = 'none'" />
+    <keys-help v-if="dialog === 'keys'" @close="close" />
     <v-dialog
       v-if="dialog === 'how-to'"
       model-value
       aria-label="How to measure"
       max-width="460"
-      @update:model-value="dialog = 'none'"
+      @update:model-value="close"
     >
-      <how-to :step="current" />
+      <how-to :check="check" />
+    </v-dialog>
+    <remark-dialog v-if="dialog === 'remark'" :planter-id="planterId" :walk="open.id" :place="current" @close="close" />
+    <v-dialog
+      v-if="dialog === 'stations'"
+      model-value
+      aria-label="Stations today"
+      max-width="620"
+      scrollable
+      @update:model-value="close"
+    >
+      <div class="sheet pa-6 today">
+        <h2>Stations today</h2>
+        <p class="quiet">What was read at the others stays.</p>
+        <order-choice v-model="order" />
+        <station-choice
+          :model-value="open.checks"
+          :checks="guide.checks"
+          @update:model-value="change({ checks: $event as Walk['checks'] })"
+        />
+        <v-btn color="primary" block @click="close">Carry on</v-btn>
+      </div>
     </v-dialog>
     <finish-walk
       v-if="dialog === 'finish'"
-      :walk="guide.walk"
+      :walk="open"
       :planter-id="planterId"
       :unchecked="unchecked"
-      @close="dialog = 'none'"
-      @finished="router.push({ name: 'board', params: { planter: planterId } })"
+      @close="close"
+      @finished="router.push({ name: 'findings', params: { planter: planterId } })"
     />
   </planter-shell>
 </template>
@@ -148,6 +188,15 @@ function onKey(key: string): void {
   align-items: start;
   max-width: 1500px;
   margin: 0 auto;
+  padding-bottom: 72px;
+}
+.middle {
+  display: grid;
+  gap: 10px;
+}
+.today {
+  display: grid;
+  gap: 12px;
 }
 .progress {
   position: fixed;
@@ -160,33 +209,37 @@ function onKey(key: string): void {
   background: var(--card);
   border-top: 1px solid var(--line);
 }
-.count {
+.count,
+.left {
   white-space: nowrap;
 }
 .line {
   flex: 1;
-  min-width: 60px;
-}
-.desk {
-  padding-bottom: 72px;
+  min-width: 40px;
 }
 @media (max-width: 1020px) {
   .desk {
     grid-template-columns: minmax(0, 1fr) 250px;
   }
-  .stations {
+  .stations,
+  .order {
     display: none;
   }
 }
 @media (max-width: 700px) {
   .desk {
     grid-template-columns: minmax(0, 1fr);
+    padding-bottom: 110px;
+  }
+  .how-to {
+    display: none;
   }
   .progress {
     padding: 6px 10px;
-    gap: 10px;
+    gap: 8px;
   }
-  .order {
+  .left,
+  .of {
     display: none;
   }
 }

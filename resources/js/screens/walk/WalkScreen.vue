@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { useBoard, useWalkGuide } from '@/api/queries'
+import { useGuide } from '@/api/queries'
 import type { PlaceRef } from '@/api/types'
 import LoadProblem from '@/components/LoadProblem.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
@@ -10,21 +10,12 @@ import WalkDesk from './WalkDesk.vue'
 
 const { planterId } = defineProps<{ planterId: number }>()
 const route = useRoute()
-const board = useBoard(() => planterId)
-const openWalk = computed(() => {
-  const walk = board.data.value?.walk
-  return walk && walk.finished_at === null ? walk.id : undefined
-})
-const guide = useWalkGuide(openWalk)
-
-// Somebody else has finished the walk: the board tells what comes next.
-watch(
-  () => guide.data.value?.walk.finished_at,
-  (finished) => finished && void board.refetch(),
-)
+const guide = useGuide(() => planterId)
+const walk = computed(() => guide.data.value?.walk)
 
 const startAt = computed<PlaceRef | undefined>(() => {
   const { row, check, side } = route.query
+  if (row === undefined) return undefined
   const step = guide.data.value?.steps.find(
     (candidate) =>
       candidate.row === Number(row) && (!check || candidate.check === check) && (!side || candidate.side === side),
@@ -35,8 +26,8 @@ const startAt = computed<PlaceRef | undefined>(() => {
 
 <template>
   <walk-desk
-    v-if="openWalk && guide.data.value"
-    :key="openWalk"
+    v-if="walk && guide.data.value"
+    :key="walk.id"
     :planter-id="planterId"
     :guide="guide.data.value"
     :start-at="startAt"
@@ -44,10 +35,10 @@ const startAt = computed<PlaceRef | undefined>(() => {
   <planter-shell
     v-else
     :planter-id="planterId"
-    :ribbon="board.data.value?.ribbon"
-    :sections="board.data.value?.planter.sections"
+    :ribbon="guide.data.value?.ribbon"
+    :sections="guide.data.value?.planter.sections"
   >
-    <load-problem :error="board.error.value ?? guide.error.value" @again="(board.refetch(), guide.refetch())" />
-    <start-walk v-if="board.data.value && !openWalk" :board="board.data.value" />
+    <load-problem :error="guide.error.value" @again="guide.refetch()" />
+    <start-walk v-if="guide.data.value" :planter-id="planterId" :guide="guide.data.value" />
   </planter-shell>
 </template>

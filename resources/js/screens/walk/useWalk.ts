@@ -1,37 +1,59 @@
 import { v7 as uuid } from 'uuid'
 import { computed, type Ref, ref, watch } from 'vue'
-import type { CurrentReading, Reading, WalkGuide, WalkStep } from '@/api/types'
+import type { Answer, Check, CurrentReading, Reading, Station, WalkGuide, WalkStep } from '@/api/types'
 import { type PlaceRef, placeKey } from '@/api/types'
-import { judgeByBands } from '@/measure/bands'
-import { fromMm, printLength, readLength, type Units } from '@/measure/length'
-import { useOutbox } from '@/outbox'
+import { bandsAt, judgeByBands, judgeState } from '@/measure/bands'
+import type { Units } from '@/measure/length'
+import { printQuantity, readQuantity, toSteps } from '@/measure/quantity'
+import { useOutbox } from '@/offline/outbox'
 import { useSession } from '@/session'
 
-type Content = Partial<Pick<Reading, 'result' | 'entry' | 'typed' | 'units' | 'confirmed'>>
+/** What is said of a place; the rest of a reading is where and when. */
+export type Content = Partial<Omit<Reading, 'id' | 'row' | 'check' | 'side' | 'taken_at'>>
+type Done = { place: PlaceRef; before: CurrentReading | null }
+
+/** A walk's places with what is on its way up, in the order of the walk. */
+export function useSteps(guide: Ref<WalkGuide>) {
+  const outbox = useOutbox()
+  const checks = computed(() => new Map(guide.value.checks.map((check) => [check.key, check])))
+  const checkOf = (place: Pick<PlaceRef, 'check'>) => checks.value.get(place.check) as Check
+
+  const underWay = computed(() => {
+    const readings = new Map<string, Reading>()
+    for (const item of outbox.waiting) {
+      if (item.what === 'reading' && item.walk === guide.value.walk?.id && item.problem === undefined)
+        readings.set(placeKey(item.body), item.body)
+    }
+    return readings
+  })
+
+  /** Every place of the planter, row by row; a reading on its way up counts as taken. */
+  const all = computed<WalkStep[]>(() =>
+    guide.value.steps.map((step) => {
+      const reading = underWay.value.get(placeKey(step))
+      return reading ? { ...step, now: expected(step, reading, checkOf(step), guide.value) } : step
+    }),
+  )
+  /** Those that are walked today, in the walk's order. */
+  const steps = computed<WalkStep[]>(() => {
+    const walk = guide.value.walk
+    const walked = new Set<string>(walk?.checks ?? [])
+    return guide.value.orders[walk?.order ?? 'row_by_row']
+      .map((index) => all.value[index] as WalkStep)
+      .filter((step) => walked.has(step.check))
+  })
+
+  return { all, steps, checkOf }
+}
 
 /** Going through a walk: which place is up, what is done, and recording what is read there. */
 export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
   const session = useSession()
   const outbox = useOutbox()
-  const done = ref<{ place: PlaceRef; before: CurrentReading | null }[]>([])
+  const { steps, checkOf } = useSteps(guide)
+  const done = ref<Done[][]>([])
 
-  /** Every place in the walk's order; a reading on its way up counts as taken. */
-  const steps = computed<WalkStep[]>(() => {
-    const order = guide.value.walk.order
-    const underWay = new Map<string, Reading>()
-    for (const { walk, reading, problem } of outbox.waiting) {
-      if (walk === guide.value.walk.id && problem === undefined) underWay.set(placeKey(reading), reading)
-    }
-    return guide.value.steps
-      .map((step) => {
-        const reading = underWay.get(placeKey(step))
-        return reading ? { ...step, now: expected(step, reading) } : step
-      })
-      .sort((a, b) => a.turn[order] - b.turn[order])
-  })
-
-  const firstUnchecked = () => steps.value.find((step) => step.now === null)
-  const at = ref(placeKey(firstUnchecked() ?? (steps.value[0] as WalkStep)))
+  const at = ref(placeKey(steps.value.find((step) => step.now === null) ?? (steps.value[0] as WalkStep)))
   const index = computed(() =>
     Math.max(
       0,
@@ -39,18 +61,32 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
     ),
   )
   const current = computed(() => steps.value[index.value] as WalkStep)
-  const checked = computed(() => steps.value.filter((step) => step.now !== null).length)
-  const ofRow = computed(() =>
-    steps.value.filter((step) => step.row === current.value.row).sort((a, b) => a.turn.row_by_row - b.turn.row_by_row),
-  )
+  const check = computed(() => checkOf(current.value))
+  const unchecked = computed(() => steps.value.filter((step) => step.now === null))
+  const ofRow = computed(() => {
+    const inOrder = guide.value.steps.filter((step) => step.row === current.value.row).map(placeKey)
+    const shown = new Map(steps.value.map((step) => [placeKey(step), step]))
+    return inOrder.flatMap((key) => shown.get(key) ?? [])
+  })
+  const bands = computed(() => bandsAt(current.value, check.value, guide.value.row_bands))
   const doubts = computed(() => {
     const ofRows = guide.value.row_doubts[current.value.check]
-    return ofRows ? [...current.value.doubts, ofRows] : current.value.doubts
+    const ofPlace = current.value.doubts ?? check.value.doubts
+    return ofRows ? [...ofPlace, ofRows] : ofPlace
   })
+  const others = computed(() =>
+    steps.value
+      .filter((step) => step.check === current.value.check && step !== current.value && step.now?.value != null)
+      .map((step) => step.now?.value as number),
+  )
+  /** What may be called sound in one go, without what is looked at now and left undone. */
+  const restOfRow = computed(() => unchecked.value.filter((step) => step.row === current.value.row))
+  const restOfStation = computed(() => unchecked.value.filter((step) => checkOf(step).station === check.value.station))
 
-  // The spec sheet or the rows may have changed under the walk.
+  // The spec sheet, the rows or the choice of stations may have changed under the walk.
   watch(steps, (all) => {
-    if (!all.some((step) => placeKey(step) === at.value) && all[0]) at.value = placeKey(all[0])
+    if (!all.some((step) => placeKey(step) === at.value) && all[0])
+      goTo(all.find((step) => step.now === null) ?? all[0])
   })
 
   function goTo(place: PlaceRef): void {
@@ -64,11 +100,12 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
     if (next) goTo(next)
   }
 
-  function goToRow(row: number): void {
-    const inRow = steps.value.filter((step) => step.row === row)
-    const next = inRow.find((step) => step.now === null) ?? inRow[0]
+  function goToFirst(places: WalkStep[]): void {
+    const next = places.find((step) => step.now === null) ?? places[0]
     if (next) goTo(next)
   }
+
+  const goToRow = (row: number) => goToFirst(steps.value.filter((step) => step.row === row))
 
   function moveRow(by: 1 | -1): void {
     const next = steps.value.find(
@@ -79,68 +116,79 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
   }
 
   function moveStation(by: 1 | -1): void {
-    const place = ofRow.value.findIndex((step) => placeKey(step) === at.value)
-    const next = ofRow.value[place + by]
-    if (next) goTo(next)
+    const stations = [...new Set(ofRow.value.map((step) => checkOf(step).station))]
+    const next: Station | undefined = stations[stations.indexOf(check.value.station) + by]
+    if (next) goToFirst(ofRow.value.filter((step) => checkOf(step).station === next))
   }
 
-  function record(content: Content, at: PlaceRef = current.value): void {
-    const step = steps.value.find((candidate) => placeKey(candidate) === placeKey(at))
-    done.value.push({ place: at, before: step?.now ?? null })
-    outbox.add({ walk: guide.value.walk.id, planter: planterId, reading: makeReading(at, content) })
+  function record(content: Content, places: PlaceRef[] = [current.value], undoable = true): void {
+    const walk = guide.value.walk?.id
+    if (walk === undefined || places.length === 0) return
+    const before = places.map((place) => ({
+      place,
+      before: steps.value.find((step) => placeKey(step) === placeKey(place))?.now ?? null,
+    }))
+    if (undoable) done.value.push(before)
+    void outbox.add(
+      ...places.map((place) => ({ what: 'reading' as const, walk, planter: planterId, body: reading(place, content) })),
+    )
   }
 
-  function recordTyped(typed: string, confirmed: boolean): void {
-    record({ result: 'measured', entry: 'typed', typed, units: session.units, confirmed })
+  function answer(content: Content): void {
+    record(content)
     advance()
   }
 
-  function recordSameAsLast(): void {
-    record({ result: 'measured', entry: 'same_as_last' })
-    advance()
-  }
-
-  function recordNotFitted(): void {
-    record({ result: 'not_fitted' })
-    advance()
-  }
-
-  /** Takes the latest reading back: what stood there before is recorded again, or the place is unchecked again. */
+  /** Takes the latest back: what stood there before is recorded again, or the place is unchecked again. */
   function undo(): void {
     const latest = done.value.pop()
-    if (!latest) return
-    const { place, before } = latest
-    record(before === null ? { result: 'withdrawn' } : sayAgain(before), place)
-    done.value.pop()
-    goTo(place)
+    for (const { place, before } of latest ?? []) {
+      record(before === null ? { result: 'withdrawn' } : sayAgain(before, checkOf(place)), [place], false)
+    }
+    if (latest?.[0]) goTo(latest[0].place)
   }
 
   return {
     steps,
     current,
-    index,
-    checked,
-    ofRow,
+    check,
+    bands,
     doubts,
+    others,
+    unchecked,
+    ofRow,
+    restOfRow,
+    restOfStation,
     canUndo: computed(() => done.value.length > 0),
+    checkOf,
     goTo,
     goToRow,
     moveRow,
     moveStation,
-    recordTyped,
-    recordSameAsLast,
-    recordNotFitted,
+    recordTyped: (typed: string, confirmed: boolean) => answer({ typed, units: session.units, confirmed }),
+    recordState: ({ state, chips }: Pick<Answer, 'state' | 'chips'>) => answer({ state: state ?? undefined, chips }),
+    recordSameAsLast: () => answer({ entry: 'same_as_last' }),
+    recordNotFitted: () => answer({ result: 'not_fitted' }),
+    recordRestOfRow() {
+      record({ result: 'looked_sound', entry: 'rest_of_row' }, restOfRow.value)
+      advance()
+    },
+    recordRestOfStation() {
+      record({ result: 'looked_sound', entry: 'rest_of_station' }, restOfStation.value)
+      advance()
+    },
     undo,
   }
 }
 
-function makeReading({ row, check, side }: PlaceRef, content: Content): Reading {
+/** A reading made on this device, with an id of its own. */
+export function reading({ row, check, side }: PlaceRef, content: Content): Reading {
   return {
     id: uuid(),
     row,
     check,
     side,
-    result: 'measured',
+    result: 'recorded',
     entry: 'typed',
     units: 'in',
     ...content,
@@ -149,32 +197,36 @@ function makeReading({ row, check, side }: PlaceRef, content: Content): Reading 
 }
 
 /** What the server will answer, as far as the device can tell. */
-function expected(step: WalkStep, reading: Reading): CurrentReading | null {
-  if (reading.result === 'withdrawn') return null
-  const base = { id: reading.id, taken_at: reading.taken_at }
-  if (reading.result === 'not_fitted') {
-    return {
-      ...base,
-      result: 'not_fitted',
-      mm: null,
-      verdict: 'sound',
-      reasons: [{ code: 'not_fitted', ref_mm: null }],
-    }
+function expected(step: WalkStep, sent: Reading, check: Check, guide: WalkGuide): CurrentReading | null {
+  if (sent.result === 'withdrawn') return null
+  const base = { id: sent.id, taken_at: sent.taken_at, value: null, state: null, chips: [] }
+  if (sent.result === 'not_fitted' || sent.result === 'looked_sound') {
+    const reasons = [{ code: sent.result, ref: null, unit: null }]
+    return { ...base, result: sent.result, verdict: 'sound', reasons }
   }
-  const nm = reading.entry === 'same_as_last' ? step.last && fromMm(step.last.mm) : readNm(reading)
-  if (nm === null) return step.now
-  return { ...base, result: 'measured', mm: nm / 1_000_000, ...judgeByBands(step.bands, nm) }
+  const answer = sent.entry === 'same_as_last' ? step.last : read(sent, check)
+  if (answer === null) return step.now
+  const judged =
+    answer.value === null
+      ? judgeState(check, answer)
+      : judgeByBands(bandsAt(step, check, guide.row_bands), answer.value, check)
+  const { value, state, chips } = answer
+  return { ...base, value, state, chips, result: 'recorded', verdict: judged.verdict, reasons: judged.reasons }
 }
 
-function readNm(reading: Reading): number | null {
-  const read = readLength(reading.typed ?? '', (reading.units ?? 'in') as Units)
-  return 'nm' in read ? read.nm : null
+function read({ typed, units, state, chips }: Reading, check: Check): Answer | null {
+  if (check.unit === null) return { value: null, state: state ?? null, chips: chips ?? [] }
+  const figure = readQuantity(typed ?? '', check.unit, (units ?? 'in') as Units)
+  return 'value' in figure ? { value: figure.value, state: null, chips: [] } : null
 }
 
-function sayAgain(before: CurrentReading): Content {
-  if (before.result === 'not_fitted' || before.mm === null) return { result: 'not_fitted' }
-  const nm = fromMm(before.mm)
-  const inches = readLength(printLength(nm, 'in'), 'in')
-  const exact = 'nm' in inches && inches.nm === nm
-  return { typed: exact ? printLength(nm, 'in') : `${before.mm} mm`, confirmed: true }
+function sayAgain(before: CurrentReading, check: Check): Content {
+  if (before.result === 'looked_sound') return { result: 'looked_sound', entry: 'rest_of_row' }
+  if (before.result === 'not_fitted') return { result: 'not_fitted' }
+  if (before.value === null || check.unit === null) return { state: before.state ?? undefined, chips: before.chips }
+  if (check.unit !== 'mm') return { typed: String(before.value), units: 'in', confirmed: true }
+  const inches = printQuantity(before.value, 'mm', 'in')
+  const again = readQuantity(inches, 'mm', 'in')
+  const isExact = 'value' in again && toSteps(again.value, 'mm') === toSteps(before.value, 'mm')
+  return { typed: isExact ? inches : `${before.value} mm`, confirmed: true }
 }

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Photo;
+use App\Models\User;
+use Illuminate\Auth\Access\Response;
+
+/** A photo belongs to whom its planter belongs. */
+final class PhotoPolicy
+{
+    public function view(User $user, Photo $photo): Response
+    {
+        return $photo->planter->workshop_id === $user->workshop_id ? Response::allow() : Response::denyAsNotFound();
+    }
+}

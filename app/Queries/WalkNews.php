@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use Carbon\CarbonImmutable;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\Route;
+use Ustrel\Core\Walk\WalkOrder;
+
+/** A walk as it is now, and which of its places have changed since a device last heard of it. */
+final readonly class WalkNews
+{
+    /** @param  list<string>|null  $changed  place keys; null for all */
+    public function __construct(
+        public Board $board,
+        private ?array $changed,
+        public CarbonImmutable $asOf,
+    ) {
+    }
+
+    /** @return list<Place> those that changed, and all of the checks that compare rows: one reading may turn the others */
+    public function places(): array
+    {
+        $sheet = $this->board->sheet;
+        $changed = $this->changed === null ? null : array_flip($this->changed);
+
+        return array_values(array_filter(
+            Route::through($sheet, $this->board->rowCount, WalkOrder::RowByRow)->places,
+            static fn (Place $place): bool => $changed === null
+                || isset($changed[$place->key()])
+                || ($changed !== [] && $sheet->checks[$place->check->value]->comparesRows()),
+        ));
+    }
+}

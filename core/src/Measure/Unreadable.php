@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Measure;
+
+/** Something typed that is not what was asked for. */
+interface Unreadable
+{
+    /** The key of its wording in lang/en.json. */
+    public function wordKey(): string;
+
+    public function typed(): string;
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Spec;
+
+use Ustrel\Core\Measure\Amount;
+use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\Unit;
+
+/**
+ * A roller chain, measured pin to pin over ten pitches. Elongation in percent = 100 x (measured / (pitches x pitch) - 1):
+ * over one share it is "watch", over the other "change".
+ */
+final readonly class ChainStretch implements Rule
+{
+    public const PITCHES = 10;
+
+    private int $nominal;
+
+    public function __construct(
+        public Quantity $pitch,
+        /** Percent. */
+        public Quantity $watch,
+        /** Percent. */
+        public Quantity $limit,
+    ) {
+        $this->nominal = self::PITCHES * $pitch->steps();
+    }
+
+    /** Elongation in percent; below 0 where less than ten new pitches was measured. */
+    public function elongation(Quantity $measured): Amount
+    {
+        return Amount::ofThousandths((int) round(100 * Amount::STEPS_PER_UNIT * ($measured->steps() / $this->nominal - 1)), Unit::Percent);
+    }
+
+    public function judge(Quantity $value, Background $background): Judgement
+    {
+        return match (true) {
+            $value->steps() > $this->lengthAt($this->limit) => Judgement::of(Verdict::Change, new Reason(ReasonCode::OverStretchLimit, $this->limit)),
+            $value->steps() > $this->lengthAt($this->watch) => Judgement::of(Verdict::Watch, new Reason(ReasonCode::OverStretchWatch, $this->watch)),
+            default => Judgement::of(Verdict::Sound, new Reason(ReasonCode::LittleStretch, $this->watch)),
+        };
+    }
+
+    public function breakPoints(Background $background): array
+    {
+        return [$this->lengthAt($this->watch) + 1, $this->lengthAt($this->limit) + 1];
+    }
+
+    public function lifeLeft(Quantity $value): float
+    {
+        $allowed = $this->lengthAt($this->limit) - $this->nominal;
+
+        return max(0.0, min(1.0, 1 - ($value->steps() - $this->nominal) / $allowed));
+    }
+
+    public function largest(): null
+    {
+        return null;
+    }
+
+    public function trend(): Trend
+    {
+        return Trend::Grows;
+    }
+
+    public function marks(): array
+    {
+        return ['watch' => Length::ofNanometres($this->lengthAt($this->watch)), 'limit' => Length::ofNanometres($this->lengthAt($this->limit))];
+    }
+
+    public function faults(): array
+    {
+        return match (true) {
+            $this->pitch->steps() === 0 => ['pitch' => 'zero'],
+            $this->limit->steps() === 0 => ['limit' => 'zero'],
+            $this->watch->steps() >= $this->limit->steps() => ['watch' => 'watch_not_under_limit'],
+            default => [],
+        };
+    }
+
+    /** Nanometres over ten pitches at so many percent. */
+    private function lengthAt(Quantity $percent): int
+    {
+        return $this->nominal + intdiv($this->nominal * $percent->steps(), 100 * Amount::STEPS_PER_UNIT);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Spec;
+
+/** What a planter carries, as far as it decides what is checked. What is not fitted is not asked. */
+final readonly class Equipment
+{
+    /** What may be fitted or not, each with its name in files and in the API. */
+    public const OPTIONS = [
+        'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard',
+    ];
+
+    public function __construct(
+        public Meter $meter,
+        public Drive $drive = Drive::Electric,
+        public Downforce $downforce = Downforce::Spring,
+        public ClosingWheels $closingWheels = ClosingWheels::Rubber,
+        public bool $rowCleaner = true,
+        public bool $coulter = false,
+        public bool $fertilizer = false,
+        public bool $firmer = true,
+        public bool $centralFill = false,
+        public bool $markers = false,
+        public bool $liftAssist = false,
+        /** Opener blades of the heavier kind, with large rivets. */
+        public bool $heavyBlades = false,
+        /** The seed tube guard with clearance for large rivets. */
+        public bool $clearanceGuard = false,
+    ) {
+    }
+
+    public static function typicalOf(RowUnitType $type): self
+    {
+        return match ($type) {
+            RowUnitType::Vacuum => new self(Meter::Vacuum),
+            RowUnitType::Finger => new self(Meter::Finger, Drive::Ground),
+            RowUnitType::Plate => new self(Meter::Plate, Drive::Ground, rowCleaner: false, firmer: false),
+            RowUnitType::SingleDiscDrill => new self(Meter::Fluted, Drive::Ground, Downforce::Hydraulic, rowCleaner: false),
+        };
+    }
+
+    /**
+     * @param  array<mixed>  $given  by name; what is missing or unknown is as typical for the type
+     */
+    public static function of(array $given, RowUnitType $type): self
+    {
+        $typical = self::typicalOf($type)->toArray();
+        $text = static fn (string $name): string => is_string($given[$name] ?? null) ? $given[$name] : '';
+        $option = static fn (string $name): bool => is_bool($given[$name] ?? null) ? $given[$name] : $typical[$name] === true;
+
+        return new self(
+            Meter::tryFrom($text('meter')) ?? Meter::from((string) $typical['meter']),
+            Drive::tryFrom($text('drive')) ?? Drive::from((string) $typical['drive']),
+            Downforce::tryFrom($text('downforce')) ?? Downforce::from((string) $typical['downforce']),
+            ClosingWheels::tryFrom($text('closing_wheels')) ?? ClosingWheels::from((string) $typical['closing_wheels']),
+            ...array_map($option, self::OPTIONS),
+        );
+    }
+
+    /** @return array<string, string|bool> */
+    public function toArray(): array
+    {
+        return [
+            'meter' => $this->meter->value,
+            'drive' => $this->drive->value,
+            'downforce' => $this->downforce->value,
+            'closing_wheels' => $this->closingWheels->value,
+            'row_cleaner' => $this->rowCleaner,
+            'coulter' => $this->coulter,
+            'fertilizer' => $this->fertilizer,
+            'firmer' => $this->firmer,
+            'central_fill' => $this->centralFill,
+            'markers' => $this->markers,
+            'lift_assist' => $this->liftAssist,
+            'heavy_blades' => $this->heavyBlades,
+            'clearance_guard' => $this->clearanceGuard,
+        ];
+    }
+}

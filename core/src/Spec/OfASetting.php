@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Spec;
+
+use Ustrel\Core\Measure\Quantity;
+
+/** What the rules share that judge a setting: nothing wears, nothing has a largest size. */
+trait OfASetting
+{
+    public function lifeLeft(Quantity $value): null
+    {
+        return null;
+    }
+
+    public function largest(): null
+    {
+        return null;
+    }
+
+    public function trend(): Trend
+    {
+        return Trend::Free;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Spec;
+
+use Ustrel\Core\Measure\Quantity;
+
+/** How far something stands beside its line: over the limit it is to be adjusted. */
+final readonly class OffCentre implements Rule
+{
+    use OfASetting;
+
+    public function __construct(public Quantity $limit)
+    {
+    }
+
+    public function judge(Quantity $value, Background $background): Judgement
+    {
+        return $value->steps() > $this->limit->steps()
+            ? Judgement::of(Verdict::Change, new Reason(ReasonCode::OffCentre, $this->limit))
+            : Judgement::of(Verdict::Sound, new Reason(ReasonCode::OnCentre, $this->limit));
+    }
+
+    public function breakPoints(Background $background): array
+    {
+        return [$this->limit->steps() + 1];
+    }
+
+    public function marks(): array
+    {
+        return ['limit' => $this->limit];
+    }
+
+    public function faults(): array
+    {
+        return [];
+    }
+}

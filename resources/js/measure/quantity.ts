@@ -1,0 +1,102 @@
+/*
+ * Figures of any unit on the device: lengths by length.ts, the rest as core's Amount and QuantityPrinter read and
+ * print them, held to the same test vectors (core/tests/vectors/amounts.json).
+ */
+import type { Unit } from '@/api/types'
+import { NM_PER_MM, printDifference, printFigure, printLength, readLength, type Units } from './length'
+
+/** A read figure in its check's unit, or the key of the words for what is wrong with it. */
+export type ReadQuantity = { value: number } | { fault: string }
+
+/** 1 in H2O = 2.4908891 mbar; 1 psi = 0.068947573 bar. */
+const SPELLINGS: Record<Unit, Record<string, number>> = {
+  mm: {},
+  inH2O: {
+    'in h2o': 1,
+    inh2o: 1,
+    '"h2o': 1,
+    in: 1,
+    '"': 1,
+    mbar: 1 / 2.4908891,
+    hpa: 1 / 2.4908891,
+    kpa: 10 / 2.4908891,
+  },
+  psi: { psi: 1, bar: 1 / 0.068947573, kpa: 0.01 / 0.068947573 },
+  deg: { '°': 1, deg: 1, degree: 1, degrees: 1 },
+  percent: { '%': 1, percent: 1 },
+  notch: { notch: 1, notches: 1 },
+  shim: { shim: 1, shims: 1 },
+  season: { season: 1, seasons: 1 },
+  mark: {},
+}
+const HIGHEST: Partial<Record<Unit, number>> = { deg: 45, notch: 100, season: 100, shim: 20 }
+
+/** What a bare number is read in and a value printed in; empty for a plain number. */
+export function unitName(unit: Unit, units: Units): string {
+  const names: Partial<Record<Unit, string>> = {
+    mm: units,
+    inH2O: units === 'mm' ? 'mbar' : 'in H2O',
+    psi: units === 'mm' ? 'bar' : 'psi',
+    deg: '°',
+    percent: '%',
+  }
+  return names[unit] ?? ''
+}
+
+/** Whole steps, in which two figures are compared: nanometres of a length, thousandths of the rest. */
+export function toSteps(value: number, unit: Unit): number {
+  return Math.round(value * (unit === 'mm' ? NM_PER_MM : 1000))
+}
+
+export function readQuantity(typed: string, unit: Unit, units: Units): ReadQuantity {
+  if (unit === 'mm') {
+    const read = readLength(typed, units)
+    return 'nm' in read ? { value: read.nm / NM_PER_MM } : { fault: `length.${read.fault}` }
+  }
+  const text = typed.replace(/\s+/g, ' ').replace(/−/g, '-').replace(/₂/g, '2').trim().toLowerCase()
+  if (text === '') return { fault: 'amount.empty' }
+  const found = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)) ?([^\d.,+-].*)?$/.exec(text)
+  if (found === null) return { fault: 'amount.not_a_number' }
+  const spelled = found[2]?.trim() || unitName(unit, units).toLowerCase()
+  const factor = spelled === '' ? 1 : SPELLINGS[unit][spelled]
+  if (factor === undefined) return { fault: 'amount.unknown_unit' }
+  const value = Number((found[1] ?? '').replace(',', '.')) * factor
+  const highest = HIGHEST[unit] ?? 10_000
+  if (value < (unit === 'deg' ? -highest : 0) || value > highest) return { fault: 'amount.out_of_range' }
+  const rounded = Math.round(value * 1000) / 1000
+  if ((unit === 'shim' || unit === 'season') && !Number.isInteger(rounded)) return { fault: 'amount.not_whole' }
+  return { value: rounded }
+}
+
+/** The figure alone, as a person of these units says it. */
+export function printQuantityFigure(value: number, unit: Unit, units: Units): string {
+  if (unit === 'mm') return printFigure(toSteps(value, unit), units)
+  const name = unitName(unit, units)
+  const places = name === 'bar' ? 2 : 1
+  const shown = (value / displayFactor(unit, units)).toFixed(places)
+  return shown.replace(/\.?0+$/, '').replace(/^-0$/, '0') || '0'
+}
+
+/** The figure with its unit. */
+export function printQuantity(value: number, unit: Unit, units: Units): string {
+  return unit === 'mm'
+    ? printLength(toSteps(value, unit), units)
+    : withUnit(printQuantityFigure(value, unit, units), unitName(unit, units))
+}
+
+/** How far two figures of one unit lie apart. */
+export function printApart(one: number, other: number, unit: Unit, units: Units): string {
+  return unit === 'mm'
+    ? printDifference(toSteps(one, unit) - toSteps(other, unit), units)
+    : printQuantity(Math.abs(toSteps(one, unit) - toSteps(other, unit)) / 1000, unit, units)
+}
+
+/** How much of the check's unit one of the shown unit is. */
+export function displayFactor(unit: Unit, units: Units): number {
+  return SPELLINGS[unit][unitName(unit, units).toLowerCase()] ?? 1
+}
+
+function withUnit(figure: string, name: string): string {
+  if (name === '') return figure
+  return name === '°' || name === '%' ? `${figure}${name}` : `${figure} ${name}`
+}

@@ -1,0 +1,38 @@
+import { Refusal } from '@/api/client'
+import { device } from './device'
+
+/** A server that has not answered by then is as good as none. */
+const PATIENCE_MS = 8_000
+
+/**
+ * Asks the server and keeps its answer on the device; where the server cannot be reached, the answer kept last stands
+ * in. A refusal is an answer too and is never papered over.
+ */
+export async function remembered<T>(key: string, ask: (signal: AbortSignal) => Promise<T>): Promise<T> {
+  try {
+    const answer = await ask(AbortSignal.timeout(PATIENCE_MS))
+    void keep(key, answer)
+    return answer
+  } catch (error) {
+    if (error instanceof Refusal && error.status < 500) throw error
+    const kept = await device.answers.get(key).catch(() => undefined)
+    if (kept === undefined) throw error
+    return kept.value as T
+  }
+}
+
+/** Keeps an answer for a time without a signal. A device that cannot keep it works on with a signal. */
+export async function keep(key: string, value: unknown): Promise<void> {
+  try {
+    // What is kept has to be plain: a reactive proxy cannot be stored.
+    await device.answers.put({ key, value: JSON.parse(JSON.stringify(value)) as unknown })
+  } catch (error) {
+    console.warn('Not kept on this device', key, error)
+  }
+}
+
+/** Forgets what was kept for a person who signs out; what waits to go up stays. */
+export async function forget(user: number): Promise<void> {
+  await device.answers.where('key').startsWith(`${user}:`).delete()
+  await device.answers.delete('me')
+}

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useGuide } from '@/api/queries'
+import LoadProblem from '@/components/LoadProblem.vue'
+import PlanterShell from '@/components/PlanterShell.vue'
+import EntrySheet from './EntrySheet.vue'
+
+/** A filled paper sheet, typed in like a spreadsheet. */
+const { planterId } = defineProps<{ planterId: number }>()
+const guide = useGuide(() => planterId)
+const walk = computed(() => guide.data.value?.walk)
+</script>
+
+<template>
+  <planter-shell
+    :planter-id="planterId"
+    :ribbon="guide.data.value?.ribbon"
+    :sections="guide.data.value?.planter.sections"
+  >
+    <load-problem :error="guide.error.value" @again="guide.refetch()" />
+    <entry-sheet v-if="walk && guide.data.value" :key="walk.id" :planter-id="planterId" :guide="guide.data.value" />
+    <section v-else-if="guide.data.value" class="sheet none">
+      <h1>Quick entry</h1>
+      <p>A paper sheet is typed into an open walk. Start one, or print a blank sheet first.</p>
+      <v-btn color="primary" :to="{ name: 'walk', params: { planter: planterId } }">Start a walk</v-btn>
+      <v-btn variant="outlined" :href="`/api/planters/${planterId}/blank.pdf`" target="_blank"
+        >Print a blank sheet</v-btn
+      >
+    </section>
+  </planter-shell>
+</template>
+
+<style scoped>
+.none {
+  max-width: 620px;
+  margin: 0 auto;
+  display: grid;
+  gap: 12px;
+}
+</style>

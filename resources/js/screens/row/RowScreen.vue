@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { useBoard, useRowRecord } from '@/api/queries'
+import type { Cell, Check, Station, Verdict } from '@/api/types'
+import { placeKey } from '@/api/types'
+import FractionText from '@/components/FractionText.vue'
+import LoadProblem from '@/components/LoadProblem.vue'
+import PlanterShell from '@/components/PlanterShell.vue'
+import VerdictGlyph from '@/components/VerdictGlyph.vue'
+import { useUnits } from '@/composables/useUnits'
+import RowUnitDrawing from '@/drawings/RowUnitDrawing.vue'
+import { wordReasons } from '@/measure/bands'
+import CellHistory from '@/screens/board/CellHistory.vue'
+import { worstOf } from '@/screens/walk/worst'
+import { say, sayRow } from '@/words'
+import RowTimeline from './RowTimeline.vue'
+
+/** One row unit: what each of its stations says now, and what is on record of it. */
+const { planterId, row } = defineProps<{ planterId: number; row: number }>()
+const router = useRouter()
+const { reading, answer, units } = useUnits()
+const board = useBoard(() => planterId)
+const record = useRowRecord(
+  () => planterId,
+  () => row,
+)
+const station = ref<Station>()
+const opened = ref<Cell>()
+
+const checks = computed(() => new Map(board.data.value?.checks.map((check) => [check.key, check])))
+const checkOf = (cell: Pick<Cell, 'check'>) => checks.value.get(cell.check) as Check
+const stations = computed(() => {
+  const groups = new Map<Station, Cell[]>()
+  for (const cell of board.data.value?.cells ?? []) {
+    if (cell.row !== row) continue
+    const of = checkOf(cell).station
+    groups.set(of, [...(groups.get(of) ?? []), cell])
+  }
+  return [...groups].map(([name, cells]) => ({ name, cells, verdict: worstOf(cells) }))
+})
+const verdicts = computed(
+  () =>
+    Object.fromEntries(stations.value.map(({ name, verdict }) => [name, verdict])) as Partial<Record<Station, Verdict>>,
+)
+const shown = computed(() =>
+  station.value ? stations.value.filter(({ name }) => name === station.value) : stations.value,
+)
+const canWalk = computed(() => board.data.value?.walk?.finished_at === null)
+
+function walkTo({ check, side }: Cell): void {
+  void router.push({ name: 'walk', params: { planter: planterId }, query: { row, check, side } })
+}
+</script>
+
+<template>
+  <planter-shell
+    :planter-id="planterId"
+    :ribbon="board.data.value?.ribbon"
+    :sections="board.data.value?.planter.sections"
+    :selected="row"
+    @select="router.push({ name: 'row', params: { planter: planterId, row: $event } })"
+  >
+    <load-problem :error="board.error.value ?? record.error.value" @again="(board.refetch(), record.refetch())" />
+    <div v-if="board.data.value" class="row-page">
+      <section class="sheet unit">
+        <h1>{{ sayRow(row) }} of {{ board.data.value.planter.name }}</h1>
+        <row-unit-drawing
+          :lit="station"
+          :verdicts="verdicts"
+          @choose="station = station === $event ? undefined : $event"
+        />
+        <p class="quiet">Tap a part to see only that station.</p>
+      </section>
+      <section class="sheet">
+        <div class="head">
+          <h2>{{ station ? say(`station.${station}`) : 'Stations, front to back' }}</h2>
+          <v-btn v-if="station" variant="outlined" @click="station = undefined">All stations</v-btn>
+        </div>
+        <details
+          v-for="group in shown"
+          :key="`${group.name} ${station}`"
+          class="station"
+          :open="
+            station !== undefined ||
+            group.verdict === 'watch' ||
+            group.verdict === 'change' ||
+            group.verdict === 'failed'
+          "
+        >
+          <summary>
+            <verdict-glyph :verdict="group.verdict" /> {{ say(`station.${group.name}`) }}
+            <span class="quiet">{{ say(`verdict.${group.verdict}`).toLowerCase() }}</span>
+          </summary>
+          <ul>
+            <li v-for="cell in group.cells" :key="placeKey(cell)">
+              <button type="button" @click="opened = cell">
+                <verdict-glyph :verdict="cell.now?.verdict ?? 'unchecked'" :size="14" />
+                <span class="what">{{ say(`measure.${cell.check}`) }} {{ say(`side.${cell.side}`) }}</span>
+                <strong v-if="cell.now"><fraction-text :text="reading(cell.now, checkOf(cell))" /></strong>
+                <span v-else-if="cell.last" class="quiet"
+                  >{{ cell.last.season }}: <fraction-text :text="answer(cell.last, checkOf(cell))"
+                /></span>
+                <span v-if="cell.now && cell.now.verdict !== 'sound'" :class="['why', cell.now.verdict]">
+                  <fraction-text :text="wordReasons(cell.check, cell.now.reasons, cell.now.value, units)" />
+                </span>
+              </button>
+            </li>
+          </ul>
+        </details>
+      </section>
+      <row-timeline v-if="record.data.value" :record="record.data.value" :check-of="checkOf" />
+    </div>
+    <cell-history
+      v-if="opened"
+      :planter-id="planterId"
+      :cell="opened"
+      :check="checkOf(opened)"
+      :can-walk="canWalk"
+      @walk="walkTo(opened)"
+      @close="opened = undefined"
+    />
+  </planter-shell>
+</template>
+
+<style scoped>
+.row-page {
+  display: grid;
+  grid-template-columns: minmax(320px, 1fr) minmax(340px, 1.2fr) minmax(300px, 1fr);
+  gap: var(--gap);
+  align-items: start;
+  max-width: 1600px;
+  margin: 0 auto;
+}
+.unit {
+  position: sticky;
+  top: 72px;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  min-height: var(--touch);
+}
+.station + .station {
+  border-top: 1px solid var(--line);
+}
+summary {
+  min-height: var(--touch);
+  padding-top: 12px;
+  font-weight: 700;
+  cursor: pointer;
+}
+summary .quiet {
+  font-weight: 400;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+button {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 8px;
+  width: 100%;
+  min-height: var(--touch);
+  padding: 2px 8px;
+  text-align: left;
+  border-radius: 8px;
+}
+button:hover {
+  background: var(--accent-weak);
+}
+.what {
+  flex: 1;
+}
+.why {
+  flex-basis: 100%;
+  padding-left: 22px;
+  font-size: 0.9375rem;
+}
+@media (max-width: 1100px) {
+  .row-page {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .unit {
+    position: static;
+  }
+}
+</style>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Check, Note, Photo, TimelineReading } from '@/api/types'
+import FractionText from '@/components/FractionText.vue'
+import VerdictGlyph from '@/components/VerdictGlyph.vue'
+import { useUnits } from '@/composables/useUnits'
+import { dateAndTime } from '@/dates'
+import { say, sayCheck } from '@/words'
+
+/** What happened on one row, newest first, season by season: figures, trouble, notes and photos. */
+const { record, checkOf } = defineProps<{
+  record: { readings: TimelineReading[]; notes: Note[]; photos: Photo[] }
+  checkOf: (place: Pick<TimelineReading, 'check'>) => Check | undefined
+}>()
+const { answer } = useUnits()
+
+type Entry = { at: string; season: number; reading?: TimelineReading; note?: Note; photo?: Photo }
+
+const seasons = computed(() => {
+  const entries: Entry[] = [
+    ...record.readings.map((reading) => ({ at: reading.taken_at, season: reading.season, reading })),
+    ...record.notes.map((note) => ({ at: note.taken_at, season: note.season, note })),
+    ...record.photos.map((photo) => ({ at: photo.taken_at, season: photo.season, photo })),
+  ]
+  entries.sort((a, b) => b.at.localeCompare(a.at))
+  return [...new Set(entries.map((entry) => entry.season))].map((season) => ({
+    season,
+    entries: entries.filter((entry) => entry.season === season),
+  }))
+})
+
+function value(reading: TimelineReading): string {
+  const check = checkOf(reading)
+  const ticked = reading.chips.map((chip) => say(`chip.${chip}`)).join(', ')
+  return `${answer(reading, check ?? { unit: 'mark' })}${ticked && ` (${ticked})`}`
+}
+</script>
+
+<template>
+  <section class="sheet">
+    <h2>On record</h2>
+    <p v-if="seasons.length === 0" class="quiet">Nothing yet. What is measured, noted or photographed here is kept.</p>
+    <details v-for="({ season, entries }, index) in seasons" :key="season" :open="index === 0">
+      <summary>
+        {{ season }} <span class="quiet">{{ entries.length }} on record</span>
+      </summary>
+      <ol>
+        <li v-for="(entry, nth) in entries" :key="nth">
+          <template v-if="entry.reading">
+            <verdict-glyph :verdict="entry.reading.verdict ?? 'unchecked'" :size="14" />
+            <span
+              >{{ sayCheck(entry.reading) }} <strong><fraction-text :text="value(entry.reading)" /></strong
+            ></span>
+          </template>
+          <template v-else-if="entry.note">
+            <span class="mark" aria-hidden="true">✎</span>
+            <span
+              ><strong>{{ say(`note_kind.${entry.note.kind}`) }}.</strong> {{ entry.note.text }}</span
+            >
+          </template>
+          <template v-else-if="entry.photo">
+            <span class="mark" aria-hidden="true">▣</span>
+            <a :href="`/api/photos/${entry.photo.id}`" target="_blank" rel="noopener">
+              <img
+                :src="`/api/photos/${entry.photo.id}/thumbnail`"
+                :alt="`Photo of ${sayCheck(entry.photo)}`"
+                height="90"
+              />
+            </a>
+          </template>
+          <span class="quiet when">{{ dateAndTime(entry.at) }}</span>
+        </li>
+      </ol>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+summary {
+  min-height: var(--touch);
+  padding-top: 12px;
+  font-weight: 700;
+  cursor: pointer;
+}
+summary .quiet {
+  font-weight: 400;
+}
+ol {
+  list-style: none;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 20px 1fr;
+  gap: 2px 6px;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+.when {
+  grid-column: 2;
+  font-size: 0.875rem;
+}
+img {
+  display: block;
+  border-radius: 6px;
+}
+</style>

@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { useBoard } from '@/api/queries'
+import type { Cell, Check, Station } from '@/api/types'
+import { placeKey } from '@/api/types'
+import FractionText from '@/components/FractionText.vue'
+import LoadProblem from '@/components/LoadProblem.vue'
+import PlanterShell from '@/components/PlanterShell.vue'
+import VerdictGlyph from '@/components/VerdictGlyph.vue'
+import { useUnits } from '@/composables/useUnits'
+import { wordReasons } from '@/measure/bands'
+import { say } from '@/words'
+import AirAcrossRows from './AirAcrossRows.vue'
+import DepthIndex from './DepthIndex.vue'
+import ToolbarLevel from './ToolbarLevel.vue'
+
+/** What belongs to no row: grouped checks, the toolbar's level, the depth stops against each other. */
+const { planterId } = defineProps<{ planterId: number }>()
+const router = useRouter()
+const query = useBoard(() => planterId)
+const { reading, units } = useUnits()
+
+const board = computed(() => query.data.value)
+const checks = computed(() => new Map(board.value?.checks.map((check) => [check.key, check])))
+const checkOf = (cell: Pick<Cell, 'check'>) => checks.value.get(cell.check) as Check
+const groups = computed(() => {
+  const found = new Map<Station, Cell[]>()
+  for (const cell of board.value?.cells ?? []) {
+    if (cell.row !== 0) continue
+    const station = checkOf(cell).station
+    found.set(station, [...(found.get(station) ?? []), cell])
+  }
+  return [...found].map(([name, cells]) => ({ name, cells, done: cells.filter((cell) => cell.now !== null).length }))
+})
+const isOpen = computed(() => board.value?.walk?.finished_at === null)
+
+function walkTo({ row, check, side }: Cell): void {
+  void router.push({ name: 'walk', params: { planter: planterId }, query: { row, check, side } })
+}
+</script>
+
+<template>
+  <planter-shell
+    :planter-id="planterId"
+    :ribbon="board?.ribbon"
+    :sections="board?.planter.sections"
+    @select="router.push({ name: 'row', params: { planter: planterId, row: $event } })"
+  >
+    <load-problem :error="query.error.value" @again="query.refetch()" />
+    <div v-if="board" class="planter">
+      <div class="head">
+        <h1>Whole planter</h1>
+        <p v-if="!isOpen" class="quiet">
+          These checks are the last part of a walk. No walk is open:
+          <router-link :to="{ name: 'walk', params: { planter: planterId } }">start one</router-link>.
+        </p>
+      </div>
+      <section v-for="group in groups" :key="group.name" class="sheet">
+        <h2>
+          {{ say(`station.${group.name}`) }} <span class="quiet">{{ group.done }} of {{ group.cells.length }}</span>
+        </h2>
+        <p class="caution">{{ say(`caution.${group.name}`) }}</p>
+        <ul>
+          <li v-for="cell in group.cells" :key="placeKey(cell)">
+            <button type="button" :disabled="!isOpen" @click="walkTo(cell)">
+              <verdict-glyph :verdict="cell.now?.verdict ?? 'unchecked'" />
+              <span class="what">{{ say(`check.${cell.check}`) }}</span>
+              <strong v-if="cell.now"><fraction-text :text="reading(cell.now, checkOf(cell))" /></strong>
+              <span v-if="cell.now && cell.now.verdict !== 'sound'" class="why"
+                ><fraction-text :text="wordReasons(cell.check, cell.now.reasons, cell.now.value, units)"
+              /></span>
+            </button>
+          </li>
+        </ul>
+      </section>
+      <toolbar-level :planter-id="planterId" :walk="isOpen ? board.walk?.id : undefined" />
+      <template v-if="board.walk">
+        <depth-index :planter-id="planterId" :walk="board.walk.id" />
+        <air-across-rows v-if="checks.has('air_at_meter')" :board="board" />
+      </template>
+    </div>
+  </planter-shell>
+</template>
+
+<style scoped>
+.planter {
+  columns: 2 420px;
+  column-gap: var(--gap);
+  max-width: 1500px;
+  margin: 0 auto;
+}
+.head {
+  column-span: all;
+  margin-bottom: 12px;
+}
+.planter > :not(.head) {
+  break-inside: avoid;
+  margin-bottom: var(--gap);
+}
+.caution {
+  border-left: 4px solid var(--ochre);
+  padding-left: 10px;
+  margin: 6px 0;
+  font-size: 0.9375rem;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+button {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 8px;
+  width: 100%;
+  min-height: var(--touch);
+  text-align: left;
+  border-top: 1px solid var(--line);
+}
+.what {
+  flex: 1;
+}
+.why {
+  flex-basis: 100%;
+  padding-left: 24px;
+  font-size: 0.9375rem;
+}
+</style>
