@@ -6,6 +6,10 @@ const screens = [
   ['the yard', () => '/'],
   ['a board', (planter: number) => `/planters/${planter}/board`],
   ['a walk', (planter: number) => `/planters/${planter}/walk`],
+  ['findings', (planter: number) => `/planters/${planter}/findings`],
+  ['a row', (planter: number) => `/planters/${planter}/rows/7`],
+  ['quick entry', (planter: number) => `/planters/${planter}/quick-entry`],
+  ['the whole planter', (planter: number) => `/planters/${planter}/whole-planter`],
   ['a walk to start', (_: number, other: number) => `/planters/${other}/walk`],
   ['a planter', (planter: number) => `/planters/${planter}/edit`],
   ['the spec sheets', () => '/spec-sheets'],
@@ -27,8 +31,14 @@ for (const theme of ['light', 'dark']) {
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
       await page.waitForLoadState('networkidle')
       if (name === 'a walk') {
+        await page.keyboard.press('c')
+        await page.keyboard.press('1')
+        await expect(page.locator('.words .chip')).toHaveText('Change')
+        await clean(page, 'a walk, a condition')
+        await page.keyboard.press('Escape')
+        await page.keyboard.press('}')
         await page.keyboard.type('14 3/8')
-        await expect(page.locator('.chip')).toHaveText('Change')
+        await expect(page.locator('.figure .chip')).toHaveText('Change')
       }
       await clean(page, name)
     }

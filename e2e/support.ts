@@ -32,21 +32,48 @@ export async function call<T>(
   return { status: answer.status(), body: (await answer.json().catch(() => null)) as T }
 }
 
+/** On the screen that starts a walk: only the two blades and their contact. */
+export async function startMeasuring(page: Page): Promise<void> {
+  const station = (name: string) =>
+    page.getByRole('group', { name: 'Stations' }).getByRole('button', { name, exact: true })
+  await page.getByRole('button', { name: 'Only the first' }).click()
+  await station('Opener blades').click()
+  await station('Blade contact').click()
+  await page.getByRole('group', { name: 'Stations' }).getByRole('button', { pressed: true }).first().click()
+  await page.getByRole('button', { name: 'Only what is measured' }).click()
+  await page.getByLabel('I have read this').check()
+  await page.getByRole('button', { name: 'Start the walk' }).click()
+}
+
 type Made = { id: number }
 
-/** A planter of its own for a test, and a walk opened on it. */
+/** A planter of its own for a test, and a walk opened on it: of two blades and their contact, or null for all. */
 export async function planterWithWalk(
   page: Page,
   name: string,
   rows: number,
+  checks: string[] | null = ['opener_blade_diameter', 'blade_contact_length'],
 ): Promise<{ planter: number; walk: string }> {
   const sheets = await call<{ id: number; type: string }[]>(page, 'GET', '/api/spec-sheets')
   const vacuum = sheets.body.find((sheet) => sheet.type === 'vacuum') as { id: number }
   const form = { farm: 'Test Field', name, row_count: rows, spacing: '30 in', spec_sheet_id: vacuum.id }
   const planter = (await call<Made>(page, 'POST', '/api/planters', form)).body.id
-  const start = { kind: 'pre_season', order: 'row_by_row' }
+  const start = {
+    kind: 'pre_season',
+    order: 'row_by_row',
+    cautions_acknowledged: true,
+    ...(checks === null ? {} : { checks }),
+  }
   const walk = (await call<{ id: string }>(page, 'POST', `/api/planters/${planter}/walks`, start)).body.id
   return { planter, walk }
+}
+
+type Cell = { row: number; check: string; side: string; now: { value: number | null } | null }
+
+/** What a walk reads at its places, in the order of the row unit: all that is not null. */
+export async function valuesOf(page: Page, walk: string): Promise<(number | null)[]> {
+  const guide = await call<{ steps: Cell[] }>(page, 'GET', `/api/walks/${walk}`)
+  return guide.body.steps.flatMap((step) => (step.now === null ? [] : [step.now.value]))
 }
 
 /** Runs one of the server's steps in bin/lib, as pg_stop or fpm_start. */

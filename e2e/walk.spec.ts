@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { signIn } from './support'
+import { startMeasuring, signIn } from './support'
 
 // Eight rows: left, right, contact. Row 3 is past its limit on the left, row 5 has lost contact.
 const rows = [
@@ -34,8 +34,8 @@ test('an eight-row planter is made and walked by keyboard alone, corrected, fini
   await page.getByRole('button', { name: 'Make planter' }).click()
 
   await page.getByRole('link', { name: 'Start the walk' }).click()
-  await page.getByRole('button', { name: 'Start the walk' }).click()
-  await expect(page.getByRole('heading', { name: 'Row 1 of 8 · Opener blades · left' })).toBeVisible()
+  await startMeasuring(page)
+  await expect(page.getByRole('heading', { name: 'Row 1 of 8 · Opener blade diameter, left' })).toBeVisible()
 
   // The figure is judged while it is typed, before it is stored.
   await page.keyboard.type('14 3/8')
@@ -70,7 +70,7 @@ test('an eight-row planter is made and walked by keyboard alone, corrected, fini
   // A correction: from the board to the place, typed anew; the history keeps both.
   await page.getByRole('button', { name: 'Row 3, Opener blade diameter left: Change, 14 3/8 in' }).click()
   await page.getByRole('button', { name: 'Measure it again' }).click()
-  await expect(page.getByRole('heading', { name: 'Row 3 of 8 · Opener blades · left' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Row 3 of 8 · Opener blade diameter, left' })).toBeVisible()
   await page.keyboard.type('14 5/8')
   await page.keyboard.press('Enter')
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
@@ -84,6 +84,8 @@ test('an eight-row planter is made and walked by keyboard alone, corrected, fini
   await page.getByRole('link', { name: 'All measured: finish' }).click()
   await page.getByRole('button', { name: 'Finish' }).click()
   await page.getByRole('button', { name: 'Finish the walk' }).click()
+  await expect(page.getByRole('heading', { name: 'To see to' })).toBeVisible()
+  await page.getByRole('link', { name: 'Board' }).click()
   await expect(page.getByRole('button', { name: 'Reopen the walk' })).toBeVisible()
 
   const downloading = page.waitForEvent('download')
@@ -91,8 +93,9 @@ test('an eight-row planter is made and walked by keyboard alone, corrected, fini
   const lines = readFileSync(await (await downloading).path(), 'utf8')
     .trimEnd()
     .split('\r\n')
-  expect(lines).toHaveLength(25)
-  expect(lines[7]).toContain('3,opener_blades,opener_blade_diameter,left,measured,14.625,371.475,watch,')
+  expect(lines.find((line) => line.includes(',3,opener_blades,opener_blade_diameter,left,'))).toContain(
+    ',recorded,371.475,mm,14.625,,,watch,',
+  )
 })
 
 test('keys move, take back, and say same as last time; the way back is at the next unchecked', async ({ page }) => {
@@ -100,32 +103,43 @@ test('keys move, take back, and say same as last time; the way back is at the ne
   await page.getByRole('link', { name: 'Quill Bottom' }).click()
   await page.getByRole('link', { name: 'Carry on at row 10' }).click()
   const heading = page.getByRole('heading', { level: 1 })
-  await expect(heading).toContainText('Row 10 of 16 · Opener blades · left')
+  const done = page.locator('.count strong')
+  await expect(heading).toContainText('Row 10 of 16 · Row cleaner teeth, left')
+  const before = Number(await done.innerText())
 
   await page.keyboard.press(']')
-  await expect(heading).toContainText('Row 11 of 16 · Opener blades · left')
+  await expect(heading).toContainText('Row 11 of 16 · Row cleaner teeth, left')
   await page.keyboard.press('}')
-  await expect(heading).toContainText('Row 11 of 16 · Opener blades · right')
+  await expect(heading).toContainText('Row 11 of 16 · Fertilizer blade diameter')
   await page.keyboard.press('[')
   await page.keyboard.press('{')
-  await expect(heading).toContainText('Row 10 of 16 · Opener blades · left')
+  await expect(heading).toContainText('Row 10 of 16 · Row cleaner teeth, left')
 
   await page.keyboard.press('=')
-  await expect(heading).toContainText('Row 10 of 16 · Opener blades · right')
+  await expect(heading).toContainText('Row cleaner teeth, right')
   await page.keyboard.press('n')
-  await expect(heading).toContainText('Row 10 of 16 · Blade contact')
-  await expect(page.getByText('29 of 48 readings')).toBeVisible()
-  await page.keyboard.press('u')
-  await expect(heading).toContainText('Row 10 of 16 · Opener blades · right')
-  await expect(page.getByText('28 of 48 readings')).toBeVisible()
-  await page.keyboard.press('u')
-  await expect(page.getByText('27 of 48 readings')).toBeVisible()
+  await expect(heading).toContainText('Row cleaner bearing, left')
+  await expect(done).toHaveText(String(before + 2))
+  // A reason ticked is undone with its reading.
+  await page.keyboard.press('w')
+  await page.keyboard.press('1')
+  await expect(page.locator('.words .chip')).toHaveText('Change')
+  await page.keyboard.press('Enter')
+  await expect(heading).toContainText('Row cleaner bearing, right')
+  for (const left of [2, 1, 0]) {
+    await page.keyboard.press('u')
+    await expect(done).toHaveText(String(before + left))
+  }
+  await expect(heading).toContainText('Row cleaner teeth, left')
 
   await page.keyboard.press('?')
   await expect(page.getByRole('heading', { name: 'Keys on a walk' })).toBeVisible()
   await page.keyboard.press('Escape')
+  await expect(page.getByRole('heading', { name: 'Keys on a walk' })).toBeHidden()
 
   // What cannot be read is explained and stays in the field.
+  await page.keyboard.press('}')
+  await expect(heading).toContainText('Fertilizer blade diameter')
   await page.keyboard.type('14 3/')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert')).toContainText('is not finished: the fraction needs its bottom figure')
@@ -133,18 +147,20 @@ test('keys move, take back, and say same as last time; the way back is at the ne
   await page.keyboard.press('Escape')
 
   // Larger than new is asked about once.
-  await page.keyboard.type('15 1/2')
+  await page.keyboard.type('16 1/2')
   await page.keyboard.press('Enter')
   await expect(page.getByText('Really?')).toBeVisible()
-  await expect(page.getByText('27 of 48 readings')).toBeVisible()
+  await expect(done).toHaveText(String(before))
   await page.keyboard.press('Escape')
 
-  await page.getByRole('button', { name: 'Station by station' }).click()
+  await page.getByRole('button', { name: 'Snake' }).click()
   await page.getByRole('button', { name: /^Row 16:/ }).click()
-  await expect(heading).toContainText('Row 16 of 16 · Opener blades · left')
+  await expect(heading).toContainText('Row 16 of 16')
+  await expect(page.getByRole('button', { name: 'Snake' })).toHaveAttribute('aria-pressed', 'true')
+  await page.waitForLoadState('networkidle')
   await page.reload()
-  await expect(heading).toContainText('Row 10 of 16 · Opener blades · left')
-  await expect(page.getByRole('button', { name: 'Station by station' })).toHaveAttribute('aria-pressed', 'true')
+  await expect(heading).toContainText('Row 10 of 16')
+  await expect(page.getByRole('button', { name: 'Snake' })).toHaveAttribute('aria-pressed', 'true')
   await page.getByRole('button', { name: 'Row by row' }).click()
 })
 
@@ -163,7 +179,7 @@ test('a walk is finished with rows unchecked, which it says, and is reopened', a
   await page.getByRole('link', { name: 'Pell Garden' }).click()
   await expect(page.getByRole('heading', { name: /^No walk for/ })).toBeVisible()
   await page.getByRole('link', { name: 'Start the walk' }).click()
-  await page.getByRole('button', { name: 'Start the walk' }).click()
+  await startMeasuring(page)
   await expect(page.getByRole('heading', { name: /^Row 1 of 2/ })).toBeVisible()
   await page.keyboard.type('14 7/8')
   await page.keyboard.press('Enter')
@@ -172,6 +188,8 @@ test('a walk is finished with rows unchecked, which it says, and is reopened', a
   await page.getByRole('button', { name: 'Finish' }).click()
   await expect(page.getByText('5 readings are unchecked, on rows 1 and 2.')).toBeVisible()
   await page.getByRole('button', { name: 'Finish with rows unchecked' }).click()
+  await expect(page.getByRole('heading', { name: 'To see to' })).toBeVisible()
+  await page.getByRole('link', { name: 'Board' }).click()
   await page.getByRole('button', { name: 'Reopen the walk' }).click()
   await expect(page.getByText('1 of 6 readings')).toBeVisible()
 })
@@ -181,12 +199,16 @@ test('own figures: a spec sheet is copied, a bad figure named, a good one judged
   await page.goto('/spec-sheets')
   await page.getByRole('button', { name: 'Copy' }).first().click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('own figures')
-  await page.getByLabel('Change under').fill('15 1/4')
+  await page.getByRole('region', { name: 'Opener blade diameter' }).getByLabel('Change under').fill('15 1/4')
   await page.getByRole('button', { name: 'Save the figures' }).click()
   await expect(page.getByText('The limit has to be under the new size.').first()).toBeVisible()
-  await page.getByLabel('Change under').fill('14 1/4')
+  await page.getByRole('region', { name: 'Opener blade diameter' }).getByLabel('Change under').fill('14 1/4')
   await page.getByRole('button', { name: 'Save the figures' }).click()
   await expect(page.getByText('Saved. Open walks')).toBeVisible()
+  await page.getByRole('button', { name: 'What would change' }).click()
+  await expect(page.getByText('No verdict would change.')).toBeVisible()
   await page.reload()
-  await expect(page.getByLabel('Change under')).toHaveValue('14 1/4')
+  await expect(page.getByRole('region', { name: 'Opener blade diameter' }).getByLabel('Change under')).toHaveValue(
+    '14 1/4',
+  )
 })

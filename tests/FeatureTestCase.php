@@ -75,10 +75,13 @@ abstract class FeatureTestCase extends TestCase
         ]);
     }
 
-    protected function openWalk(Planter $planter): Walk
+    /** @param  list<string>|null  $checks  those that are walked; two blades and their contact by default, null for all */
+    protected function openWalk(Planter $planter, ?array $checks = ['opener_blade_diameter', 'blade_contact_length']): Walk
     {
         $id = $this->actingAs($this->technician)
-            ->postJson("/api/planters/{$planter->id}/walks", ['kind' => 'pre_season', 'order' => 'row_by_row'])
+            ->postJson("/api/planters/{$planter->id}/walks", array_filter([
+                'kind' => 'pre_season', 'order' => 'row_by_row', 'checks' => $checks, 'cautions_acknowledged' => true,
+            ]))
             ->assertCreated()
             ->json('id');
 
@@ -102,10 +105,25 @@ abstract class FeatureTestCase extends TestCase
         ];
     }
 
+    /**
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed> a reading that takes no figure
+     */
+    protected function state(int $row, string $check, string $state, array $fields = []): array
+    {
+        return array_diff_key($this->reading($row, '', $fields + ['check' => $check, 'side' => 'centre', 'state' => $state]), ['typed' => 1]);
+    }
+
     /** @return array<string, mixed> */
     protected function contact(int $row, string $typed): array
     {
         return $this->reading($row, $typed, ['check' => 'blade_contact_length', 'side' => 'centre']);
+    }
+
+    /** @param  array<mixed>  $cells  of a board, a guide or news; what stands at one place of them */
+    protected function cellAt(array $cells, int $row, string $check = 'opener_blade_diameter', string $side = 'left'): array
+    {
+        return collect($cells)->firstOrFail(fn (array $cell): bool => [$cell['row'], $cell['check'], $cell['side']] === [$row, $check, $side]);
     }
 
     /** @param  array<mixed>  ...$readings */

@@ -34,13 +34,13 @@ final class OpenApiSchema
      */
     private function check(array $schema, mixed $value, string $at): array
     {
-        $schema = $this->resolve($schema);
+        $schema = $this->flat($schema);
         if (isset($schema['oneOf'])) {
             $tried = array_map(fn (array $one): array => $this->check($one, $value, $at), $schema['oneOf']);
 
             return in_array([], $tried, true) ? [] : $tried[0];
         }
-        $faults = array_merge(...array_map(fn (array $part): array => $this->check($part, $value, $at), $schema['allOf'] ?? []), ...[[]]);
+        $faults = [];
         $types = (array) ($schema['type'] ?? []);
         if ($types !== [] && ! array_filter($types, static fn (string $type): bool => self::is($type, $value))) {
             return [...$faults, "{$at} is ".json_encode($value).', not '.implode(' or ', $types)];
@@ -68,12 +68,30 @@ final class OpenApiSchema
             $of = $schema['properties'][$key] ?? $schema['items'] ?? $schema['additionalProperties'] ?? null;
             if ($of !== null) {
                 array_push($faults, ...$this->check($of, $inner, "{$at}.{$key}"));
-            } elseif (isset($schema['properties']) && ! isset($schema['allOf']) && ! str_contains($at, 'steps')) {
+            } elseif (isset($schema['properties'])) {
                 $faults[] = "{$at}.{$key} is not described";
             }
         }
 
         return $faults;
+    }
+
+    /**
+     * A schema with what it is put together from.
+     *
+     * @param  array<string, mixed>  $schema
+     * @return array<string, mixed>
+     */
+    private function flat(array $schema): array
+    {
+        $schema = $this->resolve($schema);
+        foreach ($schema['allOf'] ?? [] as $part) {
+            $part = $this->flat($part);
+            $schema['properties'] = ($schema['properties'] ?? []) + ($part['properties'] ?? []);
+            $schema['required'] = [...$schema['required'] ?? [], ...$part['required'] ?? []];
+        }
+
+        return $schema;
     }
 
     /**

@@ -31,6 +31,8 @@ final class Planter extends Model
 {
     protected $guarded = [];
 
+    protected $attributes = ['equipment' => '{}'];
+
     protected $casts = [
         'sections' => 'array',
         'equipment' => 'array',

@@ -44,6 +44,8 @@ final class Walk extends Model
 
     protected $guarded = [];
 
+    protected $attributes = ['equipment' => '{}', 'checks' => null, 'finished_by' => null, 'finished_at' => null];
+
     protected $casts = [
         'kind' => WalkKind::class,
         'walk_order' => WalkOrder::class,

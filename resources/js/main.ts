@@ -10,6 +10,7 @@ import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 import App from './App.vue'
 import { queries } from './api/queries'
+import { keepClientOnDevice } from './offline/install'
 import { router } from './router'
 import { themes } from './theme'
 
@@ -25,5 +26,4 @@ const vuetify = createVuetify({
 
 createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: queries }).use(router).use(vuetify).mount('#app')
 
-// Keeps the client on the device; the development server has none.
-if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js')
+if (import.meta.env.PROD) void keepClientOnDevice()

@@ -1,5 +1,5 @@
 import { createPinia, setActivePinia } from 'pinia'
-import type { Band, Check, WalkGuide, WalkStep } from './api/types'
+import type { Band, Check, State, Verdict, Walk, WalkGuide, WalkStep } from './api/types'
 import { useSession } from './session'
 
 /* What component tests share: a signed-in technician and a small walk. Not part of the client. */
@@ -11,26 +11,100 @@ export function signInForTest(units: 'in' | 'mm' = 'in'): void {
   useSession().me = { id: 1, name: 'Wren', workshop: 'Tollgate', units, theme: 'light' }
 }
 
+const reason = (code: string) => ({ code, ref: 14.5 * IN, unit: 'mm' as const })
+
 export const bladeBands: Band[] = [
-  { from_mm: 0, verdict: 'change', reasons: [{ code: 'under_limit', ref_mm: 14.5 * IN }] },
-  { from_mm: 14.5 * IN, verdict: 'watch', reasons: [{ code: 'near_limit', ref_mm: 14.5 * IN }] },
-  { from_mm: 14.625 * IN + 0.000001, verdict: 'sound', reasons: [{ code: 'above_limit', ref_mm: 14.5 * IN }] },
+  { from: 0, verdict: 'change', reasons: [reason('under_limit')] },
+  { from: 14.5 * IN, verdict: 'watch', reasons: [reason('near_limit')] },
+  { from: 14.625 * IN + 0.000001, verdict: 'sound', reasons: [reason('above_limit')] },
 ]
 
-const figure = (inches: number) => ({ mm: inches * IN, typed: `${inches} in`, source: 'manual' })
+const figure = (inches: number) => ({
+  value: inches * IN,
+  unit: 'mm' as const,
+  typed: `${inches} in`,
+  source: 'manual',
+})
+
+/** What a check has in common with the others; the rest stands beside it. */
+const plain = {
+  whole_planter: false,
+  figures: {},
+  marks: {},
+  bands: [],
+  doubts: [],
+  states: [],
+  chips: [],
+  compares_rows: false,
+}
 
 export const bladeCheck: Check = {
+  ...plain,
   key: 'opener_blade_diameter',
   station: 'opener_blades',
+  kind: 'measure',
+  unit: 'mm',
+  rule: 'wear_limit',
   sides: ['left', 'right'],
   figures: { new: figure(15), limit: figure(14.5), margin: figure(0.125) },
+  marks: { limit: 14.5 * IN, new: 15 * IN },
+  bands: bladeBands,
+  doubts: [{ code: 'larger_than_new', ref: 15 * IN, unit: 'mm', below: null, above: 15 * IN }],
 }
 
 const contactCheck: Check = {
+  ...plain,
   key: 'blade_contact_length',
   station: 'blade_contact',
+  kind: 'measure',
+  unit: 'mm',
+  rule: 'window',
   sides: ['centre'],
   figures: { low: figure(1.5), high: figure(2.5), aim: figure(2), margin: figure(0.125) },
+  marks: { low: 1.5 * IN, aim: 2 * IN, high: 2.5 * IN },
+  bands: bladeBands,
+}
+
+const meaning = (state: State, verdict: Verdict, code = 'looked_at') => ({
+  state,
+  verdict,
+  reasons: [{ code, ref: null, unit: null }],
+})
+
+export const scraperCheck: Check = {
+  ...plain,
+  key: 'scraper',
+  station: 'scrapers',
+  kind: 'condition',
+  unit: null,
+  rule: 'recorded',
+  sides: ['left'],
+  states: [
+    meaning('sound', 'sound'),
+    meaning('watch', 'watch'),
+    meaning('change', 'change'),
+    meaning('failed', 'failed'),
+  ],
+  chips: [
+    { chip: 'worn', verdict: 'change' },
+    { chip: 'bent', verdict: 'watch' },
+    { chip: 'broken', verdict: 'failed' },
+  ],
+}
+
+export const touchCheck: Check = {
+  ...plain,
+  key: 'gauge_touch',
+  station: 'gauge_wheels',
+  kind: 'touch',
+  unit: null,
+  rule: 'recorded',
+  sides: ['left'],
+  states: [
+    meaning('gap', 'change', 'touch_gap'),
+    meaning('light', 'sound', 'touch_light'),
+    meaning('tight', 'watch', 'touch_tight'),
+  ],
 }
 
 /** The steps of a planter, row by row: left, right, contact. */
@@ -41,19 +115,17 @@ export function stepsOf(rows: number): WalkStep[] {
     { check: 'blade_contact_length', side: 'centre' },
   ] as const
   return Array.from({ length: rows }, (_, row) =>
-    places.map((place, index): WalkStep => ({
+    places.map((place): WalkStep => ({
       ...place,
       row: row + 1,
       now: null,
-      last: row === 0 ? { mm: 14.8125 * IN, season: 2025 } : null,
-      turn: { row_by_row: row * 3 + index, station_by_station: index < 2 ? row * 2 + index : rows * 2 + row },
-      bands: bladeBands,
-      doubts: [{ code: 'larger_than_new', ref_mm: 15 * IN, below_mm: null, above_mm: 15 * IN }],
+      last: row === 0 ? { value: 376.2375, state: null, chips: [], season: 2025 } : null,
     })),
   ).flat()
 }
 
-export function guideOf(rows: number): WalkGuide {
+export function guideOf(rows: number): WalkGuide & { walk: Walk } {
+  const all = Array.from({ length: rows * 3 }, (_, at) => at)
   return {
     planter: {
       id: 1,
@@ -66,6 +138,21 @@ export function guideOf(rows: number): WalkGuide {
       season: 2026,
       planting_start: null,
       days_to_planting: null,
+      equipment: {
+        meter: 'vacuum',
+        drive: 'electric',
+        downforce: 'spring',
+        closing_wheels: 'rubber',
+        row_cleaner: true,
+        coulter: false,
+        fertilizer: false,
+        firmer: true,
+        central_fill: false,
+        markers: false,
+        lift_assist: false,
+        heavy_blades: false,
+        clearance_guard: false,
+      },
       spec_sheet: { id: 1, name: 'Vacuum', type: 'vacuum' },
     },
     walk: {
@@ -74,13 +161,31 @@ export function guideOf(rows: number): WalkGuide {
       kind: 'pre_season',
       order: 'row_by_row',
       row_count: rows,
+      checks: ['opener_blade_diameter', 'blade_contact_length'],
       places: rows * 3,
       started_at: '2026-03-01T08:00:00Z',
       finished_at: null,
     },
+    season: 2026,
     checks: [bladeCheck, contactCheck],
-    ribbon: [],
     steps: stepsOf(rows),
+    orders: {
+      row_by_row: all,
+      station_by_station: [...all.filter((at) => at % 3 < 2), ...all.filter((at) => at % 3 === 2)],
+      snake: [
+        ...all.filter((at) => at % 3 === 0),
+        ...all.filter((at) => at % 3 === 1).reverse(),
+        ...all.filter((at) => at % 3 === 2),
+      ],
+    },
+    version: 'v1',
+    as_of: '2026-03-01T08:00:00.000Z',
+    ribbon: [],
+    whole_planter: { row: 0, verdict: 'unchecked', life_left: null, checked: 0 },
     row_doubts: {},
+    row_bands: {},
+    seconds_a_reading: null,
+    notes: [],
+    photos: [],
   }
 }

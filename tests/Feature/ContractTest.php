@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\Spec\CopySpecSheet;
+use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\OpenApiSchema;
 
@@ -32,8 +33,12 @@ it('answers as the OpenAPI document says, all the way through a walk', function 
     agrees('GET', '/api/planters/{planter}/board', $ids)->assertJsonPath('walk', null);
     agrees('GET', '/api/yard')->assertJsonPath('0.last_walk', null);
 
-    $ids['walk'] = agrees('POST', '/api/planters/{planter}/walks', $ids, ['kind' => 'pre_season', 'order' => 'row_by_row'])->assertCreated()->json('id');
-    agrees('POST', '/api/planters/{planter}/walks', $ids, ['kind' => 'pre_season', 'order' => 'row_by_row'])->assertUnprocessable();
+    agrees('GET', '/api/planters/{planter}/guide', $ids)->assertJsonPath('walk', null);
+    $start = ['kind' => 'pre_season', 'order' => 'row_by_row', 'cautions_acknowledged' => true, 'id' => (string) Str::uuid7()];
+    agrees('POST', '/api/planters/{planter}/walks', $ids, ['cautions_acknowledged' => false] + $start)->assertUnprocessable();
+    $ids['walk'] = agrees('POST', '/api/planters/{planter}/walks', $ids, $start)->assertCreated()->json('id');
+    agrees('POST', '/api/planters/{planter}/walks', $ids, $start)->assertOk();
+    agrees('POST', '/api/planters/{planter}/walks', $ids, ['id' => (string) Str::uuid7()] + $start)->assertUnprocessable();
     $readings = [
         ...array_map(fn (int $row): array => $this->reading($row, '14 3/4'), range(1, 4)),
         $this->reading(5, '15 1/4'), $this->reading(9, '14'), $this->contact(1, '0'), $this->contact(2, ''), $this->reading(2, '', ['side' => 'right', 'result' => 'not_fitted']),
@@ -45,6 +50,15 @@ it('answers as the OpenAPI document says, all the way through a walk', function 
     agrees('PATCH', '/api/walks/{walk}', $ids, ['order' => 'station_by_station']);
     agrees('GET', '/api/planters/{planter}/board', $ids);
     agrees('GET', '/api/planters/{planter}/history', $ids + ['query' => '?row=1&check=opener_blade_diameter&side=left'])->assertJsonCount(1);
+    agrees('POST', '/api/walks/{walk}/readings', $ids, ['readings' => [$this->state(1, 'seed_tube', 'watch', ['chips' => ['hole_rubbed']]), ...array_map(fn (int $row): array => $this->reading($row, '5', ['check' => 'depth_stop_notch', 'side' => 'centre']), range(1, 5))]]);
+    $note = ['id' => (string) Str::uuid7(), 'row' => 2, 'check' => 'gauge_bearing', 'side' => 'left', 'kind' => 'hard_joint', 'text' => 'Seized', 'taken_at' => '2026-03-01T09:30:00Z'];
+    agrees('POST', '/api/walks/{walk}/notes', $ids, $note)->assertCreated();
+    agrees('POST', '/api/walks/{walk}/notes', $ids, $note)->assertOk();
+    agrees('GET', '/api/walks/{walk}/news', $ids + ['query' => '?since=2026-01-01T00:00:00Z'])->assertJsonCount(1, 'notes');
+    agrees('GET', '/api/planters/{planter}/guide', $ids);
+    agrees('GET', '/api/planters/{planter}/rows/{row}', $ids + ['row' => 2])->assertJsonCount(1, 'notes');
+    agrees('GET', '/api/walks/{walk}/depth-index', $ids)->assertJsonCount(5, 'rows');
+    agrees('GET', '/api/planters/{planter}/toolbar-level', $ids + ['query' => '?pitch=-1&hitch=160']);
     agrees('POST', '/api/walks/{walk}/finish', $ids)->assertUnprocessable();
     agrees('POST', '/api/walks/{walk}/finish', $ids, ['with_unchecked' => true]);
     agrees('POST', '/api/walks/{walk}/reopen', $ids);
@@ -63,6 +77,10 @@ it('answers as the OpenAPI document says about spec sheets', function (): void {
     agrees('PUT', '/api/spec-sheets/{specSheet}', ['specSheet' => $sheet['id']], ['notch' => ['value' => '0', 'source' => '']] + $edit)->assertUnprocessable();
     agrees('PUT', '/api/spec-sheets/{specSheet}', ['specSheet' => $sheet['id']], $edit)->assertOk();
     agrees('GET', '/api/spec-sheets/{specSheet}', ['specSheet' => $sheet['id']])->assertJsonPath('name', 'Own');
+
+    agrees('POST', '/api/spec-sheets/{specSheet}/preview', ['specSheet' => $sheet['id']], $edit)->assertOk();
+    agrees('POST', '/api/spec-sheets/{specSheet}/reset', ['specSheet' => $sheet['id']])->assertOk();
+    agrees('PUT', '/api/spec-sheets/{specSheet}', ['specSheet' => $sheet['id']], $edit)->assertOk();
 
     $other = app(CopySpecSheet::class)($typical, $this->technician);
     agrees('PUT', '/api/spec-sheets/{specSheet}', ['specSheet' => $other->id], ['name' => 'own'] + $edit)

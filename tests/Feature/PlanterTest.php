@@ -62,5 +62,7 @@ it('brings an open walk along when the planter changes', function (): void {
     // A drill has one blade and no contact: the walk asks for a third of the readings from now on.
     $drill = $this->typicalSheet('single_disc_drill')->id;
     $this->putJson("/api/planters/{$planter->id}", ['row_count' => 5, 'spec_sheet_id' => $drill] + $form)->assertOk();
-    $this->getJson("/api/walks/{$walk->id}")->assertJsonPath('walk.places', 5)->assertJsonCount(5, 'steps');
+    $guide = $this->getJson("/api/walks/{$walk->id}")->assertJsonPath('walk.places', 5)->json();
+    expect(collect($guide['steps'])->where('check', 'opener_blade_diameter'))->toHaveCount(5)
+        ->and(collect($guide['steps'])->where('check', 'blade_contact_length'))->toHaveCount(0);
 });

@@ -32,7 +32,7 @@ it('says what is wrong with a reading', function (array $fields, string $message
     'row 0' => [['row' => 0], 'There is no row 0 on this planter. Its rows are 1 to 8.'],
     'row 49' => [['row' => 49], 'There is no row 49 on this planter. Its rows are 1 to 8.'],
     'a row as text' => [['row' => '1'], 'There is no row 1 on this planter. Its rows are 1 to 8.'],
-    'no such check' => [['check' => 'hopper_lid'], 'Row 1 has no such check on this planter\'s spec sheet (?).'],
+    'no such check' => [['check' => 'magneto'], 'Row 1 has no such check on this planter\'s spec sheet (?).'],
     'no such side' => [['side' => 'centre'], 'Row 1 does not have "Opener blade diameter" on that side.'],
     'no id' => [['id' => 'seven'], 'This reading has no id. Each needs a UUID of its own, made on the device.'],
     'no time' => [['taken_at' => 'yesterday'], 'This reading does not say when it was taken. Write the time as 2026-03-01T09:30:00Z.'],
@@ -41,12 +41,12 @@ it('says what is wrong with a reading', function (array $fields, string $message
     'empty' => [['typed' => ''], 'Nothing was typed. Write a length such as 14 3/8, 14.375 in or 365 mm.'],
     'a list for a text' => [['typed' => ['14']], 'Nothing was typed. Write a length such as 14 3/8, 14.375 in or 365 mm.'],
     'a novel' => [['typed' => str_repeat('14', 30)], 'More than 40 characters were typed. Write a length such as 14 3/8.'],
-    'an unknown result' => [['result' => 'guessed'], 'A reading is measured, not_fitted or withdrawn.'],
+    'an unknown result' => [['result' => 'guessed'], 'A reading is recorded, looked_sound, not_fitted or withdrawn.'],
 ]);
 
 it('refuses a contact on a drill, which has none', function (): void {
     $drill = $this->planter(['row_count' => 2, 'spec_sheet_id' => $this->typicalSheet('single_disc_drill')->id]);
-    $answer = $this->send($this->openWalk($drill), $this->contact(1, '2'), $this->reading(1, '14 3/4', ['side' => 'centre']));
+    $answer = $this->send($this->openWalk($drill, null), $this->contact(1, '2'), $this->reading(1, '14 3/4', ['side' => 'centre']));
     expect(outcomes($answer))->toBe(['refused', 'stored'])
         ->and($answer->json('receipts.0.message'))->toBe('Row 1 has no such check on this planter\'s spec sheet (Blade contact length).');
 });
@@ -81,7 +81,7 @@ it('tells what is hard to believe and keeps it once confirmed', function (): voi
     $large = $this->reading(1, '15 1/2');
     $answer = $this->send($this->walk, $large);
     expect(outcomes($answer))->toBe(['doubtful'])
-        ->and($answer->json('receipts.0.doubts'))->toBe([['code' => 'larger_than_new', 'ref_mm' => 381]])
+        ->and($answer->json('receipts.0.doubts'))->toBe([['code' => 'larger_than_new', 'ref' => 381, 'unit' => 'mm']])
         ->and(DB::table('readings')->count())->toBe(0)
         ->and(outcomes($this->send($this->walk, ['confirmed' => true] + $large)))->toBe(['stored']);
 
@@ -132,8 +132,8 @@ it('puts a state right that differs from the record', function (): void {
 it('lets the database defend itself', function (array $fields): void {
     $row = $fields + [
         'id' => (string) Str::uuid7(), 'walk_id' => $this->walk->id, 'planter_id' => $this->planterUnderTest->id, 'row_number' => 1,
-        'check_key' => 'opener_blade_diameter', 'side' => 'left', 'result' => 'measured', 'entry' => 'typed', 'millimetres' => 370,
+        'check_key' => 'opener_blade_diameter', 'side' => 'left', 'result' => 'recorded', 'entry' => 'typed', 'value' => 370,
         'typed' => '370 mm', 'confirmed' => false, 'taken_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id,
     ];
     expect(fn () => DB::table('readings')->insert($row))->toThrow(Illuminate\Database\QueryException::class);
-})->with([[['row_number' => 49]], [['side' => 'top']], [['millimetres' => null]], [['result' => 'not_fitted']], [['millimetres' => -1]], [['user_id' => 0]]]);
+})->with([[['row_number' => 49]], [['side' => 'top']], [['value' => null]], [['result' => 'not_fitted']], [['state' => 'sound']], [['state' => 'fine', 'value' => null, 'typed' => null]], [['user_id' => 0]]]);

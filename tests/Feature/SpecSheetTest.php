@@ -38,13 +38,13 @@ it('judges open walks by new figures, and finished ones by theirs', function ():
     [$finished, $open] = [$this->planter(['spec_sheet_id' => $sheet->id]), $this->planter(['spec_sheet_id' => $sheet->id])];
     $walks = array_map($this->openWalk(...), [$finished, $open]);
     foreach ($walks as $walk) {
-        $this->send($walk, $this->reading(1, '14 3/8'))->assertJsonPath('cells.0.now.verdict', 'change');
+        expect($this->cellAt($this->send($walk, $this->reading(1, '14 3/8'))->json('news.cells'), 1)['now']['verdict'])->toBe('change');
     }
     $this->postJson("/api/walks/{$walks[0]->id}/finish", ['with_unchecked' => true])->assertOk();
 
     $shown = $this->getJson("/api/spec-sheets/{$sheet->id}")->json();
     $this->putJson("/api/spec-sheets/{$sheet->id}", sheetForm($shown, ['opener_blade_diameter.limit' => '14', 'notch' => '3/8']))
-        ->assertOk()->assertJsonPath('notch.mm', 9.525);
+        ->assertOk()->assertJsonPath('notch.value', 9.525);
 
     $verdicts = DB::table('cells')->pluck('verdict', 'walk_id');
     expect($verdicts[$walks[0]->id])->toBe('change')->and($verdicts[$walks[1]->id])->toBe('sound');
@@ -69,7 +69,51 @@ it('keeps each figure with the unit it was typed in', function (): void {
     $sheet = app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
     $this->technician->update(['units' => 'mm']);
     $shown = $this->actingAs($this->technician)->getJson("/api/spec-sheets/{$sheet->id}")->json();
-    $kept = $this->putJson("/api/spec-sheets/{$sheet->id}", sheetForm($shown, ['opener_blade_diameter.limit' => '365']))->assertOk()->json();
-    expect($kept['checks'][0]['figures']['limit'])->toMatchArray(['mm' => 365, 'typed' => '365 mm'])
-        ->and($kept['checks'][0]['figures']['new'])->toMatchArray(['mm' => 381, 'typed' => '15 in']);
+    $kept = $this->putJson("/api/spec-sheets/{$sheet->id}", sheetForm($shown, ['opener_blade_diameter.limit' => '365', 'tyre_pressure.target' => '4']))->assertOk()->json();
+    $figures = collect($kept['checks'])->keyBy('key')->map(fn (array $check): array => $check['figures']);
+    expect($figures['opener_blade_diameter']['limit'])->toMatchArray(['value' => 365, 'unit' => 'mm', 'typed' => '365 mm'])
+        ->and($figures['opener_blade_diameter']['new'])->toMatchArray(['value' => 381, 'typed' => '15 in'])
+        ->and($figures['tyre_pressure']['target'])->toMatchArray(['typed' => '4 bar', 'unit' => 'psi'])
+        ->and($figures['tyre_pressure']['target']['value'])->toEqualWithDelta(58.015, 0.001);
+});
+
+it('says what other figures would change before they are kept, and keeps nothing', function (): void {
+    $sheet = app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
+    $planter = $this->planter(['spec_sheet_id' => $sheet->id, 'name' => 'Quill Bottom']);
+    $walk = $this->openWalk($planter);
+    $this->send($walk, $this->reading(3, '14 3/8'), $this->reading(4, '14 7/8'))->assertOk();
+    $shown = $this->getJson("/api/spec-sheets/{$sheet->id}")->json();
+    $before = DB::table('cells')->get()->all();
+
+    $this->postJson("/api/spec-sheets/{$sheet->id}/preview", sheetForm($shown, ['opener_blade_diameter.limit' => '14 1/4']))
+        ->assertOk()->assertExactJson([['planter' => 'Quill Bottom', 'row' => 3, 'check' => 'opener_blade_diameter', 'side' => 'left', 'from' => 'change', 'to' => 'watch']]);
+    $this->postJson("/api/spec-sheets/{$sheet->id}/preview", sheetForm($shown, ['opener_blade_diameter.limit' => '16']))->assertUnprocessable();
+    expect($this->getJson("/api/spec-sheets/{$sheet->id}")->json())->toBe($shown)
+        ->and(DB::table('cells')->get()->all())->toEqual($before);
+});
+
+it('goes back to the typical figures, and open walks with it', function (): void {
+    $sheet = app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
+    $walk = $this->openWalk($this->planter(['spec_sheet_id' => $sheet->id]));
+    $this->send($walk, $this->reading(1, '14 3/8'))->assertOk();
+    $typical = $this->getJson("/api/spec-sheets/{$sheet->id}")->json();
+    $this->putJson("/api/spec-sheets/{$sheet->id}", sheetForm($typical, ['name' => 'Ours', 'opener_blade_diameter.limit' => '14']))->assertOk();
+    expect(DB::table('cells')->value('verdict'))->toBe('sound');
+
+    $this->postJson("/api/spec-sheets/{$sheet->id}/reset")->assertOk()->assertJsonPath('name', 'Ours')->assertJsonPath('checks', $typical['checks']);
+    expect(DB::table('cells')->value('verdict'))->toBe('change');
+    $this->postJson("/api/spec-sheets/{$this->typicalSheet()->id}/reset")->assertForbidden();
+});
+
+it('gives an older copy the checks that have come since, and leaves its own figures', function (): void {
+    $sheet = app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
+    $old = $sheet->sheet;
+    $old['checks'] = ['opener_blade_diameter' => ['rule' => 'wear_limit', 'sides' => ['left', 'right']] + $old['checks']['opener_blade_diameter']];
+    $old['checks']['opener_blade_diameter']['figures']['limit']['value'] = '14 in';
+    $sheet->update(['sheet' => $old]);
+    app(App\Actions\Spec\LoadTypicalSheets::class)();
+
+    $checks = $sheet->refresh()->read()->checks;
+    expect(count($checks))->toBe(count($this->typicalSheet()->read()->checks))
+        ->and($checks['opener_blade_diameter']->figures['limit']->typed)->toBe('14 in');
 });

@@ -3,8 +3,12 @@
 declare(strict_types=1);
 
 use App\Actions\Spec\CopySpecSheet;
+use App\Models\Photo;
+use App\Photos\PhotoFiles;
+use App\Photos\Picture;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
+use Illuminate\Support\Str;
 
 /** Routes that anybody may call. */
 const OPEN_ROUTES = ['POST api/sign-in'];
@@ -49,7 +53,13 @@ it('answers the neighbour with 404 on every route about something', function ():
     $planter = $this->planter();
     $walk = $this->openWalk($planter);
     $sheet = app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
-    $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id];
+    $photo = (string) Str::uuid7();
+    app(PhotoFiles::class)->keep($photo, $planter->id, Picture::read(base_path('public/icon-192.png')));
+    Photo::query()->create([
+        'id' => $photo, 'walk_id' => $walk->id, 'planter_id' => $planter->id, 'row_number' => 1, 'check_key' => 'seed_tube', 'side' => 'centre',
+        'sent_sha256' => str_repeat('0', 64), 'width' => 192, 'height' => 192, 'taken_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id,
+    ]);
+    $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id, 'row' => 1, 'photo' => $photo];
     $neighbour = $this->technicianOf('Lowmoor Planter Services');
 
     $tried = 0;

@@ -4,16 +4,28 @@ declare(strict_types=1);
 
 use App\Exports\Wording;
 use App\Queries\CurrentReading;
+use Ustrel\Core\Measure\AmountFault;
 use Ustrel\Core\Measure\LengthFault;
-use Ustrel\Core\Measure\LengthPrinter;
+use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Parts\FitRule;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\CheckKind;
+use Ustrel\Core\Spec\Chip;
+use Ustrel\Core\Spec\ClosingWheels;
+use Ustrel\Core\Spec\Downforce;
+use Ustrel\Core\Spec\Drive;
+use Ustrel\Core\Spec\Meter;
 use Ustrel\Core\Spec\ReasonCode;
 use Ustrel\Core\Spec\RowUnitType;
+use Ustrel\Core\Spec\RuleName;
 use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Spec\State;
 use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\DoubtCode;
+use Ustrel\Core\Walk\Entry;
+use Ustrel\Core\Walk\Result;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
 
@@ -29,9 +41,22 @@ it('has words for everything that core can say', function (string $group, string
     }
 })->with([
     ['length', LengthFault::class], ['reason', ReasonCode::class], ['doubt', DoubtCode::class], ['verdict', Verdict::class],
-    ['check', CheckKey::class], ['measure', CheckKey::class], ['caution', CheckKey::class], ['station', Station::class], ['side', Side::class],
+    ['check', CheckKey::class], ['measure', CheckKey::class], ['station', Station::class], ['caution', Station::class], ['side', Side::class],
+    ['amount', AmountFault::class], ['chip', Chip::class], ['state', State::class], ['entry', Entry::class], ['result', Result::class], ['fit', FitRule::class],
+    ['refused.wrong_kind', CheckKind::class], ['meter', Meter::class], ['drive', Drive::class], ['downforce', Downforce::class], ['closing_wheels', ClosingWheels::class],
     ['walk_kind', WalkKind::class], ['walk_order', WalkOrder::class], ['row_unit', RowUnitType::class],
 ]);
+
+it('says of every check how it is made, in three lines', function (): void {
+    foreach (CheckKey::cases() as $check) {
+        expect(wording())->toHaveKeys(["howto.{$check->value}.1", "howto.{$check->value}.2", "howto.{$check->value}.3"]);
+    }
+    foreach (RuleName::cases() as $rule) {
+        foreach (array_keys($rule->figures()) as $figure) {
+            expect(wording())->toHaveKey("figure.{$figure}");
+        }
+    }
+});
 
 it('has words for every message that the code asks for by name', function (): void {
     $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator(app_path(), FilesystemIterator::SKIP_DOTS));
@@ -52,11 +77,20 @@ it('has words for every message that the code asks for by name', function (): vo
 
 it('words reasons in the units of the person', function (UnitSystem $units, string $expected): void {
     $cell = (object) [
-        'reading_id' => 'x', 'result' => 'measured', 'millimetres' => '365.125000', 'verdict' => 'change', 'taken_at' => '2026-03-01',
-        'reasons' => '[{"code":"under_limit","ref_mm":368.3}]',
+        'reading_id' => 'x', 'check_key' => 'opener_blade_diameter', 'result' => 'recorded', 'value' => '365.125000', 'state' => null, 'chips' => '[]',
+        'verdict' => 'change', 'taken_at' => '2026-03-01', 'reasons' => '[{"code":"under_limit","ref":368.3,"unit":"mm"}]',
     ];
-    expect((new Wording(new LengthPrinter($units)))->reasons(CurrentReading::fromRow($cell)))->toBe($expected);
+    expect((new Wording(new QuantityPrinter($units)))->reasons(CheckKey::OpenerBladeDiameter, CurrentReading::fromRow($cell)))->toBe($expected);
 })->with([
     [UnitSystem::Inch, '1/8 in under the limit of 14 1/2 in.'],
     [UnitSystem::Metric, '3.2 mm under the limit of 368.3 mm.'],
 ]);
+
+it('words ticked reasons as sentences, and has a check\'s own words where there are any', function (): void {
+    $cell = (object) [
+        'reading_id' => 'x', 'check_key' => 'closing_gap', 'result' => 'recorded', 'value' => '25.4', 'state' => null, 'chips' => '[]', 'taken_at' => '2026-03-01',
+        'verdict' => 'change', 'reasons' => '[{"code":"under_range","ref":28.575,"unit":"mm"},{"code":"chip.worn","ref":null,"unit":null}]',
+    ];
+    expect((new Wording(new QuantityPrinter(UnitSystem::Inch)))->reasons(CheckKey::ClosingGap, CurrentReading::fromRow($cell)))
+        ->toBe('1/8 in closer than 1 1/8 in: set the wheels apart. Worn.');
+});

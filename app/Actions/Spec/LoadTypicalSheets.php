@@ -36,11 +36,11 @@ final class LoadTypicalSheets
     private static function completeOwnSheets(): void
     {
         $typical = SpecSheet::query()->whereNull('workshop_id')->get()->keyBy('type');
-        SpecSheet::query()->whereNotNull('workshop_id')->each(static function (SpecSheet $own) use ($typical): void {
+        foreach (SpecSheet::query()->where('workshop_id', '!=', null)->get() as $own) {
             $checks = $own->sheet['checks'] + ($typical->get($own->type)->sheet['checks'] ?? []);
             if (count($checks) > count($own->sheet['checks'])) {
                 $own->update(['sheet' => ['checks' => $checks] + $own->sheet]);
             }
-        });
+        }
     }
 }

@@ -37,7 +37,6 @@ final class StartWalk
                     'started_by' => $by->id,
                     'started_at' => $start->at,
                     'cautions_acknowledged_at' => $start->at,
-                    'finished_at' => null,
                 ]);
                 $walk->countPlaces()->save();
 

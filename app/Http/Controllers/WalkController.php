@@ -43,6 +43,7 @@ final class WalkController extends Controller
         new OA\Property(property: 'cautions_acknowledged', description: 'The lock-up cautions were read; without it no walk starts', type: 'boolean'),
         new OA\Property(property: 'started_at', description: 'Where it was started without a signal', type: 'string', format: 'date-time'),
     ]))]
+    #[OA\Response(response: 200, description: 'Opened before with this id', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
     #[OA\Response(response: 201, description: 'Opened', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]

@@ -37,7 +37,7 @@ final readonly class Amount implements Quantity
         if ($text === '') {
             throw UnreadableAmount::of($typed, AmountFault::Empty, $unit);
         }
-        if (preg_match('/^(?<number>[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)) ?(?<unit>[^\d.,+-].*)?$/u', $text, $found) !== 1) {
+        if (preg_match('/^(?<number>[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)) ?(?<unit>[^\d\s.,+-].*)?$/u', $text, $found) !== 1) {
             throw UnreadableAmount::of($typed, AmountFault::NotANumber, $unit);
         }
 

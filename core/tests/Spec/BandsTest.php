@@ -3,9 +3,16 @@
 declare(strict_types=1);
 
 use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\AtLeast;
+use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\Bands;
-use Ustrel\Core\Spec\Reason;
+use Ustrel\Core\Spec\ChainStretch;
+use Ustrel\Core\Spec\NearMedian;
+use Ustrel\Core\Spec\OffCentre;
+use Ustrel\Core\Spec\PlayLimit;
+use Ustrel\Core\Spec\Range;
 use Ustrel\Core\Spec\ReasonCode;
 use Ustrel\Core\Spec\Rule;
 use Ustrel\Core\Spec\Verdict;
@@ -30,9 +37,7 @@ function contact(): Window
 /** @return list<string> */
 function codes(Rule $rule, string $value, ?string $last = null): array
 {
-    $judgement = $rule->judge(inches($value), $last === null ? null : inches($last));
-
-    return [$judgement->verdict->value, ...array_map(fn (Reason $reason): string => $reason->code->value, $judgement->reasons)];
+    return words($rule->judge(inches($value), Background::of($last === null ? null : inches($last))));
 }
 
 it('judges a blade at, under and over its limit', function (string $value, array $expected): void {
@@ -72,41 +77,59 @@ it('judges contact at both ends of its window', function (string $value, array $
     'long' => ['2 9/16', ['change', 'over_window']],
 ]);
 
+/** One rule of each kind with figures of its own, odd on purpose: half-way points then fall between two steps. */
+function ruleFor(int $case, int $low, int $width, int $margin): Rule
+{
+    $of = fn (int $steps): Length => Length::ofNanometres($steps);
+
+    return match ($case % 8) {
+        0 => new WearLimit($of($low + $width), $of($low), $of($margin)),
+        1 => new Window($of($low), $of($low + $width), $of($low + intdiv($width, 2) + 1), $of(intdiv($margin, 2))),
+        2 => new PlayLimit($of($low), $of($low + $width)),
+        3 => new ChainStretch($of($low), Unit::Percent->quantity(1500), Unit::Percent->quantity(3000)),
+        4 => new Range($of($low), $of($low + $width)),
+        5 => new OffCentre($of($low)),
+        6 => new NearMedian($of($margin), Verdict::Watch),
+        default => new AtLeast($of($low)),
+    };
+}
+
 it('gives the same answer by bands as by the rule, for every value', function (): void {
     mt_srand(20260301);
-    for ($case = 0; $case < 300; $case++) {
-        // Odd nanometres on purpose: the half-way point of "will not last" then falls between two of them.
-        $limit = mt_rand(1_000_000, 400_000_000);
-        $allowance = mt_rand(3, 50_000_000);
-        $margin = mt_rand(0, $allowance - 1);
-        $new = $limit + $allowance;
-        $rule = $case % 2 === 0
-            ? new WearLimit(Length::ofNanometres($new), Length::ofNanometres($limit), Length::ofNanometres($margin))
-            : new Window(
-                Length::ofNanometres($limit), Length::ofNanometres($new),
-                Length::ofNanometres($limit + intdiv($allowance, 2) + 1), Length::ofNanometres(intdiv($margin, 2)),
-            );
-        $last = $case % 3 === 0 ? null : Length::ofNanometres(mt_rand($limit - 5_000_000 > 0 ? $limit - 5_000_000 : 0, $new + 5_000_000));
-        $bands = Bands::compile($rule, $last);
+    for ($case = 0; $case < 400; $case++) {
+        $low = mt_rand(1_000_000, 400_000_000);
+        $width = mt_rand(3, 50_000_000);
+        $rule = ruleFor($case, $low, $width, mt_rand(0, $width - 1));
+        $last = $case % 3 === 0 ? null : Length::ofNanometres(mt_rand(max(0, $low - 5_000_000), $low + $width + 5_000_000));
+        $median = $case % 5 === 0 ? null : Length::ofNanometres(mt_rand($low, $low + $width));
+        $background = Background::of($last, $median);
+        $bands = Bands::compile($rule, Unit::Millimetre, $background);
 
         // Everywhere at random, and one step to each side of every break point.
-        $values = [0, 1, $limit, $new, $new + 1_000_000_000];
+        $values = [0, 1, $low, $low + $width, $low + $width + 1_000_000_000];
         foreach ($bands->bands as $band) {
             array_push($values, $band->from - 1, $band->from, $band->from + 1);
         }
         for ($draw = 0; $draw < 60; $draw++) {
-            $values[] = mt_rand(max(0, $limit - 1000), $new + 1000);
-            $values[] = mt_rand(0, 2 * $new);
+            $values[] = mt_rand(max(0, $low - 1000), $low + $width + 1000);
+            $values[] = mt_rand(0, 12 * $low);
         }
         foreach ($values as $nanometres) {
             $value = Length::ofNanometres(max(0, $nanometres));
-            expect($bands->judge($value)->equals($rule->judge($value, $last)))->toBeTrue("case {$case}, {$nanometres} nm");
+            expect($bands->judge($value)->equals($rule->judge($value, $background)))->toBeTrue("case {$case}, {$nanometres} nm");
         }
     }
 });
 
+it('has bands below zero where a figure can be', function (): void {
+    $bands = Bands::compile(new Range(Unit::Degree->quantity(-500), Unit::Degree->quantity(1500)), Unit::Degree, Background::of());
+    expect(array_column($bands->bands, 'from'))->toBe([-45_000, -500, 1501])
+        ->and($bands->judge(Unit::Degree->quantity(-501))->verdict)->toBe(Verdict::Change)
+        ->and($bands->judge(Unit::Degree->quantity(-500))->verdict)->toBe(Verdict::Sound);
+});
+
 it('keeps bands in order and no two alike beside each other', function (): void {
-    $bands = Bands::compile(blade(), inches('15'))->bands;
+    $bands = Bands::compile(blade(), Unit::Millimetre, Background::of(inches('15')))->bands;
     expect(array_column($bands, 'from'))->toBe([
         0, 368_300_000, 368_300_001,
         // 14 5/8 is the last of "near"; up to (14 1/2 + 15) / 2 = 14 3/4 it will not last.
@@ -117,6 +140,12 @@ it('keeps bands in order and no two alike beside each other', function (): void 
 });
 
 it('says how much of the usable size is left', function (): void {
+    // A chain at 1.5 of the 3 % it may stretch, an arm at half its play.
+    $chain = new ChainStretch(inches('1/2'), Unit::Percent->quantity(1500), Unit::Percent->quantity(3000));
+    expect($chain->lifeLeft(inches('5.075')))->toEqualWithDelta(0.5, 1e-9)
+        ->and($chain->elongation(inches('5.05'))->steps())->toBe(1000)
+        ->and((new PlayLimit(inches('1/8'), inches('1/4')))->lifeLeft(inches('1/8')))->toBe(0.5)
+        ->and((new Range(inches('1'), inches('2')))->lifeLeft(inches('1')))->toBeNull();
     expect(blade()->lifeLeft(inches('15')))->toBe(1.0)
         ->and(blade()->lifeLeft(inches('14 3/4')))->toBe(0.5)
         ->and(blade()->lifeLeft(inches('14 3/8')))->toBe(0.0)

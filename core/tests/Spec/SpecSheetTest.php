@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Ustrel\Core\Measure\LengthPrinter;
+use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Figure;
@@ -13,19 +13,13 @@ use Ustrel\Core\Spec\SpecFault;
 use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\SpecSheetReader;
 
-/** @return array<string, mixed> */
-function typicalSheet(RowUnitType $type = RowUnitType::Vacuum): array
-{
-    return json_decode((string) file_get_contents(__DIR__."/../../specs/{$type->value}.json"), true, 16, JSON_THROW_ON_ERROR);
-}
-
 /** @return list<string> */
 function faultsOf(array $sheet): array
 {
     try {
         SpecSheetReader::read($sheet);
     } catch (InvalidSpecSheet $invalid) {
-        return array_map(fn (SpecFault $fault): string => "{$fault->path} {$fault->code}", $invalid->faults);
+        return array_map(fn (SpecFault $fault): string => "{$fault->path} {$fault->wordKey}", $invalid->faults);
     }
 
     return [];
@@ -35,7 +29,7 @@ function faultsOf(array $sheet): array
 function printed(SpecSheet $sheet, CheckKey $key): array
 {
     return array_map(
-        fn (Figure $figure): string => (new LengthPrinter(UnitSystem::Inch))->figure($figure->length),
+        fn (Figure $figure): string => (new QuantityPrinter(UnitSystem::Inch))->print($figure->quantity),
         $sheet->checks[$key->value]->figures,
     );
 }
@@ -43,8 +37,8 @@ function printed(SpecSheet $sheet, CheckKey $key): array
 it('ships typical sheets with the figures of the trade', function (RowUnitType $type): void {
     $sheet = SpecSheetReader::read(typicalSheet($type));
     expect($sheet->type)->toBe($type)
-        ->and(printed($sheet, CheckKey::OpenerBladeDiameter))->toBe(['new' => '15', 'limit' => '14 1/2', 'margin' => '1/8'])
-        ->and((new LengthPrinter(UnitSystem::Inch))->figure($sheet->notch->length))->toBe('1/4');
+        ->and(printed($sheet, CheckKey::OpenerBladeDiameter))->toBe(['new' => '15 in', 'limit' => '14 1/2 in', 'margin' => '1/8 in'])
+        ->and((new QuantityPrinter(UnitSystem::Inch))->print($sheet->notch->quantity))->toBe('1/4 in');
     foreach ($sheet->checks as $check) {
         foreach ($check->figures as $figure) {
             expect($figure->source)->not->toBe('');
@@ -55,12 +49,15 @@ it('ships typical sheets with the figures of the trade', function (RowUnitType $
 it('has two blades and a contact on a double-disc unit, one blade and no contact on a drill', function (): void {
     $double = SpecSheetReader::read(typicalSheet());
     $drill = SpecSheetReader::read(typicalSheet(RowUnitType::SingleDiscDrill));
-    expect($double->placesPerRow())->toBe(3)
-        ->and(printed($double, CheckKey::BladeContactLength))->toBe(['low' => '1 1/2', 'high' => '2 1/2', 'aim' => '2', 'margin' => '1/8'])
-        ->and($double->checks['opener_blade_diameter']->has(Side::Right))->toBeTrue()
-        ->and($double->checks['opener_blade_diameter']->has(Side::Centre))->toBeFalse()
-        ->and($drill->placesPerRow())->toBe(1)
+    expect(printed($double, CheckKey::BladeContactLength))->toBe(['low' => '1 1/2 in', 'high' => '2 1/2 in', 'aim' => '2 in', 'margin' => '1/8 in'])
+        ->and($double->checks['opener_blade_diameter']->sides)->toBe([Side::Left, Side::Right])
+        ->and($drill->checks['opener_blade_diameter']->sides)->toBe([Side::Centre])
         ->and($drill->check(CheckKey::BladeContactLength))->toBeNull();
+});
+
+it('counts what a row and the planter take of what is chosen', function (): void {
+    $chosen = sheetFor()->only(['opener_blade_diameter', 'blade_contact_length', 'lights', 'no_such_check']);
+    expect($chosen->placesPerRow())->toBe(3)->and($chosen->placesOfPlanter())->toBe(1);
 });
 
 it('names what a sheet cannot be judged by', function (string $path, string|array $value, string $expected): void {
@@ -72,19 +69,23 @@ it('names what a sheet cannot be judged by', function (string $path, string|arra
     $target = $value;
     expect(faultsOf($sheet))->toBe([$expected]);
 })->with([
-    ['checks.opener_blade_diameter.figures.limit.value', '15 in', 'opener_blade_diameter.limit limit_not_under_new'],
-    ['checks.opener_blade_diameter.figures.limit.value', '15 1/16', 'opener_blade_diameter.limit limit_not_under_new'],
-    ['checks.opener_blade_diameter.figures.margin.value', '1/2', 'opener_blade_diameter.margin margin_past_new'],
-    ['checks.opener_blade_diameter.figures.new.value', '15 3/', 'opener_blade_diameter.new unreadable'],
-    ['checks.opener_blade_diameter.figures.new.source', '  ', 'opener_blade_diameter.new no_source'],
-    ['checks.blade_contact_length.figures.low.value', '2 1/2', 'blade_contact_length.high window_upside_down'],
-    ['checks.blade_contact_length.figures.aim.value', '3', 'blade_contact_length.aim aim_outside_window'],
-    ['checks.blade_contact_length.figures.margin.value', '1/2', 'blade_contact_length.margin margins_meet'],
-    ['checks.blade_contact_length.sides', [], 'blade_contact_length no_sides'],
-    ['checks.blade_contact_length.rule', 'guess', 'blade_contact_length unknown_rule'],
-    ['checks.hopper_lid', [], 'hopper_lid unknown_check'],
-    ['notch.value', '0', 'notch zero'],
-    ['type', 'walking stick', 'type unknown_type'],
+    ['checks.opener_blade_diameter.figures.limit.value', '15 in', 'opener_blade_diameter.limit spec.limit_not_under_new'],
+    ['checks.opener_blade_diameter.figures.limit.value', '15 1/16', 'opener_blade_diameter.limit spec.limit_not_under_new'],
+    ['checks.opener_blade_diameter.figures.margin.value', '1/2', 'opener_blade_diameter.margin spec.margin_past_new'],
+    ['checks.opener_blade_diameter.figures.new.value', '15 3/', 'opener_blade_diameter.new length.unfinished_fraction'],
+    ['checks.opener_blade_diameter.figures.new.source', '  ', 'opener_blade_diameter.new spec.no_source'],
+    ['checks.blade_contact_length.figures.low.value', '2 1/2', 'blade_contact_length.high spec.window_upside_down'],
+    ['checks.blade_contact_length.figures.aim.value', '3', 'blade_contact_length.aim spec.aim_outside_window'],
+    ['checks.blade_contact_length.figures.margin.value', '1/2', 'blade_contact_length.margin spec.margins_meet'],
+    ['checks.blade_contact_length.sides', [], 'blade_contact_length spec.no_sides'],
+    ['checks.arm_play_side.figures.watch.value', '1/4 in', 'arm_play_side.watch spec.watch_not_under_limit'],
+    ['checks.chain_length.figures.limit.value', '1 %', 'chain_length.watch spec.watch_not_under_limit'],
+    ['checks.toolbar_pitch.figures.low.value', '2°', 'toolbar_pitch.high spec.range_upside_down'],
+    ['checks.tyre_pressure.figures.target.value', 'firm', 'tyre_pressure.target amount.not_a_number'],
+    ['checks.inner_shims.figures.least.value', '1.5', 'inner_shims.least amount.not_whole'],
+    ['checks.magneto', [], 'magneto spec.unknown_check'],
+    ['notch.value', '0', 'notch spec.zero'],
+    ['type', 'walking stick', 'type spec.unknown_type'],
 ]);
 
 it('names every fault at once', function (): void {

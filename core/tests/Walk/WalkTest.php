@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Spec\SpecSheetReader;
+use Ustrel\Core\Spec\PlayLimit;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Spec\WearLimit;
 use Ustrel\Core\Spec\Window;
 use Ustrel\Core\Walk\Doubt;
+use Ustrel\Core\Walk\Pace;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Plausibility;
 use Ustrel\Core\Walk\Route;
@@ -17,11 +18,11 @@ use Ustrel\Core\Walk\Urgency;
 use Ustrel\Core\Walk\WalkOrder;
 
 /** @return list<string> */
-function placesOf(WalkOrder $order, int $rows): array
+function placesOf(WalkOrder $order, int $rows, string ...$checks): array
 {
-    $sheet = json_decode((string) file_get_contents(__DIR__.'/../../specs/vacuum.json'), true, 16, JSON_THROW_ON_ERROR);
+    $sheet = $checks === [] ? sheetFor() : sheetFor()->only($checks);
 
-    return array_map(fn (Place $place): string => $place->key(), Route::through(SpecSheetReader::read($sheet), $rows, $order)->places);
+    return array_map(fn (Place $place): string => $place->key(), Route::through($sheet, $rows, $order)->places);
 }
 
 /** @return list<Length> */
@@ -40,26 +41,47 @@ function doubtCodes(array $doubts, string $value): array
 }
 
 it('walks everything on one row before the next', function (): void {
-    expect(placesOf(WalkOrder::RowByRow, 2))->toBe([
+    expect(placesOf(WalkOrder::RowByRow, 2, 'opener_blade_diameter', 'blade_contact_length'))->toBe([
         '1:opener_blade_diameter:left', '1:opener_blade_diameter:right', '1:blade_contact_length:centre',
         '2:opener_blade_diameter:left', '2:opener_blade_diameter:right', '2:blade_contact_length:centre',
     ]);
 });
 
 it('walks one check across the planter before the next', function (): void {
-    expect(placesOf(WalkOrder::StationByStation, 2))->toBe([
+    expect(placesOf(WalkOrder::StationByStation, 2, 'opener_blade_diameter', 'blade_contact_length'))->toBe([
         '1:opener_blade_diameter:left', '1:opener_blade_diameter:right',
         '2:opener_blade_diameter:left', '2:opener_blade_diameter:right',
         '1:blade_contact_length:centre', '2:blade_contact_length:centre',
     ]);
 });
 
-it('visits the same places in either order, each once', function (): void {
-    [$rowByRow, $stationByStation] = [placesOf(WalkOrder::RowByRow, 48), placesOf(WalkOrder::StationByStation, 48)];
-    expect($rowByRow)->toHaveCount(144)->and(array_unique($rowByRow))->toHaveCount(144);
-    sort($rowByRow);
-    sort($stationByStation);
-    expect($stationByStation)->toBe($rowByRow);
+it('goes out along the left sides of a station and back along the right, the planter last', function (): void {
+    expect(placesOf(WalkOrder::Snake, 3, 'scraper', 'guard_width', 'lights'))->toBe([
+        '1:scraper:left', '2:scraper:left', '3:scraper:left', '3:scraper:right', '2:scraper:right', '1:scraper:right',
+        '1:guard_width:centre', '2:guard_width:centre', '3:guard_width:centre',
+        '0:lights:centre',
+    ]);
+});
+
+it('visits the same places in every order, each once, and the whole planter last', function (): void {
+    $rowByRow = placesOf(WalkOrder::RowByRow, 48);
+    expect($rowByRow)->toHaveCount(48 * sheetFor()->placesPerRow() + sheetFor()->placesOfPlanter())
+        ->and(array_unique($rowByRow))->toHaveCount(count($rowByRow));
+    foreach ([WalkOrder::StationByStation, WalkOrder::Snake] as $order) {
+        $other = placesOf($order, 48);
+        expect($other[array_key_last($other)])->toBe('0:sensors_counting:centre')
+            ->and(array_diff($rowByRow, $other))->toBe([])
+            ->and($other)->toHaveCount(count($rowByRow));
+    }
+});
+
+it('takes the pace from the walk itself, breaks left out', function (): void {
+    // Twenty readings 30 s apart, dinner for an hour, ten more: 28 gaps of 30 s, and the hour says nothing.
+    $times = [...range(0, 19 * 30, 30), ...range(5000, 5000 + 9 * 30, 30)];
+    expect(Pace::secondsAReading($times))->toBe(30.0)
+        // A whole station called sound in one second counts as many readings.
+        ->and(Pace::secondsAReading([0, 60, 60, 60, 60, 60]))->toBe(12.0)
+        ->and(Pace::secondsAReading([0, 10, 20]))->toBeNull();
 });
 
 it('doubts a blade larger than new or grown since last time', function (): void {
@@ -71,6 +93,12 @@ it('doubts a blade larger than new or grown since last time', function (): void 
         ->and(doubtCodes(Plausibility::ofPlace($blade, $last), '14 13/16'))->toBe([])
         ->and(doubtCodes(Plausibility::ofPlace($blade, $last), '14 7/8'))->toBe(['grown_since_last'])
         ->and(doubtCodes(Plausibility::ofPlace($blade, $last), '41'))->toBe(['larger_than_new', 'grown_since_last']);
+});
+
+it('doubts play that has shrunk by itself', function (): void {
+    [$watch, $limit, $last] = readAll('1/8', '1/4', '3/16');
+    $doubts = Plausibility::ofPlace(new PlayLimit($watch, $limit), $last);
+    expect(doubtCodes($doubts, '1/16'))->toBe(['shrunk_since_last'])->and(doubtCodes($doubts, '1/8'))->toBe([]);
 });
 
 it('does not doubt contact that has grown: shims bring it back', function (): void {
@@ -89,22 +117,22 @@ it('doubts a row far from the others by median and MAD', function (): void {
 
     // Median of 13, 14, 14 1/2, 15: 14 1/4. Deviations 1 1/4, 1/4, 1/4, 3/4: MAD 1/2, x 1.4826 x 3.5 = 2.5946 in.
     $wide = Plausibility::ofRows(readAll('13', '14', '14 1/2', '15'));
-    expect($wide?->reference->toInches())->toBe(14.25)
-        ->and($wide?->below?->toInches())->toEqualWithDelta(11.65545, 0.00001)
-        ->and($wide?->above?->toInches())->toEqualWithDelta(16.84455, 0.00001);
+    expect($wide?->reference->steps())->toBe(361_950_000)
+        ->and($wide?->below / 25_400_000)->toEqualWithDelta(11.65545, 0.00001)
+        ->and($wide?->above / 25_400_000)->toEqualWithDelta(16.84455, 0.00001);
 });
 
 it('is not swayed by one wild row, and says nothing of fewer than four', function (): void {
     $rows = Plausibility::ofRows(readAll('14 3/4', '14 3/4', '14 11/16', '14 13/16', '4'));
-    expect($rows?->reference->toInches())->toBe(14.75)
+    expect($rows?->reference->steps())->toBe(374_650_000)
         ->and(Plausibility::ofRows(readAll('14', '15', '4')))->toBeNull();
 });
 
 it('sums a row up by its worst verdict and its least life', function (): void {
-    $row = RowSummary::of(6, [Verdict::Sound, Verdict::Watch, Verdict::Sound], [0.7, 0.2, 0.9]);
+    $row = RowSummary::of(6, [Verdict::Sound, Verdict::Watch, Verdict::Sound], [0.7, 0.2, 0.9], 3);
     expect([$row->verdict, $row->lifeLeft, $row->checked])->toBe([Verdict::Watch, 0.2, 3])
-        ->and(RowSummary::of(7, [], [])->verdict)->toBe(Verdict::Unchecked)
-        ->and(RowSummary::of(7, [], [])->lifeLeft)->toBeNull();
+        ->and(RowSummary::of(7, [], [], 0)->verdict)->toBe(Verdict::Unchecked)
+        ->and(RowSummary::of(7, [], [], 0)->lifeLeft)->toBeNull();
 });
 
 it('presses more for the nearer planting, and for rows to change', function (): void {

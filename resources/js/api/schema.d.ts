@@ -1765,6 +1765,15 @@ export interface operations {
             };
         };
         responses: {
+            /** @description Opened before with this id */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Walk"];
+                };
+            };
             /** @description Opened */
             201: {
                 headers: {

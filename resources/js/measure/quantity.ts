@@ -55,7 +55,7 @@ export function readQuantity(typed: string, unit: Unit, units: Units): ReadQuant
   }
   const text = typed.replace(/\s+/g, ' ').replace(/−/g, '-').replace(/₂/g, '2').trim().toLowerCase()
   if (text === '') return { fault: 'amount.empty' }
-  const found = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)) ?([^\d.,+-].*)?$/.exec(text)
+  const found = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)) ?([^\d\s.,+-].*)?$/.exec(text)
   if (found === null) return { fault: 'amount.not_a_number' }
   const spelled = found[2]?.trim() || unitName(unit, units).toLowerCase()
   const factor = spelled === '' ? 1 : SPELLINGS[unit][spelled]

@@ -1,7 +1,11 @@
+import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { useOutbox, type Waiting } from './outbox'
-import { useSession } from './session'
+import { keys, queries } from '@/api/queries'
+import { guideOf } from '@/testing'
+import { useSession } from '../session'
+import { device } from './device'
+import { useOutbox } from './outbox'
 
 // The client takes hold of fetch as it is loaded, so the stand-in has to be there before.
 const network = vi.hoisted(() => {
@@ -13,113 +17,173 @@ const network = vi.hoisted(() => {
 })
 
 type Receipt = { index: number; outcome: string; message?: string }
+type Answer = Receipt[] | 'down' | 'kept' | number
 
 const wren = { id: 1, name: 'Wren', workshop: 'Tollgate', units: 'in' as const, theme: 'light' as const }
-
-function item(id: string, walk = 'w1'): Waiting {
-  const reading = {
-    id,
-    row: 1,
-    check: 'opener_blade_diameter' as const,
-    side: 'left' as const,
-    result: 'measured' as const,
-    entry: 'typed' as const,
-    typed: '14 3/4',
-    units: 'in' as const,
-    taken_at: '2026-03-01T09:00:00Z',
-  }
-  return { walk, planter: 1, reading }
+const place = { row: 1, check: 'opener_blade_diameter', side: 'left' } as const
+const at = '2026-03-01T09:00:00Z'
+const guide = guideOf(2)
+/** What the server tells of a walk besides its places. */
+const state = {
+  version: guide.version,
+  as_of: guide.as_of,
+  ribbon: [],
+  whole_planter: guide.whole_planter,
+  row_doubts: {},
+  row_bands: {},
+  seconds_a_reading: null,
+  notes: [],
+  photos: [],
 }
 
-/** A server that answers each batch in turn; `down` breaks the connection. */
-function serve(...answers: (Receipt[] | 'down' | number)[]) {
-  const batches: string[][] = []
+const reading = (id: string, walk = 'w1') => ({
+  what: 'reading' as const,
+  walk,
+  planter: 1,
+  body: { ...place, id, typed: '14 3/4', units: 'in' as const, taken_at: at },
+})
+const note = (id: string) => ({
+  what: 'note' as const,
+  walk: 'w1',
+  planter: 1,
+  body: { ...place, id, kind: 'note' as const, text: 'x', taken_at: at },
+})
+const start = (walk: string) => ({
+  what: 'start' as const,
+  walk,
+  planter: 1,
+  body: { kind: 'pre_season' as const, order: 'row_by_row' as const, checks: null, started_at: at },
+})
+
+/** A server that answers in turn; `down` breaks the connection. What it was sent, by address and ids. */
+function serve(...answers: Answer[]) {
+  const sent: string[] = []
   network.fetch = async (request) => {
     if (typeof request === 'string') return new Response('')
-    const body = (await request.json()) as { readings: { id: string }[] }
-    batches.push(body.readings.map((reading) => reading.id))
+    const body = (await request.json()) as { readings?: { id: string }[]; id?: string }
+    sent.push(`${request.url.split('/').pop()} ${body.readings?.map(({ id }) => id).join(' ') ?? body.id}`)
     const answer = answers.shift() ?? 'down'
     if (answer === 'down') throw new TypeError('Failed to fetch')
     if (typeof answer === 'number') return Response.json({ message: `no ${answer}` }, { status: answer })
-    return Response.json({ receipts: answer, ribbon: [], cells: [], row_doubts: {} })
+    const news = { ...state, cells: [] }
+    return Response.json(answer === 'kept' ? news : { receipts: answer, news })
   }
-  return batches
+  return sent
 }
 
 const stored = (...indexes: number[]) => indexes.map((index) => ({ index, outcome: 'stored' }))
+const settled = (check: () => void | Promise<void>) => vi.waitFor(check, { timeout: 4_500, interval: 20 })
 
 describe('the outbox', () => {
-  beforeEach(() => {
-    vi.useFakeTimers()
-    localStorage.clear()
+  beforeEach(async () => {
+    await device.waiting.clear()
+    queries.setQueryData(keys.guide(1), guideOf(2))
     setActivePinia(createPinia())
     useSession().me = wren
   })
   afterEach(() => {
-    vi.useRealTimers()
+    useSession().me = null
   })
 
   it('keeps readings while the server is away and sends them in order once it is back', async () => {
-    const batches = serve('down', 'down', stored(0, 1))
+    const sent = serve('down', 'down', stored(0, 1))
     const outbox = useOutbox()
-    outbox.add(item('a'))
-    outbox.add(item('b'))
-    await vi.advanceTimersByTimeAsync(100)
-    expect(outbox.waiting).toHaveLength(2)
-    await vi.advanceTimersByTimeAsync(10_000)
-    expect(batches).toEqual([['a'], ['a', 'b'], ['a', 'b']])
-    expect(outbox.waiting).toEqual([])
+    await outbox.add(reading('a'))
+    await settled(() => expect(sent).toEqual(['readings a']))
+    await outbox.add(reading('b'))
+    expect(outbox.waiting.map((item) => item.id)).toEqual(['a', 'b'])
+    await settled(() => expect(outbox.waiting).toEqual([]))
+    expect(sent).toEqual(['readings a', 'readings a b', 'readings a b'])
+    expect(await device.waiting.count()).toBe(0)
+  })
+
+  it('finds what was left on the device when the browser starts again', async () => {
+    serve()
+    await useOutbox().add(reading('a'), note('n'))
+    useSession().me = null
+    setActivePinia(createPinia())
+    const sent = serve(stored(0), 'kept')
+    useSession().me = wren
+    const outbox = useOutbox()
+    await settled(() => expect(sent).toEqual(['readings a', 'notes n']))
+    await settled(() => expect(outbox.waiting).toEqual([]))
+  })
+
+  it('sends everything in the order in which it was recorded, each kind by itself', async () => {
+    const sent = serve('kept', stored(0, 1), 'kept', stored(0))
+    const outbox = useOutbox()
+    await outbox.add(start('w1'), reading('a'), reading('b'), note('n'), reading('c'))
+    await settled(() => expect(outbox.waiting).toEqual([]))
+    expect(sent).toEqual(['walks w1', 'readings a b', 'notes n', 'readings c'])
+  })
+
+  it('holds back what belongs to a walk that could not be started, and moves it on demand', async () => {
+    const sent = serve(422, stored(0), stored(0))
+    const outbox = useOutbox()
+    await outbox.add(start('mine'), reading('a', 'mine'), reading('b', 'w1'))
+    await settled(() => expect(outbox.waiting.map((item) => item.id)).toEqual(['mine', 'a']))
+    expect(outbox.problems.map((item) => item.problem?.message)).toEqual(['no 422'])
+    await outbox.moveTo('mine', 'w1')
+    await settled(() => expect(outbox.waiting).toEqual([]))
+    expect(sent).toEqual(['walks mine', 'readings b', 'readings a'])
   })
 
   it('keeps what the server will not take until somebody has decided, and lets the rest through', async () => {
     serve(
-      stored(0),
       [
-        { index: 0, outcome: 'doubtful' },
-        { index: 1, outcome: 'stored' },
+        { index: 0, outcome: 'stored' },
+        { index: 1, outcome: 'doubtful' },
+        { index: 2, outcome: 'stored' },
       ],
       stored(0),
     )
     const outbox = useOutbox()
-    outbox.add(item('first'))
-    outbox.add(item('odd'))
-    outbox.add(item('next'))
-    await vi.advanceTimersByTimeAsync(100)
-    expect(outbox.problems.map((problem) => problem.reading.id)).toEqual(['odd'])
+    await outbox.add(reading('first'), reading('odd'), reading('next'))
+    await settled(() => expect(outbox.problems.map((item) => item.id)).toEqual(['odd']))
     expect(outbox.waiting).toHaveLength(1)
-    outbox.sendAgain('odd', true)
-    expect(outbox.waiting[0]?.reading.confirmed).toBe(true)
-    await vi.advanceTimersByTimeAsync(100)
-    expect(outbox.waiting).toEqual([])
+    await settled(async () => expect((await device.waiting.toArray())[0]?.problem?.outcome).toBe('doubtful'))
+    await outbox.sendAgain('odd', true)
+    await settled(() => expect(outbox.waiting).toEqual([]))
   })
 
   it('asks to sign in where the session has ended, and never sends under another name', async () => {
-    const batches = serve(401)
+    const sent = serve(401)
     const session = useSession()
     const outbox = useOutbox()
-    outbox.add(item('mine'))
-    await vi.advanceTimersByTimeAsync(100)
-    expect(session.lapsed).toBe(true)
-    expect(batches).toHaveLength(1)
+    await outbox.add(reading('mine'))
+    await settled(() => expect(session.lapsed).toBe(true))
 
     session.me = { ...wren, id: 2, name: 'Idris' }
     session.lapsed = false
+    await settled(() => expect(outbox.ofOthers).toBe(1))
     await outbox.send()
     expect(outbox.waiting).toEqual([])
-    expect(batches).toHaveLength(1)
+    expect(sent).toHaveLength(1)
 
     session.me = wren
-    expect(outbox.waiting.map((waiting) => waiting.reading.id)).toEqual(['mine'])
+    await settled(() => expect(outbox.waiting.map((item) => item.id)).toEqual(['mine']))
   })
 
-  it('does not try for ever what is refused outright', async () => {
-    const batches = serve(404)
+  it('does not try for ever what is refused outright, and drops it only when told', async () => {
+    const sent = serve(404)
     const outbox = useOutbox()
-    outbox.add(item('lost'))
-    await vi.advanceTimersByTimeAsync(60_000)
-    expect(batches).toHaveLength(1)
-    expect(outbox.problems[0]?.problem?.message).toBe('no 404')
-    outbox.discard('lost')
-    expect(outbox.waiting).toEqual([])
+    await outbox.add(reading('lost'))
+    await settled(() => expect(outbox.problems[0]?.problem?.message).toBe('no 404'))
+    await outbox.send()
+    expect(sent).toHaveLength(1)
+    await outbox.discard('lost')
+    await settled(() => expect(outbox.waiting).toEqual([]))
+    expect(await device.waiting.count()).toBe(0)
+  })
+
+  it('says so where the device cannot keep anything, and sends all the same', async () => {
+    const sent = serve(stored(0))
+    const outbox = useOutbox()
+    const full = vi.spyOn(device.waiting, 'bulkAdd').mockRejectedValueOnce(new Error('QuotaExceeded'))
+    await outbox.add(reading('a'))
+    expect(outbox.notKept).toBe(true)
+    await settled(() => expect(outbox.waiting).toEqual([]))
+    expect(sent).toEqual(['readings a'])
+    full.mockRestore()
   })
 })

@@ -29,6 +29,9 @@ export const useOutbox = defineStore('outbox', () => {
   const retry = useTimeoutFn(() => void send(), wait, { immediate: false })
   let watching: Subscription | undefined
 
+  /** Counts what this tab does to the table: what was read before is out of date. */
+  let version = 0
+
   // Another tab may add to the same table, or send from it.
   watch(
     owner,
@@ -36,22 +39,33 @@ export const useOutbox = defineStore('outbox', () => {
       watching?.unsubscribe()
       waiting.value = []
       if (user === undefined) return
-      watching = liveQuery(() => device.waiting.toArray()).subscribe({
-        next: (all) => {
-          const own = all.filter((item) => item.user === user)
-          ofOthers.value = all.length - own.length
-          // What could not be written to the device is still in memory.
-          waiting.value = [
-            ...own,
-            ...waiting.value.filter((item) => !('order' in item) && !own.some(({ id }) => id === item.id)),
-          ]
-          void send()
-        },
+      watching = liveQuery(async () => ({ version, all: await device.waiting.toArray() })).subscribe({
+        next: (read) => read.version === version && take(read.all),
         error: () => (notKept.value = true),
       })
     },
-    { immediate: true },
+    // At once: not for a moment may one person's pieces stand under another's name.
+    { immediate: true, flush: 'sync' },
   )
+
+  function take(all: Kept[]): void {
+    if (owner.value === undefined) return
+    const own = all.filter((item) => item.user === owner.value)
+    ofOthers.value = all.length - own.length
+    // What could not be written to the device is still in memory.
+    const unwritten = waiting.value.filter((item) => !('order' in item) && !own.some(({ id }) => id === item.id))
+    waiting.value = [...own, ...unwritten]
+    void send()
+  }
+
+  /** Changes the table, and then shows it as it has become. */
+  async function write(change: () => Promise<unknown>): Promise<void> {
+    version++
+    await change()
+    const now = ++version
+    const all = await device.waiting.toArray()
+    if (now === version) take(all)
+  }
 
   type New = Waiting extends infer W
     ? W extends Waiting
@@ -67,7 +81,7 @@ export const useOutbox = defineStore('outbox', () => {
     waiting.value = [...waiting.value, ...taken]
     try {
       // The rows that come back carry their place in the order.
-      await device.waiting.bulkAdd(taken.map((item) => ({ ...item }) as Kept))
+      await write(() => device.waiting.bulkAdd(taken.map((item) => ({ ...item }) as Kept)))
     } catch {
       notKept.value = true
       void send()
@@ -87,25 +101,30 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** Puts what was recorded in a walk that could not be started into the one that is open instead. */
   async function moveTo(walk: string, openWalk: string): Promise<void> {
-    await device.waiting.filter((item) => item.walk === walk && item.what === 'start').delete()
-    await device.waiting
-      .filter((item) => item.walk === walk && item.user === owner.value)
-      .modify((item) => {
+    const ofWalk = () => device.waiting.filter((item) => item.walk === walk && item.user === owner.value)
+    await write(async () => {
+      await ofWalk()
+        .and((item) => item.what === 'start')
+        .delete()
+      await ofWalk().modify((item) => {
         item.walk = openWalk
         delete item.problem
       })
+    })
   }
 
   async function discard(id: string): Promise<void> {
     waiting.value = waiting.value.filter((item) => item.id !== id)
-    await device.waiting.where('id').equals(id).delete()
+    await write(() => device.waiting.where('id').equals(id).delete())
   }
 
   async function change(id: string, edit: (item: Waiting) => void): Promise<void> {
-    await device.waiting
-      .where('id')
-      .equals(id)
-      .modify((item) => edit(item))
+    await write(() =>
+      device.waiting
+        .where('id')
+        .equals(id)
+        .modify((item) => edit(item)),
+    )
   }
 
   /** One sender at a time, over all tabs. */
@@ -113,8 +132,9 @@ export const useOutbox = defineStore('outbox', () => {
     if (sending.value || session.lapsed || nextGroup().length === 0) return
     sending.value = true
     try {
-      if ('locks' in navigator)
-        await navigator.locks.request('ustrel-outbox', { ifAvailable: true }, (lock) => (lock ? drain() : later()))
+      // There only on a secure address; without it a second tab may send twice, which is harmless.
+      const locks = navigator.locks as LockManager | null | undefined
+      if (locks) await locks.request('ustrel-outbox', { ifAvailable: true }, (lock) => (lock ? drain() : later()))
       else await drain()
     } finally {
       sending.value = false
@@ -143,7 +163,9 @@ export const useOutbox = defineStore('outbox', () => {
   /** What goes up next: readings of one walk together, the rest by itself. Nothing of a walk that could not be started. */
   function nextGroup(): Waiting[] {
     const unstarted = new Set(problems.value.filter((item) => item.what === 'start').map((item) => item.walk))
-    const ready = waiting.value.filter((item) => item.problem === undefined && !unstarted.has(item.walk))
+    const ready = waiting.value.filter(
+      (item) => item.user === owner.value && item.problem === undefined && !unstarted.has(item.walk),
+    )
     const first = ready[0]
     if (first === undefined || first.what !== 'reading') return ready.slice(0, 1)
     const end = ready.findIndex((item) => item.what !== 'reading' || item.walk !== first.walk)
@@ -155,8 +177,15 @@ export const useOutbox = defineStore('outbox', () => {
     waiting.value = waiting.value
       .filter((item) => !done.includes(item.id))
       .map((item) => (refused.has(item.id) ? { ...item, problem: refused.get(item.id) } : item))
-    await device.waiting.where('id').anyOf(done).delete()
-    for (const [id, problem] of refused) await change(id, (item) => (item.problem = problem))
+    await write(async () => {
+      await device.waiting.where('id').anyOf(done).delete()
+      await device.waiting
+        .where('id')
+        .anyOf([...refused.keys()])
+        .modify((item) => {
+          item.problem = refused.get(item.id)
+        })
+    })
   }
 
   /** Says whether to go on with the rest. */

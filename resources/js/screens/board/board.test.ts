@@ -2,14 +2,17 @@ import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
 import type { Board, CurrentReading } from '@/api/types'
+import { findingsOf, groupFindings } from '@/screens/findings/findings'
 import { guideOf, signInForTest } from '@/testing'
 import BoardMatrix from './BoardMatrix.vue'
 import { countBoard, passes } from './filter'
 
-const read = (verdict: CurrentReading['verdict'], mm: number | null): CurrentReading => ({
+const read = (verdict: CurrentReading['verdict'], value: number | null): CurrentReading => ({
   id: 'x',
-  result: mm === null ? 'not_fitted' : 'measured',
-  mm,
+  result: value === null ? 'not_fitted' : 'recorded',
+  value,
+  state: null,
+  chips: [],
   verdict,
   reasons: [],
   taken_at: '',
@@ -28,12 +31,18 @@ function board(): Board {
       { row: 1, verdict: 'change', life_left: 0, checked: 3 },
       { row: 2, verdict: 'unchecked', life_left: null, checked: 0 },
     ],
+    whole_planter: { row: 0, verdict: 'unchecked', life_left: null, checked: 0 },
+    row_doubts: {},
     cells: steps.map((step, index) => ({ ...step, now: nows[index] ?? null })),
   }
 }
 
 function matrix(filter: 'all' | 'trouble' | 'unchecked' = 'all') {
-  const wrapper = mount(BoardMatrix, { props: { board: board(), filter }, attachTo: document.body })
+  const wrapper = mount(BoardMatrix, {
+    props: { board: board(), filter },
+    global: { stubs: { RouterLink: { template: '<a><slot /></a>' } } },
+    attachTo: document.body,
+  })
   const labels = () => wrapper.findAll('td button').map((cell) => cell.attributes('aria-label'))
   const press = async (key: string) => {
     document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
@@ -55,7 +64,7 @@ describe('the board', () => {
       'Row 2, Opener blade diameter left: Unchecked',
       'Row 1, Opener blade diameter right: Sound, 14 3/4 in, last time 14 13/16 in',
       'Row 2, Opener blade diameter right: Unchecked',
-      'Row 1, Blade contact length: Not fitted',
+      'Row 1, Blade contact length: Sound, Not fitted, last time 14 13/16 in',
       'Row 2, Blade contact length: Unchecked',
     ])
   })
@@ -82,5 +91,39 @@ describe('the board', () => {
 
   it('counts rows that are through and readings in trouble', () => {
     expect(countBoard(board())).toEqual({ rowsDone: 1, watch: 0, change: 1, failed: 0 })
+  })
+
+  it('shows one station alone, and opens the scale of a check that takes figures', async () => {
+    const { wrapper } = matrix()
+    await wrapper.setProps({ station: 'blade_contact' })
+    expect(wrapper.findAll('tbody tr')).toHaveLength(1)
+    await wrapper.get('.strip').trigger('click')
+    expect(wrapper.emitted('strip')?.[0]).toMatchObject([{ key: 'blade_contact_length' }])
+  })
+})
+
+describe('findings', () => {
+  it('are what is not sound, the worst first, in groups in that order', () => {
+    const { cells } = board()
+    const at = (row: number, verdict: CurrentReading['verdict']) => ({ ...cells[0]!, row, now: read(verdict, 370) })
+    const found = findingsOf([
+      at(1, 'watch'),
+      at(2, 'sound'),
+      at(3, 'failed'),
+      at(4, 'change'),
+      at(1, 'change'),
+      cells[3]!,
+    ])
+    expect(found.map((cell) => [cell.row, cell.now?.verdict])).toEqual([
+      [3, 'failed'],
+      [1, 'change'],
+      [4, 'change'],
+      [1, 'watch'],
+    ])
+    expect(groupFindings(found, (cell) => `Row ${cell.row}`).map(({ name, cells }) => [name, cells.length])).toEqual([
+      ['Row 3', 1],
+      ['Row 1', 2],
+      ['Row 4', 1],
+    ])
   })
 })

@@ -20,7 +20,8 @@ const sheet = {
   name: 'Vacuum',
   type: 'vacuum' as const,
   own: false,
-  notch: { mm: 6.35, typed: '1/4 in', source: 'm' },
+  notch: { value: 6.35, unit: 'mm' as const, typed: '1/4 in', source: 'm' },
+  typical_equipment: guideOf(1).planter.equipment,
   checks: [],
 }
 
@@ -71,6 +72,7 @@ describe('the planter form', () => {
         spacing: '76 cm',
         sections: [2, 4],
         spec_sheet_id: 7,
+        equipment: sheet.typical_equipment,
         planting_start: null,
       },
     ])

@@ -105,7 +105,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       <router-link :to="{ name: 'spec-sheets' }">Spec sheets</router-link> to enter your own figures.
     </p>
     <v-text-field v-else v-model="form.name" label="Name of this sheet" :error-messages="refusal?.about('name')" />
-    <section v-for="group in groups" :key="group.title" class="sheet group">
+    <section v-for="group in groups" :key="group.title" class="sheet group" :aria-label="group.title">
       <h2>{{ group.title }}</h2>
       <div v-for="field in group.fields" :key="field.path" class="field">
         <v-text-field

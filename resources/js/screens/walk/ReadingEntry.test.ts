@@ -2,21 +2,33 @@ import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
 import { createVuetify } from 'vuetify'
-import { bladeCheck, signInForTest, stepsOf } from '@/testing'
+import type { Check } from '@/api/types'
+import { bladeCheck, scraperCheck, signInForTest, stepsOf, touchCheck } from '@/testing'
 import ReadingEntry from './ReadingEntry.vue'
 
-function entry(units: 'in' | 'mm' = 'in') {
+function entry(units: 'in' | 'mm' = 'in', check: Check = bladeCheck) {
   signInForTest(units)
-  const step = stepsOf(2)[0]!
-  const props = { step, check: bladeCheck, rowCount: 2, doubts: step.doubts, others: [], canUndo: false, held: false }
+  const props = {
+    step: stepsOf(2)[0]!,
+    check,
+    rowCount: 2,
+    bands: check.bands,
+    doubts: check.doubts,
+    others: [],
+    canUndo: false,
+    restOfRow: 2,
+    restOfStation: 3,
+    held: false,
+  }
   const wrapper = mount(ReadingEntry, { props, global: { plugins: [createVuetify()] }, attachTo: document.body })
-  const field = wrapper.get<HTMLInputElement>('input')
+  const field = wrapper.find<HTMLInputElement>('input')
   return {
     wrapper,
     field,
     type: (text: string) => field.setValue(text),
     press: async (key: string) => {
-      field.element.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
+      const target = field.exists() ? field.element : document.body
+      target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
       await nextTick()
     },
     chip: () => wrapper.find('.chip').text(),
@@ -28,7 +40,7 @@ describe('entering a reading', () => {
   beforeEach(() => (document.body.innerHTML = ''))
 
   it('says beforehand what the reading is held against, and where that comes from', () => {
-    expect(entry().words()).toMatch(/^2025: .* Limit .*: manual\./)
+    expect(entry().words()).toMatch(/^2025: .* Change under .*: manual\./)
   })
 
   it('judges while typing, with the reason and the change since last time', async () => {
@@ -103,5 +115,46 @@ describe('entering a reading', () => {
     expect(chip()).toBe('Change')
     expect(wrapper.get('.big').text()).toContain('365 mm')
     expect(wrapper.get('.pad').text()).not.toContain('16ths')
+  })
+
+  it('takes a touch by one key', async () => {
+    const { press, wrapper } = entry('in', touchCheck)
+    await press('x')
+    await press('g')
+    expect(wrapper.emitted('state')).toEqual([[{ state: 'gap', chips: [] }]])
+  })
+
+  it('stores sound at once, and asks for the reasons of trouble', async () => {
+    const { press, wrapper, words } = entry('in', scraperCheck)
+    await press('s')
+    await press('w')
+    expect(wrapper.emitted('state')).toEqual([[{ state: 'sound', chips: [] }]])
+    await press('1')
+    await press('2')
+    await press('1')
+    expect(words()).toContain('Watch Bent.')
+    await press('Enter')
+    expect(wrapper.emitted('state')?.[1]).toEqual([{ state: 'watch', chips: ['bent'] }])
+    // While reasons are ticked the other keys are not for the walk.
+    await press('c')
+    await press('u')
+    expect(wrapper.emitted('key')).toBeUndefined()
+  })
+
+  it('lets a reason ticked first say what it amounts to', async () => {
+    const { press, wrapper, words } = entry('in', scraperCheck)
+    await press('3')
+    expect(words()).toContain('Failed Broken.')
+    await press('Escape')
+    await press('n')
+    expect(wrapper.emitted('key')).toEqual([['n']])
+  })
+
+  it('says how much the one-go buttons would record', () => {
+    const { wrapper } = entry()
+    expect(wrapper.findAll('.wide').map((button) => button.text())).toEqual([
+      'Rest of this row sound (2)',
+      'This station sound on all rows left (3)',
+    ])
   })
 })

@@ -120,9 +120,8 @@ defineExpose({ takeKey, isEmpty: computed(() => state.value === null) })
     <div class="words" aria-live="polite">
       <p v-if="said">
         <span :class="['chip', said.verdict]">
-          <verdict-glyph :verdict="said.verdict" :size="20" silent />{{ say(`verdict.${said.verdict}`) }}
-        </span>
-        <fraction-text :text="reasons" /> <span class="quiet">{{ lastTime }}</span>
+          <verdict-glyph :verdict="said.verdict" :size="20" silent />{{ say(`verdict.${said.verdict}`) }} </span
+        >{{ ' ' }}<fraction-text :text="reasons" /> <span class="quiet">{{ lastTime }}</span>
       </p>
       <p v-else class="quiet">{{ lastTime }} {{ say(`howto.${check.key}.3`) }}</p>
     </div>

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+use Ustrel\Core\Spec\Catalogue;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\CheckKind;
+use Ustrel\Core\Spec\Chip;
+use Ustrel\Core\Spec\ClosingWheels;
+use Ustrel\Core\Spec\Downforce;
+use Ustrel\Core\Spec\Drive;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\State;
+use Ustrel\Core\Spec\Station;
+
+/* Station by station, front to back: the rule at, under and over its limit, by the figures of the trade. */
+
+it('judges measured parts', function (CheckKey $key, array $expected): void {
+    foreach ($expected as $typed => $words) {
+        expect(judged(sheetFor(), $key, (string) $typed))->toBe($words, "{$key->value} {$typed}");
+    }
+})->with([
+    'coulter: 17 new, change under 15 1/2' => [CheckKey::CoulterDiameter, [
+        '15 7/16' => ['change', 'under_limit'], '15 1/2' => ['watch', 'at_limit'], '15 3/4' => ['watch', 'near_limit'], '15 13/16' => ['sound', 'above_limit'],
+    ]],
+    'fertilizer opener: 16 new, change under 14 1/2' => [CheckKey::FertilizerBladeDiameter, [
+        '14 7/16' => ['change', 'under_limit'], '14 1/2' => ['watch', 'at_limit'], '16' => ['sound', 'above_limit'],
+    ]],
+    'parallel arms up and down: over 1/8 watch, over 1/4 change' => [CheckKey::ArmPlayVertical, [
+        '1/8' => ['sound', 'little_play'], '9/64' => ['watch', 'over_play_watch'], '1/4' => ['watch', 'over_play_watch'], '17/64' => ['change', 'over_play_limit'],
+    ]],
+    'parallel arms sideways, in millimetres' => [CheckKey::ArmPlaySide, [
+        '3 mm' => ['sound', 'little_play'], '6 mm' => ['watch', 'over_play_watch'], '6.4 mm' => ['change', 'over_play_limit'],
+    ]],
+    // No. 40 chain, ten pitches of 1/2 in: 5 in new; 1.5 % is 5.075 in, 3 % is 5.15 in.
+    'chain: over 1.5 % watch, over 3 % change' => [CheckKey::ChainLength, [
+        '5' => ['sound', 'little_stretch'], '5.075' => ['sound', 'little_stretch'], '5.076' => ['watch', 'over_stretch_watch'],
+        '5.15' => ['watch', 'over_stretch_watch'], '5.151' => ['change', 'over_stretch_limit'],
+    ]],
+    'opener blades: 15 new, change under 14 1/2' => [CheckKey::OpenerBladeDiameter, [
+        '14 7/16' => ['change', 'under_limit'], '14 1/2' => ['watch', 'at_limit'], '368 mm' => ['change', 'under_limit'], '381 mm' => ['sound', 'above_limit'],
+    ]],
+    'blade contact: 1 1/2 to 2 1/2' => [CheckKey::BladeContactLength, [
+        '0' => ['change', 'no_contact'], '1 7/16' => ['change', 'under_window'], '1 1/2' => ['watch', 'near_window_low'],
+        '2' => ['sound', 'in_window'], '2 1/2' => ['watch', 'near_window_high'], '2 9/16' => ['change', 'over_window'],
+    ]],
+    'seed tube guard: change under 3/4' => [CheckKey::GuardWidth, [
+        '47/64' => ['change', 'under_limit'], '3/4' => ['watch', 'at_limit'], '13/16' => ['sound', 'above_limit'],
+    ]],
+    'gauge wheel arm' => [CheckKey::GaugeArmPlay, ['1/8' => ['sound', 'little_play'], '1/4' => ['watch', 'over_play_watch'], '5/16' => ['change', 'over_play_limit']]],
+    'closing tail: over 1/4 change the bushing' => [CheckKey::ClosingTailPlay, ['1/4' => ['watch', 'over_play_watch'], '17/64' => ['change', 'over_play_limit']]],
+]);
+
+it('sees that growing play will not last the season', function (): void {
+    // 3/16 after 1/16 has grown by 1/8: 5/16 next, over 1/4. After 1/8 it grew by 1/16: 1/4 next, at the limit.
+    expect(judged(sheetFor(), CheckKey::ArmPlaySide, '3/16', '1/16'))->toBe(['watch', 'over_play_watch', 'will_outgrow'])
+        ->and(judged(sheetFor(), CheckKey::ArmPlaySide, '3/16', '1/8'))->toBe(['watch', 'over_play_watch'])
+        ->and(judged(sheetFor(), CheckKey::ArmPlaySide, '1/16', '3/16'))->toBe(['sound', 'little_play']);
+});
+
+it('sets the closing wheels by their kind, each within 1/8', function (ClosingWheels $wheels, string $aim, string $close, string $wide): void {
+    $sheet = sheetFor(new Equipment(Meter::Vacuum, closingWheels: $wheels));
+    expect(judged($sheet, CheckKey::ClosingGap, $aim))->toBe(['sound', 'in_range'])
+        ->and(judged($sheet, CheckKey::ClosingGap, $close))->toBe(['change', 'under_range'])
+        ->and(judged($sheet, CheckKey::ClosingGap, $wide))->toBe(['change', 'over_range']);
+    $limit = $wheels->isSpiked() ? ['1/8', '9/64'] : ['1/4', '17/64'];
+    expect(judged($sheet, CheckKey::ClosingCentring, $limit[0]))->toBe(['sound', 'on_centre'])
+        ->and(judged($sheet, CheckKey::ClosingCentring, $limit[1]))->toBe(['change', 'off_centre']);
+})->with([
+    [ClosingWheels::Rubber, '1 3/8', '1 23/64', '1 41/64'],
+    [ClosingWheels::Cast, '1 5/8', '1 23/64', '1 41/64'],
+    [ClosingWheels::SpikedPoly, '1 1/4', '1 7/64', '1 25/64'],
+    [ClosingWheels::SpikedSteel, '1', '55/64', '1 9/64'],
+]);
+
+it('holds vacuum and depth against the other rows', function (): void {
+    // Median of 18, 18.4, 18.5, 18.6, 20 is 18.5: up to 18 and 19 is like the rest.
+    $vacuum = ['18', '18.4', '18.5', '18.6', '20'];
+    expect(judged(sheetFor(), CheckKey::AirAtMeter, '18', rows: $vacuum))->toBe(['sound', 'like_rows'])
+        ->and(judged(sheetFor(), CheckKey::AirAtMeter, '17.9', rows: $vacuum))->toBe(['watch', 'below_rows'])
+        ->and(judged(sheetFor(), CheckKey::AirAtMeter, '19.1', rows: $vacuum))->toBe(['watch', 'above_rows'])
+        ->and(judged(sheetFor(), CheckKey::AirAtMeter, '10', rows: ['10', '18']))->toBe(['sound', 'too_few_rows'])
+        ->and(judged(sheetFor(), CheckKey::DepthStopNotch, '6', rows: ['5', '5', '6']))->toBe(['sound', 'like_rows'])
+        ->and(judged(sheetFor(), CheckKey::DepthStopNotch, '7', rows: ['5', '5', '7']))->toBe(['change', 'above_rows'])
+        ->and(judged(sheetFor(), CheckKey::DepthStopNotch, '3', rows: ['5', '5', '3']))->toBe(['change', 'below_rows']);
+});
+
+it('judges counts and settings', function (): void {
+    expect(judged(sheetFor(), CheckKey::InnerShims, '0'))->toBe(['watch', 'too_few_left'])
+        ->and(judged(sheetFor(), CheckKey::InnerShims, '1'))->toBe(['sound', 'enough_left'])
+        ->and(judged(sheetFor(), CheckKey::MeterBenchSeasons, '1'))->toBe(['sound', 'not_due'])
+        ->and(judged(sheetFor(), CheckKey::MeterBenchSeasons, '2'))->toBe(['watch', 'due'])
+        ->and(judged(sheetFor(), CheckKey::RowCleanerSetting, '9'))->toBe(['sound', 'recorded'])
+        ->and(judged(sheetFor(), CheckKey::ToolbarPitch, '0'))->toBe(['sound', 'in_range'])
+        ->and(judged(sheetFor(), CheckKey::ToolbarPitch, '-0.1'))->toBe(['change', 'under_range'])
+        ->and(judged(sheetFor(), CheckKey::ToolbarPitch, '1.6'))->toBe(['change', 'over_range'])
+        ->and(judged(sheetFor(), CheckKey::TyrePressure, '57'))->toBe(['sound', 'in_range'])
+        ->and(judged(sheetFor(), CheckKey::TyrePressure, '56.9'))->toBe(['change', 'under_range']);
+});
+
+it('takes what was ticked for at least what it amounts to', function (array $found, array $expected): void {
+    expect($found)->toBe($expected);
+})->with([
+    'row cleaner, rounded teeth' => [fn () => found(CheckKey::RowCleanerTeeth, State::Watch, Chip::TeethWorn), ['change', 'teeth_worn']],
+    'row cleaner bearing, rough' => [fn () => found(CheckKey::RowCleanerBearing, State::Watch, Chip::Rough), ['change', 'rough']],
+    'coulter, missing chunk' => [fn () => found(CheckKey::CoulterRim, State::Watch, Chip::ChunkMissing), ['change', 'chunk_missing']],
+    'fertilizer boot, edge gone' => [fn () => found(CheckKey::FertilizerBoot, State::Watch, Chip::EdgeGone), ['change', 'edge_gone']],
+    'parallel arm bolt, cracked' => [fn () => found(CheckKey::ArmBolts, State::Change, Chip::Loose, Chip::Cracked), ['failed', 'loose', 'cracked']],
+    'downforce leak' => [fn () => found(CheckKey::DownforceLeak, State::Watch, Chip::Leaking), ['change', 'leaking']],
+    'seed hose, plugged' => [fn () => found(CheckKey::SeedHose, State::Watch, Chip::Plugged), ['change', 'plugged']],
+    'meter seal, worn' => [fn () => found(CheckKey::MeterSeal, State::Watch, Chip::Worn), ['change', 'worn']],
+    'air hose, loose' => [fn () => found(CheckKey::AirHose, State::Watch, Chip::Loose), ['change', 'loose']],
+    'opener bearing, seized' => [fn () => found(CheckKey::OpenerBearing, State::Change, Chip::Seized), ['failed', 'seized']],
+    'scraper, missing' => [fn () => found(CheckKey::Scraper, State::Watch, Chip::Missing), ['change', 'missing']],
+    'guard side, cracked' => [fn () => found(CheckKey::GuardSides, State::Watch, Chip::Cracked), ['change', 'cracked']],
+    'seed tube, any of curl, flap, hole, crack' => [fn () => found(CheckKey::SeedTube, State::Watch, Chip::DogEar), ['change', 'dog_ear']],
+    'gauge tyre, lip gone' => [fn () => found(CheckKey::GaugeTyre, State::Watch, Chip::LipGone), ['change', 'lip_gone']],
+    'firmer, too tight' => [fn () => found(CheckKey::FirmerTension, State::Watch, Chip::TooTight), ['change', 'too_tight']],
+    'closing rim, chunk missing' => [fn () => found(CheckKey::ClosingRim, State::Watch, Chip::ChunkMissing), ['change', 'chunk_missing']],
+    'the person may say worse' => [fn () => found(CheckKey::SeedSensor, State::Failed, Chip::Dirty), ['failed', 'dirty']],
+    'nothing ticked' => [fn () => found(CheckKey::OpenerBladeEdge, State::Watch), ['watch', 'looked_at']],
+    'sound' => [fn () => found(CheckKey::OpenerBladeEdge, State::Sound), ['sound', 'looked_at']],
+]);
+
+it('judges a touch and a yes', function (): void {
+    expect(found(CheckKey::GaugeTouch, State::Gap))->toBe(['change', 'touch_gap'])
+        ->and(found(CheckKey::GaugeTouch, State::Light))->toBe(['sound', 'touch_light'])
+        ->and(found(CheckKey::GaugeTouch, State::Tight))->toBe(['watch', 'touch_tight'])
+        ->and(found(CheckKey::AntifreezeFlushed, State::No))->toBe(['change', 'not_done'])
+        ->and(found(CheckKey::MeterCleaned, State::No))->toBe(['watch', 'not_done'])
+        ->and(found(CheckKey::Lights, State::Yes))->toBe(['sound', 'done']);
+});
+
+it('asks for nothing that is not fitted', function (): void {
+    $keys = fn (Equipment $equipment): array => array_keys(sheetFor($equipment)->checks);
+    $plain = $keys(new Equipment(Meter::Plate, Drive::Ground, Downforce::None, rowCleaner: false, firmer: false));
+    expect($plain)->not->toContain('row_cleaner_teeth', 'coulter_diameter', 'fertilizer_boot', 'downforce_pressure', 'downforce_spring_step', 'air_at_meter', 'meter_seal', 'firmer_tip', 'air_fan', 'antifreeze_flushed', 'marker_arms', 'drive_coupling')
+        ->toContain('chain_length', 'meter_disc', 'drive_wheel_contact', 'opener_blade_diameter');
+    expect($keys(new Equipment(Meter::Vacuum, Drive::Electric)))->not->toContain('chain_length', 'drive_wheel_contact')->toContain('drive_coupling', 'air_at_meter');
+});
+
+it('has a check at every station, of every kind, and knows each', function (): void {
+    $definitions = array_map(Catalogue::definition(...), CheckKey::cases());
+    expect(array_unique(array_column($definitions, 'station'), SORT_REGULAR))->toHaveCount(count(Station::cases()))
+        ->and(array_unique(array_column($definitions, 'kind'), SORT_REGULAR))->toHaveCount(count(CheckKind::cases()));
+    // The cases of CheckKey stand in the order of the stations.
+    $order = array_map(fn (CheckKey $key): int => (int) array_search($key->station(), Station::cases(), true), CheckKey::cases());
+    $sorted = $order;
+    sort($sorted);
+    expect($order)->toBe($sorted);
+    foreach ($definitions as $definition) {
+        foreach (array_keys($definition->chips) as $chip) {
+            expect(Chip::tryFrom($chip))->not->toBeNull();
+        }
+    }
+});

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\Answer;
+use Ustrel\Core\Spec\Background;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Chip;
+use Ustrel\Core\Spec\Downforce;
+use Ustrel\Core\Spec\Drive;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\Judgement;
+use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\Reason;
+use Ustrel\Core\Spec\RowUnitType;
+use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\SpecSheetReader;
+use Ustrel\Core\Spec\State;
+
+/* What the tests of core share: the typical sheets as they ship, and judging by them. */
+
+/** @return array<string, mixed> */
+function typicalSheet(RowUnitType $type = RowUnitType::Vacuum): array
+{
+    return json_decode((string) file_get_contents(__DIR__."/../specs/{$type->value}.json"), true, 16, JSON_THROW_ON_ERROR);
+}
+
+/** A planter that carries everything there is, or other equipment. */
+function sheetFor(?Equipment $equipment = null): SpecSheet
+{
+    return SpecSheetReader::read(typicalSheet())->for($equipment ?? new Equipment(
+        Meter::Vacuum, Drive::Ground, Downforce::Hydraulic, coulter: true, fertilizer: true, centralFill: true, markers: true, liftAssist: true,
+    ));
+}
+
+/** @return list<string> the verdict, then the codes of its reasons */
+function words(Judgement $judgement): array
+{
+    return [$judgement->verdict->value, ...array_map(fn (Reason $reason): string => $reason->code->value, $judgement->reasons)];
+}
+
+/**
+ * @param  list<string>  $rows  what the planter's rows read
+ * @return list<string> the verdict, then the codes of its reasons
+ */
+function judged(SpecSheet $sheet, CheckKey $key, string $typed, ?string $last = null, array $rows = []): array
+{
+    $check = $sheet->checks[$key->value];
+    $read = fn (string $one): Quantity => $check->unit->read($one, UnitSystem::Inch);
+    $background = Background::ofRows($last === null ? null : $read($last), array_map($read, $rows));
+
+    return words($check->judge(Answer::figure($read($typed)), $background));
+}
+
+/** @return list<string> */
+function found(CheckKey $key, State $state, Chip ...$chips): array
+{
+    return words(sheetFor()->checks[$key->value]->judge(Answer::state($state, array_values($chips)), Background::of()));
+}

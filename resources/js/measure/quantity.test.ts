@@ -1,0 +1,25 @@
+import { describe, expect, it } from 'vitest'
+import type { Unit } from '@/api/types'
+import vectors from '../../../core/tests/vectors/amounts.json'
+import type { Units } from './length'
+import { printApart, printQuantity, readQuantity } from './quantity'
+
+type Read = { typed: string; unit: Unit; units: Units; value?: number; fault?: string }
+type Print = { value: number; unit: Unit; units: Units; text: string }
+
+describe('amounts, held to the vectors that core is held to', () => {
+  it.each(vectors.read as Read[])('reads "$typed" of $unit in $units', ({ typed, unit, units, value, fault }) => {
+    expect(readQuantity(typed, unit, units)).toEqual(fault ? { fault: `amount.${fault}` } : { value })
+  })
+  it.each(vectors.print as Print[])('prints $value $unit in $units as $text', ({ value, unit, units, text }) => {
+    expect(printQuantity(value, unit, units)).toBe(text)
+  })
+})
+
+it('reads and prints lengths in the same way', () => {
+  expect(readQuantity('14 3/8', 'mm', 'mm')).toEqual({ value: 365.125 })
+  expect(readQuantity('14 3/', 'mm', 'in')).toEqual({ fault: 'length.unfinished_fraction' })
+  expect(printQuantity(365.125, 'mm', 'in')).toBe('14 3/8 in')
+  expect(printApart(365.125, 368.3, 'mm', 'in')).toBe('1/8 in')
+  expect(printApart(17.2, 18.5, 'inH2O', 'in')).toBe('1.3 in H2O')
+})

@@ -1,0 +1,31 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, expect, it } from 'vitest'
+import { Refusal } from '@/api/client'
+import { device } from './device'
+import { forget, keep, remembered } from './remember'
+
+const away = () => Promise.reject<{ rows: number }>(new TypeError('Failed to fetch'))
+
+beforeEach(() => device.answers.clear())
+
+it('answers from the device where the server cannot be reached, with what was heard last', async () => {
+  expect(await remembered('1:guide', async () => ({ rows: 8 }))).toEqual({ rows: 8 })
+  await keep('1:guide', { rows: 9 })
+  expect(await remembered('1:guide', away)).toEqual({ rows: 9 })
+  await expect(remembered('2:guide', away)).rejects.toThrow('Failed to fetch')
+})
+
+it('never papers over a refusal', async () => {
+  await keep('1:guide', { rows: 9 })
+  const signedOut = () => Promise.reject<unknown>(new Refusal(401, 'signed out'))
+  await expect(remembered('1:guide', signedOut)).rejects.toThrow('signed out')
+  expect(await remembered('1:guide', () => Promise.reject<unknown>(new Refusal(503, 'down')))).toEqual({ rows: 9 })
+})
+
+it('forgets what it kept for one person alone', async () => {
+  await keep('1:yard', 1)
+  await keep('11:yard', 2)
+  await keep('me', { id: 1 })
+  await forget(1)
+  expect(await device.answers.toCollection().primaryKeys()).toEqual(['11:yard'])
+})
