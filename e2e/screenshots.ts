@@ -13,18 +13,42 @@ async function openWalk(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Row 10 of 16')
 }
 
+/** The walk at one place of row 10 of the demo. */
+async function walkAt(page: Page, check: string): Promise<void> {
+  const planter = /planters\/(\d+)/.exec(page.url())?.[1] ?? ''
+  await page.goto(`/planters/${planter}/walk?row=10&check=${check}`)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Row 10 of 16')
+}
+
 test('wide', async ({ page }) => {
   await signIn(page)
   await settle(page)
   await page.screenshot(to('yard'))
   await openWalk(page)
+  await walkAt(page, 'gauge_bearing')
+  await page.keyboard.press('c')
+  await page.keyboard.press('1')
+  await settle(page)
+  await page.screenshot(to('walk-condition'))
+  await page.keyboard.press('Escape')
+  await walkAt(page, 'opener_blade_diameter')
   await page.keyboard.type('14 3/8')
   await settle(page)
   await page.screenshot(to('walk'))
   await page.keyboard.press('Escape')
-  await page.getByRole('link', { name: 'Board' }).click()
+  for (const [tab, name] of [
+    ['Board', 'board'],
+    ['Findings', 'findings'],
+    ['Quick entry', 'quick-entry'],
+    ['Whole planter', 'whole-planter'],
+  ] as const) {
+    await page.getByRole('link', { name: tab, exact: true }).click()
+    await settle(page)
+    await page.screenshot(to(name))
+  }
+  await page.getByRole('button', { name: /^Row 7:/ }).click()
   await settle(page)
-  await page.screenshot(to('board'))
+  await page.screenshot(to('row'))
 })
 
 test.describe('phone', () => {
@@ -33,6 +57,9 @@ test.describe('phone', () => {
   test('phone', async ({ page }) => {
     await signIn(page)
     await openWalk(page)
+    await settle(page)
+    await page.screenshot(to('condition-phone'))
+    await walkAt(page, 'opener_blade_diameter')
     const pad = page.locator('.pad')
     await pad.getByRole('button', { name: '14', exact: true }).tap()
     await pad.getByRole('button', { name: '3 eighths' }).tap()

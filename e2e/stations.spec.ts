@@ -85,7 +85,7 @@ test('a filled sheet is pasted and typed: the good cells are offered, the bad ma
   await signIn(page)
   const { planter, walk } = await planterWithWalk(page, 'Paper Sheet', 16)
   await page.goto(`/planters/${planter}/quick-entry`)
-  await page.getByRole('combobox', { name: 'Check' }).click({ force: true })
+  await page.getByLabel('Check', { exact: true }).fill('Opener blade d')
   await page.getByRole('option', { name: /^Opener blade diameter/ }).click()
   const cell = (row: number, side: string) => page.getByLabel(`Row ${row} ${side}`, { exact: true })
   const paste = (lines: string[]) =>

@@ -13,6 +13,7 @@ use Dompdf\Options;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\State;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
@@ -146,7 +147,8 @@ final readonly class PrintSheet
             isset($marks['low'], $marks['high']) => "{$marks['low']} – {$marks['high']}",
             isset($marks['limit']) => $marks['limit'],
             $check->kind->takesFigure() => implode(', ', $marks),
-            default => implode(' / ', array_map(static fn ($state): string => __("state.{$state->value}"), $check->kind->states())),
+            // Their first letters are what is written.
+            default => implode(' ', array_map(static fn (State $state): string => __("state.{$state->value}")[0], $check->kind->states())),
         };
     }
 

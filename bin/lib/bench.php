@@ -9,11 +9,14 @@ use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk;
 use App\Projections\WalkProjector;
+use App\Queries\StoredAnswer;
 use Carbon\CarbonImmutable;
 use Database\Demo\DemoScenario;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Ustrel\Core\Spec\Answer;
+use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
@@ -87,21 +90,37 @@ function largePlanter(): Planter
     for ($season = 0; $season < SEASONS; $season++) {
         $at = CarbonImmutable::now()->subYears(SEASONS - 1 - $season)->subHour();
         $open = $season === SEASONS - 1;
-        $walk = Walk::query()->create([
-            'planter_id' => $planter->id, 'season' => $planter->season() - SEASONS + 1 + $season, 'kind' => WalkKind::PreSeason, 'walk_order' => WalkOrder::RowByRow,
-            'row_count' => ROWS, 'sheet' => $sheet->sheet, 'places_per_row' => $sheet->read()->placesPerRow(), 'started_by' => $user->id, 'started_at' => $at,
+        $walk = (new Walk([
+            'id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'season' => $planter->season() - SEASONS + 1 + $season, 'kind' => WalkKind::PreSeason,
+            'walk_order' => WalkOrder::RowByRow, 'row_count' => ROWS, 'sheet' => $sheet->sheet, 'started_by' => $user->id, 'started_at' => $at,
             'finished_by' => $open ? null : $user->id, 'finished_at' => $open ? null : $at->addHour(),
-        ]);
-        $readings = array_map(static fn ($place): array => [
-            'id' => (string) Str::uuid7(), 'walk_id' => $walk->id, 'planter_id' => $planter->id, 'row_number' => $place->row, 'check_key' => $place->check->value,
-            'side' => $place->side->value, 'result' => 'measured', 'entry' => 'typed', 'millimetres' => $place->side->value === 'centre' ? 50.8 : 380 - 2 * $season,
-            'typed' => '', 'confirmed' => false, 'taken_at' => $at, 'recorded_at' => $at, 'user_id' => $user->id,
-        ], Route::through($sheet->read(), ROWS, WalkOrder::RowByRow)->places);
-        DB::table('readings')->insert($readings);
+        ]))->countPlaces();
+        $walk->save();
+        $places = Route::through($walk->readSheet(), ROWS, WalkOrder::RowByRow)->places;
+        $readings = array_map(static fn (Place $place): array => readingAt($place, $walk, $season, $at), $places);
+        foreach (array_chunk($readings, 1000) as $chunk) {
+            DB::table('readings')->insert($chunk);
+        }
         app(WalkProjector::class)->project($walk->refresh());
     }
 
     return $planter;
+}
+
+/** @return array<string, mixed> a row of the table readings */
+function readingAt(Place $place, Walk $walk, int $season, CarbonImmutable $at): array
+{
+    static $sheets = [];
+    $check = ($sheets[$walk->id] ??= $walk->readSheet())->checks[$place->check->value];
+    $largest = $check->rule->largest();
+    $figure = $largest === null ? 2.0 : $check->unit->valueOf($largest) - 2 * $season;
+    $answer = $check->kind->takesFigure() ? Answer::figure($check->unit->quantityOf($figure)) : Answer::state($check->kind->states()[0]);
+
+    return StoredAnswer::columns($answer) + [
+        'id' => (string) Str::uuid7(), 'walk_id' => $walk->id, 'planter_id' => $walk->planter_id, 'row_number' => $place->row, 'check_key' => $place->check->value,
+        'side' => $place->side->value, 'result' => 'recorded', 'entry' => 'typed', 'typed' => $answer->quantity === null ? null : '',
+        'confirmed' => false, 'taken_at' => $at, 'recorded_at' => $at, 'user_id' => $walk->started_by,
+    ];
 }
 
 /** @return list<array<string, mixed>> */

@@ -65,14 +65,18 @@ const labels = computed(() => [
   ...(last === null ? [] : [{ kind: 'last', x: at(last), text: lastLabel }]),
   ...(now === null ? [] : [{ kind: 'now', x: at(now), text: 'now' }]),
 ])
-const spoken = computed(() =>
-  [
-    ...marks.map((mark) => `${mark.label} ${quantity(mark.value, unit)}`),
-    last === null ? '' : `${lastLabel} ${quantity(last, unit)}`,
-    now === null ? '' : `now ${quantity(now, unit)}`,
-  ]
-    .filter(Boolean)
-    .join(', '),
+const spoken = computed(
+  () =>
+    [
+      ...marks.map((mark) => `${mark.label} ${quantity(mark.value, unit)}`),
+      last === null ? '' : `${lastLabel} ${quantity(last, unit)}`,
+      now === null ? '' : `now ${quantity(now, unit)}`,
+      others.length === 0
+        ? ''
+        : `${others.length} rows between ${quantity(Math.min(...others), unit)} and ${quantity(Math.max(...others), unit)}`,
+    ]
+      .filter(Boolean)
+      .join(', ') || 'Scale',
 )
 </script>
 

@@ -74,6 +74,8 @@ const sorted = computed(() => [...read.value].sort((a, b) => a.value - b.value))
 
 <style scoped>
 .panel {
+  max-height: 90vh;
+  overflow-y: auto;
   display: grid;
   gap: 12px;
   padding: 20px;

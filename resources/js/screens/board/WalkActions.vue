@@ -19,8 +19,10 @@ const walk = computed(() => board.walk)
 const open = computed(() => walk.value !== null && walk.value.finished_at === null)
 const label = computed(() => {
   if (!open.value) return board.walk ? 'Start another walk' : 'Start the walk'
-  const next = board.cells.find((cell) => cell.now === null)
-  return next ? `Carry on at row ${next.row}` : 'All measured: finish'
+  const walked = new Set<string>(walk.value?.checks)
+  const next = board.cells.find((cell) => cell.now === null && walked.has(cell.check))
+  if (!next) return 'All measured: finish'
+  return next.row === 0 ? 'Carry on: whole planter' : `Carry on at row ${next.row}`
 })
 
 async function reopen(): Promise<void> {
@@ -29,6 +31,7 @@ async function reopen(): Promise<void> {
     await body(api.POST('/api/walks/{walk}/reopen', { params: { path: { walk: walk.value.id } } }))
     await queries.invalidateQueries({ queryKey: keys.board(planter.value) })
     await queries.invalidateQueries({ queryKey: keys.walks(planter.value) })
+    await queries.invalidateQueries({ queryKey: keys.guide(planter.value) })
     await router.push({ name: 'walk', params: { planter: planter.value } })
   } catch (error) {
     problem.value = error instanceof Refusal ? error.message : 'The server does not answer. The walk is as it was.'

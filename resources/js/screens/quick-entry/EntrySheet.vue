@@ -153,7 +153,15 @@ watch(chosen, () => {
     <div class="head">
       <h1>Quick entry</h1>
       <v-btn variant="outlined" :disabled="index === 0" @click="turn(-1)">Check before</v-btn>
-      <v-select v-model="chosen" class="which" label="Check" :items="choices" />
+      <v-autocomplete
+        v-model="chosen"
+        class="which"
+        label="Check"
+        :items="choices"
+        variant="outlined"
+        hide-details
+        density="comfortable"
+      />
       <v-btn variant="outlined" :disabled="index === guide.checks.length - 1" @click="turn(1)">Next check</v-btn>
       <v-btn variant="text" :href="`/api/planters/${planterId}/blank.pdf`" target="_blank">Blank sheet</v-btn>
     </div>

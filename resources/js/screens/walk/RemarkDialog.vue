@@ -80,6 +80,8 @@ async function store(): Promise<void> {
 
 <style scoped>
 .box {
+  max-height: 90vh;
+  overflow-y: auto;
   display: grid;
   gap: 12px;
   padding: 20px;

@@ -26,16 +26,6 @@ const walk = useWalk(props.planterId, toRef(props, 'guide'))
 const { steps, current, check, unchecked } = walk
 const open = computed(() => props.guide.walk as Walk)
 
-// The place asked for in the address counts once; coming back resumes at the next unchecked.
-watch(
-  () => props.startAt,
-  (place) => {
-    if (!place) return
-    walk.goTo(place)
-    void router.replace({ query: {} })
-  },
-  { immediate: true },
-)
 // Another's readings on the same planter come in by themselves.
 useIntervalFn(() => void askForNews(props.planterId, open.value.id), NEWS_EVERY_MS)
 
@@ -58,6 +48,19 @@ async function change(edit: Partial<Pick<Walk, 'order' | 'checks'>>): Promise<vo
     // Without a signal the choice holds on this device until the walk is read again.
   }
 }
+
+// The place asked for in the address counts once; coming back resumes at the next unchecked.
+watch(
+  () => props.startAt,
+  (place) => {
+    if (!place) return
+    // A check that is not walked today is asked for all the same: from now on it is.
+    if (!open.value.checks.includes(place.check)) void change({ checks: [...open.value.checks, place.check] })
+    walk.goTo(place)
+    void router.replace({ query: {} })
+  },
+  { immediate: true },
+)
 
 function onKey(key: string): void {
   const actions: Record<string, () => void> = {
@@ -195,6 +198,8 @@ function onKey(key: string): void {
   gap: 10px;
 }
 .today {
+  max-height: 90vh;
+  overflow-y: auto;
   display: grid;
   gap: 12px;
 }

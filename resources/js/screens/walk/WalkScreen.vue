@@ -16,9 +16,12 @@ const walk = computed(() => guide.data.value?.walk)
 const startAt = computed<PlaceRef | undefined>(() => {
   const { row, check, side } = route.query
   if (row === undefined) return undefined
+  const walked = new Set<string>(walk.value?.checks)
   const step = guide.data.value?.steps.find(
     (candidate) =>
-      candidate.row === Number(row) && (!check || candidate.check === check) && (!side || candidate.side === side),
+      candidate.row === Number(row) &&
+      (check ? candidate.check === check : walked.has(candidate.check)) &&
+      (!side || candidate.side === side),
   )
   return step && { row: step.row, check: step.check, side: step.side }
 })
