@@ -209,6 +209,6 @@ test('own figures: a spec sheet is copied, a bad figure named, a good one judged
   await expect(page.getByText('No verdict would change.')).toBeVisible()
   await page.reload()
   await expect(page.getByRole('region', { name: 'Opener blade diameter' }).getByLabel('Change under')).toHaveValue(
-    '14 1/4',
+    '14 1/4 in',
   )
 })

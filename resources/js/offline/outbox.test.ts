@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { keys, queries } from '@/api/queries'
 import { guideOf } from '@/testing'
 import { useSession } from '../session'
+import { reactive } from 'vue'
 import { device } from './device'
 import { useOutbox } from './outbox'
 
@@ -174,6 +175,15 @@ describe('the outbox', () => {
     await outbox.discard('lost')
     await settled(() => expect(outbox.waiting).toEqual([]))
     expect(await device.waiting.count()).toBe(0)
+  })
+
+  it('keeps what a screen has wrapped for its own purposes', async () => {
+    serve()
+    const outbox = useOutbox()
+    const wrapped = reactive({ ...reading('a'), body: { ...reading('a').body, chips: ['worn' as const] } })
+    await outbox.add(wrapped)
+    expect(outbox.notKept).toBe(false)
+    expect((await device.waiting.toArray())[0]).toMatchObject({ id: 'a', body: { chips: ['worn'] } })
   })
 
   it('says so where the device cannot keep anything, and sends all the same', async () => {

@@ -58,10 +58,10 @@ export const useOutbox = defineStore('outbox', () => {
     void send()
   }
 
-  /** Changes the table, and then shows it as it has become. */
+  /** Changes the table, all or nothing, and then shows it as it has become. */
   async function write(change: () => Promise<unknown>): Promise<void> {
     version++
-    await change()
+    await device.transaction('rw', device.waiting, change)
     const now = ++version
     const all = await device.waiting.toArray()
     if (now === version) take(all)
@@ -77,7 +77,7 @@ export const useOutbox = defineStore('outbox', () => {
   async function add(...items: (New & { id?: string })[]): Promise<void> {
     const user = owner.value
     if (user === undefined) return
-    const taken = items.map((item) => ({ ...item, user, id: item.id ?? item.body.id ?? item.walk }) as Waiting)
+    const taken = items.map((item) => plain({ ...item, user, id: item.id ?? item.body.id ?? item.walk } as Waiting))
     waiting.value = [...waiting.value, ...taken]
     try {
       // The rows that come back carry their place in the order.
@@ -211,3 +211,8 @@ export const useOutbox = defineStore('outbox', () => {
 
   return { waiting, problems, ofOthers, notKept, sending, add, sendAgain, moveTo, discard, send }
 })
+
+/** As the device can store it: without the reactive wrappers that a screen puts around lists. A picture stays itself. */
+function plain(item: Waiting): Waiting {
+  return item.what === 'photo' ? { ...item, body: { ...item.body } } : (JSON.parse(JSON.stringify(item)) as Waiting)
+}

@@ -35,10 +35,11 @@ async function finish(): Promise<void> {
         body: { with_unchecked: unchecked.length > 0 },
       }),
     )
-    await queries.invalidateQueries({ queryKey: keys.board(planterId) })
-    await queries.invalidateQueries({ queryKey: keys.guide(planterId) })
-    await queries.invalidateQueries({ queryKey: keys.yard })
+    // Before the guide says that no walk is open: then this dialog is gone, and with it what it emits.
     emit('finished')
+    void queries.invalidateQueries({ queryKey: keys.board(planterId) })
+    void queries.invalidateQueries({ queryKey: keys.guide(planterId) })
+    void queries.invalidateQueries({ queryKey: keys.yard })
   } catch (error) {
     problem.value = error instanceof Refusal ? error.message : 'The server does not answer. The walk is still open.'
   } finally {
