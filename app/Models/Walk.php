@@ -42,6 +42,11 @@ final class Walk extends Model
 
     public $timestamps = false;
 
+    /** What the sheet was read from; reading it takes longer than all else on a board. */
+    private string $readFrom = '';
+
+    private Sheet $readSheet;
+
     protected $guarded = [];
 
     protected $attributes = ['equipment' => '{}', 'checks' => null, 'finished_by' => null, 'finished_at' => null];
@@ -72,9 +77,14 @@ final class Walk extends Model
     /** All checks that the planter has, as this walk judges them. */
     public function readSheet(): Sheet
     {
-        $sheet = SpecSheetReader::read($this->sheet);
+        $written = $this->attributes['sheet'].$this->attributes['equipment'];
+        if ($this->readFrom !== $written) {
+            $sheet = SpecSheetReader::read($this->sheet);
+            $this->readSheet = $sheet->for(Equipment::of($this->equipment, $sheet->type));
+            $this->readFrom = $written;
+        }
 
-        return $sheet->for(Equipment::of($this->equipment, $sheet->type));
+        return $this->readSheet;
     }
 
     /** The checks that are walked today. */

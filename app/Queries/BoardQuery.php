@@ -12,6 +12,8 @@ use Ustrel\Core\Walk\Result;
 /** Reads the board of a planter: the walk that matters now, or one that is asked for. */
 final readonly class BoardQuery
 {
+    private const CELL = ['row_number', 'check_key', 'side', 'reading_id', 'result', 'value', 'state', 'chips', 'verdict', 'reasons', 'taken_at'];
+
     public function __construct(private LastReadings $lastReadings)
     {
     }
@@ -28,7 +30,7 @@ final readonly class BoardQuery
     public function ofWalk(Walk $walk, Planter $planter): Board
     {
         $current = [];
-        $cells = DB::table('cells')->where('walk_id', $walk->id)->where('result', '!=', Result::Withdrawn->value)->get();
+        $cells = DB::table('cells')->where('walk_id', $walk->id)->where('result', '!=', Result::Withdrawn->value)->get(self::CELL);
         foreach ($cells as $cell) {
             $current["{$cell->row_number}:{$cell->check_key}:{$cell->side}"] = CurrentReading::fromRow($cell);
         }

@@ -47,6 +47,16 @@ return new class extends Migration
                 ADD CHECK (state IN ('sound', 'watch', 'change', 'failed', 'gap', 'light', 'tight', 'yes', 'no'))
             SQL);
 
+        // "Last time" at every place of a planter comes straight from an index, in its order and without the table.
+        DB::statement(<<<'SQL'
+            CREATE INDEX cells_last_time ON cells (planter_id, row_number, check_key, side, season DESC, taken_at DESC)
+                INCLUDE (value, state, chips) WHERE result = 'recorded'
+            SQL);
+        Schema::table('cells', function (Blueprint $table): void {
+            $table->dropIndex(['planter_id', 'season']);
+            $table->index(['planter_id', 'row_number']);
+        });
+
         // What a person wrote down beside the readings of a place. Only ever added to: a correction supersedes.
         Schema::create('notes', function (Blueprint $table): void {
             $table->uuid('id')->primary();

@@ -38,7 +38,9 @@ final readonly class Check
 
     public function with(ClosingWheels $wheels): self
     {
-        return new self($this->key, $this->definition, $this->sides, $this->figures, $wheels);
+        return $this->definition->rule->goesByClosingWheels()
+            ? new self($this->key, $this->definition, $this->sides, $this->figures, $wheels)
+            : $this;
     }
 
     public function has(Side $side): bool

@@ -29,6 +29,12 @@ enum RuleName: string
     case DueAfter = 'due_after';
     case Recorded = 'recorded';
 
+    /** Whether the kind of closing wheels decides which of the figures hold. */
+    public function goesByClosingWheels(): bool
+    {
+        return $this === self::ClosingGap || $this === self::Centring;
+    }
+
     /** @return array<string, Unit|null> the figures that it needs, each with its unit; null for the check's own */
     public function figures(): array
     {

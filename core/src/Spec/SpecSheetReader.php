@@ -104,7 +104,8 @@ final class SpecSheetReader
     private function faultsOf(Check $check): array
     {
         $faults = [];
-        foreach (ClosingWheels::cases() as $wheels) {
+        $kinds = $check->definition->rule->goesByClosingWheels() ? ClosingWheels::cases() : [ClosingWheels::Rubber];
+        foreach ($kinds as $wheels) {
             foreach ($check->with($wheels)->rule->faults() as $figure => $code) {
                 $faults[$figure] = SpecFault::at("{$check->key->value}.{$figure}", $code);
             }
