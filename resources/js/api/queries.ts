@@ -31,7 +31,6 @@ export const keys = {
   walks: (planter: number) => ['walks', planter] as const,
   row: (planter: number) => ['row', planter] as const,
   guide: (planter: number) => ['guide', planter] as const,
-  walkGuide: (walk: string) => ['walk-guide', walk] as const,
   depthIndex: (walk: string) => ['depth-index', walk] as const,
 }
 
@@ -115,13 +114,6 @@ export const useGuide = (planter: Id) =>
       ),
     staleTime: 60_000,
     refetchOnWindowFocus: false,
-  })
-
-/** The guide of any walk, finished ones too. */
-export const useWalkGuide = (walk: MaybeRefOrGetter<string>) =>
-  useQuery({
-    queryKey: computed(() => keys.walkGuide(toValue(walk))),
-    queryFn: () => body(api.GET('/api/walks/{walk}', { params: { path: { walk: toValue(walk) } } })),
   })
 
 export function guideOf(planter: number): WalkGuide | undefined {

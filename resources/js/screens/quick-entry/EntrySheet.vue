@@ -1,34 +1,36 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, toRef, useTemplateRef, watch } from 'vue'
-import type { Check, Side, WalkGuide, WalkStep } from '@/api/types'
-import { placeKey } from '@/api/types'
+import { computed, nextTick, toRef, useTemplateRef, watch } from 'vue'
+import type { Side, WalkGuide } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
-import { wordDoubts } from '@/measure/bands'
-import { readQuantity } from '@/measure/quantity'
-import { useOutbox } from '@/offline/outbox'
-import { reading, useSteps } from '@/screens/walk/useWalk'
 import { say, sayRow } from '@/words'
-import { readCell, type SheetCell, splitPaste } from './sheetCells'
+import { splitPaste } from './sheetCells'
+import { useEntrySheet } from './useEntrySheet'
 
-/** One check at a time, rows across; nothing is stored before it is said. */
+/** One check at a time, rows across, gone through like a spreadsheet; nothing is stored before it is said. */
 const props = defineProps<{ planterId: number; guide: WalkGuide }>()
-const outbox = useOutbox()
-const { units, unitName, reading: print } = useUnits()
-const { all } = useSteps(toRef(props, 'guide'))
+const { unitName, reading: print } = useUnits()
+const {
+  chosen,
+  typed,
+  notice,
+  keepDoubtful,
+  check,
+  checks,
+  index,
+  rows,
+  steps,
+  keyOf,
+  bad,
+  doubtful,
+  ready,
+  ...sheet
+} = useEntrySheet(props.planterId, toRef(props, 'guide'))
 const table = useTemplateRef<HTMLElement>('table')
 
-const chosen = ref<Check['key']>(props.guide.checks.find((check) => check.kind === 'measure')?.key ?? 'seed_tube')
-const typed = ref<Record<string, string>>({})
-const notice = ref('')
-const keepDoubtful = ref(false)
-
-const check = computed(() => props.guide.checks.find((candidate) => candidate.key === chosen.value) as Check)
-const rows = computed(() => (check.value.whole_planter ? [0] : props.guide.ribbon.map(({ row }) => row)))
-const steps = computed(() => new Map(all.value.map((step) => [placeKey(step), step])))
 const choices = computed(() =>
-  props.guide.checks.map(({ key, station }) => ({
+  checks.value.map(({ key, station }) => ({
     value: key,
     title: say(`check.${key}`),
     props: { subtitle: say(`station.${station}`) },
@@ -40,54 +42,8 @@ const inUnit = computed(() => {
   const inFull: Record<string, string> = { in: 'inches', mm: 'millimetres', '°': 'degrees' }
   return name && ` in ${inFull[name] ?? name}`
 })
-const index = computed(() => props.guide.checks.indexOf(check.value))
-
-const keyOf = (row: number, side: Side) => placeKey({ row, check: chosen.value, side })
-const cells = computed(() => {
-  const read = new Map<string, SheetCell>()
-  for (const row of rows.value)
-    for (const side of check.value.sides) {
-      const key = keyOf(row, side)
-      const rowDoubt = props.guide.row_doubts[chosen.value]
-      read.set(
-        key,
-        readCell(typed.value[key] ?? '', check.value, steps.value.get(key) as WalkStep, rowDoubt, units.value),
-      )
-    }
-  return read
-})
-const good = computed(() => [...cells.value].filter(([, cell]) => cell !== null && 'content' in cell))
-const bad = computed(() => [...cells.value].filter(([, cell]) => cell !== null && 'fault' in cell))
-const doubtful = computed(() =>
-  good.value.filter(([, cell]) => cell !== null && 'doubts' in cell && cell.doubts.length > 0),
-)
-
-function what(key: string): string {
-  const cell = cells.value.get(key)
-  if (!cell || !('doubts' in cell)) return cell && 'fault' in cell ? cell.fault : ''
-  const read = check.value.unit && readQuantity(typed.value[key] ?? '', check.value.unit, units.value)
-  return wordDoubts(cell.doubts, read && 'value' in read ? read.value : null, units.value)
-}
-
-const place = (key: string) => `${sayRow(Number(key.split(':')[0]))} ${say(`side.${key.split(':')[2]}`)}`.trim()
-
-function store(): void {
-  const walk = props.guide.walk?.id
-  if (walk === undefined) return
-  const stored = good.value.filter(([key]) => keepDoubtful.value || !doubtful.value.some(([other]) => other === key))
-  void outbox.add(
-    ...stored.map(([key, cell]) => {
-      const content = cell !== null && 'content' in cell ? cell.content : {}
-      const entry = content.result === 'not_fitted' ? ('typed' as const) : ('from_sheet' as const)
-      const body = reading(steps.value.get(key) as WalkStep, { ...content, entry, confirmed: keepDoubtful.value })
-      return { what: 'reading' as const, walk, planter: props.planterId, body }
-    }),
-  )
-  const done = new Set(stored.map(([key]) => key))
-  typed.value = Object.fromEntries(Object.entries(typed.value).filter(([key]) => !done.has(key)))
-  notice.value = `${stored.length} ${stored.length === 1 ? 'reading' : 'readings'} stored.`
-  keepDoubtful.value = false
-}
+const isBad = (key: string) => bad.value.some((cell) => cell.key === key)
+const isDoubtful = (key: string) => doubtful.value.some((cell) => cell.key === key)
 
 function move(event: KeyboardEvent, side: Side, row: number): void {
   const sides = check.value.sides
@@ -123,14 +79,7 @@ function paste(event: ClipboardEvent, side: Side, row: number): void {
   const values = splitPaste(event.clipboardData?.getData('text/plain') ?? '')
   if (values.length < 2) return
   event.preventDefault()
-  const from = rows.value.indexOf(row)
-  const room = rows.value.slice(from)
-  for (const [nth, at] of room.entries()) if (values[nth] !== undefined) typed.value[keyOf(at, side)] = values[nth]
-  const over = values.length - room.length
-  notice.value =
-    over > 0
-      ? `${values.length} cells were pasted, but from row ${row} on there are ${room.length} rows: the last ${over} are left out.`
-      : `${values.length} cells pasted. Nothing is stored yet.`
+  sheet.fill(values, side, row)
 }
 
 function focus(key: string): void {
@@ -138,14 +87,11 @@ function focus(key: string): void {
 }
 
 function turn(by: 1 | -1): void {
-  const next = props.guide.checks[index.value + by]
+  const next = checks.value[index.value + by]
   if (next) chosen.value = next.key
 }
 
-watch(chosen, () => {
-  notice.value = ''
-  void nextTick(() => focus(keyOf(rows.value[0] as number, check.value.sides[0] as Side)))
-})
+watch(chosen, () => void nextTick(() => focus(keyOf(rows.value[0] as number, check.value.sides[0] as Side))))
 </script>
 
 <template>
@@ -162,7 +108,7 @@ watch(chosen, () => {
         hide-details
         density="comfortable"
       />
-      <v-btn variant="outlined" :disabled="index === guide.checks.length - 1" @click="turn(1)">Next check</v-btn>
+      <v-btn variant="outlined" :disabled="index === checks.length - 1" @click="turn(1)">Next check</v-btn>
       <v-btn variant="text" :href="`/api/planters/${planterId}/blank.pdf`" target="_blank">Blank sheet</v-btn>
     </div>
     <p class="quiet">
@@ -190,11 +136,11 @@ watch(chosen, () => {
                 type="text"
                 autocomplete="off"
                 :class="{
-                  bad: bad.some(([key]) => key === keyOf(row, side)),
-                  doubtful: doubtful.some(([key]) => key === keyOf(row, side)),
+                  bad: isBad(keyOf(row, side)),
+                  doubtful: isDoubtful(keyOf(row, side)),
                 }"
                 :aria-label="`${sayRow(row)} ${say(`side.${side}`)}`"
-                :aria-invalid="bad.some(([key]) => key === keyOf(row, side))"
+                :aria-invalid="isBad(keyOf(row, side))"
                 @keydown="move($event, side, row)"
                 @paste="paste($event, side, row)"
               />
@@ -211,26 +157,21 @@ watch(chosen, () => {
     </div>
     <p v-if="notice" role="status">{{ notice }}</p>
     <ul v-if="bad.length > 0" class="faults change" role="alert">
-      <li v-for="[key] in bad" :key="key">
-        <strong>{{ place(key) }}:</strong> {{ what(key) }}
+      <li v-for="cell in bad" :key="cell.key">
+        <strong>{{ sheet.placeOf(cell.key) }}:</strong> {{ cell.fault }}
       </li>
     </ul>
     <div v-if="doubtful.length > 0" class="faults really" role="alert">
       <strong>Really?</strong>
       <ul>
-        <li v-for="[key] in doubtful" :key="key">
-          <strong>{{ place(key) }}:</strong> <fraction-text :text="what(key)" />
+        <li v-for="cell in doubtful" :key="cell.key">
+          <strong>{{ sheet.placeOf(cell.key) }}:</strong> <fraction-text :text="sheet.doubtsOf(cell)" />
         </li>
       </ul>
       <v-checkbox v-model="keepDoubtful" hide-details label="These are right: store them too" />
     </div>
-    <v-btn
-      color="primary"
-      size="large"
-      :disabled="good.length - (keepDoubtful ? 0 : doubtful.length) === 0"
-      @click="store"
-    >
-      Store {{ good.length - (keepDoubtful ? 0 : doubtful.length) }} readings
+    <v-btn color="primary" size="large" :disabled="ready.length === 0" @click="sheet.store">
+      Store {{ ready.length }} readings
     </v-btn>
   </div>
 </template>

@@ -221,23 +221,24 @@ defineExpose({ takeKey, isEmpty: computed(() => typed.value === '') })
     display: none;
   }
   .figure-line {
-    grid-template-columns: 128px 1fr;
+    grid-template-columns: 112px 1fr auto;
     gap: 8px;
-    min-height: 104px;
-    align-content: start;
+    min-height: 56px;
   }
   .field {
-    font-size: 1.5rem;
+    font-size: 1.375rem;
     min-height: 52px;
   }
   .big {
-    font-size: 1.75rem;
-    order: 3;
-    grid-column: 1 / -1;
-    min-height: 40px;
+    font-size: 1.375rem;
+  }
+  .beside {
+    display: none;
   }
   .chip {
-    justify-self: start;
+    font-size: 1rem;
+    padding: 6px 8px;
+    gap: 5px;
   }
 }
 </style>

@@ -127,6 +127,9 @@ useEventListener('keydown', onKey)
   h1 {
     font-size: 1.125rem;
   }
+  .of {
+    display: none;
+  }
   .actions {
     gap: 6px;
   }

@@ -87,7 +87,7 @@ watch(
 }
 .list {
   position: relative;
-  max-height: calc(100vh - 396px);
+  max-height: calc(100vh - 430px);
   min-height: 200px;
   overflow-y: auto;
 }

@@ -6,6 +6,7 @@ import { api, body } from '@/api/client'
 import { askForNews, editGuide } from '@/api/queries'
 import type { PlaceRef, Walk, WalkGuide } from '@/api/types'
 import PlanterShell from '@/components/PlanterShell.vue'
+import { say } from '@/words'
 import FinishWalk from './FinishWalk.vue'
 import HowTo from './HowTo.vue'
 import KeysHelp from './KeysHelp.vue'
@@ -98,6 +99,8 @@ function onKey(key: string): void {
         @go="walk.goTo"
       />
       <div class="middle">
+        <!-- Where the how-to has no room, the caution still stands where the hand is. -->
+        <button type="button" class="mind" @click="dialog = 'how-to'">{{ say(`caution.${check.station}`) }}</button>
         <place-remarks :guide="guide" :place="current" :station="check.station" />
         <reading-entry
           :step="current"
@@ -197,6 +200,9 @@ function onKey(key: string): void {
   display: grid;
   gap: 10px;
 }
+.mind {
+  display: none;
+}
 .today {
   max-height: 90vh;
   overflow-y: auto;
@@ -238,6 +244,22 @@ function onKey(key: string): void {
   }
   .how-to {
     display: none;
+  }
+  .mind {
+    display: -webkit-box;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+    overflow: hidden;
+    height: var(--touch);
+    padding: 3px 10px;
+    border-left: 5px solid var(--ochre);
+    background: var(--card);
+    font-size: 0.875rem;
+    line-height: 1.5;
+    text-align: left;
+  }
+  .middle {
+    gap: 6px;
   }
   .progress {
     padding: 6px 10px;
