@@ -17,6 +17,7 @@ import RemarkDialog from './RemarkDialog.vue'
 import RowStations from './RowStations.vue'
 import StationChoice from './StationChoice.vue'
 import { useWalk } from './useWalk'
+import WalkProgress from './WalkProgress.vue'
 
 /** An open walk: one reading at a time, big. */
 const props = defineProps<{ planterId: number; guide: WalkGuide; startAt?: PlaceRef }>()
@@ -32,13 +33,6 @@ useIntervalFn(() => void askForNews(props.planterId, open.value.id), NEWS_EVERY_
 
 const dialog = ref<'none' | 'keys' | 'how-to' | 'remark' | 'stations' | 'finish'>('none')
 const close = () => (dialog.value = 'none')
-const checked = computed(() => steps.value.length - unchecked.value.length)
-const timeLeft = computed(() => {
-  const pace = props.guide.seconds_a_reading
-  if (pace === null || unchecked.value.length === 0) return ''
-  const minutes = Math.ceil((pace * unchecked.value.length) / 60)
-  return minutes < 90 ? `about ${minutes} min left` : `about ${(minutes / 60).toFixed(1)} h left`
-})
 const order = computed({ get: () => open.value.order, set: (order) => void change({ order }) })
 
 async function change(edit: Partial<Pick<Walk, 'order' | 'checks'>>): Promise<void> {
@@ -122,28 +116,14 @@ function onKey(key: string): void {
       </div>
       <how-to class="how-to" :check="check" />
     </div>
-    <footer class="progress">
-      <span class="count"
-        ><strong>{{ checked }}</strong> of {{ steps.length }}<span class="of"> readings</span></span
-      >
-      <v-progress-linear
-        class="line"
-        :model-value="(100 * checked) / steps.length"
-        height="10"
-        color="primary"
-        rounded
-        aria-label="Share of the walk that is done"
-      />
-      <span class="left">{{ timeLeft }}</span>
-      <order-choice v-model="order" class="order" />
-      <v-btn variant="outlined" @click="dialog = 'stations'">Stations</v-btn>
-      <v-btn
-        :variant="unchecked.length === 0 ? 'flat' : 'outlined'"
-        :color="unchecked.length === 0 ? 'primary' : undefined"
-        @click="dialog = 'finish'"
-        >Finish</v-btn
-      >
-    </footer>
+    <walk-progress
+      v-model:order="order"
+      :done="steps.length - unchecked.length"
+      :places="steps.length"
+      :seconds-a-reading="guide.seconds_a_reading"
+      @stations="dialog = 'stations'"
+      @finish="dialog = 'finish'"
+    />
     <keys-help v-if="dialog === 'keys'" @close="close" />
     <v-dialog
       v-if="dialog === 'how-to'"
@@ -209,31 +189,11 @@ function onKey(key: string): void {
   display: grid;
   gap: 12px;
 }
-.progress {
-  position: fixed;
-  inset: auto 0 0;
-  z-index: 5;
-  display: flex;
-  align-items: center;
-  gap: 16px;
-  padding: 8px 24px;
-  background: var(--card);
-  border-top: 1px solid var(--line);
-}
-.count,
-.left {
-  white-space: nowrap;
-}
-.line {
-  flex: 1;
-  min-width: 40px;
-}
 @media (max-width: 1020px) {
   .desk {
     grid-template-columns: minmax(0, 1fr) 250px;
   }
-  .stations,
-  .order {
+  .stations {
     display: none;
   }
 }
@@ -260,14 +220,6 @@ function onKey(key: string): void {
   }
   .middle {
     gap: 6px;
-  }
-  .progress {
-    padding: 6px 10px;
-    gap: 8px;
-  }
-  .left,
-  .of {
-    display: none;
   }
 }
 </style>
