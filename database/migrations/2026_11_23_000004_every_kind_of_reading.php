@@ -37,6 +37,17 @@ return new class extends Migration
             });
             DB::table($name)->where('result', 'measured')->update(['result' => 'recorded']);
         }
+        // A reason's figure used to be a length always.
+        DB::statement(<<<'SQL'
+            UPDATE cells SET reasons = (
+                SELECT coalesce(jsonb_agg(jsonb_build_object(
+                    'code', reason -> 'code',
+                    'ref', reason -> 'ref_mm',
+                    'unit', CASE WHEN reason ->> 'ref_mm' IS NOT NULL THEN 'mm' END
+                )), '[]')
+                FROM jsonb_array_elements(reasons) AS reason
+            )
+            SQL);
         DB::statement(<<<'SQL'
             ALTER TABLE readings
                 ADD CHECK (row_number BETWEEN 0 AND 48),
