@@ -179,3 +179,24 @@ it('prints findings and a blank sheet', function (): void {
         expect($pdf)->toStartWith('%PDF-')->and(preg_match_all('/\/Type \/Page\b/', $pdf))->toBeGreaterThan(2);
     }
 });
+
+it('keeps the record of a row: figures and trouble of all seasons, not what was merely sound', function (): void {
+    $planter = $this->planter(['planting_start' => '2025-04-20']);
+    $before = $this->openWalk($planter, null);
+    $this->send($before, $this->reading(3, '14 7/8'), $this->state(3, 'seed_tube', 'sound'), $this->reading(4, '14 3/4'))->assertOk();
+    $this->postJson("/api/walks/{$before->id}/finish", ['with_unchecked' => true])->assertOk();
+    $planter->update(['planting_start' => '2026-04-20']);
+    $this->send($this->openWalk($planter, null), $this->reading(3, '14 3/8'), $this->state(3, 'seed_tube', 'watch', ['chips' => ['dog_ear']]))->assertOk();
+
+    $readings = $this->getJson("/api/planters/{$planter->id}/rows/3")->assertOk()->json('readings');
+    $told = array_map(fn (array $one): array => [$one['season'], $one['check'], $one['verdict']], $readings);
+    expect($told)->toEqualCanonicalizing([
+        [2026, 'opener_blade_diameter', 'change'], [2026, 'seed_tube', 'change'], [2025, 'opener_blade_diameter', 'sound'],
+    ]);
+    $this->getJson("/api/planters/{$planter->id}/rows/9")->assertNotFound();
+});
+
+it('has no depth index before a notch is read', function (): void {
+    $walk = $this->openWalk($this->planter(), null);
+    $this->getJson("/api/walks/{$walk->id}/depth-index")->assertOk()->assertJsonPath('median', null)->assertJsonPath('rows', []);
+});

@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Walk;
-use App\Queries\BoardQuery;
+use App\Queries\DepthIndexQuery;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Field\DepthIndex;
 use Ustrel\Core\Field\RowIndex;
-use Ustrel\Core\Spec\CheckKey;
 
 #[OA\Schema(schema: 'DepthIndex', required: ['tolerance', 'notch_mm', 'median', 'spread_before', 'spread_after', 'rows'], properties: [
     new OA\Property(property: 'tolerance', description: 'Notches that a row may be off', type: 'number'),
@@ -31,20 +29,9 @@ final class DepthIndexController extends Controller
     #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\Response(response: 200, description: 'The rows\' depth stops against each other', content: new OA\JsonContent(ref: '#/components/schemas/DepthIndex'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    public function __invoke(Walk $walk, BoardQuery $boards): JsonResponse
+    public function __invoke(Walk $walk, DepthIndexQuery $depth): JsonResponse
     {
-        $board = $boards->ofWalk($walk->load('planter.specSheet'), $walk->planter);
-        $tolerance = $board->sheet->check(CheckKey::DepthStopNotch)?->figures['tolerance']->quantity;
-        $tolerance = $tolerance === null ? 1.0 : $tolerance->unit()->valueOf($tolerance);
-        $notches = [];
-        for ($row = 1; $row <= $board->rowCount; $row++) {
-            $notch = ($board->current["{$row}:depth_stop_notch:centre"] ?? null)?->quantity();
-            if ($notch !== null) {
-                $notches[$row] = $notch->unit()->valueOf($notch);
-            }
-        }
-        $index = $notches === [] ? null : DepthIndex::of($notches, $tolerance);
-        $notch = $board->sheet->notch->quantity;
+        ['index' => $index, 'tolerance' => $tolerance, 'notch' => $notch] = $depth->of($walk->load('planter.specSheet'));
 
         return new JsonResponse([
             'tolerance' => $tolerance,

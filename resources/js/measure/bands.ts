@@ -1,9 +1,8 @@
-import type { Answer, Band, Check, Doubt, Judgement, Reason, Verdict, WalkStep } from '@/api/types'
+import type { Answer, Band, Check, Doubt, Judgement, Reason, WalkStep } from '@/api/types'
 import { say, sayReason } from '@/words'
 import type { Units } from './length'
+import { worst } from './verdict'
 import { printApart, printQuantity, toSteps } from './quantity'
-
-const SEVERITY: Verdict[] = ['unchecked', 'sound', 'watch', 'change', 'failed']
 
 /** The bands that hold at a place: its own where last time counts, or the rows', or the check's. */
 export function bandsAt(step: WalkStep, check: Check, rowBands: Record<string, Band[]>): Band[] {
@@ -24,7 +23,7 @@ export function judgeState(check: Check, { state, chips }: Pick<Answer, 'state' 
   if (chips.length === 0) return said
   const weights = check.chips.filter(({ chip }) => chips.includes(chip)).map(({ verdict }) => verdict)
   return {
-    verdict: [said.verdict, ...weights].reduce((a, b) => (SEVERITY.indexOf(b) > SEVERITY.indexOf(a) ? b : a)),
+    verdict: worst([said.verdict, ...weights]),
     reasons: chips.map((chip) => ({ code: `chip.${chip}`, ref: null, unit: null })),
   }
 }

@@ -83,7 +83,7 @@ function walkTo(cell: Cell): void {
             <template v-else>Start a walk to measure.</template>
           </p>
         </div>
-        <div class="filters" role="group" aria-label="Show">
+        <div class="segments" role="group" aria-label="Show">
           <button
             v-for="option in filters"
             :key="option.value"
@@ -160,24 +160,6 @@ function walkTo(cell: Cell): void {
 }
 .title {
   flex: 1 1 300px;
-}
-.filters {
-  display: flex;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  overflow: hidden;
-}
-.filters button {
-  min-height: var(--touch);
-  padding: 0 14px;
-}
-.filters button + button {
-  border-left: 1px solid var(--line);
-}
-.filters button[aria-pressed='true'] {
-  background: var(--accent-weak);
-  font-weight: 700;
 }
 .walks {
   flex: 0 1 200px;

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
-import { useBoard } from '@/api/queries'
-import type { Cell, Check, Verdict } from '@/api/types'
+import type { Cell, Verdict } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
+import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { useUnits } from '@/composables/useUnits'
 import { wordReasons } from '@/measure/bands'
 import CellHistory from '@/screens/board/CellHistory.vue'
@@ -16,16 +15,12 @@ import { findingsOf, groupFindings } from './findings'
 
 /** Everything that is not sound, by row or by station, each with its reason. */
 const { planterId } = defineProps<{ planterId: number }>()
-const router = useRouter()
-const query = useBoard(() => planterId)
+const { query, board, checkOf, canWalk, walkTo, toRow } = usePlanterBoard(() => planterId)
 const { reading, answer, units } = useUnits()
 const by = ref<'row' | 'station'>('row')
 const only = ref<Verdict>()
 const opened = ref<Cell>()
 
-const board = computed(() => query.data.value)
-const checks = computed(() => new Map(board.value?.checks.map((check) => [check.key, check])))
-const checkOf = (cell: Pick<Cell, 'check'>) => checks.value.get(cell.check) as Check
 const findings = computed(() => findingsOf(board.value?.cells ?? []))
 const counts = computed(() =>
   (['failed', 'change', 'watch'] as const).map((verdict) => ({
@@ -39,25 +34,15 @@ const groups = computed(() =>
     (cell) => (by.value === 'row' ? sayRow(cell.row) : say(`station.${checkOf(cell).station}`)),
   ),
 )
-const canWalk = computed(() => board.value?.walk?.finished_at === null)
-
-function walkTo({ row, check, side }: Cell): void {
-  void router.push({ name: 'walk', params: { planter: planterId }, query: { row, check, side } })
-}
 </script>
 
 <template>
-  <planter-shell
-    :planter-id="planterId"
-    :ribbon="board?.ribbon"
-    :sections="board?.planter.sections"
-    @select="router.push({ name: 'row', params: { planter: planterId, row: $event } })"
-  >
+  <planter-shell :planter-id="planterId" :ribbon="board?.ribbon" :sections="board?.planter.sections" @select="toRow">
     <load-problem :error="query.error.value" @again="query.refetch()" />
     <div v-if="board" class="findings">
       <div class="head">
         <h1>To see to</h1>
-        <div class="choice" role="group" aria-label="Verdict">
+        <div class="segments" role="group" aria-label="Verdict">
           <button
             v-for="{ verdict, count } in counts"
             :key="verdict"
@@ -68,7 +53,7 @@ function walkTo({ row, check, side }: Cell): void {
             <verdict-glyph :verdict="verdict" silent /> {{ count }} {{ say(`verdict.${verdict}`).toLowerCase() }}
           </button>
         </div>
-        <div class="choice" role="group" aria-label="List">
+        <div class="segments" role="group" aria-label="List">
           <button type="button" :aria-pressed="by === 'row'" @click="by = 'row'">By row</button>
           <button type="button" :aria-pressed="by === 'station'" @click="by = 'station'">By station</button>
         </div>
@@ -140,24 +125,6 @@ function walkTo({ row, check, side }: Cell): void {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-.choice {
-  display: flex;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  overflow: hidden;
-}
-.choice button {
-  min-height: var(--touch);
-  padding: 0 14px;
-}
-.choice button + button {
-  border-left: 1px solid var(--line);
-}
-.choice button[aria-pressed='true'] {
-  background: var(--accent-weak);
-  font-weight: 700;
 }
 .sheet {
   padding: 10px 16px;

@@ -1,12 +1,11 @@
 import type { Cell } from '@/api/types'
-
-const GRAVITY = { failed: 0, change: 1, watch: 2, sound: 3, unchecked: 4 }
+import { severity } from '@/measure/verdict'
 
 /** What was looked at and is not sound, the worst first, then along the planter. */
 export function findingsOf(cells: Cell[]): Cell[] {
   return cells
-    .filter((cell) => cell.now && GRAVITY[cell.now.verdict] <= GRAVITY.watch)
-    .sort((a, b) => gravity(a) - gravity(b) || a.row - b.row)
+    .filter((cell) => gravity(cell) >= severity('watch'))
+    .sort((a, b) => gravity(b) - gravity(a) || a.row - b.row)
 }
 
 /** Findings under a name each, the names in the order of their worst finding. */
@@ -16,4 +15,4 @@ export function groupFindings(findings: Cell[], nameOf: (cell: Cell) => string):
   return [...groups].map(([name, cells]) => ({ name, cells }))
 }
 
-const gravity = (cell: Cell) => GRAVITY[cell.now?.verdict ?? 'unchecked']
+const gravity = (cell: Cell) => severity(cell.now?.verdict ?? 'unchecked')

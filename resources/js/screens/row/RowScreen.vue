@@ -1,26 +1,25 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
-import { useBoard, useRowRecord } from '@/api/queries'
-import type { Cell, Check, Station, Verdict } from '@/api/types'
+import { useRowRecord } from '@/api/queries'
+import type { Cell, Station, Verdict } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
+import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { useUnits } from '@/composables/useUnits'
 import RowUnitDrawing from '@/drawings/RowUnitDrawing.vue'
 import { wordReasons } from '@/measure/bands'
+import { worstOf } from '@/measure/verdict'
 import CellHistory from '@/screens/board/CellHistory.vue'
-import { worstOf } from '@/screens/walk/worst'
 import { say, sayRow } from '@/words'
 import RowTimeline from './RowTimeline.vue'
 
 /** One row unit: what each of its stations says now, and what is on record of it. */
 const { planterId, row } = defineProps<{ planterId: number; row: number }>()
-const router = useRouter()
 const { reading, answer, units } = useUnits()
-const board = useBoard(() => planterId)
+const { query, board, checkOf, stationsOf, canWalk, walkTo, toRow } = usePlanterBoard(() => planterId)
 const record = useRowRecord(
   () => planterId,
   () => row,
@@ -28,17 +27,7 @@ const record = useRowRecord(
 const station = ref<Station>()
 const opened = ref<Cell>()
 
-const checks = computed(() => new Map(board.data.value?.checks.map((check) => [check.key, check])))
-const checkOf = (cell: Pick<Cell, 'check'>) => checks.value.get(cell.check) as Check
-const stations = computed(() => {
-  const groups = new Map<Station, Cell[]>()
-  for (const cell of board.data.value?.cells ?? []) {
-    if (cell.row !== row) continue
-    const of = checkOf(cell).station
-    groups.set(of, [...(groups.get(of) ?? []), cell])
-  }
-  return [...groups].map(([name, cells]) => ({ name, cells, verdict: worstOf(cells) }))
-})
+const stations = computed(() => stationsOf(row).map((group) => ({ ...group, verdict: worstOf(group.cells) })))
 const verdicts = computed(
   () =>
     Object.fromEntries(stations.value.map(({ name, verdict }) => [name, verdict])) as Partial<Record<Station, Verdict>>,
@@ -46,25 +35,20 @@ const verdicts = computed(
 const shown = computed(() =>
   station.value ? stations.value.filter(({ name }) => name === station.value) : stations.value,
 )
-const canWalk = computed(() => board.data.value?.walk?.finished_at === null)
-
-function walkTo({ check, side }: Cell): void {
-  void router.push({ name: 'walk', params: { planter: planterId }, query: { row, check, side } })
-}
 </script>
 
 <template>
   <planter-shell
     :planter-id="planterId"
-    :ribbon="board.data.value?.ribbon"
-    :sections="board.data.value?.planter.sections"
+    :ribbon="board?.ribbon"
+    :sections="board?.planter.sections"
     :selected="row"
-    @select="router.push({ name: 'row', params: { planter: planterId, row: $event } })"
+    @select="toRow"
   >
-    <load-problem :error="board.error.value ?? record.error.value" @again="(board.refetch(), record.refetch())" />
-    <div v-if="board.data.value" class="row-page">
+    <load-problem :error="query.error.value ?? record.error.value" @again="(query.refetch(), record.refetch())" />
+    <div v-if="board" class="row-page">
       <section class="sheet unit">
-        <h1>{{ sayRow(row) }} of {{ board.data.value.planter.name }}</h1>
+        <h1>{{ sayRow(row) }} of {{ board.planter.name }}</h1>
         <row-unit-drawing
           :lit="station"
           :verdicts="verdicts"

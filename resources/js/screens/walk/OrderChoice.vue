@@ -8,7 +8,7 @@ const orders: WalkOrder[] = ['row_by_row', 'station_by_station', 'snake']
 </script>
 
 <template>
-  <div class="choice" role="group" aria-label="Order of the walk">
+  <div class="segments" role="group" aria-label="Order of the walk">
     <button
       v-for="value in orders"
       :key="value"
@@ -23,24 +23,9 @@ const orders: WalkOrder[] = ['row_by_row', 'station_by_station', 'snake']
 </template>
 
 <style scoped>
-.choice {
-  display: flex;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  overflow: hidden;
-}
 button {
   flex: 1;
-  min-height: var(--touch);
-  padding: 0 12px;
   white-space: nowrap;
-}
-button + button {
-  border-left: 1px solid var(--line);
-}
-button[aria-pressed='true'] {
-  background: var(--accent-weak);
-  font-weight: 700;
 }
 @media (max-width: 700px) {
   button {

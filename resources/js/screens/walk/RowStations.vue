@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
-import type { Check, PlaceRef, Station, Verdict, WalkStep } from '@/api/types'
+import type { Check, PlaceRef, Station, WalkStep } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import RowUnitDrawing from '@/drawings/RowUnitDrawing.vue'
+import { worstOf } from '@/measure/verdict'
 import { say, sayRow } from '@/words'
-import { worstOf } from './worst'
 
 /** The row unit with the station that is up; the row's stations, and what this one reads so far. */
 const { steps, current, checkOf } = defineProps<{
@@ -29,7 +29,7 @@ const stations = computed(() => {
     name,
     places,
     left: places.filter((step) => step.now === null).length,
-    verdict: worstOf(places) as Verdict,
+    verdict: worstOf(places),
     next: places.find((step) => step.now === null) ?? (places[0] as WalkStep),
   }))
 })

@@ -72,7 +72,7 @@ function record(): void {
     <h2>Toolbar level</h2>
     <p class="quiet">Planter lowered on level ground, as it plants. Level, or slightly nose-up.</p>
     <form class="form" @submit.prevent="work">
-      <div class="choice" role="group" aria-label="Measured by">
+      <div class="segments" role="group" aria-label="Measured by">
         <button type="button" :aria-pressed="by === 'heights'" @click="by = 'heights'">Two heights</button>
         <button type="button" :aria-pressed="by === 'angle'" @click="by = 'angle'">Angle gauge</button>
       </div>
@@ -114,19 +114,8 @@ function record(): void {
   gap: 10px;
   margin-top: 10px;
 }
-.choice {
-  display: flex;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  overflow: hidden;
-}
-.choice button {
+.segments button {
   flex: 1;
-  min-height: var(--touch);
-}
-.choice button[aria-pressed='true'] {
-  background: var(--accent-weak);
-  font-weight: 700;
 }
 .result {
   margin-top: 12px;

@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useRouter } from 'vue-router'
-import { useBoard } from '@/api/queries'
-import type { Cell, Check, Station } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
+import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { useUnits } from '@/composables/useUnits'
 import { wordReasons } from '@/measure/bands'
 import { say } from '@/words'
@@ -17,41 +15,21 @@ import ToolbarLevel from './ToolbarLevel.vue'
 
 /** What belongs to no row: grouped checks, the toolbar's level, the depth stops against each other. */
 const { planterId } = defineProps<{ planterId: number }>()
-const router = useRouter()
-const query = useBoard(() => planterId)
+const { query, board, checks, checkOf, stationsOf, canWalk, walkTo, toRow } = usePlanterBoard(() => planterId)
 const { reading, units } = useUnits()
 
-const board = computed(() => query.data.value)
-const checks = computed(() => new Map(board.value?.checks.map((check) => [check.key, check])))
-const checkOf = (cell: Pick<Cell, 'check'>) => checks.value.get(cell.check) as Check
-const groups = computed(() => {
-  const found = new Map<Station, Cell[]>()
-  for (const cell of board.value?.cells ?? []) {
-    if (cell.row !== 0) continue
-    const station = checkOf(cell).station
-    found.set(station, [...(found.get(station) ?? []), cell])
-  }
-  return [...found].map(([name, cells]) => ({ name, cells, done: cells.filter((cell) => cell.now !== null).length }))
-})
-const isOpen = computed(() => board.value?.walk?.finished_at === null)
-
-function walkTo({ row, check, side }: Cell): void {
-  void router.push({ name: 'walk', params: { planter: planterId }, query: { row, check, side } })
-}
+const groups = computed(() =>
+  stationsOf(0).map((group) => ({ ...group, done: group.cells.filter((cell) => cell.now !== null).length })),
+)
 </script>
 
 <template>
-  <planter-shell
-    :planter-id="planterId"
-    :ribbon="board?.ribbon"
-    :sections="board?.planter.sections"
-    @select="router.push({ name: 'row', params: { planter: planterId, row: $event } })"
-  >
+  <planter-shell :planter-id="planterId" :ribbon="board?.ribbon" :sections="board?.planter.sections" @select="toRow">
     <load-problem :error="query.error.value" @again="query.refetch()" />
     <div v-if="board" class="planter">
       <div class="head">
         <h1>Whole planter</h1>
-        <p v-if="!isOpen" class="quiet">
+        <p v-if="!canWalk" class="quiet">
           These checks are the last part of a walk. No walk is open:
           <router-link :to="{ name: 'walk', params: { planter: planterId } }">start one</router-link>.
         </p>
@@ -63,7 +41,7 @@ function walkTo({ row, check, side }: Cell): void {
         <p class="caution">{{ say(`caution.${group.name}`) }}</p>
         <ul>
           <li v-for="cell in group.cells" :key="placeKey(cell)">
-            <button type="button" :disabled="!isOpen" @click="walkTo(cell)">
+            <button type="button" :disabled="!canWalk" @click="walkTo(cell)">
               <verdict-glyph :verdict="cell.now?.verdict ?? 'unchecked'" />
               <span class="what">{{ say(`check.${cell.check}`) }}</span>
               <strong v-if="cell.now"><fraction-text :text="reading(cell.now, checkOf(cell))" /></strong>
@@ -74,7 +52,7 @@ function walkTo({ row, check, side }: Cell): void {
           </li>
         </ul>
       </section>
-      <toolbar-level :planter-id="planterId" :walk="isOpen ? board.walk?.id : undefined" />
+      <toolbar-level :planter-id="planterId" :walk="canWalk ? board.walk?.id : undefined" />
       <template v-if="board.walk">
         <depth-index :planter-id="planterId" :walk="board.walk.id" />
         <air-across-rows v-if="checks.has('air_at_meter')" :board="board" />
