@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Spec\Background;
@@ -13,6 +14,7 @@ use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Judgement;
 use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\Outlook;
 use Ustrel\Core\Spec\Reason;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\SpecSheet;
@@ -42,14 +44,16 @@ function words(Judgement $judgement): array
 }
 
 /**
+ * @param  string|null  $turnsAt  from here on a reading will not last the season
  * @param  list<string>  $rows  what the planter's rows read
  * @return list<string> the verdict, then the codes of its reasons
  */
-function judged(SpecSheet $sheet, CheckKey $key, string $typed, ?string $last = null, array $rows = []): array
+function judged(SpecSheet $sheet, CheckKey $key, string $typed, ?string $turnsAt = null, array $rows = []): array
 {
     $check = $sheet->checks[$key->value];
     $read = fn (string $one): Quantity => $check->unit->read($one, UnitSystem::Inch);
-    $background = Background::ofRows($last === null ? null : $read($last), array_map($read, $rows));
+    $outlook = $turnsAt === null ? null : new Outlook($read($turnsAt), Unit::Percent->quantity(20_000));
+    $background = Background::ofRows($outlook, array_map($read, $rows));
 
     return words($check->judge(Answer::figure($read($typed)), $background));
 }

@@ -15,6 +15,8 @@ enum Unit: string
     case Notch = 'notch';
     case Shim = 'shim';
     case Season = 'season';
+    /** Of furrow, travelled by one row. */
+    case FurrowMile = 'mi';
     /** A mark on the row unit's own scale: a spring step, a row cleaner's setting. */
     case Mark = 'mark';
 
@@ -63,7 +65,7 @@ enum Unit: string
     {
         return match ($this) {
             self::Millimetre => Length::LONGEST,
-            self::InchOfWater, self::Psi, self::Percent, self::Mark => 10_000_000,
+            self::InchOfWater, self::Psi, self::Percent, self::Mark, self::FurrowMile => 10_000_000,
             self::Degree => 45_000,
             self::Notch, self::Season => 100_000,
             self::Shim => 20_000,
@@ -103,6 +105,7 @@ enum Unit: string
             self::Notch => ['notch' => 1.0, 'notches' => 1.0],
             self::Shim => ['shim' => 1.0, 'shims' => 1.0],
             self::Season => ['season' => 1.0, 'seasons' => 1.0],
+            self::FurrowMile => ['mi' => 1.0, 'mile' => 1.0, 'miles' => 1.0, 'km' => 1 / 1.609344],
             self::Mark => [],
         };
     }
@@ -118,6 +121,7 @@ enum Unit: string
             self::Psi => $metric ? 'bar' : 'psi',
             self::Degree => '°',
             self::Percent => '%',
+            self::FurrowMile => $metric ? 'km' : 'mi',
             self::Notch, self::Shim, self::Season, self::Mark => '',
         };
     }

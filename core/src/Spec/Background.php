@@ -10,21 +10,21 @@ use Ustrel\Core\Measure\Quantity;
 final readonly class Background
 {
     private function __construct(
-        /** What the same place read in an earlier season, if it was read. */
-        public ?Quantity $last,
+        /** What the wear of this part and of its like says of the coming season; null where the record is too thin. */
+        public ?Outlook $outlook,
         /** The median of the planter's rows in this walk; null with too few rows to compare. */
         public ?Quantity $median,
     ) {
     }
 
-    public static function of(?Quantity $last = null, ?Quantity $median = null): self
+    public static function of(?Outlook $outlook = null, ?Quantity $median = null): self
     {
-        return new self($last, $median);
+        return new self($outlook, $median);
     }
 
     /** @param  list<Quantity>  $readings  of one check, all rows read so far */
-    public static function ofRows(?Quantity $last, array $readings): self
+    public static function ofRows(?Outlook $outlook, array $readings): self
     {
-        return new self($last, Rows::of($readings)?->median);
+        return new self($outlook, Rows::of($readings)?->median);
     }
 }

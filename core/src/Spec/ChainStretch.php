@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Ustrel\Core\Spec;
 
 use Ustrel\Core\Measure\Amount;
+use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Wear\WearPath;
 
 /**
  * A roller chain, measured pin to pin over ten pitches. Elongation in percent = 100 x (measured / (pitches x pitch) - 1):
@@ -37,16 +39,29 @@ final readonly class ChainStretch implements Rule
 
     public function judge(Quantity $value, Background $background): Judgement
     {
-        return match (true) {
-            $value->steps() > $this->lengthAt($this->limit) => Judgement::of(Verdict::Change, new Reason(ReasonCode::OverStretchLimit, $this->limit)),
-            $value->steps() > $this->lengthAt($this->watch) => Judgement::of(Verdict::Watch, new Reason(ReasonCode::OverStretchWatch, $this->watch)),
-            default => Judgement::of(Verdict::Sound, new Reason(ReasonCode::LittleStretch, $this->watch)),
-        };
+        $steps = $value->steps();
+        if ($steps > $this->lengthAt($this->limit)) {
+            return Judgement::of(Verdict::Change, new Reason(ReasonCode::OverStretchLimit, $this->limit));
+        }
+
+        $reasons = [];
+        if ($steps > $this->lengthAt($this->watch)) {
+            $reasons[] = new Reason(ReasonCode::OverStretchWatch, $this->watch);
+        }
+        if ($background->outlook !== null && $steps > $background->outlook->turnsAt->steps()) {
+            $reasons[] = new Reason(ReasonCode::WillOutgrow, $background->outlook->chance);
+        }
+
+        return $reasons === []
+            ? Judgement::of(Verdict::Sound, new Reason(ReasonCode::LittleStretch, $this->watch))
+            : Judgement::of(Verdict::Watch, ...$reasons);
     }
 
     public function breakPoints(Background $background): array
     {
-        return [$this->lengthAt($this->watch) + 1, $this->lengthAt($this->limit) + 1];
+        $points = [$this->lengthAt($this->watch) + 1, $this->lengthAt($this->limit) + 1];
+
+        return $background->outlook === null ? $points : [...$points, $background->outlook->turnsAt->steps() + 1];
     }
 
     public function lifeLeft(Quantity $value): float
@@ -64,6 +79,15 @@ final readonly class ChainStretch implements Rule
     public function trend(): Trend
     {
         return Trend::Grows;
+    }
+
+    public function wear(FurrowDistance $life): WearPath
+    {
+        $perMillimetre = Unit::Millimetre->stepsPerUnit();
+        $limit = $this->lengthAt($this->limit) / $perMillimetre;
+        $new = $this->nominal / $perMillimetre;
+
+        return new WearPath(false, $limit, $new, $limit - $new, $life);
     }
 
     public function marks(): array

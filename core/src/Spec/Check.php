@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
+use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Wear\WearPath;
 
 /** A check as one spec sheet has it: on which sides, by which figures, judged by which rule. */
 final readonly class Check
@@ -51,6 +53,14 @@ final readonly class Check
     public function isOfWholePlanter(): bool
     {
         return $this->station->isOfWholePlanter();
+    }
+
+    /** How its figure wears, by the spec sheet's nominal life; null where nothing does. */
+    public function wear(): ?WearPath
+    {
+        $life = $this->figures['life'] ?? null;
+
+        return $life === null ? null : $this->rule->wear(FurrowDistance::ofMiles(Unit::FurrowMile->valueOf($life->quantity)));
     }
 
     /** Whether one row's verdict hangs on what the other rows read. */

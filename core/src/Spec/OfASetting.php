@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
+use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Quantity;
 
 /** What the rules share that judge a setting: nothing wears, nothing has a largest size. */
@@ -15,6 +16,11 @@ trait OfASetting
     }
 
     public function largest(): null
+    {
+        return null;
+    }
+
+    public function wear(FurrowDistance $life): null
     {
         return null;
     }

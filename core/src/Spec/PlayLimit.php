@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
+use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Wear\WearPath;
 
 /** Play that grows with wear: over one figure it is "watch", over the other "change". */
 final readonly class PlayLimit implements Rule
@@ -28,9 +30,8 @@ final readonly class PlayLimit implements Rule
         if ($steps > $this->watch->steps()) {
             $reasons[] = new Reason(ReasonCode::OverPlayWatch, $this->watch);
         }
-        $grown = $steps - ($background->last?->steps() ?? $steps);
-        if ($grown > 0 && $steps + $grown > $this->limit->steps()) {
-            $reasons[] = new Reason(ReasonCode::WillOutgrow, $this->limit);
+        if ($background->outlook !== null && $steps > $background->outlook->turnsAt->steps()) {
+            $reasons[] = new Reason(ReasonCode::WillOutgrow, $background->outlook->chance);
         }
 
         return $reasons === []
@@ -41,13 +42,8 @@ final readonly class PlayLimit implements Rule
     public function breakPoints(Background $background): array
     {
         $points = [$this->watch->steps() + 1, $this->limit->steps() + 1];
-        if ($background->last !== null) {
-            // Grown again by what it grew: value + (value - last) > limit, so value > (limit + last) / 2.
-            $points[] = intdiv($this->limit->steps() + $background->last->steps(), 2) + 1;
-            $points[] = $background->last->steps() + 1;
-        }
 
-        return $points;
+        return $background->outlook === null ? $points : [...$points, $background->outlook->turnsAt->steps() + 1];
     }
 
     public function lifeLeft(Quantity $value): float
@@ -63,6 +59,13 @@ final readonly class PlayLimit implements Rule
     public function trend(): Trend
     {
         return Trend::Grows;
+    }
+
+    public function wear(FurrowDistance $life): WearPath
+    {
+        $limit = $this->limit->unit()->valueOf($this->limit);
+
+        return new WearPath(false, $limit, null, $limit, $life);
     }
 
     public function marks(): array

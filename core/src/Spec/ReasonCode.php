@@ -14,7 +14,7 @@ enum ReasonCode: string
     case NearLimit = 'near_limit';
     case AtLimit = 'at_limit';
     case UnderLimit = 'under_limit';
-    /** One more season that takes as much as the last one takes it past the limit. */
+    /** The chance of reaching the limit this season is over the shop's figure, which is the reference. */
     case WillNotLast = 'will_not_last';
 
     case InWindow = 'in_window';
@@ -27,7 +27,7 @@ enum ReasonCode: string
     case LittlePlay = 'little_play';
     case OverPlayWatch = 'over_play_watch';
     case OverPlayLimit = 'over_play_limit';
-    /** One more season that adds as much as the last one takes it past the limit. */
+    /** The same where it grows. */
     case WillOutgrow = 'will_outgrow';
 
     case LittleStretch = 'little_stretch';
@@ -62,4 +62,8 @@ enum ReasonCode: string
     case LookedSound = 'looked_sound';
 
     case NotFitted = 'not_fitted';
+    /** A part was fitted since it was last looked at. */
+    case NewSince = 'new_since';
+    /** Something was changed or moved that it hangs on: measure again. */
+    case MeasureAgain = 'measure_again';
 }

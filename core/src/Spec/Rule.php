@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
+use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Wear\WearPath;
 
 /** How a figure is judged. All quantities of one rule are of one unit. */
 interface Rule
@@ -26,6 +28,13 @@ interface Rule
     public function largest(): ?Quantity;
 
     public function trend(): Trend;
+
+    /**
+     * How the figure wears; null where it is set by hand.
+     *
+     * @param  FurrowDistance  $life  nominal
+     */
+    public function wear(FurrowDistance $life): ?WearPath;
 
     /** @return array<string, Quantity> the figures to name on a scale, by figure name */
     public function marks(): array;

@@ -39,10 +39,10 @@ enum RuleName: string
     public function figures(): array
     {
         $names = match ($this) {
-            self::WearLimit => ['new', 'limit', 'margin'],
-            self::Window => ['low', 'high', 'aim', 'margin'],
-            self::PlayLimit => ['watch', 'limit'],
-            self::ChainStretch => ['pitch', 'watch', 'limit'],
+            self::WearLimit => ['new', 'limit', 'margin', 'life'],
+            self::Window => ['low', 'high', 'aim', 'margin', 'life'],
+            self::PlayLimit => ['watch', 'limit', 'life'],
+            self::ChainStretch => ['pitch', 'watch', 'limit', 'life'],
             self::Range => ['low', 'high'],
             self::ClosingGap => [...array_map(static fn (ClosingWheels $wheels): string => $wheels->value, ClosingWheels::cases()), 'tolerance'],
             self::Centring => ['limit', 'limit_spiked'],
@@ -53,8 +53,14 @@ enum RuleName: string
             self::Recorded => [],
         };
         $units = array_fill_keys($names, null);
+        if ($this === self::ChainStretch) {
+            $units['watch'] = $units['limit'] = Unit::Percent;
+        }
+        if (in_array('life', $names, true)) {
+            $units['life'] = Unit::FurrowMile;
+        }
 
-        return $this === self::ChainStretch ? ['watch' => Unit::Percent, 'limit' => Unit::Percent] + $units : $units;
+        return $units;
     }
 
     /** @param  array<string, Quantity>  $figure  each that it needs, by name */

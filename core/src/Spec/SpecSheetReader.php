@@ -104,6 +104,9 @@ final class SpecSheetReader
     private function faultsOf(Check $check): array
     {
         $faults = [];
+        if (isset($check->figures['life']) && $check->figures['life']->quantity->steps() === 0) {
+            $faults['life'] = SpecFault::at("{$check->key->value}.life", 'zero');
+        }
         $kinds = $check->definition->rule->goesByClosingWheels() ? ClosingWheels::cases() : [ClosingWheels::Rubber];
         foreach ($kinds as $wheels) {
             foreach ($check->with($wheels)->rule->faults() as $figure => $code) {

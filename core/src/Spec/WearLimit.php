@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
+use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Wear\WearPath;
 
 /** A part that wears down from its new size: at the limit it is still "watch", under it "change". */
 final readonly class WearLimit implements Rule
@@ -30,9 +32,8 @@ final readonly class WearLimit implements Rule
         } elseif ($above <= $this->margin->steps()) {
             $reasons[] = new Reason(ReasonCode::NearLimit, $this->limit);
         }
-        $lost = ($background->last?->steps() ?? $value->steps()) - $value->steps();
-        if ($lost > 0 && $above - $lost < 0) {
-            $reasons[] = new Reason(ReasonCode::WillNotLast, $this->limit);
+        if ($background->outlook !== null && $value->steps() < $background->outlook->turnsAt->steps()) {
+            $reasons[] = new Reason(ReasonCode::WillNotLast, $background->outlook->chance);
         }
 
         return $reasons === []
@@ -44,14 +45,8 @@ final readonly class WearLimit implements Rule
     {
         $limit = $this->limit->steps();
         $points = [$limit, $limit + 1, $limit + $this->margin->steps() + 1];
-        if ($background->last !== null) {
-            // Lost again what was lost: value - (last - value) < limit, so value < (limit + last) / 2.
-            $points[] = intdiv($limit + $background->last->steps() + 1, 2);
-            // Nothing lost at all.
-            $points[] = $background->last->steps();
-        }
 
-        return $points;
+        return $background->outlook === null ? $points : [...$points, $background->outlook->turnsAt->steps()];
     }
 
     public function lifeLeft(Quantity $value): float
@@ -69,6 +64,14 @@ final readonly class WearLimit implements Rule
     public function trend(): Trend
     {
         return Trend::Shrinks;
+    }
+
+    public function wear(FurrowDistance $life): WearPath
+    {
+        $limit = $this->limit->unit()->valueOf($this->limit);
+        $new = $this->new->unit()->valueOf($this->new);
+
+        return new WearPath(true, $limit, $new, $new - $limit, $life);
     }
 
     public function marks(): array

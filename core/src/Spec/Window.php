@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
+use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Wear\WearPath;
 
 /**
  * A figure that has to lie between two ends, such as the contact length of the opener blades. The ends themselves are
@@ -26,14 +28,29 @@ final readonly class Window implements Rule
         $steps = $value->steps();
         $margin = $this->margin->steps();
 
-        return match (true) {
-            $steps === 0 => Judgement::of(Verdict::Change, new Reason(ReasonCode::NoContact, $this->low)),
-            $steps < $this->low->steps() => Judgement::of(Verdict::Change, new Reason(ReasonCode::UnderWindow, $this->low)),
-            $steps > $this->high->steps() => Judgement::of(Verdict::Change, new Reason(ReasonCode::OverWindow, $this->high)),
-            $steps <= $this->low->steps() + $margin => Judgement::of(Verdict::Watch, new Reason(ReasonCode::NearWindowLow, $this->low)),
-            $steps >= $this->high->steps() - $margin => Judgement::of(Verdict::Watch, new Reason(ReasonCode::NearWindowHigh, $this->high)),
-            default => Judgement::of(Verdict::Sound, new Reason(ReasonCode::InWindow, $this->aim)),
+        $beyond = match (true) {
+            $steps === 0 => new Reason(ReasonCode::NoContact, $this->low),
+            $steps < $this->low->steps() => new Reason(ReasonCode::UnderWindow, $this->low),
+            $steps > $this->high->steps() => new Reason(ReasonCode::OverWindow, $this->high),
+            default => null,
         };
+        if ($beyond !== null) {
+            return Judgement::of(Verdict::Change, $beyond);
+        }
+
+        $reasons = [];
+        if ($steps <= $this->low->steps() + $margin) {
+            $reasons[] = new Reason(ReasonCode::NearWindowLow, $this->low);
+        } elseif ($steps >= $this->high->steps() - $margin) {
+            $reasons[] = new Reason(ReasonCode::NearWindowHigh, $this->high);
+        }
+        if ($background->outlook !== null && $steps < $background->outlook->turnsAt->steps()) {
+            $reasons[] = new Reason(ReasonCode::WillNotLast, $background->outlook->chance);
+        }
+
+        return $reasons === []
+            ? Judgement::of(Verdict::Sound, new Reason(ReasonCode::InWindow, $this->aim))
+            : Judgement::of(Verdict::Watch, ...$reasons);
     }
 
     public function breakPoints(Background $background): array
@@ -42,7 +59,9 @@ final readonly class Window implements Rule
         $high = $this->high->steps();
         $margin = $this->margin->steps();
 
-        return [1, $low, $low + $margin + 1, $high - $margin, $high + 1];
+        $points = [1, $low, $low + $margin + 1, $high - $margin, $high + 1];
+
+        return $background->outlook === null ? $points : [...$points, $background->outlook->turnsAt->steps()];
     }
 
     public function lifeLeft(Quantity $value): float
@@ -63,6 +82,13 @@ final readonly class Window implements Rule
     public function trend(): Trend
     {
         return Trend::Free;
+    }
+
+    public function wear(FurrowDistance $life): WearPath
+    {
+        $low = $this->low->unit()->valueOf($this->low);
+
+        return new WearPath(true, $low, null, $this->aim->unit()->valueOf($this->aim) - $low, $life);
     }
 
     public function marks(): array

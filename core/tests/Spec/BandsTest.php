@@ -11,6 +11,7 @@ use Ustrel\Core\Spec\Bands;
 use Ustrel\Core\Spec\ChainStretch;
 use Ustrel\Core\Spec\NearMedian;
 use Ustrel\Core\Spec\OffCentre;
+use Ustrel\Core\Spec\Outlook;
 use Ustrel\Core\Spec\PlayLimit;
 use Ustrel\Core\Spec\Range;
 use Ustrel\Core\Spec\ReasonCode;
@@ -35,9 +36,14 @@ function contact(): Window
 }
 
 /** @return list<string> */
-function codes(Rule $rule, string $value, ?string $last = null): array
+function codes(Rule $rule, string $value, ?string $turnsAt = null): array
 {
-    return words($rule->judge(inches($value), Background::of($last === null ? null : inches($last))));
+    return words($rule->judge(inches($value), Background::of($turnsAt === null ? null : outlook(inches($turnsAt)))));
+}
+
+function outlook(Length $turnsAt): Outlook
+{
+    return new Outlook($turnsAt, Unit::Percent->quantity(20_000));
 }
 
 it('judges a blade at, under and over its limit', function (string $value, array $expected): void {
@@ -52,16 +58,20 @@ it('judges a blade at, under and over its limit', function (string $value, array
     'new' => ['15', ['sound', 'above_limit']],
 ]);
 
-it('watches a blade that another season like the last takes under its limit', function (string $value, string $last, array $expected): void {
-    expect(codes(blade(), $value, $last))->toBe($expected);
+it('watches what will not last the season, whichever way it wears', function (Rule $rule, string $value, ?string $turnsAt, array $expected): void {
+    expect(codes($rule, $value, $turnsAt))->toBe($expected);
 })->with([
-    // 14 11/16 after 14 15/16 lost 1/4: 14 7/16 next, under 14 1/2.
-    'will not last' => ['14 11/16', '14 15/16', ['watch', 'will_not_last']],
-    // Lost 3/16: 14 1/2 next, at the limit and so not under it.
-    'just lasts' => ['14 11/16', '14 7/8', ['sound', 'above_limit']],
-    'near and will not last' => ['14 9/16', '14 3/4', ['watch', 'near_limit', 'will_not_last']],
-    'new since last time' => ['15', '14 3/8', ['sound', 'above_limit']],
-    'no wear' => ['14 11/16', '14 11/16', ['sound', 'above_limit']],
+    'a blade just under' => [blade(), '14 11/16', '14 3/4', ['watch', 'will_not_last']],
+    'a blade at it' => [blade(), '14 3/4', '14 3/4', ['sound', 'above_limit']],
+    'near, and will not last' => [blade(), '14 9/16', '14 3/4', ['watch', 'near_limit', 'will_not_last']],
+    'past the limit in any case' => [blade(), '14 3/8', '14 3/4', ['change', 'under_limit']],
+    'the record too thin' => [blade(), '14 11/16', null, ['sound', 'above_limit']],
+    'play just over' => [new PlayLimit(inches('1/8'), inches('1/4')), '3/32', '1/16', ['watch', 'will_outgrow']],
+    'play at it' => [new PlayLimit(inches('1/8'), inches('1/4')), '1/16', '1/16', ['sound', 'little_play']],
+    'play over both' => [new PlayLimit(inches('1/8'), inches('1/4')), '3/16', '1/16', ['watch', 'over_play_watch', 'will_outgrow']],
+    'a chain' => [new ChainStretch(inches('1/2'), Unit::Percent->quantity(1500), Unit::Percent->quantity(3000)), '5 1/16', '5 1/32', ['watch', 'will_outgrow']],
+    'contact in its window' => [contact(), '1 7/8', '2', ['watch', 'will_not_last']],
+    'contact at the long end' => [contact(), '2 3/8', '1 3/4', ['watch', 'near_window_high']],
 ]);
 
 it('judges contact at both ends of its window', function (string $value, array $expected): void {
@@ -100,9 +110,9 @@ it('gives the same answer by bands as by the rule, for every value', function ()
         $low = mt_rand(1_000_000, 400_000_000);
         $width = mt_rand(3, 50_000_000);
         $rule = ruleFor($case, $low, $width, mt_rand(0, $width - 1));
-        $last = $case % 3 === 0 ? null : Length::ofNanometres(mt_rand(max(0, $low - 5_000_000), $low + $width + 5_000_000));
+        $outlook = $case % 3 === 0 ? null : outlook(Length::ofNanometres(mt_rand(max(0, $low - 5_000_000), $low + $width + 5_000_000)));
         $median = $case % 5 === 0 ? null : Length::ofNanometres(mt_rand($low, $low + $width));
-        $background = Background::of($last, $median);
+        $background = Background::of($outlook, $median);
         $bands = Bands::compile($rule, Unit::Millimetre, $background);
 
         // Everywhere at random, and one step to each side of every break point.
@@ -129,10 +139,10 @@ it('has bands below zero where a figure can be', function (): void {
 });
 
 it('keeps bands in order and no two alike beside each other', function (): void {
-    $bands = Bands::compile(blade(), Unit::Millimetre, Background::of(inches('15')))->bands;
+    $bands = Bands::compile(blade(), Unit::Millimetre, Background::of(outlook(inches('14 3/4'))))->bands;
     expect(array_column($bands, 'from'))->toBe([
         0, 368_300_000, 368_300_001,
-        // 14 5/8 is the last of "near"; up to (14 1/2 + 15) / 2 = 14 3/4 it will not last.
+        // 14 5/8 is the last of "near"; under 14 3/4 it will not last.
         371_475_001, 374_650_000,
     ]);
     expect($bands[4]->judgement->verdict)->toBe(Verdict::Sound)

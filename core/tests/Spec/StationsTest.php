@@ -52,13 +52,6 @@ it('judges measured parts', function (CheckKey $key, array $expected): void {
     'closing tail: over 1/4 change the bushing' => [CheckKey::ClosingTailPlay, ['1/4' => ['watch', 'over_play_watch'], '17/64' => ['change', 'over_play_limit']]],
 ]);
 
-it('sees that growing play will not last the season', function (): void {
-    // 3/16 after 1/16 has grown by 1/8: 5/16 next, over 1/4. After 1/8 it grew by 1/16: 1/4 next, at the limit.
-    expect(judged(sheetFor(), CheckKey::ArmPlaySide, '3/16', '1/16'))->toBe(['watch', 'over_play_watch', 'will_outgrow'])
-        ->and(judged(sheetFor(), CheckKey::ArmPlaySide, '3/16', '1/8'))->toBe(['watch', 'over_play_watch'])
-        ->and(judged(sheetFor(), CheckKey::ArmPlaySide, '1/16', '3/16'))->toBe(['sound', 'little_play']);
-});
-
 it('sets the closing wheels by their kind, each within 1/8', function (ClosingWheels $wheels, string $aim, string $close, string $wide): void {
     $sheet = sheetFor(new Equipment(Meter::Vacuum, closingWheels: $wheels));
     expect(judged($sheet, CheckKey::ClosingGap, $aim))->toBe(['sound', 'in_range'])

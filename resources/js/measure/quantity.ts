@@ -27,6 +27,7 @@ const SPELLINGS: Record<Unit, Record<string, number>> = {
   notch: { notch: 1, notches: 1 },
   shim: { shim: 1, shims: 1 },
   season: { season: 1, seasons: 1 },
+  mi: { mi: 1, mile: 1, miles: 1, km: 1 / 1.609344 },
   mark: {},
 }
 const HIGHEST: Partial<Record<Unit, number>> = { deg: 45, notch: 100, season: 100, shim: 20 }
@@ -39,6 +40,7 @@ export function unitName(unit: Unit, units: Units): string {
     psi: units === 'mm' ? 'bar' : 'psi',
     deg: '°',
     percent: '%',
+    mi: units === 'mm' ? 'km' : 'mi',
   }
   return names[unit] ?? ''
 }

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Opener;
+
+/** What to do about the contact of a row's blades. Worded under `shims.<value>` in lang/en.json. */
+enum ShimAdviceCode: string
+{
+    /** In the window: nothing to move. */
+    case Leave = 'leave';
+    /** Too long: add on each side. */
+    case Add = 'add';
+    /** Too short, or a gap: take out on each side. */
+    case TakeOut = 'take_out';
+    /** Too short, and no shim left to take out on one side or both: the blades are done, whatever their diameter. */
+    case BladesDone = 'blades_done';
+    /** Too short, and taking out all there is would still not do. */
+    case NotEnough = 'not_enough';
+    /** Nobody counted the shims. */
+    case CountFirst = 'count_first';
+}

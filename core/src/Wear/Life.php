@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Wear;
+
+/** How far one part ran, and whether that was the end of it or only the end of what is known. */
+final readonly class Life
+{
+    /**
+     * @param  float  $ran  in any unit, 0 or more
+     * @param  bool  $ended  worn out or failed; else it was taken out early or still runs
+     */
+    public function __construct(
+        public float $ran,
+        public bool $ended,
+    ) {
+    }
+}

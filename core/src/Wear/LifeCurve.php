@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Wear;
+
+/**
+ * The lives that parts of one type have reached: Kaplan and Meier's product limit (J. Am. Stat. Assoc. 53, 1958), in
+ * which a part that was changed before its end still counts for as long as it ran. Intervals by Greenwood's variance on
+ * the log-minus-log scale, 95 %.
+ */
+final readonly class LifeCurve
+{
+    /** @param  list<LifeStep>  $steps  one for each distance at which parts ended, ascending */
+    private function __construct(
+        public array $steps,
+        /** Parts altogether. */
+        public int $parts,
+        /** Of which worn out or failed. */
+        public int $ended,
+    ) {
+    }
+
+    /** @param  list<Life>  $lives */
+    public static function of(array $lives): self
+    {
+        $share = 1.0;
+        $greenwood = 0.0;
+        $steps = [];
+        foreach (self::endsOf($lives) as [$ran, $ended, $atRisk]) {
+            $share *= 1 - $ended / $atRisk;
+            $greenwood += $atRisk === $ended ? 0.0 : $ended / ($atRisk * ($atRisk - $ended));
+            [$low, $high] = self::interval($share, $greenwood);
+            $steps[] = new LifeStep($ran, $share, $low, $high, $atRisk);
+        }
+
+        return new self($steps, count($lives), count(array_filter($lives, static fn (Life $life): bool => $life->ended)));
+    }
+
+    /** What half of them reach; null where more than half still ran when last heard of. */
+    public function median(): ?float
+    {
+        return $this->reached(static fn (LifeStep $step): float => $step->share);
+    }
+
+    /** The lower end of the median's 95 % interval. */
+    public function medianLow(): ?float
+    {
+        return $this->reached(static fn (LifeStep $step): float => $step->low);
+    }
+
+    /** The upper end; null where it is open. */
+    public function medianHigh(): ?float
+    {
+        return $this->reached(static fn (LifeStep $step): float => $step->high);
+    }
+
+    /**
+     * The distances at which parts ended, each with how many ended there and how many were still running just before.
+     *
+     * @param  list<Life>  $lives
+     * @return list<array{float, int, int}>
+     */
+    public static function endsOf(array $lives): array
+    {
+        usort($lives, static fn (Life $a, Life $b): int => $a->ran <=> $b->ran);
+        $steps = [];
+        $atRisk = count($lives);
+        for ($index = 0; $index < count($lives); $index += $here) {
+            $ran = $lives[$index]->ran;
+            $ended = 0;
+            for ($here = 0; ($lives[$index + $here] ?? null)?->ran === $ran; $here++) {
+                $ended += $lives[$index + $here]->ended ? 1 : 0;
+            }
+            if ($ended > 0) {
+                $steps[] = [$ran, $ended, $atRisk];
+            }
+            $atRisk -= $here;
+        }
+
+        return $steps;
+    }
+
+    /** @param  callable(LifeStep): float  $share */
+    private function reached(callable $share): ?float
+    {
+        foreach ($this->steps as $step) {
+            if ($share($step) <= 0.5) {
+                return $step->ran;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{float, float} */
+    private static function interval(float $share, float $greenwood): array
+    {
+        if ($share <= 0.0 || $share >= 1.0) {
+            return [$share, $share];
+        }
+        $reach = Normal::P975 * sqrt($greenwood) / abs(log($share));
+
+        return [$share ** exp($reach), $share ** exp(-$reach)];
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+use Ustrel\Core\Wear\Life;
+use Ustrel\Core\Wear\LifeComparison;
+use Ustrel\Core\Wear\LifeCurve;
+use Ustrel\Core\Wear\LifeStep;
+
+/**
+ * Freireich et al., Blood 21 (1963): weeks of remission under 6-MP and under placebo, the example of most textbooks on
+ * survival (Cox and Oakes 1984; Klein and Moeschberger 2003).
+ *
+ * @return list<Life>
+ */
+function treated(): array
+{
+    $ended = array_map(static fn (int $weeks): Life => new Life($weeks, true), [6, 6, 6, 7, 10, 13, 16, 22, 23]);
+    $censored = array_map(static fn (int $weeks): Life => new Life($weeks, false), [6, 9, 10, 11, 17, 19, 20, 25, 32, 32, 34, 35]);
+
+    return [...$censored, ...$ended];
+}
+
+/** @return list<Life> */
+function untreated(): array
+{
+    return array_map(static fn (int $weeks): Life => new Life($weeks, true), [1, 1, 2, 2, 3, 4, 4, 5, 5, 8, 8, 8, 8, 11, 11, 12, 12, 15, 17, 22, 23]);
+}
+
+it('follows Kaplan and Meier through the textbook example', function (): void {
+    $curve = LifeCurve::of(treated());
+    $shares = array_map(static fn (LifeStep $step): array => [$step->ran, $step->atRisk, round($step->share, 4)], $curve->steps);
+    expect($shares)->toBe([
+        [6.0, 21, 0.8571], [7.0, 17, 0.8067], [10.0, 15, 0.7529], [13.0, 12, 0.6902], [16.0, 11, 0.6275], [22.0, 7, 0.5378], [23.0, 6, 0.4482],
+    ])
+        ->and([$curve->parts, $curve->ended, $curve->median()])->toBe([21, 9, 23.0])
+        // Log-minus-log interval of the first step as printed by the usual packages: 0.620 to 0.952.
+        ->and(round($curve->steps[0]->low, 3))->toBe(0.62)
+        ->and(round($curve->steps[0]->high, 3))->toBe(0.952)
+        // Median 23, 95 % interval 13 to open.
+        ->and([$curve->medianLow(), $curve->medianHigh()])->toBe([13.0, null])
+        ->and(LifeCurve::of(untreated())->median())->toBe(8.0);
+});
+
+it('tells two kinds apart by the log-rank test of the same example', function (): void {
+    $comparison = LifeComparison::of(treated(), untreated());
+    // Chi-squared 16.79; 9 ended where 19.3 were expected.
+    expect($comparison->chiSquared)->toEqualWithDelta(16.79, 0.01)
+        ->and($comparison->hazard)->toEqualWithDelta(9 / 19.25, 0.005)
+        ->and($comparison->isClear())->toBeTrue()
+        ->and(LifeComparison::of(treated(), treated())->chiSquared)->toEqualWithDelta(0, 1e-12)
+        ->and(LifeComparison::of(treated(), treated())->isClear())->toBeFalse();
+});
+
+it('says nothing of parts that have not ended', function (): void {
+    $running = LifeCurve::of([new Life(100, false), new Life(250, false)]);
+    expect([$running->steps, $running->parts, $running->ended, $running->median()])->toBe([[], 2, 0, null])
+        ->and(LifeCurve::of([])->parts)->toBe(0)
+        ->and(LifeComparison::of([], [new Life(3, true)])->isClear())->toBeFalse();
+});
