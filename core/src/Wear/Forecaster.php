@@ -27,6 +27,11 @@ final readonly class Forecaster
     /** Makes the median absolute deviation of a normal sample an estimate of its standard deviation. */
     private const MAD_TO_SD = 1.4826;
 
+    /** The turning point is found to this, millimetres, or after so many rounds at most. */
+    private const NEAR = 1e-6;
+
+    private const ROUNDS = 12;
+
     private float $variance;
 
     private float $watchDeviate;
@@ -89,7 +94,8 @@ final readonly class Forecaster
 
     /**
      * The room under which a reading taken now would make the chance of reaching the limit within the planned use
-     * greater than the shop's figure: where room - rate x planned < -z sd, and the rate is linear in the reading.
+     * greater than the shop's figure: where room(end) + z sd(end) passes 0, found by the secant method; both are all
+     * but linear in the reading.
      *
      * @param  array<int, float>  $weights  of the points so far
      */
@@ -99,13 +105,20 @@ final readonly class Forecaster
             return $this->firstWatched($pool, $planned);
         }
         $end = $item->use + $planned;
-        $trial = function (float $room) use ($item, $pool, $weights): Belief {
-            return Belief::of($item->with(new Point('', $item->use, $room)), $pool, $this->variance, [...$weights, 1.0]);
-        };
-        $at = $trial(0.0);
-        $slope = $trial(1.0)->room($end) - $at->room($end);
+        $over = function (float $room) use ($item, $pool, $weights, $end): float {
+            $belief = Belief::of($item->with(new Point('', $item->use, $room)), $pool, $this->variance, [...$weights, 1.0]);
 
-        return (-$this->watchDeviate * $at->sd($end) - $at->room($end)) / $slope;
+            return $belief->room($end) + $this->watchDeviate * $belief->sd($end);
+        };
+        $last = (float) $item->start - $pool->mean * $item->use;
+        $room = $last + sqrt($this->variance);
+        [$overLast, $overRoom] = [$over($last), $over($room)];
+        for ($round = 0; $round < self::ROUNDS && abs($overRoom) > self::NEAR && $overRoom !== $overLast; $round++) {
+            [$last, $room] = [$room, $room - $overRoom * ($room - $last) / ($overRoom - $overLast)];
+            [$overLast, $overRoom] = [$overRoom, $over($room)];
+        }
+
+        return $room;
     }
 
     /** The same where the reading is itself the start. */
