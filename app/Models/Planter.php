@@ -25,19 +25,28 @@ use Ustrel\Core\Spec\SpecSheet as Sheet;
  * @property list<int> $sections rows in each section of the toolbar, from the left; they add up to row_count
  * @property array<string, mixed> $equipment shape: docs/formats.md
  * @property CarbonImmutable|null $planting_start
+ * @property string|null $planned_acres of the season that is being prepared
+ * @property int|null $planting_days from the first to the last day of planting
+ * @property Workshop $workshop
  * @property SpecSheet $specSheet
  */
 final class Planter extends Model
 {
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}'];
+    protected $attributes = ['equipment' => '{}', 'planned_acres' => null, 'planting_days' => null];
 
     protected $casts = [
         'sections' => 'array',
         'equipment' => 'array',
         'planting_start' => 'immutable_date',
     ];
+
+    /** @return BelongsTo<Workshop, $this> */
+    public function workshop(): BelongsTo
+    {
+        return $this->belongsTo(Workshop::class);
+    }
 
     /** @return BelongsTo<SpecSheet, $this> */
     public function specSheet(): BelongsTo

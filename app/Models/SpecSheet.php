@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Spec\SpecSheet as Sheet;
 use Ustrel\Core\Spec\SpecSheetReader;
 
@@ -35,6 +36,12 @@ final class SpecSheet extends Model
         return self::query()->where(
             static fn (Builder $sheets): Builder => $sheets->whereNull('workshop_id')->orWhere('workshop_id', $workshopId),
         );
+    }
+
+    /** @return HasMany<Planter, $this> */
+    public function planters(): HasMany
+    {
+        return $this->hasMany(Planter::class);
     }
 
     public function read(): Sheet

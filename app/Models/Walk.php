@@ -34,6 +34,9 @@ use Ustrel\Core\Walk\WalkOrder;
  * @property CarbonImmutable|null $finished_at
  * @property CarbonImmutable|null $reopened_at
  * @property CarbonImmutable|null $cautions_acknowledged_at
+ * @property string|null $planned_acres what the season was to bring when the walk was made
+ * @property string $watch_chance over this chance of reaching the limit a part is watched, 0 to 1
+ * @property string|null $outlook_hash names the state of its outlooks and renewals
  * @property Planter $planter
  */
 final class Walk extends Model
@@ -49,7 +52,7 @@ final class Walk extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'checks' => null, 'finished_by' => null, 'finished_at' => null];
+    protected $attributes = ['equipment' => '{}', 'checks' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'outlook_hash' => null];
 
     protected $casts = [
         'kind' => WalkKind::class,
@@ -72,6 +75,14 @@ final class Walk extends Model
     public function isFinished(): bool
     {
         return $this->finished_at !== null;
+    }
+
+    /** When the planter's next walk began, up to which this one says how things stand; null for the newest. */
+    public function nextStart(): ?CarbonImmutable
+    {
+        $next = self::query()->where('planter_id', $this->planter_id)->where('started_at', '>', $this->started_at)->min('started_at');
+
+        return $next === null ? null : CarbonImmutable::parse($next);
     }
 
     /** All checks that the planter has, as this walk judges them. */

@@ -11,8 +11,11 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property string $name
+ * @property string $watch_chance over this chance of reaching the limit within the season a part is watched, 0 to 1
  */
 final class Workshop extends Model
 {
     protected $guarded = [];
+
+    protected $attributes = ['watch_chance' => '0.2'];
 }

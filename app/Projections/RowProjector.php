@@ -6,6 +6,7 @@ namespace App\Projections;
 
 use App\Models\Walk;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\RowSummary;
 
@@ -19,10 +20,15 @@ final class RowProjector
         $cells = DB::table('cells')
             ->where('walk_id', $walk->id)
             ->when($rows !== null, static fn ($cells) => $cells->whereIn('row_number', $rows))
-            ->get(['row_number', 'check_key', 'verdict', 'life_left']);
+            ->get(['row_number', 'check_key', 'side', 'verdict', 'life_left']);
+        $renewals = DB::table('renewals')
+            ->where('walk_id', $walk->id)
+            ->when($rows !== null, static fn ($renewals) => $renewals->whereIn('row_number', $rows))
+            ->get(['row_number', 'check_key', 'side', 'verdict', 'life_left']);
+        $place = static fn (stdClass $at): string => "{$at->row_number}:{$at->check_key}:{$at->side}";
 
         $lines = [];
-        foreach ($cells->groupBy('row_number') as $row => $ofRow) {
+        foreach ($cells->keyBy($place)->merge($renewals->keyBy($place))->groupBy('row_number') as $row => $ofRow) {
             $checked = $ofRow->where('verdict', '!=', Verdict::Unchecked->value);
             $summary = RowSummary::of(
                 (int) $row,

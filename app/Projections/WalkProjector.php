@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Projections;
 
 use App\Models\Walk;
-use App\Queries\LastReading;
-use App\Queries\LastReadings;
+use App\Queries\Instant;
+use App\Queries\OutlookQuery;
 use App\Queries\StoredAnswer;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -16,12 +16,13 @@ use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judgement;
+use Ustrel\Core\Spec\Outlook;
 use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Result;
 
 /**
- * Turns the readings of a walk into its current state: the tables cells and walk_rows.
+ * Turns the readings of a walk, and what was fitted since, into its current state: the tables cells, renewals and walk_rows.
  *
  * Of several readings at one place the one taken last holds (by time taken, then by id), in whatever order they came
  * in. To be called in the transaction that wrote the readings or the figures.
@@ -31,44 +32,64 @@ final readonly class WalkProjector
     private const PLACE = ['walk_id', 'row_number', 'check_key', 'side'];
 
     public function __construct(
-        private LastReadings $lastReadings,
+        private OutlookProjector $outlooks,
+        private OutlookQuery $kept,
         private RowProjector $rows,
     ) {
     }
 
-    /** @param  list<int>|null  $rows only these rows, with the checks of others that compare rows; all by default */
+    /** @param  list<int>|null  $rows only these rows, with the checks of others that compare rows; all by default, and what the coming season holds for them */
     public function project(Walk $walk, ?array $rows = null): void
     {
         $sheet = $walk->readSheet();
         $comparing = array_keys(array_filter($sheet->checks, static fn (Check $check): bool => $check->comparesRows()));
         $readings = $this->newestReadings($walk, $rows, $comparing);
         $touched = $rows === null || $readings->whereIn('row_number', $rows)->whereIn('check_key', $comparing)->isNotEmpty() ? null : $rows;
-        $last = $this->lastReadings->before($walk->planter_id, $walk->season, $touched);
+        $outlooks = $rows === null ? $this->outlooks->project($walk) : $this->kept->kept($walk, $touched);
         $figures = self::figuresByCheck($readings, $comparing);
 
         $cells = [];
+        $takenAt = [];
         foreach ($readings as $reading) {
             if ($touched === null || in_array($reading->row_number, $touched, true)) {
-                $before = $last["{$reading->row_number}:{$reading->check_key}:{$reading->side}"] ?? null;
-                $cells[] = $this->cell($walk, $sheet, $reading, $before, $figures[$reading->check_key] ?? []);
+                $key = "{$reading->row_number}:{$reading->check_key}:{$reading->side}";
+                $takenAt[$key] = $reading->at;
+                $cells[] = $this->cell($walk, $sheet, $reading, $outlooks[$key] ?? null, $figures[$reading->check_key] ?? []);
             }
         }
         foreach (array_chunk($cells, 1000) as $chunk) {
             DB::table('cells')->upsert($chunk, self::PLACE);
         }
+        ChangedParts::mark($walk->planter_id, $walk->id);
+        $this->renew($walk, Renewals::of($walk, $sheet, $takenAt, $outlooks, $touched), $touched);
         $this->rows->project($walk, $touched);
+        if ($rows === null) {
+            $this->outlooks->name($walk);
+        }
     }
 
-    /** A later season's verdicts look back at this walk: after it has changed they are drawn up again. */
-    public function projectLaterSeasons(Walk $walk): void
+    /** Later walks look back at this one: after it has changed they are drawn up again. */
+    public function projectLater(Walk $walk): void
     {
         $later = Walk::query()
             ->where('planter_id', $walk->planter_id)
-            ->where('season', '>', $walk->season)
-            ->orderBy('season')
+            ->where('started_at', '>', $walk->started_at)
+            ->orderBy('started_at')
             ->get();
         foreach ($later as $next) {
-            $this->project($next);
+            $this->project($next->setRelation('planter', $walk->planter));
+        }
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $renewals
+     * @param  list<int>|null  $rows
+     */
+    private function renew(Walk $walk, array $renewals, ?array $rows): void
+    {
+        DB::table('renewals')->where('walk_id', $walk->id)->when($rows !== null, static fn ($old) => $old->whereIn('row_number', $rows))->delete();
+        foreach (array_chunk($renewals, 1000) as $chunk) {
+            DB::table('renewals')->insert($chunk);
         }
     }
 
@@ -80,7 +101,7 @@ final readonly class WalkProjector
     private function newestReadings(Walk $walk, ?array $rows, array $comparing): Collection
     {
         return DB::table('readings')
-            ->selectRaw('DISTINCT ON (row_number, check_key, side) *')
+            ->selectRaw('DISTINCT ON (row_number, check_key, side) *, '.Instant::sql('taken_at').' AS at')
             ->where('walk_id', $walk->id)
             ->when($rows !== null, static fn ($readings) => $readings->where(
                 static fn ($which) => $which->whereIn('row_number', $rows)->orWhereIn('check_key', $comparing),
@@ -111,7 +132,7 @@ final readonly class WalkProjector
      * @param  list<Quantity>  $rows  what all rows read at this check, where it compares them
      * @return array<string, mixed>
      */
-    private function cell(Walk $walk, SpecSheet $sheet, stdClass $reading, ?LastReading $before, array $rows): array
+    private function cell(Walk $walk, SpecSheet $sheet, stdClass $reading, ?Outlook $outlook, array $rows): array
     {
         $answer = StoredAnswer::of($reading);
         $check = $sheet->check(CheckKey::from($reading->check_key));
@@ -121,7 +142,7 @@ final readonly class WalkProjector
             $check === null || $reading->result === Result::Withdrawn->value => Judgement::of(Verdict::Unchecked),
             $reading->result === Result::NotFitted->value => Judgement::notFitted(),
             $answer === null => Judgement::lookedSound(),
-            default => $check->judge($answer, Background::ofRows($before?->answer->quantity, $rows)),
+            default => $check->judge($answer, Background::ofRows($outlook, $rows)),
         };
         $life = $answer?->quantity === null ? null : $check?->rule->lifeLeft($answer->quantity);
 

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Planter;
 use App\Models\Walk;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Ustrel\Core\Walk\Result;
 
@@ -34,6 +35,9 @@ final readonly class BoardQuery
         foreach ($cells as $cell) {
             $current["{$cell->row_number}:{$cell->check_key}:{$cell->side}"] = CurrentReading::fromRow($cell);
         }
+        foreach (DB::table('renewals')->where('walk_id', $walk->id)->get() as $renewal) {
+            $current["{$renewal->row_number}:{$renewal->check_key}:{$renewal->side}"] = CurrentReading::ofRenewal($renewal);
+        }
 
         $read = DB::table('walk_rows')->where('walk_id', $walk->id)->get();
 
@@ -45,7 +49,7 @@ final readonly class BoardQuery
             $walk->row_count,
             $walk->season,
             $current,
-            $this->lastReadings->before($planter->id, $walk->season),
+            $this->lastReadings->beforeWalk($walk),
             RibbonRow::all($walk->row_count, $read),
             RibbonRow::ofWholePlanter($read),
         );
@@ -64,7 +68,7 @@ final readonly class BoardQuery
             $planter->row_count,
             $planter->season(),
             [],
-            $this->lastReadings->before($planter->id, $planter->season()),
+            $this->lastReadings->before($planter->id, $planter->season(), CarbonImmutable::now()),
             RibbonRow::all($planter->row_count, []),
             RibbonRow::ofWholePlanter([]),
         );

@@ -10,11 +10,12 @@ use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Result;
 
-/** What holds at a place of a walk: the newest reading there, with its verdict. A row of the table cells. */
+/** What holds at a place of a walk: the newest reading there, or the part fitted since, with its verdict. */
 final readonly class CurrentReading
 {
     private function __construct(
-        public string $readingId,
+        /** Null where the place was given another part, or set anew, since it was looked at. */
+        public ?string $readingId,
         public Result $result,
         /** Null unless recorded. */
         public ?Answer $answer,
@@ -34,6 +35,22 @@ final readonly class CurrentReading
             Verdict::from($cell->verdict),
             json_decode($cell->reasons, true),
             $cell->taken_at,
+        );
+    }
+
+    /** @param  stdClass  $renewal  a row of the table renewals */
+    public static function ofRenewal(stdClass $renewal): self
+    {
+        $renewal->state = null;
+        $renewal->chips = '[]';
+
+        return new self(
+            null,
+            Result::from($renewal->result),
+            StoredAnswer::of($renewal),
+            Verdict::from($renewal->verdict),
+            json_decode($renewal->reasons, true),
+            $renewal->happened_at,
         );
     }
 

@@ -4,20 +4,40 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Walk;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use stdClass;
+use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Walk\Result;
 
-/** Looks up "last time": earlier seasons' readings, by place. */
+/**
+ * Looks up "last time": earlier seasons' readings, by place. Where the part was changed since, its size when fitted
+ * stands in; a reading of the part that is gone says nothing.
+ */
 final class LastReadings
 {
     /**
      * @param  list<int>|null  $rows  only these rows
      * @return array<string, LastReading> by place key
      */
-    public function before(int $planterId, int $season, ?array $rows = null): array
+    public function beforeWalk(Walk $walk, ?array $rows = null): array
+    {
+        return $this->before($walk->planter_id, $walk->season, $walk->started_at, $rows);
+    }
+
+    /**
+     * @param  CarbonImmutable  $asOf  what was fitted by then counts
+     * @param  list<int>|null  $rows
+     * @return array<string, LastReading> by place key
+     */
+    public function before(int $planterId, int $season, CarbonImmutable $asOf, ?array $rows = null): array
     {
         $found = DB::table('cells')
-            ->selectRaw('DISTINCT ON (row_number, check_key, side) row_number, check_key, side, value, state, chips, season')
+            ->selectRaw('DISTINCT ON (row_number, check_key, side) row_number, check_key, side, value, state, chips, season, part_changed_at < ? AS renewed', [$asOf])
             ->where('planter_id', $planterId)
             ->where('season', '<', $season)
             ->where('result', Result::Recorded->value)
@@ -26,13 +46,38 @@ final class LastReadings
             ->get();
 
         $last = [];
+        $renewed = false;
         foreach ($found as $cell) {
-            $answer = StoredAnswer::of($cell);
+            $renewed = $renewed || $cell->renewed;
+            $answer = $cell->renewed ? null : StoredAnswer::of($cell);
             if ($answer !== null) {
                 $last["{$cell->row_number}:{$cell->check_key}:{$cell->side}"] = new LastReading($answer, $cell->season);
             }
         }
 
-        return $last;
+        return $renewed ? $last + $this->fitted($planterId, $asOf, $rows) : $last;
+    }
+
+    /**
+     * @param  list<int>|null  $rows
+     * @return array<string, LastReading> the sizes of what was fitted last, by place key
+     */
+    private function fitted(int $planterId, CarbonImmutable $asOf, ?array $rows): array
+    {
+        $fittings = DB::table('fittings')
+            ->join('ledger_events', 'ledger_events.id', '=', 'fittings.id')
+            ->selectRaw('DISTINCT ON (fittings.row_number, fittings.slot, fittings.side) fittings.row_number, fittings.slot, fittings.side, ledger_events.size, extract(year from fittings.fitted_at)::int AS season')
+            ->where('fittings.planter_id', $planterId)
+            ->where('fittings.fitted_at', '<', $asOf)
+            ->where(static fn (Builder $which): Builder => $which->whereNull('fittings.removed_at')->orWhere('fittings.removed_at', '>=', $asOf))
+            ->when($rows !== null, static fn (Builder $fittings): Builder => $fittings->whereIn('fittings.row_number', $rows))
+            ->orderByRaw('fittings.row_number, fittings.slot, fittings.side, fittings.fitted_at DESC')
+            ->get();
+
+        return $fittings->where('size', '!=', null)->mapWithKeys(static fn (stdClass $fitting): array => [
+            $fitting->row_number.':'.Slot::from($fitting->slot)->checks()[0]->value.':'.$fitting->side => new LastReading(
+                Answer::figure(Unit::Millimetre->quantityOf($fitting->size)), $fitting->season,
+            ),
+        ])->all();
     }
 }

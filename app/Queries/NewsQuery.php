@@ -12,8 +12,10 @@ use Illuminate\Support\Facades\DB;
 /** Reads what has changed on a walk since a device last heard of it. */
 final readonly class NewsQuery
 {
-    public function __construct(private BoardQuery $boards)
-    {
+    public function __construct(
+        private BoardQuery $boards,
+        private OutlookQuery $outlooks,
+    ) {
     }
 
     /** @param  CarbonImmutable|null  $since  the as_of of the news or guide heard last; null for everything */
@@ -38,8 +40,8 @@ final readonly class NewsQuery
         $walk = $planter->openWalk();
 
         return $walk === null
-            ? new WalkNews($this->boards->unwalked($planter), null, CarbonImmutable::now())
-            : $this->of($walk->setRelation('planter', $planter), null);
+            ? new WalkNews($this->boards->unwalked($planter), null, CarbonImmutable::now(), $this->outlooks->ofPlanter($planter))
+            : new WalkNews($this->boards->ofWalk($walk, $planter), null, self::asOf($walk), $this->outlooks->kept($walk));
     }
 
     /** When the newest reading of a walk came in; its start where there is none. */

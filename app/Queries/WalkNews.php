@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use Carbon\CarbonImmutable;
+use Ustrel\Core\Spec\Outlook;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
 use Ustrel\Core\Walk\WalkOrder;
@@ -12,11 +13,15 @@ use Ustrel\Core\Walk\WalkOrder;
 /** A walk as it is now, and which of its places have changed since a device last heard of it. */
 final readonly class WalkNews
 {
-    /** @param  list<string>|null  $changed  place keys; null for all */
+    /**
+     * @param  list<string>|null  $changed  place keys; null for all
+     * @param  array<string, Outlook>  $outlooks  by place key; only for a guide
+     */
     public function __construct(
         public Board $board,
         private ?array $changed,
         public CarbonImmutable $asOf,
+        public array $outlooks = [],
     ) {
     }
 

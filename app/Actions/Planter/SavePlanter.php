@@ -6,7 +6,9 @@ namespace App\Actions\Planter;
 
 use App\Models\Planter;
 use App\Models\Walk;
-use App\Projections\WalkProjector;
+use App\Projections\RecordProjector;
+use App\Queries\UseQuery;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -14,8 +16,10 @@ use Illuminate\Validation\ValidationException;
 /** Makes a planter or changes it, and brings its open walk along. */
 final readonly class SavePlanter
 {
-    public function __construct(private WalkProjector $projector)
-    {
+    public function __construct(
+        private UseQuery $uses,
+        private RecordProjector $projector,
+    ) {
     }
 
     /**
@@ -28,11 +32,12 @@ final readonly class SavePlanter
         try {
             return DB::transaction(function () use ($planter, $fields): Planter {
                 $planter->fill($fields)->save();
-                $planter->load('specSheet');
+                $planter->load(['specSheet', 'workshop']);
                 $walk = $planter->walks()->whereNull('finished_at')->lockForUpdate()->first();
                 if ($walk !== null) {
                     $this->bringAlong($walk, $planter);
                 }
+                $this->projector->project($planter, CarbonImmutable::now());
 
                 return $planter;
             });
@@ -53,7 +58,7 @@ final readonly class SavePlanter
             'row_count' => $planter->row_count,
             'sheet' => $planter->specSheet->sheet,
             'equipment' => $planter->equipment,
+            'planned_acres' => $this->uses->plannedAcres($planter),
         ])->countPlaces()->save();
-        $this->projector->project($walk);
     }
 }

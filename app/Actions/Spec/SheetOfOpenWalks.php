@@ -6,14 +6,17 @@ namespace App\Actions\Spec;
 
 use App\Models\SpecSheet;
 use App\Models\Walk;
+use App\Projections\ForecastProjector;
 use App\Projections\WalkProjector;
 use Illuminate\Database\Eloquent\Builder;
 
 /** The open walks that are judged by a spec sheet: they follow it, finished walks keep the figures they had. */
 final readonly class SheetOfOpenWalks
 {
-    public function __construct(private WalkProjector $projector)
-    {
+    public function __construct(
+        private WalkProjector $projector,
+        private ForecastProjector $forecasts,
+    ) {
     }
 
     /** @return Builder<Walk> */
@@ -29,7 +32,10 @@ final readonly class SheetOfOpenWalks
     {
         foreach (self::of($sheet)->lockForUpdate()->get() as $walk) {
             $walk->fill(['sheet' => $sheet->sheet])->countPlaces()->save();
-            $this->projector->project($walk);
+            $this->projector->project($walk->load('planter.workshop'));
+        }
+        foreach ($sheet->planters()->with(['specSheet', 'workshop'])->get() as $planter) {
+            $this->forecasts->project($planter);
         }
     }
 }

@@ -40,6 +40,9 @@ final readonly class ReadingInput
             throw RefusedReading::because('no_id');
         }
         $result = Result::tryFrom($fields->text('result', Result::Recorded->value)) ?? throw RefusedReading::because('unknown_result');
+        if ($result === Result::Fitted || $result === Result::MeasureAgain) {
+            throw RefusedReading::because('unknown_result');
+        }
         $entry = Entry::tryFrom($fields->text('entry', Entry::Typed->value)) ?? throw RefusedReading::because('unknown_entry');
         $isGlance = $entry === Entry::RestOfRow || $entry === Entry::RestOfStation;
         if ($isGlance !== ($result === Result::LookedSound)) {

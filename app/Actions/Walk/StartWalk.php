@@ -7,23 +7,32 @@ namespace App\Actions\Walk;
 use App\Models\Planter;
 use App\Models\User;
 use App\Models\Walk;
+use App\Projections\WalkProjector;
+use App\Queries\UseQuery;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** Opens a walk of a planter, with the spec sheet's figures and the planter's equipment as they are today. */
-final class StartWalk
+final readonly class StartWalk
 {
+    public function __construct(
+        private UseQuery $uses,
+        private WalkProjector $projector,
+    ) {
+    }
+
     /** @throws ValidationException where another walk of this planter is still open */
     public function __invoke(Planter $planter, User $by, WalkStart $start): Walk
     {
+        $planter->loadMissing(['specSheet', 'workshop']);
         $known = $planter->walks()->find($start->id);
         if ($known !== null) {
             return $known;
         }
 
         try {
-            return DB::transaction(static function () use ($planter, $by, $start): Walk {
+            return DB::transaction(function () use ($planter, $by, $start): Walk {
                 $walk = new Walk([
                     'id' => $start->id,
                     'planter_id' => $planter->id,
@@ -37,8 +46,11 @@ final class StartWalk
                     'started_by' => $by->id,
                     'started_at' => $start->at,
                     'cautions_acknowledged_at' => $start->at,
+                    'planned_acres' => $this->uses->plannedAcres($planter),
+                    'watch_chance' => $planter->workshop->watch_chance,
                 ]);
                 $walk->countPlaces()->save();
+                $this->projector->project($walk->setRelation('planter', $planter));
 
                 return $walk;
             });

@@ -6,6 +6,7 @@ namespace App\Actions\Walk;
 
 use App\Models\User;
 use App\Models\Walk;
+use App\Projections\ForecastProjector;
 use App\Projections\WalkProjector;
 use App\Queries\LastReadings;
 use Illuminate\Support\Facades\DB;
@@ -19,6 +20,7 @@ final readonly class StoreReadings
     public function __construct(
         private LastReadings $lastReadings,
         private WalkProjector $projector,
+        private ForecastProjector $forecasts,
     ) {
     }
 
@@ -31,7 +33,7 @@ final readonly class StoreReadings
         return DB::transaction(function () use ($walk, $by, $items): array {
             // Two people on one walk take turns here, so that each sees the other's readings.
             $walk = Walk::query()->lockForUpdate()->findOrFail($walk->id);
-            $intake = new ReadingIntake($walk, $by, $this->lastReadings->before($walk->planter_id, $walk->season), $items);
+            $intake = new ReadingIntake($walk, $by, $this->lastReadings->beforeWalk($walk), $items);
             $receipts = [];
             foreach ($items as $index => $item) {
                 $receipts[] = $intake->take($index, $item);
@@ -41,7 +43,8 @@ final readonly class StoreReadings
             if ($rows !== []) {
                 DB::table('readings')->insert($rows);
                 $this->projector->project($walk, array_values(array_unique(array_column($rows, 'row_number'))));
-                $this->projector->projectLaterSeasons($walk);
+                $this->projector->projectLater($walk);
+                $this->forecasts->project($walk->planter->load(['specSheet', 'workshop']), array_values(array_unique(array_column($rows, 'check_key'))));
             }
 
             return $receipts;

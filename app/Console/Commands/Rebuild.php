@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\Walk;
-use App\Projections\WalkProjector;
+use App\Models\Planter;
+use App\Projections\RecordProjector;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
@@ -14,20 +14,20 @@ final class Rebuild extends Command
 {
     protected $signature = 'ustrel:rebuild';
 
-    protected $description = 'Rebuild the tables cells and walk_rows from the readings, and compare';
+    protected $description = 'Rebuild every projection from the record of readings, parts and acres, and compare';
 
-    private const TABLES = ['cells', 'walk_rows'];
+    private const TABLES = ['fittings', 'cells', 'outlooks', 'renewals', 'walk_rows', 'forecasts'];
 
-    public function handle(WalkProjector $projector): int
+    public function handle(RecordProjector $projector): int
     {
         $different = DB::transaction(function () use ($projector): int {
-            DB::statement('LOCK TABLE readings IN SHARE MODE');
+            DB::statement('LOCK TABLE readings, ledger_events, acres_log IN SHARE MODE');
             foreach (self::TABLES as $table) {
                 DB::statement("CREATE TEMPORARY TABLE old_{$table} AS SELECT * FROM {$table}");
                 DB::table($table)->delete();
             }
-            foreach (Walk::query()->orderBy('season')->orderBy('started_at')->lazy() as $walk) {
-                $projector->project($walk);
+            foreach (Planter::query()->with(['specSheet', 'workshop'])->lazyById() as $planter) {
+                $projector->project($planter);
             }
 
             $different = array_sum(array_map($this->differences(...), self::TABLES));

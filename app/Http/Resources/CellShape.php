@@ -20,6 +20,7 @@ use Ustrel\Core\Walk\Result;
     new OA\Property(property: 'code', description: 'Worded in lang/en.json under reason.CODE, or under CODE itself where it has a dot', type: 'string'),
     new OA\Property(property: 'ref', description: 'The figure that the reading was held against', type: 'number', nullable: true),
     new OA\Property(property: 'unit', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/Unit')]),
+    new OA\Property(property: 'on', description: 'The day of what is told', type: 'string', format: 'date'),
 ])]
 #[OA\Schema(schema: 'Answer', required: ['value', 'state', 'chips'], properties: [
     new OA\Property(property: 'value', description: 'In the check\'s unit; null where no figure was read', type: 'number', nullable: true),
@@ -27,7 +28,7 @@ use Ustrel\Core\Walk\Result;
     new OA\Property(property: 'chips', type: 'array', items: new OA\Items(ref: '#/components/schemas/Chip')),
 ])]
 #[OA\Schema(schema: 'CurrentReading', required: ['id', 'result', 'verdict', 'reasons', 'taken_at'], properties: [
-    new OA\Property(property: 'id', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'id', description: 'Of the reading; null where the place was given another part, or set anew, since', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'result', ref: '#/components/schemas/Result'),
     new OA\Property(property: 'verdict', ref: '#/components/schemas/Verdict'),
     new OA\Property(property: 'reasons', type: 'array', items: new OA\Items(ref: '#/components/schemas/Reason')),

@@ -16,7 +16,7 @@ use Ustrel\Core\Walk\WalkOrder;
 
 /** @property WalkNews $resource */
 #[OA\Schema(schema: 'WalkStep', properties: [
-    new OA\Property(property: 'bands', description: 'Only where last time counts; else the check\'s, or those of row_bands', type: 'array', items: new OA\Items(ref: '#/components/schemas/Band')),
+    new OA\Property(property: 'bands', description: 'Only where the season\'s outlook counts; else the check\'s, or those of row_bands', type: 'array', items: new OA\Items(ref: '#/components/schemas/Band')),
     new OA\Property(property: 'doubts', description: 'Only where last time counts; else the check\'s', type: 'array', items: new OA\Items(ref: '#/components/schemas/Doubt')),
 ], allOf: [new OA\Schema(ref: '#/components/schemas/Cell')])]
 #[OA\Schema(schema: 'WalkGuide', required: ['planter', 'walk', 'season', 'checks', 'steps', 'orders'], properties: [
@@ -61,14 +61,15 @@ final class WalkGuideResource extends JsonResource
         $board = $this->resource->board;
         $check = $board->sheet->checks[$place->check->value];
         $last = ($board->last[$place->key()] ?? null)?->answer->quantity;
+        $outlook = $this->resource->outlooks[$place->key()] ?? null;
         $step = CellShape::of($place, $board);
-        if ($last === null || $check->rule->trend() === Trend::Free) {
-            return $step;
+        if ($outlook !== null) {
+            $step['bands'] = GuideShape::bands($check, Background::of($outlook));
+        }
+        if ($last !== null && $check->rule->trend() !== Trend::Free) {
+            $step['doubts'] = GuideShape::doubts($check, $last);
         }
 
-        return $step + [
-            'bands' => GuideShape::bands($check, Background::of($last)),
-            'doubts' => GuideShape::doubts($check, $last),
-        ];
+        return $step;
     }
 }

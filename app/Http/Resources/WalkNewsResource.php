@@ -72,7 +72,7 @@ final class WalkNewsResource extends JsonResource
         $walk = $board->walk;
         $shape = $walk === null
             ? [$board->planter->equipment, $board->planter->specSheet->sheet, $board->rowCount]
-            : [$walk->sheet, $walk->equipment, $walk->checks, $walk->row_count, $walk->finished_at?->timestamp];
+            : [$walk->sheet, $walk->equipment, $walk->checks, $walk->row_count, $walk->finished_at?->timestamp, $walk->outlook_hash];
 
         return substr(sha1(json_encode($shape, JSON_THROW_ON_ERROR)), 0, 16);
     }

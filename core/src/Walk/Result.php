@@ -15,4 +15,8 @@ enum Result: string
     case NotFitted = 'not_fitted';
     /** The earlier reading is taken back; the place is unchecked again. */
     case Withdrawn = 'withdrawn';
+    /** Never sent: another part was fitted since the place was looked at. */
+    case Fitted = 'fitted';
+    /** Never sent: something was changed or moved that the reading hangs on. */
+    case MeasureAgain = 'measure_again';
 }

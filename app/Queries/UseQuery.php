@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Planter;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Plan\SeasonPlan;
+use Ustrel\Core\Wear\FieldRun;
+use Ustrel\Core\Wear\UseLog;
+
+/** Reads the acres of a planter. A line that was superseded, or taken back, is left out. */
+final class UseQuery
+{
+    /** The lines that hold. */
+    public static function lines(Planter $planter): Builder
+    {
+        return DB::table('acres_log')
+            ->where('acres_log.planter_id', $planter->id)
+            ->where('acres_log.withdrawn', false)
+            ->whereNotExists(static fn (Builder $later): Builder => $later->from('acres_log AS later')->whereColumn('later.supersedes', 'acres_log.id'));
+    }
+
+    public function log(Planter $planter): UseLog
+    {
+        // A season's fields may be many; core needs their sum for each day and sharing.
+        $days = self::lines($planter)
+            ->groupBy('day', 'shares')
+            ->selectRaw('day, shares, sum(acres) AS acres, sum(acres * severity) / sum(acres) AS severity')
+            ->get();
+        $runs = $days->map(static fn (stdClass $day): FieldRun => new FieldRun(
+            $day->day, (float) $day->acres, (float) $day->severity, array_map(floatval(...), json_decode($day->shares, true)),
+        ));
+
+        return UseLog::of($runs, self::spacing($planter), $planter->row_count);
+    }
+
+    public static function spacing(Planter $planter): Length
+    {
+        return Length::ofMillimetres($planter->spacing_mm);
+    }
+
+    /** @param  string|null  $before  only days before this one */
+    public function acresOf(Planter $planter, int $season, ?string $before = null): float
+    {
+        return (float) self::lines($planter)
+            ->whereBetween('day', ["{$season}-01-01", "{$season}-12-31"])
+            ->when($before !== null, static fn (Builder $lines): Builder => $lines->where('day', '<', $before))
+            ->sum('acres');
+    }
+
+    /** What a season is to bring: as planned, or else as much as the last season that was logged; null where nothing is known. */
+    public function plannedAcres(Planter $planter): ?float
+    {
+        if ($planter->planned_acres !== null) {
+            return (float) $planter->planned_acres;
+        }
+        $last = self::lines($planter)
+            ->where('day', '<', "{$planter->season()}-01-01")
+            ->groupByRaw('extract(year from day)')
+            ->orderByRaw('extract(year from day) DESC')
+            ->selectRaw('sum(acres) AS acres')
+            ->first();
+
+        return $last === null ? null : (float) $last->acres;
+    }
+
+    /** @param  CarbonImmutable|null  $asOf  what was planted from this day on is still to come; by default all that is logged is done */
+    public function plan(Planter $planter, UseLog $log, ?float $acres, int $season, ?CarbonImmutable $asOf = null): ?SeasonPlan
+    {
+        if ($acres === null || $acres <= 0) {
+            return null;
+        }
+        $total = $log->total(1);
+        $done = $this->acresOf($planter, $season, $asOf?->toDateString());
+
+        return new SeasonPlan(
+            $acres, $done, $planter->planting_days, self::spacing($planter), $planter->row_count, $total->metres > 0 ? $total->effective / $total->metres : 1.0,
+        );
+    }
+}
