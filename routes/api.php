@@ -2,11 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AcresController;
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\DepthIndexController;
 use App\Http\Controllers\HistoryController;
+use App\Http\Controllers\ImportController;
+use App\Http\Controllers\LedgerController;
 use App\Http\Controllers\MeController;
 use App\Http\Controllers\NoteController;
+use App\Http\Controllers\PartTypeController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PlanterController;
 use App\Http\Controllers\PrintController;
@@ -17,12 +21,15 @@ use App\Http\Controllers\SpecSheetController;
 use App\Http\Controllers\ToolbarLevelController;
 use App\Http\Controllers\WalkController;
 use App\Http\Controllers\WalkExportController;
+use App\Http\Controllers\WearController;
+use App\Http\Controllers\WorkshopController;
 use App\Http\Controllers\YardController;
 use App\Http\Middleware\SpeaksForItself;
 use Illuminate\Support\Facades\Route;
 
 Route::pattern('planter', '[0-9]{1,18}');
 Route::pattern('specSheet', '[0-9]{1,18}');
+Route::pattern('partType', '[0-9]{1,18}');
 
 Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 
@@ -39,6 +46,12 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class])->group(function (): 
     Route::post('spec-sheets/{specSheet}/reset', [SpecSheetController::class, 'reset'])->can('update', 'specSheet');
     Route::post('spec-sheets/{specSheet}/copies', [SpecSheetController::class, 'copy'])->can('view', 'specSheet');
 
+    Route::patch('workshop', [WorkshopController::class, 'update']);
+    Route::get('part-types', [PartTypeController::class, 'index']);
+    Route::post('part-types', [PartTypeController::class, 'store']);
+    Route::put('part-types/{partType}', [PartTypeController::class, 'update'])->can('view', 'partType');
+    Route::get('part-types/{partType}/lives', [PartTypeController::class, 'lives'])->can('view', 'partType');
+
     Route::post('planters', [PlanterController::class, 'store']);
     Route::middleware('can:view,planter')->prefix('planters/{planter}')->group(function (): void {
         Route::get('/', [PlanterController::class, 'show']);
@@ -49,6 +62,15 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class])->group(function (): 
         Route::get('guide', [WalkController::class, 'guide']);
         Route::get('toolbar-level', ToolbarLevelController::class);
         Route::get('blank.pdf', [PrintController::class, 'blank']);
+        Route::get('ledger', [LedgerController::class, 'show']);
+        Route::post('ledger', [LedgerController::class, 'store']);
+        Route::get('forecast', [WearController::class, 'forecast']);
+        Route::get('wear-chart', [WearController::class, 'chart']);
+        Route::get('contact', [WearController::class, 'contact']);
+        Route::get('acres', [AcresController::class, 'index']);
+        Route::post('acres', [AcresController::class, 'store']);
+        Route::get('imports', [ImportController::class, 'index']);
+        Route::post('imports', [ImportController::class, 'store']);
         Route::get('walks', [WalkController::class, 'index']);
         Route::post('walks', [WalkController::class, 'store']);
     });

@@ -58,7 +58,7 @@ abstract class FeatureTestCase extends TestCase
     }
 
     /** @param  array<string, mixed>  $fields */
-    protected function planter(array $fields = []): Planter
+    public function planter(array $fields = []): Planter
     {
         $rows = $fields['row_count'] ?? 8;
 
@@ -76,7 +76,7 @@ abstract class FeatureTestCase extends TestCase
     }
 
     /** @param  list<string>|null  $checks  those that are walked; two blades and their contact by default, null for all */
-    protected function openWalk(Planter $planter, ?array $checks = ['opener_blade_diameter', 'blade_contact_length']): Walk
+    public function openWalk(Planter $planter, ?array $checks = ['opener_blade_diameter', 'blade_contact_length']): Walk
     {
         $id = $this->actingAs($this->technician)
             ->postJson("/api/planters/{$planter->id}/walks", array_filter([
@@ -92,7 +92,7 @@ abstract class FeatureTestCase extends TestCase
      * @param  array<string, mixed>  $fields
      * @return array<string, mixed>
      */
-    protected function reading(int $row, string $typed, array $fields = []): array
+    public function reading(int $row, string $typed, array $fields = []): array
     {
         return $fields + [
             'id' => (string) Str::uuid7(),
@@ -109,25 +109,56 @@ abstract class FeatureTestCase extends TestCase
      * @param  array<string, mixed>  $fields
      * @return array<string, mixed> a reading that takes no figure
      */
-    protected function state(int $row, string $check, string $state, array $fields = []): array
+    public function state(int $row, string $check, string $state, array $fields = []): array
     {
         return array_diff_key($this->reading($row, '', $fields + ['check' => $check, 'side' => 'centre', 'state' => $state]), ['typed' => 1]);
     }
 
     /** @return array<string, mixed> */
-    protected function contact(int $row, string $typed): array
+    public function contact(int $row, string $typed): array
     {
         return $this->reading($row, $typed, ['check' => 'blade_contact_length', 'side' => 'centre']);
     }
 
+    /** @param  array<string, mixed>  $fields */
+    public function logAcres(Planter $planter, string $day, float $acres, array $fields = []): TestResponse
+    {
+        return $this->actingAs($this->technician)->postJson("/api/planters/{$planter->id}/acres", $fields + [
+            'id' => (string) Str::uuid7(), 'day' => $day, 'field' => 'Long Field', 'acres' => $acres,
+        ]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed> an entry of the ledger: a left opener blade by default
+     */
+    public function fitting(int $row, string $day, array $fields = []): array
+    {
+        return $fields + [
+            'id' => (string) Str::uuid7(), 'kind' => 'fitted', 'happened_at' => "{$day}T10:00:00Z", 'row' => $row, 'slot' => 'opener_blade', 'side' => 'left', 'reason' => 'worn',
+        ];
+    }
+
+    /** @param  array<mixed>  ...$events */
+    public function record(Planter $planter, array ...$events): TestResponse
+    {
+        return $this->actingAs($this->technician)->postJson("/api/planters/{$planter->id}/ledger", ['events' => $events]);
+    }
+
+    /** @return array<string, mixed> what is forecast of one place */
+    public function forecastOf(Planter $planter, int $row, string $check = 'opener_blade_diameter', string $side = 'left'): array
+    {
+        return $this->cellAt($this->actingAs($this->technician)->getJson("/api/planters/{$planter->id}/forecast")->assertOk()->json('places'), $row, $check, $side);
+    }
+
     /** @param  array<mixed>  $cells  of a board, a guide or news; what stands at one place of them */
-    protected function cellAt(array $cells, int $row, string $check = 'opener_blade_diameter', string $side = 'left'): array
+    public function cellAt(array $cells, int $row, string $check = 'opener_blade_diameter', string $side = 'left'): array
     {
         return collect($cells)->firstOrFail(fn (array $cell): bool => [$cell['row'], $cell['check'], $cell['side']] === [$row, $check, $side]);
     }
 
     /** @param  array<mixed>  ...$readings */
-    protected function send(Walk $walk, array ...$readings): TestResponse
+    public function send(Walk $walk, array ...$readings): TestResponse
     {
         return $this->actingAs($this->technician)->postJson("/api/walks/{$walk->id}/readings", ['readings' => $readings]);
     }

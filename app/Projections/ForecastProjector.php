@@ -38,6 +38,9 @@ final readonly class ForecastProjector
             $traces = $record->traces($check);
             $items = Wearing::items($traces, $log, $path);
             foreach (Wearing::forecaster($check, $path, $planter->workshop->watch_chance)->of($items, $plan?->effectiveLeft()) as $key => $forecast) {
+                if ($forecast->start === null) {
+                    continue;
+                }
                 [$row, , $side] = explode(':', $key);
                 $place = ['planter_id' => $planter->id, 'row_number' => (int) $row, 'check_key' => $check->key->value, 'side' => $side];
                 $lines[] = $place + self::line($forecast, $path, $traces[$key], $log) + [

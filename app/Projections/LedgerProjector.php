@@ -38,11 +38,12 @@ final readonly class LedgerProjector
             ->whereIn('kind', ['fitted', 'removed'])
             ->selectRaw('id, kind, row_number, slot, side, part_id, part_type_id, ran_before_m, fitting_id, reason, '.Instant::sql('happened_at').' AS at')
             ->get();
+        $corrected = DB::table('ledger_events')->where('planter_id', $planter->id)->whereNotNull('supersedes')->pluck('id', 'supersedes')->all();
         $types = $events->pluck('part_type_id', 'id');
         $log = $this->uses->log($planter);
 
         $lines = [];
-        foreach (Ledger::play($events->map(self::event(...))->all()) as $fitting) {
+        foreach (Ledger::play($events->map(static fn (stdClass $event): Fitted|Removed => self::event($event, $corrected))->all()) as $fitting) {
             $use = $fitting->stretch()->use($log, self::END_OF_TIME);
             $lines[] = self::line($planter, $fitting, $types[$fitting->id], $use);
         }
@@ -52,8 +53,12 @@ final readonly class LedgerProjector
         }
     }
 
-    private static function event(stdClass $event): Fitted|Removed
+    /** @param  array<string, string>  $corrected  by id of the event that was corrected, the one that took its place */
+    private static function event(stdClass $event, array $corrected): Fitted|Removed
     {
+        while (isset($corrected[$event->fitting_id ?? ''])) {
+            $event->fitting_id = $corrected[$event->fitting_id];
+        }
         $reason = RemovalReason::tryFrom($event->reason ?? '') ?? RemovalReason::Other;
 
         return $event->kind === 'removed'

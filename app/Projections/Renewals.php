@@ -59,7 +59,7 @@ final class Renewals
             ->whereIn('kind', ['fitted', 'shims_moved'])
             ->where('happened_at', '>=', $walk->started_at)
             ->when($until !== null, static fn (Builder $events): Builder => $events->where('happened_at', '<', $until))
-            ->selectRaw('kind, row_number, slot, side, size, '.Instant::sql('happened_at').' AS at')
+            ->selectRaw('kind, row_number, slot, side, size, used, '.Instant::sql('happened_at').' AS at')
             ->get();
     }
 
@@ -67,7 +67,7 @@ final class Renewals
     private static function concerned(stdClass $event, SpecSheet $sheet): iterable
     {
         $slot = Slot::from($event->slot);
-        $again = $event->kind === 'shims_moved' ? [CheckKey::BladeContactLength] : $slot->remeasured();
+        $again = $event->kind === 'shims_moved' ? [CheckKey::BladeContactLength, CheckKey::InnerShims] : $slot->remeasured();
         foreach ($event->kind === 'fitted' ? $slot->checks() : [] as $key) {
             $check = $sheet->check($key);
             if ($check !== null) {
@@ -76,7 +76,7 @@ final class Renewals
         }
         foreach ($again as $key) {
             $check = $sheet->check($key);
-            $sides = $check === null ? [] : array_filter($check->sides, static fn (Side $side): bool => count($check->sides) === 1 || $side->value === $event->side);
+            $sides = $check === null ? [] : array_filter($check->sides, static fn (Side $side): bool => count($check->sides) === 1 || $event->side === Side::Centre->value || $side->value === $event->side);
             foreach ($sides as $side) {
                 yield [$check, $side, true];
             }
@@ -93,7 +93,12 @@ final class Renewals
             $size === null => Judgement::of(Verdict::Sound),
             default => $check->judge(Answer::figure($size), Background::of($outlook)),
         };
-        $told = ReasonShape::of(new Reason($again ? ReasonCode::MeasureAgain : ReasonCode::NewSince)) + ['on' => substr($event->at, 0, 10)];
+        $code = match (true) {
+            $again => ReasonCode::MeasureAgain,
+            $event->used => ReasonCode::UsedSince,
+            default => ReasonCode::NewSince,
+        };
+        $told = ReasonShape::of(new Reason($code)) + ['on' => substr($event->at, 0, 10)];
         $reasons = $judgement->verdict === Verdict::Sound ? [] : array_map(ReasonShape::of(...), $judgement->reasons);
         $life = $size === null ? null : $check->rule->lifeLeft($size);
 

@@ -37,7 +37,7 @@ final class LastReadings
     public function before(int $planterId, int $season, CarbonImmutable $asOf, ?array $rows = null): array
     {
         $found = DB::table('cells')
-            ->selectRaw('DISTINCT ON (row_number, check_key, side) row_number, check_key, side, value, state, chips, season, part_changed_at < ? AS renewed', [$asOf])
+            ->selectRaw('DISTINCT ON (row_number, check_key, side) row_number, check_key, side, value, state, chips, season, part_changed_at <= ? AS renewed', [$asOf])
             ->where('planter_id', $planterId)
             ->where('season', '<', $season)
             ->where('result', Result::Recorded->value)
@@ -68,8 +68,8 @@ final class LastReadings
             ->join('ledger_events', 'ledger_events.id', '=', 'fittings.id')
             ->selectRaw('DISTINCT ON (fittings.row_number, fittings.slot, fittings.side) fittings.row_number, fittings.slot, fittings.side, ledger_events.size, extract(year from fittings.fitted_at)::int AS season')
             ->where('fittings.planter_id', $planterId)
-            ->where('fittings.fitted_at', '<', $asOf)
-            ->where(static fn (Builder $which): Builder => $which->whereNull('fittings.removed_at')->orWhere('fittings.removed_at', '>=', $asOf))
+            ->where('fittings.fitted_at', '<=', $asOf)
+            ->where(static fn (Builder $which): Builder => $which->whereNull('fittings.removed_at')->orWhere('fittings.removed_at', '>', $asOf))
             ->when($rows !== null, static fn (Builder $fittings): Builder => $fittings->whereIn('fittings.row_number', $rows))
             ->orderByRaw('fittings.row_number, fittings.slot, fittings.side, fittings.fitted_at DESC')
             ->get();

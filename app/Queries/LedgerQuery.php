@@ -31,7 +31,24 @@ final class LedgerQuery
         return self::events($planter)
             ->where('ledger_events.kind', 'shims_moved')
             ->when($until !== null, static fn (Builder $events): Builder => $events->where('ledger_events.happened_at', '<', $until))
-            ->selectRaw('id, row_number, pairs, contact_before, '.Instant::sql('happened_at').' AS at')
+            ->join('users', 'users.id', '=', 'ledger_events.user_id')
+            ->selectRaw('ledger_events.id, row_number, pairs, contact_before, note, users.name AS by, '.Instant::sql('happened_at').' AS at')
+            ->get();
+    }
+
+    /**
+     * The parts that came off a planter before their end and are fitted nowhere.
+     *
+     * @return Collection<int, stdClass> the last fitting of each
+     */
+    public static function shelf(Planter $planter): Collection
+    {
+        return self::fittings($planter)
+            ->whereNotNull('fittings.removed_at')
+            ->whereNotIn('fittings.removal_reason', ['worn', 'failed'])
+            ->whereNotExists(static fn (Builder $later): Builder => $later->from('fittings AS later')
+                ->whereColumn('later.part_id', 'fittings.part_id')
+                ->whereColumn('later.fitted_at', '>', 'fittings.fitted_at'))
             ->get();
     }
 

@@ -70,17 +70,24 @@ final class UseQuery
         return $last === null ? null : (float) $last->acres;
     }
 
+    /** How hard this planter's ground has been on the whole; 1 where nothing was logged. */
+    public static function severity(UseLog $log): float
+    {
+        $total = $log->total(1);
+
+        return $total->metres > 0 ? $total->effective / $total->metres : 1.0;
+    }
+
     /** @param  CarbonImmutable|null  $asOf  what was planted from this day on is still to come; by default all that is logged is done */
     public function plan(Planter $planter, UseLog $log, ?float $acres, int $season, ?CarbonImmutable $asOf = null): ?SeasonPlan
     {
         if ($acres === null || $acres <= 0) {
             return null;
         }
-        $total = $log->total(1);
         $done = $this->acresOf($planter, $season, $asOf?->toDateString());
 
         return new SeasonPlan(
-            $acres, $done, $planter->planting_days, self::spacing($planter), $planter->row_count, $total->metres > 0 ? $total->effective / $total->metres : 1.0,
+            $acres, $done, $planter->planting_days, self::spacing($planter), $planter->row_count, self::severity($log),
         );
     }
 }

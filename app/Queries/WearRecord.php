@@ -24,7 +24,7 @@ use Ustrel\Core\Wear\Trace;
 final class WearRecord
 {
     /** Before anything that could be on record. */
-    private const EVER = '0000';
+    public const EVER = '0000';
 
     /** @var array<string, list<Sighting>> by row:check:side, oldest first */
     private array $sightings = [];
@@ -89,7 +89,34 @@ final class WearRecord
         return $last === false || $last->until !== null ? null : $last;
     }
 
-    private function trace(Check $check, int $row, Side $side, string $key): Trace
+    /** @return list<Sighting> all that was read at a place, of whatever part, oldest first */
+    public function sightings(CheckKey $check, int $row, Side $side): array
+    {
+        return $this->sightings["{$row}:{$check->value}:{$side->value}"] ?? [];
+    }
+
+    /** @return list<Sighting> what was read at a place of parts that are gone, or before it was set as it is */
+    public function before(CheckKey $check, int $row, Side $side): array
+    {
+        $changes = $this->changes($check, $row, $side);
+        $since = $changes === [] ? self::EVER : $changes[count($changes) - 1]->from;
+
+        return array_values(array_filter($this->sightings($check, $row, $side), static fn (Sighting $sighting): bool => $sighting->at < $since));
+    }
+
+    /** @return list<Stretch> the spans that parts have been at a place; of a contact, since it was last set */
+    public function changes(CheckKey $check, int $row, Side $side): array
+    {
+        if ($check === CheckKey::BladeContactLength) {
+            return isset($this->contactSet[$row]) ? [new Stretch($row, $this->contactSet[$row])] : [];
+        }
+        $slot = Slot::of($check);
+        $spans = $slot === null ? [] : $this->inSlot["{$row}:{$slot->value}:{$side->value}"] ?? [];
+
+        return array_map(static fn (stdClass $span): Stretch => new Stretch($row, $span->from, $span->until), $spans);
+    }
+
+    public function trace(Check $check, int $row, Side $side, string $key): Trace
     {
         if ($check->key === CheckKey::BladeContactLength) {
             return $this->since($this->contactSet[$row] ?? self::EVER, $row, $key);

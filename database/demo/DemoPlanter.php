@@ -25,12 +25,19 @@ use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\State;
 use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Wear\Ground;
+use Ustrel\Core\Wear\Residue;
+use Ustrel\Core\Wear\Soil;
+use Ustrel\Core\Wear\Tillage;
 
 /** A made-up planter and the wear of its rows. Inches throughout. */
 final readonly class DemoPlanter
 {
     /** A tape on a muddy blade is off by about this much. */
     private const TAPE_SD = 0.02;
+
+    /** What a shim taken out on each side adds to the contact length. */
+    public const TAKEN_OUT = 0.4375;
 
     /** Seasons run on the same parts when this season's walk is made. */
     private const THIS_SEASON = 3;
@@ -40,11 +47,13 @@ final readonly class DemoPlanter
 
     /**
      * @param  list<int>  $sections
+     * @param  float  $acres  planted in a season
      * @param  float  $wear  inches of blade diameter a season
      * @param  list<int>  $tyreTracks  rows behind the tractor's tyres: the ground is firmer and wears a fifth faster
      * @param  array<int, float>  $extraWear  rows that wear this many times as fast as their neighbours
      * @param  int|null  $contactLost  a row whose blades have lost contact this season
      * @param  array<string, array{State, list<Chip>}>  $found  what this season's walk finds, by place key
+     * @param  list<int>  $shimmed  rows whose contact was set anew before the third season
      * @param  array<string, float>  $read  figures that stand out this season, in the check's unit or in inches, by place key
      */
     private function __construct(
@@ -55,6 +64,8 @@ final readonly class DemoPlanter
         public array $sections,
         public int $spacingInches,
         public int $daysToPlanting,
+        public float $acres,
+        public Ground $ground,
         private float $wear,
         private array $tyreTracks,
         public int $rowsWalked = 0,
@@ -62,6 +73,7 @@ final readonly class DemoPlanter
         private ?int $contactLost = null,
         private array $found = [],
         private array $read = [],
+        public array $shimmed = [],
     ) {
     }
 
@@ -72,7 +84,7 @@ final readonly class DemoPlanter
             new self(
                 'Ardle Bank Farm', 'Quill Bottom', RowUnitType::Vacuum,
                 new Equipment(Meter::Vacuum, Drive::Electric, Downforce::Hydraulic, ClosingWheels::SpikedPoly, fertilizer: true, centralFill: true),
-                [4, 8, 4], 30, 23, 0.10, [4, 5, 12, 13], 9, [3 => 2.2, 8 => 1.25], 6,
+                [4, 8, 4], 30, 23, 820, new Ground(Soil::Loam, Residue::Heavy, Tillage::NoTill), 0.10, [4, 5, 12, 13], 9, [3 => 2.2, 8 => 1.25], 6,
                 [
                     '2:gauge_touch:left' => [State::Gap, []],
                     '3:row_cleaner_teeth:right' => [State::Change, [Chip::TeethWorn]],
@@ -84,25 +96,26 @@ final readonly class DemoPlanter
                     '9:gauge_touch:right' => [State::Tight, []],
                 ],
                 ['2:depth_stop_notch:centre' => 7, '7:air_at_meter:centre' => 17.2, '9:inner_shims:left' => 0, '9:inner_shims:right' => 0, '4:closing_gap:centre' => 1.5, '5:arm_play_side:centre' => 0.1875],
+                [2, 11, 14],
             ),
             new self(
                 'Hask Hill Farm', 'Hask Hill', RowUnitType::Vacuum,
                 new Equipment(Meter::Vacuum, Drive::Hydraulic, Downforce::Air, ClosingWheels::Rubber, markers: true),
-                [8], 36, 31, 0.13, [3, 6],
+                [8], 36, 31, 430, new Ground(Soil::Sand, tillage: Tillage::Worked), 0.13, [3, 6],
             ),
             new self(
                 'Merrow Estate', 'Merrow Flats', RowUnitType::Vacuum,
                 new Equipment(Meter::PositiveAir, Drive::Hydraulic, Downforce::Spring, ClosingWheels::Cast, coulter: true, liftAssist: true),
-                [8, 8, 8], 20, 38, 0.08, [9, 16],
+                [8, 8, 8], 20, 38, 1240, new Ground(Soil::Silt, tillage: Tillage::MinTill), 0.08, [9, 16],
             ),
-            new self('Pell Cottage', 'Pell Garden', RowUnitType::Plate, Equipment::typicalOf(RowUnitType::Plate), [2], 30, 52, 0.04, []),
+            new self('Pell Cottage', 'Pell Garden', RowUnitType::Plate, Equipment::typicalOf(RowUnitType::Plate), [2], 30, 52, 24, new Ground(tillage: Tillage::Worked), 0.04, []),
         ];
     }
 
     /** @return list<self> */
     public static function ofLowmoor(): array
     {
-        return [new self('Lowmoor Grange', 'Long Acre', RowUnitType::Finger, Equipment::typicalOf(RowUnitType::Finger), [6], 30, 18, 0.11, [])];
+        return [new self('Lowmoor Grange', 'Long Acre', RowUnitType::Finger, Equipment::typicalOf(RowUnitType::Finger), [6], 30, 18, 300, new Ground, 0.11, [])];
     }
 
     /**
@@ -195,7 +208,10 @@ final readonly class DemoPlanter
         }
         $start = 2.25 + 0.06 * $this->bell($this->random("contact {$row}"));
 
-        return $start - 1.6 * $this->rowWear($row) * $seasonsRun;
+        // Before the third season a shim was taken out on each side of these.
+        $shims = $seasonsRun >= 2 && in_array($row, $this->shimmed, true) ? self::TAKEN_OUT : 0.0;
+
+        return $start - 1.6 * $this->rowWear($row) * $seasonsRun + $shims;
     }
 
     private function rowWear(int $row): float
@@ -203,7 +219,7 @@ final readonly class DemoPlanter
         return $this->wear * (in_array($row, $this->tyreTracks, true) ? 1.2 : 1.0) * ($this->extraWear[$row] ?? 1.0);
     }
 
-    private function random(string $of): Randomizer
+    public function random(string $of): Randomizer
     {
         return new Randomizer(new Mt19937(crc32("{$this->name} {$of}")));
     }

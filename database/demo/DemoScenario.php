@@ -9,7 +9,7 @@ use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk;
 use App\Models\Workshop;
-use App\Projections\WalkProjector;
+use App\Projections\RecordProjector;
 use App\Queries\StoredAnswer;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -39,7 +39,7 @@ final readonly class DemoScenario
 
     private const SECONDS_A_READING = 15;
 
-    public function __construct(private WalkProjector $projector)
+    public function __construct(private RecordProjector $projector)
     {
     }
 
@@ -47,6 +47,7 @@ final readonly class DemoScenario
     {
         DB::transaction(function () use ($today): void {
             $tollgate = $this->workshop(self::WORKSHOP, [['Wren Ashdown', self::EMAIL], ['Idris Vale', 'idris@tollgate.example']]);
+            DemoHistory::catalogue($tollgate->workshop_id);
             foreach (DemoPlanter::ofTollgate() as $planter) {
                 $this->planter($planter, $tollgate, $today);
             }
@@ -84,7 +85,10 @@ final readonly class DemoScenario
             'sections' => $demo->sections,
             'equipment' => $demo->equipment->toArray(),
             'planting_start' => $today->addDays($demo->daysToPlanting),
+            'planned_acres' => $demo->acres,
+            'planting_days' => 12,
         ]);
+        $history = new DemoHistory($planter, $technician, $demo);
 
         for ($ago = self::PAST_SEASONS; $ago > 0; $ago--) {
             $began = $planter->planting_start->subYears($ago)->subDays(24)->setTime(8, 20);
@@ -93,6 +97,8 @@ final readonly class DemoScenario
         if ($demo->rowsWalked > 0) {
             $this->walk($planter, $sheet, $technician, $demo, $today->subDay()->setTime(13, 10), self::PAST_SEASONS, $demo->rowsWalked);
         }
+        $history->write(self::PAST_SEASONS);
+        $this->projector->project($planter);
     }
 
     /** @param  int  $seasonsRun since the blades were new */
@@ -102,7 +108,7 @@ final readonly class DemoScenario
         $finished = $rows === $planter->row_count;
         $season = $planter->season() - (self::PAST_SEASONS - $seasonsRun);
         $walk = new Walk([
-            'id' => $this->uuid("{$planter->name} {$season}"),
+            'id' => self::uuid("{$planter->name} {$season}"),
             'planter_id' => $planter->id,
             'season' => $season,
             'kind' => WalkKind::PreSeason,
@@ -112,6 +118,7 @@ final readonly class DemoScenario
             'equipment' => $planter->equipment,
             'checks' => null,
             'cautions_acknowledged_at' => $began,
+            'planned_acres' => $demo->acres,
             'started_by' => $technician->id,
             'started_at' => $began,
             'finished_by' => $finished ? $technician->id : null,
@@ -123,7 +130,7 @@ final readonly class DemoScenario
         foreach ($demo->readings($walk->readSheet(), $seasonsRun, $rows) as $turn => $reading) {
             $at = $began->addSeconds(self::SECONDS_A_READING * ($turn + 1));
             $readings[] = [
-                'id' => $this->uuid("{$walk->id} {$turn}"),
+                'id' => self::uuid("{$walk->id} {$turn}"),
                 'walk_id' => $walk->id,
                 'planter_id' => $planter->id,
                 'row_number' => $reading['place']->row,
@@ -142,7 +149,6 @@ final readonly class DemoScenario
         foreach (array_chunk($readings, 1000) as $chunk) {
             DB::table('readings')->insert($chunk);
         }
-        $this->projector->project($walk);
         if ($seasonsRun === self::PAST_SEASONS - 1 && $demo->rowsWalked > 0) {
             $this->hardJoint($walk, $technician);
         }
@@ -152,7 +158,7 @@ final readonly class DemoScenario
     private function hardJoint(Walk $walk, User $technician): void
     {
         DB::table('notes')->insert([
-            'id' => $this->uuid("{$walk->id} joint"),
+            'id' => self::uuid("{$walk->id} joint"),
             'walk_id' => $walk->id,
             'planter_id' => $walk->planter_id,
             'row_number' => 10,
@@ -167,7 +173,7 @@ final readonly class DemoScenario
     }
 
     /** The same id for the same thing on every load. */
-    private function uuid(string $of): string
+    public static function uuid(string $of): string
     {
         $hash = md5("ustrel demo {$of}");
 

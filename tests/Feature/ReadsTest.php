@@ -66,7 +66,8 @@ it('loads the demo: four planters, past seasons walked, one walk half done, and 
     $at = fn (int $row, string $check): array => $cells->where('row', $row)->firstWhere('check', $check);
     expect($at(3, 'opener_blade_diameter')['now']['reasons'][0]['code'])->toBe('under_limit')
         ->and($at(6, 'blade_contact_length')['now']['reasons'][0]['code'])->toBe('no_contact')
-        ->and($cells->whereNull('last'))->toHaveCount(0);
+        // A seed tube that was changed since has no last time.
+        ->and($cells->whereNull('last')->pluck('check')->unique()->all())->toBe(['seed_tube']);
 
     // Rows behind the tractor's tyres have lost more than their neighbours.
     $lost = fn (array $rows): float => $cells->where('check', 'opener_blade_diameter')->whereIn('row', $rows)->avg(fn (array $cell): float => 381 - $cell['last']['value']);

@@ -3,12 +3,17 @@
 declare(strict_types=1);
 
 use App\Exports\Wording;
+use App\Imports\ImportKind;
 use App\Queries\CurrentReading;
 use Ustrel\Core\Measure\AmountFault;
 use Ustrel\Core\Measure\LengthFault;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Opener\ShimAdviceCode;
 use Ustrel\Core\Parts\FitRule;
+use Ustrel\Core\Parts\LedgerFaultCode;
+use Ustrel\Core\Parts\RemovalReason;
+use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\CheckKind;
 use Ustrel\Core\Spec\Chip;
@@ -28,6 +33,9 @@ use Ustrel\Core\Walk\Entry;
 use Ustrel\Core\Walk\Result;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
+use Ustrel\Core\Wear\Residue;
+use Ustrel\Core\Wear\Soil;
+use Ustrel\Core\Wear\Tillage;
 
 /** @return array<string, string> */
 function wording(): array
@@ -44,7 +52,8 @@ it('has words for everything that core can say', function (string $group, string
     ['check', CheckKey::class], ['measure', CheckKey::class], ['station', Station::class], ['caution', Station::class], ['side', Side::class],
     ['amount', AmountFault::class], ['chip', Chip::class], ['state', State::class], ['entry', Entry::class], ['result', Result::class], ['fit', FitRule::class],
     ['refused.wrong_kind', CheckKind::class], ['meter', Meter::class], ['drive', Drive::class], ['downforce', Downforce::class], ['closing_wheels', ClosingWheels::class],
-    ['walk_kind', WalkKind::class], ['walk_order', WalkOrder::class], ['row_unit', RowUnitType::class],
+    ['walk_kind', WalkKind::class], ['walk_order', WalkOrder::class], ['row_unit', RowUnitType::class], ['slot', Slot::class], ['removal', RemovalReason::class], ['ledger', LedgerFaultCode::class], ['shims', ShimAdviceCode::class],
+    ['soil', Soil::class], ['residue', Residue::class], ['tillage', Tillage::class], ['import.kind', ImportKind::class],
 ]);
 
 it('says of every check how it is made, in three lines', function (): void {

@@ -44,6 +44,8 @@ use Ustrel\Core\Spec\Meter;
     new OA\Property(property: 'spec_sheet_id', type: 'integer'),
     new OA\Property(property: 'equipment', description: 'As typical for the row-unit type where it is left out', ref: '#/components/schemas/Equipment'),
     new OA\Property(property: 'planting_start', type: 'string', format: 'date', nullable: true),
+    new OA\Property(property: 'planned_acres', description: 'Of the season that is being prepared', type: 'number', maximum: 100000, minimum: 1, nullable: true),
+    new OA\Property(property: 'planting_days', description: 'From the first to the last day of planting', type: 'integer', maximum: 365, minimum: 1, nullable: true),
 ])]
 final class PlanterRequest extends FormRequest
 {
@@ -66,6 +68,8 @@ final class PlanterRequest extends FormRequest
             'equipment.downforce' => [Rule::enum(Downforce::class)],
             'equipment.closing_wheels' => [Rule::enum(ClosingWheels::class)],
             ...array_fill_keys(array_map(static fn (string $option): string => "equipment.{$option}", Equipment::OPTIONS), ['boolean']),
+            'planned_acres' => ['nullable', 'numeric', 'between:1,100000'],
+            'planting_days' => ['nullable', 'integer', 'between:1,365'],
             'planting_start' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31'],
         ];
     }
@@ -78,6 +82,8 @@ final class PlanterRequest extends FormRequest
             'sections.array' => __('planter.sections_shape'),
             'sections.max' => __('planter.sections_shape'),
             'sections.*.*' => __('planter.sections_shape'),
+            'planned_acres.*' => __('planter.planned_acres'),
+            'planting_days.*' => __('planter.planting_days'),
             'planting_start.*' => __('planter.planting_start'),
             'equipment.array' => __('planter.equipment'),
             'equipment.*.*' => __('planter.equipment'),
@@ -100,6 +106,8 @@ final class PlanterRequest extends FormRequest
             'sections' => array_map(intval(...), $this->array('sections') ?: [$rows]),
             'spec_sheet_id' => $this->integer('spec_sheet_id'),
             ...($this->has('equipment') ? ['equipment' => $this->equipment()->toArray()] : []),
+            'planned_acres' => $this->filled('planned_acres') ? number_format($this->float('planned_acres'), 1, '.', '') : null,
+            'planting_days' => $this->filled('planting_days') ? $this->integer('planting_days') : null,
             'planting_start' => $this->filled('planting_start') ? Carbon::parse($this->string('planting_start')->toString()) : null,
         ];
     }

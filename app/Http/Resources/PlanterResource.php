@@ -13,7 +13,7 @@ use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\RowUnitType;
 
 /** @mixin Planter */
-#[OA\Schema(schema: 'Planter', required: ['id', 'farm', 'name', 'row_count', 'spacing_mm', 'spacing_typed', 'sections', 'season', 'planting_start', 'days_to_planting', 'equipment', 'spec_sheet'], properties: [
+#[OA\Schema(schema: 'Planter', required: ['id', 'farm', 'name', 'row_count', 'spacing_mm', 'spacing_typed', 'sections', 'season', 'planting_start', 'planned_acres', 'planting_days', 'days_to_planting', 'equipment', 'spec_sheet'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'farm', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
@@ -23,6 +23,8 @@ use Ustrel\Core\Spec\RowUnitType;
     new OA\Property(property: 'sections', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'season', description: 'The year of planting that is being prepared', type: 'integer'),
     new OA\Property(property: 'planting_start', type: 'string', format: 'date', nullable: true),
+    new OA\Property(property: 'planned_acres', type: 'number', nullable: true),
+    new OA\Property(property: 'planting_days', type: 'integer', nullable: true),
     new OA\Property(property: 'days_to_planting', description: 'Negative once planting has begun', type: 'integer', nullable: true),
     new OA\Property(property: 'equipment', ref: '#/components/schemas/Equipment'),
     new OA\Property(property: 'spec_sheet', required: ['id', 'name', 'type'], properties: [
@@ -46,6 +48,8 @@ final class PlanterResource extends JsonResource
             'sections' => $this->sections,
             'season' => $this->resource->season(),
             'planting_start' => $this->planting_start?->toDateString(),
+            'planned_acres' => $this->planned_acres === null ? null : (float) $this->planned_acres,
+            'planting_days' => $this->planting_days,
             'days_to_planting' => $this->planting_start === null ? null : (int) CarbonImmutable::today()->diffInDays($this->planting_start),
             'equipment' => Equipment::of($this->equipment, RowUnitType::from($this->specSheet->type))->toArray(),
             'spec_sheet' => $this->specSheet->only(['id', 'name', 'type']),

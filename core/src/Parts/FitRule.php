@@ -12,9 +12,15 @@ enum FitRule: string
     /** Heavier blades with large rivets do not turn against the plain seed tube guard. */
     case HeavyBladesNeedClearanceGuard = 'heavy_blades_need_clearance_guard';
 
+    /** @return list<self> the rules that such a blade and guard break on one row */
+    public static function brokenByParts(bool $heavyBlade, bool $clearanceGuard): array
+    {
+        return $heavyBlade && ! $clearanceGuard ? [self::HeavyBladesNeedClearanceGuard] : [];
+    }
+
     /** @return list<self> the rules that this equipment breaks */
     public static function brokenBy(Equipment $equipment): array
     {
-        return $equipment->heavyBlades && ! $equipment->clearanceGuard ? [self::HeavyBladesNeedClearanceGuard] : [];
+        return self::brokenByParts($equipment->heavyBlades, $equipment->clearanceGuard);
     }
 }

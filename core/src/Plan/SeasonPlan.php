@@ -37,12 +37,6 @@ final readonly class SeasonPlan
         return FurrowDistance::ofRowAcres($this->acresLeft() / $this->rows, $this->spacing)->metres * $this->severity;
     }
 
-    /** Acres of the planter in which a row runs so many effective metres on the ground to be expected. */
-    public function acresFor(float $effective): float
-    {
-        return FurrowDistance::ofMetres($effective / $this->severity)->toPlanterAcres($this->spacing, $this->rows);
-    }
-
     /** Days after the first day of planting on which so many more acres are reached; null past the season's end or without a length. */
     public function dayOf(float $acres): ?int
     {

@@ -64,6 +64,8 @@ enum ReasonCode: string
     case NotFitted = 'not_fitted';
     /** A part was fitted since it was last looked at. */
     case NewSince = 'new_since';
+    /** A used part was fitted since. */
+    case UsedSince = 'used_since';
     /** Something was changed or moved that it hangs on: measure again. */
     case MeasureAgain = 'measure_again';
 }

@@ -29,7 +29,7 @@ final readonly class Belief
      * the pool's own uncertainty.
      *
      * @param  float  $variance  of one reading, square millimetres
-     * @param  array<int, float>  $weights  of the item's points; the last one that is not doubted is where it is now
+     * @param  array<int, float>  $weights  of the item's points
      */
     public static function of(Item $item, Pool $pool, float $variance, array $weights): self
     {
@@ -43,12 +43,7 @@ final readonly class Belief
             $rateVariance += 2 / ($pool->items - 3) * ((1 - $share) * ($own->rate() - $pool->mean)) ** 2;
         }
 
-        $last = null;
-        foreach ($item->points as $index => $point) {
-            if ($weights[$index] >= 1.0 && ($last === null || $point->use >= $last->use)) {
-                $last = $point;
-            }
-        }
+        $last = self::last($item, $weights);
         if ($own === null || $last === null) {
             $startVariance = $item->startIsRead ? $variance : 0.0;
 
@@ -57,6 +52,25 @@ final readonly class Belief
 
         // A reading that is too low makes the rate too high: by u / sum u^2 for each millimetre.
         return new self($last->use, $last->room, $variance, $rate, $rateVariance, -$share * $variance * $last->use / $own->squares);
+    }
+
+    /**
+     * Where the item is now: its last reading that is not doubted; or the very last where that is past the limit, for then
+     * the part is to be changed, whatever came before.
+     *
+     * @param  array<int, float>  $weights
+     */
+    private static function last(Item $item, array $weights): ?Point
+    {
+        $last = $newest = null;
+        foreach ($item->points as $index => $point) {
+            $newest = $newest === null || $point->use >= $newest->use ? $point : $newest;
+            if ($weights[$index] >= 1.0 && ($last === null || $point->use >= $last->use)) {
+                $last = $point;
+            }
+        }
+
+        return $newest !== null && $newest->room <= 0 ? $newest : $last;
     }
 
     /** Room expected at a use, millimetres. */
@@ -92,6 +106,13 @@ final readonly class Belief
      */
     public function useAt(float $z): ?float
     {
+        if ($z === 0.0) {
+            return match (true) {
+                $this->room <= 0 => $this->use,
+                $this->rate > 0 => $this->use + $this->room / $this->rate,
+                default => null,
+            };
+        }
         $a = $this->rate ** 2 - $z ** 2 * $this->rateVariance;
         $b = -2 * ($this->rate * $this->room - $z ** 2 * $this->covariance);
         $c = $this->room ** 2 - $z ** 2 * $this->roomVariance;

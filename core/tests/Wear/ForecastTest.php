@@ -247,6 +247,20 @@ it('has a chance only where there is a plan', function (): void {
         ->and($with->chance)->toBeGreaterThan(0.99);
 });
 
+it('takes a last reading past the limit as it is, however unlikely', function (): void {
+    $items = evenRows();
+    $items[4] = Item::fitted('5', 12.7, points('5', [100 => 11.5, 200 => -1.0]), 200);
+    $forecast = (new Forecaster(bladePath(), new ReadingError(0.6, 1.6)))->of($items, 100)['5'];
+    expect($forecast->outliers)->toBe(['5@200'])
+        ->and([$forecast->left10, $forecast->left50, $forecast->left90])->toBe([0.0, 0.0, 0.0]);
+});
+
+it('has a middle for every share', function (): void {
+    foreach ((new Forecaster(bladePath(), new ReadingError(0.6, 1.6)))->of(evenRows(), 100) as $forecast) {
+        expect($forecast->left50)->toBeGreaterThan($forecast->left10)->toBeLessThan($forecast->left90);
+    }
+});
+
 it('says that what is past its limit has nothing left, and that what does not wear lasts out of sight', function (): void {
     $items = evenRows();
     $items[0] = Item::fitted('1', 12.7, points('1', [500 => 1.0, 1000 => -3.0]), 1000);

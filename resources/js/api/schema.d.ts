@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/planters/{planter}/acres": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["acres"];
+        put?: never;
+        /** @description Sending it again is harmless */
+        post: operations["logAcres"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/board": {
         parameters: {
             query?: never;
@@ -52,6 +69,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["imports"];
+        put?: never;
+        /** @description Answers line by line while it reads, each line a JSON object: ImportProgress, and at the end an ImportResult or an ImportRefusal. */
+        post: operations["importFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/ledger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ledger"];
+        put?: never;
+        /** @description All of it is written, or nothing. Sending it again is harmless */
+        post: operations["recordEvents"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -79,6 +130,54 @@ export interface paths {
         put?: never;
         /** @description Sending it again is harmless */
         post: operations["storeNote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/part-types": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["partTypes"];
+        put?: never;
+        post: operations["storePartType"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/part-types/{partType}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["updatePartType"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/part-types/{partType}/lives": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["partLives"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -473,6 +572,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["forecast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/wear-chart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wearChart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/contact": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["contact"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workshop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["updateWorkshop"];
+        trace?: never;
+    };
     "/api/yard": {
         parameters: {
             query?: never;
@@ -513,6 +676,21 @@ export interface components {
                 move: number;
             }[];
         };
+        Ledger: {
+            /** @description That each row of this planter has */
+            slots: {
+                slot: components["schemas"]["Slot"];
+                sides: components["schemas"]["Side"][];
+                /** @description That its part is looked at by */
+                check: components["schemas"]["CheckKey"];
+                /** @description The part has a size that wears */
+                measured: boolean;
+            }[];
+            /** @description What is fitted now */
+            fitted: components["schemas"]["Fitting"][];
+            /** @description Parts that came off this planter before their end and are fitted nowhere, each as it was last */
+            shelf: components["schemas"]["Fitting"][];
+        };
         NoteEntry: {
             /**
              * Format: uuid
@@ -543,6 +721,192 @@ export interface components {
             readings: components["schemas"]["TimelineReading"][];
             notes: components["schemas"]["Note"][];
             photos: components["schemas"]["Photo"][];
+            /** @description What is fitted, and was, newest first */
+            fittings: components["schemas"]["Fitting"][];
+            shim_moves: components["schemas"]["ShimMove"][];
+            forecast: components["schemas"]["Forecast"];
+            /** @description Furrow metres that the row has run altogether */
+            run_m: number;
+        };
+        /** @description Distances in furrow metres of the row, each counted by the severity of its ground */
+        WearChart: {
+            check: components["schemas"]["CheckKey"];
+            /** @description Else it grows */
+            shrinks: boolean;
+            limit_mm: number;
+            new_mm: number | null;
+            /** @description What one acre of the planter is worth on its own ground */
+            metres_per_acre: number;
+            now_m: number;
+            season_end_m: number | null;
+            points: {
+                at_m: number;
+                size_mm: number;
+                /** Format: date-time */
+                taken_at: string;
+                /** @description Of the part that is fitted now */
+                current: boolean;
+                /** @description Does not fit the rest; it hardly weighs */
+                outlier: boolean;
+            }[];
+            /** @description Where another part went in, or it was set anew */
+            changes: {
+                at_m: number;
+                /** Format: date */
+                on: string;
+            }[];
+            /** @description Expected size with the ends of the 80 % band; empty where the record is too thin */
+            line: {
+                at_m: number;
+                size_mm: number;
+                low_mm: number;
+                high_mm: number;
+            }[];
+            thin: boolean;
+        };
+        /** @description Rows that ran only a share of it */
+        ShutOff: {
+            rows: number[];
+            /** @description That they ran; 0 where they were shut off throughout */
+            share: number;
+        };
+        /** @description Either a line as it is told, with the day, or field and acres */
+        AcresEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /**
+             * Format: date
+             * @description Not in the future; a day in the line goes before it
+             */
+            day: string;
+            /** @description Such as: 62.5 ac, Long Field, popcorn, 5 mph, no-till */
+            line?: string | null;
+            field?: string | null;
+            crop?: string | null;
+            /** @description Of the whole planter, over 0 to 10,000 */
+            acres?: number | null;
+            mph?: number | null;
+            /** @enum {string|null} */
+            soil?: "clay" | "silt" | "loam" | "sand" | "stony" | null;
+            /** @enum {string|null} */
+            residue?: "bare" | "usual" | "heavy" | null;
+            /** @enum {string|null} */
+            tillage?: "worked" | "min_till" | "no_till" | null;
+            /** @description The shop's own figure in place of the ground's */
+            severity?: number | null;
+            shut_off?: components["schemas"]["ShutOff"][];
+            /**
+             * Format: uuid
+             * @description The line whose place this one takes
+             */
+            supersedes?: string | null;
+            /** @description Take back the line that is superseded */
+            withdrawn?: boolean;
+        };
+        /** @enum {string} */
+        ImportKind: "acres" | "readings" | "changes";
+        ImportMapping: {
+            /** @description By field, the number of its column from 0 */
+            columns: {
+                [key: string]: number;
+            };
+            /**
+             * @description What 3/4/2025 means
+             * @enum {string}
+             */
+            dates: "auto" | "dmy" | "mdy";
+        };
+        ImportEdit: {
+            /** Format: binary */
+            file: string;
+            kind: components["schemas"]["ImportKind"];
+            /**
+             * @description preview: only say what it holds; whole: all or nothing; good: the good lines
+             * @enum {string}
+             */
+            mode: "preview" | "whole" | "good";
+            /** @description ImportMapping as JSON; guessed from the names of the columns where it is left out */
+            mapping?: string;
+            /** @description Numbers of lines that are not wanted, as a JSON list */
+            leave_out?: string;
+        };
+        /** @enum {string} */
+        RemovalReason: "worn" | "failed" | "with_the_set" | "moved" | "other";
+        /** @description Something that was done to the parts of one row */
+        LedgerEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /** @enum {string} */
+            kind: "fitted" | "removed" | "shims_moved" | "withdrawn";
+            /**
+             * Format: date-time
+             * @description Not in the future
+             */
+            happened_at: string;
+            row?: number;
+            slot?: components["schemas"]["Slot"];
+            side?: components["schemas"]["Side"];
+            /** @description Of a fitted part; left out where nobody knows */
+            part_type_id?: number | null;
+            /**
+             * Format: uuid
+             * @description A part that was fitted on this planter before: its use and wear come along
+             */
+            part_id?: string | null;
+            /** @description Fitted used, from elsewhere */
+            used?: boolean;
+            /** @description As measured when fitted; by default a new part's own */
+            size?: string | null;
+            /** @description Furrow distance that a used part had run, as typed */
+            ran_before?: string | null;
+            /**
+             * Format: uuid
+             * @description What is removed
+             */
+            fitting_id?: string | null;
+            /** @description Why the part came out: the one that is removed, or the one that was in the slot */
+            reason?: components["schemas"]["RemovalReason"];
+            /** @description Inner shims in the pack that was in */
+            shims?: number | null;
+            /** @description Shims added on each side; negative for taken out */
+            pairs?: number | null;
+            /** @description Contact length before shims were moved, as typed */
+            contact_before?: string | null;
+            cost?: number | null;
+            note?: string;
+            /**
+             * Format: uuid
+             * @description The event whose place this one takes
+             */
+            supersedes?: string | null;
+        };
+        /** @enum {string} */
+        Slot: "row_cleaner_wheel" | "coulter_blade" | "coulter_bearing" | "fertilizer_blade" | "fertilizer_boot" | "fertilizer_tube" | "arm_bushings" | "meter_chain" | "sprockets" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_disc" | "opener_blade" | "opener_bearing" | "scraper" | "seed_tube_guard" | "seed_tube" | "seed_sensor" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_bushing" | "firmer_tip" | "closing_wheel" | "closing_bearing" | "closing_tail_bushing";
+        PartTypeEdit: {
+            name: string;
+            /** @description The workshop's own */
+            own_number?: string | null;
+            /** @description That it fits */
+            slots: components["schemas"]["Slot"][];
+            per_row: number;
+            /** @description As typed, such as 15 in; empty where the part has no size that is measured */
+            new_size?: string | null;
+            /** @description Expected, furrow distance as typed, such as 800 mi */
+            life?: string | null;
+            /** @description For one */
+            price?: number | null;
+            lead_days?: number | null;
+            notes?: string;
+            /** @description An opener blade of the heavier kind, with large rivets: needs a guard with clearance */
+            heavy?: boolean;
+            /** @description A seed tube guard with clearance for large rivets */
+            clearance?: boolean;
         };
         /** @description What the planter carries; what is not fitted is not asked */
         Equipment: {
@@ -579,6 +943,10 @@ export interface components {
             equipment?: components["schemas"]["Equipment"];
             /** Format: date */
             planting_start?: string | null;
+            /** @description Of the season that is being prepared */
+            planned_acres?: number | null;
+            /** @description From the first to the last day of planting */
+            planting_days?: number | null;
         };
         FigureEdit: {
             /** @description A figure as typed; a bare number is in the user's units */
@@ -597,6 +965,50 @@ export interface components {
                 [key: string]: components["schemas"]["FigureEdits"];
             };
             notch: components["schemas"]["FigureEdit"];
+        };
+        AcresLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            day: string;
+            field: string;
+            crop: string | null;
+            acres: number;
+            mph: number | null;
+            /** @enum {string|null} */
+            soil: "clay" | "silt" | "loam" | "sand" | "stony" | null;
+            /** @enum {string|null} */
+            residue: "bare" | "usual" | "heavy" | null;
+            /** @enum {string|null} */
+            tillage: "worked" | "min_till" | "no_till" | null;
+            severity: number;
+            own_severity: boolean;
+            shut_off: components["schemas"]["ShutOff"][];
+            logged_by: string;
+        };
+        Acres: {
+            /** @description The newest 300 */
+            lines: components["schemas"]["AcresLine"][];
+            seasons: {
+                season: number;
+                lines: number;
+                acres: number;
+            }[];
+            /** @description Furrow metres that each row has run, from the left */
+            rows: number[];
+            plan: components["schemas"]["SeasonPlan"] | null;
+            /** @description How fast parts wear on each kind of ground */
+            factors: {
+                soil: {
+                    [key: string]: number;
+                };
+                residue: {
+                    [key: string]: number;
+                };
+                tillage: {
+                    [key: string]: number;
+                };
+            };
         };
         Reading: {
             /**
@@ -657,7 +1069,7 @@ export interface components {
             cells: components["schemas"]["Cell"][];
         };
         /** @enum {string} */
-        Result: "recorded" | "looked_sound" | "not_fitted" | "withdrawn";
+        Result: "recorded" | "looked_sound" | "not_fitted" | "withdrawn" | "fitted" | "measure_again";
         /** @enum {string} */
         Entry: "typed" | "same_as_last" | "rest_of_row" | "rest_of_station" | "from_sheet";
         Reason: {
@@ -666,6 +1078,11 @@ export interface components {
             /** @description The figure that the reading was held against */
             ref: number | null;
             unit: components["schemas"]["Unit"] | null;
+            /**
+             * Format: date
+             * @description The day of what is told
+             */
+            on?: string;
         };
         Answer: {
             /** @description In the check's unit; null where no figure was read */
@@ -674,8 +1091,11 @@ export interface components {
             chips: components["schemas"]["Chip"][];
         };
         CurrentReading: components["schemas"]["Answer"] & {
-            /** Format: uuid */
-            id: string;
+            /**
+             * Format: uuid
+             * @description Of the reading; null where the place was given another part, or set anew, since
+             */
+            id: string | null;
             result: components["schemas"]["Result"];
             verdict: components["schemas"]["Verdict"];
             reasons: components["schemas"]["Reason"][];
@@ -710,7 +1130,7 @@ export interface components {
          */
         Station: "row_cleaner" | "coulter" | "fertilizer_opener" | "parallel_arms" | "downforce" | "seed_delivery" | "meter_drive" | "meter" | "meter_air" | "opener_blades" | "blade_contact" | "scrapers" | "seed_tube_guard" | "seed_tube" | "gauge_wheels" | "depth_stop" | "seed_firmer" | "closing_wheels" | "frame" | "wheels_and_drive" | "hydraulics" | "air_and_fill" | "fertilizer_system" | "electronics";
         /** @enum {string} */
-        Unit: "mm" | "inH2O" | "psi" | "deg" | "percent" | "notch" | "shim" | "season" | "mark";
+        Unit: "mm" | "inH2O" | "psi" | "deg" | "percent" | "notch" | "shim" | "season" | "mi" | "mark";
         Figure: {
             value: number;
             unit: components["schemas"]["Unit"];
@@ -756,6 +1176,139 @@ export interface components {
             /** @description A row is judged by the median of all rows */
             compares_rows: boolean;
         };
+        ShimAdvice: {
+            /**
+             * @description Worded under shims.CODE in lang/en.json
+             * @enum {string}
+             */
+            code: "leave" | "add" | "take_out" | "blades_done" | "not_enough" | "count_first";
+            /** @description Shims to add on each side; negative to take out */
+            pairs: number;
+            /** @description Contact length to be expected after */
+            expected_mm: number | null;
+            sd_mm: number | null;
+            /** @description The sides do not carry the same number */
+            uneven: boolean;
+        };
+        RowContact: {
+            row: number;
+            /** @description Null where it was not measured since it was last set */
+            contact_mm: number | null;
+            /** Format: date-time */
+            taken_at: string | null;
+            /** @description Inner shims, as counted and moved since; null where nobody counted */
+            shims_left: number | null;
+            shims_right: number | null;
+            /** @description Shims were moved or blades changed, and the contact was not measured since */
+            moved: boolean;
+            advice: components["schemas"]["ShimAdvice"] | null;
+        };
+        Contact: {
+            /** @description How much shorter the contact gets for a shim added on each side; null where the planter has no blade contact */
+            sensitivity: {
+                mm: number;
+                sd_mm: number;
+                /** @description Of this planter, that it was learned from */
+                moves: number;
+            } | null;
+            rows: components["schemas"]["RowContact"][];
+        };
+        /** @description One part in one slot over a span of time */
+        Fitting: {
+            /** Format: uuid */
+            id: string;
+            row: number;
+            slot: components["schemas"]["Slot"];
+            side: components["schemas"]["Side"];
+            /**
+             * Format: uuid
+             * @description The piece itself, wherever it goes
+             */
+            part_id: string;
+            part_type_id: number | null;
+            /** @description Name of the part type; null where nobody knows */
+            part: string | null;
+            used: boolean;
+            /** @description When fitted */
+            size_mm: number | null;
+            /** @description Furrow metres that it had run before */
+            ran_before_m: number;
+            shims: number | null;
+            cost: number | null;
+            note: string;
+            /** Format: date-time */
+            fitted_at: string;
+            fitted_by: string;
+            /** Format: date-time */
+            removed_at: string | null;
+            removal_reason: components["schemas"]["RemovalReason"] | null;
+            /** @description Furrow metres that it has run here */
+            run_m: number;
+        };
+        ShimMove: {
+            /** Format: uuid */
+            id: string;
+            row: number;
+            /** @description Added on each side; negative for taken out */
+            pairs: number;
+            contact_before_mm: number | null;
+            note: string;
+            /** Format: date-time */
+            happened_at: string;
+            by: string;
+        };
+        /** @description Nine in ten, half, one in ten last longer than this; null where it is out of sight or the record too thin */
+        Left: {
+            p10: number | null;
+            /** @description By the nominal life where the record is too thin */
+            p50: number | null;
+            p90: number | null;
+        };
+        PlaceForecast: {
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            /** @description Whose part it is the size of; null for what is set */
+            slot: components["schemas"]["Slot"] | null;
+            /** Format: uuid */
+            fitting_id: string | null;
+            /** @description Expected now; null where nothing was ever read */
+            size_mm: number | null;
+            /** @description Furrow metres that the part has run, as far as is known */
+            use_m: number;
+            /** @description Furrow metres */
+            left_m: components["schemas"]["Left"];
+            /** @description Acres of this planter */
+            left_acres: components["schemas"]["Left"];
+            /** @description Of reaching the limit before the season ends */
+            chance: number | null;
+            /**
+             * Format: date
+             * @description The day on which as many have reached the limit as not, within the season
+             */
+            due_on: string | null;
+            /** @description Too little on record: what is left goes by the spec sheet's nominal life */
+            thin: boolean;
+            /** @description That it stands on */
+            readings: number;
+            /** @description Readings that do not fit the rest; they hardly weigh */
+            outliers: string[];
+        };
+        SeasonPlan: {
+            acres: number;
+            done: number;
+            left: number;
+            /** @description From the first to the last day of planting */
+            days: number | null;
+            /** @description False: nobody has said, and it is as much as the last season */
+            planned: boolean;
+        };
+        Forecast: {
+            plan: components["schemas"]["SeasonPlan"] | null;
+            /** @description The shop's figure: over it a part is watched */
+            watch_chance: number;
+            places: components["schemas"]["PlaceForecast"][];
+        };
         Band: {
             /** @description In the check's unit, included; up to, not including, the next band */
             from: number;
@@ -798,6 +1351,93 @@ export interface components {
             verdict: components["schemas"]["Verdict"] | null;
             reasons: components["schemas"]["Reason"][];
         };
+        Import: {
+            kind: components["schemas"]["ImportKind"];
+            file_name: string;
+            kept: number;
+            left_out: number;
+            /** Format: date-time */
+            imported_at: string;
+            imported_by: string;
+        };
+        ImportProgress: {
+            /** @description Read so far */
+            lines: number;
+            /** @description Of the file */
+            share: number;
+        };
+        ImportRefusal: {
+            refused: string;
+        };
+        ImportResult: {
+            has_header: boolean;
+            columns: string[];
+            /** @description That the kind of file can have */
+            fields: {
+                field: string;
+                needed: boolean;
+            }[];
+            mapping: components["schemas"]["ImportMapping"];
+            /** @description Needed fields without a column: choose one first */
+            missing: string[];
+            /** @description The first lines */
+            samples: string[][];
+            good: number;
+            bad: number;
+            /** @description New to the record */
+            kept: number;
+            /** @description On record already */
+            known: number;
+            /** @description The first 200 */
+            errors: {
+                line: number;
+                message: string;
+                text: string;
+            }[];
+            /** @description False for a preview, and where nothing was kept */
+            done: boolean;
+            /** @description When this very file was imported before */
+            already: components["schemas"]["Import"] | null;
+        };
+        LifeCurve: {
+            part_type_id: number;
+            name: string;
+            /** @description That were ever fitted */
+            parts: number;
+            /** @description Of which worn out or failed; the rest was changed early or still runs */
+            ended: number;
+            /** @description Furrow metres that the longest-running part has reached */
+            longest_m: number;
+            /** @description What half of them reach; null where more than half have not ended */
+            median_m: number | null;
+            /** @description 95 % interval */
+            median_low_m: number | null;
+            /** @description 95 % interval; null where it is open */
+            median_high_m: number | null;
+            steps: {
+                ran_m: number;
+                /** @description Still running from here on */
+                share: number;
+                /** @description 95 % interval */
+                low: number;
+                high: number;
+                /** @description Parts still running just before */
+                at_risk: number;
+            }[];
+        };
+        PartLives: {
+            curve: components["schemas"]["LifeCurve"];
+            against: components["schemas"]["LifeCurve"] | null;
+            /** @description By the log-rank test */
+            comparison: {
+                /** @description The lives differ by more than luck explains */
+                clear: boolean;
+                /** @description The part type that lasts longer; null where it is not clear */
+                longer: number | null;
+                /** @description Chance of a difference this great if both lasted alike */
+                luck: number;
+            } | null;
+        };
         Me: {
             id: number;
             name: string;
@@ -806,6 +1446,23 @@ export interface components {
             units: "in" | "mm";
             /** @enum {string} */
             theme: "light" | "dark";
+        };
+        PartType: {
+            id: number;
+            name: string;
+            own_number: string | null;
+            slots: components["schemas"]["Slot"][];
+            per_row: number;
+            new_size_mm: number | null;
+            new_size_typed: string | null;
+            /** @description Expected, furrow metres */
+            life_m: number | null;
+            /** @description For one */
+            price: number | null;
+            lead_days: number | null;
+            notes: string;
+            heavy: boolean;
+            clearance: boolean;
         };
         Planter: {
             id: number;
@@ -819,6 +1476,8 @@ export interface components {
             season: number;
             /** Format: date */
             planting_start: string | null;
+            planned_acres: number | null;
+            planting_days: number | null;
             /** @description Negative once planting has begun */
             days_to_planting: number | null;
             equipment: components["schemas"]["Equipment"];
@@ -884,7 +1543,7 @@ export interface components {
             checks: components["schemas"]["Check"][];
         };
         WalkStep: components["schemas"]["Cell"] & {
-            /** @description Only where last time counts; else the check's, or those of row_bands */
+            /** @description Only where the season's outlook counts; else the check's, or those of row_bands */
             bands?: components["schemas"]["Band"][];
             /** @description Only where last time counts; else the check's */
             doubts?: components["schemas"]["Doubt"][];
@@ -1007,6 +1666,7 @@ export interface components {
         planter: number;
         specSheet: number;
         walk: string;
+        partType: number;
     };
     requestBodies: never;
     headers: never;
@@ -1014,6 +1674,69 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    acres: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What the planter has planted, newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Acres"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    logAcres: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AcresEntry"];
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Acres"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Acres"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
     board: {
         parameters: {
             query?: {
@@ -1090,6 +1813,124 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    imports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Files that were imported, newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"][];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    importFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": components["schemas"]["ImportEdit"];
+            };
+        };
+        responses: {
+            /** @description Newline-delimited JSON */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    ledger: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is fitted where */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ledger"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    recordEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    events: components["schemas"]["LedgerEntry"][];
+                };
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ledger"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ledger"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };
@@ -1180,6 +2021,105 @@ export interface operations {
             };
             404: components["responses"]["NotFound"];
             422: components["responses"]["Refused"];
+        };
+    };
+    partTypes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The workshop's own catalogue */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartType"][];
+                };
+            };
+        };
+    };
+    storePartType: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartTypeEdit"];
+            };
+        };
+        responses: {
+            /** @description Made */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartType"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    updatePartType: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                partType: components["parameters"]["partType"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartTypeEdit"];
+            };
+        };
+        responses: {
+            /** @description Changed; what was fitted before keeps the size it was fitted with */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartType"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    partLives: {
+        parameters: {
+            query?: {
+                /** @description Another part type to compare with */
+                against?: number;
+            };
+            header?: never;
+            path: {
+                partType: components["parameters"]["partType"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The lives that parts of this type have reached on all the shop's planters */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartLives"];
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     storePhoto: {
@@ -1968,6 +2908,113 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+        };
+    };
+    forecast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How long everything that wears will last */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forecast"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    wearChart: {
+        parameters: {
+            query: {
+                row: number;
+                check: components["schemas"]["CheckKey"];
+                side: components["schemas"]["Side"];
+            };
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The wear of one place */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WearChart"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    contact: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What to do about the contact of each row's blades */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Contact"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    updateWorkshop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description Over this chance of reaching its limit within the season a part is watched */
+                    watch_chance: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Set */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        watch_chance: number;
+                    };
+                };
+            };
+            422: components["responses"]["Refused"];
         };
     };
     yard: {

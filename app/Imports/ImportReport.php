@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Imports;
+
+/** What a file holds and what became of it. */
+final class ImportReport
+{
+    private const MOST_ERRORS = 200;
+
+    private const SAMPLES = 5;
+
+    public int $good = 0;
+
+    public int $bad = 0;
+
+    /** Lines that were not on record yet and are now. */
+    public int $kept = 0;
+
+    /** Good lines that were on record already. */
+    public int $known = 0;
+
+    /** @var list<array{line: int, message: string, text: string}> the first so many */
+    public array $errors = [];
+
+    /** @var list<list<string>> the first lines, as the file has them */
+    public array $samples = [];
+
+    /** @param  list<string>  $fields */
+    public function see(array $fields): void
+    {
+        if (count($this->samples) < self::SAMPLES) {
+            $this->samples[] = $fields;
+        }
+    }
+
+    public function refuse(int $line, string $message, string $text = ''): void
+    {
+        $this->bad++;
+        if (count($this->errors) < self::MOST_ERRORS) {
+            $this->errors[] = ['line' => $line, 'message' => $message, 'text' => mb_strimwidth($text, 0, 120, '…')];
+        }
+    }
+}
