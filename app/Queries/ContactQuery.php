@@ -33,7 +33,7 @@ final class ContactQuery
 
         $rows = [];
         for ($row = 1; $row <= $planter->row_count; $row++) {
-            $trace = $record->trace($check, $row, Side::Centre, '');
+            $trace = $record->trace($check, $row, Side::Centre);
             $contact = $trace->sightings === [] ? null : $trace->sightings[count($trace->sightings) - 1];
             [$left, $right] = [$shims["{$row}:left"] ?? null, $shims["{$row}:right"] ?? null];
             $rows[] = [

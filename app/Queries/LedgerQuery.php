@@ -20,7 +20,7 @@ final class LedgerQuery
         return DB::table('ledger_events')
             ->where('ledger_events.planter_id', $planter->id)
             ->where('ledger_events.kind', '!=', 'withdrawn')
-            ->whereNotExists(static fn (Builder $later): Builder => $later->from('ledger_events AS later')->whereColumn('later.supersedes', 'ledger_events.id'))
+            ->whereNotIn('ledger_events.id', static fn (Builder $later): Builder => $later->from('ledger_events AS later')->where('later.planter_id', $planter->id)->whereNotNull('later.supersedes')->select('later.supersedes'))
             ->orderBy('ledger_events.happened_at')
             ->orderBy('ledger_events.id');
     }

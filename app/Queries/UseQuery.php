@@ -23,7 +23,7 @@ final class UseQuery
         return DB::table('acres_log')
             ->where('acres_log.planter_id', $planter->id)
             ->where('acres_log.withdrawn', false)
-            ->whereNotExists(static fn (Builder $later): Builder => $later->from('acres_log AS later')->whereColumn('later.supersedes', 'acres_log.id'));
+            ->whereNotIn('acres_log.id', static fn (Builder $later): Builder => $later->from('acres_log AS later')->where('later.planter_id', $planter->id)->whereNotNull('later.supersedes')->select('later.supersedes'));
     }
 
     public function log(Planter $planter): UseLog

@@ -71,8 +71,8 @@ final class WearRecord
         $traces = [];
         for ($row = 1; $row <= $this->planter->row_count; $row++) {
             foreach ($check->sides as $side) {
-                $key = "{$row}:{$check->key->value}:{$side->value}";
-                $traces[$key] = $this->trace($check, $row, $side, $key);
+                $trace = $this->trace($check, $row, $side);
+                $traces[$trace->key] = $trace;
             }
         }
 
@@ -116,8 +116,9 @@ final class WearRecord
         return array_map(static fn (stdClass $span): Stretch => new Stretch($row, $span->from, $span->until), $spans);
     }
 
-    public function trace(Check $check, int $row, Side $side, string $key): Trace
+    public function trace(Check $check, int $row, Side $side): Trace
     {
+        $key = "{$row}:{$check->key->value}:{$side->value}";
         if ($check->key === CheckKey::BladeContactLength) {
             return $this->since($this->contactSet[$row] ?? self::EVER, $row, $key);
         }

@@ -147,6 +147,7 @@ return new class extends Migration
             $table->index(['planter_id', 'row_number']);
         });
         DB::statement('ALTER TABLE fittings ADD FOREIGN KEY (id) REFERENCES ledger_events (id), ADD CHECK (removed_at > fitted_at), ADD CHECK (run_m >= 0)');
+        DB::statement('CREATE INDEX ledger_events_superseded ON ledger_events (planter_id) WHERE supersedes IS NOT NULL');
         DB::statement('CREATE UNIQUE INDEX fittings_one_open_per_slot ON fittings (planter_id, row_number, slot, side) WHERE removed_at IS NULL');
         DB::statement('CREATE UNIQUE INDEX fittings_one_open_per_part ON fittings (part_id) WHERE removed_at IS NULL');
     }
@@ -186,6 +187,7 @@ return new class extends Migration
             $table->foreignId('user_id')->constrained();
             $table->index(['planter_id', 'day']);
         });
+        DB::statement('CREATE INDEX acres_log_superseded ON acres_log (planter_id) WHERE supersedes IS NOT NULL');
         DB::statement(<<<'SQL'
             ALTER TABLE acres_log
                 ADD FOREIGN KEY (supersedes) REFERENCES acres_log (id),

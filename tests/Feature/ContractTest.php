@@ -67,6 +67,40 @@ it('answers as the OpenAPI document says, all the way through a walk', function 
     agrees('GET', '/api/walks/{walk}', ['walk' => 'nonsense'])->assertNotFound();
 });
 
+it('answers as the OpenAPI document says about parts, acres and wear', function (): void {
+    $this->actingAs($this->technician);
+    $planter = $this->planter(['planned_acres' => 300, 'planting_days' => 12]);
+    $ids = ['planter' => $planter->id];
+    $edit = ['name' => 'Blade', 'slots' => ['opener_blade'], 'per_row' => 2, 'new_size' => '15 in', 'price' => 38.5, 'life' => '800 mi'];
+    agrees('POST', '/api/part-types', body: ['slots' => []])->assertUnprocessable();
+    $type = agrees('POST', '/api/part-types', body: $edit)->assertCreated()->json('id');
+    agrees('PUT', '/api/part-types/{partType}', ['partType' => $type], $edit);
+    agrees('GET', '/api/part-types');
+
+    $fitted = array_map(fn (int $row): array => $this->fitting($row, '2025-03-01', ['part_type_id' => $type]), range(1, 8));
+    agrees('POST', '/api/planters/{planter}/ledger', $ids, ['events' => [['kind' => 'fitted']]])->assertUnprocessable();
+    agrees('POST', '/api/planters/{planter}/ledger', $ids, ['events' => $fitted])->assertCreated();
+    agrees('POST', '/api/planters/{planter}/ledger', $ids, ['events' => [['row' => 7] + $fitted[0]]])->assertConflict();
+    agrees('POST', '/api/planters/{planter}/acres', $ids, ['acres' => -1])->assertUnprocessable();
+    agrees('POST', '/api/planters/{planter}/acres', $ids, ['id' => (string) Str::uuid7(), 'day' => '2025-04-20', 'field' => 'A', 'acres' => 80, 'shut_off' => [['rows' => [1], 'share' => 0.5]]])->assertCreated();
+    $walk = $this->openWalk($planter);
+    $this->send($walk, ...array_map(fn (int $row): array => $this->reading($row, '14 3/4', ['confirmed' => true]), range(1, 7)))->assertOk();
+    $this->send($walk, $this->contact(1, '1 1/4'))->assertOk();
+    agrees('POST', '/api/planters/{planter}/ledger', $ids, ['events' => [
+        $this->fitting(2, now()->toDateString(), ['happened_at' => now()->addSeconds(2)->toIso8601ZuluString(), 'part_type_id' => $type, 'reason' => 'with_the_set']),
+        ['id' => (string) Str::uuid7(), 'kind' => 'shims_moved', 'row' => 1, 'pairs' => -1, 'happened_at' => now()->addSeconds(2)->toIso8601ZuluString()],
+    ]])->assertCreated();
+    foreach (['ledger', 'forecast', 'contact', 'acres', 'board', 'guide', 'imports'] as $what) {
+        agrees('GET', "/api/planters/{planter}/{$what}", $ids)->assertOk();
+    }
+    agrees('GET', '/api/planters/{planter}/rows/{row}', $ids + ['row' => 1])->assertJsonCount(1, 'shim_moves');
+    agrees('GET', '/api/planters/{planter}/wear-chart', $ids + ['query' => '?row=3&check=opener_blade_diameter&side=left'])->assertJsonCount(1, 'points');
+    agrees('GET', '/api/planters/{planter}/wear-chart', $ids + ['query' => '?row=3&check=seed_tube&side=centre'])->assertNotFound();
+    agrees('GET', '/api/part-types/{partType}/lives', ['partType' => $type, 'query' => "?against={$type}"])->assertJsonPath('curve.parts', 9);
+    agrees('PATCH', '/api/workshop', body: ['watch_chance' => 0.3]);
+    agrees('PATCH', '/api/workshop', body: ['watch_chance' => 7])->assertUnprocessable();
+});
+
 it('answers as the OpenAPI document says about spec sheets', function (): void {
     $this->actingAs($this->technician);
     $typical = $this->typicalSheet();

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\Models\PartType;
-use App\Models\Planter;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 

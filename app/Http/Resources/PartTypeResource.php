@@ -30,7 +30,7 @@ final class PartTypeResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        $number = static fn (?string $value): ?float => $value === null ? null : (float) $value;
+        $number = static fn (string|float|int|null $value): ?float => $value === null ? null : (float) $value;
 
         return [
             'id' => $this->id,

@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Imports\CsvFile;
+use App\Models\PartType;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+
+beforeEach(function (): void {
+    $this->planter = $this->planter(['planting_start' => '2026-04-20']);
+    /** The last thing that the import says. */
+    $this->import = function (string $content, string $kind = 'acres', string $mode = 'preview', array $more = []): array {
+        $answer = $this->actingAs($this->technician)->post("/api/planters/{$this->planter->id}/imports", $more + [
+            'file' => UploadedFile::fake()->createWithContent('fields.csv', $content), 'kind' => $kind, 'mode' => $mode,
+        ])->assertOk();
+        $said = array_map(fn (string $line): array => json_decode($line, true, 64, JSON_THROW_ON_ERROR), array_filter(explode("\n", $answer->streamedContent())));
+        $last = end($said);
+
+        return $last['result'] ?? $last;
+    };
+});
+
+/** @return string two hundred fields, three of them bad */
+function seasonOfFields(): string
+{
+    $lines = ['Date,Field,Acres,Crop,Tillage'];
+    for ($field = 1; $field <= 200; $field++) {
+        $lines[] = match ($field) {
+            50 => '2025-05-10,Field 50,0,popcorn,no-till',
+            100 => '2025-13-40,Field 100,12.5,popcorn,no-till',
+            150 => '2025-05-10,Field 150,12.5,popcorn,ploughed',
+            default => sprintf('2025-05-%02d,Field %d,%s,popcorn,no-till', 1 + $field % 28, $field, 10 + $field / 10),
+        };
+    }
+
+    return implode("\n", $lines);
+}
+
+it('shows what a season\'s fields hold, line by line, and takes the good ones', function (): void {
+    $preview = ($this->import)(seasonOfFields());
+    expect($preview)->toMatchArray(['good' => 197, 'bad' => 3, 'kept' => 197, 'done' => false, 'missing' => [], 'already' => null, 'has_header' => true])
+        ->and(array_column($preview['errors'], 'line'))->toBe([51, 101, 151])
+        ->and($preview['errors'][0]['message'])->toContain('over 0')
+        ->and($preview['errors'][1]['message'])->toContain('2025-13-40')
+        ->and($preview['errors'][2]['message'])->toContain('no till')
+        ->and(DB::table('acres_log')->count())->toBe(0);
+
+    expect(($this->import)(seasonOfFields(), mode: 'whole'))->toMatchArray(['kept' => 0, 'done' => false])
+        ->and(DB::table('acres_log')->count())->toBe(0);
+    expect(($this->import)(seasonOfFields(), mode: 'good', more: ['leave_out' => '[2,3]']))->toMatchArray(['kept' => 195, 'done' => true])
+        ->and(DB::table('acres_log')->count())->toBe(195);
+
+    // The same file again is noticed, and nothing of it comes twice.
+    $again = ($this->import)(seasonOfFields(), mode: 'good');
+    expect($again)->toMatchArray(['kept' => 2, 'known' => 195])->and($again['already'])->toMatchArray(['kept' => 195, 'left_out' => 5])
+        ->and(DB::table('acres_log')->count())->toBe(197)
+        ->and($this->getJson("/api/planters/{$this->planter->id}/imports")->assertOk()->json())->toHaveCount(2)
+        ->and($this->artisan('ustrel:rebuild'))->toBe(0);
+});
+
+it('reads a file however it was saved', function (string $content, array $more = []): void {
+    $report = ($this->import)($content, mode: 'whole', more: $more);
+    expect($report)->toMatchArray(['good' => 2, 'bad' => 0, 'done' => true]);
+    $lines = DB::table('acres_log')->orderBy('day')->get(['day', 'field', 'acres']);
+    expect($lines[0]->day)->toBe('2025-04-28')->and((float) $lines[0]->acres)->toBe(62.5)->and($lines[0]->field)->toBe('Größe Acker')
+        ->and((float) $lines[1]->acres)->toBe(1062.5);
+})->with([
+    'UTF-8' => ["Date,Field,Acres\n2025-04-28,Größe Acker,62.5\n2025-04-29,B,\"1,062.5\"\n"],
+    'with BOM' => ["\xEF\xBB\xBFDate,Field,Acres\r\n2025-04-28,Größe Acker,62.5\r\n2025-04-29,B,1062.5\r\n"],
+    'semicolons and decimal commas' => ["Date;Field;Acres\n28.04.2025;Größe Acker;62,5\n29.04.2025;B;1.062,5\n"],
+    'tabs' => ["Planted on\tField name\tArea\n28/4/2025\tGröße Acker\t62.5\n29/4/2025\tB\t1062.5"],
+    'Windows-1252' => [fn () => mb_convert_encoding("Date,Field,Acres\n2025-04-28,Größe Acker,62.5\n2025-04-29,B,1062.5\n", 'Windows-1252', 'UTF-8')],
+    'UTF-16' => [fn () => "\xFF\xFE".mb_convert_encoding("Date,Field,Acres\n2025-04-28,Größe Acker,62.5\n2025-04-29,B,1062.5\n", 'UTF-16LE', 'UTF-8')],
+    'no column names' => ["2025-04-28,Größe Acker,62.5\n2025-04-29,B,1062.5\n", ['mapping' => '{"columns":{"date":0,"field":1,"acres":2}}']],
+    'blank lines, months first' => ["Acres,Field,Date\n\n62.5,Größe Acker,4/28/2025\n\n1062.5,B,4/29/2025\n,,\n"],
+]);
+
+it('keeps a line break inside quotes, and counts lines as an editor does', function (): void {
+    $report = ($this->import)("Date,Field,Acres,Crop\n2025-04-28,\"Long\nField\",62.5,corn\n2025-04-29,B,none,corn\n");
+    expect($report)->toMatchArray(['good' => 1, 'bad' => 1])->and($report['errors'][0])->toMatchArray(['line' => 4])->and($report['errors'][0]['message'])->toContain('none');
+});
+
+it('asks for what it cannot guess', function (): void {
+    $report = ($this->import)("When planted,Block,Ha\n2025-04-28,A,62.5\n");
+    expect($report)->toMatchArray(['missing' => ['date'], 'good' => 0, 'columns' => ['When planted', 'Block', 'Ha']])->and($report['samples'])->toHaveCount(1);
+    $either = ($this->import)("Date,Field,Acres\n3/4/2025,A,\"1,250\"\n");
+    expect($either['errors'][0]['message'])->toContain('two ways');
+    expect(($this->import)("Date,Field,Acres\n3/4/2025,A,12\n", mode: 'whole', more: ['mapping' => '{"columns":{"date":0,"field":1,"acres":2},"dates":"dmy"}']))->toMatchArray(['kept' => 1])
+        ->and(DB::table('acres_log')->value('day'))->toBe('2025-04-03');
+});
+
+it('refuses by name what is no such file', function (string $content, string $message): void {
+    expect(($this->import)($content)['refused'])->toContain($message);
+})->with([
+    'empty' => ['', 'empty'], 'a picture' => ["\x89PNG\0\0\0\0", 'no text file'], 'one column' => ["Acres\n12\n", 'only one column'],
+]);
+
+it('brings past readings in as finished walks of their seasons', function (): void {
+    $csv = "Date,Row,Check,Side,Reading\n2024-03-02,1,Opener blade diameter,left,14 7/8\n2024-03-02,2,opener blade diameter,L,14 13/16 in\n2025-03-01,1,opener_blade_diameter,left,14.75\n2025-03-01,1,seed tube,,change\n"
+        ."2025-03-01,9,opener_blade_diameter,left,14\n2025-03-01,1,blade of grass,left,14\n2025-03-01,1,opener_blade_diameter,,14\n2025-03-01,1,opener_blade_diameter,left,tall\n";
+    $report = ($this->import)($csv, 'readings', 'good');
+    expect($report)->toMatchArray(['kept' => 4, 'bad' => 4])
+        ->and(array_column($report['errors'], 'message'))->sequence(
+            fn ($message) => $message->toContain('no row 9'), fn ($message) => $message->toContain('blade of grass'),
+            fn ($message) => $message->toContain('say on which side'), fn ($message) => $message->toContain('tall'),
+        );
+    $walks = DB::table('walks')->orderBy('season')->get(['season', 'finished_at']);
+    expect($walks->pluck('season')->all())->toBe([2024, 2025])->and($walks->whereNull('finished_at'))->toHaveCount(0);
+    $cell = $this->cellAt($this->getJson("/api/planters/{$this->planter->id}/board")->json('cells'), 1);
+    expect($cell['last'])->toMatchArray(['season' => 2025, 'value' => 374.65]);
+    expect(($this->import)($csv, 'readings', 'good'))->toMatchArray(['kept' => 0, 'known' => 4])
+        ->and(DB::table('walks')->count())->toBe(2)->and($this->artisan('ustrel:rebuild'))->toBe(0);
+});
+
+it('brings past part changes in, and names those that cannot all be true', function (): void {
+    PartType::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Plain blade', 'own_number' => 'T-101', 'slots' => ['opener_blade'], 'per_row' => 2]);
+    $csv = "Date,Row,Slot,Side,Part,Size,Why,Removed,Cost\n"
+        ."2023-03-01,1,opener blade,L,t-101,15 in,,,38.5\n2024-03-01,1,opener blade,L,Plain blade,,worn out,,38.5\n2023-03-01,2,opener blade,R,,14 3/4,,2024-02-01,\n"
+        ."2022-03-01,1,opener blade,L,T-101,,,2023-06-01,\n2023-03-01,3,opener blade,L,T-999,,,,\n2023-03-01,4,opener blade,L,,,,2023-02-01,\n";
+    $report = ($this->import)($csv, 'changes', 'good');
+    $errors = array_column($report['errors'], 'message', 'line');
+    expect($errors[6])->toContain('T-999')->and($errors[7])->toContain('cannot come out on 2023-02-01')
+        ->and($errors[5])->toContain('another part was in the slot from 2023-03-01')
+        ->and($report)->toMatchArray(['kept' => 3, 'bad' => 3]);
+    $fittings = DB::table('fittings')->orderBy('row_number')->orderBy('fitted_at')->get();
+    expect($fittings->pluck('removal_reason')->all())->toBe(['worn', null, 'other'])
+        ->and($this->artisan('ustrel:rebuild'))->toBe(0);
+});
+
+it('takes 100,000 lines in little memory, telling how far it is', function (): void {
+    $path = (string) tempnam(sys_get_temp_dir(), 'ustrel');
+    $file = fopen($path, 'w');
+    fwrite($file, "Date,Field,Acres\n");
+    for ($line = 0; $line < 100_000; $line++) {
+        fwrite($file, sprintf("%d-05-%02d,Field %d,%.1f\n", 2000 + $line % 25, 1 + $line % 28, $line, 1 + $line % 90));
+    }
+    fclose($file);
+    memory_reset_peak_usage();
+    $before = memory_get_usage();
+    $answer = $this->actingAs($this->technician)->post("/api/planters/{$this->planter->id}/imports", [
+        'file' => new UploadedFile($path, 'all.csv', 'text/csv', null, true), 'kind' => 'acres', 'mode' => 'whole',
+    ]);
+    $said = array_filter(explode("\n", $answer->streamedContent()));
+    unlink($path);
+    expect(count($said))->toBeGreaterThan(100)
+        ->and(json_decode(end($said), true)['result'])->toMatchArray(['kept' => 100_000, 'bad' => 0])
+        ->and(memory_get_peak_usage() - $before)->toBeLessThan(64 * 2 ** 20);
+    expect(DB::table('acres_log')->count())->toBe(100_000);
+});
+
+it('holds no more of a file than a line at a time', function (): void {
+    $path = (string) tempnam(sys_get_temp_dir(), 'ustrel');
+    file_put_contents($path, "a,b\n".str_repeat("2025-04-28,x\n", 400_000));
+    $before = memory_get_usage();
+    $most = 0;
+    foreach (CsvFile::open($path)->lines() as $number => $line) {
+        $most = $number % 10_000 === 0 ? max($most, memory_get_usage() - $before) : $most;
+    }
+    unlink($path);
+    expect($most)->toBeLessThan(2 ** 20);
+});

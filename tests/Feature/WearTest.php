@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\PartType;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+beforeEach(function (): void {
+    $this->planter = $this->planter(['planting_start' => now()->addDays(10)->toDateString(), 'planned_acres' => 160, 'planting_days' => 8]);
+});
+
+it('logs acres, by form and by line, and turns them into furrow miles row by row', function (): void {
+    $acres = $this->logAcres($this->planter, '2026-04-20', 80, ['soil' => 'sand', 'tillage' => 'no_till', 'shut_off' => [['rows' => [7, 8], 'share' => 0.5]], 'crop' => 'popcorn'])->assertCreated()->json();
+    // 80 acres of 8 rows at 30 in: 33 miles a row.
+    expect($acres['rows'][0] / 1609.344)->toEqualWithDelta(33, 0.001)
+        ->and($acres['rows'][7] / 1609.344)->toEqualWithDelta(16.5, 0.001)
+        ->and($acres['lines'][0])->toMatchArray(['field' => 'Long Field', 'severity' => 1.5, 'own_severity' => false, 'shut_off' => [['rows' => [7, 8], 'share' => 0.5]]])
+        ->and($acres['seasons'])->toBe([['season' => 2026, 'lines' => 1, 'acres' => 80]])
+        ->and($acres['plan'])->toMatchArray(['acres' => 160, 'left' => 80]);
+
+    $this->logAcres($this->planter, '2026-04-21', 0, ['line' => '12,5 ha, Over the Brook, 8 km/h, heavy residue'])->assertCreated()
+        ->assertJsonPath('lines.0.field', 'Over the Brook')->assertJsonPath('lines.0.acres', 30.888)->assertJsonPath('lines.0.mph', 5)->assertJsonPath('lines.0.residue', 'heavy');
+});
+
+it('corrects and takes back a line of acres, and knows one that was sent before', function (): void {
+    $line = ['id' => (string) Str::uuid7(), 'day' => '2026-04-20', 'field' => 'Long Field', 'acres' => 80];
+    $send = fn (array $line) => $this->actingAs($this->technician)->postJson("/api/planters/{$this->planter->id}/acres", $line);
+    $send($line)->assertCreated();
+    $send($line)->assertOk()->assertJsonCount(1, 'lines');
+    $send(['acres' => 90] + $line)->assertConflict();
+    $send($corrected = ['id' => (string) Str::uuid7(), 'acres' => 8, 'supersedes' => $line['id']] + $line)->assertCreated()->assertJsonPath('lines.0.acres', 8)->assertJsonCount(1, 'lines');
+    $send(['id' => (string) Str::uuid7(), 'supersedes' => $line['id']] + $line)->assertUnprocessable()->assertJsonValidationErrors(['supersedes' => 'corrected or taken back already']);
+    $send(['id' => (string) Str::uuid7(), 'supersedes' => $corrected['id'], 'withdrawn' => true] + $line)->assertCreated()->assertJsonCount(0, 'lines');
+    expect(DB::table('acres_log')->count())->toBe(3)->and($this->artisan('ustrel:rebuild'))->toBe(0);
+});
+
+it('refuses acres that cannot be, in plain words', function (array $fields, string $field, string $message): void {
+    $this->logAcres($this->planter, $fields['day'] ?? '2026-04-20', 80, $fields)->assertUnprocessable()->assertJsonValidationErrors([$field => $message]);
+    expect(DB::table('acres_log')->count())->toBe(0);
+})->with([
+    'none' => [['acres' => 0], 'acres', 'over 0 and up to 10,000 a line; 0 is not'],
+    'ten million' => [['acres' => 10_000_000], 'acres', '10,000,000 is not'],
+    'no number' => [['acres' => 'lots'], 'acres', 'lots'],
+    'in the future' => [['day' => '2099-01-01'], 'day', 'still to come'],
+    'no day' => [['day' => '2026-02-31'], 'day', 'year-month-day'],
+    'no field' => [['field' => ' '], 'field', 'Name the field'],
+    'a row too many' => [['shut_off' => [['rows' => [9], 'share' => 0]]], 'shut_off', 'no row 9'],
+    'more than all' => [['shut_off' => [['rows' => [1], 'share' => 1.5]]], 'shut_off', 'share that it ran'],
+    'twice' => [['shut_off' => [['rows' => [1], 'share' => 0], ['rows' => [1], 'share' => 0.5]]], 'shut_off', 'named twice'],
+    'harsher than harsh' => [['severity' => 2.5], 'severity', '0.5 (easy) to 2 (harsh)'],
+    'a line without acres' => [['line' => 'Long Field'], 'line', 'how many acres'],
+]);
+
+it('says how many shims to move, records the move and asks to measure again, and learns from it', function (): void {
+    $walk = $this->openWalk($this->planter, null);
+    DB::table('walks')->where('id', $walk->id)->update(['started_at' => now()->subHours(3)]);
+    $at = ['taken_at' => now()->subHours(2)->toIso8601ZuluString()];
+    $count = fn (int $row, int $shims): array => array_map(fn (string $side): array => $this->reading($row, (string) $shims, $at + ['check' => 'inner_shims', 'side' => $side]), ['left', 'right']);
+    $this->send($walk, $at + $this->contact(1, '1 1/4'), ...$count(1, 3))->assertOk();
+    $this->send($walk, $at + $this->contact(2, '2 7/8'), $at + $this->contact(3, '1'), $at + $this->contact(4, '2'), ...$count(3, 0))->assertOk();
+    $advice = fn (): array => $this->getJson("/api/planters/{$this->planter->id}/contact")->assertOk()->json();
+    $codes = fn (): array => array_map(fn (array $row): ?string => $row['advice']['code'] ?? null, array_slice($advice()['rows'], 0, 5));
+    expect($codes())->toBe(['take_out', 'add', 'blades_done', 'leave', null])
+        ->and($advice()['sensitivity'])->toMatchArray(['mm' => 12.7, 'moves' => 0])
+        ->and($advice()['rows'][0]['advice'])->toMatchArray(['pairs' => -2, 'expected_mm' => 57.15]);
+
+    $this->record($this->planter, ['id' => (string) Str::uuid7(), 'kind' => 'shims_moved', 'row' => 1, 'pairs' => -1, 'contact_before' => '1 1/4', 'happened_at' => now()->subHour()->toIso8601ZuluString()])->assertCreated();
+    $cell = $this->cellAt($this->getJson("/api/planters/{$this->planter->id}/board")->json('cells'), 1, 'blade_contact_length', 'centre');
+    expect($cell['now'])->toMatchArray(['result' => 'measure_again', 'verdict' => 'unchecked'])
+        ->and($advice()['rows'][0])->toMatchArray(['contact_mm' => null, 'moved' => true, 'shims_left' => 2, 'advice' => null]);
+
+    // A third of an inch for the pair: less than the half that was taken for granted.
+    $this->send($walk, $this->contact(1, '1 19/32'))->assertOk();
+    $learned = $advice();
+    expect($learned['sensitivity']['moves'])->toBe(1)->and($learned['sensitivity']['mm'])->toBeBetween(8.7, 11)
+        ->and($learned['rows'][0]['advice']['code'])->toBe('leave')
+        ->and($this->artisan('ustrel:rebuild'))->toBe(0);
+});
+
+it('lets the shop say from which chance on it watches', function (): void {
+    $this->actingAs($this->technician)->patchJson('/api/workshop', ['watch_chance' => 1.5])->assertUnprocessable();
+    $walk = $this->openWalk($this->planter);
+    $this->patchJson('/api/workshop', ['watch_chance' => 0.35])->assertOk()->assertJsonPath('watch_chance', 0.35);
+    expect((float) $walk->refresh()->watch_chance)->toBe(0.35)
+        ->and($this->getJson("/api/planters/{$this->planter->id}/forecast")->json('watch_chance'))->toBe(0.35);
+});
+
+it('keeps a catalogue of part types and says which lasts', function (): void {
+    $make = fn (array $fields) => $this->actingAs($this->technician)->postJson('/api/part-types', $fields + ['name' => 'Tube, plain', 'slots' => ['seed_tube'], 'per_row' => 1]);
+    $plain = $make(['price' => 44, 'lead_days' => 7, 'life' => '500 mi', 'own_number' => 'T-130'])->assertCreated()->json();
+    expect($plain['life_m'])->toEqualWithDelta(804_672, 0.1);
+    $make([])->assertUnprocessable()->assertJsonValidationErrors(['name' => 'There is a part type Tube, plain already']);
+    $make(['name' => 'x', 'slots' => []])->assertUnprocessable()->assertJsonValidationErrors(['slots' => 'at least one slot']);
+    $make(['name' => 'x', 'new_size' => '15 miles'])->assertUnprocessable()->assertJsonValidationErrors('new_size');
+    $make(['name' => 'x', 'life' => '0'])->assertUnprocessable()->assertJsonValidationErrors('life');
+    $hard = $make(['name' => 'Tube, hard'])->assertCreated()->json();
+    $this->putJson("/api/part-types/{$hard['id']}", ['name' => 'Tube, hard lip', 'slots' => ['seed_tube'], 'per_row' => 1])->assertOk();
+
+    // Rows 1 to 4 have plain tubes that wear through within a season, rows 5 to 8 hard ones that run on.
+    $tube = ['slot' => 'seed_tube', 'side' => 'centre'];
+    $this->record($this->planter, ...array_map(fn (int $row): array => $this->fitting($row, '2022-03-01', $tube + ['part_type_id' => $row <= 4 ? $plain['id'] : $hard['id']]), range(1, 8)))->assertCreated();
+    foreach ([2022, 2023, 2024] as $season) {
+        $this->logAcres($this->planter, "{$season}-04-20", 800)->assertCreated();
+        $this->record($this->planter, ...array_map(fn (int $row): array => $this->fitting($row, "{$season}-06-0{$row}", $tube + ['part_type_id' => $plain['id'], 'reason' => 'worn']), range(1, 4)))->assertCreated();
+    }
+    $lives = $this->getJson("/api/part-types/{$plain['id']}/lives?against={$hard['id']}")->assertOk()->json();
+    // 800 acres of 8 rows: 330 miles.
+    expect($lives['curve'])->toMatchArray(['parts' => 16, 'ended' => 12])
+        ->and($lives['curve']['median_m'] / 1609.344)->toEqualWithDelta(330, 0.1)
+        ->and($lives['against'])->toMatchArray(['parts' => 4, 'ended' => 0, 'median_m' => null])
+        ->and($lives['against']['longest_m'] / 1609.344)->toEqualWithDelta(990, 0.1)
+        ->and($lives['comparison'])->toMatchArray(['clear' => true, 'longer' => $hard['id']]);
+    $foreign = PartType::query()->create(['workshop_id' => $this->technicianOf('Lowmoor')->workshop_id, 'name' => 'x', 'slots' => ['seed_tube'], 'per_row' => 1]);
+    $this->getJson("/api/part-types/{$plain['id']}/lives?against={$foreign->id}")->assertNotFound();
+});
