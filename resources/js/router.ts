@@ -49,6 +49,31 @@ export const router = createRouter({
       component: () => import('./screens/walk/WalkScreen.vue'),
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
+    {
+      path: '/planters/:planter(\\d+)/life',
+      name: 'life',
+      component: () => import('./screens/life/LifeScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
+      path: '/planters/:planter(\\d+)/acres',
+      name: 'acres',
+      component: () => import('./screens/acres/AcresScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
+      path: '/planters/:planter(\\d+)/import',
+      name: 'import',
+      component: () => import('./screens/import/ImportScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    { path: '/part-types', name: 'part-types', component: () => import('./screens/parts/PartTypesScreen.vue') },
+    {
+      path: '/part-types/:type(\\d+)',
+      name: 'part-type',
+      component: () => import('./screens/parts/PartTypeScreen.vue'),
+      props: (route) => ({ typeId: Number(route.params.type) }),
+    },
     { path: '/spec-sheets', name: 'spec-sheets', component: () => import('./screens/specs/SpecSheetsScreen.vue') },
     {
       path: '/spec-sheets/:sheet(\\d+)',

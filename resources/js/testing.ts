@@ -137,6 +137,8 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
       sections: [rows],
       season: 2026,
       planting_start: null,
+      planned_acres: null,
+      planting_days: null,
       days_to_planting: null,
       equipment: {
         meter: 'vacuum',

@@ -31,6 +31,11 @@ export const keys = {
   walks: (planter: number) => ['walks', planter] as const,
   row: (planter: number) => ['row', planter] as const,
   guide: (planter: number) => ['guide', planter] as const,
+  ledger: (planter: number) => ['ledger', planter] as const,
+  forecast: (planter: number) => ['forecast', planter] as const,
+  contact: (planter: number) => ['contact', planter] as const,
+  acres: (planter: number) => ['acres', planter] as const,
+  partTypes: ['part-types'] as const,
   depthIndex: (walk: string) => ['depth-index', walk] as const,
 }
 
@@ -93,6 +98,63 @@ export const useRowRecord = (planter: Id, row: Id) =>
         }),
       ),
   })
+
+/** A plain answer about a planter. */
+const ofPlanter = <T>(
+  key: (planter: number) => readonly unknown[],
+  planter: Id,
+  get: (planter: number) => Promise<T>,
+) => useQuery({ queryKey: computed(() => key(toValue(planter))), queryFn: () => get(toValue(planter)) })
+
+const path = (planter: number) => ({ params: { path: { planter } } })
+
+export const useLedger = (planter: Id) =>
+  ofPlanter(keys.ledger, planter, (id) => body(api.GET('/api/planters/{planter}/ledger', path(id))))
+
+export const useForecast = (planter: Id) =>
+  ofPlanter(keys.forecast, planter, (id) => body(api.GET('/api/planters/{planter}/forecast', path(id))))
+
+export const useContact = (planter: Id) =>
+  ofPlanter(keys.contact, planter, (id) => body(api.GET('/api/planters/{planter}/contact', path(id))))
+
+export const useAcres = (planter: Id) =>
+  ofPlanter(keys.acres, planter, (id) => body(api.GET('/api/planters/{planter}/acres', path(id))))
+
+export const useWearChart = (planter: Id, place: MaybeRefOrGetter<PlaceRef>) =>
+  useQuery({
+    queryKey: computed(() => [...keys.forecast(toValue(planter)), 'chart', toValue(place)]),
+    queryFn: () =>
+      body(
+        api.GET('/api/planters/{planter}/wear-chart', {
+          params: { path: { planter: toValue(planter) }, query: pick(toValue(place)) },
+        }),
+      ),
+  })
+
+export const usePartTypes = () =>
+  useQuery({ queryKey: keys.partTypes, queryFn: () => body(api.GET('/api/part-types')) })
+
+export const usePartLives = (type: Id, against: MaybeRefOrGetter<number | undefined>) =>
+  useQuery({
+    queryKey: computed(() => [...keys.partTypes, toValue(type), 'lives', toValue(against)]),
+    queryFn: () =>
+      body(
+        api.GET('/api/part-types/{partType}/lives', {
+          params: { path: { partType: toValue(type) }, query: { against: toValue(against) } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  })
+
+/** After parts, acres or the plan of a planter have changed: all that hangs on them is asked for again. */
+export async function refreshRecord(planter: number): Promise<void> {
+  const touched = [keys.ledger, keys.forecast, keys.contact, keys.acres, keys.board, keys.guide, keys.row]
+  await Promise.all(
+    [...touched.map((key) => key(planter)), keys.yard, keys.partTypes].map((queryKey) =>
+      queries.invalidateQueries({ queryKey }),
+    ),
+  )
+}
 
 export const useDepthIndex = (walk: MaybeRefOrGetter<string>) =>
   useQuery({

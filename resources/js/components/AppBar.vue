@@ -22,6 +22,8 @@ const tabs = [
   { name: 'board', label: 'Board' },
   { name: 'walk', label: 'Walk' },
   { name: 'findings', label: 'Findings' },
+  { name: 'life', label: 'Life left' },
+  { name: 'acres', label: 'Acres' },
   { name: 'quick-entry', label: 'Quick entry' },
   { name: 'whole-planter', label: 'Whole planter' },
 ]
@@ -95,6 +97,7 @@ async function signOut(): Promise<void> {
             :title="`${outbox.ofOthers} recorded by somebody else`"
             subtitle="They wait on this device until that person signs in."
           />
+          <v-list-item title="Part types" :to="{ name: 'part-types' }" />
           <v-list-item title="Spec sheets" :to="{ name: 'spec-sheets' }" />
           <v-list-item title="Sign out" @click="signOut" />
         </v-list>

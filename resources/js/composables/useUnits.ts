@@ -5,6 +5,9 @@ import { printApart, printQuantity, printQuantityFigure, unitName } from '@/meas
 import { useSession } from '@/session'
 import { say } from '@/words'
 
+const METRES_PER_MILE = 1609.344
+const whole = (value: number) => Math.round(value).toLocaleString('en')
+
 /** Prints figures, given as the API has them, the way the signed-in person works. */
 export function useUnits() {
   const session = useSession()
@@ -21,7 +24,8 @@ export function useUnits() {
 
   /** What stands at a place: the answer, or that it is not fitted or was only looked over. */
   function reading(now: CurrentReading, check: Pick<Check, 'unit'>): string {
-    return now.result === 'recorded' ? answer(now, check) : say(`result.${now.result}`)
+    const hasAnswer = now.result === 'recorded' || (now.result === 'fitted' && now.value !== null)
+    return hasAnswer ? answer(now, check) : say(`result.${now.result}`)
   }
 
   return {
@@ -33,6 +37,9 @@ export function useUnits() {
     length: (mm: number) => quantity(mm, 'mm'),
     apart: (one: number, other: number, unit: Unit) => printApart(one, other, unit, units.value),
     unitName: (unit: Unit) => unitName(unit, units.value),
+    /** Furrow distance, in whole miles or kilometres. */
+    distance: (metres: number) =>
+      units.value === 'in' ? `${whole(metres / METRES_PER_MILE)} mi` : `${whole(metres / 1000)} km`,
     /** A length in the other system, to stand beside: millimetres whole, inches to the sixteenth. */
     beside: (mm: number) => (units.value === 'in' ? `${Math.round(mm)} mm` : printLength(fromMm(mm), 'in')),
   }

@@ -1,10 +1,11 @@
 import type { Answer, Band, Check, Doubt, Judgement, Reason, WalkStep } from '@/api/types'
 import { say, sayReason } from '@/words'
 import type { Units } from './length'
+import { shortDate } from '@/dates'
 import { worst } from './verdict'
 import { printApart, printQuantity, toSteps } from './quantity'
 
-/** The bands that hold at a place: its own where last time counts, or the rows', or the check's. */
+/** The bands that hold at a place: its own where the season's outlook counts, or the rows', or the check's. */
 export function bandsAt(step: WalkStep, check: Check, rowBands: Record<string, Band[]>): Band[] {
   return step.bands ?? rowBands[step.check] ?? check.bands
 }
@@ -46,8 +47,9 @@ export function wordDoubts(doubts: Reason[], value: number | null, units: Units)
   return doubts.map((doubt) => say(`doubt.${doubt.code}`, fill(doubt, value, units))).join(' ')
 }
 
-function fill({ ref, unit }: Reason, value: number | null, units: Units): Record<string, string> {
+function fill({ ref, unit, on }: Reason, value: number | null, units: Units): Record<string, string> {
   return {
+    on: on ? shortDate(on) : '',
     ref: ref === null || unit === null ? '' : printQuantity(ref, unit, units),
     by: ref === null || unit === null || value === null ? '' : printApart(value, ref, unit, units),
   }

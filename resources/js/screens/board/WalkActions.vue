@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import { api, body, Refusal } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Board } from '@/api/types'
+import { isToDo } from '@/api/types'
 
 /** What to do next with the board's walk: start, carry on, reopen, export. */
 const { board } = defineProps<{
@@ -20,7 +21,7 @@ const open = computed(() => walk.value !== null && walk.value.finished_at === nu
 const label = computed(() => {
   if (!open.value) return board.walk ? 'Start another walk' : 'Start the walk'
   const walked = new Set<string>(walk.value?.checks)
-  const next = board.cells.find((cell) => cell.now === null && walked.has(cell.check))
+  const next = board.cells.find((cell) => isToDo(cell) && walked.has(cell.check))
   if (!next) return 'All measured: finish'
   return next.row === 0 ? 'Carry on: whole planter' : `Carry on at row ${next.row}`
 })

@@ -1,10 +1,11 @@
 import type { Board, Cell } from '@/api/types'
+import { isToDo } from '@/api/types'
 
 export type BoardFilter = 'all' | 'trouble' | 'unchecked'
 
 /** Whether a cell is shown in full; the others fade. */
 export function passes(cell: Cell, filter: BoardFilter): boolean {
-  if (filter === 'unchecked') return cell.now === null
+  if (filter === 'unchecked') return isToDo(cell)
   if (filter === 'trouble') return cell.now?.verdict === 'change' || cell.now?.verdict === 'failed'
   return true
 }

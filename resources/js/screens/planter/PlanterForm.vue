@@ -19,6 +19,8 @@ const form = reactive({
   sections: planter && planter.sections.length > 1 ? planter.sections.join(', ') : '',
   sheet: planter?.spec_sheet.id ?? sheets[0]?.id,
   plantingStart: planter?.planting_start ?? '',
+  plannedAcres: planter?.planned_acres == null ? '' : String(planter.planned_acres),
+  plantingDays: planter?.planting_days == null ? '' : String(planter.planting_days),
   equipment: planter?.equipment ?? sheets[0]?.typical_equipment,
 })
 // Another kind of row unit carries other things.
@@ -49,10 +51,12 @@ const edit = computed<PlanterEdit>(() => ({
   spec_sheet_id: form.sheet as number,
   ...(form.equipment ? { equipment: form.equipment } : {}),
   planting_start: form.plantingStart || null,
+  planned_acres: form.plannedAcres.trim() === '' ? null : number(form.plannedAcres),
+  planting_days: form.plantingDays.trim() === '' ? null : number(form.plantingDays),
 }))
 
 function number(typed: string): number {
-  return /^\d+$/.test(typed.trim()) ? Number(typed) : (typed as unknown as number)
+  return /^\d+(\.\d+)?$/.test(typed.trim()) ? Number(typed) : (typed as unknown as number)
 }
 
 const preview = computed(() => {
@@ -132,6 +136,22 @@ async function save(): Promise<void> {
       hint="What is due, and how soon, is counted back from here"
       persistent-hint
       :error-messages="about('planting_start')"
+    />
+    <v-text-field
+      v-model="form.plannedAcres"
+      label="Acres this season"
+      inputmode="decimal"
+      hint="The odds that parts last are reckoned to here. Empty: as many as last season"
+      persistent-hint
+      :error-messages="about('planned_acres')"
+    />
+    <v-text-field
+      v-model="form.plantingDays"
+      label="Days that planting takes"
+      inputmode="numeric"
+      hint="From the first to the last day"
+      persistent-hint
+      :error-messages="about('planting_days')"
     />
     <v-select
       v-model="form.sheet"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useRowRecord } from '@/api/queries'
-import type { Cell, Station, Verdict } from '@/api/types'
+import { useContact, useLedger, useRowRecord } from '@/api/queries'
+import type { Cell, Fitting, PlaceForecast, Side, Slot, Station, Verdict } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
@@ -14,6 +14,11 @@ import { wordReasons } from '@/measure/bands'
 import { worstOf } from '@/measure/verdict'
 import CellHistory from '@/screens/board/CellHistory.vue'
 import { say, sayRow } from '@/words'
+import ChangeParts from '@/screens/life/ChangeParts.vue'
+import MovePart from '@/screens/life/MovePart.vue'
+import WearDialog from '@/screens/life/WearDialog.vue'
+import ContactCard from './ContactCard.vue'
+import FittedParts from './FittedParts.vue'
 import RowTimeline from './RowTimeline.vue'
 
 /** One row unit: what each of its stations says now, and what is on record of it. */
@@ -24,10 +29,19 @@ const record = useRowRecord(
   () => planterId,
   () => row,
 )
+const ledger = useLedger(() => planterId)
+const contacts = useContact(() => planterId)
+const changing = ref<{ slot: Slot; side?: Side }>()
+const moving = ref<Fitting>()
+const worn = ref<PlaceForecast>()
 const station = ref<Station>()
 const opened = ref<Cell>()
 
 const stations = computed(() => stationsOf(row).map((group) => ({ ...group, verdict: worstOf(group.cells) })))
+const contact = computed(() => contacts.data.value?.rows.find((one) => one.row === row))
+const contactCell = computed(() =>
+  board.value?.cells.find((cell) => cell.row === row && cell.check === 'blade_contact_length'),
+)
 const verdicts = computed(
   () =>
     Object.fromEntries(stations.value.map(({ name, verdict }) => [name, verdict])) as Partial<Record<Station, Verdict>>,
@@ -93,8 +107,51 @@ const shown = computed(() =>
           </ul>
         </details>
       </section>
+      <div v-if="record.data.value && row > 0" class="column">
+        <contact-card
+          v-if="contact && contacts.data.value?.sensitivity && (contact.contact_mm !== null || contact.moved)"
+          :key="`${row} ${contact.contact_mm}`"
+          :planter-id="planterId"
+          :contact="contact"
+          :sensitivity="contacts.data.value.sensitivity"
+          @measure="contactCell && walkTo(contactCell)"
+        />
+        <fitted-parts
+          v-if="ledger.data.value"
+          :record="record.data.value"
+          :ledger="ledger.data.value"
+          @change="changing = $event"
+          @move="moving = $event"
+          @wear="worn = $event"
+        />
+      </div>
       <row-timeline v-if="record.data.value" :record="record.data.value" :check-of="checkOf" />
     </div>
+    <wear-dialog
+      v-if="worn"
+      :planter-id="planterId"
+      :place="worn"
+      :check="checkOf(worn)"
+      @row="worn = undefined"
+      @change="((changing = worn.slot ? { slot: worn.slot, side: worn.side } : undefined), (worn = undefined))"
+      @close="worn = undefined"
+    />
+    <change-parts
+      v-if="changing && ledger.data.value && board"
+      :planter-id="planterId"
+      :ledger="ledger.data.value"
+      :row-count="board.planter.row_count"
+      :start="{ ...changing, rows: [row] }"
+      @close="changing = undefined"
+    />
+    <move-part
+      v-if="moving && ledger.data.value && board"
+      :planter-id="planterId"
+      :ledger="ledger.data.value"
+      :row-count="board.planter.row_count"
+      :part="moving"
+      @close="moving = undefined"
+    />
     <cell-history
       v-if="opened"
       :planter-id="planterId"
@@ -110,15 +167,15 @@ const shown = computed(() =>
 <style scoped>
 .row-page {
   display: grid;
-  grid-template-columns: minmax(320px, 1fr) minmax(340px, 1.2fr) minmax(300px, 1fr);
+  grid-template-columns: minmax(320px, 1fr) minmax(380px, 1.2fr);
   gap: var(--gap);
   align-items: start;
   max-width: 1600px;
   margin: 0 auto;
 }
-.unit {
-  position: sticky;
-  top: 72px;
+.column {
+  display: grid;
+  gap: var(--gap);
 }
 .head {
   display: flex;
@@ -167,9 +224,6 @@ button:hover {
 @media (max-width: 1100px) {
   .row-page {
     grid-template-columns: minmax(0, 1fr);
-  }
-  .unit {
-    position: static;
   }
 }
 </style>

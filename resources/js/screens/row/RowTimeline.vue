@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Check, Note, Photo, TimelineReading } from '@/api/types'
+import type { Check, Fitting, Note, Photo, RowRecord, TimelineReading } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
@@ -9,18 +9,32 @@ import { say, sayCheck } from '@/words'
 
 /** What happened on one row, newest first, season by season: figures, trouble, notes and photos. */
 const { record, checkOf } = defineProps<{
-  record: { readings: TimelineReading[]; notes: Note[]; photos: Photo[] }
+  record: RowRecord
   checkOf: (place: Pick<TimelineReading, 'check'>) => Check | undefined
 }>()
-const { answer } = useUnits()
+const { answer, distance } = useUnits()
 
-type Entry = { at: string; season: number; reading?: TimelineReading; note?: Note; photo?: Photo }
+type Entry = {
+  at: string
+  season: number
+  reading?: TimelineReading
+  note?: Note
+  photo?: Photo
+  done?: string
+  cost?: number | null
+}
 
 const seasons = computed(() => {
   const entries: Entry[] = [
     ...record.readings.map((reading) => ({ at: reading.taken_at, season: reading.season, reading })),
     ...record.notes.map((note) => ({ at: note.taken_at, season: note.season, note })),
     ...record.photos.map((photo) => ({ at: photo.taken_at, season: photo.season, photo })),
+    ...record.fittings.flatMap(changes),
+    ...record.shim_moves.map((move) => ({
+      at: move.happened_at,
+      season: Number(move.happened_at.slice(0, 4)),
+      done: `Inner shims: ${move.pairs > 0 ? `${move.pairs} added` : `${-move.pairs} taken out`} on each side. ${move.note}`,
+    })),
   ]
   entries.sort((a, b) => b.at.localeCompare(a.at))
   return [...new Set(entries.map((entry) => entry.season))].map((season) => ({
@@ -28,6 +42,20 @@ const seasons = computed(() => {
     entries: entries.filter((entry) => entry.season === season),
   }))
 })
+
+/** That a part went in; and that it came out, where nothing took its place at that moment. */
+function changes(fitting: Fitting): Entry[] {
+  const slot = `${say(`slot.${fitting.slot}`)} ${say(`side.${fitting.side}`)}`.trim()
+  const fitted = {
+    at: fitting.fitted_at,
+    season: Number(fitting.fitted_at.slice(0, 4)),
+    done: `Fitted: ${slot}${fitting.part ? `, ${fitting.part}` : ''}${fitting.used ? ' (used)' : ''}. ${fitting.note}`,
+    cost: fitting.cost,
+  }
+  if (fitting.removed_at === null || fitting.removal_reason === null) return [fitted]
+  const out = `Out: ${slot}, ${say(`removal.${fitting.removal_reason}`)}, after ${distance(fitting.run_m + fitting.ran_before_m)}.`
+  return [fitted, { at: fitting.removed_at, season: Number(fitting.removed_at.slice(0, 4)), done: out }]
+}
 
 function value(reading: TimelineReading): string {
   const check = checkOf(reading)
@@ -67,6 +95,12 @@ function value(reading: TimelineReading): string {
                 height="90"
               />
             </a>
+          </template>
+          <template v-else-if="entry.done">
+            <span class="mark" aria-hidden="true">⚙</span>
+            <span
+              >{{ entry.done }} <span v-if="entry.cost" class="quiet">Cost {{ entry.cost.toFixed(2) }}.</span></span
+            >
           </template>
           <span class="quiet when">{{ dateAndTime(entry.at) }}</span>
         </li>

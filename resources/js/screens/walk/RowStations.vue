@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import type { Check, PlaceRef, Station, WalkStep } from '@/api/types'
-import { placeKey } from '@/api/types'
+import { isToDo, placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
@@ -28,9 +28,9 @@ const stations = computed(() => {
   return [...groups].map(([name, places]) => ({
     name,
     places,
-    left: places.filter((step) => step.now === null).length,
+    left: places.filter((step) => isToDo(step)).length,
     verdict: worstOf(places),
-    next: places.find((step) => step.now === null) ?? (places[0] as WalkStep),
+    next: places.find((step) => isToDo(step)) ?? (places[0] as WalkStep),
   }))
 })
 

@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { computed, type Ref, ref, watch } from 'vue'
 import type { Answer, Check, CurrentReading, Reading, Station, WalkGuide, WalkStep } from '@/api/types'
-import { type PlaceRef, placeKey } from '@/api/types'
+import { isToDo, type PlaceRef, placeKey } from '@/api/types'
 import { bandsAt, judgeByBands, judgeState } from '@/measure/bands'
 import type { Units } from '@/measure/length'
 import { printQuantity, readQuantity, toSteps } from '@/measure/quantity'
@@ -53,7 +53,7 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
   const { steps, checkOf } = useSteps(guide)
   const done = ref<Done[][]>([])
 
-  const at = ref(placeKey(steps.value.find((step) => step.now === null) ?? (steps.value[0] as WalkStep)))
+  const at = ref(placeKey(steps.value.find((step) => isToDo(step)) ?? (steps.value[0] as WalkStep)))
   const index = computed(() =>
     Math.max(
       0,
@@ -62,7 +62,7 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
   )
   const current = computed(() => steps.value[index.value] as WalkStep)
   const check = computed(() => checkOf(current.value))
-  const unchecked = computed(() => steps.value.filter((step) => step.now === null))
+  const unchecked = computed(() => steps.value.filter((step) => isToDo(step)))
   const ofRow = computed(() => {
     const inOrder = guide.value.steps.filter((step) => step.row === current.value.row).map(placeKey)
     const shown = new Map(steps.value.map((step) => [placeKey(step), step]))
@@ -85,8 +85,7 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
 
   // The spec sheet, the rows or the choice of stations may have changed under the walk.
   watch(steps, (all) => {
-    if (!all.some((step) => placeKey(step) === at.value) && all[0])
-      goTo(all.find((step) => step.now === null) ?? all[0])
+    if (!all.some((step) => placeKey(step) === at.value) && all[0]) goTo(all.find((step) => isToDo(step)) ?? all[0])
   })
 
   function goTo(place: PlaceRef): void {
@@ -96,12 +95,12 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
   /** On to the next unchecked place, from here to the end and then from the start; stays where all is done. */
   function advance(): void {
     const after = [...steps.value.slice(index.value + 1), ...steps.value.slice(0, index.value)]
-    const next = after.find((step) => step.now === null) ?? steps.value[index.value + 1]
+    const next = after.find((step) => isToDo(step)) ?? steps.value[index.value + 1]
     if (next) goTo(next)
   }
 
   function goToFirst(places: WalkStep[]): void {
-    const next = places.find((step) => step.now === null) ?? places[0]
+    const next = places.find((step) => isToDo(step)) ?? places[0]
     if (next) goTo(next)
   }
 
@@ -143,7 +142,11 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
   function undo(): void {
     const latest = done.value.pop()
     for (const { place, before } of latest ?? []) {
-      record(before === null ? { result: 'withdrawn' } : sayAgain(before, checkOf(place)), [place], false)
+      record(
+        before === null || before.id === null ? { result: 'withdrawn' } : sayAgain(before, checkOf(place)),
+        [place],
+        false,
+      )
     }
     if (latest?.[0]) goTo(latest[0].place)
   }

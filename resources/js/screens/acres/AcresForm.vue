@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { computed, reactive, watch } from 'vue'
+import type { Acres, AcresEntry, AcresLine } from '@/api/types'
+import { readRows } from '@/screens/life/life'
+import { say } from '@/words'
+import { explainSeverity } from './ground'
+
+/** One field with all there is to say of it; or the same, corrected. */
+const { line, factors, rowCount, sections, problem, busy } = defineProps<{
+  line?: AcresLine
+  factors: Acres['factors']
+  rowCount: number
+  sections: number[]
+  problem: string
+  busy: boolean
+}>()
+const emit = defineEmits<{ save: [entry: AcresEntry]; takeBack: []; close: [] }>()
+const off = line?.shut_off[0]
+
+const form = reactive({
+  day: line?.day ?? new Date().toISOString().slice(0, 10),
+  field: line?.field ?? '',
+  crop: line?.crop ?? '',
+  acres: line ? String(line.acres) : '',
+  mph: line?.mph == null ? '' : String(line.mph),
+  soil: line?.soil ?? null,
+  residue: line?.residue ?? null,
+  tillage: line?.tillage ?? null,
+  severity: line?.own_severity ? String(line.severity) : '',
+  rows: off?.rows.join(', ') ?? '',
+  ran: off ? String(Math.round(100 * off.share)) : '0',
+})
+let id = uuid()
+watch(form, () => (id = uuid()))
+
+const rows = computed(() => (form.rows.trim() === '' ? [] : readRows(form.rows, rowCount)))
+const ofSections = computed(() => {
+  let from = 1
+  return sections.map((count, index) => ({ name: `Section ${index + 1}`, rows: `${from}-${(from += count) - 1}` }))
+})
+const choices = (kind: 'soil' | 'residue' | 'tillage') =>
+  Object.keys(factors[kind]).map((value) => ({ value, title: say(`${kind}.${value}`) }))
+/** What is no number goes up as typed, so that the answer can name it. */
+const number = (typed: string) =>
+  typed.trim() === '' ? null : Number(typed.replace(',', '.')) || (typed as unknown as number)
+
+function save(): void {
+  emit('save', {
+    id,
+    day: form.day,
+    field: form.field,
+    crop: form.crop || null,
+    acres: form.acres.trim() === '0' ? 0 : number(form.acres),
+    mph: number(form.mph),
+    soil: form.soil,
+    residue: form.residue,
+    tillage: form.tillage,
+    severity: number(form.severity),
+    shut_off: rows.value && rows.value.length > 0 ? [{ rows: rows.value, share: Number(form.ran) / 100 }] : [],
+    ...(line ? { supersedes: line.id } : {}),
+  })
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="640" aria-label="Acres of a field" @update:model-value="emit('close')">
+    <form class="sheet field" novalidate @submit.prevent="save">
+      <h2>{{ line ? 'Correct a line' : 'Acres of a field' }}</h2>
+      <div class="two">
+        <v-text-field v-model="form.field" label="Field" />
+        <v-text-field v-model="form.acres" label="Acres" inputmode="decimal" />
+        <v-text-field v-model="form.day" type="date" label="Planted on" :max="new Date().toISOString().slice(0, 10)" />
+        <v-text-field v-model="form.crop" label="Crop" />
+        <v-text-field v-model="form.mph" label="Speed, mph" inputmode="decimal" />
+      </div>
+      <h3>Ground</h3>
+      <div class="two">
+        <v-select v-model="form.soil" label="Soil" clearable :items="choices('soil')" />
+        <v-select v-model="form.residue" label="Residue" clearable :items="choices('residue')" />
+        <v-select v-model="form.tillage" label="Tillage" clearable :items="choices('tillage')" />
+        <v-text-field
+          v-model="form.severity"
+          label="Severity, your own"
+          hint="0.5 easy to 2 harsh; empty: by the ground"
+          persistent-hint
+          inputmode="decimal"
+        />
+      </div>
+      <p class="quiet">Severity {{ form.severity || explainSeverity(form, factors) }}</p>
+      <h3>Rows shut off</h3>
+      <div class="off">
+        <v-text-field
+          v-model="form.rows"
+          label="Rows"
+          placeholder="7-8"
+          :error-messages="rows === null ? `Write rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
+        />
+        <v-text-field v-model="form.ran" label="They ran, % of the field" inputmode="numeric" />
+        <v-btn
+          v-for="section in ofSections.length > 1 ? ofSections : []"
+          :key="section.name"
+          variant="outlined"
+          @click="form.rows = section.rows"
+        >
+          {{ section.name }}
+        </v-btn>
+      </div>
+      <p v-if="problem" class="change" role="alert">{{ problem }}</p>
+      <div class="actions">
+        <v-btn v-if="line" variant="text" color="error" :loading="busy" @click="emit('takeBack')"
+          >Take this line back</v-btn
+        >
+        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
+        <v-btn color="primary" type="submit" :loading="busy" :disabled="rows === null">{{
+          line ? 'Correct it' : 'Log it'
+        }}</v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>
+
+<style scoped>
+.field {
+  display: grid;
+  gap: 10px;
+  max-height: 90vh;
+  overflow-y: auto;
+}
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  gap: 12px;
+}
+.off {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.off > :deep(.v-input) {
+  flex: 1 1 180px;
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 8px;
+}
+</style>

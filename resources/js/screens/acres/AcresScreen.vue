@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { computed, ref, watch } from 'vue'
+import { api, body, Refusal } from '@/api/client'
+import { refreshRecord, useAcres } from '@/api/queries'
+import type { AcresEntry, AcresLine } from '@/api/types'
+import LoadProblem from '@/components/LoadProblem.vue'
+import PlanterShell from '@/components/PlanterShell.vue'
+import { usePlanterBoard } from '@/composables/usePlanterBoard'
+import { useUnits } from '@/composables/useUnits'
+import { shortDate } from '@/dates'
+import AcresForm from './AcresForm.vue'
+import { groundOf } from './ground'
+
+/** What the planter has planted: one line from the phone, or a field with all there is to say. */
+const { planterId } = defineProps<{ planterId: number }>()
+const { board, toRow } = usePlanterBoard(() => planterId)
+const { distance } = useUnits()
+const acres = useAcres(() => planterId)
+
+const line = ref('')
+const day = ref(new Date().toISOString().slice(0, 10))
+const problem = ref('')
+const saved = ref('')
+const busy = ref(false)
+const editing = ref<AcresLine | 'new'>()
+let id = uuid()
+watch([line, day], () => (id = uuid()))
+
+const plan = computed(() => acres.data.value?.plan)
+const furthest = computed(() => Math.max(0, ...(acres.data.value?.rows ?? [])))
+const shortRows = computed(() =>
+  (acres.data.value?.rows ?? []).flatMap((metres, index) => (metres < furthest.value - 1 ? [index + 1] : [])),
+)
+
+async function log(entry: AcresEntry, said: string): Promise<boolean> {
+  busy.value = true
+  problem.value = saved.value = ''
+  try {
+    await body(api.POST('/api/planters/{planter}/acres', { params: { path: { planter: planterId } }, body: entry }))
+    await refreshRecord(planterId)
+    saved.value = said
+    return true
+  } catch (error) {
+    problem.value =
+      error instanceof Refusal
+        ? (Object.values(error.errors)[0]?.[0] ?? error.message)
+        : 'The server does not answer. Nothing was logged; try again.'
+    return false
+  } finally {
+    busy.value = false
+  }
+}
+
+async function logLine(): Promise<void> {
+  if (await log({ id, day: day.value, line: line.value }, `Logged: ${line.value}`)) line.value = ''
+}
+
+async function save(entry: AcresEntry): Promise<void> {
+  if (await log(entry, `Logged: ${entry.acres} ac, ${entry.field}`)) editing.value = undefined
+}
+
+async function takeBack(of: AcresLine): Promise<void> {
+  const { day, field, acres } = of
+  await log({ id: uuid(), day, field, acres, supersedes: of.id, withdrawn: true }, `Taken back: ${acres} ac, ${field}`)
+  editing.value = undefined
+}
+</script>
+
+<template>
+  <planter-shell :planter-id="planterId" :ribbon="board?.ribbon" :sections="board?.planter.sections" @select="toRow">
+    <load-problem :error="acres.error.value" @again="acres.refetch()" />
+    <div v-if="acres.data.value && board" class="acres">
+      <section class="sheet">
+        <h1>Acres</h1>
+        <form class="quick" novalidate @submit.prevent="logLine">
+          <v-text-field
+            v-model="line"
+            label="What was planted"
+            placeholder="62.5 ac, Long Field, popcorn, 5 mph, no-till"
+            hint="Acres with their unit, the field, then what you like: crop, speed, ground"
+            persistent-hint
+            enterkeyhint="done"
+          />
+          <v-text-field v-model="day" class="day" type="date" label="On" :max="new Date().toISOString().slice(0, 10)" />
+          <v-btn color="primary" type="submit" :loading="busy" :disabled="line.trim() === ''">Log it</v-btn>
+        </form>
+        <p v-if="problem && !editing" class="change" role="alert">{{ problem }}</p>
+        <p v-if="saved" role="status">{{ saved }}</p>
+        <div class="more">
+          <v-btn variant="outlined" @click="editing = 'new'">A field with rows shut off</v-btn>
+          <v-btn variant="outlined" :to="{ name: 'import', params: { planter: planterId } }"
+            >Import a season’s fields</v-btn
+          >
+        </div>
+      </section>
+      <section class="sheet figures">
+        <div v-if="plan">
+          <strong>{{ Math.round(plan.done).toLocaleString('en') }}</strong> of
+          {{ Math.round(plan.acres).toLocaleString('en') }} ac
+          <span class="quiet">season {{ board.season }}</span>
+        </div>
+        <div v-for="season in acres.data.value.seasons" :key="season.season">
+          <strong>{{ Math.round(season.acres).toLocaleString('en') }}</strong> ac
+          <span class="quiet">{{ season.season }}, {{ season.lines }} {{ season.lines === 1 ? 'line' : 'lines' }}</span>
+        </div>
+        <div>
+          <strong>{{ distance(furthest) }}</strong> of furrow <span class="quiet">each row, all on record</span>
+          <span v-if="shortRows.length > 0" class="quiet"
+            >; rows {{ shortRows.join(', ') }} less, shut off at times</span
+          >
+        </div>
+      </section>
+      <section class="sheet">
+        <h2>On record</h2>
+        <p v-if="acres.data.value.lines.length === 0" class="quiet">
+          Nothing yet. Acres turn into furrow miles for every row, and with them a forecast of its parts.
+        </p>
+        <ul>
+          <li v-for="entry in acres.data.value.lines" :key="entry.id">
+            <button type="button" @click="editing = entry">
+              <span class="when quiet">{{ shortDate(entry.day) }}</span>
+              <strong class="size">{{ entry.acres }} ac</strong>
+              <span
+                >{{ entry.field }}<span v-if="entry.crop" class="quiet">, {{ entry.crop }}</span></span
+              >
+              <span class="quiet ground">{{ groundOf(entry) }}</span>
+            </button>
+          </li>
+        </ul>
+      </section>
+    </div>
+    <acres-form
+      v-if="editing && acres.data.value && board"
+      :line="editing === 'new' ? undefined : editing"
+      :factors="acres.data.value.factors"
+      :row-count="board.planter.row_count"
+      :sections="board.planter.sections"
+      :problem="problem"
+      :busy="busy"
+      @save="save"
+      @take-back="editing && editing !== 'new' && takeBack(editing)"
+      @close="((editing = undefined), (problem = ''))"
+    />
+  </planter-shell>
+</template>
+
+<style scoped>
+.acres {
+  display: grid;
+  gap: var(--gap);
+  max-width: 1000px;
+  margin: 0 auto;
+}
+.quick {
+  display: grid;
+  grid-template-columns: 1fr 180px auto;
+  gap: 12px;
+  align-items: start;
+  margin: 10px 0;
+}
+.more,
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 28px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+li button {
+  display: grid;
+  grid-template-columns: 110px 90px 1fr 1.2fr;
+  align-items: center;
+  gap: 8px;
+  width: 100%;
+  min-height: var(--touch);
+  text-align: left;
+  border-top: 1px solid var(--line);
+}
+.size {
+  text-align: right;
+  padding-right: 10px;
+}
+@media (max-width: 700px) {
+  .quick {
+    grid-template-columns: 1fr;
+  }
+  li button {
+    grid-template-columns: 100px 80px 1fr;
+  }
+  .ground {
+    grid-column: 3;
+  }
+}
+</style>

@@ -1,0 +1,260 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { refreshRecord } from '@/api/queries'
+import type { ImportKind, ImportMapping, ImportProgress, ImportResult } from '@/api/types'
+import PlanterShell from '@/components/PlanterShell.vue'
+import { usePlanterBoard } from '@/composables/usePlanterBoard'
+import { dateAndTime } from '@/dates'
+import { say } from '@/words'
+import { type Mode, sendFile } from './sendFile'
+
+/** A season's fields, past readings or part changes from a CSV file: look first, then take in what is good. */
+const { planterId } = defineProps<{ planterId: number }>()
+const { board, toRow } = usePlanterBoard(() => planterId)
+
+const KINDS: ImportKind[] = ['acres', 'readings', 'changes']
+const kind = ref<ImportKind>('acres')
+const file = ref<File | null>(null)
+const columns = ref<Record<string, number | null>>({})
+const dates = ref<ImportMapping['dates']>('auto')
+const leaveOut = ref<number[]>([])
+const result = ref<ImportResult | null>(null)
+const progress = ref<ImportProgress | null>(null)
+const problem = ref('')
+const busy = ref(false)
+
+const mapping = computed<ImportMapping>(() => ({
+  columns: Object.fromEntries(
+    Object.entries(columns.value).filter((entry): entry is [string, number] => entry[1] !== null),
+  ),
+  dates: dates.value,
+}))
+const choices = computed(() => (result.value?.columns ?? []).map((title, value) => ({ title, value })))
+const toTake = computed(() => result.value?.good ?? 0)
+
+async function send(mode: Mode, guess = false): Promise<void> {
+  if (file.value === null) return
+  busy.value = true
+  problem.value = ''
+  progress.value = null
+  try {
+    const said = await sendFile(
+      planterId,
+      file.value,
+      kind.value,
+      mode,
+      guess ? null : mapping.value,
+      leaveOut.value,
+      (now) => (progress.value = now),
+    )
+    result.value = said
+    columns.value = { ...Object.fromEntries(said.fields.map(({ field }) => [field, null])), ...said.mapping.columns }
+    dates.value = said.mapping.dates
+    if (said.done) await refreshRecord(planterId)
+  } catch (error) {
+    problem.value = (error as Error).message
+  } finally {
+    busy.value = false
+    progress.value = null
+  }
+}
+
+function choose(event: Event): void {
+  file.value = (event.target as HTMLInputElement).files?.[0] ?? null
+  result.value = null
+  leaveOut.value = []
+  void send('preview', true)
+}
+
+function chooseKind(chosen: ImportKind): void {
+  kind.value = chosen
+  result.value = null
+  void send('preview', true)
+}
+</script>
+
+<template>
+  <planter-shell :planter-id="planterId" :ribbon="board?.ribbon" :sections="board?.planter.sections" @select="toRow">
+    <div class="import">
+      <section class="sheet">
+        <h1>Import into {{ board?.planter.name }}</h1>
+        <div class="segments" role="group" aria-label="What the file holds">
+          <button v-for="one in KINDS" :key="one" type="button" :aria-pressed="kind === one" @click="chooseKind(one)">
+            {{ say(`import.kind.${one}`) }}
+          </button>
+        </div>
+        <label class="file">
+          CSV file
+          <input type="file" accept=".csv,.txt,text/csv,text/plain" @change="choose" />
+        </label>
+        <p class="quiet">
+          Commas, semicolons or tabs, decimal points or commas, as your program saves it. Nothing is kept before you say
+          so.
+        </p>
+        <p v-if="problem" class="change" role="alert">{{ problem }}</p>
+        <v-progress-linear
+          v-if="busy"
+          :model-value="progress ? 100 * progress.share : undefined"
+          :indeterminate="progress === null"
+          color="primary"
+          height="8"
+          aria-label="Reading the file"
+        />
+        <p v-if="busy" role="status">
+          {{ progress ? `${progress.lines.toLocaleString('en')} lines read` : 'Reading …' }}
+        </p>
+      </section>
+      <template v-if="result">
+        <section v-if="!result.done" class="sheet">
+          <h2>Which column is what</h2>
+          <p v-if="!result.has_header" class="quiet">The file has no line of column names; its columns are numbered.</p>
+          <p v-if="result.missing.length > 0" class="change" role="alert">
+            Choose a column for: {{ result.missing.map((field) => say(`import.field.${field}`)).join(', ') }}.
+          </p>
+          <div class="mapping">
+            <v-select
+              v-for="{ field, needed } in result.fields"
+              :key="field"
+              v-model="columns[field]"
+              :label="`${say(`import.field.${field}`)}${needed ? '' : ' (if there is one)'}`"
+              :items="choices"
+              clearable
+              density="compact"
+            />
+            <v-select
+              v-model="dates"
+              label="Dates such as 3/4/2025"
+              density="compact"
+              :items="[
+                { value: 'auto', title: 'only where there is no doubt' },
+                { value: 'dmy', title: 'day first: 3 April' },
+                { value: 'mdy', title: 'month first: 4 March' },
+              ]"
+            />
+          </div>
+          <div class="scroll">
+            <table>
+              <thead>
+                <tr>
+                  <th v-for="(column, index) in result.columns" :key="index">{{ column }}</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="(sample, index) in result.samples" :key="index">
+                  <td v-for="(text, at) in sample" :key="at">{{ text }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+          <v-btn variant="outlined" :loading="busy" @click="send('preview')">Look again</v-btn>
+        </section>
+        <section class="sheet">
+          <h2 v-if="result.done">Imported</h2>
+          <h2 v-else>What it holds</h2>
+          <p v-if="result.already && !result.done" class="watch" role="status">
+            This very file was imported on {{ dateAndTime(result.already.imported_at) }} by
+            {{ result.already.imported_by }}. What is on record already does not come twice.
+          </p>
+          <p>
+            <strong>{{ result.done ? result.kept : result.good }}</strong> good {{ result.good === 1 ? 'line' : 'lines'
+            }}{{ result.done ? ' kept' : ''
+            }}<template v-if="result.known > 0">, {{ result.known }} on record already</template>,
+            <strong>{{ result.bad }}</strong> with something wrong.
+          </p>
+          <ul class="errors">
+            <li v-for="error in result.errors" :key="error.line">
+              <strong>Line {{ error.line }}.</strong> {{ error.message }} <span class="quiet">{{ error.text }}</span>
+            </li>
+          </ul>
+          <div v-if="!result.done" class="actions">
+            <v-text-field
+              :model-value="leaveOut.join(', ')"
+              label="Lines to leave out"
+              placeholder="12, 40"
+              @update:model-value="leaveOut = ($event.match(/\d+/g) ?? []).map(Number)"
+            />
+            <v-btn
+              v-if="result.bad === 0"
+              color="primary"
+              :loading="busy"
+              :disabled="toTake === 0"
+              @click="send('whole')"
+            >
+              Import all {{ toTake }} lines
+            </v-btn>
+            <v-btn v-else color="primary" :loading="busy" :disabled="toTake === 0" @click="send('good')">
+              Import the {{ toTake }} good lines
+            </v-btn>
+          </div>
+          <v-btn
+            v-else
+            :to="{
+              name: kind === 'acres' ? 'acres' : kind === 'readings' ? 'board' : 'life',
+              params: { planter: planterId },
+            }"
+            color="primary"
+          >
+            See them
+          </v-btn>
+        </section>
+      </template>
+    </div>
+  </planter-shell>
+</template>
+
+<style scoped>
+.import {
+  display: grid;
+  gap: var(--gap);
+  max-width: 1100px;
+  margin: 0 auto;
+}
+.segments {
+  flex-wrap: wrap;
+  margin: 10px 0;
+  justify-self: start;
+}
+.file {
+  display: grid;
+  gap: 6px;
+  margin: 10px 0;
+}
+input[type='file'] {
+  min-height: var(--touch);
+}
+.mapping {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+  gap: 10px;
+  margin: 10px 0;
+}
+.scroll {
+  overflow-x: auto;
+  margin-bottom: 10px;
+}
+table {
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 6px 12px 6px 0;
+  text-align: left;
+  border-bottom: 1px solid var(--line);
+  white-space: nowrap;
+}
+.errors {
+  padding-left: 18px;
+  max-height: 320px;
+  overflow-y: auto;
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+  margin-top: 10px;
+}
+.actions > :deep(.v-input) {
+  max-width: 260px;
+}
+</style>

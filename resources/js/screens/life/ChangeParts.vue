@@ -1,0 +1,199 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Refusal } from '@/api/client'
+import { usePartTypes } from '@/api/queries'
+import type { Ledger, LedgerEntry, RemovalReason, Side, Slot } from '@/api/types'
+import { say } from '@/words'
+import { readRows } from './life'
+import { entriesFor, recordEvents, refusals } from './recordEvents'
+
+/** Another part in the same slot of one row, of several, or of all of them. */
+const { planterId, ledger, rowCount, start } = defineProps<{
+  planterId: number
+  ledger: Ledger
+  rowCount: number
+  start: { slot: Slot; rows: number[]; side?: Side }
+}>()
+const emit = defineEmits<{ close: [] }>()
+const types = usePartTypes()
+
+const REASONS: RemovalReason[] = ['worn', 'failed', 'with_the_set', 'other']
+const slot = ref<Slot>(start.slot)
+const rows = ref(start.rows.join(', '))
+const side = ref<Side | 'both'>(start.side ?? 'both')
+const type = ref<number | null>(null)
+const day = ref(new Date().toISOString().slice(0, 10))
+const used = ref(false)
+const size = ref('')
+const ranBefore = ref('')
+const reason = ref<RemovalReason>('worn')
+const cost = ref('')
+const shims = ref('')
+const note = ref('')
+const refusal = ref<Refusal | null>(null)
+const busy = ref(false)
+
+const slotNow = computed(() => ledger.slots.find((candidate) => candidate.slot === slot.value))
+const fitting = computed(() => types.data.value?.filter(({ slots }) => slots.includes(slot.value)) ?? [])
+const chosen = computed(() => readRows(rows.value, rowCount))
+const sides = computed<Side[]>(() => {
+  const all = slotNow.value?.sides ?? []
+  return side.value === 'both' || !all.includes(side.value) ? all : [side.value]
+})
+// One kind for the slot needs no choosing; its price is the cost unless another is typed.
+watch(
+  fitting,
+  (found) => {
+    if (!found.some(({ id }) => id === type.value)) type.value = found[0]?.id ?? null
+  },
+  { immediate: true },
+)
+const price = computed(() => fitting.value.find(({ id }) => id === type.value)?.price ?? null)
+const count = computed(() => (chosen.value?.length ?? 0) * sides.value.length)
+
+let made: LedgerEntry[] | null = null
+watch([slot, rows, side, type, day, used, size, ranBefore, reason, cost, shims, note], () => (made = null))
+
+async function save(): Promise<void> {
+  busy.value = true
+  made ??= entriesFor(
+    (chosen.value ?? []).flatMap((row) =>
+      sides.value.map((of) => ({
+        kind: 'fitted' as const,
+        row,
+        slot: slot.value,
+        side: of,
+        part_type_id: type.value,
+        used: used.value,
+        size: size.value.trim() || null,
+        ran_before: (used.value && ranBefore.value.trim()) || null,
+        reason: reason.value,
+        cost: cost.value.trim() === '' ? price.value : Number(cost.value.replace(',', '.')),
+        shims: shims.value.trim() === '' ? null : Number(shims.value),
+        note: note.value,
+      })),
+    ),
+    day.value,
+  )
+  refusal.value = await recordEvents(planterId, made)
+  busy.value = false
+  if (refusal.value === null) emit('close')
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="620" aria-label="Change parts" @update:model-value="emit('close')">
+    <form class="sheet change-parts" novalidate @submit.prevent="save">
+      <h2>Change parts</h2>
+      <p class="caution">
+        {{ say(`caution.${slot === 'opener_blade' || slot === 'scraper' ? 'opener_blades' : 'gauge_wheels'}`) }}
+      </p>
+      <v-select
+        v-model="slot"
+        label="Which part of the row"
+        :items="ledger.slots.map((one) => ({ value: one.slot, title: say(`slot.${one.slot}`) }))"
+      />
+      <v-text-field
+        v-model="rows"
+        label="Rows"
+        :hint="`Such as 3, 4, 9 or 1-${rowCount} for the whole set`"
+        persistent-hint
+        :error-messages="rows !== '' && chosen === null ? `Write rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
+      />
+      <div v-if="slotNow && slotNow.sides.length > 1" class="segments" role="group" aria-label="Side">
+        <button v-for="one in slotNow.sides" :key="one" type="button" :aria-pressed="side === one" @click="side = one">
+          {{ say(`side.${one}`) }}
+        </button>
+        <button type="button" :aria-pressed="side === 'both'" @click="side = 'both'">both sides</button>
+      </div>
+      <v-select
+        v-model="type"
+        label="Part type"
+        clearable
+        :items="
+          fitting.map((one) => ({
+            value: one.id,
+            title: one.own_number ? `${one.name} (${one.own_number})` : one.name,
+          }))
+        "
+        :no-data-text="`No part type for this slot yet. Add one under Part types, or leave it open.`"
+      />
+      <div class="two">
+        <v-text-field v-model="day" type="date" label="Fitted on" :max="new Date().toISOString().slice(0, 10)" />
+        <v-select
+          v-model="reason"
+          label="Why the old one came out"
+          :items="REASONS.map((one) => ({ value: one, title: say(`removal.${one}`) }))"
+        />
+      </div>
+      <v-checkbox v-model="used" label="A used part" hide-details />
+      <div class="two">
+        <v-text-field
+          v-if="slotNow?.measured"
+          v-model="size"
+          label="Size when fitted"
+          :hint="used ? 'Measure it: 14 3/4' : 'Empty: as new'"
+          persistent-hint
+        />
+        <v-text-field
+          v-if="used"
+          v-model="ranBefore"
+          label="Furrow miles it had run"
+          hint="Empty: not known"
+          persistent-hint
+        />
+        <v-text-field
+          v-if="slot === 'opener_blade'"
+          v-model="shims"
+          label="Inner shims in the pack"
+          inputmode="numeric"
+        />
+        <v-text-field
+          v-model="cost"
+          label="Cost of one"
+          inputmode="decimal"
+          :placeholder="price === null ? '' : String(price)"
+        />
+      </div>
+      <v-text-field v-model="note" label="Note" maxlength="1000" />
+      <ul v-if="refusal" class="change" role="alert">
+        <li v-for="said in refusals(refusal)" :key="said">{{ said }}</li>
+      </ul>
+      <div class="actions">
+        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
+        <v-btn color="primary" type="submit" :loading="busy" :disabled="count === 0">
+          Fit {{ count }} {{ count === 1 ? 'part' : 'parts' }}
+        </v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>
+
+<style scoped>
+.change-parts {
+  display: grid;
+  gap: 12px;
+  max-height: 90vh;
+  overflow-y: auto;
+}
+.caution {
+  border-left: 4px solid var(--ochre);
+  padding-left: 10px;
+}
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+  gap: 12px;
+}
+.segments {
+  justify-self: start;
+}
+.actions {
+  display: flex;
+  justify-content: flex-end;
+  gap: 8px;
+}
+ul {
+  padding-left: 20px;
+}
+</style>

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Refusal } from '@/api/client'
+import type { Fitting, Ledger, LedgerEntry, RemovalReason, Side } from '@/api/types'
+import { useUnits } from '@/composables/useUnits'
+import { say } from '@/words'
+import { entriesFor, recordEvents, refusals } from './recordEvents'
+
+/** A part to another row, with the use and wear it has: from where it is, or from the shelf. */
+const { planterId, ledger, rowCount, part } = defineProps<{
+  planterId: number
+  ledger: Ledger
+  rowCount: number
+  part: Fitting
+}>()
+const emit = defineEmits<{ close: [] }>()
+const { distance } = useUnits()
+const isOnShelf = part.removed_at !== null
+
+const row = ref(isOnShelf ? part.row : part.row === 1 ? 2 : 1)
+const side = ref<Side>(part.side)
+const swap = ref(!isOnShelf)
+const day = ref(new Date().toISOString().slice(0, 10))
+const refusal = ref<Refusal | null>(null)
+const busy = ref(false)
+const sides = computed(() => ledger.slots.find(({ slot }) => slot === part.slot)?.sides ?? [])
+const there = computed(() =>
+  ledger.fitted.find((other) => other.slot === part.slot && other.row === row.value && other.side === side.value),
+)
+const isSamePlace = computed(() => !isOnShelf && row.value === part.row && side.value === part.side)
+
+async function save(): Promise<void> {
+  busy.value = true
+  const place = { kind: 'fitted' as const, slot: part.slot }
+  const reason: RemovalReason = swap.value ? 'moved' : 'with_the_set'
+  const moves: Omit<LedgerEntry, 'id' | 'happened_at'>[] = [
+    { ...place, row: row.value, side: side.value, part_id: part.part_id, reason },
+  ]
+  if (swap.value && there.value)
+    moves.push({ ...place, row: part.row, side: part.side, part_id: there.value.part_id, reason: 'moved' })
+  refusal.value = await recordEvents(planterId, entriesFor(moves, day.value))
+  busy.value = false
+  if (refusal.value === null) emit('close')
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="480" aria-label="Move a part" @update:model-value="emit('close')">
+    <form class="sheet move" novalidate @submit.prevent="save">
+      <h2>{{ isOnShelf ? 'Fit a used part' : 'Move a part' }}</h2>
+      <p>
+        {{ part.part ?? say(`slot.${part.slot}`) }}, row {{ part.row }} {{ say(`side.${part.side}`) }}: it has run
+        {{ distance(part.run_m + part.ran_before_m) }} of furrow. Its use and wear go with it.
+      </p>
+      <v-select v-model="row" label="To row" :items="Array.from({ length: rowCount }, (_, index) => index + 1)" />
+      <div v-if="sides.length > 1" class="segments" role="group" aria-label="Side">
+        <button v-for="one in sides" :key="one" type="button" :aria-pressed="side === one" @click="side = one">
+          {{ say(`side.${one}`) }}
+        </button>
+      </div>
+      <p v-if="isSamePlace" class="quiet">It is there now. Choose another row or side.</p>
+      <v-checkbox
+        v-else-if="there && !isOnShelf"
+        v-model="swap"
+        :label="`Swap: the one on row ${row} comes to row ${part.row}`"
+        hide-details
+      />
+      <p v-if="there && !isSamePlace && !swap" class="quiet">The one on row {{ row }} goes on the shelf.</p>
+      <v-text-field v-model="day" type="date" label="On" :max="new Date().toISOString().slice(0, 10)" />
+      <ul v-if="refusal" class="change" role="alert">
+        <li v-for="said in refusals(refusal)" :key="said">{{ said }}</li>
+      </ul>
+      <div class="actions">
+        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
+        <v-btn color="primary" type="submit" :loading="busy" :disabled="isSamePlace">
+          {{ isOnShelf ? 'Fit it' : 'Move it' }}
+        </v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>
+
+<style scoped>
+.move {
+  display: grid;
+  gap: 12px;
+  max-height: 90vh;
+  overflow-y: auto;
+}
+.segments {
+  justify-self: start;
+}
+.actions {
+  display: flex;
+  justify-content: flex-end;
+  gap: 8px;
+}
+ul {
+  padding-left: 20px;
+}
+</style>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { Check, PlaceForecast } from '@/api/types'
+import { placeKey } from '@/api/types'
+import FractionText from '@/components/FractionText.vue'
+import { useUnits } from '@/composables/useUnits'
+import { shortDate } from '@/dates'
+import { sayCheck } from '@/words'
+import { printChance, printLeft } from './life'
+
+/** Places by their odds of reaching the limit before the season ends, the worst first. */
+const { places, checkOf } = defineProps<{
+  places: PlaceForecast[]
+  checkOf: (place: Pick<PlaceForecast, 'check'>) => Check
+}>()
+const emit = defineEmits<{ open: [place: PlaceForecast] }>()
+const { quantity } = useUnits()
+</script>
+
+<template>
+  <p v-if="places.length === 0" class="quiet">As far as the record tells, everything that was measured makes it.</p>
+  <ul v-else>
+    <li v-for="place in places" :key="placeKey(place)">
+      <button type="button" @click="emit('open', place)">
+        <span class="odds">{{ place.left_m.p50 === 0 ? 'at its limit' : printChance(place.chance ?? 1) }}</span>
+        <span class="what"
+          ><strong>Row {{ place.row }}</strong> {{ sayCheck(place).toLowerCase() }}
+          <fraction-text v-if="place.size_mm !== null" :text="quantity(place.size_mm, checkOf(place).unit ?? 'mm')"
+        /></span>
+        <span class="quiet"
+          >{{
+            place.left_m.p50 === 0
+              ? 'change or adjust before planting'
+              : `${printLeft(place.left_acres, place.thin)} left`
+          }}{{ place.due_on ? `, about ${shortDate(place.due_on)}` : ''
+          }}{{ place.outliers.length > 0 ? '; a reading does not fit the rest' : '' }}</span
+        >
+      </button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+}
+button {
+  display: grid;
+  grid-template-columns: 96px minmax(240px, 1fr) 1.2fr;
+  align-items: center;
+  gap: 8px;
+  width: 100%;
+  min-height: var(--touch);
+  text-align: left;
+  border-top: 1px solid var(--line);
+}
+.odds {
+  font-weight: 700;
+  color: var(--change);
+}
+@media (max-width: 700px) {
+  button {
+    grid-template-columns: 80px 1fr;
+  }
+  button .quiet {
+    grid-column: 2;
+  }
+}
+</style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent } from 'vue'
+import { useWearChart } from '@/api/queries'
+import type { Check, PlaceForecast } from '@/api/types'
+import { useUnits } from '@/composables/useUnits'
+import { shortDate } from '@/dates'
+import { sayCheck } from '@/words'
+import { printChance, printLeft } from './life'
+
+/** One part's wear: the chart, what is left, and what to do. */
+const { planterId, place, check } = defineProps<{ planterId: number; place: PlaceForecast; check: Check }>()
+const emit = defineEmits<{ close: []; change: []; row: [] }>()
+const WearChart = defineAsyncComponent(() => import('./WearChart.vue'))
+const { distance, quantity } = useUnits()
+const chart = useWearChart(
+  () => planterId,
+  () => place,
+)
+const miles = computed(() => {
+  const { p10, p50, p90 } = place.left_m
+  if (p50 === null) return 'not in sight'
+  return place.thin
+    ? `about ${distance(p50)}`
+    : `${distance(p10 ?? 0)} to ${p90 === null ? 'out of sight' : distance(p90)}, half of them ${distance(p50)}`
+})
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="860" aria-label="Wear" @update:model-value="emit('close')">
+    <div class="sheet wear">
+      <h2>Row {{ place.row }}, {{ sayCheck(place).toLowerCase() }}</h2>
+      <dl>
+        <div>
+          <dt>Expected now</dt>
+          <dd>{{ place.size_mm === null ? '–' : quantity(place.size_mm, check.unit ?? 'mm') }}</dd>
+        </div>
+        <div>
+          <dt>Has run</dt>
+          <dd>{{ distance(place.use_m) }} of furrow</dd>
+        </div>
+        <div>
+          <dt>Left</dt>
+          <dd>{{ printLeft(place.left_acres, place.thin) }}</dd>
+        </div>
+        <div v-if="place.chance !== null">
+          <dt>Limit this season</dt>
+          <dd>{{ printChance(place.chance) }}{{ place.due_on ? `, about ${shortDate(place.due_on)}` : '' }}</dd>
+        </div>
+      </dl>
+      <p class="quiet">Furrow left: {{ miles }}.</p>
+      <p v-if="place.thin">
+        Too little is on record of this for a forecast: what is left goes by the spec sheet’s nominal life. Measure it
+        after some acres, and the rows forecast each other.
+      </p>
+      <p v-if="place.outliers.length > 0" class="watch">
+        {{ place.outliers.length === 1 ? 'One reading does' : `${place.outliers.length} readings do` }} not fit the rest
+        and hardly {{ place.outliers.length === 1 ? 'weighs' : 'weigh' }}; it is drawn hollow. Measure again to be sure.
+      </p>
+      <wear-chart v-if="chart.data.value" :chart="chart.data.value" />
+      <p v-else-if="chart.error.value" class="change" role="alert">The chart cannot be drawn now. Try again.</p>
+      <div class="actions">
+        <v-btn variant="text" @click="emit('close')">Close</v-btn>
+        <v-btn variant="outlined" @click="emit('row')">Open row {{ place.row }}</v-btn>
+        <v-btn v-if="place.slot" color="primary" @click="emit('change')">Change this part</v-btn>
+      </div>
+    </div>
+  </v-dialog>
+</template>
+
+<style scoped>
+.wear {
+  display: grid;
+  gap: 10px;
+  max-height: 90vh;
+  overflow-y: auto;
+}
+dl {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 28px;
+}
+dt {
+  color: var(--ink-2);
+  font-size: 0.875rem;
+}
+dd {
+  margin: 0;
+  font-weight: 700;
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 8px;
+}
+</style>

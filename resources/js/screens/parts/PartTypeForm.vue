@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import { api, body, Refusal } from '@/api/client'
+import { keys, queries } from '@/api/queries'
+import type { PartType, PartTypeEdit, Slot } from '@/api/types'
+import { useUnits } from '@/composables/useUnits'
+import messages from '../../../../lang/en.json'
+import { say } from '@/words'
+
+/** A part type of the workshop's own catalogue: made, or changed. */
+const { type } = defineProps<{ type?: PartType }>()
+const emit = defineEmits<{ saved: [type: PartType]; close: [] }>()
+const { distance } = useUnits()
+const slots = Object.keys(messages)
+  .filter((key) => key.startsWith('slot.'))
+  .map((key) => key.slice(5) as Slot)
+
+const form = reactive({
+  name: type?.name ?? '',
+  ownNumber: type?.own_number ?? '',
+  slots: type?.slots ?? ([] as Slot[]),
+  perRow: String(type?.per_row ?? 1),
+  newSize: type?.new_size_typed ?? '',
+  life: type?.life_m == null ? '' : distance(type.life_m).replace(',', ''),
+  price: type?.price == null ? '' : String(type.price),
+  leadDays: type?.lead_days == null ? '' : String(type.lead_days),
+  notes: type?.notes ?? '',
+  heavy: type?.heavy ?? false,
+  clearance: type?.clearance ?? false,
+})
+const refusal = ref<Refusal | null>(null)
+const busy = ref(false)
+
+function number(typed: string): number | null {
+  return typed.trim() === '' ? null : Number.isNaN(Number(typed)) ? (typed as unknown as number) : Number(typed)
+}
+
+async function save(): Promise<void> {
+  busy.value = true
+  refusal.value = null
+  const edit: PartTypeEdit = {
+    name: form.name,
+    own_number: form.ownNumber || null,
+    slots: form.slots,
+    per_row: number(form.perRow) as number,
+    new_size: form.newSize || null,
+    life: form.life || null,
+    price: number(form.price),
+    lead_days: number(form.leadDays),
+    notes: form.notes,
+    heavy: form.heavy,
+    clearance: form.clearance,
+  }
+  try {
+    const saved = type
+      ? await body(api.PUT('/api/part-types/{partType}', { params: { path: { partType: type.id } }, body: edit }))
+      : await body(api.POST('/api/part-types', { body: edit }))
+    emit('saved', saved)
+    await queries.invalidateQueries({ queryKey: keys.partTypes })
+  } catch (error) {
+    refusal.value =
+      error instanceof Refusal ? error : new Refusal(0, 'The server does not answer. Nothing was saved; try again.')
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="640" aria-label="Part type" @update:model-value="emit('close')">
+    <form class="sheet type" novalidate @submit.prevent="save">
+      <h2>{{ type ? 'Change the part type' : 'Add a part type' }}</h2>
+      <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
+      <div class="two">
+        <v-text-field v-model="form.name" label="Name" :error-messages="refusal?.about('name')" autofocus />
+        <v-text-field v-model="form.ownNumber" label="Your own number" :error-messages="refusal?.about('own_number')" />
+      </div>
+      <v-select
+        v-model="form.slots"
+        label="Slots it fits"
+        multiple
+        chips
+        :items="slots.map((value) => ({ value, title: say(`slot.${value}`) }))"
+        :error-messages="refusal?.about('slots')"
+      />
+      <div class="two">
+        <v-text-field
+          v-model="form.perRow"
+          label="A row takes"
+          inputmode="numeric"
+          :error-messages="refusal?.about('per_row')"
+        />
+        <v-text-field
+          v-model="form.newSize"
+          label="New size"
+          placeholder="15 in"
+          :error-messages="refusal?.about('new_size')"
+        />
+        <v-text-field
+          v-model="form.life"
+          label="Expected life, furrow"
+          placeholder="800 mi"
+          :error-messages="refusal?.about('life')"
+        />
+        <v-text-field
+          v-model="form.price"
+          label="Price of one"
+          inputmode="decimal"
+          :error-messages="refusal?.about('price')"
+        />
+        <v-text-field
+          v-model="form.leadDays"
+          label="Lead time, days"
+          inputmode="numeric"
+          :error-messages="refusal?.about('lead_days')"
+        />
+      </div>
+      <v-checkbox
+        v-if="form.slots.includes('opener_blade')"
+        v-model="form.heavy"
+        label="Heavier blade with large rivets: needs the guard with clearance"
+        hide-details
+      />
+      <v-checkbox
+        v-if="form.slots.includes('seed_tube_guard')"
+        v-model="form.clearance"
+        label="Guard with clearance for large rivets"
+        hide-details
+      />
+      <v-textarea
+        v-model="form.notes"
+        label="Notes"
+        rows="2"
+        variant="outlined"
+        :error-messages="refusal?.about('notes')"
+      />
+      <div class="actions">
+        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
+        <v-btn color="primary" type="submit" :loading="busy">Save</v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>
+
+<style scoped>
+.type {
+  display: grid;
+  gap: 12px;
+  max-height: 90vh;
+  overflow-y: auto;
+}
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  gap: 12px;
+}
+.actions {
+  display: flex;
+  justify-content: flex-end;
+  gap: 8px;
+}
+</style>

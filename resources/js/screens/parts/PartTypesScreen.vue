@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { usePartTypes } from '@/api/queries'
+import type { PartType } from '@/api/types'
+import AppBar from '@/components/AppBar.vue'
+import FractionText from '@/components/FractionText.vue'
+import LoadProblem from '@/components/LoadProblem.vue'
+import { useUnits } from '@/composables/useUnits'
+import { say } from '@/words'
+import PartTypeForm from './PartTypeForm.vue'
+
+/** The workshop's own catalogue of part types. */
+const router = useRouter()
+const types = usePartTypes()
+const { distance, length } = useUnits()
+const adding = ref(false)
+
+function open(type: PartType): void {
+  void router.push({ name: 'part-type', params: { type: type.id } })
+}
+</script>
+
+<template>
+  <app-bar />
+  <main class="page">
+    <div class="head">
+      <h1>Part types</h1>
+      <v-btn color="primary" @click="adding = true">Add a part type</v-btn>
+    </div>
+    <load-problem :error="types.error.value" @again="types.refetch()" />
+    <p v-if="types.data.value?.length === 0" class="sheet">
+      Nothing here yet. Add what you fit, with its price and lead time: its lives are then counted on all your planters.
+    </p>
+    <ul v-else class="sheet">
+      <li v-for="type in types.data.value" :key="type.id">
+        <button type="button" @click="open(type)">
+          <strong
+            >{{ type.name }} <span class="quiet">{{ type.own_number }}</span></strong
+          >
+          <span class="quiet">{{ type.slots.map((slot) => say(`slot.${slot}`)).join(', ') }}</span>
+          <span>
+            <fraction-text v-if="type.new_size_mm !== null" :text="`${length(type.new_size_mm)} new`" />
+          </span>
+          <span class="quiet">{{ type.life_m === null ? '' : `expected ${distance(type.life_m)}` }}</span>
+          <span>{{ type.price === null ? '' : type.price.toFixed(2) }}</span>
+          <span class="quiet">{{ type.lead_days === null ? '' : `${type.lead_days} days` }}</span>
+        </button>
+      </li>
+    </ul>
+    <part-type-form v-if="adding" @saved="open" @close="adding = false" />
+  </main>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 8px;
+}
+ul {
+  list-style: none;
+}
+li + li {
+  border-top: 1px solid var(--line);
+}
+button {
+  display: grid;
+  grid-template-columns: 2fr 1.6fr 0.8fr 1.1fr 0.5fr 0.6fr;
+  align-items: center;
+  gap: 10px;
+  width: 100%;
+  min-height: var(--touch);
+  text-align: left;
+}
+@media (max-width: 700px) {
+  button {
+    grid-template-columns: 1fr 1fr;
+    padding: 8px 0;
+  }
+  button > :first-child {
+    grid-column: 1 / -1;
+  }
+}
+</style>

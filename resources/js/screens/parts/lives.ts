@@ -1,0 +1,21 @@
+import type { LifeCurve } from '@/api/types'
+
+/** What half of the parts reach, with its interval, in words. */
+export function sayMedian(curve: LifeCurve, distance: (metres: number) => string): string {
+  const count = `${curve.parts} fitted, ${curve.ended} worn out or failed`
+  if (curve.ended === 0) return `${count}; none has ended yet, the longest has run ${distance(curve.longest_m)}.`
+  if (curve.median_m === null)
+    return `${count}; more than half still ran when last heard of, the longest ${distance(curve.longest_m)}.`
+  const ends = `${curve.median_low_m === null ? '?' : distance(curve.median_low_m)} to ${curve.median_high_m === null ? 'open' : distance(curve.median_high_m)}`
+  return `${count}; half of them reach ${distance(curve.median_m)} (${ends}).`
+}
+
+/** A curve as steps from all running at nothing run, to as far as any part got. */
+export function stepsOf(curve: LifeCurve): { ran: number; share: number; low: number; high: number }[] {
+  const steps = [
+    { ran: 0, share: 1, low: 1, high: 1 },
+    ...curve.steps.map(({ ran_m, share, low, high }) => ({ ran: ran_m, share, low, high })),
+  ]
+  const last = steps[steps.length - 1]
+  return last ? [...steps, { ...last, ran: Math.max(last.ran, curve.longest_m) }] : steps
+}

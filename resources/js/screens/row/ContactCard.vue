@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Refusal } from '@/api/client'
+import type { RowContact } from '@/api/types'
+import { useUnits } from '@/composables/useUnits'
+import FractionText from '@/components/FractionText.vue'
+import FurrowDrawing from '@/drawings/FurrowDrawing.vue'
+import { entriesFor, recordEvents, refusals } from '@/screens/life/recordEvents'
+import { say } from '@/words'
+
+/** The contact of a row's blades, what to do about it with shims, and the furrow it makes. */
+const { planterId, contact, sensitivity } = defineProps<{
+  planterId: number
+  contact: RowContact
+  sensitivity: { mm: number; sd_mm: number; moves: number }
+}>()
+const emit = defineEmits<{ measure: [] }>()
+const { length } = useUnits()
+const refusal = ref<Refusal | null>(null)
+const busy = ref(false)
+const pairs = ref(contact.advice?.pairs || -1)
+
+const shape = computed(() => {
+  const code = contact.advice?.code
+  if (code === undefined || code === 'leave') return 'good'
+  return code === 'add' ? 'long' : 'short'
+})
+const shims = computed(() =>
+  contact.shims_left === null || contact.shims_right === null
+    ? 'inner shims not counted'
+    : `inner shims ${contact.shims_left} left, ${contact.shims_right} right`,
+)
+
+async function moved(): Promise<void> {
+  busy.value = true
+  const entry = {
+    kind: 'shims_moved' as const,
+    row: contact.row,
+    pairs: pairs.value,
+    contact_before: contact.contact_mm === null ? null : `${contact.contact_mm} mm`,
+  }
+  refusal.value = await recordEvents(planterId, entriesFor([entry], new Date().toISOString().slice(0, 10)))
+  busy.value = false
+}
+</script>
+
+<template>
+  <section class="sheet contact">
+    <h2>Blade contact</h2>
+    <div v-if="contact.advice && contact.contact_mm !== null" class="now">
+      <furrow-drawing :shape="shape" class="furrow" />
+      <div>
+        <p>
+          <strong><fraction-text :text="length(contact.contact_mm)" /></strong> contact, {{ shims }}.
+        </p>
+        <p :class="{ change: contact.advice.code !== 'leave' }">
+          {{ say(`shims.${contact.advice.code}`, { count: Math.abs(contact.advice.pairs) }) }}
+        </p>
+        <p v-if="contact.advice.expected_mm !== null">
+          Expected after: <fraction-text :text="length(contact.advice.expected_mm)" />, give or take
+          <fraction-text :text="length(contact.advice.sd_mm ?? 0)" />.
+        </p>
+        <p v-if="contact.advice.uneven" class="watch">The sides do not carry the same number: the V runs off centre.</p>
+      </div>
+    </div>
+    <p v-else>
+      {{ contact.moved ? 'Shims or blades were changed: measure the contact again.' : 'Not measured yet.' }}
+    </p>
+    <template v-if="contact.advice && contact.advice.code !== 'leave'">
+      <p class="quiet">
+        Always both sides alike. One side has left-hand thread: tighten in the direction the blade turns, torque by the
+        spec sheet. Cut-resistant gloves; the operator’s manual comes first.
+      </p>
+      <p class="quiet">
+        A shim on each side is worth <fraction-text :text="length(sensitivity.mm)" />{{
+          sensitivity.moves === 0
+            ? ', a typical value until this planter’s own moves say better'
+            : `, learned from ${sensitivity.moves} of this planter’s own moves`
+        }}.
+      </p>
+      <div v-if="contact.advice.code !== 'blades_done'" class="does">
+        <label>
+          Shims on each side
+          <select v-model.number="pairs">
+            <option v-for="count in [-4, -3, -2, -1, 1, 2, 3, 4]" :key="count" :value="count">
+              {{ count < 0 ? `${-count} taken out` : `${count} added` }}
+            </option>
+          </select>
+        </label>
+        <v-btn color="primary" :loading="busy" @click="moved">They are moved</v-btn>
+      </div>
+    </template>
+    <ul v-if="refusal" class="change" role="alert">
+      <li v-for="said in refusals(refusal)" :key="said">{{ said }}</li>
+    </ul>
+    <v-btn v-if="contact.moved" color="primary" @click="emit('measure')">Measure it again</v-btn>
+  </section>
+</template>
+
+<style scoped>
+.contact {
+  display: grid;
+  gap: 8px;
+}
+.now {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+.now > div {
+  flex: 1 1 200px;
+}
+.furrow {
+  width: 150px;
+}
+.does {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 12px;
+}
+label {
+  display: grid;
+  gap: 2px;
+}
+select {
+  min-height: var(--touch);
+  padding: 0 10px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+}
+ul {
+  padding-left: 20px;
+}
+</style>
