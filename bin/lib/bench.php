@@ -8,18 +8,33 @@ use App\Models\Planter;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk;
-use App\Projections\WalkProjector;
+use App\Projections\RecordProjector;
+use App\Queries\BoardQuery;
+use App\Queries\HistoryQuery;
+use App\Queries\NewsQuery;
+use App\Queries\RowQuery;
 use App\Queries\StoredAnswer;
+use App\Queries\Wearing;
+use App\Queries\WearRecord;
 use Carbon\CarbonImmutable;
 use Database\Demo\DemoScenario;
 use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ustrel\Core\Spec\Answer;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Drive;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
+use Ustrel\Core\Wear\Item;
+use Ustrel\Core\Wear\Point;
 
 require __DIR__.'/../../vendor/autoload.php';
 (require __DIR__.'/../../bootstrap/app.php')->make(Kernel::class)->bootstrap();
@@ -27,6 +42,8 @@ require __DIR__.'/../../vendor/autoload.php';
 const ROUNDS = 80;
 const ROWS = 24;
 const SEASONS = 5;
+const SMALL = 10_000;
+const LARGE = 1_000_000;
 
 /** A signed-in client of the running server. */
 final class Client
@@ -101,8 +118,8 @@ function largePlanter(): Planter
         foreach (array_chunk($readings, 1000) as $chunk) {
             DB::table('readings')->insert($chunk);
         }
-        app(WalkProjector::class)->project($walk->refresh());
     }
+    app(RecordProjector::class)->project($planter);
 
     return $planter;
 }
@@ -160,27 +177,124 @@ $report = static function (string $what, float $measured, float $budget, string 
     printf("%-62s %8.2f %s, budget %g %s: %s\n", $what, $measured, $unit, $budget, $unit, $held ? 'held' : 'OVER');
 };
 
+/** Milliseconds to forecast all slots of a 48-row planter with four readings of each, and the memory that it takes. */
+function forecastOf48Rows(): array
+{
+    $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', 'vacuum')->firstOrFail()->read();
+    $sheet = $sheet->for(new Equipment(Meter::Vacuum, Drive::Ground, coulter: true, fertilizer: true));
+    $run = static function () use ($sheet): array {
+        $forecasts = [];
+        foreach (Wearing::checks($sheet) as $check) {
+            $path = $check->wear();
+            $items = [];
+            for ($row = 1; $row <= 48; $row++) {
+                foreach ($check->sides as $side) {
+                    $points = array_map(static fn (int $season): Point => new Point("{$season}", 200_000.0 * $season, $path->allowance * (1 - 0.1 * $season - 0.001 * $row)), [1, 2, 3, 4]);
+                    $items[] = Item::fitted("{$row}:{$side->value}", $path->allowance, $points, 800_000);
+                }
+            }
+            $forecasts[] = Wearing::forecaster($check, $path, 0.2)->of($items, 200_000);
+        }
+
+        return $forecasts;
+    };
+    $run();
+    memory_reset_peak_usage();
+    $before = memory_get_usage();
+    $times = [];
+    for ($round = 0; $round < 10; $round++) {
+        $start = hrtime(true);
+        $run();
+        $times[] = (hrtime(true) - $start) / 1e6;
+    }
+
+    return [median($times), (memory_get_peak_usage() - $before) / 2 ** 20];
+}
+
+/**
+ * Medians in milliseconds, taken in turns, so that whatever else the machine does falls on all alike.
+ *
+ * @return array<string, float>
+ */
+function measure(Client $client, Planter $planter, Walk $walk): array
+{
+    // As autovacuum leaves it.
+    DB::statement('VACUUM ANALYZE');
+    $reads = ['plain' => '/api/me', 'board' => "/api/planters/{$planter->id}/board", 'yard' => '/api/yard', 'row' => "/api/planters/{$planter->id}/rows/5"];
+    $times = [];
+    for ($round = -10; $round < ROUNDS; $round++) {
+        foreach ($reads as $name => $path) {
+            [$taken] = $client->call('GET', $path);
+            if ($round >= 0) {
+                $times[$name][] = $taken;
+            }
+        }
+    }
+    for ($round = 0; $round < ROUNDS / 2; $round++) {
+        $times['after'][] = $client->call('GET', $reads['plain'])[0];
+        $times['one'][] = $client->call('POST', "/api/walks/{$walk->id}/readings", ['readings' => readings(1)])[0];
+    }
+
+    return array_map(median(...), $times);
+}
+
+/** @return array<string, string> plans of the main queries, by what they read */
+function plans(Planter $planter, Walk $walk): array
+{
+    $queries = [];
+    DB::listen(static function (QueryExecuted $query) use (&$queries): void {
+        if (str_starts_with($query->sql, 'select')) {
+            $queries[] = [$query->sql, $query->bindings];
+        }
+    });
+    $plans = [];
+    foreach ([
+        'board' => static fn () => app(BoardQuery::class)->ofWalk($walk, $planter),
+        'row timeline' => static fn () => app(RowQuery::class)->timeline($planter, 5),
+        'history of a place' => static fn () => app(HistoryQuery::class)->of($planter, new Place(5, CheckKey::OpenerBladeDiameter, Side::Left)),
+        'wear of a check' => static fn () => WearRecord::of($planter, ['opener_blade_diameter']),
+        'news of a walk' => static fn () => app(NewsQuery::class)->of($walk, CarbonImmutable::now()->subMinute()),
+    ] as $name => $read) {
+        $queries = [];
+        $read();
+        $plans[$name] = implode("\n", array_map(
+            static fn (array $query): string => implode("\n", array_column(DB::select("EXPLAIN {$query[0]}", $query[1]), 'QUERY PLAN')),
+            $queries,
+        ));
+    }
+
+    return $plans;
+}
+
 $planter = largePlanter();
 $walk = $planter->walks()->whereNull('finished_at')->firstOrFail();
 $client = new Client((string) getenv('BASE_URL'));
 
-// Taken in turns, so that whatever else the machine does falls on both alike.
-$times = ['plain' => [], 'board' => [], 'one' => [], 'many' => []];
-for ($round = -10; $round < ROUNDS; $round++) {
-    [$plain] = $client->call('GET', '/api/me');
-    [$board] = $client->call('GET', "/api/planters/{$planter->id}/board");
-    if ($round >= 0) {
-        array_push($times['plain'], $plain);
-        array_push($times['board'], $board);
-    }
-}
+Artisan::call('ustrel:inflate', ['--planters' => 2, '--readings' => SMALL]);
+$small = measure($client, $planter, $walk);
+$many = [];
 for ($round = 0; $round < 10; $round++) {
-    $times['one'][] = $client->call('POST', "/api/walks/{$walk->id}/readings", ['readings' => readings(1)])[0];
-    $times['many'][] = $client->call('POST', "/api/walks/{$walk->id}/readings", ['readings' => readings(500)])[0];
+    $many[] = $client->call('POST', "/api/walks/{$walk->id}/readings", ['readings' => readings(500)])[0];
 }
-
-$report('Board of 24 rows and 5 seasons, to a plain signed-in route', median($times['board']) / median($times['plain']), 3, 'x');
-$report('Saving 500 queued readings, to saving one', median($times['many']) / median($times['one']), 25, 'x');
+$report('Board of 24 rows and 5 seasons, to a plain signed-in route', $small['board'] / $small['plain'], 3, 'x');
+$report('Saving 500 queued readings, to saving one', median($many) / $small['one'], 25, 'x');
+[$milliseconds, $megabytes] = forecastOf48Rows();
+$report('Forecast of 48 rows, all slots, in core', $milliseconds, 50, 'ms');
+$report('Memory that it takes', $megabytes, 32, 'MB');
 $report('Script of a first visit (yard), compressed', scriptBytes('yard/YardScreen') / 1000, 350, 'kB');
 $report('Script of a first visit straight to a walk, compressed', scriptBytes('walk/WalkScreen') / 1000, 350, 'kB');
+
+$start = hrtime(true);
+Artisan::call('ustrel:inflate', ['--readings' => LARGE]);
+printf("%s readings in the database after %.1f minutes\n", number_format((int) DB::table('readings')->count()), (hrtime(true) - $start) / 6e10);
+$large = measure($client, $planter, $walk);
+foreach (['board' => 'Board', 'yard' => 'Yard', 'row' => 'Row page', 'one' => 'Saving a reading'] as $name => $what) {
+    // Each to the plain route of its own round: the machine itself may have changed its pace.
+    $plain = $name === 'one' ? 'after' : 'plain';
+    $report("{$what}, with a million readings to ten thousand", ($large[$name] / $large[$plain]) / ($small[$name] / $small[$plain]), 1.3, 'x');
+}
+foreach (plans($planter, $walk) as $name => $plan) {
+    $scans = preg_match_all('/Seq Scan on (readings|cells|acres_log|ledger_events|fittings)\b/', $plan);
+    $report("Scans of a whole table by the {$name}", (float) $scans, 0, '');
+}
 exit($over > 0 ? 1 : 0);

@@ -148,6 +148,7 @@ async function takeBack(of: AcresLine): Promise<void> {
 <style scoped>
 .acres {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: var(--gap);
   max-width: 1000px;
   margin: 0 auto;

@@ -205,6 +205,7 @@ function chooseKind(chosen: ImportKind): void {
 <style scoped>
 .import {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: var(--gap);
   max-width: 1100px;
   margin: 0 auto;

@@ -129,6 +129,7 @@ async function setWatchChance(percent: string): Promise<void> {
 <style scoped>
 .life {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: var(--gap);
   max-width: 1300px;
   margin: 0 auto;

@@ -31,7 +31,7 @@ const { quantity } = useUnits()
             place.left_m.p50 === 0
               ? 'change or adjust before planting'
               : `${printLeft(place.left_acres, place.thin)} left`
-          }}{{ place.due_on ? `, about ${shortDate(place.due_on)}` : ''
+          }}{{ place.due_on && place.left_m.p50 !== 0 ? `, about ${shortDate(place.due_on)}` : ''
           }}{{ place.outliers.length > 0 ? '; a reading does not fit the rest' : '' }}</span
         >
       </button>

@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent } from 'vue'
 import { useWearChart } from '@/api/queries'
 import type { Check, PlaceForecast } from '@/api/types'
+import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
 import { shortDate } from '@/dates'
 import { sayCheck } from '@/words'
@@ -32,7 +33,7 @@ const miles = computed(() => {
       <dl>
         <div>
           <dt>Expected now</dt>
-          <dd>{{ place.size_mm === null ? '–' : quantity(place.size_mm, check.unit ?? 'mm') }}</dd>
+          <dd><fraction-text :text="place.size_mm === null ? '–' : quantity(place.size_mm, check.unit ?? 'mm')" /></dd>
         </div>
         <div>
           <dt>Has run</dt>
@@ -44,7 +45,10 @@ const miles = computed(() => {
         </div>
         <div v-if="place.chance !== null">
           <dt>Limit this season</dt>
-          <dd>{{ printChance(place.chance) }}{{ place.due_on ? `, about ${shortDate(place.due_on)}` : '' }}</dd>
+          <dd>
+            {{ printChance(place.chance)
+            }}{{ place.due_on && place.left_m.p50 !== 0 ? `, about ${shortDate(place.due_on)}` : '' }}
+          </dd>
         </div>
       </dl>
       <p class="quiet">Furrow left: {{ miles }}.</p>

@@ -11,9 +11,10 @@ const { distance } = useUnits()
 const WIDTH = 760
 const HEIGHT = 300
 const LEFT = 52
+const RIGHT = 40
 const BOTTOM = 36
 const furthest = computed(() => Math.max(1, ...curves.map(({ longest_m }) => longest_m)))
-const x = (ran: number) => LEFT + ((WIDTH - LEFT - 12) * ran) / furthest.value
+const x = (ran: number) => LEFT + ((WIDTH - LEFT - RIGHT) * ran) / furthest.value
 const y = (share: number) => 10 + (HEIGHT - BOTTOM - 10) * (1 - share)
 
 const lines = computed(() =>
@@ -46,7 +47,7 @@ const words = computed(() =>
 <template>
   <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="words">
     <g v-for="share in [0, 0.5, 1]" :key="share">
-      <line class="grid" :x1="LEFT" :x2="WIDTH - 12" :y1="y(share)" :y2="y(share)" />
+      <line class="grid" :x1="LEFT" :x2="WIDTH - RIGHT" :y1="y(share)" :y2="y(share)" />
       <text :x="LEFT - 8" :y="y(share) + 5" text-anchor="end">{{ 100 * share }}%</text>
     </g>
     <text v-for="at in marks" :key="at" :x="x(at)" :y="HEIGHT - 12" text-anchor="middle">{{ distance(at) }}</text>

@@ -73,6 +73,8 @@ describe('the planter form', () => {
         sections: [2, 4],
         spec_sheet_id: 7,
         equipment: sheet.typical_equipment,
+        planned_acres: null,
+        planting_days: null,
         planting_start: null,
       },
     ])

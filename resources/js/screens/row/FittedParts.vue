@@ -108,6 +108,9 @@ li > div:first-child {
   display: grid;
   flex: 1 1 220px;
 }
+.fitted strong::first-letter {
+  text-transform: uppercase;
+}
 .left {
   font-weight: 700;
 }

@@ -61,71 +61,75 @@ const shown = computed(() =>
   >
     <load-problem :error="query.error.value ?? record.error.value" @again="(query.refetch(), record.refetch())" />
     <div v-if="board" class="row-page">
-      <section class="sheet unit">
-        <h1>{{ sayRow(row) }} of {{ board.planter.name }}</h1>
-        <row-unit-drawing
-          :lit="station"
-          :verdicts="verdicts"
-          @choose="station = station === $event ? undefined : $event"
-        />
-        <p class="quiet">Tap a part to see only that station.</p>
-      </section>
-      <section class="sheet">
-        <div class="head">
-          <h2>{{ station ? say(`station.${station}`) : 'Stations, front to back' }}</h2>
-          <v-btn v-if="station" variant="outlined" @click="station = undefined">All stations</v-btn>
-        </div>
-        <details
-          v-for="group in shown"
-          :key="`${group.name} ${station}`"
-          class="station"
-          :open="
-            station !== undefined ||
-            group.verdict === 'watch' ||
-            group.verdict === 'change' ||
-            group.verdict === 'failed'
-          "
-        >
-          <summary>
-            <verdict-glyph :verdict="group.verdict" /> {{ say(`station.${group.name}`) }}
-            <span class="quiet">{{ say(`verdict.${group.verdict}`).toLowerCase() }}</span>
-          </summary>
-          <ul>
-            <li v-for="cell in group.cells" :key="placeKey(cell)">
-              <button type="button" @click="opened = cell">
-                <verdict-glyph :verdict="cell.now?.verdict ?? 'unchecked'" :size="14" />
-                <span class="what">{{ say(`measure.${cell.check}`) }} {{ say(`side.${cell.side}`) }}</span>
-                <strong v-if="cell.now"><fraction-text :text="reading(cell.now, checkOf(cell))" /></strong>
-                <span v-else-if="cell.last" class="quiet"
-                  >{{ cell.last.season }}: <fraction-text :text="answer(cell.last, checkOf(cell))"
-                /></span>
-                <span v-if="cell.now && cell.now.verdict !== 'sound'" :class="['why', cell.now.verdict]">
-                  <fraction-text :text="wordReasons(cell.check, cell.now.reasons, cell.now.value, units)" />
-                </span>
-              </button>
-            </li>
-          </ul>
-        </details>
-      </section>
-      <div v-if="record.data.value && row > 0" class="column">
-        <contact-card
-          v-if="contact && contacts.data.value?.sensitivity && (contact.contact_mm !== null || contact.moved)"
-          :key="`${row} ${contact.contact_mm}`"
-          :planter-id="planterId"
-          :contact="contact"
-          :sensitivity="contacts.data.value.sensitivity"
-          @measure="contactCell && walkTo(contactCell)"
-        />
-        <fitted-parts
-          v-if="ledger.data.value"
-          :record="record.data.value"
-          :ledger="ledger.data.value"
-          @change="changing = $event"
-          @move="moving = $event"
-          @wear="worn = $event"
-        />
+      <div class="column">
+        <section class="sheet unit">
+          <h1>{{ sayRow(row) }} of {{ board.planter.name }}</h1>
+          <row-unit-drawing
+            :lit="station"
+            :verdicts="verdicts"
+            @choose="station = station === $event ? undefined : $event"
+          />
+          <p class="quiet">Tap a part to see only that station.</p>
+        </section>
+        <template v-if="record.data.value && row > 0">
+          <contact-card
+            v-if="contact && contacts.data.value?.sensitivity && (contact.contact_mm !== null || contact.moved)"
+            :key="`${row} ${contact.contact_mm}`"
+            :planter-id="planterId"
+            :contact="contact"
+            :sensitivity="contacts.data.value.sensitivity"
+            @measure="contactCell && walkTo(contactCell)"
+          />
+          <fitted-parts
+            v-if="ledger.data.value"
+            :record="record.data.value"
+            :ledger="ledger.data.value"
+            @change="changing = $event"
+            @move="moving = $event"
+            @wear="worn = $event"
+          />
+        </template>
       </div>
-      <row-timeline v-if="record.data.value" :record="record.data.value" :check-of="checkOf" />
+      <div class="column">
+        <section class="sheet">
+          <div class="head">
+            <h2>{{ station ? say(`station.${station}`) : 'Stations, front to back' }}</h2>
+            <v-btn v-if="station" variant="outlined" @click="station = undefined">All stations</v-btn>
+          </div>
+          <details
+            v-for="group in shown"
+            :key="`${group.name} ${station}`"
+            class="station"
+            :open="
+              station !== undefined ||
+              group.verdict === 'watch' ||
+              group.verdict === 'change' ||
+              group.verdict === 'failed'
+            "
+          >
+            <summary>
+              <verdict-glyph :verdict="group.verdict" /> {{ say(`station.${group.name}`) }}
+              <span class="quiet">{{ say(`verdict.${group.verdict}`).toLowerCase() }}</span>
+            </summary>
+            <ul>
+              <li v-for="cell in group.cells" :key="placeKey(cell)">
+                <button type="button" @click="opened = cell">
+                  <verdict-glyph :verdict="cell.now?.verdict ?? 'unchecked'" :size="14" />
+                  <span class="what">{{ say(`measure.${cell.check}`) }} {{ say(`side.${cell.side}`) }}</span>
+                  <strong v-if="cell.now"><fraction-text :text="reading(cell.now, checkOf(cell))" /></strong>
+                  <span v-else-if="cell.last" class="quiet"
+                    >{{ cell.last.season }}: <fraction-text :text="answer(cell.last, checkOf(cell))"
+                  /></span>
+                  <span v-if="cell.now && cell.now.verdict !== 'sound'" :class="['why', cell.now.verdict]">
+                    <fraction-text :text="wordReasons(cell.check, cell.now.reasons, cell.now.value, units)" />
+                  </span>
+                </button>
+              </li>
+            </ul>
+          </details>
+        </section>
+        <row-timeline v-if="record.data.value" :record="record.data.value" :check-of="checkOf" />
+      </div>
     </div>
     <wear-dialog
       v-if="worn"
