@@ -51,6 +51,46 @@ test('wide', async ({ page }) => {
   await page.screenshot(to('row'))
 })
 
+test('ledger', async ({ page }) => {
+  await signIn(page)
+  await openWalk(page)
+  await page.getByRole('link', { name: 'Life left', exact: true }).click()
+  await settle(page)
+  await page.screenshot(to('life'))
+  await page.getByRole('button', { name: /^Row 7 left/ }).click()
+  await expect(page.locator('canvas')).toBeVisible()
+  await settle(page)
+  await page.screenshot(to('wear-chart'))
+  await page.getByRole('button', { name: 'Close' }).click()
+  await page.getByRole('button', { name: /that will not last$/ }).click()
+  await settle(page)
+  await page.screenshot(to('change-parts'))
+  await page.getByRole('button', { name: 'Cancel' }).click()
+  await page.getByRole('link', { name: 'Acres', exact: true }).click()
+  await settle(page)
+  await page.screenshot(to('acres'))
+  await page.getByRole('link', { name: 'Import a season’s fields' }).click()
+  const lines = [
+    'Date,Field,Acres,Crop',
+    '2026-04-28,Long Acre,62.5,popcorn',
+    '2026-04-29,North Forty,0,popcorn',
+    '2026-05-01,Far Down,48,soybeans',
+  ]
+  await page
+    .getByLabel('CSV file')
+    .setInputFiles({ name: 'fields.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) })
+  await expect(page.getByText('with something wrong')).toBeVisible()
+  await settle(page)
+  await page.screenshot(to('import'))
+  await page.goto('/part-types')
+  await page.getByRole('button', { name: /^Seed tube, plain/ }).click()
+  await page.getByLabel('Compare with').press('ArrowDown')
+  await page.getByRole('option', { name: 'Seed tube, hard lip' }).click()
+  await expect(page.getByText('Seed tube, hard lip:', { exact: false })).toBeVisible()
+  await settle(page)
+  await page.screenshot(to('part-lives'))
+})
+
 test.describe('phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
 

@@ -77,7 +77,7 @@ final readonly class PrintSheet
                     'reading' => $this->wording->reading($now),
                     'verdict' => $now->verdict->value,
                     'reasons' => $this->wording->reasons($place->check, $now),
-                    'last' => $this->wording->answer(($this->board->last[$place->key()] ?? null)?->answer),
+                    'last' => $this->wording->answer(($this->board->last[$place->key()] ?? null)?->answer()),
                 ];
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exports;
 
 use App\Queries\CurrentReading;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Lang;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\QuantityPrinter;
@@ -34,7 +35,9 @@ final readonly class Wording
 
     public function reading(CurrentReading $reading): string
     {
-        return $reading->result === Result::Recorded ? $this->answer($reading->answer) : __("result.{$reading->result->value}");
+        $hasAnswer = $reading->result === Result::Recorded || ($reading->result === Result::Fitted && $reading->answer() !== null);
+
+        return $hasAnswer ? $this->answer($reading->answer()) : __("result.{$reading->result->value}");
     }
 
     /** The check with its side, as "Opener blade diameter, left". */
@@ -54,7 +57,7 @@ final readonly class Wording
         return implode(', ', array_map(static fn (Chip $chip): string => __("chip.{$chip->value}"), $chips));
     }
 
-    /** @param  array{code: string, ref: float|int|null, unit: string|null}  $reason */
+    /** @param  array{code: string, ref: float|int|null, unit: string|null, on?: string}  $reason */
     private function reason(CheckKey $check, array $reason, ?Quantity $value): string
     {
         $reference = $reason['ref'] === null ? null : Unit::from((string) $reason['unit'])->quantityOf($reason['ref']);
@@ -64,6 +67,7 @@ final readonly class Wording
         }
 
         return __(self::key($check, $reason['code']), [
+            'on' => isset($reason['on']) ? CarbonImmutable::parse($reason['on'])->format('M j, Y') : '',
             'ref' => $reference === null ? '' : $this->printer->print($reference),
             'by' => $reference === null || $value === null || $value->unit() !== $reference->unit() ? '' : $this->printer->difference($value, $reference),
         ]);

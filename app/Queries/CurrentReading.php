@@ -17,10 +17,9 @@ final readonly class CurrentReading
         /** Null where the place was given another part, or set anew, since it was looked at. */
         public ?string $readingId,
         public Result $result,
-        /** Null unless recorded. */
-        public ?Answer $answer,
+        private stdClass $row,
         public Verdict $verdict,
-        /** @var list<array{code: string, ref: float|null, unit: string|null}> */
+        /** @var list<array{code: string, ref: float|null, unit: string|null, on?: string}> */
         public array $reasons,
         public string $takenAt,
     ) {
@@ -31,7 +30,7 @@ final readonly class CurrentReading
         return new self(
             $cell->reading_id,
             Result::from($cell->result),
-            StoredAnswer::of($cell),
+            $cell,
             Verdict::from($cell->verdict),
             json_decode($cell->reasons, true),
             $cell->taken_at,
@@ -47,15 +46,27 @@ final readonly class CurrentReading
         return new self(
             null,
             Result::from($renewal->result),
-            StoredAnswer::of($renewal),
+            $renewal,
             Verdict::from($renewal->verdict),
             json_decode($renewal->reasons, true),
             $renewal->happened_at,
         );
     }
 
+    /** Null where no figure was read and no state seen. */
+    public function answer(): ?Answer
+    {
+        return StoredAnswer::of($this->row);
+    }
+
+    /** @return array{value: float|null, state: string|null, chips: list<string>} the same as it is handed out */
+    public function plain(): array
+    {
+        return StoredAnswer::plain($this->row);
+    }
+
     public function quantity(): ?Quantity
     {
-        return $this->answer?->quantity;
+        return $this->answer()?->quantity;
     }
 }

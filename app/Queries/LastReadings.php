@@ -9,9 +9,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
-use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Walk\Result;
 
 /**
@@ -49,9 +47,8 @@ final class LastReadings
         $renewed = false;
         foreach ($found as $cell) {
             $renewed = $renewed || $cell->renewed;
-            $answer = $cell->renewed ? null : StoredAnswer::of($cell);
-            if ($answer !== null) {
-                $last["{$cell->row_number}:{$cell->check_key}:{$cell->side}"] = new LastReading($answer, $cell->season);
+            if (! $cell->renewed && ($cell->value !== null || $cell->state !== null)) {
+                $last["{$cell->row_number}:{$cell->check_key}:{$cell->side}"] = new LastReading($cell, $cell->season);
             }
         }
 
@@ -66,7 +63,7 @@ final class LastReadings
     {
         $fittings = DB::table('fittings')
             ->join('ledger_events', 'ledger_events.id', '=', 'fittings.id')
-            ->selectRaw('DISTINCT ON (fittings.row_number, fittings.slot, fittings.side) fittings.row_number, fittings.slot, fittings.side, ledger_events.size, extract(year from fittings.fitted_at)::int AS season')
+            ->selectRaw('DISTINCT ON (fittings.row_number, fittings.slot, fittings.side) fittings.row_number, fittings.slot, fittings.side, ledger_events.size AS value, NULL AS state, to_jsonb(array[]::text[])::text AS chips, extract(year from fittings.fitted_at)::int AS season')
             ->where('fittings.planter_id', $planterId)
             ->where('fittings.fitted_at', '<=', $asOf)
             ->where(static fn (Builder $which): Builder => $which->whereNull('fittings.removed_at')->orWhere('fittings.removed_at', '>', $asOf))
@@ -74,10 +71,10 @@ final class LastReadings
             ->orderByRaw('fittings.row_number, fittings.slot, fittings.side, fittings.fitted_at DESC')
             ->get();
 
-        return $fittings->where('size', '!=', null)->mapWithKeys(static fn (stdClass $fitting): array => [
-            $fitting->row_number.':'.Slot::from($fitting->slot)->checks()[0]->value.':'.$fitting->side => new LastReading(
-                Answer::figure(Unit::Millimetre->quantityOf($fitting->size)), $fitting->season,
-            ),
-        ])->all();
+        return $fittings->where('value', '!=', null)->mapWithKeys(static function (stdClass $fitting): array {
+            $fitting->check_key = Slot::from($fitting->slot)->checks()[0]->value;
+
+            return ["{$fitting->row_number}:{$fitting->check_key}:{$fitting->side}" => new LastReading($fitting, $fitting->season)];
+        })->all();
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use stdClass;
+use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Spec\Catalogue;
 use Ustrel\Core\Spec\CheckKey;
@@ -26,13 +27,34 @@ final class StoredAnswer
         ];
     }
 
+    /**
+     * The same without a look at what it means: a board hands out thousands.
+     *
+     * @param  stdClass  $row  of readings or cells
+     * @return array{value: float|null, state: string|null, chips: list<string>}
+     */
+    public static function plain(stdClass $row): array
+    {
+        return [
+            'value' => $row->value === null ? null : (float) $row->value,
+            'state' => $row->state,
+            'chips' => $row->chips === '[]' ? [] : array_values(array_filter(json_decode($row->chips, true), static fn (string $chip): bool => Chip::tryFrom($chip) !== null)),
+        ];
+    }
+
+    /** A board asks for it thousands of times. */
+    private static function unit(string $check): Unit
+    {
+        static $units = [];
+
+        return $units[$check] ??= Catalogue::definition(CheckKey::from($check))->unit;
+    }
+
     /** @param  stdClass  $row  of readings or cells */
     public static function of(stdClass $row): ?Answer
     {
         if ($row->value !== null) {
-            $unit = Catalogue::definition(CheckKey::from($row->check_key))->unit;
-
-            return Answer::figure($unit->quantityOf($row->value));
+            return Answer::figure(self::unit($row->check_key)->quantityOf($row->value));
         }
         if ($row->state === null) {
             return null;

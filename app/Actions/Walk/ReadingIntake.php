@@ -93,7 +93,7 @@ final class ReadingIntake
             return $input->answer;
         }
 
-        return ($this->last[$input->place->key()] ?? throw RefusedReading::because('no_last_time', ['row' => $input->place->row]))->answer;
+        return ($this->last[$input->place->key()] ?? throw RefusedReading::because('no_last_time', ['row' => $input->place->row]))->answer();
     }
 
     /** @return list<array{code: string, ref: float|null, unit: string|null}> */
@@ -105,7 +105,7 @@ final class ReadingIntake
         }
         $others = $this->current[$check->key->value] ?? [];
         unset($others[$input->place->key()]);
-        $doubts = Plausibility::ofPlace($check->rule, ($this->last[$input->place->key()] ?? null)?->answer->quantity);
+        $doubts = Plausibility::ofPlace($check->rule, ($this->last[$input->place->key()] ?? null)?->answer()->quantity);
         $doubts[] = Plausibility::ofRows(array_values(array_filter($others)));
 
         $raised = array_filter($doubts, static fn (?Doubt $doubt): bool => $doubt !== null && $doubt->concerns($value));

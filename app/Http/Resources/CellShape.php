@@ -8,8 +8,6 @@ use App\Queries\Board;
 use App\Queries\CurrentReading;
 use App\Queries\LastReading;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Spec\Answer;
-use Ustrel\Core\Spec\Chip;
 use Ustrel\Core\Walk\Entry;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
@@ -60,20 +58,10 @@ final class CellShape
         ];
     }
 
-    /** @return array{value: float|null, state: string|null, chips: list<string>} */
-    public static function answer(?Answer $answer): array
-    {
-        return [
-            'value' => $answer?->quantity === null ? null : $answer->quantity->unit()->valueOf($answer->quantity),
-            'state' => $answer?->state?->value,
-            'chips' => array_map(static fn (Chip $chip): string => $chip->value, $answer->chips ?? []),
-        ];
-    }
-
     /** @return array<string, mixed>|null */
     private static function now(?CurrentReading $reading): ?array
     {
-        return $reading === null ? null : self::answer($reading->answer) + [
+        return $reading === null ? null : $reading->plain() + [
             'id' => $reading->readingId,
             'result' => $reading->result->value,
             'verdict' => $reading->verdict->value,
@@ -85,6 +73,6 @@ final class CellShape
     /** @return array<string, mixed>|null */
     private static function last(?LastReading $last): ?array
     {
-        return $last === null ? null : self::answer($last->answer) + ['season' => $last->season];
+        return $last === null ? null : $last->plain() + ['season' => $last->season];
     }
 }

@@ -37,7 +37,7 @@ final class HistoryReadingResource extends JsonResource
             'id' => $reading->id,
             'result' => $reading->result,
             'entry' => $reading->entry,
-            ...CellShape::answer(StoredAnswer::of($reading)),
+            ...StoredAnswer::plain($reading),
             'typed' => $reading->typed,
             'confirmed' => $reading->confirmed,
             'taken_at' => CarbonImmutable::parse($reading->taken_at)->toIso8601ZuluString(),

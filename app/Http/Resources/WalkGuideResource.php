@@ -60,7 +60,7 @@ final class WalkGuideResource extends JsonResource
     {
         $board = $this->resource->board;
         $check = $board->sheet->checks[$place->check->value];
-        $last = ($board->last[$place->key()] ?? null)?->answer->quantity;
+        $last = ($board->last[$place->key()] ?? null)?->answer()->quantity;
         $outlook = $this->resource->outlooks[$place->key()] ?? null;
         $step = CellShape::of($place, $board);
         if ($outlook !== null) {
