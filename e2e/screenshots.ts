@@ -84,7 +84,7 @@ test('ledger', async ({ page }) => {
   await page.screenshot(to('import'))
   await page.goto('/part-types')
   await page.getByRole('button', { name: /^Seed tube, plain/ }).click()
-  await page.getByLabel('Compare with').press('ArrowDown')
+  await page.getByRole('combobox', { name: 'Compare with' }).press('ArrowDown')
   await page.getByRole('option', { name: 'Seed tube, hard lip' }).click()
   await expect(page.getByText('Seed tube, hard lip:', { exact: false })).toBeVisible()
   await settle(page)

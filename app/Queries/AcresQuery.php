@@ -29,9 +29,9 @@ final readonly class AcresQuery
                 ->limit(self::MOST)
                 ->get(['acres_log.*', 'users.name AS logged_by']),
             'seasons' => UseQuery::lines($planter)
-                ->groupByRaw('extract(year from day)')
-                ->orderByRaw('extract(year from day) DESC')
-                ->get([DB::raw('extract(year from day)::int AS season'), DB::raw('count(*) AS lines'), DB::raw('sum(acres) AS acres')]),
+                ->groupByRaw(UseQuery::season($planter))
+                ->orderByRaw(UseQuery::season($planter).' DESC')
+                ->get([DB::raw(UseQuery::season($planter).' AS season'), DB::raw('count(*) AS lines'), DB::raw('sum(acres) AS acres')]),
             'forecast' => $this->forecasts->of($planter, 0),
         ];
     }

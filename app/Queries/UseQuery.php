@@ -17,6 +17,9 @@ use Ustrel\Core\Wear\UseLog;
 /** Reads the acres of a planter. A line that was superseded, or taken back, is left out. */
 final class UseQuery
 {
+    /** Planting may begin so much earlier than planned. */
+    private const DAYS_BEFORE_PLANTING = 60;
+
     /** The lines that hold. */
     public static function lines(Planter $planter): Builder
     {
@@ -45,11 +48,23 @@ final class UseQuery
         return Length::ofMillimetres($planter->spacing_mm);
     }
 
+    /**
+     * The season of a day, for a query: it begins two months before planting is planned to, in whichever year it then is.
+     * Without a date of planting it is the calendar year.
+     */
+    public static function season(Planter $planter): string
+    {
+        $start = $planter->planting_start;
+        $shift = $start === null ? 0 : (int) $start->subDays(self::DAYS_BEFORE_PLANTING)->diffInDays($start->startOfYear());
+
+        return "extract(year from day + ({$shift}))::int";
+    }
+
     /** @param  string|null  $before  only days before this one */
     public function acresOf(Planter $planter, int $season, ?string $before = null): float
     {
         return (float) self::lines($planter)
-            ->whereBetween('day', ["{$season}-01-01", "{$season}-12-31"])
+            ->whereRaw(self::season($planter).' = ?', [$season])
             ->when($before !== null, static fn (Builder $lines): Builder => $lines->where('day', '<', $before))
             ->sum('acres');
     }
@@ -61,9 +76,9 @@ final class UseQuery
             return (float) $planter->planned_acres;
         }
         $last = self::lines($planter)
-            ->where('day', '<', "{$planter->season()}-01-01")
-            ->groupByRaw('extract(year from day)')
-            ->orderByRaw('extract(year from day) DESC')
+            ->whereRaw(self::season($planter).' < ?', [$planter->season()])
+            ->groupByRaw(self::season($planter))
+            ->orderByRaw(self::season($planter).' DESC')
             ->selectRaw('sum(acres) AS acres')
             ->first();
 

@@ -37,7 +37,7 @@ use Ustrel\Core\Walk\WalkOrder;
  */
 final class LargeWorkshop
 {
-    private const ROWS = [8, 12, 16, 16, 24];
+    private const ROWS = [8, 16, 16, 20, 24];
 
     private const READING = [
         'id', 'walk_id', 'planter_id', 'row_number', 'check_key', 'side', 'result', 'entry', 'value', 'state', 'chips', 'typed', 'confirmed', 'taken_at', 'recorded_at', 'user_id',

@@ -7,7 +7,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 beforeEach(function (): void {
-    $this->planter = $this->planter(['planting_start' => now()->addDays(10)->toDateString(), 'planned_acres' => 160, 'planting_days' => 8]);
+    $this->planter = $this->planter(['planting_start' => '2026-04-10', 'planned_acres' => 160, 'planting_days' => 8]);
 });
 
 it('logs acres, by form and by line, and turns them into furrow miles row by row', function (): void {

@@ -43,7 +43,7 @@ final readonly class Belief
             $rateVariance += 2 / ($pool->items - 3) * ((1 - $share) * ($own->rate() - $pool->mean)) ** 2;
         }
 
-        $last = self::last($item, $weights);
+        $last = self::last($item, $weights, $rate);
         if ($own === null || $last === null) {
             $startVariance = $item->startIsRead ? $variance : 0.0;
 
@@ -55,22 +55,22 @@ final readonly class Belief
     }
 
     /**
-     * Where the item is now: its last reading that is not doubted; or the very last where that is past the limit, for then
-     * the part is to be changed, whatever came before.
+     * Where the item is now: its newest reading. One that is doubted does so only where it shows less room than the rate
+     * would have it: a part that measures near its limit is taken to be there until it is measured again.
      *
      * @param  array<int, float>  $weights
      */
-    private static function last(Item $item, array $weights): ?Point
+    private static function last(Item $item, array $weights, float $rate): ?Point
     {
-        $last = $newest = null;
+        $last = null;
         foreach ($item->points as $index => $point) {
-            $newest = $newest === null || $point->use >= $newest->use ? $point : $newest;
-            if ($weights[$index] >= 1.0 && ($last === null || $point->use >= $last->use)) {
+            $counts = $weights[$index] >= 1.0 || $point->room < (float) $item->start - $rate * $point->use;
+            if ($counts && ($last === null || $point->use >= $last->use)) {
                 $last = $point;
             }
         }
 
-        return $newest !== null && $newest->room <= 0 ? $newest : $last;
+        return $last;
     }
 
     /** Room expected at a use, millimetres. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Wear\Belief;
+use Ustrel\Core\Wear\Forecast;
 use Ustrel\Core\Wear\Forecaster;
 use Ustrel\Core\Wear\Item;
 use Ustrel\Core\Wear\Normal;
@@ -247,12 +248,19 @@ it('has a chance only where there is a plan', function (): void {
         ->and($with->chance)->toBeGreaterThan(0.99);
 });
 
-it('takes a last reading past the limit as it is, however unlikely', function (): void {
-    $items = evenRows();
-    $items[4] = Item::fitted('5', 12.7, points('5', [100 => 11.5, 200 => -1.0]), 200);
-    $forecast = (new Forecaster(bladePath(), new ReadingError(0.6, 1.6)))->of($items, 100)['5'];
-    expect($forecast->outliers)->toBe(['5@200'])
-        ->and([$forecast->left10, $forecast->left50, $forecast->left90])->toBe([0.0, 0.0, 0.0]);
+it('takes a newest reading that shows less than expected as it is, however unlikely, and one that shows more not', function (): void {
+    $of = function (float $newest): Forecast {
+        $items = evenRows();
+        $items[4] = Item::fitted('5', 12.7, points('5', [100 => 11.5, 200 => $newest]), 200);
+
+        return (new Forecaster(bladePath(), new ReadingError(0.6, 1.6)))->of($items, 100)['5'];
+    };
+    expect($of(-1.0)->outliers)->toBe(['5@200'])
+        ->and([$of(-1.0)->left10, $of(-1.0)->left50, $of(-1.0)->left90])->toBe([0.0, 0.0, 0.0])
+        ->and($of(1.0)->outliers)->toBe(['5@200'])
+        ->and($of(1.0)->left50)->toBeLessThan(100)->and($of(1.0)->chance)->toBeGreaterThan(0.5)
+        ->and($of(20.0)->outliers)->toBe(['5@200'])
+        ->and($of(20.0)->left50)->toBeLessThan(1000);
 });
 
 it('has a middle for every share', function (): void {

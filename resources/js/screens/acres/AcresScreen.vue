@@ -80,12 +80,12 @@ async function takeBack(of: AcresLine): Promise<void> {
             placeholder="62.5 ac, Long Field, popcorn, 5 mph, no-till"
             hint="Acres with their unit, the field, then what you like: crop, speed, ground"
             persistent-hint
+            :error-messages="editing ? [] : problem"
             enterkeyhint="done"
           />
           <v-text-field v-model="day" class="day" type="date" label="On" :max="new Date().toISOString().slice(0, 10)" />
           <v-btn color="primary" type="submit" :loading="busy" :disabled="line.trim() === ''">Log it</v-btn>
         </form>
-        <p v-if="problem && !editing" class="change" role="alert">{{ problem }}</p>
         <p v-if="saved" role="status">{{ saved }}</p>
         <div class="more">
           <v-btn variant="outlined" @click="editing = 'new'">A field with rows shut off</v-btn>

@@ -40,11 +40,15 @@ const sides = computed<Side[]>(() => {
   const all = slotNow.value?.sides ?? []
   return side.value === 'both' || !all.includes(side.value) ? all : [side.value]
 })
-// One kind for the slot needs no choosing; its price is the cost unless another is typed.
+/** What is fitted there now is fitted again, unless another is chosen; else a kind that goes with any guard. */
+const usual = computed(() => {
+  const now = ledger.fitted.find((one) => one.slot === slot.value && one.part_type_id !== null)?.part_type_id
+  return fitting.value.find(({ id }) => id === now) ?? fitting.value.find(({ heavy }) => !heavy) ?? fitting.value[0]
+})
 watch(
   fitting,
   (found) => {
-    if (!found.some(({ id }) => id === type.value)) type.value = found[0]?.id ?? null
+    if (!found.some(({ id }) => id === type.value)) type.value = usual.value?.id ?? null
   },
   { immediate: true },
 )
