@@ -69,7 +69,7 @@ test('blades of rows 3, 4 and 9 are changed in one go; forecast and board follow
   await expect(page.getByRole('button', { name: /^Row 3 left: hardly lasts/ })).toBeVisible()
   expect((await forecastOf(page, planter, 3))?.chance).toBeGreaterThan(0.5)
 
-  await page.getByRole('button', { name: 'Change 6 that will not last' }).click()
+  await page.getByRole('button', { name: 'Change 3 rows that will not last' }).click()
   const dialog = page.getByRole('dialog', { name: 'Change parts' })
   await expect(dialog.getByLabel('Rows', { exact: true })).toHaveValue('3, 4, 9')
   await dialog.getByRole('button', { name: 'Fit 6 parts' }).click()

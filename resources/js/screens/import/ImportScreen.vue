@@ -105,7 +105,7 @@ function chooseKind(chosen: ImportKind): void {
         </p>
       </section>
       <template v-if="result">
-        <section v-if="!result.done" class="sheet">
+        <section v-if="!result.done" :class="['sheet', { last: result.missing.length === 0 }]">
           <h2>Which column is what</h2>
           <p v-if="!result.has_header" class="quiet">The file has no line of column names; its columns are numbered.</p>
           <p v-if="result.missing.length > 0" class="change" role="alert">
@@ -220,8 +220,21 @@ function chooseKind(chosen: ImportKind): void {
   gap: 6px;
   margin: 10px 0;
 }
-input[type='file'] {
+input[type='file'],
+input::file-selector-button {
   min-height: var(--touch);
+}
+input::file-selector-button {
+  margin-right: 12px;
+  padding: 0 16px;
+  border: 1px solid var(--ink-2);
+  border-radius: 8px;
+  background: var(--card);
+  color: inherit;
+  font: inherit;
+}
+.last {
+  order: 1;
 }
 .mapping {
   display: grid;

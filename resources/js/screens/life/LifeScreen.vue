@@ -33,6 +33,9 @@ const plan = computed(() => forecast.data.value?.plan)
 /** Those of the chosen measure that will not last, to be changed in one go. */
 const toChange = computed(() => odds.value.filter((place) => place.check === check.value && place.slot !== null))
 
+const rowsOf = (of: PlaceForecast[]) => [...new Set(of.map(({ row }) => row))].sort((a, b) => a - b)
+const rowsToChange = computed(() => rowsOf(toChange.value))
+
 async function setWatchChance(percent: string): Promise<void> {
   problem.value = ''
   try {
@@ -60,7 +63,7 @@ async function setWatchChance(percent: string): Promise<void> {
             :items="checks.map(({ key }) => ({ value: key, title: say(`check.${key}`) }))"
           />
           <v-btn v-if="toChange.length > 0 && ledger.data.value" color="primary" @click="changing = toChange">
-            Change {{ toChange.length }} that will not last
+            Change {{ rowsToChange.length }} {{ rowsToChange.length === 1 ? 'row' : 'rows' }} that will not last
           </v-btn>
         </div>
         <p v-if="plan" class="quiet">
@@ -118,7 +121,7 @@ async function setWatchChance(percent: string): Promise<void> {
       :row-count="board.planter.row_count"
       :start="{
         slot: changing[0].slot,
-        rows: [...new Set(changing.map(({ row }) => row))],
+        rows: rowsOf(changing),
         side: changing.length === 1 ? changing[0].side : undefined,
       }"
       @close="changing = undefined"
@@ -152,5 +155,7 @@ select {
   padding: 0 10px;
   border: 1px solid var(--line);
   border-radius: 8px;
+  background: var(--card);
+  color: inherit;
 }
 </style>

@@ -128,6 +128,8 @@ select {
   padding: 0 10px;
   border: 1px solid var(--line);
   border-radius: 8px;
+  background: var(--card);
+  color: inherit;
 }
 ul {
   padding-left: 20px;
