@@ -11,6 +11,7 @@ use App\Projections\RecordProjector;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Wear\Residue;
 use Ustrel\Core\Wear\Soil;
 use Ustrel\Core\Wear\Tillage;
@@ -18,8 +19,6 @@ use Ustrel\Core\Wear\Tillage;
 /** A season's fields. */
 final class AcresLines implements Lines
 {
-    private const ACRES_PER_HECTARE = 10000 / 4046.8564224;
-
     private ?string $earliest = null;
 
     public function __construct(
@@ -78,7 +77,7 @@ final class AcresLines implements Lines
         if (preg_match('/^(.*\d)\s*(ha|ac|acres?)$/i', $text, $found) === 1) {
             $number = (float) (new LineFields(['acres' => $found[1]], 'auto'))->number('acres');
 
-            return strtolower($found[2]) === 'ha' ? $number * self::ACRES_PER_HECTARE : $number;
+            return strtolower($found[2]) === 'ha' ? $number * FurrowDistance::ACRES_PER_HECTARE : $number;
         }
 
         return (float) $line->number('acres');

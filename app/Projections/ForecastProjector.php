@@ -9,6 +9,7 @@ use App\Queries\UseQuery;
 use App\Queries\Wearing;
 use App\Queries\WearRecord;
 use Illuminate\Support\Facades\DB;
+use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Wear\Forecast;
 use Ustrel\Core\Wear\Trace;
 use Ustrel\Core\Wear\UseLog;
@@ -44,7 +45,7 @@ final readonly class ForecastProjector
                 [$row, , $side] = explode(':', $key);
                 $place = ['planter_id' => $planter->id, 'row_number' => (int) $row, 'check_key' => $check->key->value, 'side' => $side];
                 $lines[] = $place + self::line($forecast, $path, $traces[$key], $log) + [
-                    'fitting_id' => $record->fitting($check->key, (int) $row, $check->sides[array_search($side, array_column($check->sides, 'value'), true)])?->id,
+                    'fitting_id' => $record->fitting($check->key, (int) $row, Side::from($side))?->id,
                 ];
             }
         }

@@ -12,6 +12,8 @@ final readonly class FurrowDistance
 
     public const METRES_PER_MILE = 1609.344;
 
+    public const ACRES_PER_HECTARE = 10000 / self::SQUARE_METRES_PER_ACRE;
+
     private function __construct(public float $metres)
     {
     }
@@ -47,10 +49,5 @@ final readonly class FurrowDistance
     public function toMiles(): float
     {
         return $this->metres / self::METRES_PER_MILE;
-    }
-
-    public function times(float $factor): self
-    {
-        return new self($this->metres * $factor);
     }
 }

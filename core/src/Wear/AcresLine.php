@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
+use Ustrel\Core\Measure\FurrowDistance;
+
 /**
  * Acres as one line, the way they are told: `62.5 ac, Long Field, popcorn, 5 mph, no-till`. Parts stand between commas
  * or semicolons in any order; the first name is the field, the second the crop.
  */
 final readonly class AcresLine
 {
-    private const ACRES_PER_HECTARE = 10000 / 4046.8564224;
-
     private const MPH_PER_KMH = 1 / 1.609344;
 
     private const SOILS = [
@@ -50,7 +50,7 @@ final readonly class AcresLine
             } elseif (isset(self::TILLAGES[$word])) {
                 $tillage = self::TILLAGES[$word];
             } elseif (preg_match('/^(\d+(?:[.,]\d+)?) ?(ac|acres?|ha|hectares?)\.?$/i', $part, $found) === 1) {
-                $acres = $acres !== null ? throw UnreadableAcresLine::because('acres_twice', $part) : self::number($found[1]) * (str_starts_with(strtolower($found[2]), 'h') ? self::ACRES_PER_HECTARE : 1);
+                $acres = $acres !== null ? throw UnreadableAcresLine::because('acres_twice', $part) : self::number($found[1]) * (str_starts_with(strtolower($found[2]), 'h') ? FurrowDistance::ACRES_PER_HECTARE : 1);
             } elseif (preg_match('/^(\d+(?:[.,]\d+)?) ?(mph|km\/?h)$/i', $part, $found) === 1) {
                 $mph = self::number($found[1]) * (strtolower($found[2]) === 'mph' ? 1 : self::MPH_PER_KMH);
             } elseif (preg_match('/^\d{4}-\d\d-\d\d$/', $part) === 1) {
