@@ -99,6 +99,33 @@ test('blades of rows 3, 4 and 9 are changed in one go; forecast and board follow
   await expect(page.getByText('Fitted: opener blade left', { exact: false }).first()).toBeVisible()
 })
 
+test('what was put on record wrongly is put right, and taken back', async ({ page }) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'Mended Rows', 2)
+  const event = {
+    id: uuid(),
+    kind: 'fitted',
+    row: 1,
+    slot: 'opener_blade',
+    side: 'left',
+    happened_at: `${day(90)}T10:00:00Z`,
+  }
+  expect((await call(page, 'POST', `/api/planters/${planter}/ledger`, { events: [event] })).status).toBe(201)
+  await page.goto(`/planters/${planter}/rows/1`)
+  const dialog = page.getByRole('dialog', { name: 'Put right' })
+  await page.getByRole('button', { name: 'Put right' }).click()
+  await dialog.getByLabel('Size when fitted').fill('14 7/8')
+  await dialog.getByRole('button', { name: 'Correct it' }).click()
+  await expect(dialog).toBeHidden()
+  await expect.poll(async () => (await forecastOf(page, planter, 1))?.size_mm).toBeCloseTo(377.825, 3)
+
+  await page.getByRole('button', { name: 'Put right' }).click()
+  await dialog.getByRole('button', { name: /^Take the entry of/ }).click()
+  await expect(dialog).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Put right' })).toHaveCount(0)
+  expect(await forecastOf(page, planter, 1)).toBeUndefined()
+})
+
 test('the wear chart opens with its limit, its band and its readings in words', async ({ page }) => {
   await signIn(page)
   const planter = await plantedPlanter(page, 'Wear Chart')

@@ -6,6 +6,7 @@ import PlanterShell from '@/components/PlanterShell.vue'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { dateAndTime } from '@/dates'
 import { say } from '@/words'
+import ColumnChoice from './ColumnChoice.vue'
 import { type Mode, sendFile } from './sendFile'
 
 /** A season's fields, past readings or part changes from a CSV file: look first, then take in what is good. */
@@ -29,7 +30,6 @@ const mapping = computed<ImportMapping>(() => ({
   ),
   dates: dates.value,
 }))
-const choices = computed(() => (result.value?.columns ?? []).map((title, value) => ({ title, value })))
 const toTake = computed(() => result.value?.good ?? 0)
 
 async function send(mode: Mode, guess = false): Promise<void> {
@@ -111,41 +111,7 @@ function chooseKind(chosen: ImportKind): void {
           <p v-if="result.missing.length > 0" class="change" role="alert">
             Choose a column for: {{ result.missing.map((field) => say(`import.field.${field}`)).join(', ') }}.
           </p>
-          <div class="mapping">
-            <v-select
-              v-for="{ field, needed } in result.fields"
-              :key="field"
-              v-model="columns[field]"
-              :label="`${say(`import.field.${field}`)}${needed ? '' : ' (if there is one)'}`"
-              :items="choices"
-              clearable
-              density="compact"
-            />
-            <v-select
-              v-model="dates"
-              label="Dates such as 3/4/2025"
-              density="compact"
-              :items="[
-                { value: 'auto', title: 'only where there is no doubt' },
-                { value: 'dmy', title: 'day first: 3 April' },
-                { value: 'mdy', title: 'month first: 4 March' },
-              ]"
-            />
-          </div>
-          <div class="scroll">
-            <table>
-              <thead>
-                <tr>
-                  <th v-for="(column, index) in result.columns" :key="index">{{ column }}</th>
-                </tr>
-              </thead>
-              <tbody>
-                <tr v-for="(sample, index) in result.samples" :key="index">
-                  <td v-for="(text, at) in sample" :key="at">{{ text }}</td>
-                </tr>
-              </tbody>
-            </table>
-          </div>
+          <column-choice v-model:columns="columns" v-model:dates="dates" :result="result" />
           <v-btn variant="outlined" :loading="busy" @click="send('preview')">Look again</v-btn>
         </section>
         <section class="sheet">
@@ -235,26 +201,6 @@ input::file-selector-button {
 }
 .last {
   order: 1;
-}
-.mapping {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
-  gap: 10px;
-  margin: 10px 0;
-}
-.scroll {
-  overflow-x: auto;
-  margin-bottom: 10px;
-}
-table {
-  border-collapse: collapse;
-}
-th,
-td {
-  padding: 6px 12px 6px 0;
-  text-align: left;
-  border-bottom: 1px solid var(--line);
-  white-space: nowrap;
 }
 .errors {
   padding-left: 18px;

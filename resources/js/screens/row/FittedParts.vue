@@ -12,6 +12,7 @@ const { record, ledger } = defineProps<{ record: RowRecord; ledger: Ledger }>()
 const emit = defineEmits<{
   change: [at: { slot: Slot; side?: Side }]
   move: [part: Fitting]
+  correct: [part: Fitting]
   wear: [place: PlaceForecast]
 }>()
 const { distance, length } = useUnits()
@@ -65,6 +66,7 @@ const used = (fitting: Fitting) => fitting.run_m + fitting.ran_before_m
         <div class="does">
           <v-btn v-if="forecast" variant="text" @click="emit('wear', forecast)">Wear</v-btn>
           <v-btn v-if="fitting" variant="text" @click="emit('move', fitting)">Move</v-btn>
+          <v-btn v-if="fitting" variant="text" @click="emit('correct', fitting)">Put right</v-btn>
           <v-btn variant="text" @click="emit('change', { slot, side })">Change</v-btn>
         </div>
       </li>
@@ -116,6 +118,7 @@ li > div:first-child {
 }
 .does {
   display: flex;
+  flex-wrap: wrap;
   margin-left: auto;
 }
 </style>

@@ -15,6 +15,7 @@ import { worstOf } from '@/measure/verdict'
 import CellHistory from '@/screens/board/CellHistory.vue'
 import { say, sayRow } from '@/words'
 import ChangeParts from '@/screens/life/ChangeParts.vue'
+import CorrectFitting from '@/screens/life/CorrectFitting.vue'
 import MovePart from '@/screens/life/MovePart.vue'
 import WearDialog from '@/screens/life/WearDialog.vue'
 import ContactCard from './ContactCard.vue'
@@ -33,6 +34,7 @@ const ledger = useLedger(() => planterId)
 const contacts = useContact(() => planterId)
 const changing = ref<{ slot: Slot; side?: Side }>()
 const moving = ref<Fitting>()
+const correcting = ref<Fitting>()
 const worn = ref<PlaceForecast>()
 const station = ref<Station>()
 const opened = ref<Cell>()
@@ -86,6 +88,7 @@ const shown = computed(() =>
             :ledger="ledger.data.value"
             @change="changing = $event"
             @move="moving = $event"
+            @correct="correcting = $event"
             @wear="worn = $event"
           />
         </template>
@@ -148,6 +151,7 @@ const shown = computed(() =>
       :start="{ ...changing, rows: [row] }"
       @close="changing = undefined"
     />
+    <correct-fitting v-if="correcting" :planter-id="planterId" :fitting="correcting" @close="correcting = undefined" />
     <move-part
       v-if="moving && ledger.data.value && board"
       :planter-id="planterId"
