@@ -10,8 +10,11 @@ use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Spec\SpecSheet;
 
 /** A planter's face: a walk of it, or none yet this season, with what each place reads now and read last time. */
-final readonly class Board
+final class Board
 {
+    /** @var array<string, list<Quantity>> by check key; worked out when first asked for */
+    private array $figures;
+
     /**
      * @param  array<string, CurrentReading>  $current  by place key
      * @param  array<string, LastReading>  $last  by place key
@@ -19,23 +22,29 @@ final readonly class Board
      * @param  RibbonRow  $wholePlanter  the checks that belong to no row, as row 0
      */
     public function __construct(
-        public Planter $planter,
-        public ?Walk $walk,
+        public readonly Planter $planter,
+        public readonly ?Walk $walk,
         /** All checks that the planter has. */
-        public SpecSheet $sheet,
+        public readonly SpecSheet $sheet,
         /** The checks that are walked today. */
-        public SpecSheet $scope,
-        public int $rowCount,
-        public int $season,
-        public array $current,
-        public array $last,
-        public array $ribbon,
-        public RibbonRow $wholePlanter,
+        public readonly SpecSheet $scope,
+        public readonly int $rowCount,
+        public readonly int $season,
+        public readonly array $current,
+        public readonly array $last,
+        public readonly array $ribbon,
+        public readonly RibbonRow $wholePlanter,
     ) {
     }
 
     /** @return array<string, list<Quantity>> the figures that the walk reads now, by check key */
     public function figures(): array
+    {
+        return $this->figures ??= $this->collectFigures();
+    }
+
+    /** @return array<string, list<Quantity>> */
+    private function collectFigures(): array
     {
         $figures = [];
         foreach ($this->current as $key => $reading) {

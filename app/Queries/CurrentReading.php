@@ -32,7 +32,7 @@ final readonly class CurrentReading
             Result::from($cell->result),
             $cell,
             Verdict::from($cell->verdict),
-            json_decode($cell->reasons, true),
+            self::reasons($cell->reasons),
             $cell->taken_at,
         );
     }
@@ -48,9 +48,17 @@ final readonly class CurrentReading
             Result::from($renewal->result),
             $renewal,
             Verdict::from($renewal->verdict),
-            json_decode($renewal->reasons, true),
+            self::reasons($renewal->reasons),
             $renewal->happened_at,
         );
+    }
+
+    /** @return list<array{code: string, ref: float|null, unit: string|null, on?: string}> most places of a board say the same few things */
+    private static function reasons(string $kept): array
+    {
+        static $read = [];
+
+        return $read[$kept] ??= json_decode($kept, true);
     }
 
     /** Null where no figure was read and no state seen. */
@@ -67,6 +75,6 @@ final readonly class CurrentReading
 
     public function quantity(): ?Quantity
     {
-        return $this->answer()?->quantity;
+        return $this->row->value === null ? null : $this->answer()?->quantity;
     }
 }
