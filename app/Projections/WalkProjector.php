@@ -61,7 +61,8 @@ final readonly class WalkProjector
             DB::table('cells')->upsert($chunk, self::PLACE);
         }
         ChangedParts::mark($walk->planter_id, $walk->id);
-        $this->renew($walk, Renewals::of($walk, $sheet, $takenAt, $outlooks, $touched), $touched);
+        // Of the other rows only what compares them was read, and no part is looked at by that.
+        $this->renew($walk, Renewals::of($walk, $sheet, $takenAt, $outlooks, $rows), $rows);
         $this->rows->project($walk, $touched);
         if ($rows === null) {
             $this->outlooks->name($walk);

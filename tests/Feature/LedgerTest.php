@@ -47,6 +47,26 @@ it('changes the blades of three rows in one go; board, ribbon and forecast follo
         ->and($this->artisan('ustrel:rebuild'))->toBe(0);
 });
 
+it('leaves what was changed on other rows alone when a check that compares rows is read', function (): void {
+    $walk = $this->openWalk($this->planter, null);
+    DB::table('walks')->where('id', $walk->id)->update(['started_at' => now()->subHours(3)]);
+    $ago = fn (int $minutes): array => ['taken_at' => now()->subMinutes($minutes)->toIso8601ZuluString()];
+    $this->send($walk, $this->reading(1, '14 3/8', $ago(90)), $ago(90) + $this->contact(1, '1 3/4'), $ago(90) + $this->contact(2, '1 3/4'), $this->reading(2, '14 3/8', $ago(90)))->assertOk();
+    $at = ['happened_at' => now()->subMinutes(60)->toIso8601ZuluString()];
+    $this->record($this->planter, $this->fitting(1, '', $at), $this->fitting(2, '', $at))->assertCreated();
+    // Row 1 is measured again, row 2 waits.
+    $this->send($walk, $this->reading(1, '14 15/16', $ago(30)), $ago(30) + $this->contact(1, '2'))->assertOk();
+    $this->send($walk, $this->reading(5, '5', ['check' => 'depth_stop_notch', 'side' => 'centre']))->assertOk();
+
+    $cells = $this->getJson("/api/planters/{$this->planter->id}/board")->json('cells');
+    $now = fn (int $row, string $check, string $side): array => $this->cellAt($cells, $row, $check, $side)['now'];
+    expect($now(1, 'opener_blade_diameter', 'left'))->toMatchArray(['result' => 'recorded', 'value' => 379.4125])
+        ->and($now(1, 'blade_contact_length', 'centre'))->toMatchArray(['result' => 'recorded', 'value' => 50.8])
+        ->and($now(2, 'opener_blade_diameter', 'left')['result'])->toBe('fitted')
+        ->and($now(2, 'blade_contact_length', 'centre')['result'])->toBe('measure_again')
+        ->and($this->artisan('ustrel:rebuild'))->toBe(0);
+});
+
 it('takes a part\'s use and size along when it moves, and puts the one that was there on the shelf', function (): void {
     $this->record($this->planter, $a = $this->fitting(1, '2024-03-01'), $b = $this->fitting(2, '2024-03-01'))->assertCreated();
     // 80 acres of 8 rows: 10 acres or 33 miles of furrow a row; row 2 ran half of it.
