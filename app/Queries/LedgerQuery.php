@@ -69,6 +69,8 @@ final class LedgerQuery
             ->select([
                 'fittings.*', 'part_types.name AS part_name', 'part_types.own_number', 'ledger_events.used', 'ledger_events.size', 'ledger_events.size_typed', 'ledger_events.ran_before_m',
                 'ledger_events.shims', 'ledger_events.cost', 'ledger_events.note', 'users.name AS fitted_by',
-            ]);
+            ])
+            // Wherever the piece has been until it left this slot, and what it had run before it was first fitted.
+            ->selectRaw('ledger_events.ran_before_m + (SELECT sum(spans.run_m) FROM fittings AS spans WHERE spans.part_id = fittings.part_id AND spans.fitted_at <= fittings.fitted_at) AS part_ran_m');
     }
 }

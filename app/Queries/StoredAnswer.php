@@ -38,7 +38,7 @@ final class StoredAnswer
         return [
             'value' => $row->value === null ? null : (float) $row->value,
             'state' => $row->state,
-            'chips' => $row->chips === '[]' ? [] : array_values(array_filter(json_decode($row->chips, true), static fn (string $chip): bool => Chip::tryFrom($chip) !== null)),
+            'chips' => array_map(static fn (Chip $chip): string => $chip->value, self::chips($row->chips)),
         ];
     }
 
@@ -59,8 +59,13 @@ final class StoredAnswer
         if ($row->state === null) {
             return null;
         }
-        $chips = $row->chips === '[]' ? [] : array_filter(array_map(Chip::tryFrom(...), json_decode($row->chips, true)));
 
-        return Answer::state(State::from($row->state), array_values($chips));
+        return Answer::state(State::from($row->state), self::chips($row->chips));
+    }
+
+    /** @return list<Chip> one that is known no more is left out */
+    private static function chips(string $kept): array
+    {
+        return $kept === '[]' ? [] : array_values(array_filter(array_map(Chip::tryFrom(...), json_decode($kept, true))));
     }
 }

@@ -150,6 +150,7 @@ return new class extends Migration
             $table->float('run_m', 53);
             $table->float('run_effective_m', 53);
             $table->index(['planter_id', 'row_number']);
+            $table->index('part_id');
         });
         DB::statement('ALTER TABLE fittings ADD FOREIGN KEY (id) REFERENCES ledger_events (id), ADD CHECK (removed_at > fitted_at), ADD CHECK (run_m >= 0)');
         DB::statement('CREATE INDEX ledger_events_superseded ON ledger_events (planter_id) WHERE supersedes IS NOT NULL');

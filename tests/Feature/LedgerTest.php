@@ -81,6 +81,8 @@ it('takes a part\'s use and size along when it moves, and puts the one that was 
     $fitted = $this->getJson("/api/planters/{$this->planter->id}/ledger")->json('fitted');
     expect($fitted)->toHaveCount(1)
         ->and($fitted[0])->toMatchArray(['row' => 2, 'part_id' => $a['id'], 'used' => true, 'size_mm' => 374.65])
+        // 33 miles on either row.
+        ->and($fitted[0]['run_m'] / 1609.344)->toEqualWithDelta(33, 0.01)->and($fitted[0]['part_ran_m'] / 1609.344)->toEqualWithDelta(66, 0.01)
         ->and($ledger['shelf'])->toHaveCount(1)
         ->and($ledger['shelf'][0])->toMatchArray(['part_id' => $b['id'], 'removal_reason' => 'with_the_set'])
         ->and($ledger['shelf'][0]['run_m'] / 1609.344)->toEqualWithDelta(16.5, 0.01);
@@ -92,7 +94,7 @@ it('takes a part\'s use and size along when it moves, and puts the one that was 
 
     // Back onto its own row: less use than it has is not believed.
     $this->record($this->planter, $this->fitting(1, '2025-06-01', ['part_id' => $a['id'], 'ran_before' => '10 mi']))
-        ->assertUnprocessable()->assertJsonValidationErrors(['events.0.ran_before' => '33 furrow miles']);
+        ->assertUnprocessable()->assertJsonValidationErrors(['events.0.ran_before' => '66 furrow miles']);
     expect($this->artisan('ustrel:rebuild'))->toBe(0);
 });
 

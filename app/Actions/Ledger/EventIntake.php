@@ -200,8 +200,8 @@ final readonly class EventIntake
         if ($part === null) {
             return number_format($metres, 1, '.', '');
         }
-        if ($said !== null && $metres < (float) $part->run_m) {
-            throw self::refused($index, 'ran_before', 'use_backwards', ['ran' => round(FurrowDistance::ofMetres($part->run_m)->toMiles())]);
+        if ($said !== null && $metres < (float) $part->part_ran_m) {
+            throw self::refused($index, 'ran_before', 'use_backwards', ['ran' => round(FurrowDistance::ofMetres($part->part_ran_m)->toMiles())]);
         }
 
         return (string) $part->ran_before_m;

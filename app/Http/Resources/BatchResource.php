@@ -39,6 +39,8 @@ use OpenApi\Attributes as OA;
 ])]
 final class BatchResource extends JsonResource
 {
+    use SaysAll;
+
     /** @param  non-empty-list<Receipt>  $receipts */
     public function __construct(
         private readonly array $receipts,

@@ -26,6 +26,8 @@ use Ustrel\Core\Walk\WalkOrder;
 ])]
 final class BoardResource extends JsonResource
 {
+    use SaysAll;
+
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

@@ -61,7 +61,8 @@ final class CellShape
     /** @return array<string, mixed>|null */
     private static function now(?CurrentReading $reading): ?array
     {
-        return $reading === null ? null : $reading->plain() + [
+        return $reading === null ? null : [
+            ...$reading->plain(),
             'id' => $reading->readingId,
             'result' => $reading->result->value,
             'verdict' => $reading->verdict->value,
@@ -73,6 +74,6 @@ final class CellShape
     /** @return array<string, mixed>|null */
     private static function last(?LastReading $last): ?array
     {
-        return $last === null ? null : $last->plain() + ['season' => $last->season];
+        return $last === null ? null : [...$last->plain(), 'season' => $last->season];
     }
 }

@@ -8,7 +8,7 @@ use Carbon\CarbonImmutable;
 use OpenApi\Attributes as OA;
 use stdClass;
 
-#[OA\Schema(schema: 'Fitting', description: 'One part in one slot over a span of time', required: ['id', 'row', 'slot', 'side', 'part_id', 'part_type_id', 'part', 'used', 'size_mm', 'ran_before_m', 'shims', 'cost', 'note', 'fitted_at', 'fitted_by', 'removed_at', 'removal_reason', 'run_m'], properties: [
+#[OA\Schema(schema: 'Fitting', description: 'One part in one slot over a span of time', required: ['id', 'row', 'slot', 'side', 'part_id', 'part_type_id', 'part', 'used', 'size_mm', 'ran_before_m', 'shims', 'cost', 'note', 'fitted_at', 'fitted_by', 'removed_at', 'removal_reason', 'run_m', 'part_ran_m'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'slot', ref: '#/components/schemas/Slot'),
@@ -27,6 +27,7 @@ use stdClass;
     new OA\Property(property: 'removed_at', type: 'string', format: 'date-time', nullable: true),
     new OA\Property(property: 'removal_reason', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/RemovalReason')]),
     new OA\Property(property: 'run_m', description: 'Furrow metres that it has run here', type: 'number'),
+    new OA\Property(property: 'part_ran_m', description: 'Furrow metres that the piece has run altogether, wherever it was', type: 'number'),
 ])]
 #[OA\Schema(schema: 'ShimMove', required: ['id', 'row', 'pairs', 'contact_before_mm', 'note', 'happened_at', 'by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
@@ -61,6 +62,7 @@ final class FittingShape
             'removed_at' => $fitting->removed_at === null ? null : self::moment($fitting->removed_at),
             'removal_reason' => $fitting->removal_reason,
             'run_m' => round((float) $fitting->run_m, 1),
+            'part_ran_m' => round((float) $fitting->part_ran_m, 1),
         ];
     }
 

@@ -33,6 +33,8 @@ use Ustrel\Core\Walk\WalkOrder;
 ], allOf: [new OA\Schema(ref: '#/components/schemas/WalkState')])]
 final class WalkGuideResource extends JsonResource
 {
+    use SaysAll;
+
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

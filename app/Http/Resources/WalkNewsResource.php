@@ -30,6 +30,8 @@ use Ustrel\Core\Walk\Place;
 ], allOf: [new OA\Schema(ref: '#/components/schemas/WalkState')])]
 final class WalkNewsResource extends JsonResource
 {
+    use SaysAll;
+
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

@@ -1244,6 +1244,8 @@ export interface components {
             removal_reason: components["schemas"]["RemovalReason"] | null;
             /** @description Furrow metres that it has run here */
             run_m: number;
+            /** @description Furrow metres that the piece has run altogether, wherever it was */
+            part_ran_m: number;
         };
         ShimMove: {
             /** Format: uuid */

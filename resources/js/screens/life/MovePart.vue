@@ -50,7 +50,7 @@ async function save(): Promise<void> {
       <h2>{{ isOnShelf ? 'Fit a used part' : 'Move a part' }}</h2>
       <p>
         {{ part.part ?? say(`slot.${part.slot}`) }}, row {{ part.row }} {{ say(`side.${part.side}`) }}: it has run
-        {{ distance(part.run_m + part.ran_before_m) }} of furrow. Its use and wear go with it.
+        {{ distance(part.part_ran_m) }} of furrow. Its use and wear go with it.
       </p>
       <v-select v-model="row" label="To row" :items="Array.from({ length: rowCount }, (_, index) => index + 1)" />
       <div v-if="sides.length > 1" class="segments" role="group" aria-label="Side">

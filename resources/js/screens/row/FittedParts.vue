@@ -34,7 +34,6 @@ const shown = computed(() =>
   all.value ? lines.value : lines.value.filter(({ fitting, forecast }) => fitting || forecast),
 )
 const shelf = computed(() => ledger.shelf.filter((part) => part.row === record.row))
-const used = (fitting: Fitting) => fitting.run_m + fitting.ran_before_m
 </script>
 
 <template>
@@ -51,7 +50,7 @@ const used = (fitting: Fitting) => fitting.run_m + fitting.ran_before_m
           <template v-if="fitting">
             <span class="quiet">{{ fitting.part ?? 'part not named' }}{{ fitting.used ? ', used' : '' }}</span>
             <span class="quiet"
-              >since {{ shortDate(fitting.fitted_at.slice(0, 10)) }}, {{ distance(used(fitting)) }} of
+              >since {{ shortDate(fitting.fitted_at.slice(0, 10)) }} by {{ fitting.fitted_by }}, {{ distance(fitting.part_ran_m) }} of
               furrow<fraction-text v-if="fitting.size_mm !== null" :text="`, fitted at ${length(fitting.size_mm)}`"
             /></span>
           </template>
@@ -74,7 +73,7 @@ const used = (fitting: Fitting) => fitting.run_m + fitting.ran_before_m
         <div>
           <strong>On the shelf: {{ part.part ?? say(`slot.${part.slot}`) }}</strong>
           <span class="quiet"
-            >came off {{ shortDate((part.removed_at ?? '').slice(0, 10)) }} after {{ distance(used(part)) }}</span
+            >came off {{ shortDate((part.removed_at ?? '').slice(0, 10)) }} after {{ distance(part.part_ran_m) }}</span
           >
         </div>
         <div class="does"><v-btn variant="text" @click="emit('move', part)">Fit it</v-btn></div>

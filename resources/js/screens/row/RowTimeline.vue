@@ -53,7 +53,7 @@ function changes(fitting: Fitting): Entry[] {
     cost: fitting.cost,
   }
   if (fitting.removed_at === null || fitting.removal_reason === null) return [fitted]
-  const out = `Out: ${slot}, ${say(`removal.${fitting.removal_reason}`)}, after ${distance(fitting.run_m + fitting.ran_before_m)}.`
+  const out = `Out: ${slot}, ${say(`removal.${fitting.removal_reason}`)}, after ${distance(fitting.part_ran_m)}.`
   return [fitted, { at: fitting.removed_at, season: Number(fitting.removed_at.slice(0, 4)), done: out }]
 }
 
