@@ -50,8 +50,10 @@ const shelf = computed(() => ledger.shelf.filter((part) => part.row === record.r
           <template v-if="fitting">
             <span class="quiet">{{ fitting.part ?? 'part not named' }}{{ fitting.used ? ', used' : '' }}</span>
             <span class="quiet"
-              >since {{ shortDate(fitting.fitted_at.slice(0, 10)) }} by {{ fitting.fitted_by }}, {{ distance(fitting.part_ran_m) }} of
-              furrow<fraction-text v-if="fitting.size_mm !== null" :text="`, fitted at ${length(fitting.size_mm)}`"
+              >since {{ shortDate(fitting.fitted_at.slice(0, 10)) }} by {{ fitting.fitted_by }},
+              {{ distance(fitting.part_ran_m) }} of furrow<fraction-text
+                v-if="fitting.size_mm !== null"
+                :text="`, fitted at ${length(fitting.size_mm)}`"
             /></span>
           </template>
           <span v-else class="quiet">not on record what is fitted</span>
