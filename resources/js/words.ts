@@ -21,6 +21,11 @@ export function sayRow(row: number): string {
   return row === 0 ? 'Whole planter' : `Row ${row}`
 }
 
+/** What was done to a row's inner shims. */
+export function sayShims({ pairs }: { pairs: number }): string {
+  return say(pairs < 0 ? 'shims.were_taken_out' : 'shims.were_added', { count: Math.abs(pairs) })
+}
+
 /** A word that a check may have of its own, such as the limit of a play, which is "over" and not "under". */
 export function sayOwn(key: string, check: string, fill: Record<string, string | number> = {}): string {
   return say(`${key}.${check}` in words ? `${key}.${check}` : key, fill)

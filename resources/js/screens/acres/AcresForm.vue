@@ -65,9 +65,9 @@ function save(): void {
 
 <template>
   <v-dialog :model-value="true" max-width="640" aria-label="Acres of a field" @update:model-value="emit('close')">
-    <form class="sheet field" novalidate @submit.prevent="save">
+    <form class="sheet asks" novalidate @submit.prevent="save">
       <h2>{{ line ? 'Correct a line' : 'Acres of a field' }}</h2>
-      <div class="two">
+      <div class="pair">
         <v-text-field v-model="form.field" label="Field" />
         <v-text-field v-model="form.acres" label="Acres" inputmode="decimal" />
         <v-text-field v-model="form.day" type="date" label="Planted on" :max="new Date().toISOString().slice(0, 10)" />
@@ -75,7 +75,7 @@ function save(): void {
         <v-text-field v-model="form.mph" label="Speed, mph" inputmode="decimal" />
       </div>
       <h3>Ground</h3>
-      <div class="two">
+      <div class="pair">
         <v-select v-model="form.soil" label="Soil" clearable :items="choices('soil')" />
         <v-select v-model="form.residue" label="Residue" clearable :items="choices('residue')" />
         <v-select v-model="form.tillage" label="Tillage" clearable :items="choices('tillage')" />
@@ -121,17 +121,6 @@ function save(): void {
 </template>
 
 <style scoped>
-.field {
-  display: grid;
-  gap: 10px;
-  max-height: 90vh;
-  overflow-y: auto;
-}
-.two {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
-  gap: 12px;
-}
 .off {
   display: flex;
   flex-wrap: wrap;
@@ -139,11 +128,5 @@ function save(): void {
 }
 .off > :deep(.v-input) {
   flex: 1 1 180px;
-}
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: flex-end;
-  gap: 8px;
 }
 </style>

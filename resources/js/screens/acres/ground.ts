@@ -20,11 +20,13 @@ export function groundOf(line: AcresLine): string {
 /** How the severity comes about, in words: the product of what each kind of ground is worth. */
 export function explainSeverity({ soil, residue, tillage }: Kinds, factors: Acres['factors']): string {
   const parts = [
-    soil && `${say(`soil.${soil}`)} ${factors.soil[soil]}`,
-    residue && `${say(`residue.${residue}`)} residue ${factors.residue[residue]}`,
-    tillage && `${say(`tillage.${tillage}`)} ${factors.tillage[tillage]}`,
-  ].filter(Boolean)
-  return parts.length === 0
-    ? '1: ground like any other. Parts wear faster in sand, among stones, in residue and without tillage.'
-    : `${parts.join(' × ')}. 1 is ground like any other; typical values.`
+    soil && { word: say(`soil.${soil}`), factor: factors.soil[soil] ?? 1 },
+    residue && { word: `${say(`residue.${residue}`)} residue`, factor: factors.residue[residue] ?? 1 },
+    tillage && { word: say(`tillage.${tillage}`), factor: factors.tillage[tillage] ?? 1 },
+  ].filter((part) => part !== null)
+  if (parts.length === 0)
+    return '1: ground like any other. Parts wear faster in sand, among stones, in residue and without tillage.'
+  const product = parts.reduce((so, { factor }) => so * factor, 1)
+  const how = parts.map(({ word, factor }) => `${word} ${factor}`).join(' × ')
+  return `${Math.round(100 * product) / 100}: ${how}. 1 is ground like any other; typical values.`
 }

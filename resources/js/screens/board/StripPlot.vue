@@ -40,7 +40,7 @@ const sorted = computed(() => [...read.value].sort((a, b) => a.value - b.value))
     scrollable
     @update:model-value="$emit('close')"
   >
-    <div class="sheet panel">
+    <div class="sheet asks">
       <div class="head">
         <h2>{{ say(`check.${check.key}`) }}, all rows</h2>
         <v-btn :icon="mdiClose" variant="text" aria-label="Close" @click="$emit('close')" />
@@ -73,13 +73,6 @@ const sorted = computed(() => [...read.value].sort((a, b) => a.value - b.value))
 </template>
 
 <style scoped>
-.panel {
-  max-height: 90vh;
-  overflow-y: auto;
-  display: grid;
-  gap: 12px;
-  padding: 20px;
-}
 .head {
   display: flex;
   justify-content: space-between;

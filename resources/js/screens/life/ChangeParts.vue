@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Refusal } from '@/api/client'
 import { usePartTypes } from '@/api/queries'
-import type { Ledger, LedgerEntry, RemovalReason, Side, Slot } from '@/api/types'
+import type { Ledger, RemovalReason, Side, Slot } from '@/api/types'
+import RefusalList from '@/components/RefusalList.vue'
+import { useRecord } from '@/composables/useRecord'
 import { say } from '@/words'
 import { readRows } from './life'
-import { entriesFor, recordEvents, refusals } from './recordEvents'
 
 /** Another part in the same slot of one row, of several, or of all of them. */
 const { planterId, ledger, rowCount, start } = defineProps<{
@@ -30,8 +30,7 @@ const reason = ref<RemovalReason>('worn')
 const cost = ref('')
 const shims = ref('')
 const note = ref('')
-const refusal = ref<Refusal | null>(null)
-const busy = ref(false)
+const { record, refusal, busy } = useRecord(planterId)
 
 const slotNow = computed(() => ledger.slots.find((candidate) => candidate.slot === slot.value))
 const fitting = computed(() => types.data.value?.filter(({ slots }) => slots.includes(slot.value)) ?? [])
@@ -55,12 +54,8 @@ watch(
 const price = computed(() => fitting.value.find(({ id }) => id === type.value)?.price ?? null)
 const count = computed(() => (chosen.value?.length ?? 0) * sides.value.length)
 
-let made: LedgerEntry[] | null = null
-watch([slot, rows, side, type, day, used, size, ranBefore, reason, cost, shims, note], () => (made = null))
-
 async function save(): Promise<void> {
-  busy.value = true
-  made ??= entriesFor(
+  const written = await record(
     (chosen.value ?? []).flatMap((row) =>
       sides.value.map((of) => ({
         kind: 'fitted' as const,
@@ -79,15 +74,13 @@ async function save(): Promise<void> {
     ),
     day.value,
   )
-  refusal.value = await recordEvents(planterId, made)
-  busy.value = false
-  if (refusal.value === null) emit('close')
+  if (written) emit('close')
 }
 </script>
 
 <template>
   <v-dialog :model-value="true" max-width="620" aria-label="Change parts" @update:model-value="emit('close')">
-    <form class="sheet change-parts" novalidate @submit.prevent="save">
+    <form class="sheet asks" novalidate @submit.prevent="save">
       <h2>Change parts</h2>
       <p class="caution">
         {{ say(`caution.${slot === 'opener_blade' || slot === 'scraper' ? 'opener_blades' : 'gauge_wheels'}`) }}
@@ -122,7 +115,7 @@ async function save(): Promise<void> {
         "
         :no-data-text="`No part type for this slot yet. Add one under Part types, or leave it open.`"
       />
-      <div class="two">
+      <div class="pair">
         <v-text-field v-model="day" type="date" label="Fitted on" :max="new Date().toISOString().slice(0, 10)" />
         <v-select
           v-model="reason"
@@ -131,7 +124,7 @@ async function save(): Promise<void> {
         />
       </div>
       <v-checkbox v-model="used" label="A used part" hide-details />
-      <div class="two">
+      <div class="pair">
         <v-text-field
           v-if="slotNow?.measured"
           v-model="size"
@@ -160,9 +153,7 @@ async function save(): Promise<void> {
         />
       </div>
       <v-text-field v-model="note" label="Note" maxlength="1000" />
-      <ul v-if="refusal" class="change" role="alert">
-        <li v-for="said in refusals(refusal)" :key="said">{{ said }}</li>
-      </ul>
+      <refusal-list :refusal="refusal" />
       <div class="actions">
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
         <v-btn color="primary" type="submit" :loading="busy" :disabled="count === 0">
@@ -174,30 +165,8 @@ async function save(): Promise<void> {
 </template>
 
 <style scoped>
-.change-parts {
-  display: grid;
-  gap: 12px;
-  max-height: 90vh;
-  overflow-y: auto;
-}
 .caution {
   border-left: 4px solid var(--ochre);
   padding-left: 10px;
-}
-.two {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
-  gap: 12px;
-}
-.segments {
-  justify-self: start;
-}
-.actions {
-  display: flex;
-  justify-content: flex-end;
-  gap: 8px;
-}
-ul {
-  padding-left: 20px;
 }
 </style>

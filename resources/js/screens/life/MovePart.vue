@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Refusal } from '@/api/client'
-import type { Fitting, Ledger, LedgerEntry, RemovalReason, Side } from '@/api/types'
+import type { Fitting, Ledger, RemovalReason, Side } from '@/api/types'
+import RefusalList from '@/components/RefusalList.vue'
+import { type Entry, useRecord } from '@/composables/useRecord'
 import { useUnits } from '@/composables/useUnits'
 import { say } from '@/words'
-import { entriesFor, recordEvents, refusals } from './recordEvents'
 
 /** A part to another row, with the use and wear it has: from where it is, or from the shelf. */
 const { planterId, ledger, rowCount, part } = defineProps<{
@@ -21,8 +21,7 @@ const row = ref(isOnShelf ? part.row : part.row === 1 ? 2 : 1)
 const side = ref<Side>(part.side)
 const swap = ref(!isOnShelf)
 const day = ref(new Date().toISOString().slice(0, 10))
-const refusal = ref<Refusal | null>(null)
-const busy = ref(false)
+const { record, refusal, busy } = useRecord(planterId)
 const sides = computed(() => ledger.slots.find(({ slot }) => slot === part.slot)?.sides ?? [])
 const there = computed(() =>
   ledger.fitted.find((other) => other.slot === part.slot && other.row === row.value && other.side === side.value),
@@ -30,23 +29,18 @@ const there = computed(() =>
 const isSamePlace = computed(() => !isOnShelf && row.value === part.row && side.value === part.side)
 
 async function save(): Promise<void> {
-  busy.value = true
   const place = { kind: 'fitted' as const, slot: part.slot }
   const reason: RemovalReason = swap.value ? 'moved' : 'with_the_set'
-  const moves: Omit<LedgerEntry, 'id' | 'happened_at'>[] = [
-    { ...place, row: row.value, side: side.value, part_id: part.part_id, reason },
-  ]
+  const moves: Entry[] = [{ ...place, row: row.value, side: side.value, part_id: part.part_id, reason }]
   if (swap.value && there.value)
     moves.push({ ...place, row: part.row, side: part.side, part_id: there.value.part_id, reason: 'moved' })
-  refusal.value = await recordEvents(planterId, entriesFor(moves, day.value))
-  busy.value = false
-  if (refusal.value === null) emit('close')
+  if (await record(moves, day.value)) emit('close')
 }
 </script>
 
 <template>
   <v-dialog :model-value="true" max-width="480" aria-label="Move a part" @update:model-value="emit('close')">
-    <form class="sheet move" novalidate @submit.prevent="save">
+    <form class="sheet asks" novalidate @submit.prevent="save">
       <h2>{{ isOnShelf ? 'Fit a used part' : 'Move a part' }}</h2>
       <p>
         {{ part.part ?? say(`slot.${part.slot}`) }}, row {{ part.row }} {{ say(`side.${part.side}`) }}: it has run
@@ -67,9 +61,7 @@ async function save(): Promise<void> {
       />
       <p v-if="there && !isSamePlace && !swap" class="quiet">The one on row {{ row }} goes on the shelf.</p>
       <v-text-field v-model="day" type="date" label="On" :max="new Date().toISOString().slice(0, 10)" />
-      <ul v-if="refusal" class="change" role="alert">
-        <li v-for="said in refusals(refusal)" :key="said">{{ said }}</li>
-      </ul>
+      <refusal-list :refusal="refusal" />
       <div class="actions">
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
         <v-btn color="primary" type="submit" :loading="busy" :disabled="isSamePlace">
@@ -79,23 +71,3 @@ async function save(): Promise<void> {
     </form>
   </v-dialog>
 </template>
-
-<style scoped>
-.move {
-  display: grid;
-  gap: 12px;
-  max-height: 90vh;
-  overflow-y: auto;
-}
-.segments {
-  justify-self: start;
-}
-.actions {
-  display: flex;
-  justify-content: flex-end;
-  gap: 8px;
-}
-ul {
-  padding-left: 20px;
-}
-</style>

@@ -17,18 +17,28 @@ const chart = useWearChart(
   () => planterId,
   () => place,
 )
-const miles = computed(() => {
-  const { p10, p50, p90 } = place.left_m
-  if (p50 === null) return 'not in sight'
-  return place.thin
-    ? `about ${distance(p50)}`
-    : `${distance(p10 ?? 0)} to ${p90 === null ? 'out of sight' : distance(p90)}, half of them ${distance(p50)}`
+/** How far nine in ten of such parts get, half of them, one in ten. */
+const reach = computed(() => {
+  if (place.thin || place.left_m.p50 === null || place.left_m.p50 === 0) return []
+  const all = [
+    { share: '9 in 10', at: 'p10' },
+    { share: 'half', at: 'p50' },
+    { share: '1 in 10', at: 'p90' },
+  ] as const
+  return all.map(({ share, at }) => {
+    const [acres, metres] = [place.left_acres[at], place.left_m[at]]
+    return {
+      share,
+      acres: acres === null ? 'out of sight' : `${Math.round(acres).toLocaleString('en')} ac`,
+      furrow: metres === null ? 'out of sight' : distance(metres),
+    }
+  })
 })
 </script>
 
 <template>
   <v-dialog :model-value="true" max-width="860" aria-label="Wear" @update:model-value="emit('close')">
-    <div class="sheet wear">
+    <div class="sheet asks">
       <h2>Row {{ place.row }}, {{ sayCheck(place).toLowerCase() }}</h2>
       <dl>
         <div>
@@ -39,9 +49,12 @@ const miles = computed(() => {
           <dt>Has run</dt>
           <dd>{{ distance(place.use_m) }} of furrow</dd>
         </div>
-        <div>
+        <div v-if="reach.length === 0">
           <dt>Left</dt>
-          <dd>{{ printLeft(place.left_acres, place.thin) }}</dd>
+          <dd>
+            {{ printLeft(place.left_acres, place.thin)
+            }}{{ place.left_m.p50 ? `, ${distance(place.left_m.p50)} of furrow` : '' }}
+          </dd>
         </div>
         <div v-if="place.chance !== null">
           <dt>Limit this season</dt>
@@ -51,7 +64,22 @@ const miles = computed(() => {
           </dd>
         </div>
       </dl>
-      <p class="quiet">Furrow left: {{ miles }}.</p>
+      <table v-if="reach.length > 0">
+        <thead>
+          <tr>
+            <th scope="col">Of such parts</th>
+            <th scope="col">have left, at least</th>
+            <th scope="col">of furrow</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="{ share, acres, furrow } in reach" :key="share">
+            <th scope="row">{{ share }}</th>
+            <td>{{ acres }}</td>
+            <td>{{ furrow }}</td>
+          </tr>
+        </tbody>
+      </table>
       <p v-if="place.thin">
         Too little is on record of this for a forecast: what is left goes by the spec sheet’s nominal life. Measure it
         after some acres, and the rows forecast each other.
@@ -72,12 +100,6 @@ const miles = computed(() => {
 </template>
 
 <style scoped>
-.wear {
-  display: grid;
-  gap: 10px;
-  max-height: 90vh;
-  overflow-y: auto;
-}
 dl {
   display: flex;
   flex-wrap: wrap;
@@ -87,14 +109,21 @@ dt {
   color: var(--ink-2);
   font-size: 0.875rem;
 }
+table {
+  justify-self: start;
+  border-spacing: 0;
+}
+th,
+td {
+  text-align: left;
+  padding: 2px 28px 2px 0;
+}
+th {
+  color: var(--ink-2);
+  font-weight: 400;
+}
 dd {
   margin: 0;
   font-weight: 700;
-}
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: flex-end;
-  gap: 8px;
 }
 </style>

@@ -68,10 +68,10 @@ async function save(): Promise<void> {
 
 <template>
   <v-dialog :model-value="true" max-width="640" aria-label="Part type" @update:model-value="emit('close')">
-    <form class="sheet type" novalidate @submit.prevent="save">
+    <form class="sheet asks" novalidate @submit.prevent="save">
       <h2>{{ type ? 'Change the part type' : 'Add a part type' }}</h2>
       <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
-      <div class="two">
+      <div class="pair">
         <v-text-field v-model="form.name" label="Name" :error-messages="refusal?.about('name')" autofocus />
         <v-text-field v-model="form.ownNumber" label="Your own number" :error-messages="refusal?.about('own_number')" />
       </div>
@@ -83,7 +83,7 @@ async function save(): Promise<void> {
         :items="slots.map((value) => ({ value, title: say(`slot.${value}`) }))"
         :error-messages="refusal?.about('slots')"
       />
-      <div class="two">
+      <div class="pair">
         <v-text-field
           v-model="form.perRow"
           label="A row takes"
@@ -141,22 +141,3 @@ async function save(): Promise<void> {
     </form>
   </v-dialog>
 </template>
-
-<style scoped>
-.type {
-  display: grid;
-  gap: 12px;
-  max-height: 90vh;
-  overflow-y: auto;
-}
-.two {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
-  gap: 12px;
-}
-.actions {
-  display: flex;
-  justify-content: flex-end;
-  gap: 8px;
-}
-</style>

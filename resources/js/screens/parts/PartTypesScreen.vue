@@ -36,14 +36,14 @@ function open(type: PartType): void {
       <li v-for="type in types.data.value" :key="type.id">
         <button type="button" @click="open(type)">
           <strong
-            >{{ type.name }} <span class="quiet">{{ type.own_number }}</span></strong
+            >{{ type.name }} <span class="quiet number">{{ type.own_number }}</span></strong
           >
           <span class="quiet">{{ type.slots.map((slot) => say(`slot.${slot}`)).join(', ') }}</span>
           <span>
             <fraction-text v-if="type.new_size_mm !== null" :text="`${length(type.new_size_mm)} new`" />
           </span>
           <span class="quiet">{{ type.life_m === null ? '' : `expected ${distance(type.life_m)}` }}</span>
-          <span>{{ type.price === null ? '' : type.price.toFixed(2) }}</span>
+          <span>{{ type.price === null ? '' : `${type.price.toFixed(2)} each` }}</span>
           <span class="quiet">{{ type.lead_days === null ? '' : `${type.lead_days} days` }}</span>
         </button>
       </li>
@@ -65,21 +65,24 @@ ul {
 li + li {
   border-top: 1px solid var(--line);
 }
-button {
+li > button {
   display: grid;
-  grid-template-columns: 2fr 1.6fr 0.8fr 1.1fr 0.5fr 0.6fr;
+  grid-template-columns: 2fr 1.6fr 0.8fr 1.2fr 0.8fr 0.6fr;
   align-items: center;
   gap: 10px;
   width: 100%;
   min-height: var(--touch);
   text-align: left;
 }
+li .number {
+  white-space: nowrap;
+}
 @media (max-width: 700px) {
-  button {
+  li > button {
     grid-template-columns: 1fr 1fr;
     padding: 8px 0;
   }
-  button > :first-child {
+  li > button > :first-child {
     grid-column: 1 / -1;
   }
 }

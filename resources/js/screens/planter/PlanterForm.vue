@@ -186,6 +186,7 @@ async function save(): Promise<void> {
 .form {
   display: grid;
   grid-template-columns: 1fr 1fr;
+  align-items: start;
   gap: 20px;
   padding: 24px;
 }

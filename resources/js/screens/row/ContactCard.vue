@@ -1,23 +1,25 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Refusal } from '@/api/client'
-import type { RowContact } from '@/api/types'
-import { useUnits } from '@/composables/useUnits'
+import type { RowContact, ShimMove } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
+import RefusalList from '@/components/RefusalList.vue'
+import { useRecord } from '@/composables/useRecord'
+import { useUnits } from '@/composables/useUnits'
+import { shortDate } from '@/dates'
 import FurrowDrawing from '@/drawings/FurrowDrawing.vue'
-import { entriesFor, recordEvents, refusals } from '@/screens/life/recordEvents'
-import { say } from '@/words'
+import { say, sayShims } from '@/words'
 
 /** The contact of a row's blades, what to do about it with shims, and the furrow it makes. */
-const { planterId, contact, sensitivity } = defineProps<{
+const { planterId, contact, sensitivity, lastMove } = defineProps<{
   planterId: number
   contact: RowContact
   sensitivity: { mm: number; sd_mm: number; moves: number }
+  /** The newest move of this row's shims, of those that hold. */
+  lastMove?: ShimMove
 }>()
 const emit = defineEmits<{ measure: [] }>()
 const { length } = useUnits()
-const refusal = ref<Refusal | null>(null)
-const busy = ref(false)
+const { record, refusal, busy } = useRecord(planterId)
 const pairs = ref(contact.advice?.pairs || -1)
 
 const shape = computed(() => {
@@ -31,16 +33,16 @@ const shims = computed(() =>
     : `inner shims ${contact.shims_left} left, ${contact.shims_right} right`,
 )
 
+const today = () => new Date().toISOString().slice(0, 10)
+
 async function moved(): Promise<void> {
-  busy.value = true
   const entry = {
     kind: 'shims_moved' as const,
     row: contact.row,
     pairs: pairs.value,
     contact_before: contact.contact_mm === null ? null : `${contact.contact_mm} mm`,
   }
-  refusal.value = await recordEvents(planterId, entriesFor([entry], new Date().toISOString().slice(0, 10)))
-  busy.value = false
+  await record([entry], today())
 }
 </script>
 
@@ -90,10 +92,22 @@ async function moved(): Promise<void> {
         <v-btn color="primary" :loading="busy" @click="moved">They are moved</v-btn>
       </div>
     </template>
-    <ul v-if="refusal" class="change" role="alert">
-      <li v-for="said in refusals(refusal)" :key="said">{{ said }}</li>
-    </ul>
-    <v-btn v-if="contact.moved" color="primary" @click="emit('measure')">Measure it again</v-btn>
+    <refusal-list :refusal="refusal" />
+    <template v-if="contact.moved">
+      <v-btn color="primary" @click="emit('measure')">Measure it again</v-btn>
+      <div v-if="lastMove" class="does">
+        <p class="quiet">
+          {{ sayShims(lastMove) }}
+          {{ shortDate(lastMove.happened_at.slice(0, 10)) }} by {{ lastMove.by }}.
+        </p>
+        <v-btn
+          variant="outlined"
+          :loading="busy"
+          @click="record([{ kind: 'withdrawn', supersedes: lastMove.id }], today())"
+          >Take the move back</v-btn
+        >
+      </div>
+    </template>
   </section>
 </template>
 
@@ -130,8 +144,5 @@ select {
   border-radius: 8px;
   background: var(--card);
   color: inherit;
-}
-ul {
-  padding-left: 20px;
 }
 </style>

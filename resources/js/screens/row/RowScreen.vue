@@ -80,6 +80,7 @@ const shown = computed(() =>
             :planter-id="planterId"
             :contact="contact"
             :sensitivity="contacts.data.value.sensitivity"
+            :last-move="record.data.value?.shim_moves.at(-1)"
             @measure="contactCell && walkTo(contactCell)"
           />
           <fitted-parts

@@ -5,7 +5,7 @@ import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { dateAndTime } from '@/dates'
-import { say, sayCheck } from '@/words'
+import { say, sayCheck, sayShims } from '@/words'
 
 /** What happened on one row, newest first, season by season: figures, trouble, notes and photos. */
 const { record, checkOf } = defineProps<{
@@ -33,7 +33,7 @@ const seasons = computed(() => {
     ...record.shim_moves.map((move) => ({
       at: move.happened_at,
       season: Number(move.happened_at.slice(0, 4)),
-      done: `Inner shims: ${move.pairs > 0 ? `${move.pairs} added` : `${-move.pairs} taken out`} on each side. ${move.note}`,
+      done: `${sayShims(move)} ${move.note}`,
     })),
   ]
   entries.sort((a, b) => b.at.localeCompare(a.at))

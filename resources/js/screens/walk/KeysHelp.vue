@@ -22,7 +22,7 @@ const keys = [
 
 <template>
   <v-dialog model-value aria-label="Keys on a walk" max-width="520" @update:model-value="$emit('close')">
-    <div class="sheet pa-6 help">
+    <div class="sheet asks">
       <h2>Keys on a walk</h2>
       <dl>
         <template v-for="[key, meaning] in keys" :key="key">
@@ -36,15 +36,11 @@ const keys = [
 </template>
 
 <style scoped>
-.help {
-  max-height: 90vh;
-  overflow-y: auto;
-}
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
   gap: 5px 20px;
-  margin: 14px 0;
+  margin: 0;
 }
 dt {
   font-family: var(--font-figures);

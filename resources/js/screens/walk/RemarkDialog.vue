@@ -52,7 +52,7 @@ async function store(): Promise<void> {
 
 <template>
   <v-dialog model-value aria-label="Note or photo" max-width="520" @update:model-value="emit('close')">
-    <form class="sheet box" @submit.prevent="store">
+    <form class="sheet asks" @submit.prevent="store">
       <h2>{{ sayRow(place.row) }}, {{ sayCheck(place).toLowerCase() }}</h2>
       <v-textarea v-model="text" label="Note" rows="3" maxlength="1000" variant="outlined" hide-details autofocus />
       <v-checkbox v-model="isHard" hide-details label="Seized or hard to open: warn of it next year" />
@@ -79,13 +79,6 @@ async function store(): Promise<void> {
 </template>
 
 <style scoped>
-.box {
-  max-height: 90vh;
-  overflow-y: auto;
-  display: grid;
-  gap: 12px;
-  padding: 20px;
-}
 .preview {
   max-height: 220px;
   max-width: 100%;

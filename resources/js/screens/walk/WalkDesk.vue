@@ -143,7 +143,7 @@ function onKey(key: string): void {
       scrollable
       @update:model-value="close"
     >
-      <div class="sheet pa-6 today">
+      <div class="sheet asks">
         <h2>Stations today</h2>
         <p class="quiet">What was read at the others stays.</p>
         <order-choice v-model="order" />
@@ -182,12 +182,6 @@ function onKey(key: string): void {
 }
 .mind {
   display: none;
-}
-.today {
-  max-height: 90vh;
-  overflow-y: auto;
-  display: grid;
-  gap: 12px;
 }
 @media (max-width: 1020px) {
   .desk {

@@ -1,0 +1,35 @@
+import { describe, expect, it } from 'vitest'
+import { explainSeverity, groundOf } from './ground'
+
+describe('acres', () => {
+  const factors = { soil: { sand: 1.3 }, residue: { heavy: 1.1, usual: 1 }, tillage: { no_till: 1.15 } }
+  const line = {
+    id: '',
+    day: '',
+    field: '',
+    crop: null,
+    acres: 1,
+    mph: null,
+    severity: 1.64,
+    own_severity: false,
+    logged_by: '',
+  }
+
+  it('words the ground and explains its severity', () => {
+    const ground = { soil: 'sand', residue: 'heavy', tillage: 'no_till' } as const
+    expect(
+      groundOf({
+        ...line,
+        ...ground,
+        shut_off: [
+          { rows: [7, 8], share: 0 },
+          { rows: [1], share: 0.25 },
+        ],
+      }),
+    ).toBe('sand, heavy residue, no-till, severity 1.64, rows 7, 8 shut off, rows 1 ran 25%')
+    expect(explainSeverity(ground, factors)).toBe(
+      '1.64: sand 1.3 × heavy residue 1.1 × no-till 1.15. 1 is ground like any other; typical values.',
+    )
+    expect(explainSeverity({ soil: null, residue: null, tillage: null }, factors)).toContain('1: ground like any other')
+  })
+})

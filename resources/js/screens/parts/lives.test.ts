@@ -1,0 +1,31 @@
+import { describe, expect, it } from 'vitest'
+import { sayMedian, stepsOf } from './lives'
+
+describe('lives of parts', () => {
+  const distance = (metres: number) => `${metres} m`
+  const curve = {
+    part_type_id: 1,
+    name: 'Tube',
+    parts: 3,
+    ended: 2,
+    longest_m: 900,
+    median_m: 300,
+    median_low_m: 100,
+    median_high_m: null,
+    steps: [{ ran_m: 300, share: 0.5, low: 0.2, high: 0.8, at_risk: 2 }],
+  }
+
+  it('says the median with its interval, and that nothing has ended', () => {
+    expect(sayMedian(curve, distance)).toBe('3 fitted, 2 worn out or failed; half of them reach 300 m (100 m to open).')
+    expect(sayMedian({ ...curve, ended: 0 }, distance)).toContain('none has ended yet, the longest has run 900 m')
+    expect(sayMedian({ ...curve, median_m: null }, distance)).toContain('more than half still ran')
+  })
+
+  it('steps from all running to as far as any got', () => {
+    expect(stepsOf(curve).map(({ ran, share }) => [ran, share])).toEqual([
+      [0, 1],
+      [300, 0.5],
+      [900, 0.5],
+    ])
+  })
+})
