@@ -16,8 +16,9 @@ use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\Side;
 
 #[OA\Schema(schema: 'Ledger', required: ['slots', 'fitted', 'shelf'], properties: [
-    new OA\Property(property: 'slots', description: 'That each row of this planter has', type: 'array', items: new OA\Items(required: ['slot', 'sides', 'check', 'measured'], properties: [
+    new OA\Property(property: 'slots', description: 'That each row of this planter has', type: 'array', items: new OA\Items(required: ['slot', 'station', 'sides', 'check', 'measured'], properties: [
         new OA\Property(property: 'slot', ref: '#/components/schemas/Slot'),
+        new OA\Property(property: 'station', description: 'Where hands go in to change it', ref: '#/components/schemas/Station'),
         new OA\Property(property: 'sides', type: 'array', items: new OA\Items(ref: '#/components/schemas/Side')),
         new OA\Property(property: 'check', description: 'That its part is looked at by', ref: '#/components/schemas/CheckKey'),
         new OA\Property(property: 'measured', description: 'The part has a size that wears', type: 'boolean'),
@@ -71,6 +72,7 @@ final class LedgerController extends Controller
     {
         return [
             'slot' => $slot->value,
+            'station' => $slot->station()->value,
             'sides' => array_map(static fn (Side $side): string => $side->value, $check->sides),
             'check' => $check->key->value,
             'measured' => $check->wear() !== null,

@@ -680,6 +680,8 @@ export interface components {
             /** @description That each row of this planter has */
             slots: {
                 slot: components["schemas"]["Slot"];
+                /** @description Where hands go in to change it */
+                station: components["schemas"]["Station"];
                 sides: components["schemas"]["Side"][];
                 /** @description That its part is looked at by */
                 check: components["schemas"]["CheckKey"];

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { usePartTypes } from '@/api/queries'
 import type { Ledger, RemovalReason, Side, Slot } from '@/api/types'
+import CautionNote from '@/components/CautionNote.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useRecord } from '@/composables/useRecord'
 import { say } from '@/words'
@@ -82,9 +83,7 @@ async function save(): Promise<void> {
   <v-dialog :model-value="true" max-width="620" aria-label="Change parts" @update:model-value="emit('close')">
     <form class="sheet asks" novalidate @submit.prevent="save">
       <h2>Change parts</h2>
-      <p class="caution">
-        {{ say(`caution.${slot === 'opener_blade' || slot === 'scraper' ? 'opener_blades' : 'gauge_wheels'}`) }}
-      </p>
+      <caution-note v-if="slotNow" :station="slotNow.station" />
       <v-select
         v-model="slot"
         label="Which part of the row"
@@ -163,10 +162,3 @@ async function save(): Promise<void> {
     </form>
   </v-dialog>
 </template>
-
-<style scoped>
-.caution {
-  border-left: 4px solid var(--ochre);
-  padding-left: 10px;
-}
-</style>

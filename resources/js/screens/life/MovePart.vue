@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Fitting, Ledger, RemovalReason, Side } from '@/api/types'
+import CautionNote from '@/components/CautionNote.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { type Entry, useRecord } from '@/composables/useRecord'
 import { useUnits } from '@/composables/useUnits'
@@ -22,7 +23,8 @@ const side = ref<Side>(part.side)
 const swap = ref(!isOnShelf)
 const day = ref(new Date().toISOString().slice(0, 10))
 const { record, refusal, busy } = useRecord(planterId)
-const sides = computed(() => ledger.slots.find(({ slot }) => slot === part.slot)?.sides ?? [])
+const slot = computed(() => ledger.slots.find(({ slot }) => slot === part.slot))
+const sides = computed(() => slot.value?.sides ?? [])
 const there = computed(() =>
   ledger.fitted.find((other) => other.slot === part.slot && other.row === row.value && other.side === side.value),
 )
@@ -46,6 +48,7 @@ async function save(): Promise<void> {
         {{ part.part ?? say(`slot.${part.slot}`) }}, row {{ part.row }} {{ say(`side.${part.side}`) }}: it has run
         {{ distance(part.part_ran_m) }} of furrow. Its use and wear go with it.
       </p>
+      <caution-note v-if="slot" :station="slot.station" />
       <v-select v-model="row" label="To row" :items="Array.from({ length: rowCount }, (_, index) => index + 1)" />
       <div v-if="sides.length > 1" class="segments" role="group" aria-label="Side">
         <button v-for="one in sides" :key="one" type="button" :aria-pressed="side === one" @click="side = one">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { RowContact, ShimMove } from '@/api/types'
+import CautionNote from '@/components/CautionNote.vue'
 import FractionText from '@/components/FractionText.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useRecord } from '@/composables/useRecord'
@@ -71,8 +72,9 @@ async function moved(): Promise<void> {
     <template v-if="contact.advice && contact.advice.code !== 'leave'">
       <p class="quiet">
         Always both sides alike. One side has left-hand thread: tighten in the direction the blade turns, torque by the
-        spec sheet. Cut-resistant gloves; the operator’s manual comes first.
+        spec sheet.
       </p>
+      <caution-note station="blade_contact" />
       <p class="quiet">
         A shim on each side is worth <fraction-text :text="length(sensitivity.mm)" />{{
           sensitivity.moves === 0

@@ -42,9 +42,6 @@ ol {
   display: grid;
   gap: 4px;
 }
-.caution {
-  border-left: 5px solid var(--ochre);
-}
 .caution h2 {
   color: var(--ochre);
 }

@@ -88,10 +88,6 @@ async function start(): Promise<void> {
   gap: var(--gap);
   padding: 24px;
 }
-.caution {
-  border-left: 5px solid var(--ochre);
-  padding-left: 12px;
-}
 @media (max-width: 700px) {
   .box {
     padding: 14px;

@@ -77,8 +77,6 @@ const groups = computed(() =>
   margin-bottom: var(--gap);
 }
 .caution {
-  border-left: 4px solid var(--ochre);
-  padding-left: 10px;
   margin: 6px 0;
   font-size: 0.9375rem;
 }
