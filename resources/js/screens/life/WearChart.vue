@@ -30,7 +30,9 @@ const inks = computed<Inks>(() => {
     card: of('surface'),
   }
 })
-const option = computed(() => wearOption(chart, inks.value, length, 'Atkinson Hyperlegible Next Variable, sans-serif'))
+const option = computed(() =>
+  wearOption(chart, inks.value, length, session.units, 'Atkinson Hyperlegible Next Variable, sans-serif'),
+)
 </script>
 
 <template>

@@ -68,7 +68,7 @@ const reach = computed(() => {
         <thead>
           <tr>
             <th scope="col">Of such parts</th>
-            <th scope="col">have left, at least</th>
+            <th scope="col">have left, or more</th>
             <th scope="col">of furrow</th>
           </tr>
         </thead>
@@ -116,7 +116,7 @@ table {
 th,
 td {
   text-align: left;
-  padding: 2px 28px 2px 0;
+  padding: 2px 20px 2px 0;
 }
 th {
   color: var(--ink-2);

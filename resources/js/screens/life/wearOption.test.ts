@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { WearChart } from '@/api/types'
-import { describeWear, wearOption } from './wearOption'
+import { describeWear, sizeAxis, wearOption } from './wearOption'
 
 const chart: WearChart = {
   check: 'opener_blade_diameter',
@@ -26,7 +26,7 @@ describe('the wear chart', () => {
   const inks = { ink: '#1', quiet: '#2', line: '#3', accent: '#4', change: '#5', ochre: '#6', card: '#7' }
 
   it('counts acres from today and marks limit, today, season end and changes', () => {
-    const option = wearOption(chart, inks, (mm) => `${mm}`, 'x') as {
+    const option = wearOption(chart, inks, (mm) => `${mm}`, 'in', 'x') as {
       series: {
         data: unknown[]
         markLine?: { data: { xAxis?: number; yAxis?: number; label: { formatter: string } }[] }
@@ -55,6 +55,19 @@ describe('the wear chart', () => {
       [40, 'season end'],
       [-50, 'changed Mar 1, 2024'],
     ])
+  })
+
+  it.each([
+    // Blade from 15 in down to 14 1/2: ticks by the eighth.
+    { sizes: [381, 368.3, 374], units: 'in', min: 14.375, max: 15.125, interval: 0.125, mm: 25.4 },
+    { sizes: [381, 368.3], units: 'mm', min: 365, max: 385, interval: 5, mm: 1 },
+    // Guard from 7/8 in down to 3/4: by the thirty-second.
+    { sizes: [22.225, 19.05], units: 'in', min: 0.71875, max: 0.90625, interval: 0.03125, mm: 25.4 },
+  ] as const)('has its ticks where a rule has them: $sizes $units', ({ sizes, units, min, max, interval, mm }) => {
+    const axis = sizeAxis([...sizes], units)
+    expect(axis.min).toBeCloseTo(min * mm, 6)
+    expect(axis.max).toBeCloseTo(max * mm, 6)
+    expect(axis.interval).toBeCloseTo(interval * mm, 6)
   })
 
   it('is told in words', () => {

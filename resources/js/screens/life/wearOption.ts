@@ -1,21 +1,45 @@
 import type { EChartsCoreOption } from 'echarts/core'
 import type { WearChart } from '@/api/types'
 import { shortDate } from '@/dates'
+import type { Units } from '@/measure/length'
 
 export type Inks = Record<'ink' | 'quiet' | 'line' | 'accent' | 'change' | 'ochre' | 'card', string>
+
+const STEPS_MM: Record<Units, number[]> = {
+  in: [1 / 64, 1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2, 1].map((inches) => 25.4 * inches),
+  mm: [0.5, 1, 2, 5, 10, 20, 50],
+}
+
+/** An axis of sizes, in mm, that holds all of them, with its ticks at whole fractions or millimetres. */
+export function sizeAxis(sizes: number[], units: Units): { min: number; max: number; interval: number } {
+  const [low, high] = [Math.min(...sizes), Math.max(...sizes)]
+  const room = 0.05 * (high - low)
+  const interval = STEPS_MM[units].find((step) => high - low <= 6 * step) ?? high - low
+  return {
+    min: Math.floor((low - room) / interval) * interval,
+    max: Math.ceil((high + room) / interval) * interval,
+    interval,
+  }
+}
 
 /** What the chart is drawn by: sizes over acres of the planter, counted from now. */
 export function wearOption(
   chart: WearChart,
   inks: Inks,
   size: (mm: number) => string,
+  units: Units,
   font: string,
 ): EChartsCoreOption {
   const acres = (metres: number) => (metres - chart.now_m) / chart.metres_per_acre
-  const mark = (at: number, name: string, color: string) => ({
+  // Where the readings do not begin: a blade starts at the top, a play at the bottom.
+  const [clear, taken] = chart.shrinks
+    ? (['insideEndTop', 'insideStartTop'] as const)
+    : (['insideStartTop', 'insideEndTop'] as const)
+  const mark = (at: number, name: string, color: string, position: typeof clear | typeof taken) => ({
     xAxis: acres(at),
     lineStyle: { color, type: 'dashed' as const, width: 1.5 },
-    label: { formatter: name, color, fontFamily: font },
+    // Along its line: side by side, the names of two near lines would cover each other.
+    label: { formatter: name, color, fontFamily: font, position, backgroundColor: inks.card },
   })
   const point = (item: WearChart['points'][number]) => ({
     value: [acres(item.at_m), item.size_mm],
@@ -30,12 +54,11 @@ export function wearOption(
     chart.limit_mm,
     ...(chart.new_mm === null ? [] : [chart.new_mm]),
   ]
-  const room = 0.15 * (Math.max(...shown) - Math.min(...shown)) || 1
 
   return {
     animation: false,
     textStyle: { fontFamily: font, color: inks.ink },
-    grid: { left: 84, right: 24, top: 34, bottom: 48 },
+    grid: { left: 84, right: 24, top: 16, bottom: 48 },
     tooltip: {
       trigger: 'item',
       formatter: ({ name, value }: { name: string; value: number[] }) => `${name}: ${size(value[1] ?? 0)}`,
@@ -46,15 +69,14 @@ export function wearOption(
       nameLocation: 'middle',
       nameGap: 30,
       nameTextStyle: { color: inks.quiet },
-      axisLabel: { color: inks.quiet },
+      axisLabel: { color: inks.quiet, hideOverlap: true },
       axisLine: { lineStyle: { color: inks.line } },
       splitLine: { show: false },
     },
     yAxis: {
       type: 'value',
-      min: Math.min(...shown) - room,
-      max: Math.max(...shown) + room,
-      axisLabel: { color: inks.quiet, formatter: (mm: number) => size(mm), showMinLabel: false, showMaxLabel: false },
+      ...sizeAxis(shown, units),
+      axisLabel: { color: inks.quiet, formatter: size },
       splitLine: { lineStyle: { color: inks.line } },
     },
     series: [
@@ -94,11 +116,11 @@ export function wearOption(
             {
               yAxis: chart.limit_mm,
               lineStyle: { color: inks.change, type: 'solid' as const, width: 2 },
-              label: { formatter: 'limit', color: inks.change, position: 'insideStartTop' as const },
+              label: { formatter: 'limit', color: inks.change, position: 'insideEndTop' as const },
             },
-            mark(chart.now_m, 'today', inks.ink),
-            ...(chart.season_end_m === null ? [] : [mark(chart.season_end_m, 'season end', inks.ochre)]),
-            ...chart.changes.map(({ at_m, on }) => mark(at_m, `changed ${shortDate(on)}`, inks.quiet)),
+            mark(chart.now_m, 'today', inks.ink, clear),
+            ...(chart.season_end_m === null ? [] : [mark(chart.season_end_m, 'season end', inks.ochre, clear)]),
+            ...chart.changes.map(({ at_m, on }) => mark(at_m, `changed ${shortDate(on)}`, inks.quiet, taken)),
           ],
         },
       },

@@ -44,7 +44,7 @@ function open(type: PartType): void {
           </span>
           <span class="quiet">{{ type.life_m === null ? '' : `expected ${distance(type.life_m)}` }}</span>
           <span>{{ type.price === null ? '' : `${type.price.toFixed(2)} each` }}</span>
-          <span class="quiet">{{ type.lead_days === null ? '' : `${type.lead_days} days` }}</span>
+          <span class="quiet">{{ type.lead_days === null ? '' : `in ${type.lead_days} days` }}</span>
         </button>
       </li>
     </ul>
@@ -79,11 +79,17 @@ li .number {
 }
 @media (max-width: 700px) {
   li > button {
-    grid-template-columns: 1fr 1fr;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 16px;
     padding: 8px 0;
   }
-  li > button > :first-child {
-    grid-column: 1 / -1;
+  li > button > :first-child,
+  li > button > :nth-child(2) {
+    flex-basis: 100%;
+  }
+  li > button > :empty {
+    display: none;
   }
 }
 </style>
