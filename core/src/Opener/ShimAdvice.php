@@ -52,7 +52,8 @@ final readonly class ShimAdvice
         }
         $advice = self::moved(ShimAdviceCode::TakeOut, -1, $spare, $contact, $window, $sensitivity, $uneven);
 
-        return $advice->expected >= $low
+        // To the nanometre: what comes to the window's very end is in it.
+        return round((float) $advice->expected, 6) >= $low
             ? $advice
             : new self(ShimAdviceCode::NotEnough, $advice->pairs, $advice->expected, $advice->sd, $uneven);
     }

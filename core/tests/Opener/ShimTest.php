@@ -44,6 +44,26 @@ it('asks for the shims where nobody counted them, and sees an uneven pack', func
         ->and(advice('2', 3, 3)->uneven)->toBeFalse();
 });
 
+it('never advises more than the pack holds, nor a number that another would beat', function (): void {
+    $sensitivity = ShimSensitivity::learn([]);
+    for ($sixteenths = 0; $sixteenths <= 96; $sixteenths++) {
+        for ($shims = 0; $shims <= 5; $shims++) {
+            $advice = advice(sprintf('%d %d/16', intdiv($sixteenths, 16), $sixteenths % 16), $shims, $shims);
+            $contact = Length::ofSixteenths($sixteenths)->toMillimetres();
+            $ways = match (true) {
+                $contact < 38.1 => range(-$shims, 0),
+                $contact > 63.5 => range(0, 6),
+                default => [0],
+            };
+            $off = static fn (int $pairs): float => abs(max(0.0, $contact - $pairs * $sensitivity->mean) - 50.8);
+            expect($ways)->toContain($advice->pairs)
+                ->and($off($advice->pairs))->toEqualWithDelta(min(array_map($off, $ways)), 1e-6)
+                ->and(in_array($advice->code, [ShimAdviceCode::BladesDone, ShimAdviceCode::NotEnough], true))
+                ->toBe($contact < 38.1 && $contact + $shims * $sensitivity->mean < 38.1 - 1e-9);
+        }
+    }
+});
+
 it('learns from the shop\'s own moves, by hand', function (): void {
     $prior = ShimSensitivity::learn([]);
     expect([$prior->mean, $prior->sd, $prior->moves])->toBe([12.7, 6.35, 0]);

@@ -81,6 +81,43 @@ it('comes to the same whatever order the events come in', function (): void {
     }
 });
 
+it('knows at any moment what is where, as a rack with labels on its hooks would', function (): void {
+    mt_srand(29);
+    for ($round = 0; $round < 40; $round++) {
+        $events = $rack = $states = [];
+        for ($day = 1; $day <= 60; $day++) {
+            $at = (new DateTimeImmutable('2025-01-01'))->modify("+{$day} days")->format('Y-m-d');
+            $row = mt_rand(1, 5);
+            $taken = $rack === [] ? null : array_rand($rack);
+            if ($taken !== null && mt_rand(0, 5) === 0) {
+                // By its fitting, which names the piece too.
+                $events[] = takeOut("out {$day}", $rack[$taken][0], $at);
+                unset($rack[$taken]);
+            } else {
+                $part = $taken !== null && mt_rand(0, 2) === 0 ? $rack[$taken][1] : "part {$day}";
+                $rack = array_filter($rack, static fn (array $hung): bool => $hung[1] !== $part);
+                $rack[$row] = ["fit {$day}", $part];
+                $events[] = fit("fit {$day}", $row, $at, $part);
+            }
+            $states["{$at}T18:00:00Z"] = array_map(static fn (array $hung): string => $hung[1], $rack);
+        }
+        shuffle($events);
+        $fittings = Ledger::play($events);
+        foreach ($states as $moment => $expected) {
+            $found = [];
+            foreach ($fittings as $fitting) {
+                if ($fitting->stretch()->holds($moment)) {
+                    expect($found)->not->toHaveKey($fitting->place->row);
+                    $found[$fitting->place->row] = $fitting->part;
+                }
+            }
+            ksort($found);
+            ksort($expected);
+            expect($found)->toBe($expected);
+        }
+    }
+});
+
 it('refuses what cannot be true, by name', function (array $events, LedgerFaultCode $fault, string $event): void {
     expect(fn () => Ledger::play($events))->toThrow(
         fn (ImpossibleLedger $impossible) => expect([$impossible->fault, $impossible->event])->toBe([$fault, $event]),

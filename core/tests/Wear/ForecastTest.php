@@ -102,6 +102,34 @@ it('counts what is left from the last reading, by hand', function (): void {
         );
 });
 
+it('says of chance and of what is left what drawing lots says', function (float $room, float $pooled): void {
+    mt_srand(31);
+    $pool = Pool::of([[$pooled, 1e-6], [1.2 * $pooled, 2e-6], [0.9 * $pooled, 1e-6], [1.1 * $pooled, 1e-6]], 0.0127);
+    $item = Item::fitted('a', 12.7, points('a', [300 => $room + 1, 400 => $room]), 450);
+    $belief = Belief::of($item, $pool, 0.57, [1.0, 1.0]);
+    // Room and rate are unsure together; what a part reaches is where its own line meets the limit.
+    $pull = $belief->covariance / $belief->roomVariance;
+    $left = sqrt($belief->rateVariance - $pull ** 2 * $belief->roomVariance);
+    $ends = [];
+    for ($draw = 0; $draw < 20_000; $draw++) {
+        $off = sqrt($belief->roomVariance) * bell();
+        $rate = $belief->rate + $pull * $off + $left * bell();
+        $further = $rate > 0 ? ($belief->room + $off) / $rate : INF;
+        $ends[] = $belief->use + $further;
+    }
+    sort($ends);
+    $now = $item->use;
+    foreach ([[-Normal::P90, 0.1], [0.0, 0.5], [Normal::P90, 0.9]] as [$z, $share]) {
+        $at = $belief->useAt($z) ?? INF;
+        $drawn = count(array_filter($ends, static fn (float $end): bool => $end <= $at)) / 20_000;
+        expect($drawn)->toEqualWithDelta($share, 0.012);
+    }
+    foreach ([50, 200, 500] as $further) {
+        $drawn = count(array_filter($ends, static fn (float $end): bool => $end <= $now + $further)) / 20_000;
+        expect($belief->chanceBy($now + $further))->toEqualWithDelta($drawn, 0.012);
+    }
+})->with(['wears as the rest' => [7.5, 0.013], 'faster than the rest' => [5.0, 0.013], 'slower than the rest' => [10.0, 0.013], 'near its limit' => [2.5, 0.022]]);
+
 it('forecasts a blade that shrinks and play that grows alike', function (): void {
     $shrinks = bladePath();
     $grows = new WearPath(false, 6.35, null, 6.35, FurrowDistance::ofMetres(1000));

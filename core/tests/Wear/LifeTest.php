@@ -52,6 +52,46 @@ it('tells two kinds apart by the log-rank test of the same example', function ()
         ->and(LifeComparison::of(treated(), treated())->isClear())->toBeFalse();
 });
 
+it('counts the plain share where all parts were seen to their end, and the product of chances where not', function (): void {
+    mt_srand(5);
+    for ($round = 0; $round < 60; $round++) {
+        $lives = [];
+        $censors = $round % 2 === 1;
+        for ($part = 0; $part < 25; $part++) {
+            $lives[] = new Life((float) mt_rand(1, 30), ! $censors || mt_rand(0, 2) > 0);
+        }
+        foreach (LifeCurve::of($lives)->steps as $step) {
+            // What is left of all, distance by distance.
+            $share = 1.0;
+            for ($at = 1; $at <= $step->ran; $at++) {
+                $running = count(array_filter($lives, static fn (Life $life): bool => $life->ran >= $at));
+                $ends = count(array_filter($lives, static fn (Life $life): bool => $life->ended && $life->ran == $at));
+                $share *= 1 - $ends / max(1, $running);
+            }
+            expect($step->share)->toEqualWithDelta($share, 1e-9)->and($step->low)->toBeLessThanOrEqual($step->share)->and($step->high)->toBeGreaterThanOrEqual($step->share);
+            if (! $censors) {
+                $longer = count(array_filter($lives, static fn (Life $life): bool => $life->ran > $step->ran));
+                expect($step->share)->toEqualWithDelta($longer / 25, 1e-9);
+            }
+        }
+    }
+});
+
+it('calls two kinds clearly different one time in twenty where they are the same', function (): void {
+    mt_srand(17);
+    $life = static function (): Life {
+        $end = -100 * log((mt_rand() + 1) / (mt_getrandmax() + 2));
+        $changed = mt_rand(20, 260);
+
+        return new Life(min($end, $changed), $end <= $changed);
+    };
+    $clear = 0;
+    for ($round = 0; $round < 600; $round++) {
+        $clear += LifeComparison::of(array_map($life, range(1, 40)), array_map($life, range(1, 30)))->isClear() ? 1 : 0;
+    }
+    expect($clear / 600)->toBeBetween(0.025, 0.08);
+});
+
 it('says nothing of parts that have not ended', function (): void {
     $running = LifeCurve::of([new Life(100, false), new Life(250, false)]);
     expect([$running->steps, $running->parts, $running->ended, $running->median()])->toBe([[], 2, 0, null])

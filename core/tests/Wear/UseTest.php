@@ -57,6 +57,33 @@ it('counts a day at its end, and what a row was shut off for not at all', functi
         ->and(UseLog::of([], spacing(30), 16)->total(1))->toEqual(new RowUse);
 });
 
+it('sums up what each row ran as adding up line by line does', function (): void {
+    mt_srand(13);
+    $days = array_map(static fn (int $day): string => sprintf('2026-05-%02d', $day), range(1, 28));
+    $runs = [];
+    for ($field = 0; $field < 120; $field++) {
+        $shares = [];
+        foreach (mt_rand(0, 1) === 0 ? [] : (array) array_rand(array_flip(range(1, 8)), mt_rand(1, 3)) as $row) {
+            $shares[$row] = mt_rand(0, 9) / 10;
+        }
+        $runs[] = new FieldRun($days[array_rand($days)], mt_rand(1, 900) / 10, mt_rand(50, 200) / 100, $shares);
+    }
+    $log = UseLog::of($runs, spacing(30), 8);
+    foreach ([1, 4, 8] as $row) {
+        foreach ($days as $day) {
+            $acres = $harsh = 0.0;
+            foreach ($runs as $run) {
+                if ($run->day < $day) {
+                    $acres += $run->acres / 8 * ($run->shares[$row] ?? 1);
+                    $harsh += $run->acres / 8 * ($run->shares[$row] ?? 1) * $run->severity;
+                }
+            }
+            $use = $log->before($row, $day);
+            expect($use->metres / 0.3048)->toEqualWithDelta(17_424 * $acres, 1e-3)->and($use->effective / 0.3048)->toEqualWithDelta(17_424 * $harsh, 1e-3);
+        }
+    }
+});
+
 it('takes a part\'s use along from row to row', function (): void {
     $log = UseLog::of([new FieldRun('2026-05-01', 2), new FieldRun('2026-05-03', 2, 1, [2 => 0.5]), new FieldRun('2026-05-05', 2)], spacing(30), 2);
     $there = new Stretch(1, '2026-04-01T10:00:00Z', '2026-05-02T10:00:00Z');
