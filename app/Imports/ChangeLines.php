@@ -62,8 +62,11 @@ final class ChangeLines implements Lines
             'size' => $line->text('size'),
             'reason' => self::reason($line),
             'cost' => $line->number('cost'),
-            'note' => mb_substr($line->text('note') ?? '', 0, 1000),
+            'note' => $line->text('note') ?? '',
         ];
+        if (mb_strlen($item['note']) > 1000) {
+            throw RefusedLine::because('long_note', ['letters' => number_format(mb_strlen($item['note']))]);
+        }
         if ($removed !== null && $removed <= $day) {
             throw RefusedLine::because('removed_before_fitted', ['day' => $day, 'removed' => $removed]);
         }

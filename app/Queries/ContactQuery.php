@@ -88,7 +88,10 @@ final class ContactQuery
         $shims = [];
         foreach ($counted as $count) {
             $since = $moves->where('row_number', $count->row_number)->where('at', '>', $count->at)->sum('pairs');
-            $shims["{$count->row_number}:{$count->side}"] = max(0, (int) $count->value + $since);
+            // More were moved than had been counted: the count was wrong, and they are to be counted again.
+            if ($count->value + $since >= 0) {
+                $shims["{$count->row_number}:{$count->side}"] = (int) $count->value + $since;
+            }
         }
 
         return $shims;

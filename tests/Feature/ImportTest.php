@@ -123,6 +123,9 @@ it('brings past part changes in, and names those that cannot all be true', funct
     expect($errors[6])->toContain('T-999')->and($errors[7])->toContain('cannot come out on 2023-02-01')
         ->and($errors[5])->toContain('another part was in the slot from 2023-03-01')
         ->and($report)->toMatchArray(['kept' => 3, 'bad' => 3]);
+    // A note is kept whole or not at all.
+    $note = ($this->import)("Date,Row,Slot,Side,Note\n2023-03-01,5,opener blade,L,".str_repeat('x', 1001)."\n", 'changes', 'good');
+    expect($note['errors'][0]['message'])->toContain('1,001 letters');
     $fittings = DB::table('fittings')->orderBy('row_number')->orderBy('fitted_at')->get();
     expect($fittings->pluck('removal_reason')->all())->toBe(['worn', null, 'other'])
         ->and($this->artisan('ustrel:rebuild'))->toBe(0);

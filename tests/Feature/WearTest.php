@@ -45,6 +45,7 @@ it('refuses acres that cannot be, in plain words', function (array $fields, stri
     'in the future' => [['day' => '2099-01-01'], 'day', 'still to come'],
     'no day' => [['day' => '2026-02-31'], 'day', 'year-month-day'],
     'no field' => [['field' => ' '], 'field', 'Name the field'],
+    'a crop too long' => [['crop' => str_repeat('x', 81)], 'crop', 'up to 80 letters'],
     'a row too many' => [['shut_off' => [['rows' => [9], 'share' => 0]]], 'shut_off', 'no row 9'],
     'more than all' => [['shut_off' => [['rows' => [1], 'share' => 1.5]]], 'shut_off', 'share that it ran'],
     'twice' => [['shut_off' => [['rows' => [1], 'share' => 0], ['rows' => [1], 'share' => 0.5]]], 'shut_off', 'named twice'],

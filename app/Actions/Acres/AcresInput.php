@@ -20,6 +20,8 @@ final readonly class AcresInput
     /** More than this no planter covers in a day. */
     private const MOST_ACRES = 10_000;
 
+    private const LONGEST_NAME = 80;
+
     private const EARLIEST = '1950-01-01';
 
     /** @param  array<int, float>  $shares  by row number, the share of it that the row ran */
@@ -51,12 +53,14 @@ final readonly class AcresInput
         $acres = (float) ($given['acres'] ?? 0);
         self::must($acres > 0 && $acres <= self::MOST_ACRES, 'acres', 'acres', ['acres' => self::plain($acres)]);
         $field = trim((string) ($given['field'] ?? ''));
-        self::must($field !== '' && mb_strlen($field) <= 80, 'field', 'field');
+        self::must($field !== '' && mb_strlen($field) <= self::LONGEST_NAME, 'field', 'field');
+        $crop = trim((string) ($given['crop'] ?? ''));
+        self::must(mb_strlen($crop) <= self::LONGEST_NAME, 'crop', 'crop');
 
         return new self(
             self::day((string) ($given['day'] ?? '')),
             $field,
-            mb_substr(trim((string) ($given['crop'] ?? '')), 0, 80) ?: null,
+            $crop === '' ? null : $crop,
             $acres,
             $mph,
             new Ground(
