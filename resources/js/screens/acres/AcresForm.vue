@@ -2,6 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { computed, reactive, watch } from 'vue'
 import type { Acres, AcresEntry, AcresLine } from '@/api/types'
+import { typedNumber } from '@/measure/typed'
 import { readRows } from '@/screens/life/life'
 import { say } from '@/words'
 import { explainSeverity } from './ground'
@@ -16,7 +17,6 @@ const { line, factors, rowCount, sections, problem, busy } = defineProps<{
   busy: boolean
 }>()
 const emit = defineEmits<{ save: [entry: AcresEntry]; takeBack: []; close: [] }>()
-const off = line?.shut_off[0]
 
 const form = reactive({
   day: line?.day ?? new Date().toISOString().slice(0, 10),
@@ -28,22 +28,23 @@ const form = reactive({
   residue: line?.residue ?? null,
   tillage: line?.tillage ?? null,
   severity: line?.own_severity ? String(line.severity) : '',
-  rows: off?.rows.join(', ') ?? '',
-  ran: off ? String(Math.round(100 * off.share)) : '0',
+  off: (line?.shut_off ?? []).map(({ rows, share }) => ({
+    rows: rows.join(', '),
+    ran: String(Math.round(10_000 * share) / 100),
+  })),
 })
+if (form.off.length === 0) form.off.push({ rows: '', ran: '0' })
 let id = uuid()
 watch(form, () => (id = uuid()))
 
-const rows = computed(() => (form.rows.trim() === '' ? [] : readRows(form.rows, rowCount)))
+/** The rows of each group; null where they cannot be read. */
+const rows = computed(() => form.off.map(({ rows }) => (rows.trim() === '' ? [] : readRows(rows, rowCount))))
 const ofSections = computed(() => {
   let from = 1
   return sections.map((count, index) => ({ name: `Section ${index + 1}`, rows: `${from}-${(from += count) - 1}` }))
 })
 const choices = (kind: 'soil' | 'residue' | 'tillage') =>
   Object.keys(factors[kind]).map((value) => ({ value, title: say(`${kind}.${value}`) }))
-/** What is no number goes up as typed, so that the answer can name it. */
-const number = (typed: string) =>
-  typed.trim() === '' ? null : Number(typed.replace(',', '.')) || (typed as unknown as number)
 
 function save(): void {
   emit('save', {
@@ -51,13 +52,16 @@ function save(): void {
     day: form.day,
     field: form.field,
     crop: form.crop || null,
-    acres: form.acres.trim() === '0' ? 0 : number(form.acres),
-    mph: number(form.mph),
+    acres: typedNumber(form.acres),
+    mph: typedNumber(form.mph),
     soil: form.soil,
     residue: form.residue,
     tillage: form.tillage,
-    severity: number(form.severity),
-    shut_off: rows.value && rows.value.length > 0 ? [{ rows: rows.value, share: Number(form.ran) / 100 }] : [],
+    severity: typedNumber(form.severity),
+    shut_off: form.off.flatMap(({ ran }, group) => {
+      const of = rows.value[group] ?? []
+      return of.length === 0 ? [] : [{ rows: of, share: (typedNumber(ran) ?? 0) / 100 }]
+    }),
     ...(line ? { supersedes: line.id } : {}),
   })
 }
@@ -89,30 +93,31 @@ function save(): void {
       </div>
       <p class="quiet">Severity {{ form.severity || explainSeverity(form, factors) }}</p>
       <h3>Rows shut off</h3>
-      <div class="off">
+      <div v-for="(group, index) in form.off" :key="index" class="off">
         <v-text-field
-          v-model="form.rows"
+          v-model="group.rows"
           label="Rows"
           placeholder="7-8"
-          :error-messages="rows === null ? `Write rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
+          :error-messages="rows[index] === null ? `Write rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
         />
-        <v-text-field v-model="form.ran" label="They ran, % of the field" inputmode="numeric" />
+        <v-text-field v-model="group.ran" label="They ran, % of the field" inputmode="numeric" />
         <v-btn
           v-for="section in ofSections.length > 1 ? ofSections : []"
           :key="section.name"
           variant="outlined"
-          @click="form.rows = section.rows"
+          @click="group.rows = section.rows"
         >
           {{ section.name }}
         </v-btn>
       </div>
+      <v-btn variant="outlined" @click="form.off.push({ rows: '', ran: '50' })">Other rows that ran less</v-btn>
       <p v-if="problem" class="change" role="alert">{{ problem }}</p>
       <div class="actions">
         <v-btn v-if="line" variant="text" color="error" :loading="busy" @click="emit('takeBack')"
           >Take this line back</v-btn
         >
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn color="primary" type="submit" :loading="busy" :disabled="rows === null">{{
+        <v-btn color="primary" type="submit" :loading="busy" :disabled="rows.includes(null)">{{
           line ? 'Correct it' : 'Log it'
         }}</v-btn>
       </div>
@@ -121,6 +126,9 @@ function save(): void {
 </template>
 
 <style scoped>
+form > .v-btn {
+  justify-self: start;
+}
 .off {
   display: flex;
   flex-wrap: wrap;

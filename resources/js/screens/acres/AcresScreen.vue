@@ -62,8 +62,8 @@ async function save(entry: AcresEntry): Promise<void> {
 
 async function takeBack(of: AcresLine): Promise<void> {
   const { day, field, acres } = of
-  await log({ id: uuid(), day, field, acres, supersedes: of.id, withdrawn: true }, `Taken back: ${acres} ac, ${field}`)
-  editing.value = undefined
+  const entry = { id: uuid(), day, field, acres, supersedes: of.id, withdrawn: true }
+  if (await log(entry, `Taken back: ${acres} ac, ${field}`)) editing.value = undefined
 }
 </script>
 

@@ -5,6 +5,7 @@ import type { Ledger, RemovalReason, Side, Slot } from '@/api/types'
 import CautionNote from '@/components/CautionNote.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useRecord } from '@/composables/useRecord'
+import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 import { readRows } from './life'
 
@@ -68,8 +69,8 @@ async function save(): Promise<void> {
         size: size.value.trim() || null,
         ran_before: (used.value && ranBefore.value.trim()) || null,
         reason: reason.value,
-        cost: cost.value.trim() === '' ? price.value : Number(cost.value.replace(',', '.')),
-        shims: shims.value.trim() === '' ? null : Number(shims.value),
+        cost: typedNumber(cost.value) ?? price.value,
+        shims: typedNumber(shims.value),
         note: note.value,
       })),
     ),

@@ -6,6 +6,7 @@ import RefusalList from '@/components/RefusalList.vue'
 import { type Entry, useRecord } from '@/composables/useRecord'
 import { useUnits } from '@/composables/useUnits'
 import { shortDate } from '@/dates'
+import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 
 /** What is on record of a fitted part, put right: corrected, taken back, or the part taken out with nothing in its place. */
@@ -39,7 +40,7 @@ const correct = () =>
       used: fitting.used,
       size: size.value.trim() || null,
       shims: fitting.shims,
-      cost: cost.value.trim() === '' ? null : Number(cost.value.replace(',', '.')),
+      cost: typedNumber(cost.value),
       note: note.value,
       supersedes: fitting.id,
     },

@@ -5,6 +5,7 @@ import { keys, queries } from '@/api/queries'
 import type { PartType, PartTypeEdit, Slot } from '@/api/types'
 import { useUnits } from '@/composables/useUnits'
 import messages from '../../../../lang/en.json'
+import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 
 /** A part type of the workshop's own catalogue: made, or changed. */
@@ -31,10 +32,6 @@ const form = reactive({
 const refusal = ref<Refusal | null>(null)
 const busy = ref(false)
 
-function number(typed: string): number | null {
-  return typed.trim() === '' ? null : Number.isNaN(Number(typed)) ? (typed as unknown as number) : Number(typed)
-}
-
 async function save(): Promise<void> {
   busy.value = true
   refusal.value = null
@@ -42,11 +39,11 @@ async function save(): Promise<void> {
     name: form.name,
     own_number: form.ownNumber || null,
     slots: form.slots,
-    per_row: number(form.perRow) as number,
+    per_row: typedNumber(form.perRow) as number,
     new_size: form.newSize || null,
     life: form.life || null,
-    price: number(form.price),
-    lead_days: number(form.leadDays),
+    price: typedNumber(form.price),
+    lead_days: typedNumber(form.leadDays),
     notes: form.notes,
     heavy: form.heavy,
     clearance: form.clearance,

@@ -5,6 +5,7 @@ import { api, body, Refusal } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Planter, PlanterEdit, SpecSheet } from '@/api/types'
 import PlanterRibbon from '@/components/PlanterRibbon.vue'
+import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 import EquipmentFields from './EquipmentFields.vue'
 
@@ -38,7 +39,7 @@ const busy = ref(false)
 const edit = computed<PlanterEdit>(() => ({
   farm: form.farm,
   name: form.name,
-  row_count: number(form.rows),
+  row_count: typedNumber(form.rows) as number,
   spacing: form.spacing,
   ...(form.sections.trim() === ''
     ? {}
@@ -46,18 +47,14 @@ const edit = computed<PlanterEdit>(() => ({
         sections: form.sections
           .split(/[,\s]+/)
           .filter(Boolean)
-          .map(number),
+          .map((rows) => typedNumber(rows) as number),
       }),
   spec_sheet_id: form.sheet as number,
   ...(form.equipment ? { equipment: form.equipment } : {}),
   planting_start: form.plantingStart || null,
-  planned_acres: form.plannedAcres.trim() === '' ? null : number(form.plannedAcres),
-  planting_days: form.plantingDays.trim() === '' ? null : number(form.plantingDays),
+  planned_acres: typedNumber(form.plannedAcres),
+  planting_days: typedNumber(form.plantingDays),
 }))
-
-function number(typed: string): number {
-  return /^\d+(\.\d+)?$/.test(typed.trim()) ? Number(typed) : (typed as unknown as number)
-}
 
 const preview = computed(() => {
   const count = edit.value.row_count
