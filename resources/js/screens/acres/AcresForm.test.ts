@@ -1,0 +1,97 @@
+import { mount } from '@vue/test-utils'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { createVuetify } from 'vuetify'
+import type { AcresEntry, AcresLine } from '@/api/types'
+import { signInForTest } from '@/testing'
+import AcresForm from './AcresForm.vue'
+
+const factors = { soil: { sand: 1.3, loam: 1 }, residue: { heavy: 1.1 }, tillage: { no_till: 1.15 } }
+const line: AcresLine = {
+  id: 'l1',
+  day: '2026-04-20',
+  field: 'Long Field',
+  crop: 'popcorn',
+  acres: 62.5,
+  mph: 5,
+  soil: 'sand',
+  residue: 'heavy',
+  tillage: null,
+  severity: 1.43,
+  own_severity: false,
+  shut_off: [
+    { rows: [7, 8], share: 0 },
+    { rows: [1], share: 0.255 },
+  ],
+  logged_by: 'Wren',
+}
+
+function form(of?: AcresLine) {
+  const wrapper = mount(AcresForm, {
+    props: { line: of, factors, rowCount: 8, sections: [4, 4], problem: '', busy: false },
+    global: { plugins: [createVuetify()], stubs: { VDialog: { template: '<div><slot /></div>' } } },
+  })
+  const field = (label: string, nth = 0) => {
+    const found = wrapper.findAll('label[for]').filter((one) => one.text() === label)[nth]
+    return wrapper.get(`[id="${found?.attributes('for')}"]`)
+  }
+  const press = (name: string) =>
+    wrapper
+      .findAll('button')
+      .find((one) => one.text() === name)!
+      .trigger('click')
+  const saved = async () => {
+    await wrapper.get('form').trigger('submit')
+    return wrapper.emitted<[AcresEntry]>('save')!.at(-1)![0]
+  }
+  return { wrapper, field, press, saved }
+}
+
+describe('the form of a field', () => {
+  beforeEach(() => signInForTest())
+
+  it('loses nothing of a line that is corrected', async () => {
+    const { saved, field } = form(line)
+    await field('Acres').setValue('60,5')
+    expect(await saved()).toEqual({
+      id: expect.any(String) as string,
+      day: '2026-04-20',
+      field: 'Long Field',
+      crop: 'popcorn',
+      acres: 60.5,
+      mph: 5,
+      soil: 'sand',
+      residue: 'heavy',
+      tillage: null,
+      severity: null,
+      shut_off: line.shut_off,
+      supersedes: 'l1',
+    })
+  })
+
+  it('takes a section for the rows that were shut off, and others that ran less', async () => {
+    const { saved, field, press, wrapper } = form()
+    await field('Field').setValue('Far Down')
+    await field('Acres').setValue('0')
+    await press('Section 2')
+    await press('Other rows that ran less')
+    await field('Rows', 1).setValue('1')
+    expect((await saved()).shut_off).toEqual([
+      { rows: [5, 6, 7, 8], share: 0 },
+      { rows: [1], share: 0.5 },
+    ])
+    expect((await saved()).acres).toBe(0)
+    await field('Rows', 1).setValue('9')
+    expect(wrapper.text()).toContain('Write rows from 1 to 8')
+    expect(wrapper.get('button[type=submit]').attributes('disabled')).toBeDefined()
+  })
+
+  it('keeps the id while nothing is changed, and sends what is no number as it was typed', async () => {
+    const { saved, field } = form()
+    await field('Acres').setValue('sixty')
+    const first = await saved()
+    expect(first.acres).toBe('sixty')
+    expect((await saved()).id).toBe(first.id)
+    await field('Acres').setValue('60')
+    expect((await saved()).id).not.toBe(first.id)
+  })
+})
