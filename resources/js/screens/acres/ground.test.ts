@@ -30,6 +30,7 @@ describe('acres', () => {
     expect(explainSeverity(ground, factors)).toBe(
       '1.64: sand 1.3 × heavy residue 1.1 × no-till 1.15. 1 is ground like any other; typical values.',
     )
+    expect(explainSeverity({ soil: null, residue: 'heavy', tillage: 'no_till' }, factors)).toMatch(/^1\.27: /)
     expect(explainSeverity({ soil: null, residue: null, tillage: null }, factors)).toContain('1: ground like any other')
   })
 })

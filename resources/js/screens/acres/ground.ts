@@ -28,5 +28,6 @@ export function explainSeverity({ soil, residue, tillage }: Kinds, factors: Acre
     return '1: ground like any other. Parts wear faster in sand, among stones, in residue and without tillage.'
   const product = parts.reduce((so, { factor }) => so * factor, 1)
   const how = parts.map(({ word, factor }) => `${word} ${factor}`).join(' × ')
-  return `${Math.round(100 * product) / 100}: ${how}. 1 is ground like any other; typical values.`
+  // 1.1 × 1.15 is 1.265 and goes up, as it does on the server.
+  return `${Math.round(Number((100 * product).toPrecision(12))) / 100}: ${how}. 1 is ground like any other; typical values.`
 }
