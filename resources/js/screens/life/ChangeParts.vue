@@ -142,7 +142,9 @@ async function save(): Promise<void> {
         <v-text-field
           v-if="slot === 'opener_blade'"
           v-model="shims"
-          label="Inner shims in the pack"
+          label="Inner shims"
+          hint="In the pack, each side"
+          persistent-hint
           inputmode="numeric"
         />
         <v-text-field
