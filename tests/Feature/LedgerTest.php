@@ -106,11 +106,19 @@ it('corrects and takes back what was recorded, without losing it', function (): 
     expect(array_column($fittings, 'id'))->toBe([$next['id'], $right['id']])
         ->and($fittings[1])->toMatchArray(['part_id' => $wrong['id'], 'size_mm' => 377.825, 'fitted_at' => '2024-04-01T10:00:00.000Z']);
 
+    // What is not said anew stays: what the part had run before, and why the one before it came out.
+    $used = $this->fitting(2, '2025-03-01', ['used' => true, 'ran_before' => '120 mi', 'reason' => 'failed']);
+    $this->record($this->planter, $this->fitting(2, '2024-03-01'), $used)->assertCreated();
+    $this->record($this->planter, array_diff_key($this->fitting(2, '2025-03-02', ['supersedes' => $used['id'], 'used' => true]), ['reason' => 1]))->assertCreated();
+    $ofRow2 = $this->getJson("/api/planters/{$this->planter->id}/rows/2")->json('fittings');
+    expect($ofRow2[0]['ran_before_m'] / 1609.344)->toEqualWithDelta(120, 0.01)
+        ->and($ofRow2[1])->toMatchArray(['removal_reason' => 'failed', 'removed_at' => '2025-03-02T10:00:00.000Z']);
+
     $this->record($this->planter, ['id' => (string) Str::uuid7(), 'kind' => 'withdrawn', 'happened_at' => now()->toIso8601String(), 'supersedes' => $next['id']])->assertCreated()
-        ->assertJsonPath('fitted.0.id', $right['id']);
+        ->assertJsonPath('fitted.1.id', $right['id']);
     $this->record($this->planter, ['id' => (string) Str::uuid7()] + $right)
         ->assertUnprocessable()->assertJsonValidationErrors(['events.0.supersedes' => 'corrected or taken back already']);
-    expect(DB::table('ledger_events')->count())->toBe(4)->and($this->artisan('ustrel:rebuild'))->toBe(0);
+    expect(DB::table('ledger_events')->count())->toBe(7)->and($this->artisan('ustrel:rebuild'))->toBe(0);
 });
 
 it('refuses what cannot be, in plain words, and writes none of it', function (Closure $events, string $field, string $message): void {

@@ -84,8 +84,9 @@ final readonly class EventIntake
         $slot = Slot::from($item['slot']);
         $check = $this->place($index, $item['row'], $slot, Side::from($item['side']));
         $part = isset($item['part_id']) ? $this->knownPart($index, strtolower($item['part_id']), $slot) : null;
+        $corrected = $this->corrected($item);
         $type = $this->type($index, $part->part_type_id ?? $item['part_type_id'] ?? null, $slot);
-        $used = $part !== null || ($item['used'] ?? false);
+        $used = $part !== null || (bool) ($item['used'] ?? $corrected->used ?? false);
         $size = isset($item['size']) ? $this->quantity($index, 'size', $item['size'], Unit::Millimetre) : null;
         if ($size !== null && $check->wear() === null) {
             throw self::refused($index, 'size', 'no_size', ['slot' => __("slot.{$slot->value}")]);
@@ -95,12 +96,13 @@ final readonly class EventIntake
             'row_number' => $item['row'],
             'slot' => $slot->value,
             'side' => $item['side'],
-            'part_id' => $part->part_id ?? $this->correctedPart($item) ?? strtolower($item['id']),
+            'part_id' => $part->part_id ?? $corrected->part_id ?? strtolower($item['id']),
             'part_type_id' => $type?->id,
             'used' => $used,
             'size' => $size === null ? $this->usualSize($part, $used, $type, $check) : number_format(Unit::Millimetre->valueOf($size), 6, '.', ''),
             'size_typed' => $size?->asTyped(),
-            'ran_before_m' => $this->ranBefore($index, $item, $part),
+            'ran_before_m' => $this->ranBefore($index, $item, $part, $corrected),
+            'reason' => $item['reason'] ?? $corrected->reason ?? null,
         ];
     }
 
@@ -149,14 +151,14 @@ final readonly class EventIntake
     }
 
     /**
-     * A fitting that is corrected is still of the same piece.
+     * The fitting that is corrected: still of the same piece, with what it had run before, in place of the same old part.
      *
      * @param  array<string, mixed>  $item
      */
-    private function correctedPart(array $item): ?string
+    private function corrected(array $item): ?stdClass
     {
         return isset($item['supersedes'])
-            ? DB::table('ledger_events')->where('planter_id', $this->planter->id)->where('id', strtolower($item['supersedes']))->value('part_id')
+            ? DB::table('ledger_events')->where('planter_id', $this->planter->id)->where('id', strtolower($item['supersedes']))->where('kind', 'fitted')->first()
             : null;
     }
 
@@ -193,12 +195,12 @@ final readonly class EventIntake
     }
 
     /** @param  array<string, mixed>  $item */
-    private function ranBefore(int $index, array $item, ?stdClass $part): string
+    private function ranBefore(int $index, array $item, ?stdClass $part, ?stdClass $corrected): string
     {
         $said = isset($item['ran_before']) ? $this->quantity($index, 'ran_before', $item['ran_before'], Unit::FurrowMile) : null;
         $metres = $said === null ? 0.0 : FurrowDistance::ofMiles(Unit::FurrowMile->valueOf($said))->metres;
         if ($part === null) {
-            return number_format($metres, 1, '.', '');
+            return $said === null && $corrected !== null ? (string) $corrected->ran_before_m : number_format($metres, 1, '.', '');
         }
         if ($said !== null && $metres < (float) $part->part_ran_m) {
             throw self::refused($index, 'ran_before', 'use_backwards', ['ran' => round(FurrowDistance::ofMetres($part->part_ran_m)->toMiles())]);
