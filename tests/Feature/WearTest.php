@@ -112,6 +112,16 @@ it('keeps a catalogue of part types and says which lasts', function (): void {
         ->and($lives['against'])->toMatchArray(['parts' => 4, 'ended' => 0, 'median_m' => null])
         ->and($lives['against']['longest_m'] / 1609.344)->toEqualWithDelta(990, 0.1)
         ->and($lives['comparison'])->toMatchArray(['clear' => true, 'longer' => $hard['id']]);
+
+    // A used tube counts from where it came in; of one from nobody knows where, and one that ended before any acres, no life is known.
+    $used = ['part_type_id' => $hard['id'], 'used' => true] + $tube;
+    $this->record(
+        $this->planter, $this->fitting(5, '2024-07-01', ['ran_before' => '200 mi'] + $used), $this->fitting(6, '2024-07-01', $used),
+        $this->fitting(7, '2024-07-01', ['part_type_id' => $hard['id']] + $tube), $this->fitting(7, '2024-08-01', ['part_type_id' => $hard['id']] + $tube),
+    )->assertCreated();
+    $this->getJson("/api/part-types/{$hard['id']}/lives")->assertOk()
+        ->assertJsonPath('curve.parts', 6)->assertJsonPath('curve.left_out', 2)->assertJsonPath('curve.ended', 3)
+        ->assertJsonPath('curve.steps.0.at_risk', 4);
     $foreign = PartType::query()->create(['workshop_id' => $this->technicianOf('Lowmoor')->workshop_id, 'name' => 'x', 'slots' => ['seed_tube'], 'per_row' => 1]);
     $this->getJson("/api/part-types/{$plain['id']}/lives?against={$foreign->id}")->assertNotFound();
 });

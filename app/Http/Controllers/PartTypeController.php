@@ -61,7 +61,7 @@ final class PartTypeController extends Controller
             $other = PartType::query()->where('workshop_id', $partType->workshop_id)->find($request->integer('against')) ?? abort(404);
         }
 
-        return new JsonResponse(LivesShape::of($partType, $lives->of($partType), $other, $other === null ? [] : $lives->of($other)));
+        return new JsonResponse(LivesShape::of($partType, $lives->of($partType), $other, $other === null ? null : $lives->of($other)));
     }
 
     /** @param  array<string, mixed>  $fields */

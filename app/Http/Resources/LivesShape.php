@@ -5,16 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\PartType;
+use App\Queries\PartLives;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Wear\Life;
 use Ustrel\Core\Wear\LifeComparison;
 use Ustrel\Core\Wear\LifeCurve;
 use Ustrel\Core\Wear\LifeStep;
 
-#[OA\Schema(schema: 'LifeCurve', required: ['part_type_id', 'name', 'parts', 'ended', 'longest_m', 'median_m', 'median_low_m', 'median_high_m', 'steps'], properties: [
+#[OA\Schema(schema: 'LifeCurve', required: ['part_type_id', 'name', 'parts', 'left_out', 'ended', 'longest_m', 'median_m', 'median_low_m', 'median_high_m', 'steps'], properties: [
     new OA\Property(property: 'part_type_id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'parts', description: 'That were ever fitted', type: 'integer'),
+    new OA\Property(property: 'parts', description: 'That were ever fitted and are known to have run so far', type: 'integer'),
+    new OA\Property(property: 'left_out', description: 'Parts of which it is not on record how far they had run', type: 'integer'),
     new OA\Property(property: 'ended', description: 'Of which worn out or failed; the rest was changed early or still runs', type: 'integer'),
     new OA\Property(property: 'longest_m', description: 'Furrow metres that the longest-running part has reached', type: 'number'),
     new OA\Property(property: 'median_m', description: 'What half of them reach; null where more than half have not ended', type: 'number', nullable: true),
@@ -39,18 +41,14 @@ use Ustrel\Core\Wear\LifeStep;
 ])]
 final class LivesShape
 {
-    /**
-     * @param  list<Life>  $lives
-     * @param  list<Life>  $othersLives
-     * @return array<string, mixed>
-     */
-    public static function of(PartType $type, array $lives, ?PartType $other, array $othersLives): array
+    /** @return array<string, mixed> */
+    public static function of(PartType $type, PartLives $lives, ?PartType $other, ?PartLives $othersLives): array
     {
-        $comparison = $other === null ? null : LifeComparison::of($lives, $othersLives);
+        $comparison = $othersLives === null ? null : LifeComparison::of($lives->lives, $othersLives->lives);
 
         return [
             'curve' => self::curve($type, $lives),
-            'against' => $other === null ? null : self::curve($other, $othersLives),
+            'against' => $other === null || $othersLives === null ? null : self::curve($other, $othersLives),
             'comparison' => $comparison === null ? null : [
                 'clear' => $comparison->isClear(),
                 'longer' => $comparison->isClear() ? ($comparison->hazard < 1 ? $type->id : $other->id) : null,
@@ -59,20 +57,18 @@ final class LivesShape
         ];
     }
 
-    /**
-     * @param  list<Life>  $lives
-     * @return array<string, mixed>
-     */
-    private static function curve(PartType $type, array $lives): array
+    /** @return array<string, mixed> */
+    private static function curve(PartType $type, PartLives $lives): array
     {
-        $curve = LifeCurve::of($lives);
+        $curve = LifeCurve::of($lives->lives);
 
         return [
             'part_type_id' => $type->id,
             'name' => $type->name,
             'parts' => $curve->parts,
+            'left_out' => $lives->leftOut,
             'ended' => $curve->ended,
-            'longest_m' => max([0.0, ...array_map(static fn (Life $life): float => $life->ran, $lives)]),
+            'longest_m' => max([0.0, ...array_map(static fn (Life $life): float => $life->ran, $lives->lives)]),
             'median_m' => $curve->median(),
             'median_low_m' => $curve->medianLow(),
             'median_high_m' => $curve->medianHigh(),

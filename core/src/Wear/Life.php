@@ -10,10 +10,12 @@ final readonly class Life
     /**
      * @param  float  $ran  in any unit, 0 or more
      * @param  bool  $ended  worn out or failed; else it was taken out early or still runs
+     * @param  float  $since  what it had run already when it was first seen: had it ended before, nobody would know of it
      */
     public function __construct(
         public float $ran,
         public bool $ended,
+        public float $since = 0.0,
     ) {
     }
 }

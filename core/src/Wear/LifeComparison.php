@@ -29,16 +29,12 @@ final readonly class LifeComparison
      */
     public static function of(array $first, array $second): self
     {
-        $seen = count(array_filter($first, static fn (Life $life): bool => $life->ended));
+        $seen = count(array_filter($first, static fn (Life $life): bool => $life->ended && $life->since < $life->ran));
         $expected = 0.0;
         $variance = 0.0;
-        usort($first, static fn (Life $a, Life $b): int => $a->ran <=> $b->ran);
-        $gone = 0;
+        $ofFirst = new SeenRunning($first);
         foreach (LifeCurve::endsOf([...$first, ...$second]) as [$ran, $ended, $atRisk]) {
-            while ($gone < count($first) && $first[$gone]->ran < $ran) {
-                $gone++;
-            }
-            $share = (count($first) - $gone) / $atRisk;
+            $share = $ofFirst->at($ran) / $atRisk;
             $expected += $ended * $share;
             $variance += $atRisk === 1 ? 0.0 : $ended * $share * (1 - $share) * ($atRisk - $ended) / ($atRisk - 1);
         }

@@ -6,8 +6,9 @@ namespace Ustrel\Core\Wear;
 
 /**
  * The lives that parts of one type have reached: Kaplan and Meier's product limit (J. Am. Stat. Assoc. 53, 1958), in
- * which a part that was changed before its end still counts for as long as it ran. Intervals by Greenwood's variance on
- * the log-minus-log scale, 95 %.
+ * which a part that was changed before its end still counts for as long as it ran, and one that came used from where it
+ * was first seen (left truncation; Klein and Moeschberger, Survival Analysis, 2003, ch. 4.6). Intervals by Greenwood's
+ * variance on the log-minus-log scale, 95 %.
  */
 final readonly class LifeCurve
 {
@@ -56,26 +57,26 @@ final readonly class LifeCurve
     }
 
     /**
-     * The distances at which parts ended, each with how many ended there and how many were still running just before.
+     * The distances at which parts ended, each with how many ended there and how many were at risk: running, and seen to.
      *
      * @param  list<Life>  $lives
      * @return list<array{float, int, int}>
      */
     public static function endsOf(array $lives): array
     {
-        usort($lives, static fn (Life $a, Life $b): int => $a->ran <=> $b->ran);
+        $ends = [];
+        foreach ($lives as $life) {
+            if ($life->ended && $life->since < $life->ran) {
+                $ends[] = $life->ran;
+            }
+        }
+        sort($ends);
+        $seen = new SeenRunning($lives);
         $steps = [];
-        $atRisk = count($lives);
-        for ($index = 0; $index < count($lives); $index += $here) {
-            $ran = $lives[$index]->ran;
-            $ended = 0;
-            for ($here = 0; ($lives[$index + $here] ?? null)?->ran === $ran; $here++) {
-                $ended += $lives[$index + $here]->ended ? 1 : 0;
-            }
-            if ($ended > 0) {
-                $steps[] = [$ran, $ended, $atRisk];
-            }
-            $atRisk -= $here;
+        for ($index = 0; $index < count($ends); $index += $ended) {
+            $ran = $ends[$index];
+            for ($ended = 1; ($ends[$index + $ended] ?? null) === $ran; $ended++);
+            $steps[] = [$ran, $ended, $seen->at($ran)];
         }
 
         return $steps;

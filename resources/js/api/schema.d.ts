@@ -1406,8 +1406,10 @@ export interface components {
         LifeCurve: {
             part_type_id: number;
             name: string;
-            /** @description That were ever fitted */
+            /** @description That were ever fitted and are known to have run so far */
             parts: number;
+            /** @description Parts of which it is not on record how far they had run */
+            left_out: number;
             /** @description Of which worn out or failed; the rest was changed early or still runs */
             ended: number;
             /** @description Furrow metres that the longest-running part has reached */

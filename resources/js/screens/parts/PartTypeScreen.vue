@@ -6,7 +6,7 @@ import LoadProblem from '@/components/LoadProblem.vue'
 import { useUnits } from '@/composables/useUnits'
 import { say } from '@/words'
 import LifeCurves from './LifeCurves.vue'
-import { sayMedian } from './lives'
+import { sayLeftOut, sayMedian } from './lives'
 import PartTypeForm from './PartTypeForm.vue'
 
 /** One part type: what it is, and the lives that it has really reached on all the shop's planters. */
@@ -73,19 +73,20 @@ const verdict = computed(() => {
           />
         </div>
         <p v-if="lives.data.value.curve.parts === 0">
-          None was fitted yet. Once some are, and some worn out, their lives show here.
+          None was fitted yet of which it is known how far it ran. Once some are, and some worn out, their lives show
+          here.{{ sayLeftOut(lives.data.value.curve) }}
         </p>
         <template v-else>
           <ul>
             <li v-for="curve in curves" :key="curve.part_type_id">
-              <strong>{{ curve.name }}:</strong> {{ sayMedian(curve, distance) }}
+              <strong>{{ curve.name }}:</strong> {{ sayMedian(curve, distance) }}{{ sayLeftOut(curve) }}
             </li>
           </ul>
           <p v-if="verdict" class="verdict">{{ verdict }}</p>
           <life-curves :curves="curves" />
           <p class="quiet">
             The share still running after so much furrow, with 95% intervals. Parts that were changed early or still run
-            count for as far as they got.
+            count for as far as they got, used ones from where they came in.
           </p>
         </template>
       </section>

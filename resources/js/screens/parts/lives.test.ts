@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { sayMedian, stepsOf } from './lives'
+import { sayLeftOut, sayMedian, stepsOf } from './lives'
 
 describe('lives of parts', () => {
   const distance = (metres: number) => `${metres} m`
@@ -7,6 +7,7 @@ describe('lives of parts', () => {
     part_type_id: 1,
     name: 'Tube',
     parts: 3,
+    left_out: 0,
     ended: 2,
     longest_m: 900,
     median_m: 300,
@@ -19,6 +20,14 @@ describe('lives of parts', () => {
     expect(sayMedian(curve, distance)).toBe('3 fitted, 2 worn out or failed; half of them reach 300 m (100 m to open).')
     expect(sayMedian({ ...curve, ended: 0 }, distance)).toContain('none has ended yet, the longest has run 900 m')
     expect(sayMedian({ ...curve, median_m: null }, distance)).toContain('more than half still ran')
+  })
+
+  it('owns up to what is left out', () => {
+    expect([0, 1, 7].map((left_out) => sayLeftOut({ ...curve, left_out }))).toEqual([
+      '',
+      ' One more is left out: how far it had run is not on record.',
+      ' 7 more are left out: how far they had run is not on record.',
+    ])
   })
 
   it('steps from all running to as far as any got', () => {

@@ -10,6 +10,14 @@ export function sayMedian(curve: LifeCurve, distance: (metres: number) => string
   return `${count}; half of them reach ${distance(curve.median_m)} (${ends}).`
 }
 
+/** What is left out of a curve, in words; nothing where nothing is. */
+export function sayLeftOut({ left_out }: LifeCurve): string {
+  if (left_out === 0) return ''
+  return left_out === 1
+    ? ' One more is left out: how far it had run is not on record.'
+    : ` ${left_out} more are left out: how far they had run is not on record.`
+}
+
 /** A curve as steps from all running at nothing run, to as far as any part got. */
 export function stepsOf(curve: LifeCurve): { ran: number; share: number; low: number; high: number }[] {
   const steps = [
