@@ -36,7 +36,7 @@ for (const restarts of [false, true]) {
     ])
     // Opened once with a signal.
     await page.goto(`/planters/${planter}/walk`)
-    await expect(page.getByRole('heading', { level: 1 })).toContainText('Row 1 of 20')
+    await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 1 of 20' })).toBeVisible()
     await page.waitForFunction(async () => {
       const page = await (await caches.open('page')).match('/')
       return page !== undefined && navigator.serviceWorker.controller !== null
@@ -54,7 +54,7 @@ for (const restarts of [false, true]) {
     await page.reload()
     await expect(page.getByText('21 waiting')).toBeVisible()
     await expect(page.locator('.count strong')).toHaveText('20')
-    await expect(page.getByRole('heading', { level: 1 })).toContainText('Row 11 of 20')
+    await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 11 of 20' })).toBeVisible()
     await measure(page, figures.slice(20), 20)
     await expect(page.getByText('41 waiting')).toBeVisible()
 
@@ -89,7 +89,7 @@ test('a walk is started without a signal, and gives way to one that somebody els
   await context.setOffline(true)
   await page.getByLabel('I have read this').check()
   await page.getByRole('button', { name: 'Start the walk' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Row 1 of 2')
+  await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 1 of 2' })).toBeVisible()
   await page.keyboard.press('s')
   await expect(page.getByText('2 waiting')).toBeVisible()
 
@@ -111,7 +111,7 @@ test("one person's readings never go up under another's name", async ({ page, co
   await signIn(page)
   const { planter, walk } = await planterWithWalk(page, 'Two Names', 1)
   await page.goto(`/planters/${planter}/walk`)
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Row 1 of 1')
+  await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 1 of 1' })).toBeVisible()
   // In every tab: another one of the same person would send them, too.
   await context.route('**/readings', (route) => route.abort())
   await page.keyboard.type('14 3/4')

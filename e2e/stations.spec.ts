@@ -33,7 +33,7 @@ test('two rows of a sixteen-row planter are walked over all stations by keyboard
 
   let readings = 0
   for (const row of [1, 2]) {
-    await expect(page.getByRole('heading', { level: 1 })).toContainText(`Row ${row} of 16`)
+    await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: `Row ${row} of 16` })).toBeVisible()
     for (const check of checks) {
       for (let side = 0; side < check.sides.length; side++) {
         if (check.unit === null) await page.keyboard.press(KEYS[check.kind] as string)
@@ -45,7 +45,7 @@ test('two rows of a sixteen-row planter are walked over all stations by keyboard
       }
     }
   }
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Row 3 of 16')
+  await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 3 of 16' })).toBeVisible()
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
   const after = await call<Guide>(page, 'GET', `/api/walks/${walk}`)
   expect(after.body.ribbon.slice(0, 3).map((row) => [row.checked, row.verdict])).toEqual([
@@ -59,7 +59,7 @@ test('a sixteen-row walk of three measures takes no more keys than a spreadsheet
   await signIn(page)
   const { planter, walk } = await planterWithWalk(page, 'Key Counter', 16)
   await page.goto(`/planters/${planter}/walk`)
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Row 1 of 16')
+  await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 1 of 16' })).toBeVisible()
   await page.evaluate(() => {
     const counted = window as unknown as { keys: number }
     counted.keys = 0
@@ -137,8 +137,8 @@ test("two technicians on one planter see each other's readings within seconds", 
   await signIn(other, 'idris@tollgate.example')
   await page.goto(`/planters/${planter}/walk`)
   await other.goto(`/planters/${planter}/walk?row=2`)
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Row 1 of 2')
-  await expect(other.getByRole('heading', { level: 1 })).toContainText('Row 2 of 2')
+  await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 1 of 2' })).toBeVisible()
+  await expect(other.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 2 of 2' })).toBeVisible()
   await page.keyboard.type('14 3/8')
   await page.keyboard.press('Enter')
   await other.keyboard.type('14 3/4')
@@ -153,7 +153,9 @@ test('a hard joint and a photo stay with the row; depth stops are held against e
   await signIn(page)
   const { planter, walk } = await planterWithWalk(page, 'On Record', 4, null)
   await page.goto(`/planters/${planter}/walk?row=2&check=gauge_bearing&side=left`)
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Row 2 of 4 · Gauge wheel bearing, left')
+  await expect(
+    page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 2 of 4 · Gauge wheel bearing, left' }),
+  ).toBeVisible()
   await page.keyboard.press('m')
   await page.getByRole('textbox', { name: 'Note' }).fill('Bolt seized, heat for 40 minutes')
   await page.getByLabel('Seized or hard to open').check()

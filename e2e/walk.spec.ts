@@ -198,7 +198,7 @@ test('own figures: a spec sheet is copied, a bad figure named, a good one judged
   await signIn(page)
   await page.goto('/spec-sheets')
   await page.getByRole('button', { name: 'Copy' }).first().click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('own figures')
+  await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'own figures' })).toBeVisible()
   await page.getByRole('region', { name: 'Opener blade diameter' }).getByLabel('Change under').fill('15 1/4')
   await page.getByRole('button', { name: 'Save the figures' }).click()
   await expect(page.getByText('The limit has to be under the new size.').first()).toBeVisible()
