@@ -1,5 +1,5 @@
 import { createPinia, setActivePinia } from 'pinia'
-import type { Band, Check, State, Verdict, Walk, WalkGuide, WalkStep } from './api/types'
+import type { Band, Check, PlaceForecast, State, Verdict, Walk, WalkGuide, WalkStep } from './api/types'
 import { useSession } from './session'
 
 /* What component tests share: a signed-in technician and a small walk. Not part of the client. */
@@ -189,5 +189,26 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
     seconds_a_reading: null,
     notes: [],
     photos: [],
+  }
+}
+
+/** What is forecast of a place: a left opener blade by default. */
+export function forecastOf(fields: Partial<PlaceForecast> = {}): PlaceForecast {
+  return {
+    row: 1,
+    check: 'opener_blade_diameter',
+    side: 'left',
+    slot: 'opener_blade',
+    fitting_id: null,
+    size_mm: 374,
+    use_m: 1000,
+    left_m: { p10: 100, p50: 200, p90: 300 },
+    left_acres: { p10: 10.4, p50: 20, p90: 1200 },
+    chance: 0.1,
+    due_on: null,
+    thin: false,
+    readings: 2,
+    outliers: [],
+    ...fields,
   }
 }

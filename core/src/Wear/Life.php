@@ -18,4 +18,10 @@ final readonly class Life
         public float $since = 0.0,
     ) {
     }
+
+    /** It ended while it was seen running. */
+    public function endWasSeen(): bool
+    {
+        return $this->ended && $this->since < $this->ran;
+    }
 }

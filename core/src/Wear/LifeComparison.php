@@ -29,7 +29,7 @@ final readonly class LifeComparison
      */
     public static function of(array $first, array $second): self
     {
-        $seen = count(array_filter($first, static fn (Life $life): bool => $life->ended && $life->since < $life->ran));
+        $seen = count(array_filter($first, static fn (Life $life): bool => $life->endWasSeen()));
         $expected = 0.0;
         $variance = 0.0;
         $ofFirst = new SeenRunning($first);

@@ -35,7 +35,7 @@ final readonly class LifeCurve
             $steps[] = new LifeStep($ran, $share, $low, $high, $atRisk);
         }
 
-        return new self($steps, count($lives), count(array_filter($lives, static fn (Life $life): bool => $life->ended)));
+        return new self($steps, count($lives), count(array_filter($lives, static fn (Life $life): bool => $life->endWasSeen())));
     }
 
     /** What half of them reach; null where more than half still ran when last heard of. */
@@ -66,7 +66,7 @@ final readonly class LifeCurve
     {
         $ends = [];
         foreach ($lives as $life) {
-            if ($life->ended && $life->since < $life->ran) {
+            if ($life->endWasSeen()) {
                 $ends[] = $life->ran;
             }
         }

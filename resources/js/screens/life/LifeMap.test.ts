@@ -1,29 +1,12 @@
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { PlaceForecast } from '@/api/types'
-import { bladeCheck, signInForTest } from '@/testing'
+import { bladeCheck, forecastOf, signInForTest } from '@/testing'
 import LifeMap from './LifeMap.vue'
 import OddsList from './OddsList.vue'
 
-function place(row: number, fields: Partial<PlaceForecast> = {}): PlaceForecast {
-  return {
-    row,
-    check: 'opener_blade_diameter',
-    side: 'left',
-    slot: 'opener_blade',
-    fitting_id: null,
-    size_mm: 374.65,
-    use_m: 1000,
-    left_m: { p10: 100, p50: 200, p90: 300 },
-    left_acres: { p10: 310.2, p50: 420, p90: 560.7 },
-    chance: 0.1,
-    due_on: null,
-    thin: false,
-    readings: 2,
-    outliers: [],
-    ...fields,
-  }
-}
+const place = (row: number, fields: Partial<PlaceForecast> = {}) =>
+  forecastOf({ row, size_mm: 374.65, left_acres: { p10: 310.2, p50: 420, p90: 560.7 }, ...fields })
 const gone = { p10: 0, p50: 0, p90: 0 }
 const places = [
   place(1),

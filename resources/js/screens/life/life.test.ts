@@ -1,26 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import type { PlaceForecast } from '@/api/types'
+import { forecastOf as place } from '@/testing'
 import { printChance, printLeft, readRows, standingOf, willNotLast } from './life'
 
-function place(fields: Partial<PlaceForecast> = {}): PlaceForecast {
-  return {
-    row: 1,
-    check: 'opener_blade_diameter',
-    side: 'left',
-    slot: 'opener_blade',
-    fitting_id: null,
-    size_mm: 374,
-    use_m: 1000,
-    left_m: { p10: 100, p50: 200, p90: 300 },
-    left_acres: { p10: 10.4, p50: 20, p90: 1200 },
-    chance: 0.1,
-    due_on: null,
-    thin: false,
-    readings: 2,
-    outliers: [],
-    ...fields,
-  }
-}
 const none = { p10: 0, p50: 0, p90: 0 }
 
 describe('life left', () => {
