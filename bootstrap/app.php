@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Exceptions\Speaks;
+use App\Http\Middleware\StaysSignedOut;
+use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -19,6 +21,8 @@ return Application::configure(basePath: dirname(__DIR__))
         // One origin serves the client and the API; see compat/README.md.
         $middleware->remove(HandleCors::class);
         $middleware->statefulApi();
+        $middleware->api(append: StaysSignedOut::class);
+        $middleware->prependToPriorityList(AuthenticatesRequests::class, StaysSignedOut::class);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -19,6 +19,24 @@ it('signs in, keeps settings and signs out', function (): void {
     $this->getJson('/api/yard')->assertUnauthorized();
 });
 
+it('stays signed out though a request under way writes its session back', function (): void {
+    $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'secret-rows'])->assertOk();
+    [$id, $underWay] = [session()->getId(), session()->all()];
+    $this->withCredentials()->withCookie(session()->getName(), $id);
+    app('auth')->forgetGuards();
+    $this->getJson('/api/me')->assertOk();
+
+    $this->postJson('/api/sign-out')->assertNoContent();
+    session()->setId($id);
+    session()->replace($underWay);
+    session()->save();
+    app('auth')->forgetGuards();
+    $this->getJson('/api/me')->assertUnauthorized();
+
+    // Its cookie stands in nobody's way either.
+    $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'secret-rows'])->assertOk();
+});
+
 it('says that email and password do not go together, and after five tries to wait', function (): void {
     for ($try = 1; $try <= 5; $try++) {
         $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'guess'])

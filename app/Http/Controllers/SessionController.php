@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Middleware\StaysSignedOut;
 use App\Http\Resources\MeResource;
 use Illuminate\Contracts\Auth\StatefulGuard;
 use Illuminate\Http\Request;
@@ -39,6 +40,7 @@ final class SessionController extends Controller
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
     public function destroy(Request $request): Response
     {
+        StaysSignedOut::note($request->session());
         $this->guard()->logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
