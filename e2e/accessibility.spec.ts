@@ -48,6 +48,10 @@ for (const theme of ['light', 'dark']) {
         await expect(page.locator('.figure .chip')).toHaveText('Change')
       }
       await clean(page, name)
+      const below = await page.evaluate(
+        () => document.documentElement.scrollHeight - (document.querySelector('.v-application')?.clientHeight ?? 0),
+      )
+      expect(below, `${name} ends where its page ends`).toBeLessThanOrEqual(1)
     }
     await page.goto(`/planters/${id('Quill Bottom')}/board`)
     await page.getByRole('button', { name: /^Row 3, Opener blade diameter left/ }).click()

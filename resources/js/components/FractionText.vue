@@ -8,7 +8,7 @@ const parts = computed(() => splitFractions(text))
 </script>
 
 <template>
-  <span
+  <span class="text"
     ><template v-for="(part, index) in parts" :key="index"
       ><template v-if="'text' in part">{{ part.text }}</template
       ><template v-else
@@ -26,6 +26,10 @@ const parts = computed(() => splitFractions(text))
 </template>
 
 <style scoped>
+/* What is spoken stays within it; or else it would lengthen the page out of a box that scrolls. */
+.text {
+  position: relative;
+}
 .figure {
   white-space: nowrap;
 }

@@ -29,7 +29,14 @@ const marks = computed(() =>
     .filter(([name]) => name !== 'new')
     .map(([name, value]) => ({ value, label: say(`mark.${name}`) })),
 )
-const sorted = computed(() => [...read.value].sort((a, b) => a.value - b.value))
+/** Rows that read alike stand together, from the smallest reading. */
+const alike = computed(() => {
+  const sorted = [...read.value].sort((a, b) => a.value - b.value)
+  return [...new Set(sorted.map((cell) => cell.value))].map((value) => {
+    const cells = sorted.filter((cell) => cell.value === value)
+    return { value, cells, where: cells.map(({ row, side }) => `${row} ${say(`side.${side}`)}`.trim()).join(', ') }
+  })
+})
 </script>
 
 <template>
@@ -57,14 +64,15 @@ const sorted = computed(() => [...read.value].sort((a, b) => a.value - b.value))
         <p v-if="outliers.length > 0 && doubt" class="outliers">
           Far from the rest, which read about <fraction-text :text="quantity(doubt.ref, doubt.unit)" />:
           <strong v-for="(cell, index) in outliers" :key="`${cell.row} ${cell.side}`"
-            ><template v-if="index > 0">, </template>row {{ cell.row }} {{ say(`side.${cell.side}`) }}
+            ><template v-if="index > 0">, </template>row {{ cell.row }} {{ say(`side.${cell.side}`) }} at
             <fraction-text :text="quantity(cell.value, unit)" /></strong
           >.
         </p>
         <p v-else class="quiet">No row lies far from the rest.</p>
         <ol class="rows" aria-label="From the smallest">
-          <li v-for="cell in sorted" :key="`${cell.row} ${cell.side}`" :class="cell.now?.verdict">
-            {{ cell.row }} {{ say(`side.${cell.side}`) }} <fraction-text :text="quantity(cell.value, unit)" />
+          <li v-for="{ value, cells, where } in alike" :key="value">
+            <fraction-text class="reading" :text="quantity(value, unit)" />
+            <span>{{ cells.length === 1 ? 'row' : 'rows' }} {{ where }}</span>
           </li>
         </ol>
       </template>
@@ -85,11 +93,14 @@ const sorted = computed(() => [...read.value].sort((a, b) => a.value - b.value))
 .rows {
   list-style: none;
   padding: 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 18px;
+  display: grid;
+  gap: 6px;
 }
-.rows .sound {
-  color: var(--ink);
+.rows li {
+  display: grid;
+  grid-template-columns: 6.5rem 1fr;
+}
+.reading {
+  font-weight: 700;
 }
 </style>

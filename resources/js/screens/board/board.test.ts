@@ -1,10 +1,11 @@
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
-import type { Board, CurrentReading } from '@/api/types'
+import type { Board, Check, CurrentReading } from '@/api/types'
 import { findingsOf, groupFindings } from '@/screens/findings/findings'
 import { guideOf, signInForTest } from '@/testing'
 import BoardMatrix from './BoardMatrix.vue'
+import StripPlot from './StripPlot.vue'
 import { countBoard, passes } from './filter'
 
 const read = (verdict: CurrentReading['verdict'], value: number | null): CurrentReading => ({
@@ -125,5 +126,35 @@ describe('findings', () => {
       ['Row 1', 2],
       ['Row 4', 1],
     ])
+  })
+
+  it('names the rows that read alike together, and those far from the rest', () => {
+    const whole = board()
+    const [blade] = whole.checks as [Check]
+    const at = (row: number, side: 'left' | 'right', inches: number) => ({
+      ...(whole.cells[0] as Board['cells'][number]),
+      row,
+      side,
+      now: read('sound', inches * 25.4),
+    })
+    whole.cells = [at(1, 'left', 14.75), at(1, 'right', 14.625), at(2, 'left', 14.75), at(2, 'right', 14.25)]
+    whole.row_doubts[blade.key] = { code: 'far_from_rows', ref: 374.65, unit: 'mm', below: 368, above: 381 }
+    const strip = mount(StripPlot, {
+      props: { board: whole, check: blade },
+      global: {
+        stubs: {
+          VDialog: { template: '<div><slot /></div>' },
+          VBtn: true,
+          FractionText: { props: ['text'], template: '<b>{{ text }},</b>' },
+        },
+      },
+    })
+    const told = (selector: string) => strip.findAll(selector).map((line) => line.text().replace(/\s+/g, ' '))
+    expect(told('.rows li')).toEqual([
+      '14 1/4 in,row 2 right',
+      '14 5/8 in,row 1 right',
+      '14 3/4 in,rows 1 left, 2 left',
+    ])
+    expect(told('.outliers')).toEqual(['Far from the rest, which read about 14 3/4 in,: row 2 right at 14 1/4 in,.'])
   })
 })

@@ -48,7 +48,7 @@ async function start(): Promise<void> {
 <template>
   <div class="start">
     <section v-if="finished?.walk" class="sheet box">
-      <h1>{{ say(`walk_kind.${finished.walk.kind}`) }} {{ finished.season }} is finished</h1>
+      <h2>{{ say(`walk_kind.${finished.walk.kind}`) }} {{ finished.season }} is finished</h2>
       <p class="quiet">Reopen it to correct or add readings, or start another walk below.</p>
       <walk-actions :board="finished" without-start />
     </section>
