@@ -144,18 +144,21 @@ async function signOut(): Promise<void> {
   gap: 8px;
   background: rgb(255 255 255 / 12%);
   margin-right: 8px;
-}
-.planter {
   white-space: nowrap;
+  overflow: hidden;
 }
 .planter .name {
   font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 .planter .size {
   opacity: 0.85;
 }
 .tabs {
   display: flex;
+  flex: none;
+  white-space: nowrap;
 }
 .tabs a {
   position: relative;
@@ -191,17 +194,33 @@ async function signOut(): Promise<void> {
 .bar .toggle {
   padding: 0;
 }
-@media (max-width: 900px) {
+@media (max-width: 1250px) {
   .planter .size {
     display: none;
   }
 }
-@media (max-width: 700px) {
+/* The tabs go into a line of their own. */
+@media (max-width: 1150px) {
   .bar {
     flex-wrap: wrap;
-    padding: 0 8px;
     gap: 0 4px;
+    padding-top: 6px;
     position: static;
+  }
+  .tabs {
+    order: 4;
+    flex: 1 0 100%;
+    overflow-x: auto;
+  }
+  .tabs a {
+    flex: none;
+    padding: 0 12px;
+  }
+}
+/* And so does the planter. */
+@media (max-width: 700px) {
+  .bar {
+    padding: 0 8px;
   }
   .bar .home {
     padding: 0 4px 0 8px;
@@ -214,15 +233,6 @@ async function signOut(): Promise<void> {
     order: 3;
     flex: 1;
     margin: 0 4px 4px 0;
-  }
-  .tabs {
-    order: 4;
-    flex: 1 0 100%;
-    overflow-x: auto;
-  }
-  .tabs a {
-    flex: none;
-    padding: 0 12px;
   }
 }
 </style>

@@ -126,6 +126,10 @@ const spoken = computed(
   width: 100%;
   height: 96px;
 }
+/* Out of the flow, or it would hold a screen wide that is turned upright. */
+svg {
+  position: absolute;
+}
 .label {
   position: absolute;
   transform: translateX(-50%);

@@ -197,6 +197,12 @@ kbd {
   min-height: 40px;
   font-size: 1.0625rem;
 }
+/* Four go two by two, not three and one. */
+@media (max-width: 1150px) {
+  .states:has(> :nth-child(4):last-child) {
+    grid-template-columns: repeat(2, 1fr);
+  }
+}
 @media (max-width: 700px) {
   .state-entry {
     min-height: 300px;

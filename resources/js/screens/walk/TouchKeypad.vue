@@ -80,7 +80,7 @@ function back(): void {
 }
 .keys {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(56px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(48px, 1fr));
   gap: 8px;
 }
 button {
