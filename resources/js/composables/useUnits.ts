@@ -1,11 +1,10 @@
 import { computed } from 'vue'
 import type { Answer, Check, CurrentReading, Unit } from '@/api/types'
-import { fromMm, printLength } from '@/measure/length'
+import { fromMm, FURROW_UNIT, printLength } from '@/measure/length'
 import { printApart, printQuantity, printQuantityFigure, unitName } from '@/measure/quantity'
 import { useSession } from '@/session'
 import { say } from '@/words'
 
-const METRES_PER_MILE = 1609.344
 const whole = (value: number) => Math.round(value).toLocaleString('en')
 
 /** Prints figures, given as the API has them, the way the signed-in person works. */
@@ -38,8 +37,7 @@ export function useUnits() {
     apart: (one: number, other: number, unit: Unit) => printApart(one, other, unit, units.value),
     unitName: (unit: Unit) => unitName(unit, units.value),
     /** Furrow distance, in whole miles or kilometres. */
-    distance: (metres: number) =>
-      units.value === 'in' ? `${whole(metres / METRES_PER_MILE)} mi` : `${whole(metres / 1000)} km`,
+    distance: (metres: number) => `${whole(metres / FURROW_UNIT[units.value])} ${units.value === 'in' ? 'mi' : 'km'}`,
     /** A length in the other system, to stand beside: millimetres whole, inches to the sixteenth. */
     beside: (mm: number) => (units.value === 'in' ? `${Math.round(mm)} mm` : printLength(fromMm(mm), 'in')),
   }

@@ -5,6 +5,9 @@
 
 export type Units = 'in' | 'mm'
 
+/** What furrow is counted in, in m: a mile beside inches, a kilometre beside millimetres. */
+export const FURROW_UNIT: Record<Units, number> = { in: 1609.344, mm: 1000 }
+
 export type LengthFault =
   | 'empty'
   | 'negative'

@@ -2,11 +2,11 @@
 import { computed } from 'vue'
 import type { LifeCurve } from '@/api/types'
 import { useUnits } from '@/composables/useUnits'
-import { stepsOf } from './lives'
+import { roundMarks, stepsOf } from './lives'
 
 /** The share of parts still running over the furrow they have run: a stepped line for each kind, with its interval. */
 const { curves } = defineProps<{ curves: LifeCurve[] }>()
-const { distance } = useUnits()
+const { units, distance } = useUnits()
 
 const WIDTH = 760
 const HEIGHT = 300
@@ -33,7 +33,6 @@ const lines = computed(() =>
     }
   }),
 )
-const marks = computed(() => [0, 0.25, 0.5, 0.75, 1].map((part) => part * furthest.value))
 const words = computed(() =>
   curves
     .map(
@@ -50,7 +49,9 @@ const words = computed(() =>
       <line class="grid" :x1="LEFT" :x2="WIDTH - RIGHT" :y1="y(share)" :y2="y(share)" />
       <text :x="LEFT - 8" :y="y(share) + 5" text-anchor="end">{{ 100 * share }}%</text>
     </g>
-    <text v-for="at in marks" :key="at" :x="x(at)" :y="HEIGHT - 12" text-anchor="middle">{{ distance(at) }}</text>
+    <text v-for="at in roundMarks(furthest, units)" :key="at" :x="x(at)" :y="HEIGHT - 12" text-anchor="middle">
+      {{ distance(at) }}
+    </text>
     <g v-for="(curve, index) in lines" :key="curve.name" :class="`curve-${index}`">
       <path class="end" :d="curve.low" />
       <path class="end" :d="curve.high" />

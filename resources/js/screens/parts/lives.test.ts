@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { sayLeftOut, sayMedian, stepsOf } from './lives'
+import { roundMarks, sayLeftOut, sayMedian, stepsOf } from './lives'
 
 describe('lives of parts', () => {
   const distance = (metres: number) => `${metres} m`
@@ -36,5 +36,14 @@ describe('lives of parts', () => {
       [300, 0.5],
       [900, 0.5],
     ])
+  })
+
+  it('marks round miles or kilometres', () => {
+    const miles = (furthest: number) => roundMarks(furthest * 1609.344, 'in').map((at) => Math.round(at / 1609.344))
+    expect(miles(767)).toEqual([0, 200, 400, 600])
+    expect(miles(2000)).toEqual([0, 500, 1000, 1500, 2000])
+    expect(miles(3)).toEqual([0, 1, 2, 3])
+    expect(miles(0)).toEqual([0])
+    expect(roundMarks(36_000, 'mm')).toEqual([0, 10_000, 20_000, 30_000])
   })
 })

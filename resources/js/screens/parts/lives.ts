@@ -1,4 +1,5 @@
 import type { LifeCurve } from '@/api/types'
+import { FURROW_UNIT, type Units } from '@/measure/length'
 
 /** What half of the parts reach, with its interval, in words. */
 export function sayMedian(curve: LifeCurve, distance: (metres: number) => string): string {
@@ -26,4 +27,12 @@ export function stepsOf(curve: LifeCurve): { ran: number; share: number; low: nu
   ]
   const last = steps[steps.length - 1]
   return last ? [...steps, { ...last, ran: Math.max(last.ran, curve.longest_m) }] : steps
+}
+
+/** Round distances in m, a few from 0 up to the furthest: whole miles or kilometres, as one counts them. */
+export function roundMarks(furthest_m: number, units: Units): number[] {
+  const apart = Math.max(1, furthest_m / FURROW_UNIT[units] / 4)
+  const ten = 10 ** Math.floor(Math.log10(apart))
+  const step = FURROW_UNIT[units] * ten * ([1, 2, 5].find((factor) => factor * ten >= apart) ?? 10)
+  return Array.from({ length: Math.floor(furthest_m / step) + 1 }, (_, index) => index * step)
 }
