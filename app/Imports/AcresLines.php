@@ -29,7 +29,7 @@ final class AcresLines implements Lines
     ) {
     }
 
-    public function read(LineFields $line): array
+    public function read(LineFields $line): ReadLine
     {
         try {
             $input = AcresInput::from(array_filter([
@@ -49,8 +49,8 @@ final class AcresLines implements Lines
         }
         $row = $input->columns();
 
-        return ['id' => $this->ids->of(json_encode($row, JSON_THROW_ON_ERROR)), 'planter_id' => $this->planter->id] + $row
-            + ['recorded_at' => CarbonImmutable::now()->format('Y-m-d H:i:s.vP'), 'user_id' => $this->by->id];
+        return new ReadLine(['id' => $this->ids->of(json_encode($row, JSON_THROW_ON_ERROR)), 'planter_id' => $this->planter->id] + $row
+            + ['recorded_at' => CarbonImmutable::now()->format('Y-m-d H:i:s.vP'), 'user_id' => $this->by->id]);
     }
 
     public function keep(array $read): int

@@ -46,7 +46,7 @@ final class ChangeLines implements Lines
             + $types->mapWithKeys(static fn (PartType $type): array => [mb_strtolower($type->name) => $type->id])->all();
     }
 
-    public function read(LineFields $line): array
+    public function read(LineFields $line): ReadLine
     {
         $day = $line->day('date') ?? $line->needed('date');
         $removed = $line->day('removed');
@@ -80,7 +80,7 @@ final class ChangeLines implements Lines
             throw RefusedLine::because('no_number', ['text' => (string) $line->text('cost')]);
         }
 
-        return ['id' => $item['id'], 'fitted' => $fitted, 'removed' => $removed];
+        return new ReadLine(['id' => $item['id'], 'fitted' => $fitted, 'removed' => $removed]);
     }
 
     public function keep(array $read): int

@@ -7,7 +7,7 @@ namespace App\Imports;
 /** What a file holds and what became of it. */
 final class ImportReport
 {
-    private const MOST_ERRORS = 200;
+    private const MOST_SHOWN = 200;
 
     private const SAMPLES = 5;
 
@@ -24,6 +24,12 @@ final class ImportReport
     /** @var list<array{line: int, message: string, text: string}> the first so many */
     public array $errors = [];
 
+    /** Good lines that are hard to believe. */
+    public int $doubtful = 0;
+
+    /** @var list<array{line: int, message: string, text: string}> the first so many */
+    public array $doubts = [];
+
     /** @var list<list<string>> the first lines, as the file has them */
     public array $samples = [];
 
@@ -38,8 +44,22 @@ final class ImportReport
     public function refuse(int $line, string $message, string $text = ''): void
     {
         $this->bad++;
-        if (count($this->errors) < self::MOST_ERRORS) {
-            $this->errors[] = ['line' => $line, 'message' => $message, 'text' => mb_strimwidth($text, 0, 120, '…')];
+        if (count($this->errors) < self::MOST_SHOWN) {
+            $this->errors[] = self::shown($line, $message, $text);
         }
+    }
+
+    public function doubt(int $line, string $message, string $text): void
+    {
+        $this->doubtful++;
+        if (count($this->doubts) < self::MOST_SHOWN) {
+            $this->doubts[] = self::shown($line, $message, $text);
+        }
+    }
+
+    /** @return array{line: int, message: string, text: string} */
+    private static function shown(int $line, string $message, string $text): array
+    {
+        return ['line' => $line, 'message' => $message, 'text' => mb_strimwidth($text, 0, 120, '…')];
     }
 }

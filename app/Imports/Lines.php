@@ -7,12 +7,8 @@ namespace App\Imports;
 /** Takes the lines of one kind of file in, in the transaction of the import. */
 interface Lines
 {
-    /**
-     * @return array<string, mixed> what is to be kept, with a key `id`
-     *
-     * @throws RefusedLine
-     */
-    public function read(LineFields $line): array;
+    /** @throws RefusedLine */
+    public function read(LineFields $line): ReadLine;
 
     /**
      * @param  array<int, array<string, mixed>>  $read  by line number

@@ -14,10 +14,13 @@ use App\Projections\RecordProjector;
 use App\Queries\StoredAnswer;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Walk\Entry;
+use Ustrel\Core\Walk\Plausibility;
 use Ustrel\Core\Walk\Result;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
@@ -49,7 +52,7 @@ final class ReadingLines implements Lines
         $this->checks = $named;
     }
 
-    public function read(LineFields $line): array
+    public function read(LineFields $line): ReadLine
     {
         $day = $line->day('date') ?? $line->needed('date');
         $row = $line->wholeNumber('row');
@@ -67,7 +70,7 @@ final class ReadingLines implements Lines
             throw new RefusedLine($refused->getMessage());
         }
 
-        return [
+        return new ReadLine([
             'id' => $this->ids->of("{$day} {$row} {$check->key->value} {$side->value} {$typed}"),
             'walk_id' => $this->walkId($this->season($day)),
             'planter_id' => $this->planter->id,
@@ -82,7 +85,7 @@ final class ReadingLines implements Lines
             'taken_at' => "{$day} 12:00:00.000+00",
             'recorded_at' => CarbonImmutable::now()->format('Y-m-d H:i:s.vP'),
             'user_id' => $this->by->id,
-        ];
+        ], $this->doubt($check, $answer->quantity));
     }
 
     public function keep(array $read): int
@@ -105,6 +108,20 @@ final class ReadingLines implements Lines
         }
 
         return [];
+    }
+
+    /** Only what the part itself says: what the row read before may have been another part. */
+    private function doubt(Check $check, ?Quantity $value): ?string
+    {
+        foreach ($value === null ? [] : Plausibility::ofPlace($check->rule, null) as $doubt) {
+            if ($doubt->concerns($value)) {
+                $printer = new QuantityPrinter($this->by->units);
+
+                return __("doubt.{$doubt->code->value}", ['by' => $printer->difference($value, $doubt->reference), 'ref' => $printer->print($doubt->reference)]);
+            }
+        }
+
+        return null;
     }
 
     private function side(LineFields $line, Check $check): Side

@@ -113,6 +113,16 @@ it('brings past readings in as finished walks of their seasons', function (): vo
         ->and(DB::table('walks')->count())->toBe(2)->and($this->artisan('ustrel:rebuild'))->toBe(0);
 });
 
+it('says which readings are hard to believe, and keeps them where they are not left out', function (): void {
+    $csv = "Date,Row,Check,Side,Reading\n2025-03-01,1,opener_blade_diameter,left,15\n2025-03-01,2,opener_blade_diameter,left,16 1/4\n2025-03-01,3,opener_blade_diameter,left,14 7/8\n2025-03-01,1,seed tube,,change\n";
+    $report = ($this->import)($csv, 'readings');
+    expect($report)->toMatchArray(['good' => 4, 'bad' => 0, 'doubtful' => 1])->and($report['doubts'])->toBe([
+        ['line' => 3, 'message' => 'That is 1 1/4 in larger than new (15 in).', 'text' => '2025-03-01 | 2 | opener_blade_diameter | left | 16 1/4'],
+    ]);
+    expect(($this->import)($csv, 'readings', 'whole', ['leave_out' => '[3]']))->toMatchArray(['kept' => 3, 'doubtful' => 0]);
+    expect(($this->import)($csv, 'readings', 'whole'))->toMatchArray(['kept' => 1, 'known' => 3, 'doubtful' => 1]);
+});
+
 it('brings past part changes in, and names those that cannot all be true', function (): void {
     PartType::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Plain blade', 'own_number' => 'T-101', 'slots' => ['opener_blade'], 'per_row' => 2]);
     $csv = "Date,Row,Slot,Side,Part,Size,Why,Removed,Cost\n"

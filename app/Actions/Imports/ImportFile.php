@@ -95,8 +95,12 @@ final readonly class ImportFile
                 continue;
             }
             try {
-                $chunk[$number] = $lines->read(new LineFields($mapping->pick($fields), $mapping->dates));
+                $read = $lines->read(new LineFields($mapping->pick($fields), $mapping->dates));
+                $chunk[$number] = $read->kept;
                 $report->good++;
+                if ($read->doubt !== null) {
+                    $report->doubt($number, $read->doubt, implode(' | ', $fields));
+                }
             } catch (RefusedLine $refused) {
                 $report->refuse($number, $refused->getMessage(), implode(' | ', $fields));
             }

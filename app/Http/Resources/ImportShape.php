@@ -27,7 +27,12 @@ use stdClass;
     new OA\Property(property: 'share', description: 'Of the file', type: 'number'),
 ])]
 #[OA\Schema(schema: 'ImportRefusal', required: ['refused'], properties: [new OA\Property(property: 'refused', type: 'string')])]
-#[OA\Schema(schema: 'ImportResult', required: ['has_header', 'columns', 'fields', 'mapping', 'missing', 'samples', 'good', 'bad', 'kept', 'known', 'errors', 'done', 'already'], properties: [
+#[OA\Schema(schema: 'ImportLine', required: ['line', 'message', 'text'], properties: [
+    new OA\Property(property: 'line', type: 'integer'),
+    new OA\Property(property: 'message', type: 'string'),
+    new OA\Property(property: 'text', description: 'As the file has it', type: 'string'),
+])]
+#[OA\Schema(schema: 'ImportResult', required: ['has_header', 'columns', 'fields', 'mapping', 'missing', 'samples', 'good', 'bad', 'kept', 'known', 'errors', 'doubtful', 'doubts', 'done', 'already'], properties: [
     new OA\Property(property: 'has_header', type: 'boolean'),
     new OA\Property(property: 'columns', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'fields', description: 'That the kind of file can have', type: 'array', items: new OA\Items(required: ['field', 'needed'], properties: [
@@ -41,11 +46,9 @@ use stdClass;
     new OA\Property(property: 'bad', type: 'integer'),
     new OA\Property(property: 'kept', description: 'New to the record', type: 'integer'),
     new OA\Property(property: 'known', description: 'On record already', type: 'integer'),
-    new OA\Property(property: 'errors', description: 'The first 200', type: 'array', items: new OA\Items(required: ['line', 'message', 'text'], properties: [
-        new OA\Property(property: 'line', type: 'integer'),
-        new OA\Property(property: 'message', type: 'string'),
-        new OA\Property(property: 'text', type: 'string'),
-    ], type: 'object')),
+    new OA\Property(property: 'errors', description: 'The first 200', type: 'array', items: new OA\Items(ref: '#/components/schemas/ImportLine')),
+    new OA\Property(property: 'doubtful', description: 'Good lines that are hard to believe', type: 'integer'),
+    new OA\Property(property: 'doubts', description: 'The first 200', type: 'array', items: new OA\Items(ref: '#/components/schemas/ImportLine')),
     new OA\Property(property: 'done', description: 'False for a preview, and where nothing was kept', type: 'boolean'),
     new OA\Property(property: 'already', description: 'When this very file was imported before', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/Import')]),
 ])]
@@ -114,6 +117,8 @@ final class ImportShape
             'kept' => $report->kept,
             'known' => $report->known,
             'errors' => $report->errors,
+            'doubtful' => $report->doubtful,
+            'doubts' => $report->doubts,
             'done' => $mode !== ImportMode::Preview && $report->kept + $report->known > 0 && ($mode === ImportMode::Good || $report->bad === 0),
             'already' => $already,
         ];

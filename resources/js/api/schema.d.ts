@@ -1373,6 +1373,12 @@ export interface components {
         ImportRefusal: {
             refused: string;
         };
+        ImportLine: {
+            line: number;
+            message: string;
+            /** @description As the file has it */
+            text: string;
+        };
         ImportResult: {
             has_header: boolean;
             columns: string[];
@@ -1393,11 +1399,11 @@ export interface components {
             /** @description On record already */
             known: number;
             /** @description The first 200 */
-            errors: {
-                line: number;
-                message: string;
-                text: string;
-            }[];
+            errors: components["schemas"]["ImportLine"][];
+            /** @description Good lines that are hard to believe */
+            doubtful: number;
+            /** @description The first 200 */
+            doubts: components["schemas"]["ImportLine"][];
             /** @description False for a preview, and where nothing was kept */
             done: boolean;
             /** @description When this very file was imported before */

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { refreshRecord } from '@/api/queries'
 import type { ImportKind, ImportMapping, ImportProgress, ImportResult } from '@/api/types'
+import FractionText from '@/components/FractionText.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { dateAndTime } from '@/dates'
@@ -57,6 +58,11 @@ async function send(mode: Mode, guess = false): Promise<void> {
     busy.value = false
     progress.value = null
   }
+}
+
+function leaveOutDoubts(doubts: ImportResult['doubts']): void {
+  leaveOut.value = [...leaveOut.value, ...doubts.map(({ line }) => line)]
+  void send('preview')
 }
 
 function choose(event: Event): void {
@@ -129,9 +135,23 @@ function chooseKind(chosen: ImportKind): void {
           </p>
           <ul class="errors">
             <li v-for="error in result.errors" :key="error.line">
-              <strong>Line {{ error.line }}.</strong> {{ error.message }} <span class="quiet">{{ error.text }}</span>
+              <strong>Line {{ error.line }}.</strong> <fraction-text :text="error.message" />
+              <span class="quiet">{{ error.text }}</span>
             </li>
           </ul>
+          <template v-if="result.doubtful > 0 && !result.done">
+            <h3>
+              {{ result.doubtful }} good {{ result.doubtful === 1 ? 'line is' : 'lines are' }} hard to believe, and
+              {{ result.doubtful === 1 ? 'comes' : 'come' }} in unless left out
+            </h3>
+            <ul class="errors">
+              <li v-for="doubt in result.doubts" :key="doubt.line">
+                <strong>Line {{ doubt.line }}.</strong> <fraction-text :text="doubt.message" />
+                <span class="quiet">{{ doubt.text }}</span>
+              </li>
+            </ul>
+            <v-btn variant="outlined" :loading="busy" @click="leaveOutDoubts(result.doubts)">Leave these out</v-btn>
+          </template>
           <div v-if="!result.done" class="actions">
             <v-text-field
               :model-value="leaveOut.join(', ')"
@@ -181,6 +201,9 @@ function chooseKind(chosen: ImportKind): void {
   margin: 10px 0;
   justify-self: start;
 }
+.segments button {
+  flex: 1 0 auto;
+}
 .file {
   display: grid;
   gap: 6px;
@@ -202,7 +225,15 @@ input::file-selector-button {
 .last {
   order: 1;
 }
+h3 {
+  font-size: 1rem;
+  margin: 12px 0 4px;
+}
+.errors .quiet {
+  margin-left: 0.5em;
+}
 .errors {
+  margin-bottom: 8px;
   padding-left: 18px;
   max-height: 320px;
   overflow-y: auto;
