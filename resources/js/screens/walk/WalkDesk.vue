@@ -200,16 +200,13 @@ function onKey(key: string): void {
     display: none;
   }
   .mind {
-    display: -webkit-box;
-    -webkit-box-orient: vertical;
-    -webkit-line-clamp: 2;
-    overflow: hidden;
-    height: var(--touch);
+    display: block;
+    min-height: var(--touch);
     padding: 3px 10px;
     border-left: 5px solid var(--ochre);
     background: var(--card);
-    font-size: 0.875rem;
-    line-height: 1.5;
+    font-size: 0.8125rem;
+    line-height: 1.35;
     text-align: left;
   }
   .middle {
