@@ -21,6 +21,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // One origin serves the client and the API; see compat/README.md.
         $middleware->remove(HandleCors::class);
         $middleware->statefulApi();
+        // Before anything asks who is signed in.
         $middleware->api(append: StaysSignedOut::class);
         $middleware->prependToPriorityList(AuthenticatesRequests::class, StaysSignedOut::class);
         $middleware->redirectGuestsTo('/sign-in');

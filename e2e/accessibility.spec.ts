@@ -1,25 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
-import { call, signIn } from './support'
-
-const screens = [
-  ['the yard', () => '/'],
-  ['a board', (planter: number) => `/planters/${planter}/board`],
-  ['a walk', (planter: number) => `/planters/${planter}/walk`],
-  ['findings', (planter: number) => `/planters/${planter}/findings`],
-  ['a row', (planter: number) => `/planters/${planter}/rows/7`],
-  ['life left', (planter: number) => `/planters/${planter}/life`],
-  ['acres', (planter: number) => `/planters/${planter}/acres`],
-  ['an import', (planter: number) => `/planters/${planter}/import`],
-  ['part types', () => '/part-types'],
-  ['a part type', () => '/part-types/5'],
-  ['quick entry', (planter: number) => `/planters/${planter}/quick-entry`],
-  ['the whole planter', (planter: number) => `/planters/${planter}/whole-planter`],
-  ['a walk to start', (_: number, other: number) => `/planters/${other}/walk`],
-  ['a planter', (planter: number) => `/planters/${planter}/edit`],
-  ['the spec sheets', () => '/spec-sheets'],
-  ['a spec sheet', () => '/spec-sheets/1'],
-] as const
+import { call, screens, signIn } from './support'
 
 for (const theme of ['light', 'dark']) {
   test(`no serious violation on any screen in the ${theme} theme`, async ({ page }) => {
@@ -48,7 +29,6 @@ for (const theme of ['light', 'dark']) {
         await expect(page.locator('.figure .chip')).toHaveText('Change')
       }
       await clean(page, name)
-      if (theme === 'light') await fits(page, name)
     }
     await page.goto(`/planters/${id('Quill Bottom')}/board`)
     await page.getByRole('button', { name: /^Row 3, Opener blade diameter left/ }).click()
@@ -68,20 +48,4 @@ async function clean(page: Parameters<typeof signIn>[0], screen: string, within 
     ({ id, nodes }) => `${screen}: ${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`,
   )
   expect(told).toEqual([])
-}
-
-/** Nothing sticks out sideways, and the page ends where what is on it ends: on a phone, a tablet and a desk. */
-async function fits(page: Parameters<typeof signIn>[0], screen: string): Promise<void> {
-  for (const width of [390, 768, 1280]) {
-    await page.setViewportSize({ width, height: 800 })
-    const over = () =>
-      page.evaluate(() => {
-        const { scrollWidth, scrollHeight, clientWidth } = document.documentElement
-        return {
-          sideways: scrollWidth - clientWidth,
-          below: scrollHeight - (document.querySelector('.v-application')?.clientHeight ?? 0),
-        }
-      })
-    await expect.poll(over, `${screen} at ${width} pixels`).toEqual({ sideways: 0, below: 0 })
-  }
 }

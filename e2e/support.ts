@@ -81,3 +81,23 @@ export function server(commands: string): void {
   const script = `set -euo pipefail; ROOT=$USTREL_ROOT; STATE=$USTREL_STATE; . "$ROOT/bin/lib/common.sh"; ${commands}`
   execFileSync('bash', ['-c', script], { stdio: ['ignore', 'ignore', 'inherit'] })
 }
+
+/** Every screen of a signed-in person, at a planter with an open walk or at another with none. */
+export const screens = [
+  ['the yard', () => '/'],
+  ['a board', (planter: number) => `/planters/${planter}/board`],
+  ['a walk', (planter: number) => `/planters/${planter}/walk`],
+  ['findings', (planter: number) => `/planters/${planter}/findings`],
+  ['a row', (planter: number) => `/planters/${planter}/rows/7`],
+  ['life left', (planter: number) => `/planters/${planter}/life`],
+  ['acres', (planter: number) => `/planters/${planter}/acres`],
+  ['an import', (planter: number) => `/planters/${planter}/import`],
+  ['part types', () => '/part-types'],
+  ['a part type', () => '/part-types/5'],
+  ['quick entry', (planter: number) => `/planters/${planter}/quick-entry`],
+  ['the whole planter', (planter: number) => `/planters/${planter}/whole-planter`],
+  ['a walk to start', (_: number, other: number) => `/planters/${other}/walk`],
+  ['a planter', (planter: number) => `/planters/${planter}/edit`],
+  ['the spec sheets', () => '/spec-sheets'],
+  ['a spec sheet', () => '/spec-sheets/1'],
+] as const

@@ -1,5 +1,5 @@
 import { createPinia, setActivePinia } from 'pinia'
-import type { Band, Check, PlaceForecast, State, Verdict, Walk, WalkGuide, WalkStep } from './api/types'
+import type { Band, Check, Fitting, PlaceForecast, State, Verdict, Walk, WalkGuide, WalkStep } from './api/types'
 import { useSession } from './session'
 
 /* What component tests share: a signed-in technician and a small walk. Not part of the client. */
@@ -209,6 +209,32 @@ export function forecastOf(fields: Partial<PlaceForecast> = {}): PlaceForecast {
     thin: false,
     readings: 2,
     outliers: [],
+    ...fields,
+  }
+}
+
+/** What is fitted in a slot: a plain blade on the left of row 1 by default, 50 miles old. */
+export function fittingOf(fields: Partial<Fitting>): Fitting {
+  return {
+    id: 'f',
+    row: 1,
+    slot: 'opener_blade',
+    side: 'left',
+    part_id: 'piece',
+    part_type_id: 2,
+    part: 'Blade, plain',
+    used: false,
+    size_mm: 381,
+    ran_before_m: 0,
+    shims: null,
+    cost: 38.5,
+    note: '',
+    fitted_at: '2025-03-01T10:00:00.000Z',
+    fitted_by: 'Wren',
+    removed_at: null,
+    removal_reason: null,
+    run_m: 80_467.2,
+    part_ran_m: 80_467.2,
     ...fields,
   }
 }

@@ -27,6 +27,8 @@ export function useUnits() {
     return hasAnswer ? answer(now, check) : say(`result.${now.result}`)
   }
 
+  const furrowUnit = () => (units.value === 'in' ? 'mi' : 'km')
+
   return {
     units,
     figure,
@@ -37,7 +39,9 @@ export function useUnits() {
     apart: (one: number, other: number, unit: Unit) => printApart(one, other, unit, units.value),
     unitName: (unit: Unit) => unitName(unit, units.value),
     /** Furrow distance, in whole miles or kilometres. */
-    distance: (metres: number) => `${whole(metres / FURROW_UNIT[units.value])} ${units.value === 'in' ? 'mi' : 'km'}`,
+    distance: (metres: number) => `${whole(metres / FURROW_UNIT[units.value])} ${furrowUnit()}`,
+    /** The same to be typed over: to a hundredth, so that nothing changes where nothing is typed. */
+    exactDistance: (metres: number) => `${Number((metres / FURROW_UNIT[units.value]).toFixed(2))} ${furrowUnit()}`,
     /** A length in the other system, to stand beside: millimetres whole, inches to the sixteenth. */
     beside: (mm: number) => (units.value === 'in' ? `${Math.round(mm)} mm` : printLength(fromMm(mm), 'in')),
   }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
-import type { Board, Check } from '@/api/types'
+import type { Board, Check, Verdict } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import ScaleStrip from '@/components/ScaleStrip.vue'
+import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { doubtsAbout } from '@/measure/bands'
 import { say } from '@/words'
@@ -29,13 +30,17 @@ const marks = computed(() =>
     .filter(([name]) => name !== 'new')
     .map(([name, value]) => ({ value, label: say(`mark.${name}`) })),
 )
-/** Rows that read alike stand together, from the smallest reading. */
+/** Rows that read and are judged alike stand together, from the smallest reading. */
 const alike = computed(() => {
-  const sorted = [...read.value].sort((a, b) => a.value - b.value)
-  return [...new Set(sorted.map((cell) => cell.value))].map((value) => {
-    const cells = sorted.filter((cell) => cell.value === value)
-    return { value, cells, where: cells.map(({ row, side }) => `${row} ${say(`side.${side}`)}`.trim()).join(', ') }
-  })
+  const groups = new Map<string, { value: number; verdict: Verdict; where: string[] }>()
+  for (const { value, now, row, side } of [...read.value].sort((a, b) => a.value - b.value)) {
+    const verdict = now?.verdict ?? 'unchecked'
+    const group = groups.get(`${value} ${verdict}`) ?? { value, verdict, where: [] }
+    // A row stays with its side where the line is broken.
+    group.where.push(`${row}\u00a0${say(`side.${side}`)}`.trim())
+    groups.set(`${value} ${verdict}`, group)
+  }
+  return [...groups.values()]
 })
 </script>
 
@@ -70,9 +75,10 @@ const alike = computed(() => {
         </p>
         <p v-else class="quiet">No row lies far from the rest.</p>
         <ol class="rows" aria-label="From the smallest">
-          <li v-for="{ value, cells, where } in alike" :key="value">
-            <fraction-text class="reading" :text="quantity(value, unit)" />
-            <span>{{ cells.length === 1 ? 'row' : 'rows' }} {{ where }}</span>
+          <li v-for="{ value, verdict, where } in alike" :key="`${value} ${verdict}`">
+            <verdict-glyph :verdict="verdict" :size="16" />
+            <fraction-text :class="['reading', verdict]" :text="quantity(value, unit)" />
+            <span>{{ where.length === 1 ? 'row' : 'rows' }} {{ where.join(', ') }}</span>
           </li>
         </ol>
       </template>
@@ -98,7 +104,9 @@ const alike = computed(() => {
 }
 .rows li {
   display: grid;
-  grid-template-columns: 6.5rem 1fr;
+  grid-template-columns: 16px 6.5rem 1fr;
+  gap: 8px;
+  align-items: center;
 }
 .reading {
   font-weight: 700;

@@ -101,6 +101,36 @@ describe('the board', () => {
     await wrapper.get('.strip').trigger('click')
     expect(wrapper.emitted('strip')?.[0]).toMatchObject([{ key: 'blade_contact_length' }])
   })
+
+  it('names the rows that read alike together, and those far from the rest', () => {
+    const whole = board()
+    const [blade] = whole.checks as [Check]
+    const at = (row: number, side: 'left' | 'right', inches: number, verdict: CurrentReading['verdict'] = 'sound') => ({
+      ...(whole.cells[0] as Board['cells'][number]),
+      row,
+      side,
+      now: read(verdict, inches * 25.4),
+    })
+    whole.cells = [at(1, 'left', 14.75), at(1, 'right', 14.625), at(2, 'left', 14.75), at(2, 'right', 14.25, 'change')]
+    whole.row_doubts[blade.key] = { code: 'far_from_rows', ref: 374.65, unit: 'mm', below: 368, above: 381 }
+    const strip = mount(StripPlot, {
+      props: { board: whole, check: blade },
+      global: {
+        stubs: {
+          VDialog: { template: '<div><slot /></div>' },
+          VBtn: true,
+          FractionText: { props: ['text'], template: '<b>{{ text }},</b>' },
+        },
+      },
+    })
+    const told = (selector: string) => strip.findAll(selector).map((line) => line.text().replace(/\s+/g, ' '))
+    expect(told('.rows li')).toEqual([
+      '14 1/4 in,row 2 right',
+      '14 5/8 in,row 1 right',
+      '14 3/4 in,rows 1 left, 2 left',
+    ])
+    expect(told('.outliers')).toEqual(['Far from the rest, which read about 14 3/4 in,: row 2 right at 14 1/4 in,.'])
+  })
 })
 
 describe('findings', () => {
@@ -126,35 +156,5 @@ describe('findings', () => {
       ['Row 1', 2],
       ['Row 4', 1],
     ])
-  })
-
-  it('names the rows that read alike together, and those far from the rest', () => {
-    const whole = board()
-    const [blade] = whole.checks as [Check]
-    const at = (row: number, side: 'left' | 'right', inches: number) => ({
-      ...(whole.cells[0] as Board['cells'][number]),
-      row,
-      side,
-      now: read('sound', inches * 25.4),
-    })
-    whole.cells = [at(1, 'left', 14.75), at(1, 'right', 14.625), at(2, 'left', 14.75), at(2, 'right', 14.25)]
-    whole.row_doubts[blade.key] = { code: 'far_from_rows', ref: 374.65, unit: 'mm', below: 368, above: 381 }
-    const strip = mount(StripPlot, {
-      props: { board: whole, check: blade },
-      global: {
-        stubs: {
-          VDialog: { template: '<div><slot /></div>' },
-          VBtn: true,
-          FractionText: { props: ['text'], template: '<b>{{ text }},</b>' },
-        },
-      },
-    })
-    const told = (selector: string) => strip.findAll(selector).map((line) => line.text().replace(/\s+/g, ' '))
-    expect(told('.rows li')).toEqual([
-      '14 1/4 in,row 2 right',
-      '14 5/8 in,row 1 right',
-      '14 3/4 in,rows 1 left, 2 left',
-    ])
-    expect(told('.outliers')).toEqual(['Far from the rest, which read about 14 3/4 in,: row 2 right at 14 1/4 in,.'])
   })
 })

@@ -2,12 +2,12 @@
 import { computed, ref } from 'vue'
 import { refreshRecord } from '@/api/queries'
 import type { ImportKind, ImportMapping, ImportProgress, ImportResult } from '@/api/types'
-import FractionText from '@/components/FractionText.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { dateAndTime } from '@/dates'
 import { say } from '@/words'
 import ColumnChoice from './ColumnChoice.vue'
+import LineList from './LineList.vue'
 import { type Mode, sendFile } from './sendFile'
 
 /** A season's fields, past readings or part changes from a CSV file: look first, then take in what is good. */
@@ -75,6 +75,7 @@ function choose(event: Event): void {
 function chooseKind(chosen: ImportKind): void {
   kind.value = chosen
   result.value = null
+  leaveOut.value = []
   void send('preview', true)
 }
 </script>
@@ -133,23 +134,13 @@ function chooseKind(chosen: ImportKind): void {
             }}<template v-if="result.known > 0">, {{ result.known }} on record already</template>,
             <strong>{{ result.bad }}</strong> with something wrong.
           </p>
-          <ul class="errors">
-            <li v-for="error in result.errors" :key="error.line">
-              <strong>Line {{ error.line }}.</strong> <fraction-text :text="error.message" />
-              <span class="quiet">{{ error.text }}</span>
-            </li>
-          </ul>
+          <line-list :lines="result.errors" />
           <template v-if="result.doubtful > 0 && !result.done">
             <h3>
               {{ result.doubtful }} good {{ result.doubtful === 1 ? 'line is' : 'lines are' }} hard to believe, and
               {{ result.doubtful === 1 ? 'comes' : 'come' }} in unless left out
             </h3>
-            <ul class="errors">
-              <li v-for="doubt in result.doubts" :key="doubt.line">
-                <strong>Line {{ doubt.line }}.</strong> <fraction-text :text="doubt.message" />
-                <span class="quiet">{{ doubt.text }}</span>
-              </li>
-            </ul>
+            <line-list :lines="result.doubts" />
             <v-btn variant="outlined" :loading="busy" @click="leaveOutDoubts(result.doubts)">Leave these out</v-btn>
           </template>
           <div v-if="!result.done" class="actions">
@@ -228,15 +219,6 @@ input::file-selector-button {
 h3 {
   font-size: 1rem;
   margin: 12px 0 4px;
-}
-.errors .quiet {
-  margin-left: 0.5em;
-}
-.errors {
-  margin-bottom: 8px;
-  padding-left: 18px;
-  max-height: 320px;
-  overflow-y: auto;
 }
 .actions {
   display: flex;

@@ -86,7 +86,8 @@ const reach = computed(() => {
       </p>
       <p v-if="place.outliers.length > 0" class="watch">
         {{ place.outliers.length === 1 ? 'One reading does' : `${place.outliers.length} readings do` }} not fit the rest
-        and hardly {{ place.outliers.length === 1 ? 'weighs' : 'weigh' }}; it is drawn hollow. Measure again to be sure.
+        and hardly {{ place.outliers.length === 1 ? 'weighs' : 'weigh' }};
+        {{ place.outliers.length === 1 ? 'it is' : 'they are' }} drawn hollow. Measure again to be sure.
       </p>
       <wear-chart v-if="chart.data.value" :chart="chart.data.value" />
       <p v-else-if="chart.error.value" class="change" role="alert">The chart cannot be drawn now. Try again.</p>

@@ -3,8 +3,8 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Component } from 'vue'
 import { createVuetify } from 'vuetify'
-import type { Fitting, Ledger, LedgerEntry, PartType } from '@/api/types'
-import { signInForTest } from '@/testing'
+import type { Ledger, LedgerEntry, PartType } from '@/api/types'
+import { fittingOf, signInForTest } from '@/testing'
 
 // The client takes hold of fetch as it is loaded, so the stand-in has to be there before.
 const network = vi.hoisted(() => {
@@ -23,31 +23,6 @@ const { default: ChangeParts } = await import('./ChangeParts.vue')
 const { default: MovePart } = await import('./MovePart.vue')
 const { default: CorrectFitting } = await import('./CorrectFitting.vue')
 
-function fitting(fields: Partial<Fitting>): Fitting {
-  return {
-    id: 'f',
-    row: 1,
-    slot: 'opener_blade',
-    side: 'left',
-    part_id: 'piece',
-    part_type_id: 2,
-    part: 'Blade, plain',
-    used: false,
-    size_mm: 381,
-    ran_before_m: 0,
-    shims: null,
-    cost: 38.5,
-    note: '',
-    fitted_at: '2025-03-01T10:00:00.000Z',
-    fitted_by: 'Wren',
-    removed_at: null,
-    removal_reason: null,
-    run_m: 80_467.2,
-    part_ran_m: 80_467.2,
-    ...fields,
-  }
-}
-
 const type = (id: number, fields: Partial<PartType> = {}): PartType => ({
   id,
   name: `Blade ${id}`,
@@ -65,8 +40,8 @@ const type = (id: number, fields: Partial<PartType> = {}): PartType => ({
   ...fields,
 })
 
-const onRow1 = fitting({ id: 'f1', part_id: 'piece 1' })
-const onRow3 = fitting({ id: 'f3', part_id: 'piece 3', row: 3 })
+const onRow1 = fittingOf({ id: 'f1', part_id: 'piece 1' })
+const onRow3 = fittingOf({ id: 'f3', part_id: 'piece 3', row: 3 })
 const ledger: Ledger = {
   slots: [
     {
@@ -181,7 +156,7 @@ describe('moving a part', () => {
   })
 
   it('comes back from the shelf to its row', async () => {
-    const part = fitting({ row: 2, part_id: 'piece 2', removed_at: '2025-06-01T10:00:00.000Z' })
+    const part = fittingOf({ row: 2, part_id: 'piece 2', removed_at: '2025-06-01T10:00:00.000Z' })
     const { send, wrapper } = await dialog(MovePart, { part })
     expect(wrapper.text()).toContain('Fit a used part')
     expect(await send()).toMatchObject([{ row: 2, part_id: 'piece 2' }])

@@ -11,7 +11,7 @@ import { say } from '@/words'
 /** A part type of the workshop's own catalogue: made, or changed. */
 const { type } = defineProps<{ type?: PartType }>()
 const emit = defineEmits<{ saved: [type: PartType]; close: [] }>()
-const { distance } = useUnits()
+const { exactDistance } = useUnits()
 const slots = Object.keys(messages)
   .filter((key) => key.startsWith('slot.'))
   .map((key) => key.slice(5) as Slot)
@@ -22,7 +22,7 @@ const form = reactive({
   slots: type?.slots ?? ([] as Slot[]),
   perRow: String(type?.per_row ?? 1),
   newSize: type?.new_size_typed ?? '',
-  life: type?.life_m == null ? '' : distance(type.life_m).replace(',', ''),
+  life: type?.life_m == null ? '' : exactDistance(type.life_m),
   price: type?.price == null ? '' : String(type.price),
   leadDays: type?.lead_days == null ? '' : String(type.lead_days),
   notes: type?.notes ?? '',
