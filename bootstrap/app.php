@@ -18,7 +18,7 @@ return Application::configure(basePath: dirname(__DIR__))
         health: '/up',
     )
     ->withMiddleware(function (Middleware $middleware): void {
-        // One origin serves the client and the API; see compat/README.md.
+        // One origin serves the client and the API.
         $middleware->remove(HandleCors::class);
         $middleware->statefulApi();
         // Before anything asks who is signed in.

@@ -86,7 +86,7 @@ build_client() {
 
 install_packages() {
     mkdir -p "$ROOT/vendor" "$ROOT/node_modules" "$ROOT/public/build"
-    once_per "$ROOT/vendor/.stamp" "$ROOT"/{composer,core/composer,compat/composer}.json -- install_php_packages
+    once_per "$ROOT/vendor/.stamp" "$ROOT"/{composer,core/composer}.json -- install_php_packages
     once_per "$ROOT/node_modules/.stamp" "$ROOT/package.json" "$ROOT/package-lock.json" -- install_node_packages
     once_per "$ROOT/public/build/.stamp" "$ROOT"/{resources/js,lang,package-lock.json,vite.config.ts} -- build_client
 }

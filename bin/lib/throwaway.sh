@@ -1,10 +1,16 @@
 # A Ustrel of its own for tests and benchmarks, on free ports, with a cluster that is thrown away at the end.
-# Sourced after common.sh.
+# Sourced after common.sh. With USTREL_KEEP=yes the cluster stays up for the next run, at the same place and port.
 
-STATE=$(mktemp -d /tmp/ustrel-test.XXXXXX)
+if [ "${USTREL_KEEP:-no}" = yes ]; then
+    STATE=/tmp/ustrel-kept-$(id -u)
+    mkdir -p "$STATE"
+else
+    STATE=$(mktemp -d /tmp/ustrel-test.XXXXXX)
+fi
 
 clean_up() {
     web_stop
+    [ "${USTREL_KEEP:-no}" = yes ] && return
     if [ -f "$STATE/pg/PG_VERSION" ]; then pg_stop; fi
     rm -rf "$STATE"
 }
@@ -14,7 +20,8 @@ trap 'exit 143' TERM
 
 throwaway_environment() {
     prepare_state
-    DB_PORT=$(free_port)
+    [ -f "$STATE/db_port" ] || free_port >"$STATE/db_port"
+    DB_PORT=$(cat "$STATE/db_port")
     WEB_PORT=$(free_port)
     export APP_ENV=testing APP_DEBUG=false APP_KEY="base64:$(head -c 32 /dev/urandom | base64)"
     export LOG_CHANNEL=single CACHE_STORE=file SESSION_DRIVER=file QUEUE_CONNECTION=sync
@@ -24,7 +31,8 @@ throwaway_environment() {
 
 throwaway_database() {
     export DB_DATABASE=$1
-    PG_OPTIONS_EXTRA='-c fsync=off -c full_page_writes=off' pg_start
+    # Nothing may depend on statistics that autovacuum happens to have gathered.
+    PG_OPTIONS_EXTRA='-c fsync=off -c full_page_writes=off -c autovacuum=off' pg_start
     pg_database "$1"
 }
 
