@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use App\Actions\Spec\LoadTypicalSheets;
 use App\Models\Planter;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk;
 use App\Models\Workshop;
+use App\Spec\LoadTypicalSheets;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Str;

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A photo of a place; the picture itself is kept by App\Photos\PhotoFiles.
+ * A photo of a place; the picture itself is kept by App\Walk\Photos\PhotoFiles.
  *
  * @property string $id
  * @property string $walk_id

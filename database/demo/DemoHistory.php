@@ -7,7 +7,7 @@ namespace Database\Demo;
 use App\Models\PartType;
 use App\Models\Planter;
 use App\Models\User;
-use App\Queries\StoredAnswer;
+use App\Walk\Board\StoredAnswer;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Ustrel\Core\Measure\FurrowDistance;

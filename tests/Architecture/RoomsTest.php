@@ -13,15 +13,20 @@ arch('core is free of clock, I/O and hidden randomness')
 arch('strict types and closed classes everywhere')
     ->expect(['Ustrel\Core', 'App'])
     ->toUseStrictTypes()
-    ->classes()->toBeFinal()->ignoring('App\Http\Controllers\Controller');
+    ->classes()->toBeFinal()->ignoring('App\Http\Controller');
 
-arch('the web is the outermost room')
-    ->expect('App\Http')
-    ->not->toBeUsedIn(['App\Models', 'App\Actions', 'App\Queries', 'App\Projections', 'App\Exports', 'App\Policies']);
+const ROOMS = ['Yard', 'Spec', 'Walk', 'Parts', 'Opener', 'Wear', 'Field'];
+
+/** The web is the outermost layer of each room: nobody but the web reaches into it. */
+foreach (ROOMS as $room) {
+    arch("the web of {$room} is for the web alone")
+        ->expect("App\\{$room}\\Http")
+        ->toOnlyBeUsedIn(['App\Http', 'App\Record\Import\Http', ...array_map(static fn (string $one): string => "App\\{$one}\\Http", ROOMS)]);
+}
 
 arch('models only keep')
     ->expect('App\Models')
-    ->not->toUse(['App\Actions', 'App\Queries', 'App\Projections']);
+    ->not->toUse(['App\Record', ...array_map(static fn (string $room): string => "App\\{$room}", ROOMS)]);
 
 arch('no left-overs')
     ->expect(['dd', 'dump', 'var_dump', 'ray', 'exit'])

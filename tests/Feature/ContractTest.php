@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Actions\Spec\CopySpecSheet;
+use App\Spec\CopySpecSheet;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\OpenApiSchema;

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Imports\CsvFile;
 use App\Models\PartType;
+use App\Record\Import\CsvFile;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\Photo;
-use App\Photos\PhotoFiles;
+use App\Walk\Photos\PhotoFiles;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

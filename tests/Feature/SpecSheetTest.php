@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Actions\Spec\CopySpecSheet;
+use App\Spec\CopySpecSheet;
 use Illuminate\Support\Facades\DB;
 
 /** @return array<string, mixed> the sheet as its editor sends it, with some figures changed */
@@ -111,7 +111,7 @@ it('gives an older copy the checks that have come since, and leaves its own figu
     $old['checks'] = ['opener_blade_diameter' => ['rule' => 'wear_limit', 'sides' => ['left', 'right']] + $old['checks']['opener_blade_diameter']];
     $old['checks']['opener_blade_diameter']['figures']['limit']['value'] = '14 in';
     $sheet->update(['sheet' => $old]);
-    app(App\Actions\Spec\LoadTypicalSheets::class)();
+    app(App\Spec\LoadTypicalSheets::class)();
 
     $checks = $sheet->refresh()->read()->checks;
     expect(count($checks))->toBe(count($this->typicalSheet()->read()->checks))

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use App\Actions\Spec\CopySpecSheet;
 use App\Models\PartType;
 use App\Models\Photo;
-use App\Photos\PhotoFiles;
-use App\Photos\Picture;
+use App\Spec\CopySpecSheet;
+use App\Walk\Photos\PhotoFiles;
+use App\Walk\Photos\Picture;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
 use Illuminate\Support\Str;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Exports\Wording;
-use App\Imports\ImportKind;
-use App\Queries\CurrentReading;
+use App\Record\Import\ImportKind;
+use App\Walk\Board\CurrentReading;
+use App\Walk\Export\Wording;
 use Ustrel\Core\Measure\AmountFault;
 use Ustrel\Core\Measure\LengthFault;
 use Ustrel\Core\Measure\QuantityPrinter;

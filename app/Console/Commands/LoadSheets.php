@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Actions\Spec\LoadTypicalSheets;
+use App\Spec\LoadTypicalSheets;
 use Illuminate\Console\Command;
 
 final class LoadSheets extends Command

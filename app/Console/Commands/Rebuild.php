@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\Planter;
-use App\Projections\RecordProjector;
+use App\Record\RecordProjector;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 

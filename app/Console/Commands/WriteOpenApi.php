@@ -15,7 +15,7 @@ final class WriteOpenApi extends Command
 
     public function handle(): int
     {
-        $document = Generator::scan([app_path('Http')], ['version' => '3.1.0']);
+        $document = Generator::scan([app_path()], ['version' => '3.1.0']);
         if ($document === null || ! $document->validate()) {
             $this->error('The attributes do not make a valid OpenAPI document.');
 

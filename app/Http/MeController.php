@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Measure\UnitSystem;
+
+final class MeController extends Controller
+{
+    #[OA\Get(path: '/api/me', operationId: 'me', tags: ['session'])]
+    #[OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
+    #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
+    public function show(Request $request): MeResource
+    {
+        return new MeResource($this->user($request)->load('workshop'));
+    }
+
+    #[OA\Patch(path: '/api/me', operationId: 'updateMe', tags: ['session'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(properties: [
+        new OA\Property(property: 'units', type: 'string', enum: ['in', 'mm']),
+        new OA\Property(property: 'theme', type: 'string', enum: ['light', 'dark']),
+    ]))]
+    #[OA\Response(response: 200, description: 'Settings kept', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
+    #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function update(Request $request): MeResource
+    {
+        $settings = $request->validate([
+            'units' => ['sometimes', Rule::enum(UnitSystem::class)],
+            'theme' => ['sometimes', Rule::in(['light', 'dark'])],
+        ]);
+        $this->user($request)->update($settings);
+
+        return $this->show($request);
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Models\User;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use OpenApi\Attributes as OA;
+
+/** @mixin User */
+#[OA\Schema(schema: 'Me', required: ['id', 'name', 'workshop', 'units', 'theme'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'workshop', type: 'string'),
+    new OA\Property(property: 'units', type: 'string', enum: ['in', 'mm']),
+    new OA\Property(property: 'theme', type: 'string', enum: ['light', 'dark']),
+])]
+final class MeResource extends JsonResource
+{
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'workshop' => $this->workshop->name,
+            'units' => $this->units->value,
+            'theme' => $this->theme,
+        ];
+    }
+}

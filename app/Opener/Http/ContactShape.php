@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Opener\Http;
+
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Opener\ShimAdvice;
+use Ustrel\Core\Opener\ShimAdviceCode;
+use Ustrel\Core\Opener\ShimSensitivity;
+use Ustrel\Core\Wear\Sighting;
+
+#[OA\Schema(schema: 'ShimAdvice', required: ['code', 'pairs', 'expected_mm', 'sd_mm', 'uneven'], properties: [
+    new OA\Property(property: 'code', description: 'Worded under shims.CODE in lang/en.json', type: 'string', enum: ShimAdviceCode::class),
+    new OA\Property(property: 'pairs', description: 'Shims to add on each side; negative to take out', type: 'integer'),
+    new OA\Property(property: 'expected_mm', description: 'Contact length to be expected after', type: 'number', nullable: true),
+    new OA\Property(property: 'sd_mm', type: 'number', nullable: true),
+    new OA\Property(property: 'uneven', description: 'The sides do not carry the same number', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'RowContact', required: ['row', 'contact_mm', 'taken_at', 'shims_left', 'shims_right', 'moved', 'advice'], properties: [
+    new OA\Property(property: 'row', type: 'integer'),
+    new OA\Property(property: 'contact_mm', description: 'Null where it was not measured since it was last set', type: 'number', nullable: true),
+    new OA\Property(property: 'taken_at', type: 'string', format: 'date-time', nullable: true),
+    new OA\Property(property: 'shims_left', description: 'Inner shims, as counted and moved since; null where nobody counted', type: 'integer', nullable: true),
+    new OA\Property(property: 'shims_right', type: 'integer', nullable: true),
+    new OA\Property(property: 'moved', description: 'Shims were moved or blades changed, and the contact was not measured since', type: 'boolean'),
+    new OA\Property(property: 'advice', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/ShimAdvice')]),
+])]
+#[OA\Schema(schema: 'Contact', required: ['sensitivity', 'rows'], properties: [
+    new OA\Property(property: 'sensitivity', description: 'How much shorter the contact gets for a shim added on each side; null where the planter has no blade contact', required: ['mm', 'sd_mm', 'moves'], properties: [
+        new OA\Property(property: 'mm', type: 'number'),
+        new OA\Property(property: 'sd_mm', type: 'number'),
+        new OA\Property(property: 'moves', description: 'Of this planter, that it was learned from', type: 'integer'),
+    ], type: 'object', nullable: true),
+    new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/RowContact')),
+])]
+final class ContactShape
+{
+    /**
+     * @param  array{sensitivity: ShimSensitivity, rows: list<array{row: int, contact: Sighting|null, left: int|null, right: int|null, moved: bool, advice: ShimAdvice|null}>}|null  $contact
+     * @return array<string, mixed>
+     */
+    public static function of(?array $contact): array
+    {
+        return $contact === null ? ['sensitivity' => null, 'rows' => []] : [
+            'sensitivity' => ['mm' => round($contact['sensitivity']->mean, 3), 'sd_mm' => round($contact['sensitivity']->sd, 3), 'moves' => $contact['sensitivity']->moves],
+            'rows' => array_map(static fn (array $row): array => [
+                'row' => $row['row'],
+                'contact_mm' => $row['contact']?->size,
+                'taken_at' => $row['contact']?->at,
+                'shims_left' => $row['left'],
+                'shims_right' => $row['right'],
+                'moved' => $row['moved'],
+                'advice' => $row['advice'] === null ? null : [
+                    'code' => $row['advice']->code->value,
+                    'pairs' => $row['advice']->pairs,
+                    'expected_mm' => $row['advice']->expected === null ? null : round($row['advice']->expected, 2),
+                    'sd_mm' => $row['advice']->sd === null ? null : round($row['advice']->sd, 2),
+                    'uneven' => $row['advice']->uneven,
+                ],
+            ], $contact['rows']),
+        ];
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Parts\Http;
+
+use App\Http\Controller;
+use App\Models\PartType;
+use App\Parts\PartLivesQuery;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+
+#[OA\Parameter(parameter: 'partType', name: 'partType', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+final class PartTypeController extends Controller
+{
+    #[OA\Get(path: '/api/part-types', operationId: 'partTypes', tags: ['parts'])]
+    #[OA\Response(response: 200, description: 'The workshop\'s own catalogue', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/PartType')))]
+    public function index(Request $request): AnonymousResourceCollection
+    {
+        return PartTypeResource::collection(PartType::query()->where('workshop_id', $this->user($request)->workshop_id)->orderBy('name')->get());
+    }
+
+    #[OA\Post(path: '/api/part-types', operationId: 'storePartType', tags: ['parts'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PartTypeEdit'))]
+    #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/PartType'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function store(PartTypeRequest $request): JsonResponse
+    {
+        $type = $this->save(new PartType(['workshop_id' => $this->user($request)->workshop_id]), $request->fields());
+
+        return (new PartTypeResource($type))->response()->setStatusCode(201);
+    }
+
+    #[OA\Put(path: '/api/part-types/{partType}', operationId: 'updatePartType', tags: ['parts'])]
+    #[OA\Parameter(ref: '#/components/parameters/partType')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PartTypeEdit'))]
+    #[OA\Response(response: 200, description: 'Changed; what was fitted before keeps the size it was fitted with', content: new OA\JsonContent(ref: '#/components/schemas/PartType'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function update(PartTypeRequest $request, PartType $partType): PartTypeResource
+    {
+        return new PartTypeResource($this->save($partType, $request->fields()));
+    }
+
+    #[OA\Get(path: '/api/part-types/{partType}/lives', operationId: 'partLives', tags: ['parts'])]
+    #[OA\Parameter(ref: '#/components/parameters/partType')]
+    #[OA\Parameter(name: 'against', description: 'Another part type to compare with', in: 'query', schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 200, description: 'The lives that parts of this type have reached on all the shop\'s planters', content: new OA\JsonContent(ref: '#/components/schemas/PartLives'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function lives(Request $request, PartType $partType, PartLivesQuery $lives): JsonResponse
+    {
+        $other = null;
+        if ($request->filled('against')) {
+            $other = PartType::query()->where('workshop_id', $partType->workshop_id)->find($request->integer('against')) ?? abort(404);
+        }
+
+        return new JsonResponse(LivesShape::of($partType, $lives->of($partType), $other, $other === null ? null : $lives->of($other)));
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    private function save(PartType $type, array $fields): PartType
+    {
+        try {
+            DB::transaction(static fn (): bool => $type->fill($fields)->save());
+        } catch (UniqueConstraintViolationException) {
+            throw ValidationException::withMessages(['name' => __('part.name_taken', ['name' => $fields['name']])]);
+        }
+
+        return $type;
+    }
+}

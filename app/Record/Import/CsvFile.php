@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record\Import;
+
+use Generator;
+
+/**
+ * A file of comma-separated lines as a person has it: in UTF-8 with or without BOM, UTF-16 or Windows-1252, divided by
+ * commas, semicolons or tabs, with line breaks inside quotes, with a line of column names or without. Read line by line.
+ */
+final class CsvFile
+{
+    /** So much of the file is looked at to see what it is. */
+    private const HEAD = 65536;
+
+    private const DELIMITERS = [',', ';', "\t"];
+
+    private const LONGEST_LINE = 10_000;
+
+    private const LINE_BREAKS = "\r\n|\r|\n";
+
+    /** @param  list<string>  $columns  names of the columns; `Column 1` and so on where the file has none */
+    private function __construct(
+        private readonly string $path,
+        private readonly string $encoding,
+        private readonly string $delimiter,
+        private readonly int $skip,
+        public readonly bool $hasHeader,
+        public readonly array $columns,
+        private readonly int $size,
+    ) {
+    }
+
+    /** @throws RefusedFile */
+    public static function open(string $path): self
+    {
+        $size = (int) filesize($path);
+        if ($size === 0) {
+            throw RefusedFile::because('empty');
+        }
+        $head = (string) file_get_contents($path, length: self::HEAD);
+        if (str_starts_with($head, "\xFF\xFE") || str_starts_with($head, "\xFE\xFF")) {
+            return self::open(self::fromUtf16($path, $head[0] === "\xFF" ? 'UTF-16LE' : 'UTF-16BE'));
+        }
+        if (str_contains($head, "\0")) {
+            throw RefusedFile::because('not_text');
+        }
+        $skip = str_starts_with($head, "\xEF\xBB\xBF") ? 3 : 0;
+        // The head may end within a character.
+        $isUtf8 = mb_check_encoding(mb_strcut(substr($head, $skip), 0, self::HEAD - 8, 'UTF-8'), 'UTF-8');
+        $encoding = $isUtf8 || $skip === 3 ? 'UTF-8' : 'Windows-1252';
+        $delimiter = self::delimiterOf(substr($head, $skip));
+
+        $first = self::firstLine($path, $skip, $delimiter, $encoding);
+        $hasHeader = self::isHeader($first);
+        $columns = $hasHeader ? array_map(trim(...), $first) : array_map(static fn (int $index): string => __('import.column', ['number' => $index + 1]), array_keys($first));
+
+        return new self($path, $encoding, $delimiter, $skip, $hasHeader, $columns, $size);
+    }
+
+    /**
+     * The lines below the column names, blank ones left out.
+     *
+     * @return Generator<int, array{list<string>, float}> by the number of the line on which it begins: the fields, and the share of the file read so far
+     */
+    public function lines(): Generator
+    {
+        $file = fopen($this->path, 'r');
+        fseek($file, $this->skip);
+        $number = 1;
+        $isFirst = true;
+        while (($fields = fgetcsv($file, null, $this->delimiter, '"', '')) !== false) {
+            $at = $number;
+            $number += 1 + array_sum(array_map(static fn (?string $field): int => preg_match_all('/'.self::LINE_BREAKS.'/', $field ?? ''), $fields));
+            $isHeader = $isFirst && $this->hasHeader;
+            $isFirst = false;
+            if (! $isHeader && $fields !== [null] && implode('', $fields) !== '') {
+                yield $at => [$this->inUtf8($fields), min(1.0, ftell($file) / $this->size)];
+            }
+        }
+        fclose($file);
+    }
+
+    /**
+     * @param  list<string|null>  $fields
+     * @return list<string>
+     */
+    private function inUtf8(array $fields): array
+    {
+        return array_map(fn (?string $field): string => trim(match (true) {
+            strlen($field ?? '') > self::LONGEST_LINE => '',
+            $this->encoding === 'UTF-8' => mb_scrub($field ?? '', 'UTF-8'),
+            default => mb_convert_encoding($field ?? '', 'UTF-8', $this->encoding),
+        }), $fields);
+    }
+
+    private static function fromUtf16(string $path, string $encoding): string
+    {
+        $from = fopen($path, 'r');
+        fseek($from, 2);
+        stream_filter_append($from, "convert.iconv.{$encoding}/UTF-8", STREAM_FILTER_READ);
+        $copy = (string) tempnam(sys_get_temp_dir(), 'ustrel');
+        $to = fopen($copy, 'w');
+        stream_copy_to_stream($from, $to);
+        fclose($from);
+        fclose($to);
+
+        return $copy;
+    }
+
+    /** The one that the first lines have most often and alike. */
+    private static function delimiterOf(string $head): string
+    {
+        $lines = array_slice(array_filter(preg_split('/'.self::LINE_BREAKS.'/', (string) preg_replace('/"[^"]*"/', '', $head)) ?: []), 0, 5);
+        $counts = [];
+        foreach (self::DELIMITERS as $delimiter) {
+            $counts[$delimiter] = min(array_map(static fn (string $line): int => substr_count($line, $delimiter), $lines ?: ['']));
+        }
+        arsort($counts);
+        $best = array_key_first($counts);
+        if ($counts[$best] === 0) {
+            throw RefusedFile::because('one_column');
+        }
+
+        // A semicolon divides where commas are decimal ones.
+        return $counts[';'] > 0 ? ';' : (string) $best;
+    }
+
+    /** @return list<string> */
+    private static function firstLine(string $path, int $skip, string $delimiter, string $encoding): array
+    {
+        $file = fopen($path, 'r');
+        fseek($file, $skip);
+        $first = fgetcsv($file, null, $delimiter, '"', '');
+        fclose($file);
+
+        return array_map(
+            static fn (?string $field): string => trim($encoding === 'UTF-8' ? mb_scrub($field ?? '', 'UTF-8') : mb_convert_encoding($field ?? '', 'UTF-8', $encoding)),
+            $first === false ? [] : $first,
+        );
+    }
+
+    /**
+     * Names of columns are words: no date and no figure among them.
+     *
+     * @param  list<string>  $fields
+     */
+    private static function isHeader(array $fields): bool
+    {
+        foreach ($fields as $field) {
+            if (preg_match('/^[\d.,\/\- ]*\d[\d.,\/\- ]*$/', $field) === 1) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

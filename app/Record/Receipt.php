@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+/** Says of one reading of a batch what became of it. */
+final readonly class Receipt
+{
+    /** @param  list<array{code: string, ref: float|null, unit: string|null}>  $doubts */
+    private function __construct(
+        /** Its place in the batch, from 0. */
+        public int $index,
+        public ?string $id,
+        public Outcome $outcome,
+        public ?string $message = null,
+        public array $doubts = [],
+    ) {
+    }
+
+    public static function of(int $index, string $id, Outcome $outcome): self
+    {
+        return new self($index, $id, $outcome);
+    }
+
+    public static function refused(int $index, ?string $id, string $message): self
+    {
+        return new self($index, $id, Outcome::Refused, $message);
+    }
+
+    public static function conflict(int $index, string $id): self
+    {
+        return new self($index, $id, Outcome::Conflict, __('refused.id_taken'));
+    }
+
+    /** @param  non-empty-list<array{code: string, ref: float|null, unit: string|null}>  $doubts */
+    public static function doubtful(int $index, string $id, array $doubts): self
+    {
+        return new self($index, $id, Outcome::Doubtful, __('refused.doubtful'), $doubts);
+    }
+}

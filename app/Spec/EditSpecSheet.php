@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Spec;
+
+use App\Models\SpecSheet;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Measure\UnreadableAmount;
+use Ustrel\Core\Measure\UnreadableLength;
+use Ustrel\Core\Spec\InvalidSpecSheet;
+use Ustrel\Core\Spec\SpecSheetReader;
+
+/**
+ * Writes new figures into a workshop's own spec sheet. Open walks of planters that use it are judged by them from now
+ * on; finished walks keep theirs.
+ */
+final readonly class EditSpecSheet
+{
+    public function __construct(private SheetOfOpenWalks $openWalks)
+    {
+    }
+
+    /**
+     * @param  array<string, array<string, array{value: string, source: string}>>  $figures  by check key and figure name
+     * @param  array{value: string, source: string}  $notch
+     *
+     * @throws ValidationException naming every figure that cannot stand
+     */
+    public function __invoke(SpecSheet $sheet, UnitSystem $units, string $name, array $figures, array $notch): SpecSheet
+    {
+        $edited = $sheet->sheet;
+        $edited['notch'] = self::withUnit($notch, Unit::Millimetre, $units);
+        $known = $sheet->read()->checks;
+        foreach ($figures as $check => $named) {
+            foreach ($named as $figure => $entry) {
+                $unit = $known[$check]->figures[$figure]->quantity->unit();
+                $edited['checks'][$check]['figures'][$figure] = self::withUnit($entry, $unit, $units);
+            }
+        }
+
+        try {
+            SpecSheetReader::read($edited);
+        } catch (InvalidSpecSheet $invalid) {
+            throw ValidationException::withMessages(self::messages($invalid));
+        }
+
+        try {
+            return DB::transaction(function () use ($sheet, $name, $edited): SpecSheet {
+                $sheet->update(['name' => $name, 'sheet' => $edited]);
+                $this->openWalks->follow($sheet);
+
+                return $sheet;
+            });
+        } catch (UniqueConstraintViolationException) {
+            throw ValidationException::withMessages(['name' => __('error.sheet_name_taken', ['name' => $name])]);
+        }
+    }
+
+    /**
+     * A sheet is read without knowing who typed it, so each figure is kept with its unit.
+     *
+     * @param  array{value: string, source: string}  $entry
+     * @return array{value: string, source: string}
+     */
+    private static function withUnit(array $entry, Unit $unit, UnitSystem $system): array
+    {
+        $spelling = $unit->spelling($system);
+
+        try {
+            $unit->read($entry['value'], $system);
+            $bare = preg_match('/[\d.,\/]\s*$/', $entry['value']) === 1;
+        } catch (UnreadableLength|UnreadableAmount) {
+            return $entry;
+        }
+
+        return $bare && $spelling !== '' ? ['value' => "{$entry['value']} {$spelling}"] + $entry : $entry;
+    }
+
+    /** @return array<string, string> by field of the request */
+    private static function messages(InvalidSpecSheet $invalid): array
+    {
+        $messages = [];
+        foreach ($invalid->faults as $fault) {
+            $field = $fault->path === 'notch' ? 'notch' : "figures.{$fault->path}";
+            $messages[$field] ??= __($fault->wordKey, ['typed' => $fault->typed]);
+        }
+
+        return $messages;
+    }
+}

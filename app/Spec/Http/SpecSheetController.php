@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Spec\Http;
+
+use App\Http\Controller;
+use App\Models\SpecSheet;
+use App\Spec\CopySpecSheet;
+use App\Spec\EditSpecSheet;
+use App\Spec\PreviewSpecSheet;
+use App\Spec\ResetSpecSheet;
+use App\Spec\VerdictChange;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use OpenApi\Attributes as OA;
+
+final class SpecSheetController extends Controller
+{
+    #[OA\Get(path: '/api/spec-sheets', operationId: 'specSheets', tags: ['spec'])]
+    #[OA\Response(response: 200, description: 'The typical sheets and the workshop\'s own', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SpecSheet')))]
+    #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
+    public function index(Request $request): AnonymousResourceCollection
+    {
+        $sheets = SpecSheet::usableBy($this->user($request)->workshop_id)->orderByRaw('workshop_id NULLS FIRST, id')->get();
+
+        return SpecSheetResource::collection($sheets);
+    }
+
+    #[OA\Get(path: '/api/spec-sheets/{specSheet}', operationId: 'specSheet', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\Response(response: 200, description: 'One sheet', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function show(SpecSheet $specSheet): SpecSheetResource
+    {
+        return new SpecSheetResource($specSheet);
+    }
+
+    #[OA\Put(path: '/api/spec-sheets/{specSheet}', operationId: 'editSpecSheet', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SpecSheetEdit'))]
+    #[OA\Response(response: 200, description: 'Kept; open walks are judged by it from now on', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function update(SpecSheetRequest $request, SpecSheet $specSheet, EditSpecSheet $edit): SpecSheetResource
+    {
+        return new SpecSheetResource($edit(
+            $specSheet, $this->user($request)->units, $request->name(), $request->figures(), $request->notch(),
+        ));
+    }
+
+    #[OA\Post(path: '/api/spec-sheets/{specSheet}/preview', operationId: 'previewSpecSheet', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SpecSheetEdit'))]
+    #[OA\Response(response: 200, description: 'The verdicts of open walks that these figures would change; nothing is kept', content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['planter', 'row', 'check', 'side', 'from', 'to'], properties: [
+        new OA\Property(property: 'planter', type: 'string'),
+        new OA\Property(property: 'row', type: 'integer'),
+        new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
+        new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+        new OA\Property(property: 'from', ref: '#/components/schemas/Verdict'),
+        new OA\Property(property: 'to', ref: '#/components/schemas/Verdict'),
+    ], type: 'object')))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function preview(SpecSheetRequest $request, SpecSheet $specSheet, PreviewSpecSheet $preview): JsonResponse
+    {
+        $changes = $preview($specSheet, $this->user($request)->units, $request->name(), $request->figures(), $request->notch());
+
+        return new JsonResponse(array_map(static fn (VerdictChange $change): array => (array) $change, $changes));
+    }
+
+    #[OA\Post(path: '/api/spec-sheets/{specSheet}/reset', operationId: 'resetSpecSheet', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\Response(response: 200, description: 'Back to the typical figures', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function reset(SpecSheet $specSheet, ResetSpecSheet $reset): SpecSheetResource
+    {
+        return new SpecSheetResource($reset($specSheet));
+    }
+
+    #[OA\Post(path: '/api/spec-sheets/{specSheet}/copies', operationId: 'copySpecSheet', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\Response(response: 201, description: 'The workshop\'s own copy', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function copy(Request $request, SpecSheet $specSheet, CopySpecSheet $copy): JsonResponse
+    {
+        return (new SpecSheetResource($copy($specSheet, $this->user($request))))->response()->setStatusCode(201);
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Spec\Http;
+
+use App\Models\SpecSheet;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnitType;
+
+/** @property SpecSheet $resource */
+#[OA\Schema(schema: 'SpecSheet', required: ['id', 'name', 'type', 'own', 'notch', 'checks', 'typical_equipment'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'type', type: 'string', enum: RowUnitType::class),
+    new OA\Property(property: 'own', description: 'The workshop\'s own, to be edited', type: 'boolean'),
+    new OA\Property(property: 'notch', ref: '#/components/schemas/Figure'),
+    new OA\Property(property: 'typical_equipment', ref: '#/components/schemas/Equipment'),
+    new OA\Property(property: 'checks', type: 'array', items: new OA\Items(ref: '#/components/schemas/Check')),
+])]
+final class SpecSheetResource extends JsonResource
+{
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $sheet = $this->resource->read();
+
+        return [
+            'id' => $this->resource->id,
+            'name' => $this->resource->name,
+            'type' => $sheet->type->value,
+            'own' => $this->resource->workshop_id !== null,
+            'notch' => CheckShape::figure($sheet->notch),
+            'typical_equipment' => Equipment::typicalOf($sheet->type)->toArray(),
+            'checks' => array_map(static fn (Check $check): array => CheckShape::of($check), array_values($sheet->checks)),
+        ];
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Spec;
+
+use App\Models\SpecSheet;
+use Illuminate\Support\Facades\DB;
+use Ustrel\Core\Measure\UnitSystem;
+
+/**
+ * Says how the verdicts of the open walks would change with other figures. The figures are written, the walks judged by
+ * them, and all of it taken back: so the preview cannot differ from what saving does.
+ */
+final readonly class PreviewSpecSheet
+{
+    public function __construct(private EditSpecSheet $edit)
+    {
+    }
+
+    /**
+     * @param  array<string, array<string, array{value: string, source: string}>>  $figures  by check key and figure name
+     * @param  array{value: string, source: string}  $notch
+     * @return list<VerdictChange> by planter and row
+     */
+    public function __invoke(SpecSheet $sheet, UnitSystem $units, string $name, array $figures, array $notch): array
+    {
+        $walks = SheetOfOpenWalks::of($sheet)->with('planter')->get()->keyBy('id');
+        $cells = static fn () => DB::table('cells')->whereIn('walk_id', $walks->keys())->orderBy('walk_id')->orderBy('row_number')->orderBy('check_key')->orderBy('side')->get();
+        $before = $cells();
+
+        DB::beginTransaction();
+        try {
+            ($this->edit)($sheet, $units, $name, $figures, $notch);
+            $after = $cells();
+        } finally {
+            DB::rollBack();
+            $sheet->refresh();
+        }
+
+        $changes = [];
+        foreach ($before as $index => $cell) {
+            if ($cell->verdict !== $after[$index]->verdict) {
+                $changes[] = new VerdictChange($walks[$cell->walk_id]->planter->name, $cell->row_number, $cell->check_key, $cell->side, $cell->verdict, $after[$index]->verdict);
+            }
+        }
+
+        return $changes;
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk\Board;
+
+use Carbon\CarbonImmutable;
+use Ustrel\Core\Spec\Outlook;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\Route;
+use Ustrel\Core\Walk\WalkOrder;
+
+/** A walk as it is now, and which of its places have changed since a device last heard of it. */
+final readonly class WalkNews
+{
+    /**
+     * @param  list<string>|null  $changed  place keys; null for all
+     * @param  array<string, Outlook>  $outlooks  by place key; only for a guide
+     */
+    public function __construct(
+        public Board $board,
+        private ?array $changed,
+        public CarbonImmutable $asOf,
+        public array $outlooks = [],
+    ) {
+    }
+
+    /** @return list<Place> those that changed, and all of the checks that compare rows: one reading may turn the others */
+    public function places(): array
+    {
+        $sheet = $this->board->sheet;
+        $changed = $this->changed === null ? null : array_flip($this->changed);
+
+        return array_values(array_filter(
+            Route::through($sheet, $this->board->rowCount, WalkOrder::RowByRow)->places,
+            static fn (Place $place): bool => $changed === null
+                || isset($changed[$place->key()])
+                || ($changed !== [] && $sheet->checks[$place->check->value]->comparesRows()),
+        ));
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk\Export;
+
+use App\Walk\Board\Board;
+use App\Walk\Board\CurrentReading;
+use App\Walk\Board\Remarks;
+use Carbon\CarbonImmutable;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use Ustrel\Core\Measure\QuantityPrinter;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\State;
+use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\Route;
+use Ustrel\Core\Walk\WalkOrder;
+
+/** A walk on paper: what was found, or an empty sheet to fill in with a pencil. A4, lying. */
+final readonly class PrintSheet
+{
+    /** Rows beside each other on one page. */
+    private const ROWS_A_PAGE = 12;
+
+    /** The same signs as on the screen. */
+    private const SIGNS = ['unchecked' => '○', 'sound' => '●', 'watch' => '◐', 'change' => '▲', 'failed' => '■'];
+
+    private Wording $wording;
+
+    private QuantityPrinter $printer;
+
+    public function __construct(private Board $board, UnitSystem $units, private CarbonImmutable $today)
+    {
+        $this->printer = new QuantityPrinter($units);
+        $this->wording = new Wording($this->printer);
+    }
+
+    /** The findings, then every figure. A PDF. */
+    public function ofWalk(Remarks $remarks): string
+    {
+        $findings = $this->findings();
+
+        return self::pdf('print.walk', [
+            'board' => $this->board,
+            'today' => $this->today,
+            'findings' => $findings,
+            'counts' => array_count_values(array_column($findings, 'verdict')),
+            'notes' => $remarks->notesFor($this->board->planter, $this->board->walk),
+            'blocks' => $this->blocks(static fn (Check $check): bool => $check->kind->takesFigure()),
+            'signs' => self::SIGNS,
+        ]);
+    }
+
+    /** Every check that is walked, with room to write. A PDF. */
+    public function blank(): string
+    {
+        return self::pdf('print.blank', [
+            'board' => $this->board,
+            'today' => $this->today,
+            'blocks' => $this->blocks(fn (Check $check): bool => isset($this->board->scope->checks[$check->key->value])),
+        ]);
+    }
+
+    /** @return list<array{row: int, check: string, reading: string, verdict: string, reasons: string, last: string}> the worst first */
+    private function findings(): array
+    {
+        $findings = [];
+        foreach (Route::through($this->board->sheet, $this->board->rowCount, WalkOrder::RowByRow)->places as $place) {
+            $now = $this->board->current[$place->key()] ?? null;
+            if ($now !== null && $now->verdict->severity() >= Verdict::Watch->severity()) {
+                $findings[] = [
+                    'row' => $place->row,
+                    'check' => $this->wording->check($place->check, $place->side),
+                    'reading' => $this->wording->reading($now),
+                    'verdict' => $now->verdict->value,
+                    'reasons' => $this->wording->reasons($place->check, $now),
+                    'last' => $this->wording->answer(($this->board->last[$place->key()] ?? null)?->answer()),
+                ];
+            }
+        }
+        usort($findings, static fn (array $a, array $b): int => Verdict::from($b['verdict'])->severity() <=> Verdict::from($a['verdict'])->severity() ?: $a['row'] <=> $b['row']);
+
+        return $findings;
+    }
+
+    /**
+     * The checks as lines and the rows as columns, so many to a page.
+     *
+     * @param  callable(Check): bool  $which
+     * @return list<array{rows: list<int>, lines: list<array{station: string, check: string, limit: string, cells: array<int, string>}>}>
+     */
+    private function blocks(callable $which): array
+    {
+        $checks = array_filter($this->board->sheet->checks, $which);
+        $blocks = [];
+        foreach (array_chunk(range(1, $this->board->rowCount), self::ROWS_A_PAGE) as $rows) {
+            $ofRows = array_filter($checks, static fn (Check $check): bool => ! $check->isOfWholePlanter());
+            $blocks[] = ['rows' => $rows, 'lines' => $this->lines($ofRows, $rows)];
+        }
+        $ofPlanter = array_filter($checks, static fn (Check $check): bool => $check->isOfWholePlanter());
+        if ($ofPlanter !== []) {
+            $blocks[] = ['rows' => [Place::WHOLE_PLANTER], 'lines' => $this->lines($ofPlanter, [Place::WHOLE_PLANTER])];
+        }
+
+        return $blocks;
+    }
+
+    /**
+     * @param  array<string, Check>  $checks
+     * @param  list<int>  $rows
+     * @return list<array{station: string, check: string, limit: string, cells: array<int, string>}>
+     */
+    private function lines(array $checks, array $rows): array
+    {
+        $lines = [];
+        foreach ($checks as $check) {
+            foreach ($check->sides as $side) {
+                $cells = [];
+                foreach ($rows as $row) {
+                    $cells[$row] = $this->cell($this->board->current[(new Place($row, $check->key, $side))->key()] ?? null);
+                }
+                $lines[] = [
+                    'station' => __("station.{$check->station->value}"),
+                    'check' => $this->wording->check($check->key, $side),
+                    'limit' => $this->limit($check),
+                    'cells' => $cells,
+                ];
+            }
+        }
+
+        return $lines;
+    }
+
+    private function cell(?CurrentReading $now): string
+    {
+        return $now === null ? '' : self::SIGNS[$now->verdict->value].' '.$this->wording->reading($now);
+    }
+
+    private function limit(Check $check): string
+    {
+        $marks = array_map($this->printer->print(...), $check->rule->marks());
+
+        return match (true) {
+            isset($marks['low'], $marks['high']) => "{$marks['low']} – {$marks['high']}",
+            isset($marks['limit']) => $marks['limit'],
+            $check->kind->takesFigure() => implode(', ', $marks),
+            // Their first letters are what is written.
+            default => implode(' ', array_map(static fn (State $state): string => __("state.{$state->value}")[0], $check->kind->states())),
+        };
+    }
+
+    /** @param  array<string, mixed>  $with */
+    private static function pdf(string $view, array $with): string
+    {
+        $options = new Options;
+        $options->setIsRemoteEnabled(false);
+        $options->setDefaultFont('DejaVu Sans');
+        $options->setFontCache(storage_path('framework/cache'));
+        $options->setTempDir(storage_path('framework/cache'));
+        $pdf = new Dompdf($options);
+        $pdf->setPaper('A4', 'landscape');
+        $pdf->loadHtml(view($view, $with)->render());
+        $pdf->render();
+        $pdf->getCanvas()->page_text(760, 570, __('print.page'), $pdf->getFontMetrics()->getFont('DejaVu Sans') ?? '', 7);
+
+        return (string) $pdf->output();
+    }
+}

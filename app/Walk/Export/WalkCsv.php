@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk\Export;
+
+use App\Walk\Board\Board;
+use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\QuantityPrinter;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\Chip;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\Route;
+use Ustrel\Core\Walk\WalkOrder;
+
+/** A walk as CSV, one place a line. Columns and quoting: docs/formats.md. */
+final readonly class WalkCsv
+{
+    private const COLUMNS = [
+        'farm', 'planter', 'season', 'walk', 'row', 'station', 'check', 'side', 'result',
+        'value', 'unit', 'inches', 'state', 'ticked', 'verdict', 'reason', 'last_value', 'last_state', 'last_season', 'taken_at',
+    ];
+
+    private Wording $wording;
+
+    public function __construct(private Board $board, UnitSystem $units)
+    {
+        $this->wording = new Wording(new QuantityPrinter($units));
+    }
+
+    /** @param  resource  $to */
+    public function write($to): void
+    {
+        self::line($to, self::COLUMNS);
+        $route = Route::through($this->board->sheet, $this->board->rowCount, WalkOrder::RowByRow);
+        foreach ($route->places as $place) {
+            self::line($to, $this->fields($place));
+        }
+    }
+
+    /** @return list<string> */
+    private function fields(Place $place): array
+    {
+        $now = $this->board->current[$place->key()] ?? null;
+        $last = $this->board->last[$place->key()] ?? null;
+        $quantity = $now?->quantity();
+
+        return [
+            self::text($this->board->planter->farm),
+            self::text($this->board->planter->name),
+            (string) $this->board->season,
+            (string) $this->board->walk?->kind->value,
+            (string) $place->row,
+            $place->check->station()->value,
+            $place->check->value,
+            $place->side->value,
+            $now === null ? 'unchecked' : $now->result->value,
+            self::value($quantity),
+            (string) $quantity?->unit()->value,
+            $quantity instanceof Length ? self::decimal($quantity->toInches(), 4) : '',
+            (string) $now?->answer()?->state?->value,
+            implode(' ', array_map(static fn (Chip $chip): string => $chip->value, $now?->answer()->chips ?? [])),
+            $now === null ? 'unchecked' : $now->verdict->value,
+            $now === null ? '' : $this->wording->reasons($place->check, $now),
+            self::value($last?->answer()->quantity),
+            (string) $last?->answer()->state?->value,
+            $last === null ? '' : (string) $last->season,
+            $now === null ? '' : gmdate('Y-m-d\TH:i:s\Z', (int) strtotime($now->takenAt)),
+        ];
+    }
+
+    private static function value(?Quantity $quantity): string
+    {
+        return $quantity === null ? '' : self::decimal($quantity->unit()->valueOf($quantity), 6);
+    }
+
+    private static function decimal(float $number, int $places): string
+    {
+        return rtrim(rtrim(number_format($number, $places, '.', ''), '0'), '.');
+    }
+
+    /** A name that a spreadsheet would run as a formula is quoted with an apostrophe. */
+    private static function text(string $text): string
+    {
+        return preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'{$text}" : $text;
+    }
+
+    /**
+     * @param  resource  $to
+     * @param  list<string>  $fields
+     */
+    private static function line($to, array $fields): void
+    {
+        fputcsv($to, $fields, ',', '"', '', "\r\n");
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk\Export;
+
+use App\Walk\Board\CurrentReading;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Lang;
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\QuantityPrinter;
+use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Spec\Answer;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Chip;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\Result;
+
+/** Puts readings into words for print and files, as the client does on the screen. */
+final readonly class Wording
+{
+    public function __construct(private QuantityPrinter $printer)
+    {
+    }
+
+    /** What was read, in a word or a figure. */
+    public function answer(?Answer $answer): string
+    {
+        return match (true) {
+            $answer === null => '',
+            $answer->quantity !== null => $this->printer->print($answer->quantity),
+            default => __("state.{$answer->state?->value}"),
+        };
+    }
+
+    public function reading(CurrentReading $reading): string
+    {
+        $hasAnswer = $reading->result === Result::Recorded || ($reading->result === Result::Fitted && $reading->answer() !== null);
+
+        return $hasAnswer ? $this->answer($reading->answer()) : __("result.{$reading->result->value}");
+    }
+
+    /** The check with its side, as "Opener blade diameter, left". */
+    public function check(CheckKey $check, Side $side): string
+    {
+        return __("check.{$check->value}").($side === Side::Centre ? '' : ', '.__("side.{$side->value}"));
+    }
+
+    public function reasons(CheckKey $check, CurrentReading $reading): string
+    {
+        return implode(' ', array_map(fn (array $reason): string => $this->reason($check, $reason, $reading->quantity()), $reading->reasons));
+    }
+
+    /** @param  list<Chip>  $chips */
+    public function chips(array $chips): string
+    {
+        return implode(', ', array_map(static fn (Chip $chip): string => __("chip.{$chip->value}"), $chips));
+    }
+
+    /** @param  array{code: string, ref: float|int|null, unit: string|null, on?: string}  $reason */
+    private function reason(CheckKey $check, array $reason, ?Quantity $value): string
+    {
+        $reference = $reason['ref'] === null ? null : Unit::from((string) $reason['unit'])->quantityOf($reason['ref']);
+
+        if (str_starts_with($reason['code'], 'chip.')) {
+            return ucfirst(__($reason['code'])).'.';
+        }
+
+        return __(self::key($check, $reason['code']), [
+            'on' => isset($reason['on']) ? CarbonImmutable::parse($reason['on'])->format('M j, Y') : '',
+            'ref' => $reference === null ? '' : $this->printer->print($reference),
+            'by' => $reference === null || $value === null || $value->unit() !== $reference->unit() ? '' : $this->printer->difference($value, $reference),
+        ]);
+    }
+
+    /** A check may have words of its own for a reason. */
+    private static function key(CheckKey $check, string $code): string
+    {
+        $own = "reason.{$code}.{$check->value}";
+
+        return Lang::has($own) ? $own : "reason.{$code}";
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk\Http;
+
+use App\Http\SaysAll;
+use App\Spec\Http\CheckShape;
+use App\Walk\Board\Board;
+use App\Yard\Http\PlanterResource;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\Route;
+use Ustrel\Core\Walk\WalkOrder;
+
+/** @property Board $resource */
+#[OA\Schema(schema: 'Board', required: ['planter', 'walk', 'season', 'checks', 'ribbon', 'whole_planter', 'row_doubts', 'cells'], properties: [
+    new OA\Property(property: 'planter', ref: '#/components/schemas/Planter'),
+    new OA\Property(property: 'walk', description: 'Null where this season has no walk yet', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/Walk')]),
+    new OA\Property(property: 'season', type: 'integer'),
+    new OA\Property(property: 'checks', type: 'array', items: new OA\Items(ref: '#/components/schemas/Check')),
+    new OA\Property(property: 'ribbon', type: 'array', items: new OA\Items(ref: '#/components/schemas/RibbonRow')),
+    new OA\Property(property: 'whole_planter', ref: '#/components/schemas/RibbonRow'),
+    new OA\Property(property: 'row_doubts', ref: '#/components/schemas/RowDoubts'),
+    new OA\Property(property: 'cells', description: 'Every place, row by row', type: 'array', items: new OA\Items(ref: '#/components/schemas/Cell')),
+])]
+final class BoardResource extends JsonResource
+{
+    use SaysAll;
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $board = $this->resource;
+        $route = Route::through($board->sheet, $board->rowCount, WalkOrder::RowByRow);
+
+        return [
+            'planter' => (new PlanterResource($board->planter))->toArray($request),
+            'walk' => $board->walk === null ? null : (new WalkResource($board->walk))->toArray($request),
+            'season' => $board->season,
+            'checks' => self::checks($board),
+            'ribbon' => array_map(RibbonRowResource::shape(...), $board->ribbon),
+            'whole_planter' => RibbonRowResource::shape($board->wholePlanter),
+            'row_doubts' => (object) GuideShape::rowDoubts($board),
+            'cells' => array_map(static fn (Place $place): array => CellShape::of($place, $board), $route->places),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    public static function checks(Board $board): array
+    {
+        $figures = $board->figures();
+
+        return array_map(
+            static fn (Check $check): array => CheckShape::of($check, $figures[$check->key->value] ?? []),
+            array_values($board->sheet->checks),
+        );
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk\Http;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\Place;
+
+final class HistoryRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'row' => ['required', 'integer', 'between:1,48'],
+            'check' => ['required', Rule::enum(CheckKey::class)],
+            'side' => ['required', Rule::enum(Side::class)],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return ['row.*' => __('planter.row_count')];
+    }
+
+    public function place(): Place
+    {
+        return new Place(
+            $this->integer('row'),
+            CheckKey::from($this->string('check')->toString()),
+            Side::from($this->string('side')->toString()),
+        );
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk\Http;
+
+use App\Http\Controller;
+use App\Models\Walk;
+use App\Walk\Board\NewsQuery;
+use App\Walk\StoreReadings;
+use Illuminate\Http\Exceptions\HttpResponseException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use JsonException;
+use OpenApi\Attributes as OA;
+
+final class ReadingController extends Controller
+{
+    private const MOST = 500;
+
+    #[OA\Post(path: '/api/walks/{walk}/readings', operationId: 'storeReadings', description: 'Each reading is stored, known, doubtful, refused or in conflict on its own; the answer says which. Sending a batch again is harmless. A batch of one that is in conflict answers 409.', tags: ['walk'])]
+    #[OA\Parameter(ref: '#/components/parameters/walk')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['readings'], properties: [
+        new OA\Property(property: 'since', description: 'The as_of that the device heard last; the news goes back to it', type: 'string', format: 'date-time'),
+        new OA\Property(property: 'readings', type: 'array', maxItems: 500, minItems: 1, items: new OA\Items(ref: '#/components/schemas/Reading')),
+    ]))]
+    #[OA\Response(response: 200, description: 'What became of each', content: new OA\JsonContent(ref: '#/components/schemas/Batch'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(response: 409, description: 'The one reading sent is in conflict', content: new OA\JsonContent(ref: '#/components/schemas/Batch'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function store(Request $request, Walk $walk, StoreReadings $store, NewsQuery $news): JsonResponse
+    {
+        $receipts = $store($walk, $this->user($request), $this->items($request));
+        $resource = new BatchResource($receipts, $news->of($walk->refresh()->load('planter.specSheet'), $this->since($request)));
+
+        return $resource->response()->setStatusCode($resource->isLoneConflict() ? 409 : 200);
+    }
+
+    /** @return list<mixed> */
+    private function items(Request $request): array
+    {
+        try {
+            $body = json_decode($request->getContent(), true, 32, JSON_THROW_ON_ERROR);
+        } catch (JsonException) {
+            throw new HttpResponseException(new JsonResponse(['message' => __('error.not_json')], 400));
+        }
+        $items = is_array($body) ? $body['readings'] ?? null : null;
+        if (! is_array($items) || ! array_is_list($items) || $items === [] || count($items) > self::MOST) {
+            throw ValidationException::withMessages(['readings' => __('error.no_readings')]);
+        }
+
+        return $items;
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk\Http;
+
+use App\Http\Controller;
+use App\Models\Planter;
+use App\Parts\Http\FittingShape;
+use App\Parts\LedgerQuery;
+use App\Walk\Board\Remarks;
+use App\Walk\Board\RowQuery;
+use App\Wear\ForecastQuery;
+use App\Wear\Http\ForecastShape;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use stdClass;
+
+#[OA\Schema(schema: 'TimelineReading', required: ['check', 'side'], properties: [
+    new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
+    new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+], allOf: [new OA\Schema(ref: '#/components/schemas/HistoryReading')])]
+#[OA\Schema(schema: 'RowRecord', required: ['row', 'readings', 'notes', 'photos', 'fittings', 'shim_moves', 'forecast', 'run_m'], properties: [
+    new OA\Property(property: 'row', type: 'integer'),
+    new OA\Property(property: 'readings', description: 'Figures and trouble of all walks, newest first; what was sound without a figure is left out', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimelineReading')),
+    new OA\Property(property: 'notes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Note')),
+    new OA\Property(property: 'photos', type: 'array', items: new OA\Items(ref: '#/components/schemas/Photo')),
+    new OA\Property(property: 'fittings', description: 'What is fitted, and was, newest first', type: 'array', items: new OA\Items(ref: '#/components/schemas/Fitting')),
+    new OA\Property(property: 'shim_moves', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShimMove')),
+    new OA\Property(property: 'forecast', ref: '#/components/schemas/Forecast'),
+    new OA\Property(property: 'run_m', description: 'Furrow metres that the row has run altogether', type: 'number'),
+])]
+final class RowController extends Controller
+{
+    #[OA\Get(path: '/api/planters/{planter}/rows/{row}', operationId: 'row', tags: ['board'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Parameter(name: 'row', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 200, description: 'The record of one row', content: new OA\JsonContent(ref: '#/components/schemas/RowRecord'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function __invoke(Request $request, Planter $planter, int $row, RowQuery $rows, Remarks $remarks, ForecastQuery $forecasts): JsonResponse
+    {
+        abort_unless($row >= 0 && $row <= $planter->row_count, 404);
+        $reading = static fn (stdClass $line): array => (new HistoryReadingResource($line))->toArray($request)
+            + ['check' => $line->check_key, 'side' => $line->side];
+
+        $forecast = $forecasts->of($planter->load('workshop'), $row);
+
+        return new JsonResponse([
+            'row' => $row,
+            'readings' => $rows->timeline($planter, $row)->map($reading)->all(),
+            'notes' => $remarks->notesOfRow($planter, $row)->map(RemarkShape::note(...))->all(),
+            'photos' => $remarks->photosOfRow($planter, $row)->map(RemarkShape::photo(...))->all(),
+            'fittings' => LedgerQuery::fittings($planter)->where('fittings.row_number', $row)->get()->map(FittingShape::of(...))->all(),
+            'shim_moves' => LedgerQuery::shimMoves($planter)->where('row_number', $row)->map(FittingShape::shimMove(...))->values()->all(),
+            'forecast' => ForecastShape::of($forecast),
+            'run_m' => round($forecast->log->total($row)->metres, 1),
+        ]);
+    }
+}

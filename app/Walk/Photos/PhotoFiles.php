@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk\Photos;
+
+use App\Models\Photo;
+use Illuminate\Filesystem\Filesystem;
+
+/** The pictures of photos on disk, outside the web root: each as a picture and as a thumbnail. */
+final readonly class PhotoFiles
+{
+    private const LONGEST = 1600;
+
+    private const LONGEST_THUMBNAIL = 320;
+
+    public function __construct(private Filesystem $files)
+    {
+    }
+
+    /** Writes the files of a photo and says how large the picture became. @return array{width: int, height: int} */
+    public function keep(string $id, int $planterId, Picture $picture): array
+    {
+        $kept = $picture->within(self::LONGEST);
+        $this->files->ensureDirectoryExists(dirname($this->path($id, $planterId, false)));
+        $this->files->replace($this->path($id, $planterId, true), $kept->within(self::LONGEST_THUMBNAIL)->jpeg());
+        $this->files->replace($this->path($id, $planterId, false), $kept->jpeg());
+
+        return ['width' => $kept->width(), 'height' => $kept->height()];
+    }
+
+    public function pathOf(Photo $photo, bool $thumbnail): string
+    {
+        return $this->path($photo->id, $photo->planter_id, $thumbnail);
+    }
+
+    private function path(string $id, int $planterId, bool $thumbnail): string
+    {
+        return storage_path("app/photos/{$planterId}/{$id}".($thumbnail ? '.thumb.jpg' : '.jpg'));
+    }
+}

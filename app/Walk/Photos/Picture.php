@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk\Photos;
+
+use GdImage;
+
+/** A picture in memory, freed of everything that the camera wrote into its file besides the pixels. */
+final readonly class Picture
+{
+    /** More pixels than any phone takes; unpacking them would take the memory of the server. */
+    private const MOST_PIXELS = 60_000_000;
+
+    private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
+
+    private const JPEG_QUALITY = 82;
+
+    private function __construct(private GdImage $image)
+    {
+    }
+
+    /** @throws NotAPicture whatever the file is called, where its content is not a picture that is taken */
+    public static function read(string $path): self
+    {
+        $size = @getimagesize($path);
+        if ($size === false || ! in_array($size[2], self::TYPES, true)) {
+            throw NotAPicture::because('not_a_picture');
+        }
+        if ($size[0] * $size[1] > self::MOST_PIXELS) {
+            throw NotAPicture::because('too_many_pixels');
+        }
+        $image = @imagecreatefromstring((string) file_get_contents($path));
+        if ($image === false) {
+            throw NotAPicture::because('broken_picture');
+        }
+
+        return new self(self::upright($image, $path, $size[2]));
+    }
+
+    /** The same, no longer than so many pixels on its longer side. */
+    public function within(int $pixels): self
+    {
+        $longer = max($this->width(), $this->height());
+        if ($longer <= $pixels) {
+            return $this;
+        }
+        $scaled = imagescale($this->image, max(1, (int) round($this->width() * $pixels / $longer)), max(1, (int) round($this->height() * $pixels / $longer)), IMG_BICUBIC);
+
+        return $scaled === false ? throw NotAPicture::because('broken_picture') : new self($scaled);
+    }
+
+    public function width(): int
+    {
+        return imagesx($this->image);
+    }
+
+    public function height(): int
+    {
+        return imagesy($this->image);
+    }
+
+    public function jpeg(): string
+    {
+        // A transparent ground would come out black.
+        $flat = imagecreatetruecolor($this->width(), $this->height());
+        imagefill($flat, 0, 0, (int) imagecolorallocate($flat, 255, 255, 255));
+        imagecopy($flat, $this->image, 0, 0, 0, 0, $this->width(), $this->height());
+        ob_start();
+        imagejpeg($flat, null, self::JPEG_QUALITY);
+
+        return (string) ob_get_clean();
+    }
+
+    /** Turned as the camera was held. */
+    private static function upright(GdImage $image, string $path, int $type): GdImage
+    {
+        $orientation = $type === IMAGETYPE_JPEG ? (@exif_read_data($path)['Orientation'] ?? 1) : 1;
+        $degrees = match ($orientation) {
+            3, 4 => 180,
+            5, 6 => 270,
+            7, 8 => 90,
+            default => 0,
+        };
+        $turned = $degrees === 0 ? $image : imagerotate($image, $degrees, 0);
+        if ($turned === false) {
+            throw NotAPicture::because('broken_picture');
+        }
+        if (in_array($orientation, [2, 4, 5, 7], true)) {
+            imageflip($turned, IMG_FLIP_HORIZONTAL);
+        }
+
+        return $turned;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk;
+
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Spec\Chip;
+use Ustrel\Core\Spec\Reason;
+
+/** A reason as it is stored with a cell and handed out by the API: code and figure, to be worded where it is read. */
+final class ReasonShape
+{
+    /** @return array{code: string, ref: float|null, unit: string|null} */
+    public static function of(Reason $reason): array
+    {
+        $code = $reason->code instanceof Chip ? "chip.{$reason->code->value}" : $reason->code->value;
+
+        return self::coded($code, $reason->reference);
+    }
+
+    /** @return array{code: string, ref: float|null, unit: string|null} */
+    public static function coded(string $code, ?Quantity $reference): array
+    {
+        return ['code' => $code, 'ref' => $reference?->unit()->valueOf($reference), 'unit' => $reference?->unit()->value];
+    }
+}

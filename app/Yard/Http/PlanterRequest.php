@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard\Http;
+
+use App\Models\SpecSheet;
+use Closure;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Carbon;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Measure\UnreadableLength;
+use Ustrel\Core\Parts\FitRule;
+use Ustrel\Core\Spec\ClosingWheels;
+use Ustrel\Core\Spec\Downforce;
+use Ustrel\Core\Spec\Drive;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\Meter;
+
+#[OA\Schema(schema: 'Equipment', description: 'What the planter carries; what is not fitted is not asked', required: ['meter', 'drive', 'downforce', 'closing_wheels', 'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard'], properties: [
+    new OA\Property(property: 'meter', type: 'string', enum: Meter::class),
+    new OA\Property(property: 'drive', type: 'string', enum: Drive::class),
+    new OA\Property(property: 'downforce', type: 'string', enum: Downforce::class),
+    new OA\Property(property: 'closing_wheels', type: 'string', enum: ClosingWheels::class),
+    new OA\Property(property: 'row_cleaner', type: 'boolean'),
+    new OA\Property(property: 'coulter', type: 'boolean'),
+    new OA\Property(property: 'fertilizer', type: 'boolean'),
+    new OA\Property(property: 'firmer', type: 'boolean'),
+    new OA\Property(property: 'central_fill', type: 'boolean'),
+    new OA\Property(property: 'markers', type: 'boolean'),
+    new OA\Property(property: 'lift_assist', type: 'boolean'),
+    new OA\Property(property: 'heavy_blades', description: 'Opener blades of the heavier kind, with large rivets', type: 'boolean'),
+    new OA\Property(property: 'clearance_guard', description: 'The seed tube guard with clearance for large rivets', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'PlanterEdit', required: ['farm', 'name', 'row_count', 'spacing', 'spec_sheet_id'], properties: [
+    new OA\Property(property: 'farm', type: 'string', maxLength: 80),
+    new OA\Property(property: 'name', type: 'string', maxLength: 80),
+    new OA\Property(property: 'row_count', type: 'integer', maximum: 48, minimum: 1),
+    new OA\Property(property: 'spacing', description: 'Row spacing as typed, such as 30 in or 76 cm', type: 'string'),
+    new OA\Property(property: 'sections', description: 'Rows in each section of the toolbar from the left; one section by default', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'spec_sheet_id', type: 'integer'),
+    new OA\Property(property: 'equipment', description: 'As typical for the row-unit type where it is left out', ref: '#/components/schemas/Equipment'),
+    new OA\Property(property: 'planting_start', type: 'string', format: 'date', nullable: true),
+    new OA\Property(property: 'planned_acres', description: 'Of the season that is being prepared', type: 'number', maximum: 100000, minimum: 1, nullable: true),
+    new OA\Property(property: 'planting_days', description: 'From the first to the last day of planting', type: 'integer', maximum: 365, minimum: 1, nullable: true),
+])]
+final class PlanterRequest extends FormRequest
+{
+    private const WIDEST_SPACING_INCHES = 80;
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'farm' => ['required', 'string', 'max:80'],
+            'name' => ['required', 'string', 'max:80'],
+            'row_count' => ['required', 'integer', 'between:1,48'],
+            'spacing' => ['required', 'string', 'max:40', $this->spacingRule(...)],
+            'sections' => ['sometimes', 'array', 'max:48', $this->sectionsRule(...)],
+            'sections.*' => ['integer', 'min:1'],
+            'spec_sheet_id' => ['required', 'integer', $this->sheetRule(...)],
+            'equipment' => ['sometimes', 'array:meter,drive,downforce,closing_wheels,'.implode(',', Equipment::OPTIONS), $this->fitRule(...)],
+            'equipment.meter' => [Rule::enum(Meter::class)],
+            'equipment.drive' => [Rule::enum(Drive::class)],
+            'equipment.downforce' => [Rule::enum(Downforce::class)],
+            'equipment.closing_wheels' => [Rule::enum(ClosingWheels::class)],
+            ...array_fill_keys(array_map(static fn (string $option): string => "equipment.{$option}", Equipment::OPTIONS), ['boolean']),
+            'planned_acres' => ['nullable', 'numeric', 'between:1,100000'],
+            'planting_days' => ['nullable', 'integer', 'between:1,365'],
+            'planting_start' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'row_count.*' => __('planter.row_count'),
+            'sections.array' => __('planter.sections_shape'),
+            'sections.max' => __('planter.sections_shape'),
+            'sections.*.*' => __('planter.sections_shape'),
+            'planned_acres.*' => __('planter.planned_acres'),
+            'planting_days.*' => __('planter.planting_days'),
+            'planting_start.*' => __('planter.planting_start'),
+            'equipment.array' => __('planter.equipment'),
+            'equipment.*.*' => __('planter.equipment'),
+            'spec_sheet_id.*' => __('planter.spec_sheet'),
+        ];
+    }
+
+    /** @return array<string, mixed> the planter's columns */
+    public function fields(): array
+    {
+        $rows = $this->integer('row_count');
+        $spacing = $this->spacing();
+
+        return [
+            'farm' => trim($this->string('farm')->toString()),
+            'name' => trim($this->string('name')->toString()),
+            'row_count' => $rows,
+            'spacing_mm' => number_format($spacing->toMillimetres(), 6, '.', ''),
+            'spacing_typed' => $spacing->typed,
+            'sections' => array_map(intval(...), $this->array('sections') ?: [$rows]),
+            'spec_sheet_id' => $this->integer('spec_sheet_id'),
+            ...($this->has('equipment') ? ['equipment' => $this->equipment()->toArray()] : []),
+            'planned_acres' => $this->filled('planned_acres') ? number_format($this->float('planned_acres'), 1, '.', '') : null,
+            'planting_days' => $this->filled('planting_days') ? $this->integer('planting_days') : null,
+            'planting_start' => $this->filled('planting_start') ? Carbon::parse($this->string('planting_start')->toString()) : null,
+        ];
+    }
+
+    private function equipment(): Equipment
+    {
+        $sheet = SpecSheet::usableBy($this->user()->workshop_id)->findOrFail($this->integer('spec_sheet_id'));
+
+        return Equipment::of($this->array('equipment'), $sheet->read()->type);
+    }
+
+    /** Parts that do not go together are not recorded together. */
+    private function fitRule(string $field, mixed $value, Closure $fail): void
+    {
+        if (! is_array($value) || ! SpecSheet::usableBy($this->user()->workshop_id)->whereKey($this->integer('spec_sheet_id'))->exists()) {
+            return;
+        }
+        foreach (FitRule::brokenBy($this->equipment()) as $broken) {
+            $fail(__("fit.{$broken->value}"));
+        }
+    }
+
+    private function spacing(): Length
+    {
+        return Length::read($this->string('spacing')->toString(), $this->user()->units ?? UnitSystem::Inch);
+    }
+
+    private function spacingRule(string $field, mixed $value, Closure $fail): void
+    {
+        try {
+            $inches = $this->spacing()->toInches();
+        } catch (UnreadableLength $unreadable) {
+            $fail(__("length.{$unreadable->fault->value}", ['typed' => $unreadable->typed]));
+
+            return;
+        }
+        if ($inches <= 0) {
+            $fail(__('planter.spacing_zero'));
+        } elseif ($inches > self::WIDEST_SPACING_INCHES) {
+            $fail(__('planter.spacing_wide'));
+        }
+    }
+
+    private function sectionsRule(string $field, mixed $value, Closure $fail): void
+    {
+        $sum = is_array($value) ? array_sum(array_filter($value, is_numeric(...))) : 0;
+        if ($value !== [] && $sum !== $this->integer('row_count')) {
+            $fail(__('planter.sections', ['sum' => $sum, 'rows' => $this->integer('row_count')]));
+        }
+    }
+
+    private function sheetRule(string $field, mixed $value, Closure $fail): void
+    {
+        $known = is_int($value) && SpecSheet::usableBy($this->user()->workshop_id)->whereKey($value)->exists();
+        if (! $known) {
+            $fail(__('planter.spec_sheet'));
+        }
+    }
+}

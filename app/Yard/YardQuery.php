@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard;
+
+use App\Models\Planter;
+use App\Models\Walk;
+use App\Walk\Board\RibbonRow;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Ustrel\Core\Walk\Urgency;
+
+/** Reads the yard: every planter of a workshop with its ribbon, the most pressing first. */
+final class YardQuery
+{
+    /** @return list<YardPlanter> */
+    public function of(int $workshopId): array
+    {
+        $planters = Planter::query()->where('workshop_id', $workshopId)->get();
+        $walks = $this->newestWalks($planters);
+        $read = DB::table('walk_rows')
+            ->whereIn('walk_id', $walks->pluck('id'))
+            ->get()
+            ->groupBy('walk_id');
+        $today = CarbonImmutable::today();
+
+        return $planters
+            ->map(function (Planter $planter) use ($walks, $read, $today): YardPlanter {
+                $walk = $walks->get($planter->id);
+                $thisSeason = $walk !== null && ($walk->season >= $planter->season() || ! $walk->isFinished());
+                $lines = $thisSeason ? $read->get($walk->id, []) : [];
+                $ribbon = RibbonRow::all($planter->row_count, $lines);
+
+                return $this->summary($planter, $walk, $thisSeason, $ribbon, RibbonRow::ofWholePlanter($lines), $today);
+            })
+            ->sortBy([
+                static fn (YardPlanter $a, YardPlanter $b): int => $b->urgency <=> $a->urgency,
+                static fn (YardPlanter $a, YardPlanter $b): int => $a->planter->name <=> $b->planter->name,
+            ])
+            ->values()
+            ->all();
+    }
+
+    /**
+     * @param  Collection<int, Planter>  $planters
+     * @return Collection<int, Walk> by planter
+     */
+    private function newestWalks(Collection $planters): Collection
+    {
+        return Walk::query()
+            ->selectRaw('DISTINCT ON (planter_id) id, planter_id, season, kind, row_count, places_per_row, planter_places, started_at, finished_at')
+            ->whereIn('planter_id', $planters->pluck('id'))
+            ->orderByRaw('planter_id, started_at DESC')
+            ->get()
+            ->keyBy('planter_id');
+    }
+
+    /** @param  list<RibbonRow>  $ribbon */
+    private function summary(Planter $planter, ?Walk $walk, bool $thisSeason, array $ribbon, RibbonRow $wholePlanter, CarbonImmutable $today): YardPlanter
+    {
+        $perRow = $thisSeason ? $walk->places_per_row : 0;
+        $places = $thisSeason ? $walk->places() : 0;
+        $checked = $wholePlanter->checked + array_sum(array_map(static fn (RibbonRow $row): int => $row->checked, $ribbon));
+        $toChange = count(array_filter($ribbon, static fn (RibbonRow $row): bool => $row->toChange()));
+        $unwalked = count(array_filter($ribbon, static fn (RibbonRow $row): bool => $perRow === 0 || $row->checked < $perRow));
+        $days = $planter->planting_start === null ? null : (int) $today->diffInDays($planter->planting_start);
+
+        return new YardPlanter(
+            $planter,
+            $walk,
+            $thisSeason,
+            $ribbon,
+            $places === 0 ? 0.0 : min(1.0, $checked / $places),
+            $toChange,
+            $days,
+            Urgency::of($unwalked, $toChange, $days),
+        );
+    }
+}
