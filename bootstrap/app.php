@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Exceptions\Speaks;
+use App\Http\Middleware\ReadsStrictly;
 use App\Http\Middleware\StaysSignedOut;
 use Illuminate\Contracts\Auth\Middleware\AuthenticatesRequests;
 use Illuminate\Foundation\Application;
@@ -20,6 +21,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         // One origin serves the client and the API.
         $middleware->remove(HandleCors::class);
+        $middleware->prepend(ReadsStrictly::class);
         $middleware->statefulApi();
         // Before anything asks who is signed in.
         $middleware->api(append: StaysSignedOut::class);

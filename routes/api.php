@@ -7,6 +7,7 @@ use App\Field\Http\ToolbarLevelController;
 use App\Http\MeController;
 use App\Http\Middleware\SpeaksForItself;
 use App\Http\SessionController;
+use App\Opener\Http\ContactController;
 use App\Parts\Http\LedgerController;
 use App\Parts\Http\PartTypeController;
 use App\Record\Import\Http\ImportController;
@@ -58,7 +59,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class])->group(function (): 
         Route::put('/', [PlanterController::class, 'update']);
         Route::get('board', BoardController::class);
         Route::get('history', HistoryController::class);
-        Route::get('rows/{row}', RowController::class)->whereNumber('row');
+        Route::get('rows/{row}', RowController::class)->where('row', '[0-9]{1,3}');
         Route::get('guide', [WalkController::class, 'guide']);
         Route::get('toolbar-level', ToolbarLevelController::class);
         Route::get('blank.pdf', [PrintController::class, 'blank']);
@@ -66,7 +67,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class])->group(function (): 
         Route::post('ledger', [LedgerController::class, 'store']);
         Route::get('forecast', [WearController::class, 'forecast']);
         Route::get('wear-chart', [WearController::class, 'chart']);
-        Route::get('contact', [WearController::class, 'contact']);
+        Route::get('contact', ContactController::class);
         Route::get('acres', [AcresController::class, 'index']);
         Route::post('acres', [AcresController::class, 'store']);
         Route::get('imports', [ImportController::class, 'index']);

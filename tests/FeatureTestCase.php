@@ -71,7 +71,7 @@ abstract class FeatureTestCase extends TestCase
             'spacing_mm' => '762.000000',
             'spacing_typed' => '30 in',
             'sections' => [$rows],
-            'planting_start' => now()->addDays(23),
+            'planting_start' => now()->addDays(23)->toDateString(),
         ]);
     }
 
@@ -143,6 +143,18 @@ abstract class FeatureTestCase extends TestCase
     public function record(Planter $planter, array ...$events): TestResponse
     {
         return $this->actingAs($this->technician)->postJson("/api/planters/{$planter->id}/ledger", ['events' => $events]);
+    }
+
+    /** @return array<string, mixed> what is fitted on a planter */
+    public function ledgerOf(Planter $planter): array
+    {
+        return $this->actingAs($this->technician)->getJson("/api/planters/{$planter->id}/ledger")->assertOk()->json();
+    }
+
+    /** @return array<string, mixed> what a planter has planted */
+    public function acresOf(Planter $planter): array
+    {
+        return $this->actingAs($this->technician)->getJson("/api/planters/{$planter->id}/acres")->assertOk()->json();
     }
 
     /** @return array<string, mixed> what is forecast of one place */

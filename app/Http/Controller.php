@@ -5,18 +5,40 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Models\User;
-use Carbon\CarbonImmutable;
+use App\Record\Outcome;
+use App\Record\Receipt;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Measure\UnreadableTime;
 
 abstract class Controller
 {
     /** The as_of that a device heard last; null where it is missing or no time. */
-    protected function since(Request $request): ?CarbonImmutable
+    protected function since(Request $request): ?Moment
     {
         $given = $request->input('since');
-        $isTime = is_string($given) && preg_match('/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,6})?Z$/', $given) === 1 && strtotime($given) !== false;
+        try {
+            return Moment::of(is_string($given) ? $given : '');
+        } catch (UnreadableTime) {
+            return null;
+        }
+    }
 
-        return $isTime ? CarbonImmutable::parse($given) : null;
+    /**
+     * Of one thing that was sent alone.
+     *
+     * @param  string  $name  of it, where no field of it is to blame
+     */
+    protected function mustBeTaken(Receipt $receipt, string $name): void
+    {
+        if ($receipt->outcome === Outcome::Conflict) {
+            throw new ConflictHttpException(__('refused.id_taken'));
+        }
+        if (! $receipt->outcome->isTaken()) {
+            throw ValidationException::withMessages([$name => (string) $receipt->message]);
+        }
     }
 
     protected function user(Request $request): User

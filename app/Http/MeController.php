@@ -22,7 +22,7 @@ final class MeController extends Controller
     #[OA\Patch(path: '/api/me', operationId: 'updateMe', tags: ['session'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(properties: [
         new OA\Property(property: 'units', type: 'string', enum: ['in', 'mm']),
-        new OA\Property(property: 'theme', type: 'string', enum: ['light', 'dark']),
+        new OA\Property(property: 'theme', type: 'string', enum: ['device', 'light', 'dark']),
     ]))]
     #[OA\Response(response: 200, description: 'Settings kept', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
@@ -31,7 +31,7 @@ final class MeController extends Controller
     {
         $settings = $request->validate([
             'units' => ['sometimes', Rule::enum(UnitSystem::class)],
-            'theme' => ['sometimes', Rule::in(['light', 'dark'])],
+            'theme' => ['sometimes', Rule::in(['device', 'light', 'dark'])],
         ]);
         $this->user($request)->update($settings);
 

@@ -10,12 +10,13 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /** @mixin User */
-#[OA\Schema(schema: 'Me', required: ['id', 'name', 'workshop', 'units', 'theme'], properties: [
+#[OA\Schema(schema: 'Me', required: ['id', 'name', 'workshop', 'time_zone', 'units', 'theme'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'workshop', type: 'string'),
+    new OA\Property(property: 'time_zone', description: 'Of the workshop: days begin and end by it', type: 'string'),
     new OA\Property(property: 'units', type: 'string', enum: ['in', 'mm']),
-    new OA\Property(property: 'theme', type: 'string', enum: ['light', 'dark']),
+    new OA\Property(property: 'theme', description: 'device: as the device has it', type: 'string', enum: ['device', 'light', 'dark']),
 ])]
 final class MeResource extends JsonResource
 {
@@ -26,6 +27,7 @@ final class MeResource extends JsonResource
             'id' => $this->id,
             'name' => $this->name,
             'workshop' => $this->workshop->name,
+            'time_zone' => $this->workshop->time_zone,
             'units' => $this->units->value,
             'theme' => $this->theme,
         ];

@@ -24,7 +24,7 @@ final class SessionController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
     public function store(Request $request): MeResource
     {
-        $credentials = $request->validate(['email' => ['required', 'string'], 'password' => ['required', 'string']]);
+        $credentials = $request->validate(['email' => ['required', 'string', 'max:320'], 'password' => ['required', 'string', 'max:1000']]);
         $credentials['email'] = mb_strtolower(trim($credentials['email']));
         if (! $this->guard()->attempt($credentials, remember: true)) {
             throw ValidationException::withMessages(['email' => __('error.wrong_password')]);

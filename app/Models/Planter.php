@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Carbon\CarbonImmutable;
+use App\Models\Casts\AsDay;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Season\Season;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\SpecSheet as Sheet;
 
@@ -24,9 +27,10 @@ use Ustrel\Core\Spec\SpecSheet as Sheet;
  * @property string $spacing_typed
  * @property list<int> $sections rows in each section of the toolbar, from the left; they add up to row_count
  * @property array<string, mixed> $equipment shape: docs/formats.md
- * @property CarbonImmutable|null $planting_start
+ * @property Day|null $planting_start
  * @property string|null $planned_acres of the season that is being prepared
  * @property int|null $planting_days from the first to the last day of planting
+ * @property int $revision counts the changes of all that hangs on the planter
  * @property Workshop $workshop
  * @property SpecSheet $specSheet
  */
@@ -39,7 +43,7 @@ final class Planter extends Model
     protected $casts = [
         'sections' => 'array',
         'equipment' => 'array',
-        'planting_start' => 'immutable_date',
+        'planting_start' => AsDay::class,
     ];
 
     /** @return BelongsTo<Workshop, $this> */
@@ -68,10 +72,27 @@ final class Planter extends Model
         return $sheet->for(Equipment::of($this->equipment, $sheet->type));
     }
 
-    /** The season that is being prepared or planted: the year of planting, or this year where none is set. */
+    /** How the planter's days fall into seasons. */
+    public function seasons(): Season
+    {
+        return Season::startingOn($this->planting_start);
+    }
+
+    /** The season that is being prepared or planted. */
     public function season(): int
     {
-        return ($this->planting_start ?? CarbonImmutable::today())->year;
+        return $this->planting_start?->year() ?? $this->workshop->today()->year();
+    }
+
+    /** Negative once planting has begun; null where no day is set. */
+    public function daysToPlanting(): ?int
+    {
+        return $this->planting_start === null ? null : $this->workshop->today()->daysUntil($this->planting_start);
+    }
+
+    public function spacing(): Length
+    {
+        return Length::ofMillimetres($this->spacing_mm);
     }
 
     /** The open walk of this planter, of which there is at most one. */

@@ -16,7 +16,7 @@ use Ustrel\Core\Measure\UnitSystem;
  * @property string $name
  * @property string $email
  * @property UnitSystem $units
- * @property string $theme light or dark
+ * @property string $theme device, light or dark
  * @property Workshop $workshop
  */
 final class User extends Authenticatable

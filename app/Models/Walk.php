@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\SpecSheet as Sheet;
 use Ustrel\Core\Spec\SpecSheetReader;
@@ -36,7 +37,8 @@ use Ustrel\Core\Walk\WalkOrder;
  * @property CarbonImmutable|null $cautions_acknowledged_at
  * @property string|null $planned_acres what the season was to bring when the walk was made
  * @property string $watch_chance over this chance of reaching the limit a part is watched, 0 to 1
- * @property string|null $outlook_hash names the state of its outlooks and renewals
+ * @property int $guide_revision counts the changes that make a device get its guide anew
+ * @property bool $imported past readings from files
  * @property Planter $planter
  */
 final class Walk extends Model
@@ -52,7 +54,7 @@ final class Walk extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'checks' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'outlook_hash' => null];
+    protected $attributes = ['equipment' => '{}', 'checks' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'guide_revision' => 0, 'imported' => false];
 
     protected $casts = [
         'kind' => WalkKind::class,
@@ -60,6 +62,7 @@ final class Walk extends Model
         'sheet' => 'array',
         'equipment' => 'array',
         'checks' => 'array',
+        'imported' => 'boolean',
         'cautions_acknowledged_at' => 'immutable_datetime',
         'started_at' => 'immutable_datetime',
         'finished_at' => 'immutable_datetime',
@@ -77,12 +80,9 @@ final class Walk extends Model
         return $this->finished_at !== null;
     }
 
-    /** When the planter's next walk began, up to which this one says how things stand; null for the newest. */
-    public function nextStart(): ?CarbonImmutable
+    public function began(): Moment
     {
-        $next = self::query()->where('planter_id', $this->planter_id)->where('started_at', '>', $this->started_at)->min('started_at');
-
-        return $next === null ? null : CarbonImmutable::parse($next);
+        return Moment::ofMilliseconds($this->started_at->getTimestampMs());
     }
 
     /** All checks that the planter has, as this walk judges them. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
+use App\Models\Fitting;
 use App\Models\PartType;
-use Illuminate\Support\Facades\DB;
 use stdClass;
 use Ustrel\Core\Parts\RemovalReason;
 use Ustrel\Core\Wear\Life;
@@ -19,12 +19,13 @@ final class PartLivesQuery
      */
     public function of(PartType $type): PartLives
     {
-        $parts = DB::table('fittings')
+        $parts = Fitting::query()
             ->join('planters', 'planters.id', '=', 'fittings.planter_id')
             ->join('ledger_events', 'ledger_events.id', '=', 'fittings.id')
             ->where('fittings.part_type_id', $type->id)
             ->where('planters.workshop_id', $type->workshop_id)
             ->groupBy('fittings.part_id')
+            ->toBase()
             ->selectRaw(<<<'SQL'
                 sum(fittings.run_m) AS ran, max(ledger_events.ran_before_m) AS before,
                 coalesce(bool_or(fittings.removal_reason IN (?, ?)), false) AS ended,

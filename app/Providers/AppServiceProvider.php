@@ -17,6 +17,14 @@ final class AppServiceProvider extends ServiceProvider
     /** Wrong passwords in a minute, from one address for one name. */
     private const WRONG_PASSWORDS_A_MINUTE = 5;
 
+    /** Whose password is tried; a name that is none counts as one, too. */
+    private static function named(Request $request): string
+    {
+        $email = $request->input('email');
+
+        return is_string($email) ? mb_strtolower(trim($email)) : '';
+    }
+
     public function boot(): void
     {
         Model::preventLazyLoading(config('app.env') !== 'production');
@@ -24,7 +32,7 @@ final class AppServiceProvider extends ServiceProvider
         JsonResource::withoutWrapping();
 
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(self::WRONG_PASSWORDS_A_MINUTE)
-            ->by(mb_strtolower($request->string('email')->toString()).'|'.$request->ip())
+            ->by(self::named($request).'|'.$request->ip())
             ->after(static fn (Response $response): bool => $response->getStatusCode() === 422));
     }
 }

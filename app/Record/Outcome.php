@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-/** What became of one reading of a batch. */
+/** What became of one item that was sent. */
 enum Outcome: string
 {
     case Stored = 'stored';
@@ -12,11 +12,11 @@ enum Outcome: string
     case Known = 'known';
     /** Hard to believe: not stored until it is sent again, confirmed. */
     case Doubtful = 'doubtful';
-    /** The id is taken by a reading with other content. */
+    /** The id is taken by something with other content. */
     case Conflict = 'conflict';
     case Refused = 'refused';
 
-    /** The HTTP status that the reading would have had on its own. */
+    /** The HTTP status that the item would have had on its own. */
     public function status(): int
     {
         return match ($this) {
@@ -25,5 +25,10 @@ enum Outcome: string
             self::Conflict => 409,
             self::Doubtful, self::Refused => 422,
         };
+    }
+
+    public function isTaken(): bool
+    {
+        return $this === self::Stored || $this === self::Known;
     }
 }

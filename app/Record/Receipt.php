@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-/** Says of one reading of a batch what became of it. */
+/** Says of one item of a batch what became of it. */
 final readonly class Receipt
 {
     /** @param  list<array{code: string, ref: float|null, unit: string|null}>  $doubts */
@@ -15,6 +15,8 @@ final readonly class Receipt
         public Outcome $outcome,
         public ?string $message = null,
         public array $doubts = [],
+        /** What about it was refused; empty where it is the whole of it. */
+        public string $field = '',
     ) {
     }
 
@@ -23,9 +25,9 @@ final readonly class Receipt
         return new self($index, $id, $outcome);
     }
 
-    public static function refused(int $index, ?string $id, string $message): self
+    public static function refused(int $index, ?string $id, Refused $refused): self
     {
-        return new self($index, $id, Outcome::Refused, $message);
+        return new self($index, $id, Outcome::Refused, $refused->getMessage(), field: $refused->field);
     }
 
     public static function conflict(int $index, string $id): self
@@ -33,9 +35,8 @@ final readonly class Receipt
         return new self($index, $id, Outcome::Conflict, __('refused.id_taken'));
     }
 
-    /** @param  non-empty-list<array{code: string, ref: float|null, unit: string|null}>  $doubts */
-    public static function doubtful(int $index, string $id, array $doubts): self
+    public static function doubtful(int $index, string $id, Doubted $doubted): self
     {
-        return new self($index, $id, Outcome::Doubtful, __('refused.doubtful'), $doubts);
+        return new self($index, $id, Outcome::Doubtful, __('refused.doubtful'), $doubted->doubts);
     }
 }

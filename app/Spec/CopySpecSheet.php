@@ -6,6 +6,7 @@ namespace App\Spec;
 
 use App\Models\SpecSheet;
 use App\Models\User;
+use App\Models\Workshop;
 use Illuminate\Support\Facades\DB;
 
 /** Gives a workshop its own copy of a spec sheet, to be edited. */
@@ -15,7 +16,7 @@ final class CopySpecSheet
     {
         return DB::transaction(function () use ($from, $by): SpecSheet {
             // One copy at a time in a workshop, so that two of them do not pick the same name.
-            DB::table('workshops')->where('id', $by->workshop_id)->lockForUpdate()->first();
+            Workshop::query()->whereKey($by->workshop_id)->lock('for no key update')->first();
 
             return SpecSheet::query()->create([
                 'workshop_id' => $by->workshop_id,

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Spec;
 
 use App\Models\SpecSheet;
+use Closure;
 use Illuminate\Database\UniqueConstraintViolationException;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
@@ -21,7 +21,7 @@ use Ustrel\Core\Spec\SpecSheetReader;
  */
 final readonly class EditSpecSheet
 {
-    public function __construct(private SheetOfOpenWalks $openWalks)
+    public function __construct(private ReplaceSheet $replace)
     {
     }
 
@@ -33,6 +33,35 @@ final readonly class EditSpecSheet
      */
     public function __invoke(SpecSheet $sheet, UnitSystem $units, string $name, array $figures, array $notch): SpecSheet
     {
+        return self::named($name, fn (): SpecSheet => ($this->replace)($sheet, ['name' => $name, 'sheet' => self::edited($sheet, $units, $figures, $notch)], static fn (): SpecSheet => $sheet));
+    }
+
+    /**
+     * @template T
+     *
+     * @param  Closure(): T  $save
+     * @return T
+     *
+     * @throws ValidationException where the name is taken
+     */
+    public static function named(string $name, Closure $save): mixed
+    {
+        try {
+            return $save();
+        } catch (UniqueConstraintViolationException) {
+            throw ValidationException::withMessages(['name' => __('error.sheet_name_taken', ['name' => $name])]);
+        }
+    }
+
+    /**
+     * @param  array<string, array<string, array{value: string, source: string}>>  $figures
+     * @param  array{value: string, source: string}  $notch
+     * @return array<string, mixed> the sheet with these figures
+     *
+     * @throws ValidationException
+     */
+    public static function edited(SpecSheet $sheet, UnitSystem $units, array $figures, array $notch): array
+    {
         $edited = $sheet->sheet;
         $edited['notch'] = self::withUnit($notch, Unit::Millimetre, $units);
         $known = $sheet->read()->checks;
@@ -42,23 +71,13 @@ final readonly class EditSpecSheet
                 $edited['checks'][$check]['figures'][$figure] = self::withUnit($entry, $unit, $units);
             }
         }
-
         try {
             SpecSheetReader::read($edited);
         } catch (InvalidSpecSheet $invalid) {
             throw ValidationException::withMessages(self::messages($invalid));
         }
 
-        try {
-            return DB::transaction(function () use ($sheet, $name, $edited): SpecSheet {
-                $sheet->update(['name' => $name, 'sheet' => $edited]);
-                $this->openWalks->follow($sheet);
-
-                return $sheet;
-            });
-        } catch (UniqueConstraintViolationException) {
-            throw ValidationException::withMessages(['name' => __('error.sheet_name_taken', ['name' => $name])]);
-        }
+        return $edited;
     }
 
     /**

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Spec;
 
+use App\Models\Cell;
 use App\Models\SpecSheet;
-use Illuminate\Support\Facades\DB;
+use App\Models\Walk;
+use Illuminate\Support\Collection;
 use Ustrel\Core\Measure\UnitSystem;
 
 /**
@@ -14,7 +16,7 @@ use Ustrel\Core\Measure\UnitSystem;
  */
 final readonly class PreviewSpecSheet
 {
-    public function __construct(private EditSpecSheet $edit)
+    public function __construct(private ReplaceSheet $replace)
     {
     }
 
@@ -25,19 +27,16 @@ final readonly class PreviewSpecSheet
      */
     public function __invoke(SpecSheet $sheet, UnitSystem $units, string $name, array $figures, array $notch): array
     {
-        $walks = SheetOfOpenWalks::of($sheet)->with('planter')->get()->keyBy('id');
-        $cells = static fn () => DB::table('cells')->whereIn('walk_id', $walks->keys())->orderBy('walk_id')->orderBy('row_number')->orderBy('check_key')->orderBy('side')->get();
+        $walks = Walk::query()
+            ->whereNull('finished_at')
+            ->whereHas('planter', static fn ($planters) => $planters->where('spec_sheet_id', $sheet->id))
+            ->with('planter')
+            ->get()
+            ->keyBy('id');
+        $cells = static fn (): Collection => Cell::query()->whereIn('walk_id', $walks->keys())->orderBy('walk_id')->orderBy('row_number')->orderBy('check_key')->orderBy('side')->toBase()->get();
         $before = $cells();
-
-        DB::beginTransaction();
-        try {
-            ($this->edit)($sheet, $units, $name, $figures, $notch);
-            $after = $cells();
-        } finally {
-            DB::rollBack();
-            $sheet->refresh();
-        }
-
+        $columns = ['name' => $name, 'sheet' => EditSpecSheet::edited($sheet, $units, $figures, $notch)];
+        $after = EditSpecSheet::named($name, fn (): Collection => ($this->replace)($sheet, $columns, $cells, keep: false));
         $changes = [];
         foreach ($before as $index => $cell) {
             if ($cell->verdict !== $after[$index]->verdict) {

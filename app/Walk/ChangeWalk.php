@@ -4,33 +4,31 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
+use App\Models\Planter;
 use App\Models\Walk;
-use Illuminate\Support\Facades\DB;
+use App\Record\Change;
+use App\Record\Touched;
 use Ustrel\Core\Walk\WalkOrder;
 
 /** Changes the way through a walk: its order, or which checks are walked. What was read stays. */
 final readonly class ChangeWalk
 {
-    public function __construct(private RowProjector $rows)
+    public function __construct(private Change $change)
     {
     }
 
     /** @param  array<mixed>|null  $checks  null to leave them */
     public function __invoke(Walk $walk, ?WalkOrder $order, ?array $checks): Walk
     {
-        return DB::transaction(function () use ($walk, $order, $checks): Walk {
-            $walk = Walk::query()->lockForUpdate()->findOrFail($walk->id);
-            if ($order !== null) {
-                $walk->walk_order = $order;
-            }
+        return $this->change->of($walk->planter, static function (Planter $planter, Touched $touched) use ($walk, $order, $checks): Walk {
+            $walk = Walk::query()->findOrFail($walk->id)->setRelation('planter', $planter);
+            $walk->walk_order = $order ?? $walk->walk_order;
             if ($checks !== null) {
                 $walk->checks = ChosenChecks::of($checks, $walk->readSheet());
                 $walk->countPlaces();
+                $touched->counted[$walk->id] = true;
             }
             $walk->save();
-            if ($checks !== null) {
-                $this->rows->project($walk);
-            }
 
             return $walk;
         });

@@ -4,20 +4,27 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
+use App\Models\Planter;
 use App\Models\User;
 use App\Models\Walk;
+use App\Models\WalkRow;
+use App\Record\Change;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Ustrel\Core\Walk\Place;
 
 /** Closes a walk. With anything unchecked it has to be said that this is meant, or it is refused as invalid. */
-final class FinishWalk
+final readonly class FinishWalk
 {
+    public function __construct(private Change $change)
+    {
+    }
+
+    /** @throws ValidationException */
     public function __invoke(Walk $walk, User $by, bool $withUnchecked): Walk
     {
-        return DB::transaction(function () use ($walk, $by, $withUnchecked): Walk {
-            $walk = Walk::query()->lockForUpdate()->findOrFail($walk->id);
+        return $this->change->of($walk->planter, static function (Planter $planter) use ($walk, $by, $withUnchecked): Walk {
+            $walk = Walk::query()->findOrFail($walk->id)->setRelation('planter', $planter);
             if ($walk->isFinished()) {
                 return $walk;
             }
@@ -34,23 +41,13 @@ final class FinishWalk
     /** @return list<string> what is unchecked, in words */
     private static function unchecked(Walk $walk): array
     {
-        $rows = self::uncheckedRows($walk);
+        $checked = WalkRow::query()->where('walk_id', $walk->id)->pluck('checked', 'row_number');
+        $rows = $walk->places_per_row === 0 ? [] : array_values(array_filter(
+            range(1, $walk->row_count),
+            static fn (int $row): bool => $checked->get($row, 0) < $walk->places_per_row,
+        ));
         $said = $rows === [] ? [] : [trans_choice('error.rows_unchecked', count($rows), ['rows' => implode(', ', $rows)])];
-        $ofPlanter = (int) DB::table('walk_rows')->where('walk_id', $walk->id)->where('row_number', Place::WHOLE_PLANTER)->value('checked');
 
-        return $ofPlanter < $walk->planter_places ? [...$said, __('error.planter_unchecked')] : $said;
-    }
-
-    /** @return list<int> rows on which anything is unchecked */
-    private static function uncheckedRows(Walk $walk): array
-    {
-        $done = DB::table('walk_rows')
-            ->where('walk_id', $walk->id)
-            ->where('checked', '>=', $walk->places_per_row)
-            ->where('row_number', '>=', 1)
-            ->pluck('row_number')
-            ->all();
-
-        return $walk->places_per_row === 0 ? [] : array_values(array_diff(range(1, $walk->row_count), $done));
+        return $checked->get(Place::WHOLE_PLANTER, 0) < $walk->planter_places ? [...$said, __('error.planter_unchecked')] : $said;
     }
 }

@@ -4,32 +4,33 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
+use App\Models\Planter;
 use App\Models\Walk;
+use App\Record\Change;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\UniqueConstraintViolationException;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** Opens a finished walk again, to be judged by the figures it was finished with. */
-final class ReopenWalk
+final readonly class ReopenWalk
 {
+    public function __construct(private Change $change)
+    {
+    }
+
     /** @throws ValidationException where another walk of this planter is open */
     public function __invoke(Walk $walk): Walk
     {
-        if (! $walk->isFinished()) {
+        return $this->change->of($walk->planter, static function (Planter $planter) use ($walk): Walk {
+            $walk = Walk::query()->findOrFail($walk->id)->setRelation('planter', $planter);
+            if (! $walk->isFinished()) {
+                return $walk;
+            }
+            if ($planter->openWalk() !== null) {
+                throw ValidationException::withMessages(['walk' => __('error.walk_already_open', ['planter' => $planter->name])]);
+            }
+            $walk->update(['finished_at' => null, 'finished_by' => null, 'reopened_at' => CarbonImmutable::now()]);
+
             return $walk;
-        }
-
-        try {
-            DB::transaction(static fn (): bool => $walk->update([
-                'finished_at' => null,
-                'finished_by' => null,
-                'reopened_at' => CarbonImmutable::now(),
-            ]));
-        } catch (UniqueConstraintViolationException) {
-            throw ValidationException::withMessages(['walk' => __('error.walk_already_open', ['planter' => $walk->planter->name])]);
-        }
-
-        return $walk;
+        });
     }
 }

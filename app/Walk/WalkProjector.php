@@ -4,168 +4,204 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
+use App\Models\Cell;
+use App\Models\Outlook as OutlookLine;
+use App\Models\Renewal as RenewalLine;
 use App\Models\Walk;
-use App\Parts\ChangedParts;
-use App\Parts\Renewals;
-use App\Record\Instant;
-use App\Walk\Board\StoredAnswer;
-use App\Wear\OutlookProjector;
-use App\Wear\OutlookQuery;
-use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
-use stdClass;
-use Ustrel\Core\Measure\Quantity;
-use Ustrel\Core\Spec\Background;
-use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Judgement;
+use App\Models\WalkRow;
+use App\Record\Lines;
+use App\Record\Projector;
+use App\Record\Touched;
+use App\Wear\WearRecord;
+use App\Wear\WearTouched;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Opener\ShimsMoved;
+use Ustrel\Core\Parts\Installed;
+use Ustrel\Core\Parts\Renewal;
+use Ustrel\Core\Parts\Renewals;
 use Ustrel\Core\Spec\Outlook;
-use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\Verdict;
-use Ustrel\Core\Walk\Result;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\RowSummary;
+use Ustrel\Core\Wear\PlanterWear;
 
 /**
- * Turns the readings of a walk, and what was fitted since, into its current state: the tables cells, renewals and walk_rows.
+ * Draws up the state of walks: from which size on a reading will not last, what holds at each place, what was fitted since,
+ * and each row in one line.
  *
- * Of several readings at one place the one taken last holds (by time taken, then by id), in whatever order they came
- * in. To be called in the transaction that wrote the readings or the figures.
+ * Of several readings at one place the one taken last holds (by time taken, then by id), in whatever order they came in.
  */
-final readonly class WalkProjector
+final readonly class WalkProjector implements Projector
 {
-    private const PLACE = ['walk_id', 'row_number', 'check_key', 'side'];
-
-    public function __construct(
-        private OutlookProjector $outlooks,
-        private OutlookQuery $kept,
-        private RowProjector $rows,
-    ) {
+    public function __construct(private WalkCells $cells)
+    {
     }
 
-    /** @param  list<int>|null  $rows only these rows, with the checks of others that compare rows; all by default, and what the coming season holds for them */
-    public function project(Walk $walk, ?array $rows = null): void
+    public static function draws(): array
     {
+        return [OutlookLine::class, Cell::class, RenewalLine::class, WalkRow::class];
+    }
+
+    public function project(WearRecord $record, Touched $touched, Lines $lines): void
+    {
+        foreach ($this->scopes($record, $touched) as $scope) {
+            $this->draw($record, $scope, $lines);
+        }
+    }
+
+    /** @return list<WalkScope> one for each walk that was touched, oldest first */
+    private function scopes(WearRecord $record, Touched $touched): array
+    {
+        $isTouched = $touched->everything || $touched->read !== [] || $touched->walks !== [] || $touched->counted !== [] || $touched->partsSince !== null || $touched->acresSince !== null;
+        if (! $isTouched) {
+            return [];
+        }
+        $read = WearTouched::byReadings($touched);
+        $byParts = WearTouched::byParts($touched);
+        $zone = $record->planter->workshop->zone();
+        $firstRead = null;
+        $scopes = [];
+        foreach ($record->walks() as $walk) {
+            $scope = new WalkScope($walk);
+            $scope->whole = $touched->everything || isset($touched->walks[$walk->id])
+                // A day's acres count from its end.
+                || ($touched->acresSince !== null && $touched->acresSince->isBefore($walk->began()->day($zone)));
+            $next = $record->nextBegan($walk);
+            if ($touched->partsSince !== null && ($next === null || $touched->partsSince->isBefore($next))) {
+                $scope->renews = true;
+                $scope->reckon($byParts);
+            }
+            if ($firstRead !== null && $firstRead->isBefore($walk->began())) {
+                // It looks back at what was read.
+                $scope->reckon($read);
+            }
+            if (isset($touched->read[$walk->id])) {
+                $scope->read($touched->read[$walk->id]);
+                $firstRead ??= $walk->began();
+            }
+            $scope->counts = isset($touched->counted[$walk->id]);
+            if ($scope->isTouched()) {
+                $scopes[] = $scope;
+            }
+        }
+
+        return $scopes;
+    }
+
+    private function draw(WearRecord $record, WalkScope $scope, Lines $lines): void
+    {
+        $walk = $scope->walk;
         $sheet = $walk->readSheet();
-        $comparing = array_keys(array_filter($sheet->checks, static fn (Check $check): bool => $check->comparesRows()));
-        $readings = $this->newestReadings($walk, $rows, $comparing);
-        $touched = $rows === null || $readings->whereIn('row_number', $rows)->whereIn('check_key', $comparing)->isNotEmpty() ? null : $rows;
-        $outlooks = $rows === null ? $this->outlooks->project($walk) : $this->kept->kept($walk, $touched);
-        $figures = self::figuresByCheck($readings, $comparing);
+        $reckoned = PlanterWear::checks($sheet, $scope->whole ? null : array_keys($scope->reckoned));
+        $outlooks = $this->reckon($record, $walk, $reckoned, $scope, $lines);
+        $states = $scope->whole
+            ? $this->cells->judgeAll($walk, $outlooks)
+            : $this->cells->judge($walk, $scope, $outlooks);
+        $lines->put(Cell::class, array_values(array_map(static fn (CellState $state): array => $state->line($walk), array_filter($states, static fn (CellState $state): bool => $state->isChanged))));
 
-        $cells = [];
-        $takenAt = [];
-        foreach ($readings as $reading) {
-            if ($touched === null || in_array($reading->row_number, $touched, true)) {
-                $key = "{$reading->row_number}:{$reading->check_key}:{$reading->side}";
-                $takenAt[$key] = $reading->at;
-                $cells[] = $this->cell($walk, $sheet, $reading, $outlooks[$key] ?? null, $figures[$reading->check_key] ?? []);
+        $renewals = Renewals::of(
+            $sheet,
+            self::doneSince($record, $walk),
+            array_map(static fn (CellState $state): Moment => $state->takenAt, $states),
+            $outlooks,
+        );
+        $lines->replace(RenewalLine::class, ['walk_id' => $walk->id], array_values(array_map(static fn (Renewal $renewal): array => self::renewal($record, $walk, $renewal), $renewals)));
+        $lines->replace(WalkRow::class, ['walk_id' => $walk->id], self::rows($walk, $states, $renewals));
+        if ($scope->whole || $scope->renews || $scope->reckoned !== []) {
+            $lines->guideHasChanged($walk->id);
+        }
+    }
+
+    /**
+     * @param  array<string, \Ustrel\Core\Spec\Check>  $reckoned
+     * @return array<string, Outlook> those reckoned now and those kept, by place key
+     */
+    private function reckon(WearRecord $record, Walk $walk, array $reckoned, WalkScope $scope, Lines $lines): array
+    {
+        $outlooks = [];
+        $wear = $reckoned === [] ? null : $record->wearOf($walk, array_keys($reckoned));
+        foreach ($reckoned as $check) {
+            $outlooks += $wear?->outlooks($check) ?? [];
+        }
+        if ($scope->whole || $reckoned !== []) {
+            $lines->replace(
+                OutlookLine::class,
+                ['walk_id' => $walk->id] + ($scope->whole ? [] : ['check_key' => array_keys($reckoned)]),
+                array_map(static fn (string $key, Outlook $outlook): array => [
+                    'walk_id' => $walk->id, ...OutlookLine::at(Place::fromKey($key)),
+                    'turns_at' => number_format($outlook->turnsAt->unit()->valueOf($outlook->turnsAt), 6, '.', ''),
+                ], array_keys($outlooks), array_values($outlooks)),
+            );
+        }
+
+        return $scope->whole ? $outlooks : $outlooks + KeptOutlooks::of($walk, array_keys($reckoned));
+    }
+
+    /** @return list<Installed|ShimsMoved> what was fitted or set anew since a walk began and until the next, oldest first */
+    private static function doneSince(WearRecord $record, Walk $walk): array
+    {
+        $began = $walk->began();
+        $until = $record->nextBegan($walk) ?? Moment::endOfTime();
+        $done = [];
+        foreach ([...$record->installed(), ...$record->moves()] as $event) {
+            [$at, $id] = $event instanceof Installed ? [$event->fitting->from, $event->fitting->id] : [$event->at, $event->id];
+            if (! $at->isBefore($began) && $at->isBefore($until)) {
+                $done[] = [$at->milliseconds, $id, $event];
             }
         }
-        foreach (array_chunk($cells, 1000) as $chunk) {
-            DB::table('cells')->upsert($chunk, self::PLACE);
-        }
-        ChangedParts::mark($walk->planter_id, $walk->id);
-        // Of the other rows only what compares them was read, and no part is looked at by that.
-        $this->renew($walk, Renewals::of($walk, $sheet, $takenAt, $outlooks, $rows), $rows);
-        $this->rows->project($walk, $touched);
-        if ($rows === null) {
-            $this->outlooks->name($walk);
-        }
+        usort($done, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+
+        return array_column($done, 2);
     }
 
-    /** Later walks look back at this one: after it has changed they are drawn up again. */
-    public function projectLater(Walk $walk): void
+    /** @return array<string, mixed> */
+    private static function renewal(WearRecord $record, Walk $walk, Renewal $renewal): array
     {
-        $later = Walk::query()
-            ->where('planter_id', $walk->planter_id)
-            ->where('started_at', '>', $walk->started_at)
-            ->orderBy('started_at')
-            ->get();
-        foreach ($later as $next) {
-            $this->project($next->setRelation('planter', $walk->planter));
-        }
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $renewals
-     * @param  list<int>|null  $rows
-     */
-    private function renew(Walk $walk, array $renewals, ?array $rows): void
-    {
-        DB::table('renewals')->where('walk_id', $walk->id)->when($rows !== null, static fn ($old) => $old->whereIn('row_number', $rows))->delete();
-        foreach (array_chunk($renewals, 1000) as $chunk) {
-            DB::table('renewals')->insert($chunk);
-        }
-    }
-
-    /**
-     * @param  list<int>|null  $rows
-     * @param  list<string>  $comparing
-     * @return Collection<int, stdClass>
-     */
-    private function newestReadings(Walk $walk, ?array $rows, array $comparing): Collection
-    {
-        return DB::table('readings')
-            ->selectRaw('DISTINCT ON (row_number, check_key, side) *, '.Instant::sql('taken_at').' AS at')
-            ->where('walk_id', $walk->id)
-            ->when($rows !== null, static fn ($readings) => $readings->where(
-                static fn ($which) => $which->whereIn('row_number', $rows)->orWhereIn('check_key', $comparing),
-            ))
-            ->orderByRaw('row_number, check_key, side, taken_at DESC, id DESC')
-            ->get();
-    }
-
-    /**
-     * @param  Collection<int, stdClass>  $readings
-     * @param  list<string>  $checks
-     * @return array<string, list<Quantity>>
-     */
-    private static function figuresByCheck(Collection $readings, array $checks): array
-    {
-        $figures = [];
-        foreach ($readings->whereIn('check_key', $checks) as $reading) {
-            $quantity = StoredAnswer::of($reading)?->quantity;
-            if ($quantity !== null) {
-                $figures[$reading->check_key][] = $quantity;
-            }
-        }
-
-        return $figures;
-    }
-
-    /**
-     * @param  list<Quantity>  $rows  what all rows read at this check, where it compares them
-     * @return array<string, mixed>
-     */
-    private function cell(Walk $walk, SpecSheet $sheet, stdClass $reading, ?Outlook $outlook, array $rows): array
-    {
-        $answer = StoredAnswer::of($reading);
-        $check = $sheet->check(CheckKey::from($reading->check_key));
-
-        $judgement = match (true) {
-            // Withdrawn, or the check has since left the spec sheet.
-            $check === null || $reading->result === Result::Withdrawn->value => Judgement::of(Verdict::Unchecked),
-            $reading->result === Result::NotFitted->value => Judgement::notFitted(),
-            $answer === null => Judgement::lookedSound(),
-            default => $check->judge($answer, Background::ofRows($outlook, $rows)),
-        };
-        $life = $answer?->quantity === null ? null : $check?->rule->lifeLeft($answer->quantity);
+        $on = ['on' => $renewal->at->day($record->planter->workshop->zone())->iso];
+        $reasons = array_map(ReasonShape::of(...), $renewal->judgement->reasons);
+        $told = array_key_last($reasons);
 
         return [
             'walk_id' => $walk->id,
-            'row_number' => $reading->row_number,
-            'check_key' => $reading->check_key,
-            'side' => $reading->side,
-            'planter_id' => $walk->planter_id,
-            'season' => $walk->season,
-            'reading_id' => $reading->id,
-            'result' => $reading->result,
-            'value' => $reading->value,
-            'state' => $reading->state,
-            'chips' => $reading->chips,
-            'verdict' => $judgement->verdict->value,
-            'reasons' => json_encode(array_map(ReasonShape::of(...), $judgement->reasons), JSON_THROW_ON_ERROR),
-            'life_left' => $life === null ? null : round($life, 4),
-            'taken_at' => $reading->taken_at,
+            ...RenewalLine::at($renewal->place),
+            'result' => $renewal->result->value,
+            'value' => $renewal->size === null ? null : number_format($renewal->size->unit()->valueOf($renewal->size), 6, '.', ''),
+            'verdict' => $renewal->judgement->verdict->value,
+            // The last says what was done.
+            'reasons' => $told === null ? [] : [...array_slice($reasons, 0, $told), $reasons[$told] + $on],
+            'life_left' => $renewal->lifeLeft === null ? null : round($renewal->lifeLeft, 4),
+            'happened_at' => $renewal->at->toIso(),
         ];
+    }
+
+    /**
+     * @param  array<string, CellState>  $states  by place key
+     * @param  array<string, Renewal>  $renewals  by place key
+     * @return list<array<string, mixed>>
+     */
+    private static function rows(Walk $walk, array $states, array $renewals): array
+    {
+        $scope = $walk->scope()->checks;
+        $verdicts = $lives = $checked = [];
+        foreach ($states + $renewals as $key => $state) {
+            $now = $renewals[$key] ?? null;
+            [$verdict, $life] = $now === null ? [$states[$key]->verdict, $states[$key]->lifeLeft] : [$now->judgement->verdict, $now->lifeLeft];
+            $place = $now === null ? $states[$key]->place : $now->place;
+            $row = $place->row;
+            $verdicts[$row] ??= [];
+            if ($verdict !== Verdict::Unchecked) {
+                $verdicts[$row][] = $verdict;
+                $checked[$row] = ($checked[$row] ?? 0) + (isset($scope[$place->check->value]) ? 1 : 0);
+                if ($life !== null) {
+                    $lives[$row][] = round($life, 4);
+                }
+            }
+        }
+
+        return array_map(static function (int $row, array $of) use ($walk, $lives, $checked): array {
+            $summary = RowSummary::of($row, $of, $lives[$row] ?? [], $checked[$row] ?? 0);
+
+            return ['walk_id' => $walk->id, 'row_number' => $row, 'verdict' => $summary->verdict->value, 'life_left' => $summary->lifeLeft, 'checked' => $summary->checked];
+        }, array_keys($verdicts), array_values($verdicts));
     }
 }

@@ -4,56 +4,59 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
-use App\Models\Planter;
-use Illuminate\Support\Facades\DB;
-use Ustrel\Core\Spec\Side;
+use App\Models\Forecast as ForecastLine;
+use App\Record\Lines;
+use App\Record\Projector;
+use App\Record\Touched;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Wear\Forecast;
+use Ustrel\Core\Wear\PlanterWear;
 use Ustrel\Core\Wear\Trace;
-use Ustrel\Core\Wear\UseLog;
 use Ustrel\Core\Wear\WearPath;
 
-/** Forecasts what wears on a planter as things stand: the table forecasts. */
-final readonly class ForecastProjector
+/** Forecasts what wears on a planter as things stand. */
+final class ForecastProjector implements Projector
 {
-    public function __construct(private UseQuery $uses)
+    public static function draws(): array
     {
+        return [ForecastLine::class];
     }
 
-    /** @param  list<string>|null  $checks  keys of those that were read; all by default */
-    public function project(Planter $planter, ?array $checks = null): void
+    public function project(WearRecord $record, Touched $touched, Lines $lines): void
     {
-        $wearing = Wearing::checks($planter->readSheet(), $checks);
-        if ($wearing === [] && $checks !== null) {
+        $all = $touched->everything || $touched->forecasts || $touched->acresSince !== null;
+        $checks = PlanterWear::checks($record->planter->readSheet(), $all ? null : WearTouched::checks($touched));
+        if (! $all && $checks === []) {
             return;
         }
-        $record = WearRecord::of($planter, array_keys($wearing));
-        $log = $this->uses->log($planter);
-        $plan = $this->uses->plan($planter, $log, $this->uses->plannedAcres($planter), $planter->season());
+        $wear = $record->wear(array_keys($checks));
+        $drawn = [];
+        foreach ($checks as $check) {
+            array_push($drawn, ...self::lines($record->planter->id, $wear, $check));
+        }
+        $lines->replace(ForecastLine::class, ['planter_id' => $record->planter->id] + ($all ? [] : ['check_key' => array_keys($checks)]), $drawn);
+    }
 
+    /** @return list<array<string, mixed>> */
+    private static function lines(int $planterId, PlanterWear $wear, Check $check): array
+    {
+        $path = $check->wear();
+        $traces = $wear->history->traces($check);
         $lines = [];
-        foreach ($wearing as $check) {
-            $path = $check->wear();
-            $traces = $record->traces($check);
-            $items = Wearing::items($traces, $log, $path);
-            foreach (Wearing::forecaster($check, $path, $planter->workshop->watch_chance)->of($items, $plan?->effectiveLeft()) as $key => $forecast) {
-                if ($forecast->start === null) {
-                    continue;
-                }
-                [$row, , $side] = explode(':', $key);
-                $place = ['planter_id' => $planter->id, 'row_number' => (int) $row, 'check_key' => $check->key->value, 'side' => $side];
-                $lines[] = $place + self::line($forecast, $path, $traces[$key], $log) + [
-                    'fitting_id' => $record->fitting($check->key, (int) $row, Side::from($side))?->id,
-                ];
+        foreach ($path === null ? [] : $wear->forecasts($check) as $key => $forecast) {
+            if ($forecast->start !== null) {
+                $place = Place::fromKey($key);
+                $lines[] = ['planter_id' => $planterId, ...ForecastLine::at($place), ...self::line($forecast, $path, $traces[$key], $wear), 'fitting_id' => $wear->history->fitting($place)?->id];
             }
         }
-        DB::table('forecasts')->where('planter_id', $planter->id)->when($checks !== null, static fn ($forecasts) => $forecasts->whereIn('check_key', array_keys($wearing)))->delete();
-        foreach (array_chunk($lines, 1000) as $chunk) {
-            DB::table('forecasts')->insert($chunk);
-        }
+
+        return $lines;
     }
 
     /** @return array<string, mixed> */
-    private static function line(Forecast $forecast, WearPath $path, Trace $trace, UseLog $log): array
+    private static function line(Forecast $forecast, WearPath $path, Trace $trace, PlanterWear $wear): array
     {
         $round = static fn (?float $value, int $places): ?float => $value === null ? null : round($value, $places);
 
@@ -63,7 +66,7 @@ final readonly class ForecastProjector
                 $trace->sightings !== [] => $trace->sightings[count($trace->sightings) - 1]->size,
                 default => $trace->start,
             }, 4),
-            'use_m' => round($trace->use($log, Wearing::NOW)->metres + $trace->ranBefore, 1),
+            'use_m' => round($trace->use($wear->log, Moment::endOfTime())->metres + $trace->ranBefore, 1),
             'rate' => $forecast->belief === null ? null : round($forecast->belief->rate, 12),
             'left10_m' => $round($forecast->left10, 1),
             'left50_m' => $round($forecast->left50, 1),
@@ -71,7 +74,7 @@ final readonly class ForecastProjector
             'chance' => $round($forecast->chance, 6),
             'readings' => $forecast->readings,
             'thin' => $forecast->isThin(),
-            'outliers' => json_encode($forecast->outliers, JSON_THROW_ON_ERROR),
+            'outliers' => $forecast->outliers,
         ];
     }
 }

@@ -4,52 +4,52 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
+use App\Models\Forecast;
 use App\Models\Planter;
-use Illuminate\Support\Facades\DB;
-use stdClass;
 use Ustrel\Core\Measure\FurrowDistance;
-use Ustrel\Core\Plan\SeasonPlan;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Season\SeasonPlan;
+use Ustrel\Core\Wear\Standing;
 
 /** Reads how long what wears on a planter will last, in the words of its acres and its season. */
-final readonly class ForecastQuery
+final class ForecastQuery
 {
-    public function __construct(private UseQuery $uses)
-    {
-    }
-
-    /** @param  int|null  $row  only this row */
+    /**
+     * @param  Planter  $planter  with its workshop
+     * @param  int|null  $row  only this row
+     */
     public function of(Planter $planter, ?int $row = null): PlanterForecast
     {
-        $log = $this->uses->log($planter);
-        $plan = $this->uses->plan($planter, $log, $this->uses->plannedAcres($planter), $planter->season());
-        $severity = UseQuery::severity($log);
+        $record = new WearRecord($planter);
+        $plan = $record->plan();
+        $severity = $record->log()->severity(Moment::endOfTime());
+        $places = Forecast::query()
+            ->where('planter_id', $planter->id)
+            ->when($row !== null, static fn ($forecasts) => $forecasts->where('row_number', $row))
+            ->orderBy('row_number')
+            ->orderBy('check_key')
+            ->orderBy('side')
+            ->get()
+            ->map(static fn (Forecast $line): PlaceForecast => self::place($line, $planter, $plan, $severity));
 
-        return new PlanterForecast(
-            $planter,
-            $plan,
-            $log,
-            DB::table('forecasts')
-                ->where('planter_id', $planter->id)
-                ->when($row !== null, static fn ($forecasts) => $forecasts->where('row_number', $row))
-                ->orderBy('row_number')
-                ->orderBy('check_key')
-                ->orderBy('side')
-                ->get()
-                ->map(static fn (stdClass $line): stdClass => self::inAcres($line, $planter, $plan, $severity)),
-        );
+        return new PlanterForecast($planter, $plan, $record->log(), array_values($places->all()));
     }
 
-    /** Adds what is left in metres and acres on the planter's own ground, and the day it comes to. */
-    private static function inAcres(stdClass $line, Planter $planter, ?SeasonPlan $plan, float $severity): stdClass
+    /** What is left in metres and acres on the planter's own ground, and the day it comes to. */
+    private static function place(Forecast $line, Planter $planter, ?SeasonPlan $plan, float $severity): PlaceForecast
     {
-        foreach ([10, 50, 90] as $share) {
-            $left = $line->{"left{$share}_m"} === null ? null : FurrowDistance::ofMetres((float) $line->{"left{$share}_m"} / $severity);
-            $line->{"left{$share}_m"} = $left?->metres;
-            $line->{"left{$share}_acres"} = $left?->toPlanterAcres(UseQuery::spacing($planter), $planter->row_count);
+        $metres = $acres = [];
+        foreach (['p10' => $line->left10_m, 'p50' => $line->left50_m, 'p90' => $line->left90_m] as $share => $effective) {
+            $left = $effective === null ? null : FurrowDistance::ofMetres($effective / $severity);
+            $metres[$share] = $left === null ? null : round($left->metres);
+            $acres[$share] = $left === null ? null : round($left->toPlanterAcres($planter->spacing(), $planter->row_count), 1);
+            $days = $share === 'p50' && $left !== null ? $plan?->dayOf($left->toPlanterAcres($planter->spacing(), $planter->row_count)) : $days ?? null;
         }
-        $days = $line->left50_acres === null || $plan === null ? null : $plan->dayOf($line->left50_acres);
-        $line->due_on = $days === null || $planter->planting_start === null ? null : $planter->planting_start->addDays($days)->toDateString();
 
-        return $line;
+        return new PlaceForecast(
+            $line->place(), $line->fitting_id, $line->size, $line->use_m, $metres, $acres, $line->chance,
+            $days === null ? null : $planter->planting_start?->plusDays($days), $line->thin, $line->readings, $line->outliers,
+            Standing::of($line->left50_m, $line->chance, $line->thin, (float) $planter->workshop->watch_chance),
+        );
     }
 }

@@ -5,61 +5,68 @@ declare(strict_types=1);
 namespace App\Wear;
 
 use App\Models\Planter;
+use DateTimeZone;
 use Ustrel\Core\Measure\FurrowDistance;
+use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Wear\Forecast;
 use Ustrel\Core\Wear\Normal;
 use Ustrel\Core\Wear\Sighting;
 use Ustrel\Core\Wear\Stretch;
+use Ustrel\Core\Wear\WearPath;
 
 /** Draws one place's wear over the furrow distance of its row: what was read, how it goes on, and how sure that is. */
-final readonly class WearChartQuery
+final class WearChartQuery
 {
     private const SAMPLES = 24;
 
-    public function __construct(private UseQuery $uses)
+    /**
+     * @param  Planter  $planter  with its spec sheet and workshop
+     * @param  WearPath  $path  of the check
+     * @return array<string, mixed> shape: the WearChart schema of the OpenAPI document; distances in effective metres of the row
+     */
+    public function of(Planter $planter, Check $check, WearPath $path, Place $place): array
     {
-    }
-
-    /** @return array<string, mixed> shape: the WearChart schema of the OpenAPI document; distances in effective metres of the row */
-    public function of(Planter $planter, Check $check, Place $place): array
-    {
-        $path = $check->wear();
-        $log = $this->uses->log($planter);
-        $plan = $this->uses->plan($planter, $log, $this->uses->plannedAcres($planter), $planter->season());
-        $record = WearRecord::of($planter, [$check->key->value]);
-        $traces = $record->traces($check);
-        $trace = $traces[$place->key()];
-        $forecast = Wearing::forecaster($check, $path, $planter->workshop->watch_chance)->of(Wearing::items($traces, $log, $path), $plan?->effectiveLeft())[$place->key()];
-
+        $record = new WearRecord($planter);
+        $wear = $record->wear([$check->key->value]);
+        $history = $wear->history;
+        $log = $wear->log;
+        $trace = $history->trace($place);
+        $forecast = $wear->forecasts($check)[$place->key()];
         $now = $log->total($place->row)->effective;
         // Where the part was at each of its uses, told by the row that it is on now.
-        $used = $trace->use($log, Wearing::NOW)->effective;
+        $used = $trace->use($log, Moment::endOfTime())->effective;
         $points = [];
         foreach ($trace->sightings as $sighting) {
             $points[] = self::point($sighting, $now - $used + $trace->use($log, $sighting->at)->effective, true, $forecast);
         }
-        foreach ($record->before($check->key, $place->row, $place->side) as $sighting) {
+        foreach ($history->gone($place) as $sighting) {
             $points[] = self::point($sighting, $log->before($place->row, $sighting->at)->effective, false, $forecast);
         }
-        $end = $plan === null ? null : $now + $plan->effectiveLeft();
+        $end = $wear->plan === null ? null : $now + $wear->plan->effectiveLeft();
+        $zone = $planter->workshop->zone();
 
         return [
             'check' => $check->key->value,
             'shrinks' => $path->shrinks,
             'limit_mm' => $path->limit,
             'new_mm' => $path->new,
-            'metres_per_acre' => UseQuery::severity($log) * FurrowDistance::ofRowAcres(1 / $planter->row_count, UseQuery::spacing($planter))->metres,
+            'metres_per_acre' => $log->severity(Moment::endOfTime()) * FurrowDistance::ofRowAcres(1 / $planter->row_count, $planter->spacing())->metres,
             'now_m' => round($now, 1),
             'season_end_m' => $end === null ? null : round($end, 1),
             'points' => $points,
             'changes' => array_map(static fn (Stretch $stretch): array => [
-                'at_m' => round($log->before($place->row, $stretch->from)->effective, 1), 'on' => substr($stretch->from, 0, 10),
-            ], $record->changes($check->key, $place->row, $place->side)),
-            'line' => self::line($forecast, $check, $now, $end),
+                'at_m' => round($log->before($place->row, $stretch->from)->effective, 1), 'on' => self::day($stretch->from, $zone),
+            ], $history->changes($place)),
+            'line' => self::line($forecast, $path, $now, $end),
             'thin' => $forecast->isThin(),
         ];
+    }
+
+    private static function day(Moment $moment, DateTimeZone $zone): string
+    {
+        return $moment->day($zone)->iso;
     }
 
     /** @return array<string, mixed> */
@@ -68,20 +75,19 @@ final readonly class WearChartQuery
         return [
             'at_m' => round($at, 1),
             'size_mm' => $sighting->size,
-            'taken_at' => $sighting->at,
+            'taken_at' => $sighting->at->toIso(),
             'current' => $current,
             'outlier' => in_array($sighting->id, $forecast->outliers, true),
         ];
     }
 
     /** @return list<array<string, float>> what is expected of the part from its start on, with the ends of the 80 % band */
-    private static function line(Forecast $forecast, Check $check, float $now, ?float $end): array
+    private static function line(Forecast $forecast, WearPath $path, float $now, ?float $end): array
     {
         $belief = $forecast->belief;
         if ($belief === null) {
             return [];
         }
-        $path = $check->wear();
         $start = $now - $forecast->use;
         $furthest = max($end ?? $now, $now + min($forecast->left90 ?? INF, 1.5 * ($forecast->left50 ?? 0.0)));
         $line = [];

@@ -4,221 +4,301 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
+use App\Models\AcresEntry;
+use App\Models\LedgerEvent;
 use App\Models\Planter;
+use App\Models\Reading;
 use App\Models\Walk;
-use App\Parts\LedgerQuery;
-use App\Record\Instant;
-use Carbon\CarbonImmutable;
-use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
+use App\Record\Moments;
+use DateTimeZone;
 use stdClass;
+use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Opener\ShimsMoved;
+use Ustrel\Core\Parts\Fitted;
+use Ustrel\Core\Parts\Fitting;
+use Ustrel\Core\Parts\ImpossibleLedger;
+use Ustrel\Core\Parts\Installed;
+use Ustrel\Core\Parts\Ledger;
+use Ustrel\Core\Parts\LedgerEventKind;
+use Ustrel\Core\Parts\RemovalReason;
+use Ustrel\Core\Parts\Removed;
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Parts\SlotPlace;
+use Ustrel\Core\Season\PlantedAcres;
+use Ustrel\Core\Season\SeasonPlan;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
-use Ustrel\Core\Wear\Sighting;
-use Ustrel\Core\Wear\Stretch;
-use Ustrel\Core\Wear\Trace;
+use Ustrel\Core\Walk\TakenReading;
+use Ustrel\Core\Wear\FieldRun;
+use Ustrel\Core\Wear\History;
+use Ustrel\Core\Wear\PlanterWear;
+use Ustrel\Core\Wear\UseLog;
 
-/** What is on record of the sizes that wear on one planter: readings, what was fitted meanwhile, where shims were moved. */
+/**
+ * What is on record of one planter as far as wear goes, read when it is first asked for and once: its ledger, its acres,
+ * its walks and what they read. Hands core what it reckons with.
+ */
 final class WearRecord
 {
-    /** Before anything that could be on record. */
-    public const EVER = '0000';
+    /** @var list<Installed> */
+    private array $installed;
 
-    /** @var array<string, list<Sighting>> by row:check:side, oldest first */
-    private array $sightings = [];
+    /** @var list<ShimsMoved> */
+    private array $moves;
 
-    /** @var array<string, list<stdClass>> fittings by row:slot:side, oldest first */
-    private array $inSlot = [];
+    /** @var array<string, int|null> part types by fitting */
+    private array $types = [];
 
-    /** @var array<string, list<stdClass>> fittings by part, oldest first */
-    private array $ofPart = [];
+    private UseLog $log;
 
-    /** @var array<int, string> by row, when the contact was last set anew: other blades, or shims moved */
-    private array $contactSet = [];
+    private PlantedAcres $planted;
 
-    private function __construct(private readonly Planter $planter)
+    /** @var list<Walk> oldest first */
+    private array $walks;
+
+    /** @var array<string, History> by the checks asked about */
+    private array $histories = [];
+
+    /** @param  Planter  $planter  with its spec sheet and workshop */
+    public function __construct(public readonly Planter $planter)
     {
     }
 
     /**
-     * @param  list<string>  $checks  keys of those that are asked about
-     * @param  Walk|null  $before  only what was read before this walk, on the parts that were there until the next; else all there is
+     * What is and was fitted, played back from the ledger.
+     *
+     * @return list<Installed>
+     *
+     * @throws ImpossibleLedger
      */
-    public static function of(Planter $planter, array $checks, ?Walk $before = null): self
+    public function installed(): array
     {
-        $record = new self($planter);
-        $until = $before?->nextStart();
-        foreach (self::fittings($planter, $until) as $fitting) {
-            $record->inSlot["{$fitting->row_number}:{$fitting->slot}:{$fitting->side}"][] = $fitting;
-            $record->ofPart[$fitting->part_id][] = $fitting;
-            if ($fitting->slot === Slot::OpenerBlade->value) {
-                $record->contactSet[$fitting->row_number] = max($record->contactSet[$fitting->row_number] ?? '', $fitting->from);
+        $this->ledger();
+
+        return $this->installed;
+    }
+
+    /** @return list<ShimsMoved> oldest first */
+    public function moves(): array
+    {
+        $this->ledger();
+
+        return $this->moves;
+    }
+
+    /** The part type that was fitted; null where nobody knows. */
+    public function typeOf(Fitting $fitting): ?int
+    {
+        return $this->types[$fitting->id] ?? null;
+    }
+
+    /** @return list<Walk> oldest first, each with this planter */
+    public function walks(): array
+    {
+        return $this->walks ??= array_values(Walk::query()
+            ->where('planter_id', $this->planter->id)
+            ->orderBy('started_at')
+            ->orderBy('id')
+            ->get()
+            ->each(fn (Walk $walk): Walk => $walk->setRelation('planter', $this->planter))
+            ->all());
+    }
+
+    /** When the walk after this one began, up to which this one says how things stand; null for the newest. */
+    public function nextBegan(Walk $walk): ?Moment
+    {
+        foreach ($this->walks() as $next) {
+            if ($next->began()->isAfter($walk->began())) {
+                return $next->began();
             }
         }
-        foreach (LedgerQuery::shimMoves($planter, $until) as $move) {
-            $record->contactSet[$move->row_number] = max($record->contactSet[$move->row_number] ?? '', $move->at);
-        }
-        $record->read($checks, $before);
 
-        return $record;
+        return null;
     }
 
-    /** @return array<string, Trace> one for each row and side of a check, by place key */
-    public function traces(Check $check): array
+    public function log(): UseLog
     {
-        $traces = [];
-        for ($row = 1; $row <= $this->planter->row_count; $row++) {
-            foreach ($check->sides as $side) {
-                $trace = $this->trace($check, $row, $side);
-                $traces[$trace->key] = $trace;
-            }
-        }
+        $this->acres();
 
-        return $traces;
+        return $this->log;
     }
 
-    /** The fitting that a place's size belongs to now; null where none is on record. */
-    public function fitting(CheckKey $check, int $row, Side $side): ?stdClass
+    public function planted(): PlantedAcres
     {
-        $slot = Slot::of($check);
-        $inSlot = $slot === null ? [] : $this->inSlot["{$row}:{$slot->value}:{$side->value}"] ?? [];
-        $last = end($inSlot);
+        $this->acres();
 
-        return $last === false || $last->until !== null ? null : $last;
+        return $this->planted;
     }
 
-    /** @return list<Sighting> all that was read at a place, of whatever part, oldest first */
-    public function sightings(CheckKey $check, int $row, Side $side): array
+    /** What a season is to bring: as planned, or else as much as the last season that was logged; null where nothing is known. */
+    public function plannedAcres(): ?float
     {
-        return $this->sightings["{$row}:{$check->value}:{$side->value}"] ?? [];
+        return $this->planter->planned_acres === null ? $this->planted()->lastBefore($this->planter->season()) : (float) $this->planter->planned_acres;
     }
 
-    /** @return list<Sighting> what was read at a place of parts that are gone, or before it was set as it is */
-    public function before(CheckKey $check, int $row, Side $side): array
+    /** The plan of the season that is being prepared, with what is logged of it done. */
+    public function plan(): ?SeasonPlan
     {
-        $changes = $this->changes($check, $row, $side);
-        $since = $changes === [] ? self::EVER : $changes[count($changes) - 1]->from;
-
-        return array_values(array_filter($this->sightings($check, $row, $side), static fn (Sighting $sighting): bool => $sighting->at < $since));
+        return $this->planOf($this->plannedAcres(), $this->planter->season(), null);
     }
 
-    /** @return list<Stretch> the spans that parts have been at a place; of a contact, since it was last set */
-    public function changes(CheckKey $check, int $row, Side $side): array
+    /** @param  list<string>  $checks  keys of those that are asked about */
+    public function history(array $checks): History
     {
-        if ($check === CheckKey::BladeContactLength) {
-            return isset($this->contactSet[$row]) ? [new Stretch($row, $this->contactSet[$row])] : [];
-        }
-        $slot = Slot::of($check);
-        $spans = $slot === null ? [] : $this->inSlot["{$row}:{$slot->value}:{$side->value}"] ?? [];
+        sort($checks);
 
-        return array_map(static fn (stdClass $span): Stretch => new Stretch($row, $span->from, $span->until), $spans);
-    }
-
-    public function trace(Check $check, int $row, Side $side): Trace
-    {
-        $key = "{$row}:{$check->key->value}:{$side->value}";
-        if ($check->key === CheckKey::BladeContactLength) {
-            return $this->since($this->contactSet[$row] ?? self::EVER, $row, $key);
-        }
-        $slot = Slot::of($check->key);
-        $fitting = $this->fitting($check->key, $row, $side);
-        if ($slot === null || $fitting === null) {
-            $inSlot = $slot === null ? [] : $this->inSlot["{$row}:{$slot->value}:{$side->value}"] ?? [];
-            $last = end($inSlot);
-
-            return $this->since($last === false ? self::EVER : (string) $last->until, $row, $key);
-        }
-
-        $spans = $this->ofPart[$fitting->part_id];
-        $stretches = $sightings = [];
-        foreach ($spans as $span) {
-            $stretch = new Stretch($span->row_number, $span->from, $span->until);
-            $stretches[] = $stretch;
-            $sightings = [...$sightings, ...$this->within($stretch, "{$span->row_number}:{$check->key->value}:{$span->side}")];
-        }
-        // Of a slot's checks only the first reads the size that the part was fitted with.
-        $start = $slot->checks()[0] === $check->key ? $spans[0]->size : null;
-
-        return new Trace($key, $stretches, $start === null ? null : (float) $start, (float) $spans[0]->ran_before_m, $sightings);
-    }
-
-    private function since(string $from, int $row, string $key): Trace
-    {
-        $stretch = new Stretch($row, $from);
-
-        return new Trace($key, [$stretch], null, 0.0, $this->within($stretch, $key));
-    }
-
-    /** @return list<Sighting> */
-    private function within(Stretch $stretch, string $place): array
-    {
-        return array_values(array_filter($this->sightings[$place] ?? [], static fn (Sighting $sighting): bool => $stretch->holds($sighting->at)));
+        return $this->histories[implode(' ', $checks)] ??= History::of($this->planter->row_count, $this->installed(), $this->moves(), $this->readings($checks));
     }
 
     /**
-     * The readings that hold: of several at a place in one walk the last, unless the part was changed or set anew between.
+     * As things stand: what was planted today counts, too.
      *
      * @param  list<string>  $checks
      */
-    private function read(array $checks, ?Walk $before): void
+    public function wear(array $checks): PlanterWear
     {
-        $readings = DB::table('readings')
+        return new PlanterWear($this->history($checks), $this->log(), (float) $this->planter->workshop->watch_chance, $this->plan(), Moment::endOfTime());
+    }
+
+    /**
+     * As a walk that is started now would look at it.
+     *
+     * @param  list<string>  $checks
+     */
+    public function wearOfNextWalk(array $checks): PlanterWear
+    {
+        $now = Moments::now();
+
+        return new PlanterWear(
+            $this->history($checks)->before($now, null), $this->log(), (float) $this->planter->workshop->watch_chance,
+            $this->planOf($this->plannedAcres(), $this->planter->season(), $now), $now,
+        );
+    }
+
+    /**
+     * As a walk looked at it: by what was known when it began, and what was fitted until the next.
+     *
+     * @param  list<string>  $checks
+     */
+    public function wearOf(Walk $walk, array $checks): PlanterWear
+    {
+        $began = $walk->began();
+
+        return new PlanterWear(
+            $this->history($checks)->before($began, $this->nextBegan($walk)), $this->log(), (float) $walk->watch_chance,
+            $this->planOf($walk->planned_acres === null ? null : (float) $walk->planned_acres, $walk->season, $began), $began,
+        );
+    }
+
+    /** @param  Moment|null  $asOf  what was planted from its day on is still to come; by default all that is logged is done */
+    private function planOf(?float $acres, int $season, ?Moment $asOf): ?SeasonPlan
+    {
+        return $acres === null || $acres <= 0 ? null : new SeasonPlan(
+            $acres,
+            $this->planted()->in($season, $asOf?->day($this->zone())),
+            $this->planter->planting_days,
+            $this->planter->spacing(),
+            $this->planter->row_count,
+            $this->log()->severity($asOf ?? Moment::endOfTime()),
+        );
+    }
+
+    private function zone(): DateTimeZone
+    {
+        return $this->planter->workshop->zone();
+    }
+
+    /** @throws ImpossibleLedger */
+    private function ledger(): void
+    {
+        if (isset($this->installed)) {
+            return;
+        }
+        $events = LedgerEvent::held($this->planter->id)
+            ->orderBy('happened_at')
+            ->orderBy('id')
+            ->toBase()
+            ->selectRaw('id, kind, row_number, slot, side, part_id, part_type_id, size, ran_before_m, used, fitting_id, reason, pairs, contact_before, '.Moments::sql('happened_at').' AS at')
+            ->get()
+            ->keyBy('id');
+        $corrected = LedgerEvent::query()->where('planter_id', $this->planter->id)->whereNotNull('supersedes')->toBase()->pluck('id', 'supersedes')->all();
+        $played = $moves = [];
+        foreach ($events as $event) {
+            if ($event->kind === LedgerEventKind::ShimsMoved->value) {
+                $moves[] = new ShimsMoved($event->id, $event->row_number, $event->pairs, Moment::ofMilliseconds($event->at), $event->contact_before === null ? null : (float) $event->contact_before);
+            } else {
+                $played[] = self::event($event, $corrected);
+                $this->types[$event->id] = $event->part_type_id;
+            }
+        }
+        $installed = [];
+        foreach (Ledger::play($played) as $fitting) {
+            $event = $events[$fitting->id];
+            $installed[] = new Installed($fitting, $event->size === null ? null : (float) $event->size, (float) $event->ran_before_m, $event->used);
+        }
+        $this->installed = $installed;
+        $this->moves = $moves;
+    }
+
+    /** @param  array<string, string>  $corrected  by id of the event that was corrected, the one that took its place */
+    private static function event(stdClass $event, array $corrected): Fitted|Removed
+    {
+        $fitting = $event->fitting_id;
+        while (isset($corrected[$fitting ?? ''])) {
+            $fitting = $corrected[$fitting];
+        }
+        $at = Moment::ofMilliseconds($event->at);
+        $reason = RemovalReason::tryFrom($event->reason ?? '') ?? RemovalReason::Other;
+
+        return $event->kind === LedgerEventKind::Removed->value
+            ? new Removed($event->id, (string) $fitting, $at, $reason)
+            : new Fitted($event->id, new SlotPlace($event->row_number, Slot::from($event->slot), Side::from($event->side)), $event->part_id, $at, $reason);
+    }
+
+    private function acres(): void
+    {
+        if (isset($this->log)) {
+            return;
+        }
+        // A season's fields may be many; core needs their sum for each day and sharing.
+        $runs = AcresEntry::held($this->planter->id)
+            ->groupBy('day', 'shares')
+            ->toBase()
+            ->selectRaw('day, shares, sum(acres) AS acres, sum(acres * severity) / sum(acres) AS severity')
+            ->get()
+            ->map(static fn (stdClass $day): FieldRun => new FieldRun(
+                Day::of($day->day), (float) $day->acres, (float) $day->severity, array_map(floatval(...), json_decode($day->shares, true)),
+            ))
+            ->all();
+        $this->log = UseLog::of($runs, $this->planter->spacing(), $this->planter->row_count, $this->zone());
+        $this->planted = PlantedAcres::of(array_values($runs), $this->planter->seasons());
+    }
+
+    /**
+     * @param  list<string>  $checks
+     * @return list<TakenReading>
+     */
+    private function readings(array $checks): array
+    {
+        $places = [];
+
+        return array_values(Reading::query()
+            ->join('walks', 'walks.id', '=', 'readings.walk_id')
             ->where('readings.planter_id', $this->planter->id)
             ->whereIn('readings.check_key', $checks)
-            ->when($before !== null, static fn (Builder $readings): Builder => $readings
-                ->join('walks', 'walks.id', '=', 'readings.walk_id')
-                ->where('walks.started_at', '<', $before->started_at))
-            ->orderBy('readings.taken_at')
-            ->orderBy('readings.id')
-            ->selectRaw('readings.id, readings.walk_id, readings.row_number, readings.check_key, readings.side, readings.result, readings.value, '.Instant::sql('readings.taken_at').' AS at')
-            ->get();
+            ->whereIn('readings.result', [Result::Recorded->value, Result::Withdrawn->value])
+            ->toBase()
+            ->selectRaw('readings.id, readings.walk_id, readings.row_number, readings.check_key, readings.side, readings.value, '
+                .Moments::sql('readings.taken_at').' AS at, '.Moments::sql('walks.started_at').' AS began')
+            ->get()
+            ->map(static function (stdClass $reading) use (&$places): TakenReading {
+                $place = $places["{$reading->row_number} {$reading->check_key} {$reading->side}"] ??= new Place($reading->row_number, CheckKey::from($reading->check_key), Side::from($reading->side));
 
-        $held = [];
-        foreach ($readings as $reading) {
-            $place = "{$reading->row_number}:{$reading->check_key}:{$reading->side}";
-            if ($reading->result === Result::Recorded->value || $reading->result === Result::Withdrawn->value) {
-                $held[$place]["{$reading->walk_id} {$this->changesBefore($reading)}"] = $reading;
-            }
-        }
-        foreach ($held as $place => $ofPlace) {
-            foreach ($ofPlace as $reading) {
-                if ($reading->value !== null) {
-                    $this->sightings[$place][] = new Sighting($reading->id, $reading->at, (float) $reading->value);
-                }
-            }
-        }
-    }
-
-    /** How often the place had been given another part, or set anew, by the time of a reading. */
-    private function changesBefore(stdClass $reading): int
-    {
-        if ($reading->check_key === CheckKey::BladeContactLength->value) {
-            return ($this->contactSet[$reading->row_number] ?? '~') <= $reading->at ? 1 : 0;
-        }
-        $slot = Slot::of(CheckKey::from($reading->check_key));
-        $inSlot = $slot === null ? [] : $this->inSlot["{$reading->row_number}:{$slot->value}:{$reading->side}"] ?? [];
-
-        return count(array_filter($inSlot, static fn (stdClass $fitting): bool => $fitting->from <= $reading->at));
-    }
-
-    /** @return Collection<int, stdClass> oldest first */
-    private static function fittings(Planter $planter, ?CarbonImmutable $until): Collection
-    {
-        return DB::table('fittings')
-            ->join('ledger_events', 'ledger_events.id', '=', 'fittings.id')
-            ->where('fittings.planter_id', $planter->id)
-            ->when($until !== null, static fn (Builder $fittings): Builder => $fittings->where('fittings.fitted_at', '<', $until))
-            ->orderBy('fittings.fitted_at')
-            ->orderBy('fittings.id')
-            ->selectRaw(
-                'fittings.id, fittings.row_number, fittings.slot, fittings.side, fittings.part_id, ledger_events.size, ledger_events.ran_before_m, '
-                .Instant::sql('fittings.fitted_at').' AS "from", CASE WHEN fittings.removed_at < ? THEN '.Instant::sql('fittings.removed_at').' END AS until',
-                [$until ?? '9999-12-31'],
-            )
-            ->get();
+                return new TakenReading($reading->id, $reading->walk_id, Moment::ofMilliseconds($reading->began), $place, Moment::ofMilliseconds($reading->at), $reading->value === null ? null : (float) $reading->value);
+            })
+            ->all());
     }
 }

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Models\Cell;
 use App\Models\Planter;
 use App\Models\Walk;
-use App\Record\RecordProjector;
-use App\Wear\UseQuery;
-use Carbon\CarbonImmutable;
+use App\Record\Change;
+use App\Record\Touched;
+use App\Wear\WearRecord;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Ustrel\Core\Walk\Result;
 
 /** Makes a planter or changes it, and brings its open walk along. */
 final readonly class SavePlanter
 {
-    public function __construct(
-        private UseQuery $uses,
-        private RecordProjector $projector,
-    ) {
+    public function __construct(private Change $change)
+    {
     }
 
     /**
@@ -30,25 +30,40 @@ final readonly class SavePlanter
     public function __invoke(Planter $planter, array $fields): Planter
     {
         try {
-            return DB::transaction(function () use ($planter, $fields): Planter {
-                $planter->fill($fields)->save();
-                $planter->load(['specSheet', 'workshop']);
-                $walk = $planter->walks()->whereNull('finished_at')->lockForUpdate()->first();
-                if ($walk !== null) {
-                    $this->bringAlong($walk, $planter);
-                }
-                $this->projector->project($planter, CarbonImmutable::now());
-
-                return $planter;
-            });
+            return $planter->exists ? $this->change($planter, $fields) : self::make($planter, $fields);
         } catch (UniqueConstraintViolationException) {
-            throw ValidationException::withMessages(['name' => __('error.planter_name_taken', ['farm' => $planter->farm, 'name' => $planter->name])]);
+            throw ValidationException::withMessages(['name' => __('error.planter_name_taken', ['farm' => $fields['farm'], 'name' => $fields['name']])]);
         }
     }
 
-    private function bringAlong(Walk $walk, Planter $planter): void
+    /** @param  array<string, mixed>  $fields */
+    private static function make(Planter $planter, array $fields): Planter
     {
-        $lastRead = (int) DB::table('cells')->where('walk_id', $walk->id)->where('result', '!=', 'withdrawn')->max('row_number');
+        DB::transaction(static fn (): bool => $planter->fill($fields)->save());
+
+        return $planter->load(['specSheet', 'workshop']);
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    private function change(Planter $planter, array $fields): Planter
+    {
+        return $this->change->of($planter, static function (Planter $planter, Touched $touched) use ($fields): Planter {
+            $planter->fill($fields)->save();
+            $planter->load('specSheet');
+            $walk = $planter->openWalk();
+            if ($walk !== null) {
+                self::bringAlong($walk, $planter);
+            }
+            // Other rows, another spacing or another season turn the acres of all its past into other distances.
+            $touched->everything = true;
+
+            return $planter;
+        });
+    }
+
+    private static function bringAlong(Walk $walk, Planter $planter): void
+    {
+        $lastRead = (int) Cell::query()->where('walk_id', $walk->id)->where('result', '!=', Result::Withdrawn->value)->max('row_number');
         if ($lastRead > $planter->row_count) {
             throw ValidationException::withMessages([
                 'row_count' => __('error.rows_already_read', ['rows' => $planter->row_count, 'row' => $lastRead]),
@@ -58,7 +73,7 @@ final readonly class SavePlanter
             'row_count' => $planter->row_count,
             'sheet' => $planter->specSheet->sheet,
             'equipment' => $planter->equipment,
-            'planned_acres' => $this->uses->plannedAcres($planter),
+            'planned_acres' => (new WearRecord($planter))->plannedAcres(),
         ])->countPlaces()->save();
     }
 }

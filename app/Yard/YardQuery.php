@@ -6,10 +6,9 @@ namespace App\Yard;
 
 use App\Models\Planter;
 use App\Models\Walk;
+use App\Models\WalkRow;
 use App\Walk\Board\RibbonRow;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use Ustrel\Core\Walk\Urgency;
 
 /** Reads the yard: every planter of a workshop with its ribbon, the most pressing first. */
@@ -18,22 +17,21 @@ final class YardQuery
     /** @return list<YardPlanter> */
     public function of(int $workshopId): array
     {
-        $planters = Planter::query()->where('workshop_id', $workshopId)->get();
+        $planters = Planter::query()->where('workshop_id', $workshopId)->with('workshop')->get();
         $walks = $this->newestWalks($planters);
-        $read = DB::table('walk_rows')
+        $read = WalkRow::query()
             ->whereIn('walk_id', $walks->pluck('id'))
             ->get()
             ->groupBy('walk_id');
-        $today = CarbonImmutable::today();
 
         return $planters
-            ->map(function (Planter $planter) use ($walks, $read, $today): YardPlanter {
+            ->map(function (Planter $planter) use ($walks, $read): YardPlanter {
                 $walk = $walks->get($planter->id);
                 $thisSeason = $walk !== null && ($walk->season >= $planter->season() || ! $walk->isFinished());
                 $lines = $thisSeason ? $read->get($walk->id, []) : [];
                 $ribbon = RibbonRow::all($planter->row_count, $lines);
 
-                return $this->summary($planter, $walk, $thisSeason, $ribbon, RibbonRow::ofWholePlanter($lines), $today);
+                return $this->summary($planter, $walk, $thisSeason, $ribbon, RibbonRow::ofWholePlanter($lines));
             })
             ->sortBy([
                 static fn (YardPlanter $a, YardPlanter $b): int => $b->urgency <=> $a->urgency,
@@ -58,14 +56,14 @@ final class YardQuery
     }
 
     /** @param  list<RibbonRow>  $ribbon */
-    private function summary(Planter $planter, ?Walk $walk, bool $thisSeason, array $ribbon, RibbonRow $wholePlanter, CarbonImmutable $today): YardPlanter
+    private function summary(Planter $planter, ?Walk $walk, bool $thisSeason, array $ribbon, RibbonRow $wholePlanter): YardPlanter
     {
         $perRow = $thisSeason ? $walk->places_per_row : 0;
         $places = $thisSeason ? $walk->places() : 0;
         $checked = $wholePlanter->checked + array_sum(array_map(static fn (RibbonRow $row): int => $row->checked, $ribbon));
         $toChange = count(array_filter($ribbon, static fn (RibbonRow $row): bool => $row->toChange()));
         $unwalked = count(array_filter($ribbon, static fn (RibbonRow $row): bool => $perRow === 0 || $row->checked < $perRow));
-        $days = $planter->planting_start === null ? null : (int) $today->diffInDays($planter->planting_start);
+        $days = $planter->daysToPlanting();
 
         return new YardPlanter(
             $planter,

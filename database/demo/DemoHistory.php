@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Models\AcresEntry;
+use App\Models\LedgerEvent;
 use App\Models\PartType;
 use App\Models\Planter;
+use App\Models\Reading;
 use App\Models\User;
 use App\Walk\Board\StoredAnswer;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Parts\RemovalReason;
@@ -35,6 +37,9 @@ final class DemoHistory
         'Far Down' => 0.12, 'Pond Ground' => 0.09, 'Stony Bank' => 0.1, 'Lower Meadow' => 0.09, 'Gallops' => 0.07,
     ];
 
+    /** When planting is to start. */
+    private readonly CarbonImmutable $start;
+
     /** @var array<string, int> ids by name; none where the workshop has no catalogue */
     private readonly array $types;
 
@@ -43,6 +48,7 @@ final class DemoHistory
         private readonly User $technician,
         private readonly DemoPlanter $demo,
     ) {
+        $this->start = CarbonImmutable::parse($planter->planting_start->iso ?? 'today');
         $this->types = PartType::query()->where('workshop_id', $planter->workshop_id)->pluck('id', 'name')->all();
     }
 
@@ -73,12 +79,12 @@ final class DemoHistory
     public function write(int $seasons): void
     {
         for ($ago = $seasons; $ago > 0; $ago--) {
-            $this->acres($this->planter->planting_start->subYears($ago));
+            $this->acres($this->start->subYears($ago));
         }
-        $this->blades($this->planter->planting_start->subYears($seasons)->subDays(30));
+        $this->blades($this->start->subYears($seasons)->subDays(30));
         $this->tubes($seasons);
         foreach ($this->demo->shimmed as $row) {
-            $this->shims($row, $this->planter->planting_start->subYears(1)->subDays(24)->setTime(8, 20));
+            $this->shims($row, $this->start->subYears(1)->subDays(24)->setTime(8, 20));
         }
     }
 
@@ -106,7 +112,7 @@ final class DemoHistory
                 'user_id' => $this->technician->id,
             ];
         }
-        DB::table('acres_log')->insert($lines);
+        AcresEntry::query()->insert($lines);
     }
 
     /** All blades were new before the first of the seasons on record. */
@@ -119,7 +125,7 @@ final class DemoHistory
                 $events[] = $this->fitted("blade {$row} {$side->value}", $row, Slot::OpenerBlade, $side, self::BLADE, $at, ['size' => '381.000000', 'size_typed' => '15 in', 'cost' => 38.5, 'shims' => 3]);
             }
         }
-        DB::table('ledger_events')->insert($events);
+        LedgerEvent::query()->insert($events);
     }
 
     /** Seed tubes wear through on some rows every spring; from the second on the shop tries the hard-lipped ones. */
@@ -130,41 +136,41 @@ final class DemoHistory
         }
         $events = [];
         for ($row = 1; $row <= $this->planter->row_count; $row++) {
-            $first = $this->planter->planting_start->subYears($seasons)->subDays(29);
+            $first = $this->start->subYears($seasons)->subDays(29);
             $events[] = $this->fitted("tube {$row}", $row, Slot::SeedTube, Side::Centre, self::PLAIN_TUBE, $first, ['cost' => 44]);
             for ($ago = $seasons - 1; $ago >= 0; $ago--) {
                 $luck = $this->demo->random("tube {$row} {$ago}")->getInt(0, 99);
                 if ($luck < 34) {
-                    $at = $this->planter->planting_start->subYears($ago)->subDays(26 + $luck % 3);
+                    $at = $this->start->subYears($ago)->subDays(26 + $luck % 3);
                     $type = $luck % 2 === 0 ? self::HARD_TUBE : self::PLAIN_TUBE;
                     $events[] = $this->fitted("tube {$row} {$ago}", $row, Slot::SeedTube, Side::Centre, $type, $at, ['cost' => $type === self::HARD_TUBE ? 61 : 44, 'reason' => RemovalReason::Worn->value]);
                 }
             }
         }
-        DB::table('ledger_events')->insert(array_values(array_filter($events, static fn (array $event): bool => $event['happened_at'] < CarbonImmutable::now())));
+        LedgerEvent::query()->insert(array_values(array_filter($events, static fn (array $event): bool => $event['happened_at'] < CarbonImmutable::now())));
     }
 
     /** A shim was taken out on each side once the walk had been through, and the contact measured again. */
     private function shims(int $row, CarbonImmutable $walked): void
     {
         $at = $walked->addHours(5);
-        $before = DB::table('readings')
+        $before = Reading::query()
             ->where(['planter_id' => $this->planter->id, 'row_number' => $row, 'check_key' => CheckKey::BladeContactLength->value])
             ->whereBetween('taken_at', [$walked, $at])
-            ->first();
+            ->firstOrFail();
         // The walk reads what was there before.
         $short = (float) $before->value - 25.4 * DemoPlanter::TAKEN_OUT;
-        DB::table('readings')->where('id', $before->id)->update(['value' => $short, 'typed' => sprintf('%d mm', round($short))]);
-        DB::table('ledger_events')->insert([
+        Reading::query()->where('id', $before->id)->update(['value' => $short, 'typed' => sprintf('%d mm', round($short))]);
+        LedgerEvent::query()->insert([
             'id' => DemoScenario::uuid("{$this->planter->name} shims {$row}"), 'planter_id' => $this->planter->id, 'kind' => 'shims_moved', 'row_number' => $row,
             'slot' => Slot::OpenerBlade->value, 'side' => Side::Centre->value, 'pairs' => -1, 'contact_before' => $short,
             'happened_at' => $at, 'recorded_at' => $at, 'user_id' => $this->technician->id,
         ]);
         $after = Length::ofMillimetres((float) $before->value);
-        DB::table('readings')->insert([
+        Reading::query()->insert([
             'id' => DemoScenario::uuid("{$before->id} after"), 'typed' => sprintf('%d mm', round($after->toMillimetres())), 'taken_at' => $at->addMinutes(10), 'recorded_at' => $at->addMinutes(10),
             'result' => Result::Recorded->value, 'entry' => Entry::Typed->value, 'confirmed' => true, 'walk_id' => $before->walk_id, 'planter_id' => $this->planter->id, 'row_number' => $row,
-            'check_key' => $before->check_key, 'side' => $before->side, 'user_id' => $this->technician->id,
+            'check_key' => $before->check_key->value, 'side' => $before->side->value, 'user_id' => $this->technician->id,
         ] + StoredAnswer::columns(Answer::figure($after)));
     }
 

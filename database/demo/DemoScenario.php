@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Models\Note;
 use App\Models\Planter;
+use App\Models\Reading;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk;
 use App\Models\Workshop;
-use App\Record\RecordProjector;
+use App\Record\Change;
+use App\Record\Touched;
 use App\Walk\Board\StoredAnswer;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -39,7 +42,7 @@ final readonly class DemoScenario
 
     private const SECONDS_A_READING = 15;
 
-    public function __construct(private RecordProjector $projector)
+    public function __construct(private Change $change)
     {
     }
 
@@ -84,21 +87,23 @@ final readonly class DemoScenario
             'spacing_typed' => "{$demo->spacingInches} in",
             'sections' => $demo->sections,
             'equipment' => $demo->equipment->toArray(),
-            'planting_start' => $today->addDays($demo->daysToPlanting),
+            'planting_start' => $today->addDays($demo->daysToPlanting)->toDateString(),
             'planned_acres' => $demo->acres,
             'planting_days' => 12,
         ]);
         $history = new DemoHistory($planter, $technician, $demo);
 
         for ($ago = self::PAST_SEASONS; $ago > 0; $ago--) {
-            $began = $planter->planting_start->subYears($ago)->subDays(24)->setTime(8, 20);
+            $began = $today->addDays($demo->daysToPlanting)->subYears($ago)->subDays(24)->setTime(8, 20);
             $this->walk($planter, $sheet, $technician, $demo, $began, self::PAST_SEASONS - $ago, array_sum($demo->sections));
         }
         if ($demo->rowsWalked > 0) {
             $this->walk($planter, $sheet, $technician, $demo, $today->subDay()->setTime(13, 10), self::PAST_SEASONS, $demo->rowsWalked);
         }
         $history->write(self::PAST_SEASONS);
-        $this->projector->project($planter);
+        $this->change->of($planter, static function (Planter $planter, Touched $touched): void {
+            $touched->everything = true;
+        });
     }
 
     /** @param  int  $seasonsRun since the blades were new */
@@ -147,7 +152,7 @@ final readonly class DemoScenario
             ];
         }
         foreach (array_chunk($readings, 1000) as $chunk) {
-            DB::table('readings')->insert($chunk);
+            Reading::query()->insert($chunk);
         }
         if ($seasonsRun === self::PAST_SEASONS - 1 && $demo->rowsWalked > 0) {
             $this->hardJoint($walk, $technician);
@@ -157,7 +162,7 @@ final readonly class DemoScenario
     /** Last year's trouble, of which this year's walk warns. */
     private function hardJoint(Walk $walk, User $technician): void
     {
-        DB::table('notes')->insert([
+        Note::query()->insert([
             'id' => self::uuid("{$walk->id} joint"),
             'walk_id' => $walk->id,
             'planter_id' => $walk->planter_id,

@@ -9,11 +9,10 @@ use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk;
 use App\Models\Workshop;
-use App\Parts\LedgerProjector;
+use App\Record\Change;
+use App\Record\Touched;
 use App\Walk\Board\StoredAnswer;
 use App\Walk\ReasonShape;
-use App\Walk\RowProjector;
-use App\Wear\ForecastProjector;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Support\Facades\DB;
@@ -49,11 +48,8 @@ final class LargeWorkshop
 
     private int $made = 0;
 
-    public function __construct(
-        private readonly RowProjector $rows,
-        private readonly LedgerProjector $ledger,
-        private readonly ForecastProjector $forecasts,
-    ) {
+    public function __construct(private readonly Change $change)
+    {
     }
 
     /**
@@ -79,22 +75,27 @@ final class LargeWorkshop
         $rows = self::ROWS[$number % count(self::ROWS)];
         $planter = Planter::query()->create([
             'workshop_id' => $by->workshop_id, 'spec_sheet_id' => $sheet->id, 'farm' => "Farm {$number}", 'name' => "Planter {$number}", 'row_count' => $rows,
-            'spacing_mm' => '762.000000', 'spacing_typed' => '30 in', 'sections' => [$rows], 'planting_start' => CarbonImmutable::today()->addDays(20 + $number % 40), 'planned_acres' => 40 * $rows,
+            'spacing_mm' => '762.000000', 'spacing_typed' => '30 in', 'sections' => [$rows], 'planting_start' => CarbonImmutable::today()->addDays(20 + $number % 40)->toDateString(), 'planned_acres' => 40 * $rows,
         ]);
         $planter->load(['specSheet', 'workshop']);
+        $counted = [];
+        $start = CarbonImmutable::today()->addDays(20 + $number % 40);
         for ($season = 0; $season < $seasons && $this->made < $most; $season++) {
-            $began = $planter->planting_start->subYears($seasons - 1 - $season)->subDays(70)->setTime(8, 0);
-            $this->walk($planter, $by, $sheet, $season, $began, $season === $seasons - 1);
+            $began = $start->subYears($seasons - 1 - $season)->subDays(70)->setTime(8, 0);
+            $counted[] = $this->walk($planter, $by, $sheet, $season, $began, $season === $seasons - 1);
             if ($season < $seasons - 1) {
                 $this->acres($planter, $by, $began->addDays(70));
             }
         }
-        $this->blades($planter, $by, $planter->planting_start->subYears($seasons)->subDays(60));
-        $this->ledger->project($planter);
-        $this->forecasts->project($planter);
+        $this->blades($planter, $by, $start->subYears($seasons)->subDays(60));
+        $this->change->of($planter, static function (Planter $planter, Touched $touched) use ($counted): void {
+            $touched->rows = array_fill_keys(range(1, $planter->row_count), true);
+            $touched->forecasts = true;
+            $touched->counted = array_fill_keys($counted, true);
+        });
     }
 
-    private function walk(Planter $planter, User $by, SpecSheet $sheet, int $season, CarbonImmutable $began, bool $open): void
+    private function walk(Planter $planter, User $by, SpecSheet $sheet, int $season, CarbonImmutable $began, bool $open): string
     {
         $walk = (new Walk([
             'id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'season' => $began->addDays(70)->year, 'kind' => WalkKind::PreSeason, 'walk_order' => WalkOrder::RowByRow,
@@ -111,8 +112,9 @@ final class LargeWorkshop
         }
         self::copy('readings', self::READING, $readings);
         self::copy('cells', self::CELL, $cells);
-        $this->rows->project($walk);
         $this->made += count($readings);
+
+        return $walk->id;
     }
 
     /** @return array{list<mixed>, list<mixed>} a row of the table readings, and of the table cells */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
@@ -25,10 +24,6 @@ return new class extends Migration
         $this->acres();
         $this->forecasts();
         $this->cells();
-        if (DB::table('planters')->exists()) {
-            // What was kept before has no forecasts yet, and its verdicts go by another rule now.
-            Artisan::call('ustrel:rebuild');
-        }
     }
 
     private function completeSheets(): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 arch('core knows nobody')
     ->expect('Ustrel\Core')
-    ->toOnlyUse(['Ustrel\Core', 'InvalidArgumentException']);
+    ->toOnlyUse(['Ustrel\Core', 'InvalidArgumentException', 'DateTimeImmutable', 'DateTimeZone']);
 
 arch('core is free of clock, I/O and hidden randomness')
     ->expect(['time', 'date', 'microtime', 'hrtime', 'rand', 'mt_rand', 'random_int', 'file_get_contents', 'fopen', 'getenv'])
@@ -13,7 +13,7 @@ arch('core is free of clock, I/O and hidden randomness')
 arch('strict types and closed classes everywhere')
     ->expect(['Ustrel\Core', 'App'])
     ->toUseStrictTypes()
-    ->classes()->toBeFinal()->ignoring('App\Http\Controller');
+    ->classes()->toBeFinal()->ignoring(['App\Http\Controller', 'Ustrel\Core\CoreException']);
 
 const ROOMS = ['Yard', 'Spec', 'Walk', 'Parts', 'Opener', 'Wear', 'Field'];
 

@@ -61,7 +61,7 @@ it('keeps a note once, corrects it by another, and takes it back by an empty one
     $post = fn (array $note): Illuminate\Testing\TestResponse => $this->postJson("/api/walks/{$this->walk->id}/notes", $note);
     $post($note)->assertCreated();
     $post($note)->assertOk();
-    $post(['text' => 'Other'] + $note)->assertUnprocessable()->assertJsonPath('errors.note.0', 'Another reading with other content already has this id. Nothing was changed.');
+    $post(['text' => 'Other'] + $note)->assertConflict()->assertJsonPath('message', 'Something else with other content already has this id. Nothing was changed.');
 
     $better = remark(['kind' => 'note', 'text' => 'Bolt came free', 'supersedes' => $note['id']]);
     expect(array_column($post($better)->assertCreated()->json('notes'), 'text'))->toBe(['Bolt came free']);
@@ -83,7 +83,7 @@ it('keeps a photo upright, small and without what the camera wrote, and shows it
     // Held sideways: 2400 x 1200 stands 1200 wide and 2400 high, and is kept 1600 at most.
     $post($sent)->assertCreated()->assertJsonPath('photos.0.width', 800)->assertJsonPath('photos.0.height', 1600);
     $post($sent)->assertCreated()->assertJsonCount(1, 'photos');
-    $post(cameraPicture(40, 20))->assertUnprocessable();
+    $post(cameraPicture(40, 20))->assertConflict();
 
     $kept = (string) file_get_contents(app(PhotoFiles::class)->pathOf(Photo::query()->findOrFail($photo['id']), false));
     expect($kept)->not->toContain('Exif')->not->toContain('Ardle valley');

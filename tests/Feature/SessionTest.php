@@ -9,7 +9,7 @@ it('signs in, keeps settings and signs out', function (): void {
         ->assertJson(['message' => 'You are signed out. Sign in again; readings that wait on this device are kept.']);
 
     $this->postJson('/api/sign-in', ['email' => mb_strtoupper($this->technician->email), 'password' => 'secret-rows'])
-        ->assertOk()->assertJson(['workshop' => 'Tollgate Row Works', 'units' => 'in', 'theme' => 'light']);
+        ->assertOk()->assertJson(['workshop' => 'Tollgate Row Works', 'units' => 'in', 'theme' => 'device']);
     $this->patchJson('/api/me', ['units' => 'mm', 'theme' => 'dark'])->assertOk()->assertJson(['units' => 'mm', 'theme' => 'dark']);
     $this->patchJson('/api/me', ['units' => 'furlongs'])->assertUnprocessable();
     expect(User::query()->find($this->technician->id)->units->value)->toBe('mm');

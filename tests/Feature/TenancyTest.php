@@ -58,7 +58,7 @@ it('answers the neighbour with 404 on every route about something', function ():
     app(PhotoFiles::class)->keep($photo, $planter->id, Picture::read(base_path('public/icon-192.png')));
     Photo::query()->create([
         'id' => $photo, 'walk_id' => $walk->id, 'planter_id' => $planter->id, 'row_number' => 1, 'check_key' => 'seed_tube', 'side' => 'centre',
-        'sent_sha256' => str_repeat('0', 64), 'width' => 192, 'height' => 192, 'taken_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id,
+        'file_sha256' => str_repeat('0', 64), 'width' => 192, 'height' => 192, 'taken_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id,
     ]);
     $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id, 'row' => 1, 'photo' => $photo, 'partType' => PartType::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Blade', 'slots' => ['opener_blade'], 'per_row' => 2])->id];
     $neighbour = $this->technicianOf('Lowmoor Planter Services');

@@ -128,7 +128,7 @@ it('watches a blade that is not likely to last the season, and judges anew when 
     // Only 80 acres to come: it will do.
     $this->putJson("/api/planters/{$planter->id}", [
         'farm' => $planter->farm, 'name' => $planter->name, 'row_count' => 8, 'spacing' => '30 in', 'spec_sheet_id' => $planter->spec_sheet_id,
-        'planting_start' => $planter->planting_start->toDateString(), 'planned_acres' => 180, 'planting_days' => 10,
+        'planting_start' => $planter->planting_start->iso, 'planned_acres' => 180, 'planting_days' => 10,
     ])->assertOk();
     expect(DB::table('cells')->where('walk_id', $walk->id)->value('verdict'))->toBe('sound')
         ->and($this->forecastOf($planter, 1)['chance'])->toBeLessThan(0.2);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Record\Import\ImportKind;
 use App\Walk\Board\CurrentReading;
+use App\Walk\Board\StoredAnswer;
 use App\Walk\Export\Wording;
 use Ustrel\Core\Measure\AmountFault;
 use Ustrel\Core\Measure\LengthFault;
@@ -35,6 +36,7 @@ use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
 use Ustrel\Core\Wear\Residue;
 use Ustrel\Core\Wear\Soil;
+use Ustrel\Core\Wear\Standing;
 use Ustrel\Core\Wear\Tillage;
 
 /** @return array<string, string> */
@@ -53,7 +55,7 @@ it('has words for everything that core can say', function (string $group, string
     ['amount', AmountFault::class], ['chip', Chip::class], ['state', State::class], ['entry', Entry::class], ['result', Result::class], ['fit', FitRule::class],
     ['refused.wrong_kind', CheckKind::class], ['meter', Meter::class], ['drive', Drive::class], ['downforce', Downforce::class], ['closing_wheels', ClosingWheels::class],
     ['walk_kind', WalkKind::class], ['walk_order', WalkOrder::class], ['row_unit', RowUnitType::class], ['slot', Slot::class], ['removal', RemovalReason::class], ['ledger', LedgerFaultCode::class], ['shims', ShimAdviceCode::class],
-    ['soil', Soil::class], ['residue', Residue::class], ['tillage', Tillage::class], ['import.kind', ImportKind::class],
+    ['soil', Soil::class], ['residue', Residue::class], ['tillage', Tillage::class], ['import.kind', ImportKind::class], ['standing', Standing::class],
 ]);
 
 it('says of every check how it is made, in three lines', function (): void {
@@ -72,10 +74,10 @@ it('has words for every message that the code asks for by name', function (): vo
     $asked = [];
     foreach ($files as $file) {
         $code = (string) file_get_contents((string) $file);
-        preg_match_all("/__\\('([a-z_.]+)'|RefusedReading::because\\('([a-z_]+)'/", $code, $found, PREG_SET_ORDER);
-        foreach ($found as $match) {
-            $asked[] = ($match[2] ?? '') === '' ? $match[1] : "refused.{$match[2]}";
-        }
+        // Named whole, in one of the groups of what is said; or by what is thrown, within its group.
+        preg_match_all("/'((?:refused|ledger|acres|acres_line|import|photo|error|part|level|time|print)\\.[a-z_.]+[a-z])'/", $code, $named);
+        preg_match_all("/(RefusedLine|RefusedFile|NotAPicture)::because\\('([a-z_]+)'/", $code, $thrown, PREG_SET_ORDER);
+        array_push($asked, ...$named[1], ...array_map(static fn (array $match): string => ($match[1] === 'NotAPicture' ? 'photo.' : 'import.').$match[2], $thrown));
     }
     preg_match_all("/SpecFault::at\\([^)]*'([a-z_]+)'\\)/", (string) file_get_contents(base_path('core/src/Spec/SpecSheetReader.php')), $faults);
     $asked = array_unique([...$asked, ...array_map(fn (string $fault): string => "spec.{$fault}", $faults[1])]);
@@ -84,22 +86,22 @@ it('has words for every message that the code asks for by name', function (): vo
         ->and(array_values(array_diff($asked, array_keys(wording()))))->toBe([]);
 });
 
+/** @param  list<array{code: string, ref: float|null, unit: string|null}>  $reasons */
+function readingOf(string $check, string $value, array $reasons): CurrentReading
+{
+    return new CurrentReading('x', Result::Recorded, new StoredAnswer($check, $value, null, '[]'), Verdict::Change, json_encode($reasons), '2026-03-01');
+}
+
 it('words reasons in the units of the person', function (UnitSystem $units, string $expected): void {
-    $cell = (object) [
-        'reading_id' => 'x', 'check_key' => 'opener_blade_diameter', 'result' => 'recorded', 'value' => '365.125000', 'state' => null, 'chips' => '[]',
-        'verdict' => 'change', 'taken_at' => '2026-03-01', 'reasons' => '[{"code":"under_limit","ref":368.3,"unit":"mm"}]',
-    ];
-    expect((new Wording(new QuantityPrinter($units)))->reasons(CheckKey::OpenerBladeDiameter, CurrentReading::fromRow($cell)))->toBe($expected);
+    $reading = readingOf('opener_blade_diameter', '365.125000', [['code' => 'under_limit', 'ref' => 368.3, 'unit' => 'mm']]);
+    expect((new Wording(new QuantityPrinter($units)))->reasons(CheckKey::OpenerBladeDiameter, $reading))->toBe($expected);
 })->with([
     [UnitSystem::Inch, '1/8 in under the limit of 14 1/2 in.'],
     [UnitSystem::Metric, '3.2 mm under the limit of 368.3 mm.'],
 ]);
 
 it('words ticked reasons as sentences, and has a check\'s own words where there are any', function (): void {
-    $cell = (object) [
-        'reading_id' => 'x', 'check_key' => 'closing_gap', 'result' => 'recorded', 'value' => '25.4', 'state' => null, 'chips' => '[]', 'taken_at' => '2026-03-01',
-        'verdict' => 'change', 'reasons' => '[{"code":"under_range","ref":28.575,"unit":"mm"},{"code":"chip.worn","ref":null,"unit":null}]',
-    ];
-    expect((new Wording(new QuantityPrinter(UnitSystem::Inch)))->reasons(CheckKey::ClosingGap, CurrentReading::fromRow($cell)))
+    $reading = readingOf('closing_gap', '25.4', [['code' => 'under_range', 'ref' => 28.575, 'unit' => 'mm'], ['code' => 'chip.worn', 'ref' => null, 'unit' => null]]);
+    expect((new Wording(new QuantityPrinter(UnitSystem::Inch)))->reasons(CheckKey::ClosingGap, $reading))
         ->toBe('1/8 in closer than 1 1/8 in: set the wheels apart. Worn.');
 });

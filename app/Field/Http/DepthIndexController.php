@@ -32,7 +32,7 @@ final class DepthIndexController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function __invoke(Walk $walk, DepthIndexQuery $depth): JsonResponse
     {
-        ['index' => $index, 'tolerance' => $tolerance, 'notch' => $notch] = $depth->of($walk->load('planter.specSheet'));
+        ['index' => $index, 'tolerance' => $tolerance, 'notch' => $notch] = $depth->of($walk->load(['planter.specSheet', 'planter.workshop']));
 
         return new JsonResponse([
             'tolerance' => $tolerance,

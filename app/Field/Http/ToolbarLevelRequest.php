@@ -6,7 +6,7 @@ namespace App\Field\Http;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
-use InvalidArgumentException;
+use Ustrel\Core\Field\PointsTooClose;
 use Ustrel\Core\Field\ToolbarLevel;
 use Ustrel\Core\Measure\Amount;
 use Ustrel\Core\Measure\Length;
@@ -18,7 +18,6 @@ use Ustrel\Core\Measure\UnreadableLength;
 
 final class ToolbarLevelRequest extends FormRequest
 {
-    /** The tongue of a planter is longer than any length on a row unit; the two points may be, too. */
     /** A frame and its tongue are longer than anything on a row unit. */
     private const LONGEST_INCHES = 600;
 
@@ -45,7 +44,7 @@ final class ToolbarLevelRequest extends FormRequest
 
         try {
             return ToolbarLevel::fromHeights($this->length('front'), $this->length('rear'), $this->length('span'), $hitch, $low, $high);
-        } catch (InvalidArgumentException) {
+        } catch (PointsTooClose) {
             throw ValidationException::withMessages(['span' => __('level.span_too_short')]);
         }
     }

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Opener\Http;
 
+use App\Opener\RowContact;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Opener\ShimAdvice;
 use Ustrel\Core\Opener\ShimAdviceCode;
 use Ustrel\Core\Opener\ShimSensitivity;
-use Ustrel\Core\Wear\Sighting;
 
 #[OA\Schema(schema: 'ShimAdvice', required: ['code', 'pairs', 'expected_mm', 'sd_mm', 'uneven'], properties: [
     new OA\Property(property: 'code', description: 'Worded under shims.CODE in lang/en.json', type: 'string', enum: ShimAdviceCode::class),
@@ -37,26 +36,26 @@ use Ustrel\Core\Wear\Sighting;
 final class ContactShape
 {
     /**
-     * @param  array{sensitivity: ShimSensitivity, rows: list<array{row: int, contact: Sighting|null, left: int|null, right: int|null, moved: bool, advice: ShimAdvice|null}>}|null  $contact
+     * @param  array{sensitivity: ShimSensitivity, rows: list<RowContact>}|null  $contact
      * @return array<string, mixed>
      */
     public static function of(?array $contact): array
     {
         return $contact === null ? ['sensitivity' => null, 'rows' => []] : [
             'sensitivity' => ['mm' => round($contact['sensitivity']->mean, 3), 'sd_mm' => round($contact['sensitivity']->sd, 3), 'moves' => $contact['sensitivity']->moves],
-            'rows' => array_map(static fn (array $row): array => [
-                'row' => $row['row'],
-                'contact_mm' => $row['contact']?->size,
-                'taken_at' => $row['contact']?->at,
-                'shims_left' => $row['left'],
-                'shims_right' => $row['right'],
-                'moved' => $row['moved'],
-                'advice' => $row['advice'] === null ? null : [
-                    'code' => $row['advice']->code->value,
-                    'pairs' => $row['advice']->pairs,
-                    'expected_mm' => $row['advice']->expected === null ? null : round($row['advice']->expected, 2),
-                    'sd_mm' => $row['advice']->sd === null ? null : round($row['advice']->sd, 2),
-                    'uneven' => $row['advice']->uneven,
+            'rows' => array_map(static fn (RowContact $row): array => [
+                'row' => $row->row,
+                'contact_mm' => $row->contact?->size,
+                'taken_at' => $row->contact?->at->toIso(),
+                'shims_left' => $row->left,
+                'shims_right' => $row->right,
+                'moved' => $row->moved,
+                'advice' => $row->advice === null ? null : [
+                    'code' => $row->advice->code->value,
+                    'pairs' => $row->advice->pairs,
+                    'expected_mm' => $row->advice->expected === null ? null : round($row->advice->expected, 2),
+                    'sd_mm' => $row->advice->sd === null ? null : round($row->advice->sd, 2),
+                    'uneven' => $row->advice->uneven,
                 ],
             ], $contact['rows']),
         ];

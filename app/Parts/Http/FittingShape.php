@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Parts\Http;
 
+use App\Parts\FittedPart;
+use App\Parts\MovedShims;
 use Carbon\CarbonImmutable;
 use OpenApi\Attributes as OA;
-use stdClass;
 
 #[OA\Schema(schema: 'Fitting', description: 'One part in one slot over a span of time', required: ['id', 'row', 'slot', 'side', 'part_id', 'part_type_id', 'part', 'used', 'size_mm', 'ran_before_m', 'shims', 'cost', 'note', 'fitted_at', 'fitted_by', 'removed_at', 'removal_reason', 'run_m', 'part_ran_m'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
@@ -41,39 +42,39 @@ use stdClass;
 final class FittingShape
 {
     /** @return array<string, mixed> */
-    public static function of(stdClass $fitting): array
+    public static function of(FittedPart $fitting): array
     {
         return [
             'id' => $fitting->id,
-            'row' => $fitting->row_number,
+            'row' => $fitting->row,
             'slot' => $fitting->slot,
             'side' => $fitting->side,
-            'part_id' => $fitting->part_id,
-            'part_type_id' => $fitting->part_type_id,
-            'part' => $fitting->part_name,
+            'part_id' => $fitting->partId,
+            'part_type_id' => $fitting->partTypeId,
+            'part' => $fitting->partName,
             'used' => $fitting->used,
             'size_mm' => $fitting->size === null ? null : (float) $fitting->size,
-            'ran_before_m' => (float) $fitting->ran_before_m,
+            'ran_before_m' => (float) $fitting->ranBefore,
             'shims' => $fitting->shims,
             'cost' => $fitting->cost === null ? null : (float) $fitting->cost,
             'note' => $fitting->note,
-            'fitted_at' => self::moment($fitting->fitted_at),
-            'fitted_by' => $fitting->fitted_by,
-            'removed_at' => $fitting->removed_at === null ? null : self::moment($fitting->removed_at),
-            'removal_reason' => $fitting->removal_reason,
-            'run_m' => round((float) $fitting->run_m, 1),
-            'part_ran_m' => round((float) $fitting->part_ran_m, 1),
+            'fitted_at' => self::moment($fitting->fittedAt),
+            'fitted_by' => $fitting->fittedBy,
+            'removed_at' => $fitting->removedAt === null ? null : self::moment($fitting->removedAt),
+            'removal_reason' => $fitting->removalReason,
+            'run_m' => round($fitting->ran, 1),
+            'part_ran_m' => round($fitting->partRan, 1),
         ];
     }
 
     /** @return array<string, mixed> */
-    public static function shimMove(stdClass $move): array
+    public static function shimMove(MovedShims $move): array
     {
         return [
             'id' => $move->id,
-            'row' => $move->row_number,
+            'row' => $move->row,
             'pairs' => $move->pairs,
-            'contact_before_mm' => $move->contact_before === null ? null : (float) $move->contact_before,
+            'contact_before_mm' => $move->contactBefore,
             'note' => $move->note,
             'happened_at' => $move->at,
             'by' => $move->by,

@@ -5,15 +5,46 @@ declare(strict_types=1);
 namespace App\Parts\Http;
 
 use App\Http\Controller;
+use App\Http\JsonBody;
 use App\Models\Planter;
+use App\Parts\BrokenFitRule;
 use App\Parts\LedgerQuery;
 use App\Parts\RecordEvents;
+use App\Record\Http\ReceiptsShape;
+use App\Record\NotTaken;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Parts\ImpossibleLedger;
+use Ustrel\Core\Parts\LedgerEventKind;
+use Ustrel\Core\Parts\RemovalReason;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\Side;
 
+#[OA\Schema(schema: 'RemovalReason', type: 'string', enum: RemovalReason::class)]
+#[OA\Schema(schema: 'LedgerEntry', description: 'Something that was done to the parts of one row', required: ['id', 'kind', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'kind', type: 'string', enum: LedgerEventKind::class),
+    new OA\Property(property: 'happened_at', description: 'Not in the future', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'row', type: 'integer', maximum: 48, minimum: 1),
+    new OA\Property(property: 'slot', ref: '#/components/schemas/Slot'),
+    new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+    new OA\Property(property: 'part_type_id', description: 'Of a fitted part; left out where nobody knows', type: 'integer', nullable: true),
+    new OA\Property(property: 'part_id', description: 'A part that was fitted on this planter before: its use and wear come along', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'used', description: 'Fitted used, from elsewhere', type: 'boolean'),
+    new OA\Property(property: 'size', description: 'As measured when fitted; by default a new part\'s own', type: 'string', maxLength: 40, nullable: true),
+    new OA\Property(property: 'ran_before', description: 'Furrow distance that a used part had run, as typed', type: 'string', maxLength: 40, nullable: true),
+    new OA\Property(property: 'fitting_id', description: 'What is removed', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'reason', description: 'Why the part came out: the one that is removed, or the one that was in the slot', ref: '#/components/schemas/RemovalReason'),
+    new OA\Property(property: 'shims', description: 'Inner shims in the pack that was in', type: 'integer', maximum: 20, minimum: 0, nullable: true),
+    new OA\Property(property: 'pairs', description: 'Shims added on each side; negative for taken out', type: 'integer', maximum: 10, minimum: -10, nullable: true),
+    new OA\Property(property: 'contact_before', description: 'Contact length before shims were moved, as typed', type: 'string', maxLength: 40, nullable: true),
+    new OA\Property(property: 'cost', type: 'number', maximum: 100000, minimum: 0, nullable: true),
+    new OA\Property(property: 'note', type: 'string', maxLength: 1000),
+    new OA\Property(property: 'supersedes', description: 'The event whose place this one takes', type: 'string', format: 'uuid', nullable: true),
+])]
 #[OA\Schema(schema: 'Ledger', required: ['slots', 'fitted', 'shelf'], properties: [
     new OA\Property(property: 'slots', description: 'That each row of this planter has', type: 'array', items: new OA\Items(required: ['slot', 'station', 'sides', 'check', 'measured'], properties: [
         new OA\Property(property: 'slot', ref: '#/components/schemas/Slot'),
@@ -27,6 +58,8 @@ use Ustrel\Core\Spec\Side;
 ])]
 final class LedgerController extends Controller
 {
+    private const MOST = 1000;
+
     #[OA\Get(path: '/api/planters/{planter}/ledger', operationId: 'ledger', tags: ['ledger'])]
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What is fitted where', content: new OA\JsonContent(ref: '#/components/schemas/Ledger'))]
@@ -44,26 +77,35 @@ final class LedgerController extends Controller
 
         return new JsonResponse([
             'slots' => $slots,
-            'fitted' => LedgerQuery::fittings($planter)->whereNull('fittings.removed_at')->get()->map(FittingShape::of(...))->all(),
-            'shelf' => LedgerQuery::shelf($planter)->map(FittingShape::of(...))->all(),
+            'fitted' => array_map(FittingShape::of(...), LedgerQuery::fitted($planter)),
+            'shelf' => array_map(FittingShape::of(...), LedgerQuery::shelf($planter)),
         ]);
     }
 
     #[OA\Post(path: '/api/planters/{planter}/ledger', operationId: 'recordEvents', description: 'All of it is written, or nothing. Sending it again is harmless', tags: ['ledger'])]
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['events'], properties: [
-        new OA\Property(property: 'events', type: 'array', maxItems: 1000, minItems: 1, items: new OA\Items(ref: '#/components/schemas/LedgerEntry')),
+        new OA\Property(property: 'events', type: 'array', maxItems: self::MOST, minItems: 1, items: new OA\Items(ref: '#/components/schemas/LedgerEntry')),
     ]))]
-    #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Ledger'))]
-    #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Ledger'))]
+    #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function store(LedgerRequest $request, Planter $planter, RecordEvents $record): JsonResponse
+    public function store(Request $request, Planter $planter, RecordEvents $record): JsonResponse
     {
-        $outcome = $record($planter, $this->user($request), $request->events());
-
-        return $this->show($planter)->setStatusCode($outcome->status());
+        $events = JsonBody::list($request, 'events', self::MOST, 'ledger.events');
+        try {
+            return ReceiptsShape::answer($record($planter, $this->user($request), $events));
+        } catch (NotTaken $notTaken) {
+            throw ReceiptsShape::refusal($notTaken, 'events');
+        } catch (BrokenFitRule $broken) {
+            throw ValidationException::withMessages(['events' => $broken->getMessage()]);
+        } catch (ImpossibleLedger $impossible) {
+            $index = array_search($impossible->event, array_map(static fn (mixed $event): ?string => is_array($event) && is_string($event['id'] ?? null) ? strtolower($event['id']) : null, $events), true);
+            throw ValidationException::withMessages([$index === false ? 'events' : "events.{$index}.happened_at" => RecordEvents::worded($impossible)]);
+        }
     }
 
     /** @return array<string, mixed> */

@@ -55,8 +55,10 @@ final class PartTypeController extends Controller
     public function lives(Request $request, PartType $partType, PartLivesQuery $lives): JsonResponse
     {
         $other = null;
-        if ($request->filled('against')) {
-            $other = PartType::query()->where('workshop_id', $partType->workshop_id)->find($request->integer('against')) ?? abort(404);
+        $against = $request->query('against');
+        if ($against !== null) {
+            abort_unless(is_string($against) && preg_match('/^\d{1,18}$/D', $against) === 1, 404);
+            $other = PartType::query()->where('workshop_id', $partType->workshop_id)->findOrFail((int) $against);
         }
 
         return new JsonResponse(LivesShape::of($partType, $lives->of($partType), $other, $other === null ? null : $lives->of($other)));

@@ -38,16 +38,16 @@ final class PartTypeRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:80'],
             'own_number' => ['nullable', 'string', 'max:40'],
-            'slots' => ['required', 'array', 'min:1'],
+            'slots' => ['required', 'list', 'min:1'],
             'slots.*' => [Rule::enum(Slot::class)],
-            'per_row' => ['required', 'integer', 'between:1,20'],
-            'new_size' => ['nullable', 'string', 'max:40', $this->quantityRule(Unit::Millimetre)],
-            'life' => ['nullable', 'string', 'max:40', $this->quantityRule(Unit::FurrowMile)],
-            'price' => ['nullable', 'numeric', 'between:0,100000'],
-            'lead_days' => ['nullable', 'integer', 'between:0,730'],
+            'per_row' => ['required', 'integer:strict', 'between:1,20'],
+            'new_size' => ['bail', 'nullable', 'string', 'max:40', $this->quantityRule(Unit::Millimetre)],
+            'life' => ['bail', 'nullable', 'string', 'max:40', $this->quantityRule(Unit::FurrowMile)],
+            'price' => ['nullable', 'numeric:strict', 'between:0,100000', 'decimal:0,2'],
+            'lead_days' => ['nullable', 'integer:strict', 'between:0,730'],
             'notes' => ['nullable', 'string', 'max:1000'],
-            'heavy' => ['boolean'],
-            'clearance' => ['boolean'],
+            'heavy' => ['boolean:strict'],
+            'clearance' => ['boolean:strict'],
         ];
     }
 

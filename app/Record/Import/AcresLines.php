@@ -5,70 +5,62 @@ declare(strict_types=1);
 namespace App\Record\Import;
 
 use App\Models\Planter;
-use App\Models\User;
-use App\Record\RecordProjector;
-use App\Wear\AcresInput;
-use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
+use App\Record\Envelope;
+use App\Record\Fields;
+use App\Record\Kind;
+use App\Wear\AcresEvents;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Wear\Residue;
 use Ustrel\Core\Wear\Soil;
 use Ustrel\Core\Wear\Tillage;
 
 /** A season's fields. */
-final class AcresLines implements Lines
+final readonly class AcresLines implements Lines
 {
-    private ?string $earliest = null;
+    private AcresEvents $events;
 
     public function __construct(
-        private readonly Planter $planter,
-        private readonly User $by,
-        private readonly RecordProjector $projector,
-        private readonly LineIds $ids,
+        Planter $planter,
+        private LineIds $ids,
     ) {
+        $this->events = new AcresEvents($planter);
     }
 
     public function read(LineFields $line): ReadLine
     {
-        try {
-            $input = AcresInput::from(array_filter([
-                'day' => $line->day('date') ?? $line->needed('date'),
-                'field' => $line->needed('field'),
-                'crop' => $line->text('crop'),
-                'acres' => self::acres($line),
-                'mph' => $line->number('speed'),
-                'soil' => self::oneOf($line, 'soil', Soil::cases()),
-                'residue' => self::oneOf($line, 'residue', Residue::cases()),
-                'tillage' => self::oneOf($line, 'tillage', Tillage::cases()),
-                'severity' => $line->number('severity'),
-                'shut_off' => self::shutOff($line),
-            ], static fn (mixed $value): bool => $value !== null), $this->planter);
-        } catch (ValidationException $refused) {
-            throw new RefusedLine($refused->validator->errors()->first());
-        }
-        $row = $input->columns();
+        $item = array_filter([
+            'id' => $this->ids->named('line'),
+            'day' => $line->day('date') ?? $line->needed('date'),
+            'field' => $line->needed('field'),
+            'crop' => $line->text('crop'),
+            'acres' => self::acres($line),
+            'mph' => $line->number('speed'),
+            'soil' => self::oneOf($line, 'soil', Soil::cases()),
+            'residue' => self::oneOf($line, 'residue', Residue::cases()),
+            'tillage' => self::oneOf($line, 'tillage', Tillage::cases()),
+            'severity' => $line->number('severity'),
+            'shut_off' => self::shutOff($line),
+        ], static fn (mixed $value): bool => $value !== null);
+        $fields = Fields::of($item, 'acres.line');
+        // By what it says and not by how it is written: 62.5 and 62.50 are the same line.
+        [$id, $former] = $this->ids->of(json_encode(array_diff_key($this->events->read($fields, Envelope::of($fields)), ['withdrawn' => 1]), JSON_THROW_ON_ERROR));
 
-        return new ReadLine(['id' => $this->ids->of(json_encode($row, JSON_THROW_ON_ERROR)), 'planter_id' => $this->planter->id] + $row
-            + ['recorded_at' => CarbonImmutable::now()->format('Y-m-d H:i:s.vP'), 'user_id' => $this->by->id]);
+        return new ReadLine([['id' => $id] + $item], $former);
     }
 
-    public function keep(array $read): int
+    public function kind(string $into): Kind
     {
-        foreach ($read as $row) {
-            $this->earliest = min($this->earliest ?? $row['day'], $row['day']);
-        }
-
-        return DB::table('acres_log')->insertOrIgnore(array_values($read));
+        return $this->events;
     }
 
-    public function finish(): array
+    public function canBeImpossible(): bool
     {
-        if ($this->earliest !== null) {
-            $this->projector->project($this->planter, CarbonImmutable::parse($this->earliest));
-        }
+        return false;
+    }
 
-        return [];
+    public function hold(): void
+    {
+        // Fields do not get into each other's way.
     }
 
     private static function acres(LineFields $line): float
@@ -77,7 +69,7 @@ final class AcresLines implements Lines
         if (preg_match('/^(.*\d)\s*(ha|ac|acres?)$/i', $text, $found) === 1) {
             $number = (float) (new LineFields(['acres' => $found[1]], 'auto'))->number('acres');
 
-            return strtolower($found[2]) === 'ha' ? $number * FurrowDistance::ACRES_PER_HECTARE : $number;
+            return strtolower($found[2]) === 'ha' ? round($number * FurrowDistance::ACRES_PER_HECTARE, 3) : $number;
         }
 
         return (float) $line->number('acres');

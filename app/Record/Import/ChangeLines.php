@@ -7,42 +7,36 @@ namespace App\Record\Import;
 use App\Models\PartType;
 use App\Models\Planter;
 use App\Models\User;
-use App\Parts\EventIntake;
+use App\Parts\BrokenFitRule;
+use App\Parts\FitRulesHeld;
+use App\Parts\LedgerEvents;
 use App\Parts\RecordEvents;
-use App\Record\RecordProjector;
-use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
+use App\Record\Kind;
+use App\Record\Touched;
+use App\Wear\WearRecord;
+use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Parts\ImpossibleLedger;
 use Ustrel\Core\Parts\RemovalReason;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Spec\Side;
 
 /** Part changes of past seasons. */
-final class ChangeLines implements Lines
+final readonly class ChangeLines implements Lines
 {
-    /** More lines than these that do not go with the ledger, and the file is another planter's. */
-    private const MOST_IMPOSSIBLE = 100;
-
-    private readonly EventIntake $intake;
+    private LedgerEvents $events;
 
     /** @var array<string, int> ids of part types, by name and by own number in small letters */
-    private readonly array $types;
-
-    /** @var array<string, int> line numbers, by event */
-    private array $lines = [];
-
-    private ?string $earliest = null;
+    private array $types;
 
     public function __construct(
-        private readonly Planter $planter,
-        private readonly User $by,
-        private readonly RecordProjector $projector,
-        private readonly LineIds $ids,
+        private Planter $planter,
+        private User $by,
+        private LineIds $ids,
+        private Touched $touched,
     ) {
-        $this->intake = new EventIntake($planter, $by);
+        $this->events = new LedgerEvents($planter, $by->units);
         $types = PartType::query()->where('workshop_id', $planter->workshop_id)->get();
-        $this->types = $types->whereNotNull('own_number')->mapWithKeys(static fn (PartType $type): array => [mb_strtolower($type->own_number) => $type->id])->all()
+        $this->types = $types->whereNotNull('own_number')->mapWithKeys(static fn (PartType $type): array => [mb_strtolower((string) $type->own_number) => $type->id])->all()
             + $types->mapWithKeys(static fn (PartType $type): array => [mb_strtolower($type->name) => $type->id])->all();
     }
 
@@ -70,79 +64,38 @@ final class ChangeLines implements Lines
         if ($removed !== null && $removed <= $day) {
             throw RefusedLine::because('removed_before_fitted', ['day' => $day, 'removed' => $removed]);
         }
-        $item['id'] = $this->ids->of(json_encode([$item, $removed], JSON_THROW_ON_ERROR));
+        [$id, $former] = $this->ids->of(json_encode([$item, $removed], JSON_THROW_ON_ERROR));
+        $zone = $this->planter->workshop->zone();
+        $items = [['id' => $id, 'happened_at' => Day::of($day)->noon($zone)->toIso()] + $item];
+        if ($removed !== null) {
+            $items[] = [
+                'id' => $this->ids->named("removed {$id}"), 'kind' => 'removed', 'fitting_id' => $id,
+                'happened_at' => Day::of($removed)->noon($zone)->toIso(), 'reason' => $item['reason'] ?? RemovalReason::Other->value,
+            ];
+        }
+
+        return new ReadLine($items, $former);
+    }
+
+    public function kind(string $into): Kind
+    {
+        return $this->events;
+    }
+
+    public function canBeImpossible(): bool
+    {
+        return true;
+    }
+
+    public function hold(): void
+    {
         try {
-            $fitted = $this->intake->row(0, array_filter($item, static fn (mixed $value): bool => $value !== null));
-        } catch (ValidationException $refused) {
-            throw new RefusedLine($refused->validator->errors()->first());
-        }
-        if ($fitted['cost'] !== null && (float) $fitted['cost'] < 0) {
-            throw RefusedLine::because('no_number', ['text' => (string) $line->text('cost')]);
-        }
-
-        return new ReadLine(['id' => $item['id'], 'fitted' => $fitted, 'removed' => $removed]);
-    }
-
-    public function keep(array $read): int
-    {
-        $fitted = $removed = [];
-        foreach ($read as $number => ['id' => $id, 'fitted' => $event, 'removed' => $day]) {
-            $this->lines[$id] = $number;
-            $this->earliest = min($this->earliest ?? $event['happened_at'], $event['happened_at']);
-            $fitted[] = $event;
-            if ($day !== null) {
-                $removed[] = [
-                    'id' => $this->ids->named("removed {$id}"), 'kind' => 'removed', 'fitting_id' => $id, 'happened_at' => "{$day} 12:00:00.000+00", 'reason' => $event['reason'] ?? RemovalReason::Other->value,
-                    'part_id' => null, 'part_type_id' => null, 'size' => null, 'size_typed' => null, 'cost' => null, 'note' => '',
-                ] + $event;
-                $this->lines[$this->ids->named("removed {$id}")] = $number;
-            }
-        }
-        $kept = DB::table('ledger_events')->insertOrIgnore($fitted);
-        DB::table('ledger_events')->insertOrIgnore($removed);
-
-        return $kept;
-    }
-
-    public function finish(): array
-    {
-        /** @var array<int, string> $impossible */
-        $impossible = [];
-        while ($this->earliest !== null) {
-            try {
-                $this->project();
-                break;
-            } catch (ImpossibleLedger $fault) {
-                $number = $this->lines[$fault->event] ?? null;
-                if ($number === null || count($impossible) >= self::MOST_IMPOSSIBLE) {
-                    throw new RefusedFile(RecordEvents::worded($fault));
-                }
-                $impossible[$number] = RecordEvents::worded($fault);
-                $events = array_keys($this->lines, $number, true);
-                DB::table('ledger_events')->whereIn('id', $events)->whereNotNull('fitting_id')->delete();
-                DB::table('ledger_events')->whereIn('id', $events)->delete();
-            }
-        }
-
-        return $impossible;
-    }
-
-    /**
-     * In a savepoint: what cannot be true is taken out and the rest tried again.
-     *
-     * @throws ImpossibleLedger
-     */
-    private function project(): void
-    {
-        DB::beginTransaction();
-        try {
-            $this->projector->project($this->planter, CarbonImmutable::parse($this->earliest));
+            FitRulesHeld::hold(new WearRecord($this->planter), $this->touched);
         } catch (ImpossibleLedger $impossible) {
-            DB::rollBack();
-
-            throw $impossible;
+            throw new RefusedEvent($impossible->event, RecordEvents::worded($impossible));
+        } catch (BrokenFitRule $broken) {
+            throw new RefusedEvent($broken->event, $broken->getMessage());
         }
-        DB::commit();
     }
 
     private static function slot(LineFields $line): Slot

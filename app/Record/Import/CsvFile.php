@@ -17,7 +17,10 @@ final class CsvFile
 
     private const DELIMITERS = [',', ';', "\t"];
 
-    private const LONGEST_LINE = 10_000;
+    private const LONGEST_FIELD = 10_000;
+
+    /** Line breaks that somebody may have put into one field; with more of them a quote was never closed. */
+    private const MOST_BREAKS = 20;
 
     private const LINE_BREAKS = "\r\n|\r|\n";
 
@@ -63,7 +66,9 @@ final class CsvFile
     /**
      * The lines below the column names, blank ones left out.
      *
-     * @return Generator<int, array{list<string>, float}> by the number of the line on which it begins: the fields, and the share of the file read so far
+     * @return Generator<int, array{list<string>, float, string|null}> by the number of the line on which it begins: the fields, the share of the file read so far, and what makes the line unreadable
+     *
+     * @throws RefusedFile
      */
     public function lines(): Generator
     {
@@ -73,11 +78,15 @@ final class CsvFile
         $isFirst = true;
         while (($fields = fgetcsv($file, null, $this->delimiter, '"', '')) !== false) {
             $at = $number;
-            $number += 1 + array_sum(array_map(static fn (?string $field): int => preg_match_all('/'.self::LINE_BREAKS.'/', $field ?? ''), $fields));
+            $breaks = array_map(static fn (?string $field): int => (int) preg_match_all('/'.self::LINE_BREAKS.'/', $field ?? ''), $fields);
+            if (max($breaks) > self::MOST_BREAKS) {
+                throw RefusedFile::because('unclosed_quote', ['line' => $at]);
+            }
+            $number += 1 + array_sum($breaks);
             $isHeader = $isFirst && $this->hasHeader;
             $isFirst = false;
             if (! $isHeader && $fields !== [null] && implode('', $fields) !== '') {
-                yield $at => [$this->inUtf8($fields), min(1.0, ftell($file) / $this->size)];
+                yield $at => [$this->inUtf8($fields), min(1.0, ftell($file) / $this->size), $this->faultOf($fields)];
             }
         }
         fclose($file);
@@ -90,10 +99,26 @@ final class CsvFile
     private function inUtf8(array $fields): array
     {
         return array_map(fn (?string $field): string => trim(match (true) {
-            strlen($field ?? '') > self::LONGEST_LINE => '',
             $this->encoding === 'UTF-8' => mb_scrub($field ?? '', 'UTF-8'),
             default => mb_convert_encoding($field ?? '', 'UTF-8', $this->encoding),
         }), $fields);
+    }
+
+    /**
+     * What cannot be read as it stands is not guessed at.
+     *
+     * @param  list<string|null>  $fields
+     */
+    private function faultOf(array $fields): ?string
+    {
+        $line = implode('', $fields);
+
+        return match (true) {
+            max(array_map(static fn (?string $field): int => strlen($field ?? ''), $fields)) > self::LONGEST_FIELD => 'long_field',
+            str_contains($line, "\0") => 'not_text_line',
+            $this->encoding === 'UTF-8' ? ! mb_check_encoding($line, 'UTF-8') : preg_match('/[\x81\x8D\x8F\x90\x9D]/', $line) === 1 => 'not_text_line',
+            default => null,
+        };
     }
 
     private static function fromUtf16(string $path, string $encoding): string

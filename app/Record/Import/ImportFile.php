@@ -4,24 +4,32 @@ declare(strict_types=1);
 
 namespace App\Record\Import;
 
+use App\Models\Import;
 use App\Models\Planter;
 use App\Models\User;
-use App\Record\RecordProjector;
+use App\Record\Change;
+use App\Record\Inbox;
+use App\Record\Refused;
+use App\Record\Touched;
+use App\Walk\Board\LastReadings;
 use Carbon\CarbonImmutable;
 use Closure;
-use Illuminate\Support\Facades\DB;
-use Throwable;
 
 /**
- * Takes a file into a planter's record: the whole of it, or its good lines, in one transaction. A preview does the same
- * and takes all of it back, so that it cannot say anything else.
+ * Takes a file into a planter's record through the inbox, as if a device had sent it: the whole of it, or its good lines,
+ * in one change. A preview does the same and takes all of it back, so that it cannot say anything else.
  */
 final readonly class ImportFile
 {
     private const CHUNK = 500;
 
-    public function __construct(private RecordProjector $projector)
-    {
+    /** More lines than these that cannot be true, and the file is another planter's. */
+    private const MOST_IMPOSSIBLE = 100;
+
+    public function __construct(
+        private Change $change,
+        private LastReadings $lastReadings,
+    ) {
     }
 
     /**
@@ -32,39 +40,43 @@ final readonly class ImportFile
      */
     public function __invoke(Planter $planter, User $by, CsvFile $file, Mapping $mapping, ImportMode $mode, array $leaveOut, string $name, string $sha256, Closure $progress): ImportReport
     {
-        DB::beginTransaction();
-        try {
-            $planter = Planter::query()->with(['specSheet', 'workshop'])->lockForUpdate()->findOrFail($planter->id);
-            $report = self::takeIn($this->lines($mapping->kind, $planter, $by), $file, $mapping, array_flip($leaveOut), $progress);
-            if ($mode === ImportMode::Preview) {
-                DB::rollBack();
-            } elseif ($report->good === 0 || ($mode === ImportMode::Whole && $report->bad > 0)) {
-                DB::rollBack();
-                $report->kept = 0;
-            } else {
-                DB::table('imports')->insert([
-                    'planter_id' => $planter->id, 'kind' => $mapping->kind->value, 'file_name' => mb_substr($name, 0, 200), 'sha256' => $sha256,
-                    'kept' => $report->kept, 'left_out' => $report->bad + count($leaveOut), 'user_id' => $by->id, 'imported_at' => CarbonImmutable::now(),
-                ]);
-                DB::commit();
-            }
+        return $this->change->of(
+            $planter,
+            function (Planter $planter, Touched $touched) use ($by, $file, $mapping, $mode, $leaveOut, $name, $sha256, $progress): ImportReport {
+                $intake = new Intake($this->lines($mapping->kind, $planter, $by, $touched), new Inbox($planter, $by), $planter, $touched);
+                $report = self::takeIn($intake, $file, $mapping, array_flip($leaveOut), $progress);
+                if (self::isKept($report, $mode)) {
+                    Import::query()->create([
+                        'planter_id' => $planter->id, 'kind' => $mapping->kind->value, 'file_name' => mb_substr($name, 0, 200), 'sha256' => $sha256,
+                        'kept' => $report->kept, 'left_out' => $report->bad + count($leaveOut), 'user_id' => $by->id, 'imported_at' => CarbonImmutable::now(),
+                    ]);
+                } elseif ($mode !== ImportMode::Preview) {
+                    $report->kept = 0;
+                }
 
-            return $report;
-        } catch (Throwable $fault) {
-            DB::rollBack();
-
-            throw $fault;
-        }
+                return $report;
+            },
+            keep: static fn (ImportReport $report): bool => self::isKept($report, $mode),
+        );
     }
 
-    private function lines(ImportKind $kind, Planter $planter, User $by): Lines
+    private static function isKept(ImportReport $report, ImportMode $mode): bool
     {
-        $ids = new LineIds($planter->id, $kind);
+        return match ($mode) {
+            ImportMode::Preview => false,
+            ImportMode::Whole => $report->good > 0 && $report->bad === 0,
+            ImportMode::Good => $report->good > 0,
+        };
+    }
+
+    private function lines(ImportKind $kind, Planter $planter, User $by, Touched $touched): Lines
+    {
+        $ids = new LineIds($planter, $kind);
 
         return match ($kind) {
-            ImportKind::Acres => new AcresLines($planter, $by, $this->projector, $ids),
-            ImportKind::Readings => new ReadingLines($planter, $by, $this->projector, $ids),
-            ImportKind::Changes => new ChangeLines($planter, $by, $this->projector, $ids),
+            ImportKind::Acres => new AcresLines($planter, $ids),
+            ImportKind::Readings => new ReadingLines($planter, $by, $ids, $this->lastReadings),
+            ImportKind::Changes => new ChangeLines($planter, $by, $ids, $touched),
         };
     }
 
@@ -72,50 +84,35 @@ final readonly class ImportFile
      * @param  array<int, int>  $leaveOut  by line number
      * @param  Closure(int, float): void  $progress
      */
-    private static function takeIn(Lines $lines, CsvFile $file, Mapping $mapping, array $leaveOut, Closure $progress): ImportReport
+    private static function takeIn(Intake $intake, CsvFile $file, Mapping $mapping, array $leaveOut, Closure $progress): ImportReport
     {
         $report = new ImportReport;
-        $chunk = [];
         $share = 0.0;
-        foreach ($file->lines() as $number => [$fields, $share]) {
+        $waiting = 0;
+        foreach ($file->lines() as $number => [$fields, $share, $fault]) {
             $report->see($fields);
             if (isset($leaveOut[$number])) {
                 continue;
             }
             try {
-                $read = $lines->read(new LineFields($mapping->pick($fields), $mapping->dates));
-                $chunk[$number] = $read->kept;
-                $report->good++;
-                if ($read->doubt !== null) {
-                    $report->doubt($number, $read->doubt, implode(' | ', $fields));
+                if ($fault !== null) {
+                    throw RefusedLine::because($fault);
                 }
-            } catch (RefusedLine $refused) {
+                $intake->read($number, new LineFields($mapping->pick($fields), $mapping->dates), implode(' | ', $fields), $report);
+            } catch (RefusedLine|Refused $refused) {
                 $report->refuse($number, $refused->getMessage(), implode(' | ', $fields));
             }
-            if (count($chunk) >= self::CHUNK) {
-                self::keep($lines, $chunk, $report);
-                $chunk = [];
+            if (++$waiting >= self::CHUNK) {
+                $intake->take($report);
                 $progress($report->good + $report->bad, $share);
+                $waiting = 0;
             }
         }
-        self::keep($lines, $chunk, $report);
-        foreach ($lines->finish() as $number => $message) {
-            $report->refuse($number, $message);
-            $report->good--;
-            $report->kept--;
-        }
+        $intake->take($report);
+        $intake->hold($report, self::MOST_IMPOSSIBLE);
+        $report->sort();
         $progress($report->good + $report->bad, $share);
 
         return $report;
-    }
-
-    /** @param  array<int, array<string, mixed>>  $chunk  by line number */
-    private static function keep(Lines $lines, array $chunk, ImportReport $report): void
-    {
-        if ($chunk !== []) {
-            $kept = $lines->keep($chunk);
-            $report->kept += $kept;
-            $report->known += count($chunk) - $kept;
-        }
     }
 }

@@ -57,6 +57,14 @@ final class ImportReport
         }
     }
 
+    /** What is shown stands in the order of the file. */
+    public function sort(): void
+    {
+        $byLine = static fn (array $a, array $b): int => $a['line'] <=> $b['line'];
+        usort($this->errors, $byLine);
+        usort($this->doubts, $byLine);
+    }
+
     /** @return array{line: int, message: string, text: string} */
     private static function shown(int $line, string $message, string $text): array
     {

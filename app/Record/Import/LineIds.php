@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Record\Import;
 
+use App\Models\Planter;
 use Ramsey\Uuid\Uuid;
 
-/** The same id for the same line of the same planter on every import, so that importing a file twice keeps it once. */
+/**
+ * The same id for the same line of the same planter on every import, so that importing a file twice keeps it once. The
+ * workshop's own key goes into it: nobody else can foretell it.
+ */
 final class LineIds
 {
     /** Names everything that Ustrel imports. */
@@ -16,22 +20,23 @@ final class LineIds
     private array $seen = [];
 
     public function __construct(
-        private readonly int $planterId,
+        private readonly Planter $planter,
         private readonly ImportKind $kind,
     ) {
     }
 
-    /** Lines that say the same are told apart by their turn. */
-    public function of(string $content): string
+    /** Lines that say the same are told apart by their turn. @return array{string, string} the id, and the one that an earlier version gave */
+    public function of(string $content): array
     {
         $key = md5($content, true);
         $this->seen[$key] = ($this->seen[$key] ?? 0) + 1;
+        $former = Uuid::uuid5(self::NAMESPACE, "{$this->planter->id} {$this->kind->value} {$content} {$this->seen[$key]}")->toString();
 
-        return $this->named("{$content} {$this->seen[$key]}");
+        return [$this->named($former), $former];
     }
 
     public function named(string $name): string
     {
-        return Uuid::uuid5(self::NAMESPACE, "{$this->planterId} {$this->kind->value} {$name}")->toString();
+        return Uuid::uuid5($this->planter->workshop->import_key, $name)->toString();
     }
 }

@@ -4,22 +4,28 @@ declare(strict_types=1);
 
 namespace App\Record\Import;
 
-/** Takes the lines of one kind of file in, in the transaction of the import. */
+use App\Record\Kind;
+use App\Record\Refused;
+
+/** Reads the lines of one kind of file as what a device would have sent. */
 interface Lines
 {
-    /** @throws RefusedLine */
+    /**
+     * @throws RefusedLine
+     * @throws Refused
+     */
     public function read(LineFields $line): ReadLine;
 
-    /**
-     * @param  array<int, array<string, mixed>>  $read  by line number
-     * @return int how many of them were not on record yet
-     */
-    public function keep(array $read): int;
+    /** What takes lines in that were read with this name. */
+    public function kind(string $into): Kind;
+
+    /** Whether lines that are good by themselves may yet get into each other's way. */
+    public function canBeImpossible(): bool;
 
     /**
-     * After the last line: brings everything that hangs on it up to date.
+     * Whether the record as it now is can be true.
      *
-     * @return array<int, string> lines that turn out not to go with the record, by number, with the reason
+     * @throws RefusedEvent naming the event that cannot
      */
-    public function finish(): array;
+    public function hold(): void;
 }

@@ -8,6 +8,8 @@ use App\Models\Planter;
 use App\Models\Walk;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Walk\Place;
 
 /** A planter's face: a walk of it, or none yet this season, with what each place reads now and read last time. */
 final class Board
@@ -43,6 +45,12 @@ final class Board
         return $this->figures ??= $this->collectFigures();
     }
 
+    /** @return array<string, Verdict> by place key */
+    public function verdicts(): array
+    {
+        return array_map(static fn (CurrentReading $reading): Verdict => $reading->verdict, $this->current);
+    }
+
     /** @return array<string, list<Quantity>> */
     private function collectFigures(): array
     {
@@ -50,7 +58,7 @@ final class Board
         foreach ($this->current as $key => $reading) {
             $quantity = $reading->quantity();
             if ($quantity !== null) {
-                $figures[explode(':', $key)[1]][] = $quantity;
+                $figures[Place::fromKey($key)->check->value][] = $quantity;
             }
         }
 

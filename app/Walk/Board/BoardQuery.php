@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace App\Walk\Board;
 
+use App\Models\Cell;
 use App\Models\Planter;
+use App\Models\Renewal;
 use App\Models\Walk;
-use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
+use App\Models\WalkRow;
+use App\Record\Moments;
+use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
 
 /** Reads the board of a planter: the walk that matters now, or one that is asked for. */
 final readonly class BoardQuery
 {
-    private const CELL = ['row_number', 'check_key', 'side', 'reading_id', 'result', 'value', 'state', 'chips', 'verdict', 'reasons', 'taken_at'];
-
     public function __construct(private LastReadings $lastReadings)
     {
     }
@@ -30,16 +32,7 @@ final readonly class BoardQuery
 
     public function ofWalk(Walk $walk, Planter $planter): Board
     {
-        $current = [];
-        $cells = DB::table('cells')->where('walk_id', $walk->id)->where('result', '!=', Result::Withdrawn->value)->get(self::CELL);
-        foreach ($cells as $cell) {
-            $current["{$cell->row_number}:{$cell->check_key}:{$cell->side}"] = CurrentReading::fromRow($cell);
-        }
-        foreach (DB::table('renewals')->where('walk_id', $walk->id)->get() as $renewal) {
-            $current["{$renewal->row_number}:{$renewal->check_key}:{$renewal->side}"] = CurrentReading::ofRenewal($renewal);
-        }
-
-        $read = DB::table('walk_rows')->where('walk_id', $walk->id)->get();
+        $read = WalkRow::query()->where('walk_id', $walk->id)->get();
 
         return new Board(
             $planter,
@@ -48,7 +41,7 @@ final readonly class BoardQuery
             $walk->scope(),
             $walk->row_count,
             $walk->season,
-            $current,
+            self::current($walk),
             $this->lastReadings->beforeWalk($walk),
             RibbonRow::all($walk->row_count, $read),
             RibbonRow::ofWholePlanter($read),
@@ -68,9 +61,27 @@ final readonly class BoardQuery
             $planter->row_count,
             $planter->season(),
             [],
-            $this->lastReadings->before($planter->id, $planter->season(), CarbonImmutable::now()),
+            $this->lastReadings->before($planter->id, $planter->season(), Moments::now()),
             RibbonRow::all($planter->row_count, []),
             RibbonRow::ofWholePlanter([]),
         );
+    }
+
+    /** @return array<string, CurrentReading> by place key */
+    private static function current(Walk $walk): array
+    {
+        $place = Place::KEY_IN_SQL;
+        $current = [];
+        $cells = Cell::query()->where('walk_id', $walk->id)->where('result', '!=', Result::Withdrawn->value)->toBase()
+            ->selectRaw("{$place} AS place, check_key, reading_id, result, value, state, chips, verdict, reasons, taken_at AS at");
+        $renewals = Renewal::query()->where('walk_id', $walk->id)->toBase()
+            ->selectRaw("{$place} AS place, check_key, NULL AS reading_id, result, value, NULL AS state, '[]' AS chips, verdict, reasons, happened_at AS at");
+        foreach ([...$cells->get(), ...$renewals->get()] as $row) {
+            $current[$row->place] = new CurrentReading(
+                $row->reading_id, Result::from($row->result), new StoredAnswer($row->check_key, $row->value, $row->state, $row->chips), Verdict::from($row->verdict), $row->reasons, $row->at,
+            );
+        }
+
+        return $current;
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Walk\Board;
 
-use stdClass;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Spec\Verdict;
@@ -13,68 +12,37 @@ use Ustrel\Core\Walk\Result;
 /** What holds at a place of a walk: the newest reading there, or the part fitted since, with its verdict. */
 final readonly class CurrentReading
 {
-    private function __construct(
-        /** Null where the place was given another part, or set anew, since it was looked at. */
+    /**
+     * @param  string|null  $readingId  null where the place was given another part, or set anew, since it was looked at
+     * @param  string  $reasons  a JSON list
+     */
+    public function __construct(
         public ?string $readingId,
         public Result $result,
-        private stdClass $row,
+        public StoredAnswer $stored,
         public Verdict $verdict,
-        /** @var list<array{code: string, ref: float|null, unit: string|null, on?: string}> */
-        public array $reasons,
+        private string $reasons,
         public string $takenAt,
     ) {
     }
 
-    public static function fromRow(stdClass $cell): self
+    /** @return list<array{code: string, ref: float|null, unit: string|null, on?: string}> */
+    public function reasons(): array
     {
-        return new self(
-            $cell->reading_id,
-            Result::from($cell->result),
-            $cell,
-            Verdict::from($cell->verdict),
-            self::reasons($cell->reasons),
-            $cell->taken_at,
-        );
-    }
-
-    /** @param  stdClass  $renewal  a row of the table renewals */
-    public static function ofRenewal(stdClass $renewal): self
-    {
-        $renewal->state = null;
-        $renewal->chips = '[]';
-
-        return new self(
-            null,
-            Result::from($renewal->result),
-            $renewal,
-            Verdict::from($renewal->verdict),
-            self::reasons($renewal->reasons),
-            $renewal->happened_at,
-        );
-    }
-
-    /** @return list<array{code: string, ref: float|null, unit: string|null, on?: string}> most places of a board say the same few things */
-    private static function reasons(string $kept): array
-    {
+        // Most places of a board say the same few things.
         static $read = [];
 
-        return $read[$kept] ??= json_decode($kept, true);
+        return $read[$this->reasons] ??= json_decode($this->reasons, true);
     }
 
     /** Null where no figure was read and no state seen. */
     public function answer(): ?Answer
     {
-        return StoredAnswer::of($this->row);
-    }
-
-    /** @return array{value: float|null, state: string|null, chips: list<string>} the same as it is handed out */
-    public function plain(): array
-    {
-        return StoredAnswer::plain($this->row);
+        return $this->stored->answer();
     }
 
     public function quantity(): ?Quantity
     {
-        return $this->row->value === null ? null : $this->answer()?->quantity;
+        return $this->stored->value === null ? null : $this->answer()?->quantity;
     }
 }

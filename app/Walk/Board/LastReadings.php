@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace App\Walk\Board;
 
+use App\Models\Cell;
+use App\Models\Fitting;
 use App\Models\Walk;
-use Carbon\CarbonImmutable;
-use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Facades\DB;
+use App\Record\Moments;
+use Illuminate\Support\Collection;
 use stdClass;
+use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Parts\SlotPlace;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
 
 /**
@@ -18,63 +24,89 @@ use Ustrel\Core\Walk\Result;
  */
 final class LastReadings
 {
-    /**
-     * @param  list<int>|null  $rows  only these rows
-     * @return array<string, LastReading> by place key
-     */
-    public function beforeWalk(Walk $walk, ?array $rows = null): array
+    /** @return array<string, LastReading> by place key */
+    public function beforeWalk(Walk $walk): array
     {
-        return $this->before($walk->planter_id, $walk->season, $walk->started_at, $rows);
+        return $this->before($walk->planter_id, $walk->season, $walk->began());
     }
 
     /**
-     * @param  CarbonImmutable  $asOf  what was fitted by then counts
-     * @param  list<int>|null  $rows
+     * @param  Moment  $asOf  what was fitted by then counts
      * @return array<string, LastReading> by place key
      */
-    public function before(int $planterId, int $season, CarbonImmutable $asOf, ?array $rows = null): array
+    public function before(int $planterId, int $season, Moment $asOf): array
     {
-        $found = DB::table('cells')
-            ->selectRaw('DISTINCT ON (row_number, check_key, side) row_number, check_key, side, value, state, chips, season, part_changed_at <= ? AS renewed', [$asOf])
+        $found = Cell::query()
             ->where('planter_id', $planterId)
             ->where('season', '<', $season)
             ->where('result', Result::Recorded->value)
-            ->when($rows !== null, static fn ($cells) => $cells->whereIn('row_number', $rows))
+            ->toBase()
+            ->selectRaw('DISTINCT ON (row_number, check_key, side) row_number, check_key, side, value, state, chips, season, '.Moments::sql('taken_at').' AS at')
             ->orderByRaw('row_number, check_key, side, season DESC, taken_at DESC')
             ->get();
-
-        $last = [];
-        $renewed = false;
+        $fitted = $found->isEmpty() ? [] : self::fitted($planterId, $asOf);
+        $last = $renewed = [];
         foreach ($found as $cell) {
-            $renewed = $renewed || $cell->renewed;
-            if (! $cell->renewed && ($cell->value !== null || $cell->state !== null)) {
-                $last["{$cell->row_number}:{$cell->check_key}:{$cell->side}"] = new LastReading($cell, $cell->season);
+            $place = new Place($cell->row_number, CheckKey::from($cell->check_key), Side::from($cell->side));
+            $since = self::renewedSince($place, $fitted);
+            if ($since === null || $since <= $cell->at) {
+                $last[$place->key()] = new LastReading(new StoredAnswer($cell->check_key, $cell->value, $cell->state, $cell->chips), $cell->season);
+            } else {
+                $renewed[$place->key()] = true;
             }
         }
 
-        return $renewed ? $last + $this->fitted($planterId, $asOf, $rows) : $last;
+        return $last + array_intersect_key(self::sizes($fitted), $renewed);
     }
 
     /**
-     * @param  list<int>|null  $rows
-     * @return array<string, LastReading> the sizes of what was fitted last, by place key
+     * When the part was fitted, or the contact set anew, that a place reads now; milliseconds, or null where nothing is on
+     * record.
+     *
+     * @param  array<string, stdClass>  $fitted  by slot place
      */
-    private function fitted(int $planterId, CarbonImmutable $asOf, ?array $rows): array
+    private static function renewedSince(Place $place, array $fitted): ?int
     {
-        $fittings = DB::table('fittings')
+        if ($place->check === CheckKey::BladeContactLength) {
+            $blades = array_map(static fn (Side $side): ?int => ($fitted[(new SlotPlace($place->row, Slot::OpenerBlade, $side))->key()] ?? null)?->at, Side::cases());
+
+            return max($blades);
+        }
+        $slot = Slot::of($place->check);
+
+        return $slot === null ? null : ($fitted[(new SlotPlace($place->row, $slot, $place->side))->key()] ?? null)?->at;
+    }
+
+    /** @return array<string, stdClass> the fittings that went in last by a moment, by slot place, with the size they had then */
+    private static function fitted(int $planterId, Moment $asOf): array
+    {
+        return Fitting::query()
             ->join('ledger_events', 'ledger_events.id', '=', 'fittings.id')
-            ->selectRaw('DISTINCT ON (fittings.row_number, fittings.slot, fittings.side) fittings.row_number, fittings.slot, fittings.side, ledger_events.size AS value, NULL AS state, to_jsonb(array[]::text[])::text AS chips, extract(year from fittings.fitted_at)::int AS season')
             ->where('fittings.planter_id', $planterId)
-            ->where('fittings.fitted_at', '<=', $asOf)
-            ->where(static fn (Builder $which): Builder => $which->whereNull('fittings.removed_at')->orWhere('fittings.removed_at', '>', $asOf))
-            ->when($rows !== null, static fn (Builder $fittings): Builder => $fittings->whereIn('fittings.row_number', $rows))
+            ->where('fittings.fitted_at', '<=', $asOf->toIso())
+            ->toBase()
+            ->selectRaw('DISTINCT ON (fittings.row_number, fittings.slot, fittings.side) fittings.row_number, fittings.slot, fittings.side, fittings.removed_at <= ? AS gone, ledger_events.size AS value, '
+                .Moments::sql('fittings.fitted_at').' AS at, extract(year from fittings.fitted_at)::int AS season', [$asOf->toIso()])
             ->orderByRaw('fittings.row_number, fittings.slot, fittings.side, fittings.fitted_at DESC')
-            ->get();
+            ->get()
+            ->keyBy(static fn (stdClass $fitting): string => (new SlotPlace($fitting->row_number, Slot::from($fitting->slot), Side::from($fitting->side)))->key())
+            ->all();
+    }
 
-        return $fittings->where('value', '!=', null)->mapWithKeys(static function (stdClass $fitting): array {
-            $fitting->check_key = Slot::from($fitting->slot)->checks()[0]->value;
+    /**
+     * @param  array<string, stdClass>  $fitted
+     * @return array<string, LastReading> by place key
+     */
+    private static function sizes(array $fitted): array
+    {
+        return Collection::make($fitted)
+            ->filter(static fn (stdClass $fitting): bool => $fitting->value !== null && ! $fitting->gone)
+            ->mapWithKeys(static function (stdClass $fitting): array {
+                $check = Slot::from($fitting->slot)->checks()[0];
+                $reading = new StoredAnswer($check->value, $fitting->value, null, '[]');
 
-            return ["{$fitting->row_number}:{$fitting->check_key}:{$fitting->side}" => new LastReading($fitting, $fitting->season)];
-        })->all();
+                return [(new Place($fitting->row_number, $check, Side::from($fitting->side)))->key() => new LastReading($reading, $fitting->season)];
+            })
+            ->all();
     }
 }

@@ -5,34 +5,37 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use App\Models\Planter;
+use App\Models\Reading;
 use App\Models\Walk;
-use App\Wear\OutlookQuery;
-use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
+use App\Record\Moments;
+use App\Walk\KeptOutlooks;
+use App\Wear\WearRecord;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Spec\Outlook;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Wear\PlanterWear;
 
 /** Reads what has changed on a walk since a device last heard of it. */
 final readonly class NewsQuery
 {
-    public function __construct(
-        private BoardQuery $boards,
-        private OutlookQuery $outlooks,
-    ) {
+    public function __construct(private BoardQuery $boards)
+    {
     }
 
-    /** @param  CarbonImmutable|null  $since  the as_of of the news or guide heard last; null for everything */
-    public function of(Walk $walk, ?CarbonImmutable $since): WalkNews
+    /** @param  Moment|null  $since  the as_of of the news or guide heard last; null for everything */
+    public function of(Walk $walk, ?Moment $since): WalkNews
     {
-        $board = $this->boards->ofWalk($walk, $walk->planter);
-        $changed = $since === null ? null : DB::table('readings')
+        $changed = $since === null ? null : Reading::query()
             ->where('walk_id', $walk->id)
             // Included: two batches may share a millisecond.
-            ->where('recorded_at', '>=', $since->format('Y-m-d H:i:s.vP'))
+            ->where('recorded_at', '>=', $since->toIso())
+            ->toBase()
             ->distinct()
-            ->selectRaw("row_number || ':' || check_key || ':' || side AS place")
+            ->selectRaw(Place::KEY_IN_SQL.' AS place')
             ->pluck('place')
             ->all();
 
-        return new WalkNews($board, $changed, self::asOf($walk));
+        return new WalkNews($this->boards->ofWalk($walk, $walk->planter), $changed, self::asOf($walk));
     }
 
     /** The guide's matter: the planter's open walk, or the one that would be started. */
@@ -41,15 +44,28 @@ final readonly class NewsQuery
         $walk = $planter->openWalk();
 
         return $walk === null
-            ? new WalkNews($this->boards->unwalked($planter), null, CarbonImmutable::now(), $this->outlooks->ofPlanter($planter))
-            : new WalkNews($this->boards->ofWalk($walk, $planter), null, self::asOf($walk), $this->outlooks->kept($walk));
+            ? new WalkNews($this->boards->unwalked($planter), null, Moments::now(), self::outlooksOfNext($planter))
+            : new WalkNews($this->boards->ofWalk($walk, $planter), null, self::asOf($walk), KeptOutlooks::of($walk));
+    }
+
+    /** @return array<string, Outlook> of the walk that would be started now, by place key */
+    private static function outlooksOfNext(Planter $planter): array
+    {
+        $checks = PlanterWear::checks($planter->readSheet());
+        $wear = (new WearRecord($planter))->wearOfNextWalk(array_keys($checks));
+        $outlooks = [];
+        foreach ($checks as $check) {
+            $outlooks += $wear->outlooks($check);
+        }
+
+        return $outlooks;
     }
 
     /** When the newest reading of a walk came in; its start where there is none. */
-    private static function asOf(Walk $walk): CarbonImmutable
+    private static function asOf(Walk $walk): Moment
     {
-        $newest = DB::table('readings')->where('walk_id', $walk->id)->max('recorded_at');
+        $newest = Reading::query()->where('walk_id', $walk->id)->toBase()->selectRaw('max('.Moments::sql('recorded_at').') AS at')->value('at');
 
-        return $newest === null ? $walk->started_at : CarbonImmutable::parse($newest);
+        return $newest === null ? $walk->began() : Moment::ofMilliseconds($newest);
     }
 }

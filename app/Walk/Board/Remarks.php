@@ -4,69 +4,83 @@ declare(strict_types=1);
 
 namespace App\Walk\Board;
 
+use App\Models\Note;
+use App\Models\Photo;
 use App\Models\Planter;
 use App\Models\Walk;
-use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Database\Eloquent\Builder;
 use stdClass;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\NoteKind;
+use Ustrel\Core\Walk\Place;
 
 /** Reads what was noted and photographed beside the readings. A note that was superseded, or taken back, is left out. */
 final class Remarks
 {
-    private const COLUMNS = ['walk_id', 'row_number', 'check_key', 'side', 'taken_at'];
+    private const COLUMNS = ['id', 'walk_id', 'row_number', 'check_key', 'side', 'taken_at'];
+
+    /** @return list<Remark> the walk's own notes, and the hard joints of earlier walks, oldest first */
+    public function notesFor(Planter $planter, ?Walk $walk): array
+    {
+        return self::notes($planter, static fn (Builder $notes): Builder => $notes
+            ->where(static fn (Builder $which): Builder => $which->where('notes.kind', NoteKind::HardJoint->value)->when($walk !== null, static fn (Builder $which): Builder => $which->orWhere('notes.walk_id', $walk?->id))));
+    }
+
+    /** @return list<Remark> */
+    public function notesOfRow(Planter $planter, int $row): array
+    {
+        return self::notes($planter, static fn (Builder $notes): Builder => $notes->where('notes.row_number', $row));
+    }
+
+    /** @return list<Remark> */
+    public function photosOfWalk(Walk $walk): array
+    {
+        return self::photos($walk->planter, static fn (Builder $photos): Builder => $photos->where('photos.walk_id', $walk->id));
+    }
+
+    /** @return list<Remark> */
+    public function photosOfRow(Planter $planter, int $row): array
+    {
+        return self::photos($planter, static fn (Builder $photos): Builder => $photos->where('photos.row_number', $row));
+    }
 
     /**
-     * The walk's own notes, and the hard joints of earlier walks, oldest first.
-     *
-     * @return Collection<int, stdClass>
+     * @param  callable(Builder<Note>): Builder<Note>  $which
+     * @return list<Remark>
      */
-    public function notesFor(Planter $planter, ?Walk $walk): Collection
+    private static function notes(Planter $planter, callable $which): array
     {
-        return $this->notes($planter)
-            ->where(static fn (Builder $which): Builder => $which->where('notes.kind', 'hard_joint')->when($walk !== null, static fn (Builder $which): Builder => $which->orWhere('notes.walk_id', $walk->id)))
-            ->get();
+        return self::remarks('notes', $which(Note::held($planter->id)), ['notes.kind', 'notes.text']);
     }
 
-    /** @return Collection<int, stdClass> */
-    public function notesOfRow(Planter $planter, int $row): Collection
+    /**
+     * @param  callable(Builder<Photo>): Builder<Photo>  $which
+     * @return list<Remark>
+     */
+    private static function photos(Planter $planter, callable $which): array
     {
-        return $this->notes($planter)->where('notes.row_number', $row)->get();
+        return self::remarks('photos', $which(Photo::query()->where('photos.planter_id', $planter->id)), ['photos.width', 'photos.height']);
     }
 
-    /** @return Collection<int, stdClass> */
-    public function photosOfWalk(Walk $walk): Collection
+    /**
+     * @param  Builder<Note>|Builder<Photo>  $remarks
+     * @param  list<string>  $own  columns
+     * @return list<Remark>
+     */
+    private static function remarks(string $table, Builder $remarks, array $own): array
     {
-        return $this->photos($walk->planter)->where('photos.walk_id', $walk->id)->get();
-    }
-
-    /** @return Collection<int, stdClass> */
-    public function photosOfRow(Planter $planter, int $row): Collection
-    {
-        return $this->photos($planter)->where('photos.row_number', $row)->get();
-    }
-
-    private function notes(Planter $planter): Builder
-    {
-        return $this->remarks('notes', $planter)
-            ->where('notes.text', '!=', '')
-            ->whereNotExists(static fn (Builder $later): Builder => $later->from('notes AS later')->whereColumn('later.supersedes', 'notes.id'))
-            ->addSelect(['notes.kind', 'notes.text']);
-    }
-
-    private function photos(Planter $planter): Builder
-    {
-        return $this->remarks('photos', $planter)->addSelect(['photos.width', 'photos.height']);
-    }
-
-    private function remarks(string $table, Planter $planter): Builder
-    {
-        return DB::table($table)
+        return array_values($remarks
             ->join('walks', 'walks.id', '=', "{$table}.walk_id")
             ->join('users', 'users.id', '=', "{$table}.user_id")
-            ->where("{$table}.planter_id", $planter->id)
             ->orderBy("{$table}.taken_at")
             ->orderBy("{$table}.id")
-            ->select(["{$table}.id", ...array_map(static fn (string $column): string => "{$table}.{$column}", self::COLUMNS), 'walks.season', 'users.name AS taken_by']);
+            ->toBase()
+            ->get([...array_map(static fn (string $column): string => "{$table}.{$column}", self::COLUMNS), ...$own, 'walks.season', 'users.name AS taken_by'])
+            ->map(static fn (stdClass $row): Remark => new Remark(
+                $row->id, $row->walk_id, new Place($row->row_number, CheckKey::from($row->check_key), Side::from($row->side)), $row->season, $row->taken_at, $row->taken_by,
+                NoteKind::tryFrom($row->kind ?? ''), $row->text ?? '', $row->width ?? 0, $row->height ?? 0,
+            ))
+            ->all());
     }
 }

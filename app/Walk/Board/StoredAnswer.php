@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Walk\Board;
 
-use stdClass;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Spec\Catalogue;
@@ -12,9 +11,22 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Chip;
 use Ustrel\Core\Spec\State;
 
-/** An answer as the columns value, state and chips of the tables readings and cells keep it. */
-final class StoredAnswer
+/** An answer as the columns value, state and chips keep it; read when it is asked for, since a board holds thousands. */
+final readonly class StoredAnswer
 {
+    /**
+     * @param  string  $check  key
+     * @param  string|null  $value  in the check's unit, as the database hands it out
+     * @param  string  $chips  a JSON list
+     */
+    public function __construct(
+        private string $check,
+        public ?string $value,
+        private ?string $state,
+        private string $chips,
+    ) {
+    }
+
     /** @return array{value: string|null, state: string|null, chips: string} */
     public static function columns(?Answer $answer): array
     {
@@ -27,22 +39,26 @@ final class StoredAnswer
         ];
     }
 
-    /**
-     * The same without a look at what it means: a board hands out thousands.
-     *
-     * @param  stdClass  $row  of readings or cells
-     * @return array{value: float|null, state: string|null, chips: list<string>}
-     */
-    public static function plain(stdClass $row): array
+    /** Null where no figure was read and no state seen. */
+    public function answer(): ?Answer
+    {
+        if ($this->value !== null) {
+            return Answer::figure(self::unit($this->check)->quantityOf($this->value));
+        }
+
+        return $this->state === null ? null : Answer::state(State::from($this->state), $this->chips());
+    }
+
+    /** @return array{value: float|null, state: string|null, chips: list<string>} the same as it is handed out, without a look at what it means */
+    public function plain(): array
     {
         return [
-            'value' => $row->value === null ? null : (float) $row->value,
-            'state' => $row->state,
-            'chips' => array_map(static fn (Chip $chip): string => $chip->value, self::chips($row->chips)),
+            'value' => $this->value === null ? null : (float) $this->value,
+            'state' => $this->state,
+            'chips' => array_map(static fn (Chip $chip): string => $chip->value, $this->chips()),
         ];
     }
 
-    /** A board asks for it thousands of times. */
     private static function unit(string $check): Unit
     {
         static $units = [];
@@ -50,22 +66,9 @@ final class StoredAnswer
         return $units[$check] ??= Catalogue::definition(CheckKey::from($check))->unit;
     }
 
-    /** @param  stdClass  $row  of readings or cells */
-    public static function of(stdClass $row): ?Answer
-    {
-        if ($row->value !== null) {
-            return Answer::figure(self::unit($row->check_key)->quantityOf($row->value));
-        }
-        if ($row->state === null) {
-            return null;
-        }
-
-        return Answer::state(State::from($row->state), self::chips($row->chips));
-    }
-
     /** @return list<Chip> one that is known no more is left out */
-    private static function chips(string $kept): array
+    private function chips(): array
     {
-        return $kept === '[]' ? [] : array_values(array_filter(array_map(Chip::tryFrom(...), json_decode($kept, true))));
+        return $this->chips === '[]' ? [] : array_values(array_filter(array_map(Chip::tryFrom(...), json_decode($this->chips, true))));
     }
 }

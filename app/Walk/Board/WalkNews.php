@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walk\Board;
 
-use Carbon\CarbonImmutable;
+use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\Outlook;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
@@ -20,7 +20,7 @@ final readonly class WalkNews
     public function __construct(
         public Board $board,
         private ?array $changed,
-        public CarbonImmutable $asOf,
+        public Moment $asOf,
         public array $outlooks = [],
     ) {
     }

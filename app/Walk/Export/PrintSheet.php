@@ -14,7 +14,7 @@ use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\State;
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Walk\Findings;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
 use Ustrel\Core\Walk\WalkOrder;
@@ -32,7 +32,7 @@ final readonly class PrintSheet
 
     private QuantityPrinter $printer;
 
-    public function __construct(private Board $board, UnitSystem $units, private CarbonImmutable $today)
+    public function __construct(private Board $board, UnitSystem $units)
     {
         $this->printer = new QuantityPrinter($units);
         $this->wording = new Wording($this->printer);
@@ -45,7 +45,7 @@ final readonly class PrintSheet
 
         return self::pdf('print.walk', [
             'board' => $this->board,
-            'today' => $this->today,
+            'day' => $this->day(...),
             'findings' => $findings,
             'counts' => array_count_values(array_column($findings, 'verdict')),
             'notes' => $remarks->notesFor($this->board->planter, $this->board->walk),
@@ -59,31 +59,34 @@ final readonly class PrintSheet
     {
         return self::pdf('print.blank', [
             'board' => $this->board,
-            'today' => $this->today,
+            'day' => $this->day(...),
             'blocks' => $this->blocks(fn (Check $check): bool => isset($this->board->scope->checks[$check->key->value])),
         ]);
+    }
+
+    /** A moment as the day that it was in the workshop; now by default. */
+    private function day(?CarbonImmutable $moment = null): string
+    {
+        return ($moment ?? CarbonImmutable::now())->setTimezone($this->board->planter->workshop->zone())->format('j F Y');
     }
 
     /** @return list<array{row: int, check: string, reading: string, verdict: string, reasons: string, last: string}> the worst first */
     private function findings(): array
     {
-        $findings = [];
-        foreach (Route::through($this->board->sheet, $this->board->rowCount, WalkOrder::RowByRow)->places as $place) {
-            $now = $this->board->current[$place->key()] ?? null;
-            if ($now !== null && $now->verdict->severity() >= Verdict::Watch->severity()) {
-                $findings[] = [
-                    'row' => $place->row,
-                    'check' => $this->wording->check($place->check, $place->side),
-                    'reading' => $this->wording->reading($now),
-                    'verdict' => $now->verdict->value,
-                    'reasons' => $this->wording->reasons($place->check, $now),
-                    'last' => $this->wording->answer(($this->board->last[$place->key()] ?? null)?->answer()),
-                ];
-            }
-        }
-        usort($findings, static fn (array $a, array $b): int => Verdict::from($b['verdict'])->severity() <=> Verdict::from($a['verdict'])->severity() ?: $a['row'] <=> $b['row']);
+        $places = Route::through($this->board->sheet, $this->board->rowCount, WalkOrder::RowByRow)->places;
 
-        return $findings;
+        return array_map(function (Place $place): array {
+            $now = $this->board->current[$place->key()];
+
+            return [
+                'row' => $place->row,
+                'check' => $this->wording->check($place->check, $place->side),
+                'reading' => $this->wording->reading($now),
+                'verdict' => $now->verdict->value,
+                'reasons' => $this->wording->reasons($place->check, $now),
+                'last' => $this->wording->answer(($this->board->last[$place->key()] ?? null)?->answer()),
+            ];
+        }, Findings::among($places, $this->board->verdicts()));
     }
 
     /**

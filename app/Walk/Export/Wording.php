@@ -48,7 +48,7 @@ final readonly class Wording
 
     public function reasons(CheckKey $check, CurrentReading $reading): string
     {
-        return implode(' ', array_map(fn (array $reason): string => $this->reason($check, $reason, $reading->quantity()), $reading->reasons));
+        return implode(' ', array_map(fn (array $reason): string => $this->reason($check, $reason, $reading->quantity()), $reading->reasons()));
     }
 
     /** @param  list<Chip>  $chips */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Http;
 
 use App\Http\SaysAll;
+use App\Record\Http\ReceiptsShape;
 use App\Record\Outcome;
 use App\Record\Receipt;
 use App\Walk\Board\WalkNews;
@@ -25,14 +26,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'chips', description: 'Reasons ticked, of those that the check has', type: 'array', items: new OA\Items(ref: '#/components/schemas/Chip')),
     new OA\Property(property: 'confirmed', description: 'Keep it although it is hard to believe', type: 'boolean'),
     new OA\Property(property: 'taken_at', type: 'string', format: 'date-time'),
-])]
-#[OA\Schema(schema: 'Receipt', required: ['index', 'id', 'outcome', 'status', 'message', 'doubts'], properties: [
-    new OA\Property(property: 'index', description: 'Place in the batch, from 0', type: 'integer'),
-    new OA\Property(property: 'id', type: 'string', nullable: true),
-    new OA\Property(property: 'outcome', type: 'string', enum: ['stored', 'known', 'doubtful', 'conflict', 'refused']),
-    new OA\Property(property: 'status', description: 'The HTTP status the reading would have had alone', type: 'integer'),
-    new OA\Property(property: 'message', type: 'string', nullable: true),
-    new OA\Property(property: 'doubts', type: 'array', items: new OA\Items(ref: '#/components/schemas/Reason')),
 ])]
 #[OA\Schema(schema: 'Batch', required: ['receipts', 'news'], properties: [
     new OA\Property(property: 'receipts', type: 'array', items: new OA\Items(ref: '#/components/schemas/Receipt')),
@@ -59,14 +52,7 @@ final class BatchResource extends JsonResource
     public function toArray(Request $request): array
     {
         return [
-            'receipts' => array_map(static fn (Receipt $receipt): array => [
-                'index' => $receipt->index,
-                'id' => $receipt->id,
-                'outcome' => $receipt->outcome->value,
-                'status' => $receipt->outcome->status(),
-                'message' => $receipt->message,
-                'doubts' => $receipt->doubts,
-            ], $this->receipts),
+            'receipts' => ReceiptsShape::of($this->receipts),
             'news' => (new WalkNewsResource($this->news))->toArray($request),
         ];
     }

@@ -20,7 +20,7 @@ final class BoardController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function __invoke(Request $request, Planter $planter, BoardQuery $board): BoardResource
     {
-        $planter->load('specSheet');
+        $planter->load(['specSheet', 'workshop']);
         $asked = $request->query('walk');
         if ($asked === null) {
             return new BoardResource($board->ofPlanter($planter));

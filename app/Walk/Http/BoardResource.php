@@ -12,12 +12,13 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Walk\Findings;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
 use Ustrel\Core\Walk\WalkOrder;
 
 /** @property Board $resource */
-#[OA\Schema(schema: 'Board', required: ['planter', 'walk', 'season', 'checks', 'ribbon', 'whole_planter', 'row_doubts', 'cells'], properties: [
+#[OA\Schema(schema: 'Board', required: ['planter', 'walk', 'season', 'checks', 'ribbon', 'whole_planter', 'row_doubts', 'cells', 'findings'], properties: [
     new OA\Property(property: 'planter', ref: '#/components/schemas/Planter'),
     new OA\Property(property: 'walk', description: 'Null where this season has no walk yet', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/Walk')]),
     new OA\Property(property: 'season', type: 'integer'),
@@ -26,6 +27,7 @@ use Ustrel\Core\Walk\WalkOrder;
     new OA\Property(property: 'whole_planter', ref: '#/components/schemas/RibbonRow'),
     new OA\Property(property: 'row_doubts', ref: '#/components/schemas/RowDoubts'),
     new OA\Property(property: 'cells', description: 'Every place, row by row', type: 'array', items: new OA\Items(ref: '#/components/schemas/Cell')),
+    new OA\Property(property: 'findings', description: 'What is not sound, the worst first: places in the list of cells', type: 'array', items: new OA\Items(type: 'integer')),
 ])]
 final class BoardResource extends JsonResource
 {
@@ -46,7 +48,19 @@ final class BoardResource extends JsonResource
             'whole_planter' => RibbonRowResource::shape($board->wholePlanter),
             'row_doubts' => (object) GuideShape::rowDoubts($board),
             'cells' => array_map(static fn (Place $place): array => CellShape::of($place, $board), $route->places),
+            'findings' => self::findings($board, $route->places),
         ];
+    }
+
+    /**
+     * @param  list<Place>  $places
+     * @return list<int>
+     */
+    private static function findings(Board $board, array $places): array
+    {
+        $index = array_flip(array_map(static fn (Place $place): string => $place->key(), $places));
+
+        return array_map(static fn (Place $place): int => $index[$place->key()], Findings::among($places, $board->verdicts()));
     }
 
     /** @return list<array<string, mixed>> */

@@ -62,11 +62,11 @@ final class CellShape
     private static function now(?CurrentReading $reading): ?array
     {
         return $reading === null ? null : [
-            ...$reading->plain(),
+            ...$reading->stored->plain(),
             'id' => $reading->readingId,
             'result' => $reading->result->value,
             'verdict' => $reading->verdict->value,
-            'reasons' => $reading->reasons,
+            'reasons' => $reading->reasons(),
             'taken_at' => $reading->takenAt,
         ];
     }
@@ -74,6 +74,6 @@ final class CellShape
     /** @return array<string, mixed>|null */
     private static function last(?LastReading $last): ?array
     {
-        return $last === null ? null : [...$last->plain(), 'season' => $last->season];
+        return $last === null ? null : [...$last->stored->plain(), 'season' => $last->season];
     }
 }

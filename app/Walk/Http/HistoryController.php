@@ -7,7 +7,7 @@ namespace App\Walk\Http;
 use App\Http\Controller;
 use App\Models\Planter;
 use App\Walk\Board\HistoryQuery;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
 final class HistoryController extends Controller
@@ -20,8 +20,8 @@ final class HistoryController extends Controller
     #[OA\Response(response: 200, description: 'Every reading of one place, newest first, corrections included', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/HistoryReading')))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function __invoke(HistoryRequest $request, Planter $planter, HistoryQuery $history): AnonymousResourceCollection
+    public function __invoke(HistoryRequest $request, Planter $planter, HistoryQuery $history): JsonResponse
     {
-        return HistoryReadingResource::collection($history->of($planter, $request->place()));
+        return new JsonResponse(array_map(HistoryReadingShape::of(...), $history->ofPlace($planter, $request->place())));
     }
 }

@@ -16,7 +16,8 @@ final class HistoryRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'row' => ['required', 'integer', 'between:1,48'],
+            // 0 is the planter as a whole.
+            'row' => ['required', 'string', 'regex:/^\d{1,2}$/D', 'integer', 'between:0,48'],
             'check' => ['required', Rule::enum(CheckKey::class)],
             'side' => ['required', Rule::enum(Side::class)],
         ];
@@ -25,7 +26,7 @@ final class HistoryRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['row.*' => __('planter.row_count')];
+        return ['row.*' => __('refused.row_asked'), 'check.*' => __('refused.unknown_check'), 'side.*' => __('refused.unknown_side')];
     }
 
     public function place(): Place

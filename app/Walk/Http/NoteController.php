@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace App\Walk\Http;
 
 use App\Http\Controller;
+use App\Http\JsonBody;
 use App\Models\Walk;
-use App\Record\Fields;
-use App\Record\RefusedReading;
 use App\Walk\Board\NewsQuery;
-use App\Walk\StoreNote;
+use App\Walk\NoteEvents;
+use App\Walk\TakeIntoWalk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'NoteEntry', required: ['id', 'row', 'check', 'side', 'kind', 'text', 'taken_at'], properties: [
@@ -33,16 +32,15 @@ final class NoteController extends Controller
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/WalkNews'))]
     #[OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/WalkNews'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function __invoke(Request $request, Walk $walk, StoreNote $store, NewsQuery $news): JsonResponse
+    public function __invoke(Request $request, Walk $walk, TakeIntoWalk $take, NewsQuery $news): JsonResponse
     {
-        try {
-            $outcome = $store($walk, $this->user($request), Fields::of($request->json()->all(), 'not_a_reading'));
-        } catch (RefusedReading $refused) {
-            throw ValidationException::withMessages(['note' => $refused->getMessage()]);
-        }
-        $since = $news->of($walk->load('planter.specSheet'), $this->since($request));
+        [$receipt] = $take($walk, $this->user($request), static fn (Walk $walk): NoteEvents => new NoteEvents($walk), [JsonBody::of($request)]);
+        $this->mustBeTaken($receipt, 'note');
+        $since = $news->of($walk->load(['planter.specSheet', 'planter.workshop']), $this->since($request));
 
-        return (new WalkNewsResource($since))->response()->setStatusCode($outcome->status());
+        return (new WalkNewsResource($since))->response()->setStatusCode($receipt->outcome->status());
     }
 }

@@ -7,19 +7,22 @@ namespace App\Walk\Http;
 use App\Http\Controller;
 use App\Models\Photo;
 use App\Models\Walk;
-use App\Record\Fields;
-use App\Record\RefusedReading;
 use App\Walk\Board\NewsQuery;
 use App\Walk\Photos\NotAPicture;
+use App\Walk\Photos\PhotoEvents;
 use App\Walk\Photos\PhotoFiles;
-use App\Walk\Photos\StorePhoto;
+use App\Walk\Photos\Picture;
+use App\Walk\TakeIntoWalk;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class PhotoController extends Controller
 {
+    private const LARGEST_KILOBYTES = 15 * 1024;
+
     #[OA\Post(path: '/api/walks/{walk}/photos', operationId: 'storePhoto', description: 'A JPEG, PNG or WebP of at most 15 MB. It is kept as a JPEG without what the camera wrote beside the pixels. Sending it again is harmless.', tags: ['walk'])]
     #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['id', 'row', 'check', 'side', 'taken_at', 'photo'], properties: [
@@ -32,17 +35,35 @@ final class PhotoController extends Controller
     ], type: 'object')))]
     #[OA\Response(response: 201, description: 'Kept, or known', content: new OA\JsonContent(ref: '#/components/schemas/WalkNews'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function store(PhotoRequest $request, Walk $walk, StorePhoto $store, NewsQuery $news): JsonResponse
+    public function store(Request $request, Walk $walk, TakeIntoWalk $take, PhotoFiles $files, NewsQuery $news): JsonResponse
     {
+        $request->validate(
+            ['photo' => ['required', 'file', 'max:'.self::LARGEST_KILOBYTES]],
+            ['photo.required' => __('photo.missing'), 'photo.*' => __('photo.too_large')],
+        );
+        $file = $request->file('photo')->getPathname();
         try {
-            $store($walk, $this->user($request), $request->id(), Fields::of($request->place(), 'not_a_reading'), $request->picture());
-        } catch (RefusedReading|NotAPicture $refused) {
+            // Read before the planter is held: that takes a while.
+            $picture = Picture::read($file);
+        } catch (NotAPicture $refused) {
             throw ValidationException::withMessages(['photo' => $refused->getMessage()]);
         }
-        $since = $news->of($walk->load('planter.specSheet'), $this->since($request));
+        [$receipt] = $take($walk, $this->user($request), static fn (Walk $walk): PhotoEvents => new PhotoEvents($walk, $picture, $files), [self::item($request, $file)]);
+        $this->mustBeTaken($receipt, 'photo');
+        $since = $news->of($walk->load(['planter.specSheet', 'planter.workshop']), $this->since($request));
 
         return (new WalkNewsResource($since))->response()->setStatusCode(201);
+    }
+
+    /** @return array<string, mixed> a form's fields are text; the row is a number again */
+    private static function item(Request $request, string $file): array
+    {
+        $row = $request->request->all()['row'] ?? null;
+
+        return ['row' => is_string($row) && preg_match('/^\d{1,2}$/D', $row) === 1 ? (int) $row : $row, 'file' => (string) hash_file('sha256', $file)]
+            + array_intersect_key($request->request->all(), array_flip(['id', 'check', 'side', 'taken_at']));
     }
 
     #[OA\Get(path: '/api/photos/{photo}', operationId: 'photo', tags: ['walk'])]

@@ -11,7 +11,6 @@ use App\Walk\Board\Board;
 use App\Walk\Board\BoardQuery;
 use App\Walk\Board\Remarks;
 use App\Walk\Export\PrintSheet;
-use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
@@ -25,7 +24,7 @@ final class PrintController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function walk(Request $request, Walk $walk, BoardQuery $boards, Remarks $remarks): Response
     {
-        $board = $boards->ofWalk($walk->load('planter.specSheet'), $walk->planter);
+        $board = $boards->ofWalk($walk->load(['planter.specSheet', 'planter.workshop']), $walk->planter);
 
         return self::pdf($this->sheet($request, $board)->ofWalk($remarks), "{$board->planter->name} {$board->season} {$walk->kind->value}");
     }
@@ -36,7 +35,7 @@ final class PrintController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function blank(Request $request, Planter $planter, BoardQuery $boards): Response
     {
-        $planter->load('specSheet');
+        $planter->load(['specSheet', 'workshop']);
         $walk = $planter->openWalk();
         $board = $walk === null ? $boards->unwalked($planter) : $boards->ofWalk($walk, $planter);
         $empty = new Board($planter, $board->walk, $board->sheet, $board->scope, $board->rowCount, $board->season, [], [], $board->ribbon, $board->wholePlanter);
@@ -46,7 +45,7 @@ final class PrintController extends Controller
 
     private function sheet(Request $request, Board $board): PrintSheet
     {
-        return new PrintSheet($board, $this->user($request)->units, CarbonImmutable::now());
+        return new PrintSheet($board, $this->user($request)->units);
     }
 
     private static function pdf(string $content, string $name): Response

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Walk\Http;
 
 use App\Http\Controller;
+use App\Http\JsonBody;
 use App\Models\Walk;
+use App\Walk\Board\LastReadings;
 use App\Walk\Board\NewsQuery;
-use App\Walk\StoreReadings;
-use Illuminate\Http\Exceptions\HttpResponseException;
+use App\Walk\ReadingEvents;
+use App\Walk\TakeIntoWalk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\ValidationException;
-use JsonException;
 use OpenApi\Attributes as OA;
 
 final class ReadingController extends Controller
@@ -30,27 +30,12 @@ final class ReadingController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(response: 409, description: 'The one reading sent is in conflict', content: new OA\JsonContent(ref: '#/components/schemas/Batch'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function store(Request $request, Walk $walk, StoreReadings $store, NewsQuery $news): JsonResponse
+    public function store(Request $request, Walk $walk, TakeIntoWalk $take, NewsQuery $news, LastReadings $lastReadings): JsonResponse
     {
-        $receipts = $store($walk, $this->user($request), $this->items($request));
-        $resource = new BatchResource($receipts, $news->of($walk->refresh()->load('planter.specSheet'), $this->since($request)));
+        $readings = JsonBody::list($request, 'readings', self::MOST, 'error.no_readings');
+        $receipts = $take($walk, $this->user($request), static fn (Walk $walk): ReadingEvents => new ReadingEvents($walk, $lastReadings), $readings);
+        $resource = new BatchResource($receipts, $news->of($walk->refresh()->load(['planter.specSheet', 'planter.workshop']), $this->since($request)));
 
         return $resource->response()->setStatusCode($resource->isLoneConflict() ? 409 : 200);
-    }
-
-    /** @return list<mixed> */
-    private function items(Request $request): array
-    {
-        try {
-            $body = json_decode($request->getContent(), true, 32, JSON_THROW_ON_ERROR);
-        } catch (JsonException) {
-            throw new HttpResponseException(new JsonResponse(['message' => __('error.not_json')], 400));
-        }
-        $items = is_array($body) ? $body['readings'] ?? null : null;
-        if (! is_array($items) || ! array_is_list($items) || $items === [] || count($items) > self::MOST) {
-            throw ValidationException::withMessages(['readings' => __('error.no_readings')]);
-        }
-
-        return $items;
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Walk\Http;
 
+use App\Walk\Board\Remark;
 use Carbon\CarbonImmutable;
 use OpenApi\Attributes as OA;
-use stdClass;
-use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Walk\NoteKind;
 
 #[OA\Schema(schema: 'Remark', required: ['id', 'walk', 'row', 'check', 'station', 'side', 'season', 'taken_at', 'taken_by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
@@ -20,7 +20,7 @@ use Ustrel\Core\Spec\CheckKey;
     new OA\Property(property: 'taken_at', type: 'string', format: 'date-time'),
     new OA\Property(property: 'taken_by', type: 'string'),
 ])]
-#[OA\Schema(schema: 'NoteKind', description: 'hard_joint: seized or hard to open; the next walks warn of it', type: 'string', enum: ['note', 'hard_joint'])]
+#[OA\Schema(schema: 'NoteKind', description: 'hard_joint: seized or hard to open; the next walks warn of it', type: 'string', enum: NoteKind::class)]
 #[OA\Schema(schema: 'Note', required: ['kind', 'text'], properties: [
     new OA\Property(property: 'kind', ref: '#/components/schemas/NoteKind'),
     new OA\Property(property: 'text', type: 'string'),
@@ -32,30 +32,30 @@ use Ustrel\Core\Spec\CheckKey;
 final class RemarkShape
 {
     /** @return array<string, mixed> */
-    public static function note(stdClass $note): array
+    public static function note(Remark $note): array
     {
-        return self::remark($note) + ['kind' => $note->kind, 'text' => $note->text];
+        return self::remark($note) + ['kind' => $note->kind?->value, 'text' => $note->text];
     }
 
     /** @return array<string, mixed> */
-    public static function photo(stdClass $photo): array
+    public static function photo(Remark $photo): array
     {
         return self::remark($photo) + ['width' => $photo->width, 'height' => $photo->height];
     }
 
     /** @return array<string, mixed> */
-    private static function remark(stdClass $remark): array
+    private static function remark(Remark $remark): array
     {
         return [
             'id' => $remark->id,
-            'walk' => $remark->walk_id,
-            'row' => $remark->row_number,
-            'check' => $remark->check_key,
-            'station' => CheckKey::from($remark->check_key)->station()->value,
-            'side' => $remark->side,
+            'walk' => $remark->walk,
+            'row' => $remark->place->row,
+            'check' => $remark->place->check->value,
+            'station' => $remark->place->check->station()->value,
+            'side' => $remark->place->side->value,
             'season' => $remark->season,
-            'taken_at' => CarbonImmutable::parse($remark->taken_at)->toIso8601ZuluString(),
-            'taken_by' => $remark->taken_by,
+            'taken_at' => CarbonImmutable::parse($remark->takenAt)->toIso8601ZuluString(),
+            'taken_by' => $remark->takenBy,
         ];
     }
 }

@@ -8,14 +8,13 @@ use App\Http\Controller;
 use App\Models\Planter;
 use App\Parts\Http\FittingShape;
 use App\Parts\LedgerQuery;
+use App\Walk\Board\HistoryQuery;
+use App\Walk\Board\HistoryReading;
 use App\Walk\Board\Remarks;
-use App\Walk\Board\RowQuery;
 use App\Wear\ForecastQuery;
 use App\Wear\Http\ForecastShape;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
-use stdClass;
 
 #[OA\Schema(schema: 'TimelineReading', required: ['check', 'side'], properties: [
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
@@ -38,21 +37,21 @@ final class RowController extends Controller
     #[OA\Parameter(name: 'row', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 200, description: 'The record of one row', content: new OA\JsonContent(ref: '#/components/schemas/RowRecord'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    public function __invoke(Request $request, Planter $planter, int $row, RowQuery $rows, Remarks $remarks, ForecastQuery $forecasts): JsonResponse
+    public function __invoke(Planter $planter, int $row, HistoryQuery $history, Remarks $remarks, ForecastQuery $forecasts): JsonResponse
     {
         abort_unless($row >= 0 && $row <= $planter->row_count, 404);
-        $reading = static fn (stdClass $line): array => (new HistoryReadingResource($line))->toArray($request)
-            + ['check' => $line->check_key, 'side' => $line->side];
-
         $forecast = $forecasts->of($planter->load('workshop'), $row);
 
         return new JsonResponse([
             'row' => $row,
-            'readings' => $rows->timeline($planter, $row)->map($reading)->all(),
-            'notes' => $remarks->notesOfRow($planter, $row)->map(RemarkShape::note(...))->all(),
-            'photos' => $remarks->photosOfRow($planter, $row)->map(RemarkShape::photo(...))->all(),
-            'fittings' => LedgerQuery::fittings($planter)->where('fittings.row_number', $row)->get()->map(FittingShape::of(...))->all(),
-            'shim_moves' => LedgerQuery::shimMoves($planter)->where('row_number', $row)->map(FittingShape::shimMove(...))->values()->all(),
+            'readings' => array_map(
+                static fn (HistoryReading $reading): array => HistoryReadingShape::of($reading) + ['check' => $reading->check, 'side' => $reading->side],
+                $history->ofRow($planter, $row),
+            ),
+            'notes' => array_map(RemarkShape::note(...), $remarks->notesOfRow($planter, $row)),
+            'photos' => array_map(RemarkShape::photo(...), $remarks->photosOfRow($planter, $row)),
+            'fittings' => array_map(FittingShape::of(...), LedgerQuery::ofRow($planter, $row)),
+            'shim_moves' => array_map(FittingShape::shimMove(...), LedgerQuery::shimMoves($planter, $row)),
             'forecast' => ForecastShape::of($forecast),
             'run_m' => round($forecast->log->total($row)->metres, 1),
         ]);

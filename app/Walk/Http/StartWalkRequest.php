@@ -6,9 +6,12 @@ namespace App\Walk\Http;
 
 use App\Walk\WalkStart;
 use Carbon\CarbonImmutable;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Measure\UnreadableTime;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
 
@@ -21,9 +24,9 @@ final class StartWalkRequest extends FormRequest
             'id' => ['sometimes', 'uuid'],
             'kind' => ['required', Rule::enum(WalkKind::class)],
             'order' => ['required', Rule::enum(WalkOrder::class)],
-            'checks' => ['sometimes', 'array'],
-            'cautions_acknowledged' => ['accepted'],
-            'started_at' => ['sometimes', 'date', 'after:2000-01-01', 'before:tomorrow'],
+            'checks' => ['sometimes', 'list'],
+            'cautions_acknowledged' => ['boolean:strict', 'accepted'],
+            'started_at' => ['sometimes', 'string', $this->momentRule(...)],
         ];
     }
 
@@ -32,7 +35,8 @@ final class StartWalkRequest extends FormRequest
     {
         return [
             'cautions_acknowledged.*' => __('error.cautions'),
-            'started_at.*' => __('refused.no_time'),
+            'started_at.string' => __('refused.no_time'),
+            'id.*' => __('refused.no_id'),
         ];
     }
 
@@ -43,7 +47,21 @@ final class StartWalkRequest extends FormRequest
             WalkKind::from($this->string('kind')->toString()),
             WalkOrder::from($this->string('order')->toString()),
             $this->has('checks') ? $this->array('checks') : null,
-            $this->has('started_at') ? CarbonImmutable::parse($this->string('started_at')->toString()) : CarbonImmutable::now(),
+            $this->has('started_at') ? CarbonImmutable::createFromTimestampMs(Moment::of($this->string('started_at')->toString())->milliseconds) : CarbonImmutable::now(),
         );
+    }
+
+    private function momentRule(string $field, mixed $value, Closure $fail): void
+    {
+        try {
+            $isAhead = Moment::of((string) $value)->milliseconds > CarbonImmutable::now()->addDay()->getTimestampMs();
+        } catch (UnreadableTime) {
+            $fail(__('refused.no_time'));
+
+            return;
+        }
+        if ($isAhead) {
+            $fail(__('refused.in_the_future', ['time' => substr((string) $value, 0, 10)]));
+        }
     }
 }

@@ -15,6 +15,7 @@ use App\Walk\StartWalk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Walk\WalkOrder;
@@ -46,7 +47,7 @@ final class WalkController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(StartWalkRequest $request, Planter $planter, StartWalk $start): JsonResponse
     {
-        $walk = $start($planter->load('specSheet'), $this->user($request), $request->start());
+        $walk = $start($planter, $this->user($request), $request->start());
 
         return (new WalkResource($walk))->response()->setStatusCode($walk->wasRecentlyCreated ? 201 : 200);
     }
@@ -57,7 +58,7 @@ final class WalkController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function guide(Planter $planter, NewsQuery $news): WalkGuideResource
     {
-        return new WalkGuideResource($news->ofPlanter($planter->load('specSheet')));
+        return new WalkGuideResource($news->ofPlanter($planter->load(['specSheet', 'workshop'])));
     }
 
     #[OA\Get(path: '/api/walks/{walk}', operationId: 'walk', tags: ['walk'])]
@@ -66,17 +67,24 @@ final class WalkController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Walk $walk, NewsQuery $news): WalkGuideResource
     {
-        return new WalkGuideResource($news->of($walk->load('planter.specSheet'), null));
+        return new WalkGuideResource($news->of($walk->load(['planter.specSheet', 'planter.workshop']), null));
     }
 
     #[OA\Get(path: '/api/walks/{walk}/news', operationId: 'news', tags: ['walk'])]
     #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\Parameter(name: 'since', description: 'The as_of heard last; without it every place', in: 'query', schema: new OA\Schema(type: 'string', format: 'date-time'))]
+    #[OA\Parameter(name: 'If-None-Match', description: 'The revision heard last, in quotes: nothing is sent where nothing is new', in: 'header', schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'What has changed', content: new OA\JsonContent(ref: '#/components/schemas/WalkNews'))]
+    #[OA\Response(response: 304, description: 'Nothing is new')]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    public function news(Request $request, Walk $walk, NewsQuery $news): WalkNewsResource
+    public function news(Request $request, Walk $walk, NewsQuery $news): WalkNewsResource|Response
     {
-        return new WalkNewsResource($news->of($walk->load('planter.specSheet'), $this->since($request)));
+        $revision = (string) $walk->planter->revision;
+        if ($request->header('If-None-Match') === "\"{$revision}\"") {
+            return new Response(status: 304);
+        }
+
+        return new WalkNewsResource($news->of($walk->load(['planter.specSheet', 'planter.workshop']), $this->since($request)));
     }
 
     #[OA\Patch(path: '/api/walks/{walk}', operationId: 'changeWalk', tags: ['walk'])]
@@ -90,7 +98,7 @@ final class WalkController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(Request $request, Walk $walk, ChangeWalk $change): WalkResource
     {
-        $request->validate(['order' => ['sometimes', Rule::enum(WalkOrder::class)], 'checks' => ['sometimes', 'array']]);
+        $request->validate(['order' => ['sometimes', Rule::enum(WalkOrder::class)], 'checks' => ['sometimes', 'list']]);
 
         return new WalkResource($change(
             $walk,
@@ -109,6 +117,8 @@ final class WalkController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function finish(Request $request, Walk $walk, FinishWalk $finish): WalkResource
     {
+        $request->validate(['with_unchecked' => ['sometimes', 'boolean:strict']], ['with_unchecked.*' => __('refused.unknown_flag')]);
+
         return new WalkResource($finish($walk, $this->user($request), $request->boolean('with_unchecked')));
     }
 

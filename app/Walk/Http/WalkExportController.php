@@ -21,7 +21,7 @@ final class WalkExportController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function __invoke(Request $request, Walk $walk, BoardQuery $board): StreamedResponse
     {
-        $csv = new WalkCsv($board->ofWalk($walk, $walk->planter), $this->user($request)->units);
+        $csv = new WalkCsv($board->ofWalk($walk->load(['planter.specSheet', 'planter.workshop']), $walk->planter), $this->user($request)->units);
         $name = Str::slug("{$walk->planter->farm} {$walk->planter->name} {$walk->season} {$walk->kind->value}").'.csv';
 
         return response()->streamDownload(static function () use ($csv): void {

@@ -15,8 +15,9 @@ use Ustrel\Core\Walk\Pace;
 use Ustrel\Core\Walk\Place;
 
 /** @property WalkNews $resource */
-#[OA\Schema(schema: 'WalkState', description: 'What a walk guide and its news share', required: ['version', 'as_of', 'ribbon', 'whole_planter', 'row_doubts', 'row_bands', 'seconds_a_reading', 'notes', 'photos'], properties: [
+#[OA\Schema(schema: 'WalkState', description: 'What a walk guide and its news share', required: ['version', 'revision', 'as_of', 'ribbon', 'whole_planter', 'row_doubts', 'row_bands', 'seconds_a_reading', 'notes', 'photos'], properties: [
     new OA\Property(property: 'version', description: 'Another one means that the figures, the rows or the choice of checks have changed: get the guide again', type: 'string'),
+    new OA\Property(property: 'revision', description: 'Of the planter: while it is the same there is nothing new', type: 'integer'),
     new OA\Property(property: 'as_of', description: 'To ask for news since', type: 'string', format: 'date-time'),
     new OA\Property(property: 'ribbon', type: 'array', items: new OA\Items(ref: '#/components/schemas/RibbonRow')),
     new OA\Property(property: 'whole_planter', ref: '#/components/schemas/RibbonRow'),
@@ -51,14 +52,15 @@ final class WalkNewsResource extends JsonResource
 
         return [
             'version' => self::version($board),
-            'as_of' => $news->asOf->format('Y-m-d\TH:i:s.v\Z'),
+            'revision' => $board->planter->revision,
+            'as_of' => $news->asOf->toIso(),
             'ribbon' => array_map(RibbonRowResource::shape(...), $board->ribbon),
             'whole_planter' => RibbonRowResource::shape($board->wholePlanter),
             'row_doubts' => (object) GuideShape::rowDoubts($board),
             'row_bands' => (object) GuideShape::rowBands($board),
             'seconds_a_reading' => self::pace($board),
-            'notes' => $remarks->notesFor($board->planter, $board->walk)->map(RemarkShape::note(...))->all(),
-            'photos' => $board->walk === null ? [] : $remarks->photosOfWalk($board->walk)->map(RemarkShape::photo(...))->all(),
+            'notes' => array_map(RemarkShape::note(...), $remarks->notesFor($board->planter, $board->walk)),
+            'photos' => $board->walk === null ? [] : array_map(RemarkShape::photo(...), $remarks->photosOfWalk($board->walk)),
         ];
     }
 
@@ -75,7 +77,7 @@ final class WalkNewsResource extends JsonResource
         $walk = $board->walk;
         $shape = $walk === null
             ? [$board->planter->equipment, $board->planter->specSheet->sheet, $board->rowCount]
-            : [$walk->sheet, $walk->equipment, $walk->checks, $walk->row_count, $walk->finished_at?->timestamp, $walk->outlook_hash];
+            : [$walk->sheet, $walk->equipment, $walk->checks, $walk->row_count, $walk->finished_at?->timestamp, $walk->guide_revision];
 
         return substr(sha1(json_encode($shape, JSON_THROW_ON_ERROR)), 0, 16);
     }

@@ -10,7 +10,7 @@ use Illuminate\Filesystem\Filesystem;
 /** The pictures of photos on disk, outside the web root: each as a picture and as a thumbnail. */
 final readonly class PhotoFiles
 {
-    private const LONGEST = 1600;
+    public const LONGEST = 1600;
 
     private const LONGEST_THUMBNAIL = 320;
 
@@ -18,15 +18,12 @@ final readonly class PhotoFiles
     {
     }
 
-    /** Writes the files of a photo and says how large the picture became. @return array{width: int, height: int} */
-    public function keep(string $id, int $planterId, Picture $picture): array
+    public function keep(string $id, int $planterId, Picture $picture): void
     {
         $kept = $picture->within(self::LONGEST);
         $this->files->ensureDirectoryExists(dirname($this->path($id, $planterId, false)));
         $this->files->replace($this->path($id, $planterId, true), $kept->within(self::LONGEST_THUMBNAIL)->jpeg());
         $this->files->replace($this->path($id, $planterId, false), $kept->jpeg());
-
-        return ['width' => $kept->width(), 'height' => $kept->height()];
     }
 
     public function pathOf(Photo $photo, bool $thumbnail): string

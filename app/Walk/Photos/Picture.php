@@ -30,7 +30,10 @@ final readonly class Picture
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
             throw NotAPicture::because('too_many_pixels');
         }
+        // A picture that breaks off would be kept with its rest in grey.
+        $lenient = ini_set('gd.jpeg_ignore_warning', '0');
         $image = @imagecreatefromstring((string) file_get_contents($path));
+        ini_set('gd.jpeg_ignore_warning', (string) $lenient);
         if ($image === false) {
             throw NotAPicture::because('broken_picture');
         }
@@ -48,6 +51,12 @@ final readonly class Picture
         $scaled = imagescale($this->image, max(1, (int) round($this->width() * $pixels / $longer)), max(1, (int) round($this->height() * $pixels / $longer)), IMG_BICUBIC);
 
         return $scaled === false ? throw NotAPicture::because('broken_picture') : new self($scaled);
+    }
+
+    /** @return array{width: int, height: int} */
+    public function size(): array
+    {
+        return ['width' => $this->width(), 'height' => $this->height()];
     }
 
     public function width(): int

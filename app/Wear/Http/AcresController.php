@@ -5,13 +5,39 @@ declare(strict_types=1);
 namespace App\Wear\Http;
 
 use App\Http\Controller;
+use App\Http\JsonBody;
 use App\Models\Planter;
-use App\Wear\AcresInput;
+use App\Record\Http\ReceiptsShape;
+use App\Record\NotTaken;
 use App\Wear\AcresQuery;
 use App\Wear\LogAcres;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Wear\Residue;
+use Ustrel\Core\Wear\Soil;
+use Ustrel\Core\Wear\Tillage;
 
+#[OA\Schema(schema: 'ShutOff', description: 'Rows that ran only a share of it', required: ['rows', 'share'], properties: [
+    new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'share', description: 'That they ran; 0 where they were shut off throughout', type: 'number', maximum: 1, minimum: 0),
+])]
+#[OA\Schema(schema: 'AcresEntry', description: 'Either a line as it is told, with the day, or field and acres', required: ['id', 'day'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'day', description: 'Not in the future; a day in the line goes before it', type: 'string', format: 'date'),
+    new OA\Property(property: 'line', description: 'Such as: 62.5 ac, Long Field, popcorn, 5 mph, no-till', type: 'string', maxLength: 200, nullable: true),
+    new OA\Property(property: 'field', type: 'string', maxLength: 80, nullable: true),
+    new OA\Property(property: 'crop', type: 'string', maxLength: 80, nullable: true),
+    new OA\Property(property: 'acres', description: 'Of the whole planter, over 0 to 10,000, to the thousandth', type: 'number', maximum: 10000, nullable: true),
+    new OA\Property(property: 'mph', type: 'number', maximum: 30, nullable: true),
+    new OA\Property(property: 'soil', type: 'string', enum: Soil::class, nullable: true),
+    new OA\Property(property: 'residue', type: 'string', enum: Residue::class, nullable: true),
+    new OA\Property(property: 'tillage', type: 'string', enum: Tillage::class, nullable: true),
+    new OA\Property(property: 'severity', description: 'The shop\'s own figure in place of the ground\'s', type: 'number', maximum: 2, minimum: 0.5, nullable: true),
+    new OA\Property(property: 'shut_off', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShutOff')),
+    new OA\Property(property: 'supersedes', description: 'The line whose place this one takes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'withdrawn', description: 'Take back the line that is superseded', type: 'boolean'),
+])]
 final class AcresController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/acres', operationId: 'acres', tags: ['acres'])]
@@ -20,24 +46,24 @@ final class AcresController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function index(Planter $planter, AcresQuery $acres): JsonResponse
     {
-        return new JsonResponse(AcresShape::of($acres->of($planter)));
+        return new JsonResponse(AcresShape::of($acres->of($planter->load('workshop'))));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/acres', operationId: 'logAcres', description: 'Sending it again is harmless', tags: ['acres'])]
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/AcresEntry'))]
-    #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Acres'))]
-    #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Acres'))]
+    #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function store(AcresRequest $request, Planter $planter, LogAcres $log, AcresQuery $acres): JsonResponse
+    public function store(Request $request, Planter $planter, LogAcres $log): JsonResponse
     {
-        $outcome = $log(
-            $planter, $this->user($request), $request->string('id')->lower()->toString(), AcresInput::from($request->entry(), $planter),
-            $request->filled('supersedes') ? $request->string('supersedes')->lower()->toString() : null, $request->boolean('withdrawn'),
-        );
-
-        return new JsonResponse(AcresShape::of($acres->of($planter)), $outcome->status());
+        try {
+            return ReceiptsShape::answer($log($planter, $this->user($request), [JsonBody::of($request)]));
+        } catch (NotTaken $notTaken) {
+            throw ReceiptsShape::refusal($notTaken);
+        }
     }
 }

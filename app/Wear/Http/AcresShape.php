@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Wear\Http;
 
-use App\Wear\PlanterForecast;
-use Illuminate\Support\Collection;
+use App\Models\AcresEntry;
+use App\Models\Planter;
+use App\Wear\WearRecord;
+use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
-use stdClass;
+use Ustrel\Core\Wear\Ground;
 use Ustrel\Core\Wear\Residue;
 use Ustrel\Core\Wear\Soil;
 use Ustrel\Core\Wear\Tillage;
@@ -27,7 +29,7 @@ use Ustrel\Core\Wear\Tillage;
     new OA\Property(property: 'shut_off', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShutOff')),
     new OA\Property(property: 'logged_by', type: 'string'),
 ])]
-#[OA\Schema(schema: 'Acres', required: ['lines', 'seasons', 'rows', 'plan', 'factors'], properties: [
+#[OA\Schema(schema: 'Acres', required: ['lines', 'seasons', 'rows', 'plan', 'severities'], properties: [
     new OA\Property(property: 'lines', description: 'The newest 300', type: 'array', items: new OA\Items(ref: '#/components/schemas/AcresLine')),
     new OA\Property(property: 'seasons', type: 'array', items: new OA\Items(required: ['season', 'lines', 'acres'], properties: [
         new OA\Property(property: 'season', type: 'integer'),
@@ -36,67 +38,65 @@ use Ustrel\Core\Wear\Tillage;
     ], type: 'object')),
     new OA\Property(property: 'rows', description: 'Furrow metres that each row has run, from the left', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'plan', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/SeasonPlan')]),
-    new OA\Property(property: 'factors', description: 'How fast parts wear on each kind of ground', required: ['soil', 'residue', 'tillage'], properties: [
-        new OA\Property(property: 'soil', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number')),
-        new OA\Property(property: 'residue', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number')),
-        new OA\Property(property: 'tillage', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number')),
-    ], type: 'object'),
+    new OA\Property(property: 'severities', description: 'How fast parts wear on each kind of ground: by soil, residue and tillage with spaces between, - for what is not said', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number')),
 ])]
 final class AcresShape
 {
     /**
-     * @param  array{lines: Collection<int, stdClass>, seasons: Collection<int, stdClass>, forecast: PlanterForecast}  $acres
+     * @param  array{planter: Planter, lines: Collection<int, AcresEntry>, seasons: list<array{season: int, lines: int, acres: float}>, record: WearRecord}  $acres
      * @return array<string, mixed>
      */
     public static function of(array $acres): array
     {
-        $forecast = $acres['forecast'];
+        $log = $acres['record']->log();
 
         return [
             'lines' => $acres['lines']->map(self::line(...))->all(),
-            'seasons' => $acres['seasons']->map(static fn (stdClass $season): array => ['season' => $season->season, 'lines' => $season->lines, 'acres' => (float) $season->acres])->all(),
-            'rows' => array_map(static fn (int $row): float => round($forecast->log->total($row)->metres, 1), range(1, $forecast->planter->row_count)),
-            'plan' => ForecastShape::plan($forecast),
-            'factors' => ['soil' => self::factors(Soil::cases()), 'residue' => self::factors(Residue::cases()), 'tillage' => self::factors(Tillage::cases())],
+            'seasons' => $acres['seasons'],
+            'rows' => array_map(static fn (int $row): float => round($log->total($row)->metres, 1), range(1, $acres['planter']->row_count)),
+            'plan' => ForecastShape::plan($acres['planter'], $acres['record']->plan()),
+            'severities' => self::severities(),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function line(stdClass $line): array
+    private static function line(AcresEntry $line): array
     {
         $rows = [];
-        foreach (json_decode($line->shares, true) as $row => $share) {
-            $rows[(string) $share][] = (int) $row;
+        foreach ($line->shares as $row => $share) {
+            $rows[(string) $share][] = $row;
         }
 
         return [
             'id' => $line->id,
-            'day' => $line->day,
+            'day' => $line->day->iso,
             'field' => $line->field,
             'crop' => $line->crop,
             'acres' => (float) $line->acres,
             'mph' => $line->mph === null ? null : (float) $line->mph,
-            'soil' => $line->soil,
-            'residue' => $line->residue,
-            'tillage' => $line->tillage,
+            'soil' => $line->soil?->value,
+            'residue' => $line->residue?->value,
+            'tillage' => $line->tillage?->value,
             'severity' => (float) $line->severity,
             'own_severity' => $line->own_severity,
             'shut_off' => array_map(static fn (string|int $share, array $of): array => ['rows' => $of, 'share' => (float) $share], array_keys($rows), $rows),
-            'logged_by' => $line->logged_by,
+            'logged_by' => $line->user->name,
         ];
     }
 
-    /**
-     * @param  list<Soil|Residue|Tillage>  $cases
-     * @return array<string, float>
-     */
-    private static function factors(array $cases): array
+    /** @return array<string, float> by soil, residue and tillage with spaces between, `-` for what is not said */
+    private static function severities(): array
     {
-        $factors = [];
-        foreach ($cases as $case) {
-            $factors[$case->value] = $case->factor();
+        $severities = [];
+        foreach ([null, ...Soil::cases()] as $soil) {
+            foreach ([null, ...Residue::cases()] as $residue) {
+                foreach ([null, ...Tillage::cases()] as $tillage) {
+                    $ground = implode(' ', array_map(static fn (Soil|Residue|Tillage|null $case): string => $case->value ?? '-', [$soil, $residue, $tillage]));
+                    $severities[$ground] = (new Ground($soil, $residue, $tillage))->severity();
+                }
+            }
         }
 
-        return $factors;
+        return $severities;
     }
 }

@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace App\Wear\Http;
 
+use App\Models\Planter;
+use App\Wear\PlaceForecast;
 use App\Wear\PlanterForecast;
 use OpenApi\Attributes as OA;
-use stdClass;
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Season\SeasonPlan;
+use Ustrel\Core\Wear\Standing;
 
 #[OA\Schema(schema: 'Left', description: 'Nine in ten, half, one in ten last longer than this; null where it is out of sight or the record too thin', required: ['p10', 'p50', 'p90'], properties: [
     new OA\Property(property: 'p10', type: 'number', nullable: true),
     new OA\Property(property: 'p50', description: 'By the nominal life where the record is too thin', type: 'number', nullable: true),
     new OA\Property(property: 'p90', type: 'number', nullable: true),
 ])]
-#[OA\Schema(schema: 'PlaceForecast', required: ['row', 'check', 'side', 'slot', 'fitting_id', 'size_mm', 'use_m', 'left_m', 'left_acres', 'chance', 'due_on', 'thin', 'readings', 'outliers'], properties: [
+#[OA\Schema(schema: 'PlaceForecast', required: ['row', 'check', 'side', 'slot', 'fitting_id', 'size_mm', 'use_m', 'left_m', 'left_acres', 'chance', 'due_on', 'thin', 'readings', 'outliers', 'standing', 'short'], properties: [
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
@@ -30,6 +32,8 @@ use Ustrel\Core\Spec\CheckKey;
     new OA\Property(property: 'thin', description: 'Too little on record: what is left goes by the spec sheet\'s nominal life', type: 'boolean'),
     new OA\Property(property: 'readings', description: 'That it stands on', type: 'integer'),
     new OA\Property(property: 'outliers', description: 'Readings that do not fit the rest; they hardly weigh', type: 'array', items: new OA\Items(type: 'string', format: 'uuid')),
+    new OA\Property(property: 'standing', description: 'How it stands in the season that is coming', type: 'string', enum: Standing::class),
+    new OA\Property(property: 'short', description: 'Not to be counted on for the whole season', type: 'boolean'),
 ])]
 #[OA\Schema(schema: 'SeasonPlan', required: ['acres', 'done', 'left', 'days', 'planned'], properties: [
     new OA\Property(property: 'acres', type: 'number'),
@@ -49,46 +53,44 @@ final class ForecastShape
     public static function of(PlanterForecast $forecast): array
     {
         return [
-            'plan' => self::plan($forecast),
+            'plan' => self::plan($forecast->planter, $forecast->plan),
             'watch_chance' => (float) $forecast->planter->workshop->watch_chance,
-            'places' => $forecast->places->map(self::place(...))->all(),
+            'places' => array_map(self::place(...), $forecast->places),
         ];
     }
 
     /** @return array<string, mixed>|null */
-    public static function plan(PlanterForecast $forecast): ?array
+    public static function plan(Planter $planter, ?SeasonPlan $plan): ?array
     {
-        $plan = $forecast->plan;
-
         return $plan === null ? null : [
             'acres' => $plan->acres,
             'done' => $plan->done,
             'left' => $plan->acresLeft(),
             'days' => $plan->days,
-            'planned' => $forecast->planter->planned_acres !== null,
+            'planned' => $planter->planned_acres !== null,
         ];
     }
 
     /** @return array<string, mixed> */
-    public static function place(stdClass $line): array
+    private static function place(PlaceForecast $forecast): array
     {
-        $number = static fn (mixed $value, int $places): ?float => $value === null ? null : round((float) $value, $places);
-
         return [
-            'row' => $line->row_number,
-            'check' => $line->check_key,
-            'side' => $line->side,
-            'slot' => Slot::of(CheckKey::from($line->check_key))?->value,
-            'fitting_id' => $line->fitting_id,
-            'size_mm' => $number($line->size, 3),
-            'use_m' => (float) $line->use_m,
-            'left_m' => ['p10' => $number($line->left10_m, 0), 'p50' => $number($line->left50_m, 0), 'p90' => $number($line->left90_m, 0)],
-            'left_acres' => ['p10' => $number($line->left10_acres, 1), 'p50' => $number($line->left50_acres, 1), 'p90' => $number($line->left90_acres, 1)],
-            'chance' => $number($line->chance, 4),
-            'due_on' => $line->due_on,
-            'thin' => $line->thin,
-            'readings' => $line->readings,
-            'outliers' => json_decode($line->outliers, true),
+            'row' => $forecast->place->row,
+            'check' => $forecast->place->check->value,
+            'side' => $forecast->place->side->value,
+            'slot' => Slot::of($forecast->place->check)?->value,
+            'fitting_id' => $forecast->fittingId,
+            'size_mm' => $forecast->size === null ? null : round($forecast->size, 3),
+            'use_m' => $forecast->use,
+            'left_m' => $forecast->metres,
+            'left_acres' => $forecast->acres,
+            'chance' => $forecast->chance === null ? null : round($forecast->chance, 4),
+            'due_on' => $forecast->dueOn?->iso,
+            'thin' => $forecast->thin,
+            'readings' => $forecast->readings,
+            'outliers' => $forecast->outliers,
+            'standing' => $forecast->standing->value,
+            'short' => $forecast->standing->isShort(),
         ];
     }
 }

@@ -6,13 +6,12 @@ namespace App\Wear\Http;
 
 use App\Http\Controller;
 use App\Models\Planter;
-use App\Opener\ContactQuery;
-use App\Opener\Http\ContactShape;
 use App\Walk\Http\HistoryRequest;
 use App\Wear\ForecastQuery;
 use App\Wear\WearChartQuery;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 #[OA\Schema(schema: 'WearChart', description: 'Distances in furrow metres of the row, each counted by the severity of its ground', required: ['check', 'shrinks', 'limit_mm', 'new_mm', 'metres_per_acre', 'now_m', 'season_end_m', 'points', 'changes', 'line', 'thin'], properties: [
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
@@ -64,17 +63,11 @@ final class WearController extends Controller
     {
         $place = $request->place();
         $check = $planter->load(['specSheet', 'workshop'])->readSheet()->check($place->check);
-        abort_unless($check?->wear() !== null && $check->has($place->side) && $place->row >= 1 && $place->row <= $planter->row_count, 404);
+        $path = $check?->wear();
+        if ($check === null || $path === null || ! $check->has($place->side) || $place->row < 1 || $place->row > $planter->row_count) {
+            throw new NotFoundHttpException;
+        }
 
-        return new JsonResponse($charts->of($planter, $check, $place));
-    }
-
-    #[OA\Get(path: '/api/planters/{planter}/contact', operationId: 'contact', tags: ['wear'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Response(response: 200, description: 'What to do about the contact of each row\'s blades', content: new OA\JsonContent(ref: '#/components/schemas/Contact'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    public function contact(Planter $planter, ContactQuery $contacts): JsonResponse
-    {
-        return new JsonResponse(ContactShape::of($contacts->of($planter->load('specSheet'))));
+        return new JsonResponse($charts->of($planter, $check, $path, $place));
     }
 }

@@ -7,9 +7,10 @@ namespace App\Yard\Http;
 use App\Models\SpecSheet;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
+use TypeError;
+use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\UnreadableLength;
@@ -19,6 +20,7 @@ use Ustrel\Core\Spec\Downforce;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Meter;
+use ValueError;
 
 #[OA\Schema(schema: 'Equipment', description: 'What the planter carries; what is not fitted is not asked', required: ['meter', 'drive', 'downforce', 'closing_wheels', 'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard'], properties: [
     new OA\Property(property: 'meter', type: 'string', enum: Meter::class),
@@ -57,20 +59,20 @@ final class PlanterRequest extends FormRequest
         return [
             'farm' => ['required', 'string', 'max:80'],
             'name' => ['required', 'string', 'max:80'],
-            'row_count' => ['required', 'integer', 'between:1,48'],
-            'spacing' => ['required', 'string', 'max:40', $this->spacingRule(...)],
-            'sections' => ['sometimes', 'array', 'max:48', $this->sectionsRule(...)],
-            'sections.*' => ['integer', 'min:1'],
-            'spec_sheet_id' => ['required', 'integer', $this->sheetRule(...)],
-            'equipment' => ['sometimes', 'array:meter,drive,downforce,closing_wheels,'.implode(',', Equipment::OPTIONS), $this->fitRule(...)],
+            'row_count' => ['required', 'integer:strict', 'between:1,48'],
+            'spacing' => ['bail', 'required', 'string', 'max:40', $this->spacingRule(...)],
+            'sections' => ['bail', 'sometimes', 'list', 'max:48', $this->sectionsRule(...)],
+            'sections.*' => ['integer:strict', 'between:1,48'],
+            'spec_sheet_id' => ['bail', 'required', 'integer:strict', $this->sheetRule(...)],
+            'equipment' => ['bail', 'sometimes', 'array:meter,drive,downforce,closing_wheels,'.implode(',', Equipment::OPTIONS), $this->fitRule(...)],
             'equipment.meter' => [Rule::enum(Meter::class)],
             'equipment.drive' => [Rule::enum(Drive::class)],
             'equipment.downforce' => [Rule::enum(Downforce::class)],
             'equipment.closing_wheels' => [Rule::enum(ClosingWheels::class)],
-            ...array_fill_keys(array_map(static fn (string $option): string => "equipment.{$option}", Equipment::OPTIONS), ['boolean']),
-            'planned_acres' => ['nullable', 'numeric', 'between:1,100000'],
-            'planting_days' => ['nullable', 'integer', 'between:1,365'],
-            'planting_start' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31'],
+            ...array_fill_keys(array_map(static fn (string $option): string => "equipment.{$option}", Equipment::OPTIONS), ['boolean:strict']),
+            'planned_acres' => ['nullable', 'numeric:strict', 'between:1,100000', 'decimal:0,1'],
+            'planting_days' => ['nullable', 'integer:strict', 'between:1,365'],
+            'planting_start' => ['nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31'],
         ];
     }
 
@@ -79,7 +81,7 @@ final class PlanterRequest extends FormRequest
     {
         return [
             'row_count.*' => __('planter.row_count'),
-            'sections.array' => __('planter.sections_shape'),
+            'sections.list' => __('planter.sections_shape'),
             'sections.max' => __('planter.sections_shape'),
             'sections.*.*' => __('planter.sections_shape'),
             'planned_acres.*' => __('planter.planned_acres'),
@@ -108,7 +110,7 @@ final class PlanterRequest extends FormRequest
             ...($this->has('equipment') ? ['equipment' => $this->equipment()->toArray()] : []),
             'planned_acres' => $this->filled('planned_acres') ? number_format($this->float('planned_acres'), 1, '.', '') : null,
             'planting_days' => $this->filled('planting_days') ? $this->integer('planting_days') : null,
-            'planting_start' => $this->filled('planting_start') ? Carbon::parse($this->string('planting_start')->toString()) : null,
+            'planting_start' => $this->filled('planting_start') ? Day::of($this->string('planting_start')->toString()) : null,
         ];
     }
 
@@ -122,10 +124,17 @@ final class PlanterRequest extends FormRequest
     /** Parts that do not go together are not recorded together. */
     private function fitRule(string $field, mixed $value, Closure $fail): void
     {
-        if (! is_array($value) || ! SpecSheet::usableBy($this->user()->workshop_id)->whereKey($this->integer('spec_sheet_id'))->exists()) {
+        if (! is_array($value) || ! is_int($this->input('spec_sheet_id')) || ! SpecSheet::usableBy($this->user()->workshop_id)->whereKey($this->integer('spec_sheet_id'))->exists()) {
             return;
         }
-        foreach (FitRule::brokenBy($this->equipment()) as $broken) {
+        try {
+            $equipment = $this->equipment();
+        } catch (TypeError|ValueError) {
+            $fail(__('planter.equipment'));
+
+            return;
+        }
+        foreach (FitRule::brokenBy($equipment) as $broken) {
             $fail(__("fit.{$broken->value}"));
         }
     }
@@ -153,7 +162,7 @@ final class PlanterRequest extends FormRequest
 
     private function sectionsRule(string $field, mixed $value, Closure $fail): void
     {
-        $sum = is_array($value) ? array_sum(array_filter($value, is_numeric(...))) : 0;
+        $sum = is_array($value) ? array_sum(array_filter($value, is_int(...))) : 0;
         if ($value !== [] && $sum !== $this->integer('row_count')) {
             $fail(__('planter.sections', ['sum' => $sum, 'rows' => $this->integer('row_count')]));
         }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Yard\Http;
 
 use App\Models\Planter;
-use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
@@ -47,10 +46,10 @@ final class PlanterResource extends JsonResource
             'spacing_typed' => $this->spacing_typed,
             'sections' => $this->sections,
             'season' => $this->resource->season(),
-            'planting_start' => $this->planting_start?->toDateString(),
+            'planting_start' => $this->planting_start?->iso,
             'planned_acres' => $this->planned_acres === null ? null : (float) $this->planned_acres,
             'planting_days' => $this->planting_days,
-            'days_to_planting' => $this->planting_start === null ? null : (int) CarbonImmutable::today()->diffInDays($this->planting_start),
+            'days_to_planting' => $this->resource->daysToPlanting(),
             'equipment' => Equipment::of($this->equipment, RowUnitType::from($this->specSheet->type))->toArray(),
             'spec_sheet' => $this->specSheet->only(['id', 'name', 'type']),
         ];

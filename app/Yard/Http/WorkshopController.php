@@ -5,25 +5,32 @@ declare(strict_types=1);
 namespace App\Yard\Http;
 
 use App\Http\Controller;
-use App\Models\Workshop;
-use App\Yard\SetWatchChance;
+use App\Yard\EditWorkshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
+#[OA\Schema(schema: 'Workshop', required: ['watch_chance', 'time_zone'], properties: [
+    new OA\Property(property: 'watch_chance', description: 'Over this chance of reaching its limit within the season a part is watched', type: 'number'),
+    new OA\Property(property: 'time_zone', description: 'Of the tz database; days begin and end by it', type: 'string'),
+])]
 final class WorkshopController extends Controller
 {
-    #[OA\Patch(path: '/api/workshop', operationId: 'updateWorkshop', tags: ['wear'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['watch_chance'], properties: [
-        new OA\Property(property: 'watch_chance', description: 'Over this chance of reaching its limit within the season a part is watched', type: 'number', maximum: 0.95, minimum: 0.01),
+    #[OA\Patch(path: '/api/workshop', operationId: 'updateWorkshop', tags: ['yard'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(properties: [
+        new OA\Property(property: 'watch_chance', type: 'number', maximum: 0.95, minimum: 0.01),
+        new OA\Property(property: 'time_zone', type: 'string'),
     ]))]
-    #[OA\Response(response: 200, description: 'Set', content: new OA\JsonContent(required: ['watch_chance'], properties: [new OA\Property(property: 'watch_chance', type: 'number')]))]
+    #[OA\Response(response: 200, description: 'Set; open walks follow', content: new OA\JsonContent(ref: '#/components/schemas/Workshop'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function update(Request $request, SetWatchChance $set): JsonResponse
+    public function update(Request $request, EditWorkshop $edit): JsonResponse
     {
-        $given = $request->validate(['watch_chance' => ['required', 'numeric', 'between:0.01,0.95']], ['watch_chance.*' => __('error.watch_chance')]);
-        $set(Workshop::query()->findOrFail($this->user($request)->workshop_id), (float) $given['watch_chance']);
+        $given = $request->validate(
+            ['watch_chance' => ['sometimes', 'required', 'numeric:strict', 'between:0.01,0.95', 'decimal:0,3'], 'time_zone' => ['sometimes', 'required', 'string', 'timezone:all']],
+            ['watch_chance.*' => __('error.watch_chance'), 'time_zone.*' => __('error.time_zone')],
+        );
+        $workshop = $edit($this->user($request)->workshop_id, isset($given['watch_chance']) ? (float) $given['watch_chance'] : null, $given['time_zone'] ?? null);
 
-        return new JsonResponse(['watch_chance' => (float) $given['watch_chance']]);
+        return new JsonResponse(['watch_chance' => (float) $workshop->watch_chance, 'time_zone' => $workshop->time_zone]);
     }
 }

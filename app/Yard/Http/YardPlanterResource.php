@@ -43,7 +43,7 @@ final class YardPlanterResource extends JsonResource
             'spacing_mm' => (float) $planter->spacing_mm,
             'sections' => $planter->sections,
             'season' => $planter->season(),
-            'planting_start' => $planter->planting_start?->toDateString(),
+            'planting_start' => $planter->planting_start?->iso,
             'days_to_planting' => $this->resource->daysToPlanting,
             'ribbon' => array_map(RibbonRowResource::shape(...), $this->resource->ribbon),
             'share_walked' => round($this->resource->shareWalked, 4),

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field;
 
-use InvalidArgumentException;
-
 /**
  * The depth stops of all rows against each other. With equal blocks under all gauge wheels, each row's stop is at the
  * notch at which its wheels just lift; a row that lifts at another notch than the rest plants at another depth.
@@ -35,7 +33,7 @@ final readonly class DepthIndex
     public static function of(array $notches, float $tolerance): self
     {
         if ($notches === []) {
-            throw new InvalidArgumentException('A depth index needs at least one row');
+            throw TooFewRows::of(0);
         }
         ksort($notches);
         $sorted = array_values($notches);

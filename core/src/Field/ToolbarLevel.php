@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field;
 
-use InvalidArgumentException;
 use Ustrel\Core\Measure\Length;
 
 /**
@@ -34,7 +33,7 @@ final readonly class ToolbarLevel
     {
         $rise = $front->minus($rear)->nanometres;
         if ($span->nanometres <= 0 || abs($rise) >= $span->nanometres) {
-            throw new InvalidArgumentException('The two points have to lie further apart than their heights differ');
+            throw PointsTooClose::of($span);
         }
 
         return self::of(rad2deg(asin($rise / $span->nanometres)), $hitchToWheels, $low, $high);

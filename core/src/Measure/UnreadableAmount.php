@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Measure;
 
-use InvalidArgumentException;
+use Ustrel\Core\CoreException;
 
 /** Thrown where a typed amount cannot be read. */
-final class UnreadableAmount extends InvalidArgumentException implements Unreadable
+final class UnreadableAmount extends CoreException implements Unreadable
 {
     private function __construct(
         public readonly string $typed,

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Measure;
 
-use InvalidArgumentException;
+use Ustrel\Core\CoreException;
 
 /** Thrown where something typed is not a length; says which fault it has and what was typed. */
-final class UnreadableLength extends InvalidArgumentException implements Unreadable
+final class UnreadableLength extends CoreException implements Unreadable
 {
     private function __construct(
         public readonly LengthFault $fault,

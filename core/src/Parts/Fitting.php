@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Parts;
 
+use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Wear\Stretch;
 
 /** One part in one slot over a span of time. */
@@ -11,15 +12,14 @@ final readonly class Fitting
 {
     /**
      * @param  string  $id  of the event that began it
-     * @param  string  $from  ISO 8601 in UTC
-     * @param  string|null  $until  ISO 8601 in UTC; null while it is there
+     * @param  Moment|null  $until  null while it is there
      */
     public function __construct(
         public string $id,
         public SlotPlace $place,
         public string $part,
-        public string $from,
-        public ?string $until = null,
+        public Moment $from,
+        public ?Moment $until = null,
         public ?RemovalReason $reason = null,
     ) {
     }
@@ -29,12 +29,17 @@ final readonly class Fitting
         return $this->until === null;
     }
 
+    public function stillThere(): self
+    {
+        return new self($this->id, $this->place, $this->part, $this->from);
+    }
+
     public function stretch(): Stretch
     {
         return new Stretch($this->place->row, $this->from, $this->until);
     }
 
-    public function ended(string $at, RemovalReason $reason): self
+    public function ended(Moment $at, RemovalReason $reason): self
     {
         return new self($this->id, $this->place, $this->part, $this->from, $at, $reason);
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Parts;
 
+use Ustrel\Core\Measure\Moment;
+
 /**
  * What was fitted where and when, played back from what was recorded, in whatever order it came in: events hold by the
  * time they happened, then by id.
@@ -31,7 +33,7 @@ final class Ledger
      */
     public static function play(array $events): array
     {
-        usort($events, static fn (Fitted|Removed $a, Fitted|Removed $b): int => [$a->at, $a instanceof Fitted, $a->id] <=> [$b->at, $b instanceof Fitted, $b->id]);
+        usort($events, static fn (Fitted|Removed $a, Fitted|Removed $b): int => [$a->at->milliseconds, $a instanceof Fitted, $a->id] <=> [$b->at->milliseconds, $b instanceof Fitted, $b->id]);
         $began = [];
         foreach ($events as $event) {
             if ($event instanceof Fitted) {
@@ -54,11 +56,11 @@ final class Ledger
     {
         $key = $event->place->key();
         $old = $this->inSlot[$key] ?? null;
-        if ($old !== null && $this->fittings[$old]->from === $event->at) {
+        if ($old !== null && $this->fittings[$old]->from->equals($event->at)) {
             throw ImpossibleLedger::at(LedgerFaultCode::Overlap, $event->id, $event->place, $event->at);
         }
         $elsewhere = $this->ofPart[$event->part] ?? null;
-        if ($elsewhere !== null && $this->fittings[$elsewhere]->from === $event->at) {
+        if ($elsewhere !== null && $this->fittings[$elsewhere]->from->equals($event->at)) {
             throw ImpossibleLedger::at(LedgerFaultCode::TwoPlaces, $event->id, $this->fittings[$elsewhere]->place, $event->at);
         }
         if ($elsewhere !== null) {
@@ -77,7 +79,7 @@ final class Ledger
         if ($began === null) {
             throw ImpossibleLedger::at(LedgerFaultCode::NothingFitted, $event->id);
         }
-        if ($began->at >= $event->at) {
+        if (! $began->at->isBefore($event->at)) {
             throw ImpossibleLedger::at(LedgerFaultCode::RemovedBeforeFitted, $event->id, $began->place, $began->at);
         }
         $until = $this->fittings[$event->fitting]->until;
@@ -88,7 +90,7 @@ final class Ledger
         $this->end($event->fitting, $event->at, $event->reason);
     }
 
-    private function end(string $id, string $at, RemovalReason $reason): void
+    private function end(string $id, Moment $at, RemovalReason $reason): void
     {
         $fitting = $this->fittings[$id];
         $this->fittings[$id] = $fitting->ended($at, $reason);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
-use InvalidArgumentException;
+use Ustrel\Core\CoreException;
 
 /** Thrown where a spec sheet cannot be judged by; names every fault, not only the first. */
-final class InvalidSpecSheet extends InvalidArgumentException
+final class InvalidSpecSheet extends CoreException
 {
     /** @param  non-empty-list<SpecFault>  $faults */
     private function __construct(public readonly array $faults)

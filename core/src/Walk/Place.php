@@ -13,6 +13,9 @@ final readonly class Place
     /** The row number of checks that belong to the planter as a whole. */
     public const WHOLE_PLANTER = 0;
 
+    /** The same key as a column of the database, from row_number, check_key and side. */
+    public const KEY_IN_SQL = "row_number || ':' || check_key || ':' || side";
+
     public function __construct(
         /** 1..N from the left as seen from behind; 0 for the planter as a whole. */
         public int $row,
@@ -25,5 +28,13 @@ final readonly class Place
     public function key(): string
     {
         return "{$this->row}:{$this->check->value}:{$this->side->value}";
+    }
+
+    /** The place that a key names. */
+    public static function fromKey(string $key): self
+    {
+        [$row, $check, $side] = explode(':', $key);
+
+        return new self((int) $row, CheckKey::from($check), Side::from($side));
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
+use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\FurrowDistance;
+use Ustrel\Core\Measure\UnreadableTime;
 
 /**
  * Acres as one line, the way they are told: `62.5 ac, Long Field, popcorn, 5 mph, no-till`. Parts stand between commas
@@ -28,8 +30,8 @@ final readonly class AcresLine
         public string $field,
         public ?string $crop,
         public ?float $mph,
-        /** ISO 8601; null where no day was said. */
-        public ?string $day,
+        /** Null where no day was said. */
+        public ?Day $day,
         public Ground $ground,
     ) {
     }
@@ -54,7 +56,7 @@ final readonly class AcresLine
             } elseif (preg_match('/^(\d+(?:[.,]\d+)?) ?(mph|km\/?h)$/i', $part, $found) === 1) {
                 $mph = self::number($found[1]) * (strtolower($found[2]) === 'mph' ? 1 : self::MPH_PER_KMH);
             } elseif (preg_match('/^\d{4}-\d\d-\d\d$/', $part) === 1) {
-                $day = $part;
+                $day = self::day($part);
             } elseif (preg_match('/^[\d.,]+$/', $part) === 1) {
                 throw UnreadableAcresLine::because('bare_number', $part);
             } else {
@@ -72,6 +74,15 @@ final readonly class AcresLine
         }
 
         return new self($acres, $names[0], $names[1] ?? null, $mph, $day, new Ground($soil, $residue, $tillage));
+    }
+
+    private static function day(string $part): Day
+    {
+        try {
+            return Day::of($part);
+        } catch (UnreadableTime) {
+            throw UnreadableAcresLine::because('no_day', $part);
+        }
     }
 
     private static function number(string $digits): float

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
-use InvalidArgumentException;
-
 /** The standard normal distribution. */
 final class Normal
 {
@@ -33,7 +31,7 @@ final class Normal
     public static function quantile(float $chance): float
     {
         if ($chance <= 0 || $chance >= 1) {
-            throw new InvalidArgumentException('A chance lies between 0 and 1');
+            throw ImpossibleChance::of($chance);
         }
         $low = -8.0;
         $high = 8.0;

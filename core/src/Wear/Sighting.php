@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
+use Ustrel\Core\Measure\Moment;
+
 /** A size that was read. */
 final readonly class Sighting
 {
     /**
      * @param  string  $id  names the reading
-     * @param  string  $at  ISO 8601 in UTC
      * @param  float  $size  millimetres
      */
     public function __construct(
         public string $id,
-        public string $at,
+        public Moment $at,
         public float $size,
     ) {
     }

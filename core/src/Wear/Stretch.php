@@ -4,33 +4,32 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
+use Ustrel\Core\Measure\Moment;
+
 /** A span of time that a part spent on one row. */
 final readonly class Stretch
 {
-    /**
-     * @param  string  $from  ISO 8601 in UTC
-     * @param  string|null  $until  ISO 8601 in UTC; null while it is there
-     */
+    /** @param  Moment|null  $until  null while it is there */
     public function __construct(
         public int $row,
-        public string $from,
-        public ?string $until = null,
+        public Moment $from,
+        public ?Moment $until = null,
     ) {
     }
 
     /** What was run of it by a moment. */
-    public function use(UseLog $log, string $moment): RowUse
+    public function use(UseLog $log, Moment $moment): RowUse
     {
-        if ($moment <= $this->from) {
+        if (! $moment->isAfter($this->from)) {
             return new RowUse;
         }
-        $end = $this->until !== null && $this->until < $moment ? $this->until : $moment;
+        $end = $this->until === null ? $moment : $moment->earlier($this->until);
 
         return $log->before($this->row, $end)->minus($log->before($this->row, $this->from));
     }
 
-    public function holds(string $moment): bool
+    public function holds(Moment $moment): bool
     {
-        return $moment >= $this->from && ($this->until === null || $moment < $this->until);
+        return ! $moment->isBefore($this->from) && ($this->until === null || $moment->isBefore($this->until));
     }
 }

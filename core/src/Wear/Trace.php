@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
+use Ustrel\Core\Measure\Moment;
+
 /** One part wherever it has been, or one contact since it was last set, and the sizes that were read of it. */
 final readonly class Trace
 {
@@ -23,12 +25,8 @@ final readonly class Trace
     ) {
     }
 
-    /**
-     * What the wear of it is reckoned from, as of a moment.
-     *
-     * @param  string  $asOf  ISO 8601 in UTC
-     */
-    public function item(UseLog $log, WearPath $path, string $asOf): Item
+    /** What the wear of it is reckoned from, as of a moment. */
+    public function item(UseLog $log, WearPath $path, Moment $asOf): Item
     {
         $points = [];
         foreach ($this->sightings as $sighting) {
@@ -40,7 +38,7 @@ final readonly class Trace
     }
 
     /** What it has run by a moment. */
-    public function use(UseLog $log, string $moment): RowUse
+    public function use(UseLog $log, Moment $moment): RowUse
     {
         $use = new RowUse;
         foreach ($this->stretches as $stretch) {

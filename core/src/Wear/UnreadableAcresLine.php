@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
-use InvalidArgumentException;
+use Ustrel\Core\CoreException;
 
 /** A line of acres that cannot be read. Worded under `acres_line.<fault>`. */
-final class UnreadableAcresLine extends InvalidArgumentException
+final class UnreadableAcresLine extends CoreException
 {
     private function __construct(
         public readonly string $fault,

@@ -4,18 +4,21 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
+use DateTimeZone;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Moment;
 
 /**
  * The acres of a planter, turned into furrow distance row by row.
  *
- * A day's acres count from the day's end: what is measured or fitted on a day comes before that day's planting.
+ * A day's acres count from the day's end, where the planter is: what is measured or fitted on a day comes before that
+ * day's planting.
  */
 final readonly class UseLog
 {
     /**
-     * @param  list<string>  $days  ascending
+     * @param  list<string>  $days  ascending, as 2026-04-28
      * @param  list<RowUse>  $whole  what a row that ran everything had run by the end of each day
      * @param  array<int, array{list<string>, list<RowUse>}>  $missed  by row: days and what had been missed by their end
      */
@@ -23,39 +26,37 @@ final readonly class UseLog
         private array $days,
         private array $whole,
         private array $missed,
+        private DateTimeZone $zone,
     ) {
     }
 
     /**
      * @param  iterable<FieldRun>  $runs  in any order
      * @param  int  $rows  of the planter, 1 or more
+     * @param  DateTimeZone  $zone  where the planter is
      */
-    public static function of(iterable $runs, Length $spacing, int $rows): self
+    public static function of(iterable $runs, Length $spacing, int $rows, DateTimeZone $zone): self
     {
         $whole = [];
         $missed = [];
         foreach ($runs as $run) {
             $metres = FurrowDistance::ofRowAcres($run->acres / $rows, $spacing)->metres;
             $use = new RowUse($metres, $metres * $run->severity);
-            $whole[$run->day] = ($whole[$run->day] ?? new RowUse)->plus($use);
+            $whole[$run->day->iso] = ($whole[$run->day->iso] ?? new RowUse)->plus($use);
             foreach ($run->shares as $row => $share) {
                 $lost = new RowUse((1 - $share) * $use->metres, (1 - $share) * $use->effective);
-                $missed[$row][$run->day] = ($missed[$row][$run->day] ?? new RowUse)->plus($lost);
+                $missed[$row][$run->day->iso] = ($missed[$row][$run->day->iso] ?? new RowUse)->plus($lost);
             }
         }
         [$days, $sums] = self::summed($whole);
 
-        return new self($days, $sums, array_map(self::summed(...), $missed));
+        return new self($days, $sums, array_map(self::summed(...), $missed), $zone);
     }
 
-    /**
-     * What a row has run before a day.
-     *
-     * @param  string  $moment  ISO 8601, a day or an instant in UTC
-     */
-    public function before(int $row, string $moment): RowUse
+    /** What a row has run before the day of a moment. */
+    public function before(int $row, Moment $moment): RowUse
     {
-        $day = substr($moment, 0, 10);
+        $day = $this->dayOf($moment);
         $whole = self::at($this->days, $this->whole, $day);
         if (! isset($this->missed[$row])) {
             return $whole;
@@ -67,7 +68,24 @@ final readonly class UseLog
     /** What a row has run altogether. */
     public function total(int $row): RowUse
     {
-        return $this->before($row, '9999-12-31');
+        return $this->before($row, Moment::endOfTime());
+    }
+
+    /** How hard the ground has been on the whole before the day of a moment; 1 where nothing was logged. */
+    public function severity(Moment $before): float
+    {
+        $sum = self::at($this->days, $this->whole, $this->dayOf($before));
+
+        return $sum->metres > 0 ? $sum->effective / $sum->metres : 1.0;
+    }
+
+    private function dayOf(Moment $moment): string
+    {
+        return match ($moment->milliseconds) {
+            PHP_INT_MIN => '',
+            PHP_INT_MAX => '~',
+            default => $moment->dayAt($this->zone),
+        };
     }
 
     /**

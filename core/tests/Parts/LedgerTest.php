@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\Fitted;
 use Ustrel\Core\Parts\Fitting;
 use Ustrel\Core\Parts\ImpossibleLedger;
@@ -21,19 +22,19 @@ function bladeOn(int $row): SlotPlace
 
 function fit(string $id, int $row, string $day, ?string $part = null, RemovalReason $old = RemovalReason::Worn): Fitted
 {
-    return new Fitted($id, bladeOn($row), $part ?? "part of {$id}", "{$day}T12:00:00Z", $old);
+    return new Fitted($id, bladeOn($row), $part ?? "part of {$id}", Moment::of("{$day}T12:00:00Z"), $old);
 }
 
 function takeOut(string $id, string $fitting, string $day): Removed
 {
-    return new Removed($id, $fitting, "{$day}T12:00:00Z", RemovalReason::Failed);
+    return new Removed($id, $fitting, Moment::of("{$day}T12:00:00Z"), RemovalReason::Failed);
 }
 
 /** @return array<string, string> what was fitted when, and how it ended, by fitting */
 function told(array $events): array
 {
     return array_map(static fn (Fitting $fitting): string => implode(' ', array_filter([
-        "row {$fitting->place->row}", substr($fitting->from, 0, 10), $fitting->until === null ? 'on' : substr($fitting->until, 0, 10), $fitting->reason?->value,
+        "row {$fitting->place->row}", substr($fitting->from->toIso(), 0, 10), $fitting->until === null ? 'on' : substr($fitting->until->toIso(), 0, 10), $fitting->reason?->value,
     ])), Ledger::play($events));
 }
 
@@ -106,7 +107,7 @@ it('knows at any moment what is where, as a rack with labels on its hooks would'
         foreach ($states as $moment => $expected) {
             $found = [];
             foreach ($fittings as $fitting) {
-                if ($fitting->stretch()->holds($moment)) {
+                if ($fitting->stretch()->holds(Moment::of($moment))) {
                     expect($found)->not->toHaveKey($fitting->place->row);
                     $found[$fitting->place->row] = $fitting->part;
                 }

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Length;
-use Ustrel\Core\Plan\SeasonPlan;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Season\SeasonPlan;
 use Ustrel\Core\Wear\AcresLine;
 use Ustrel\Core\Wear\FieldRun;
 use Ustrel\Core\Wear\Ground;
@@ -21,10 +23,26 @@ function spacing(int $inches): Length
     return Length::ofSixteenths(16 * $inches);
 }
 
+function at(string $iso): Moment
+{
+    return Moment::of(str_contains($iso, 'T') ? $iso : "{$iso}T00:00:00Z");
+}
+
+function run(string $day, float $acres, float $severity = 1.0, array $shares = []): FieldRun
+{
+    return new FieldRun(Day::of($day), $acres, $severity, $shares);
+}
+
+/** @param  list<FieldRun>  $runs */
+function logOf(array $runs, int $rows, string $zone = 'UTC'): UseLog
+{
+    return UseLog::of($runs, spacing(30), $rows, new DateTimeZone($zone));
+}
+
 /** Feet of furrow that a row had run before a day. */
 function feet(UseLog $log, int $row, string $moment): int
 {
-    return (int) round($log->before($row, $moment)->metres / 0.3048);
+    return (int) round($log->before($row, at($moment))->metres / 0.3048);
 }
 
 it('knows that an acre at 30 inches is 17,424 feet of furrow', function (): void {
@@ -38,12 +56,12 @@ it('knows that an acre at 30 inches is 17,424 feet of furrow', function (): void
 });
 
 it('counts a day at its end, and what a row was shut off for not at all', function (): void {
-    $log = UseLog::of([
+    $log = logOf([
         // In any order; 16 acres of 16 rows are one acre a row.
-        new FieldRun('2026-05-03', 32, 1.5, [3 => 0.25, 4 => 0]),
-        new FieldRun('2026-05-01', 16),
-        new FieldRun('2026-05-01', 8, 2),
-    ], spacing(30), 16);
+        run('2026-05-03', 32, 1.5, [3 => 0.25, 4 => 0]),
+        run('2026-05-01', 16),
+        run('2026-05-01', 8, 2),
+    ], 16);
 
     expect(feet($log, 1, '2026-05-01'))->toBe(0)
         ->and(feet($log, 1, '2026-05-02'))->toBe(26_136)
@@ -54,7 +72,7 @@ it('counts a day at its end, and what a row was shut off for not at all', functi
         // (1 + 0.5 x 2 + 2 x 1.5) acres' worth.
         ->and($log->total(1)->effective / 0.3048)->toEqualWithDelta(5 * 17_424, 1e-6)
         ->and($log->total(4)->effective / 0.3048)->toEqualWithDelta(2 * 17_424, 1e-6)
-        ->and(UseLog::of([], spacing(30), 16)->total(1))->toEqual(new RowUse);
+        ->and(logOf([], 16)->total(1))->toEqual(new RowUse);
 });
 
 it('sums up what each row ran as adding up line by line does', function (): void {
@@ -66,35 +84,35 @@ it('sums up what each row ran as adding up line by line does', function (): void
         foreach (mt_rand(0, 1) === 0 ? [] : (array) array_rand(array_flip(range(1, 8)), mt_rand(1, 3)) as $row) {
             $shares[$row] = mt_rand(0, 9) / 10;
         }
-        $runs[] = new FieldRun($days[array_rand($days)], mt_rand(1, 900) / 10, mt_rand(50, 200) / 100, $shares);
+        $runs[] = run($days[array_rand($days)], mt_rand(1, 900) / 10, mt_rand(50, 200) / 100, $shares);
     }
-    $log = UseLog::of($runs, spacing(30), 8);
+    $log = logOf($runs, 8);
     foreach ([1, 4, 8] as $row) {
         foreach ($days as $day) {
             $acres = $harsh = 0.0;
             foreach ($runs as $run) {
-                if ($run->day < $day) {
+                if ($run->day->iso < $day) {
                     $acres += $run->acres / 8 * ($run->shares[$row] ?? 1);
                     $harsh += $run->acres / 8 * ($run->shares[$row] ?? 1) * $run->severity;
                 }
             }
-            $use = $log->before($row, $day);
+            $use = $log->before($row, at($day));
             expect($use->metres / 0.3048)->toEqualWithDelta(17_424 * $acres, 1e-3)->and($use->effective / 0.3048)->toEqualWithDelta(17_424 * $harsh, 1e-3);
         }
     }
 });
 
 it('takes a part\'s use along from row to row', function (): void {
-    $log = UseLog::of([new FieldRun('2026-05-01', 2), new FieldRun('2026-05-03', 2, 1, [2 => 0.5]), new FieldRun('2026-05-05', 2)], spacing(30), 2);
-    $there = new Stretch(1, '2026-04-01T10:00:00Z', '2026-05-02T10:00:00Z');
-    $here = new Stretch(2, '2026-05-02T10:00:00Z');
+    $log = logOf([run('2026-05-01', 2), run('2026-05-03', 2, 1, [2 => 0.5]), run('2026-05-05', 2)], 2);
+    $there = new Stretch(1, at('2026-04-01T10:00:00Z'), at('2026-05-02T10:00:00Z'));
+    $here = new Stretch(2, at('2026-05-02T10:00:00Z'));
     $acre = 17_424 * 0.3048;
-    expect($there->use($log, '2026-06-01')->metres)->toEqualWithDelta($acre, 1e-6)
-        ->and($here->use($log, '2026-05-02T10:00:00Z')->metres)->toBe(0.0)
-        ->and($here->use($log, '2026-05-04')->metres)->toEqualWithDelta($acre / 2, 1e-6)
-        ->and($here->use($log, '2026-06-01')->metres)->toEqualWithDelta($acre * 1.5, 1e-6)
-        ->and($there->holds('2026-05-02T10:00:00Z'))->toBeFalse()
-        ->and($here->holds('2026-05-02T10:00:00Z'))->toBeTrue();
+    expect($there->use($log, at('2026-06-01'))->metres)->toEqualWithDelta($acre, 1e-6)
+        ->and($here->use($log, at('2026-05-02T10:00:00Z'))->metres)->toBe(0.0)
+        ->and($here->use($log, at('2026-05-04'))->metres)->toEqualWithDelta($acre / 2, 1e-6)
+        ->and($here->use($log, at('2026-06-01'))->metres)->toEqualWithDelta($acre * 1.5, 1e-6)
+        ->and($there->holds(at('2026-05-02T10:00:00Z')))->toBeFalse()
+        ->and($here->holds(at('2026-05-02T10:00:00Z')))->toBeTrue();
 });
 
 it('keeps the severity of any ground between a half and two, and one where nothing is said', function (): void {
@@ -112,7 +130,7 @@ it('keeps the severity of any ground between a half and two, and one where nothi
 
 it('reads acres the way they are told', function (string $line, array $expected): void {
     $read = AcresLine::read($line);
-    expect([round($read->acres, 2), $read->field, $read->crop, $read->mph === null ? null : round($read->mph, 2), $read->day, $read->ground->severity()])->toBe($expected);
+    expect([round($read->acres, 2), $read->field, $read->crop, $read->mph === null ? null : round($read->mph, 2), $read->day?->iso, $read->ground->severity()])->toBe($expected);
 })->with([
     ['62.5 ac, Long Field, popcorn, 5 mph, no-till', [62.5, 'Long Field', 'popcorn', 5.0, null, 1.15]],
     ['Long Field; 62,5 acres', [62.5, 'Long Field', null, null, null, 1.0]],
@@ -123,7 +141,7 @@ it('says what is missing in a line of acres', function (string $line, string $fa
     expect(fn () => AcresLine::read($line))->toThrow(fn (UnreadableAcresLine $unreadable) => expect($unreadable->fault)->toBe($fault));
 })->with([
     ['', 'no_acres'], ['Long Field, popcorn', 'no_acres'], ['62 ac', 'no_field'], ['62, Long Field', 'bare_number'],
-    ['62 ac, 3 ac, Long Field', 'acres_twice'], ['62 ac, Long Field, popcorn, windy', 'too_many_names'],
+    ['62 ac, Long Field, 2026-02-30', 'no_day'], ['62 ac, 3 ac, Long Field', 'acres_twice'], ['62 ac, Long Field, popcorn, windy', 'too_many_names'],
 ]);
 
 it('knows what a season still has to bring, and on which day', function (): void {

@@ -4,39 +4,6 @@
  */
 
 export interface paths {
-    "/api/planters/{planter}/acres": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["acres"];
-        put?: never;
-        /** @description Sending it again is harmless */
-        post: operations["logAcres"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/planters/{planter}/board": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["board"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/walks/{walk}/depth-index": {
         parameters: {
             query?: never;
@@ -53,50 +20,17 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/planters/{planter}/history": {
+    "/api/planters/{planter}/toolbar-level": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["history"];
+        /** @description From two heights and the distance between them, or from an angle */
+        get: operations["toolbarLevel"];
         put?: never;
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/planters/{planter}/imports": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["imports"];
-        put?: never;
-        /** @description Answers line by line while it reads, each line a JSON object: ImportProgress, and at the end an ImportResult or an ImportRefusal. */
-        post: operations["importFile"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/planters/{planter}/ledger": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["ledger"];
-        put?: never;
-        /** @description All of it is written, or nothing. Sending it again is harmless */
-        post: operations["recordEvents"];
         delete?: never;
         options?: never;
         head?: never;
@@ -119,7 +53,7 @@ export interface paths {
         patch: operations["updateMe"];
         trace?: never;
     };
-    "/api/walks/{walk}/notes": {
+    "/api/sign-in": {
         parameters: {
             query?: never;
             header?: never;
@@ -128,8 +62,56 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Sending it again is harmless */
-        post: operations["storeNote"];
+        post: operations["signIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/contact": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["contact"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/ledger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ledger"];
+        put?: never;
+        /** @description All of it is written, or nothing. Sending it again is harmless */
+        post: operations["recordEvents"];
         delete?: never;
         options?: never;
         head?: never;
@@ -184,178 +166,17 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/walks/{walk}/photos": {
+    "/api/planters/{planter}/imports": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["imports"];
         put?: never;
-        /** @description A JPEG, PNG or WebP of at most 15 MB. It is kept as a JPEG without what the camera wrote beside the pixels. Sending it again is harmless. */
-        post: operations["storePhoto"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/photos/{photo}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["photo"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/photos/{photo}/thumbnail": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["thumbnail"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/planters": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["makePlanter"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/planters/{planter}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["planter"];
-        put: operations["editPlanter"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/walks/{walk}/sheet.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["printWalk"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/planters/{planter}/blank.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["printBlank"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/walks/{walk}/readings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** @description Each reading is stored, known, doubtful, refused or in conflict on its own; the answer says which. Sending a batch again is harmless. A batch of one that is in conflict answers 409. */
-        post: operations["storeReadings"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/planters/{planter}/rows/{row}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["row"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sign-in": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["signIn"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sign-out": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["signOut"];
+        /** @description Answers line by line while it reads, each line a JSON object: ImportProgress, and at the end an ImportResult or an ImportRefusal. */
+        post: operations["importFile"];
         delete?: never;
         options?: never;
         head?: never;
@@ -442,15 +263,161 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/planters/{planter}/toolbar-level": {
+    "/api/planters/{planter}/board": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** @description From two heights and the distance between them, or from an angle */
-        get: operations["toolbarLevel"];
+        get: operations["board"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{walk}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Sending it again is harmless */
+        post: operations["storeNote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{walk}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A JPEG, PNG or WebP of at most 15 MB. It is kept as a JPEG without what the camera wrote beside the pixels. Sending it again is harmless. */
+        post: operations["storePhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo}/thumbnail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["thumbnail"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{walk}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printWalk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/blank.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printBlank"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{walk}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Each reading is stored, known, doubtful, refused or in conflict on its own; the answer says which. Sending a batch again is harmless. A batch of one that is in conflict answers 409. */
+        post: operations["storeReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/rows/{row}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["row"];
         put?: never;
         post?: never;
         delete?: never;
@@ -572,6 +539,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/acres": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["acres"];
+        put?: never;
+        /** @description Sending it again is harmless */
+        post: operations["logAcres"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/forecast": {
         parameters: {
             query?: never;
@@ -604,15 +588,31 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/planters/{planter}/contact": {
+    "/api/planters": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["contact"];
+        get?: never;
         put?: never;
+        post: operations["makePlanter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["planter"];
+        put: operations["editPlanter"];
         post?: never;
         delete?: never;
         options?: never;
@@ -676,507 +676,26 @@ export interface components {
                 move: number;
             }[];
         };
-        Ledger: {
-            /** @description That each row of this planter has */
-            slots: {
-                slot: components["schemas"]["Slot"];
-                /** @description Where hands go in to change it */
-                station: components["schemas"]["Station"];
-                sides: components["schemas"]["Side"][];
-                /** @description That its part is looked at by */
-                check: components["schemas"]["CheckKey"];
-                /** @description The part has a size that wears */
-                measured: boolean;
-            }[];
-            /** @description What is fitted now */
-            fitted: components["schemas"]["Fitting"][];
-            /** @description Parts that came off this planter before their end and are fitted nowhere, each as it was last */
-            shelf: components["schemas"]["Fitting"][];
-        };
-        NoteEntry: {
-            /**
-             * Format: uuid
-             * @description Made on the device, UUIDv7
-             */
-            id: string;
-            row: number;
-            check: components["schemas"]["CheckKey"];
-            side: components["schemas"]["Side"];
-            kind: components["schemas"]["NoteKind"];
-            /** @description Empty takes back the note that is superseded */
-            text: string;
-            /**
-             * Format: uuid
-             * @description The note whose place this one takes
-             */
-            supersedes?: string | null;
-            /** Format: date-time */
-            taken_at: string;
-        };
-        TimelineReading: components["schemas"]["HistoryReading"] & {
-            check: components["schemas"]["CheckKey"];
-            side: components["schemas"]["Side"];
-        };
-        RowRecord: {
-            row: number;
-            /** @description Figures and trouble of all walks, newest first; what was sound without a figure is left out */
-            readings: components["schemas"]["TimelineReading"][];
-            notes: components["schemas"]["Note"][];
-            photos: components["schemas"]["Photo"][];
-            /** @description What is fitted, and was, newest first */
-            fittings: components["schemas"]["Fitting"][];
-            shim_moves: components["schemas"]["ShimMove"][];
-            forecast: components["schemas"]["Forecast"];
-            /** @description Furrow metres that the row has run altogether */
-            run_m: number;
-        };
-        /** @description Distances in furrow metres of the row, each counted by the severity of its ground */
-        WearChart: {
-            check: components["schemas"]["CheckKey"];
-            /** @description Else it grows */
-            shrinks: boolean;
-            limit_mm: number;
-            new_mm: number | null;
-            /** @description What one acre of the planter is worth on its own ground */
-            metres_per_acre: number;
-            now_m: number;
-            season_end_m: number | null;
-            points: {
-                at_m: number;
-                size_mm: number;
-                /** Format: date-time */
-                taken_at: string;
-                /** @description Of the part that is fitted now */
-                current: boolean;
-                /** @description Does not fit the rest; it hardly weighs */
-                outlier: boolean;
-            }[];
-            /** @description Where another part went in, or it was set anew */
-            changes: {
-                at_m: number;
-                /** Format: date */
-                on: string;
-            }[];
-            /** @description Expected size with the ends of the 80 % band; empty where the record is too thin */
-            line: {
-                at_m: number;
-                size_mm: number;
-                low_mm: number;
-                high_mm: number;
-            }[];
-            thin: boolean;
-        };
-        /** @description Rows that ran only a share of it */
-        ShutOff: {
-            rows: number[];
-            /** @description That they ran; 0 where they were shut off throughout */
-            share: number;
-        };
-        /** @description Either a line as it is told, with the day, or field and acres */
-        AcresEntry: {
-            /**
-             * Format: uuid
-             * @description Made on the device, UUIDv7
-             */
-            id: string;
-            /**
-             * Format: date
-             * @description Not in the future; a day in the line goes before it
-             */
-            day: string;
-            /** @description Such as: 62.5 ac, Long Field, popcorn, 5 mph, no-till */
-            line?: string | null;
-            field?: string | null;
-            crop?: string | null;
-            /** @description Of the whole planter, over 0 to 10,000 */
-            acres?: number | null;
-            mph?: number | null;
-            /** @enum {string|null} */
-            soil?: "clay" | "silt" | "loam" | "sand" | "stony" | null;
-            /** @enum {string|null} */
-            residue?: "bare" | "usual" | "heavy" | null;
-            /** @enum {string|null} */
-            tillage?: "worked" | "min_till" | "no_till" | null;
-            /** @description The shop's own figure in place of the ground's */
-            severity?: number | null;
-            shut_off?: components["schemas"]["ShutOff"][];
-            /**
-             * Format: uuid
-             * @description The line whose place this one takes
-             */
-            supersedes?: string | null;
-            /** @description Take back the line that is superseded */
-            withdrawn?: boolean;
-        };
-        /** @enum {string} */
-        ImportKind: "acres" | "readings" | "changes";
-        ImportMapping: {
-            /** @description By field, the number of its column from 0 */
-            columns: {
-                [key: string]: number;
-            };
-            /**
-             * @description What 3/4/2025 means
-             * @enum {string}
-             */
-            dates: "auto" | "dmy" | "mdy";
-        };
-        ImportEdit: {
-            /** Format: binary */
-            file: string;
-            kind: components["schemas"]["ImportKind"];
-            /**
-             * @description preview: only say what it holds; whole: all or nothing; good: the good lines
-             * @enum {string}
-             */
-            mode: "preview" | "whole" | "good";
-            /** @description ImportMapping as JSON; guessed from the names of the columns where it is left out */
-            mapping?: string;
-            /** @description Numbers of lines that are not wanted, as a JSON list */
-            leave_out?: string;
-        };
-        /** @enum {string} */
-        RemovalReason: "worn" | "failed" | "with_the_set" | "moved" | "other";
-        /** @description Something that was done to the parts of one row */
-        LedgerEntry: {
-            /**
-             * Format: uuid
-             * @description Made on the device, UUIDv7
-             */
-            id: string;
-            /** @enum {string} */
-            kind: "fitted" | "removed" | "shims_moved" | "withdrawn";
-            /**
-             * Format: date-time
-             * @description Not in the future
-             */
-            happened_at: string;
-            row?: number;
-            slot?: components["schemas"]["Slot"];
-            side?: components["schemas"]["Side"];
-            /** @description Of a fitted part; left out where nobody knows */
-            part_type_id?: number | null;
-            /**
-             * Format: uuid
-             * @description A part that was fitted on this planter before: its use and wear come along
-             */
-            part_id?: string | null;
-            /** @description Fitted used, from elsewhere */
-            used?: boolean;
-            /** @description As measured when fitted; by default a new part's own */
-            size?: string | null;
-            /** @description Furrow distance that a used part had run, as typed */
-            ran_before?: string | null;
-            /**
-             * Format: uuid
-             * @description What is removed
-             */
-            fitting_id?: string | null;
-            /** @description Why the part came out: the one that is removed, or the one that was in the slot */
-            reason?: components["schemas"]["RemovalReason"];
-            /** @description Inner shims in the pack that was in */
-            shims?: number | null;
-            /** @description Shims added on each side; negative for taken out */
-            pairs?: number | null;
-            /** @description Contact length before shims were moved, as typed */
-            contact_before?: string | null;
-            cost?: number | null;
-            note?: string;
-            /**
-             * Format: uuid
-             * @description The event whose place this one takes
-             */
-            supersedes?: string | null;
-        };
-        /** @enum {string} */
-        Slot: "row_cleaner_wheel" | "coulter_blade" | "coulter_bearing" | "fertilizer_blade" | "fertilizer_boot" | "fertilizer_tube" | "arm_bushings" | "meter_chain" | "sprockets" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_disc" | "opener_blade" | "opener_bearing" | "scraper" | "seed_tube_guard" | "seed_tube" | "seed_sensor" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_bushing" | "firmer_tip" | "closing_wheel" | "closing_bearing" | "closing_tail_bushing";
-        PartTypeEdit: {
+        Me: {
+            id: number;
             name: string;
-            /** @description The workshop's own */
-            own_number?: string | null;
-            /** @description That it fits */
-            slots: components["schemas"]["Slot"][];
-            per_row: number;
-            /** @description As typed, such as 15 in; empty where the part has no size that is measured */
-            new_size?: string | null;
-            /** @description Expected, furrow distance as typed, such as 800 mi */
-            life?: string | null;
-            /** @description For one */
-            price?: number | null;
-            lead_days?: number | null;
-            notes?: string;
-            /** @description An opener blade of the heavier kind, with large rivets: needs a guard with clearance */
-            heavy?: boolean;
-            /** @description A seed tube guard with clearance for large rivets */
-            clearance?: boolean;
-        };
-        /** @description What the planter carries; what is not fitted is not asked */
-        Equipment: {
+            workshop: string;
+            /** @description Of the workshop: days begin and end by it */
+            time_zone: string;
             /** @enum {string} */
-            meter: "vacuum" | "positive_air" | "finger" | "plate" | "fluted";
-            /** @enum {string} */
-            drive: "ground" | "hydraulic" | "electric";
-            /** @enum {string} */
-            downforce: "none" | "spring" | "air" | "hydraulic";
-            /** @enum {string} */
-            closing_wheels: "rubber" | "cast" | "spiked_poly" | "spiked_steel" | "mixed" | "disc";
-            row_cleaner: boolean;
-            coulter: boolean;
-            fertilizer: boolean;
-            firmer: boolean;
-            central_fill: boolean;
-            markers: boolean;
-            lift_assist: boolean;
-            /** @description Opener blades of the heavier kind, with large rivets */
-            heavy_blades: boolean;
-            /** @description The seed tube guard with clearance for large rivets */
-            clearance_guard: boolean;
-        };
-        PlanterEdit: {
-            farm: string;
-            name: string;
-            row_count: number;
-            /** @description Row spacing as typed, such as 30 in or 76 cm */
-            spacing: string;
-            /** @description Rows in each section of the toolbar from the left; one section by default */
-            sections?: number[];
-            spec_sheet_id: number;
-            /** @description As typical for the row-unit type where it is left out */
-            equipment?: components["schemas"]["Equipment"];
-            /** Format: date */
-            planting_start?: string | null;
-            /** @description Of the season that is being prepared */
-            planned_acres?: number | null;
-            /** @description From the first to the last day of planting */
-            planting_days?: number | null;
-        };
-        FigureEdit: {
-            /** @description A figure as typed; a bare number is in the user's units */
-            value: string;
-            /** @description Where the figure comes from */
-            source: string;
-        };
-        /** @description By figure name */
-        FigureEdits: {
-            [key: string]: components["schemas"]["FigureEdit"];
-        };
-        SpecSheetEdit: {
-            name: string;
-            /** @description By check and figure name */
-            figures: {
-                [key: string]: components["schemas"]["FigureEdits"];
-            };
-            notch: components["schemas"]["FigureEdit"];
-        };
-        AcresLine: {
-            /** Format: uuid */
-            id: string;
-            /** Format: date */
-            day: string;
-            field: string;
-            crop: string | null;
-            acres: number;
-            mph: number | null;
-            /** @enum {string|null} */
-            soil: "clay" | "silt" | "loam" | "sand" | "stony" | null;
-            /** @enum {string|null} */
-            residue: "bare" | "usual" | "heavy" | null;
-            /** @enum {string|null} */
-            tillage: "worked" | "min_till" | "no_till" | null;
-            severity: number;
-            own_severity: boolean;
-            shut_off: components["schemas"]["ShutOff"][];
-            logged_by: string;
-        };
-        Acres: {
-            /** @description The newest 300 */
-            lines: components["schemas"]["AcresLine"][];
-            seasons: {
-                season: number;
-                lines: number;
-                acres: number;
-            }[];
-            /** @description Furrow metres that each row has run, from the left */
-            rows: number[];
-            plan: components["schemas"]["SeasonPlan"] | null;
-            /** @description How fast parts wear on each kind of ground */
-            factors: {
-                soil: {
-                    [key: string]: number;
-                };
-                residue: {
-                    [key: string]: number;
-                };
-                tillage: {
-                    [key: string]: number;
-                };
-            };
-        };
-        Reading: {
-            /**
-             * Format: uuid
-             * @description Made on the device, UUIDv7
-             */
-            id: string;
-            /** @description 0 for a check of the whole planter */
-            row: number;
-            check: components["schemas"]["CheckKey"];
-            side: components["schemas"]["Side"];
-            /** @description recorded by default */
-            result?: components["schemas"]["Result"];
-            /** @description typed by default; rest_of_row and rest_of_station go with looked_sound */
-            entry?: components["schemas"]["Entry"];
-            /** @description A figure as typed, where the check takes one */
-            typed?: string;
-            /**
-             * @description The system of a bare number
-             * @default in
-             * @enum {string}
-             */
             units: "in" | "mm";
-            /** @description Where the check takes no figure */
-            state?: components["schemas"]["State"];
-            /** @description Reasons ticked, of those that the check has */
-            chips?: components["schemas"]["Chip"][];
-            /** @description Keep it although it is hard to believe */
-            confirmed?: boolean;
-            /** Format: date-time */
-            taken_at: string;
-        };
-        Receipt: {
-            /** @description Place in the batch, from 0 */
-            index: number;
-            id: string | null;
-            /** @enum {string} */
-            outcome: "stored" | "known" | "doubtful" | "conflict" | "refused";
-            /** @description The HTTP status the reading would have had alone */
-            status: number;
-            message: string | null;
-            doubts: components["schemas"]["Reason"][];
-        };
-        Batch: {
-            receipts: components["schemas"]["Receipt"][];
-            news: components["schemas"]["WalkNews"];
-        };
-        Board: {
-            planter: components["schemas"]["Planter"];
-            /** @description Null where this season has no walk yet */
-            walk: components["schemas"]["Walk"] | null;
-            season: number;
-            checks: components["schemas"]["Check"][];
-            ribbon: components["schemas"]["RibbonRow"][];
-            whole_planter: components["schemas"]["RibbonRow"];
-            row_doubts: components["schemas"]["RowDoubts"];
-            /** @description Every place, row by row */
-            cells: components["schemas"]["Cell"][];
-        };
-        /** @enum {string} */
-        Result: "recorded" | "looked_sound" | "not_fitted" | "withdrawn" | "fitted" | "measure_again";
-        /** @enum {string} */
-        Entry: "typed" | "same_as_last" | "rest_of_row" | "rest_of_station" | "from_sheet";
-        Reason: {
-            /** @description Worded in lang/en.json under reason.CODE, or under CODE itself where it has a dot */
-            code: string;
-            /** @description The figure that the reading was held against */
-            ref: number | null;
-            unit: components["schemas"]["Unit"] | null;
             /**
-             * Format: date
-             * @description The day of what is told
+             * @description device: as the device has it
+             * @enum {string}
              */
-            on?: string;
+            theme: "device" | "light" | "dark";
         };
-        Answer: {
-            /** @description In the check's unit; null where no figure was read */
-            value: number | null;
-            state: components["schemas"]["State"] | null;
-            chips: components["schemas"]["Chip"][];
-        };
-        CurrentReading: components["schemas"]["Answer"] & {
-            /**
-             * Format: uuid
-             * @description Of the reading; null where the place was given another part, or set anew, since
-             */
-            id: string | null;
-            result: components["schemas"]["Result"];
-            verdict: components["schemas"]["Verdict"];
-            reasons: components["schemas"]["Reason"][];
-            taken_at: string;
-        };
-        LastReading: components["schemas"]["Answer"] & {
-            season: number;
-        };
-        Cell: {
-            /** @description 0 for the planter as a whole */
-            row: number;
-            check: components["schemas"]["CheckKey"];
-            side: components["schemas"]["Side"];
-            /** @description Null while unchecked */
-            now: components["schemas"]["CurrentReading"] | null;
-            /** @description The newest earlier season's reading */
-            last: components["schemas"]["LastReading"] | null;
-        };
-        /** @enum {string} */
-        CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "downforce_spring_step" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "firmer_tip" | "firmer_tension" | "closing_gap" | "closing_centring" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting";
-        /** @enum {string} */
-        CheckKind: "measure" | "touch" | "condition" | "count" | "setting" | "yes_no";
-        /** @enum {string} */
-        Chip: "bent" | "bolts_loose" | "brittle" | "broken" | "chafed" | "chipped" | "chunk_missing" | "cracked" | "curled_lip" | "dead" | "dirty" | "dog_ear" | "dull" | "edge_gone" | "hole_rubbed" | "holes_plugged" | "kinked" | "leaking" | "lid_missing" | "lip_gone" | "loose" | "missing" | "play" | "plugged" | "residue" | "rough" | "seized" | "split" | "spring_broken" | "stiff" | "stuck" | "teeth_bent" | "teeth_hooked" | "teeth_missing" | "teeth_worn" | "thin" | "too_loose" | "too_tight" | "torn" | "warped" | "worn";
-        /** @enum {string} */
-        Side: "left" | "right" | "centre";
-        /** @enum {string} */
-        State: "sound" | "watch" | "change" | "failed" | "gap" | "light" | "tight" | "yes" | "no";
-        /**
-         * @description In the order of the row unit, front to back
-         * @enum {string}
-         */
-        Station: "row_cleaner" | "coulter" | "fertilizer_opener" | "parallel_arms" | "downforce" | "seed_delivery" | "meter_drive" | "meter" | "meter_air" | "opener_blades" | "blade_contact" | "scrapers" | "seed_tube_guard" | "seed_tube" | "gauge_wheels" | "depth_stop" | "seed_firmer" | "closing_wheels" | "frame" | "wheels_and_drive" | "hydraulics" | "air_and_fill" | "fertilizer_system" | "electronics";
-        /** @enum {string} */
-        Unit: "mm" | "inH2O" | "psi" | "deg" | "percent" | "notch" | "shim" | "season" | "mi" | "mark";
-        Figure: {
-            value: number;
-            unit: components["schemas"]["Unit"];
-            typed: string;
-            source: string;
-        };
-        StateMeaning: {
-            state: components["schemas"]["State"];
-            verdict: components["schemas"]["Verdict"];
-            reasons: components["schemas"]["Reason"][];
-        };
-        ChipMeaning: {
-            chip: components["schemas"]["Chip"];
-            verdict: components["schemas"]["Verdict"];
-        };
-        Check: {
-            key: components["schemas"]["CheckKey"];
-            station: components["schemas"]["Station"];
-            /** @description Checked once, as row 0 */
-            whole_planter: boolean;
-            kind: components["schemas"]["CheckKind"];
-            /** @description Of its figure; null where it takes none */
-            unit: components["schemas"]["Unit"] | null;
-            /** @enum {string} */
-            rule: "wear_limit" | "window" | "play_limit" | "chain_stretch" | "range" | "closing_gap" | "centring" | "target" | "like_rows_watch" | "like_rows_change" | "at_least" | "due_after" | "recorded";
-            sides: components["schemas"]["Side"][];
-            /** @description Of the spec sheet, by name */
-            figures: {
-                [key: string]: components["schemas"]["Figure"];
+        Refusal: {
+            /** @description The shape of every refusal; see App\Exceptions\Speaks. */
+            message: string;
+            errors?: {
+                [key: string]: string[];
             };
-            /** @description What to name on a scale, by figure name, in the check's unit */
-            marks: {
-                [key: string]: number;
-            };
-            /** @description Where nothing is known of last time; empty where no figure is taken */
-            bands: components["schemas"]["Band"][];
-            /** @description On any row */
-            doubts: components["schemas"]["Doubt"][];
-            /** @description What can be answered where no figure is taken */
-            states: components["schemas"]["StateMeaning"][];
-            /** @description Reasons to tick, each with the verdict that it amounts to at least */
-            chips: components["schemas"]["ChipMeaning"][];
-            /** @description A row is judged by the median of all rows */
-            compares_rows: boolean;
         };
         ShimAdvice: {
             /**
@@ -1261,99 +780,197 @@ export interface components {
             happened_at: string;
             by: string;
         };
-        /** @description Nine in ten, half, one in ten last longer than this; null where it is out of sight or the record too thin */
-        Left: {
-            p10: number | null;
-            /** @description By the nominal life where the record is too thin */
-            p50: number | null;
-            p90: number | null;
-        };
-        PlaceForecast: {
-            row: number;
-            check: components["schemas"]["CheckKey"];
-            side: components["schemas"]["Side"];
-            /** @description Whose part it is the size of; null for what is set */
-            slot: components["schemas"]["Slot"] | null;
-            /** Format: uuid */
-            fitting_id: string | null;
-            /** @description Expected now; null where nothing was ever read */
-            size_mm: number | null;
-            /** @description Furrow metres that the part has run, as far as is known */
-            use_m: number;
-            /** @description Furrow metres */
-            left_m: components["schemas"]["Left"];
-            /** @description Acres of this planter */
-            left_acres: components["schemas"]["Left"];
-            /** @description Of reaching the limit before the season ends */
-            chance: number | null;
+        /** @enum {string} */
+        RemovalReason: "worn" | "failed" | "with_the_set" | "moved" | "other";
+        /** @description Something that was done to the parts of one row */
+        LedgerEntry: {
             /**
-             * Format: date
-             * @description The day on which as many have reached the limit as not, within the season
+             * Format: uuid
+             * @description Made on the device, UUIDv7
              */
-            due_on: string | null;
-            /** @description Too little on record: what is left goes by the spec sheet's nominal life */
-            thin: boolean;
-            /** @description That it stands on */
-            readings: number;
-            /** @description Readings that do not fit the rest; they hardly weigh */
-            outliers: string[];
-        };
-        SeasonPlan: {
-            acres: number;
-            done: number;
-            left: number;
-            /** @description From the first to the last day of planting */
-            days: number | null;
-            /** @description False: nobody has said, and it is as much as the last season */
-            planned: boolean;
-        };
-        Forecast: {
-            plan: components["schemas"]["SeasonPlan"] | null;
-            /** @description The shop's figure: over it a part is watched */
-            watch_chance: number;
-            places: components["schemas"]["PlaceForecast"][];
-        };
-        Band: {
-            /** @description In the check's unit, included; up to, not including, the next band */
-            from: number;
-            verdict: components["schemas"]["Verdict"];
-            reasons: components["schemas"]["Reason"][];
-        };
-        Doubt: {
-            /** @description Worded under doubt.CODE in lang/en.json */
-            code: string;
-            ref: number;
-            unit: components["schemas"]["Unit"];
-            /** @description Values below are hard to believe */
-            below: number | null;
-            /** @description Values above are hard to believe */
-            above: number | null;
-        };
-        /** @description What the other rows make hard to believe, by check */
-        RowDoubts: {
-            [key: string]: components["schemas"]["Doubt"];
-        };
-        Bands: components["schemas"]["Band"][];
-        /** @description The bands of the checks that compare rows, by what the rows read now, by check */
-        RowBands: {
-            [key: string]: components["schemas"]["Bands"];
-        };
-        HistoryReading: components["schemas"]["Answer"] & {
-            /** Format: uuid */
             id: string;
-            result: components["schemas"]["Result"];
-            entry: components["schemas"]["Entry"];
-            typed: string | null;
-            confirmed: boolean;
-            /** Format: date-time */
-            taken_at: string;
-            taken_by: string;
-            season: number;
-            kind: components["schemas"]["WalkKind"];
-            /** @description False once a later reading of the same walk has taken its place */
-            holds: boolean;
-            verdict: components["schemas"]["Verdict"] | null;
-            reasons: components["schemas"]["Reason"][];
+            /** @enum {string} */
+            kind: "fitted" | "removed" | "shims_moved" | "withdrawn";
+            /**
+             * Format: date-time
+             * @description Not in the future
+             */
+            happened_at: string;
+            row?: number;
+            slot?: components["schemas"]["Slot"];
+            side?: components["schemas"]["Side"];
+            /** @description Of a fitted part; left out where nobody knows */
+            part_type_id?: number | null;
+            /**
+             * Format: uuid
+             * @description A part that was fitted on this planter before: its use and wear come along
+             */
+            part_id?: string | null;
+            /** @description Fitted used, from elsewhere */
+            used?: boolean;
+            /** @description As measured when fitted; by default a new part's own */
+            size?: string | null;
+            /** @description Furrow distance that a used part had run, as typed */
+            ran_before?: string | null;
+            /**
+             * Format: uuid
+             * @description What is removed
+             */
+            fitting_id?: string | null;
+            /** @description Why the part came out: the one that is removed, or the one that was in the slot */
+            reason?: components["schemas"]["RemovalReason"];
+            /** @description Inner shims in the pack that was in */
+            shims?: number | null;
+            /** @description Shims added on each side; negative for taken out */
+            pairs?: number | null;
+            /** @description Contact length before shims were moved, as typed */
+            contact_before?: string | null;
+            cost?: number | null;
+            note?: string;
+            /**
+             * Format: uuid
+             * @description The event whose place this one takes
+             */
+            supersedes?: string | null;
+        };
+        Ledger: {
+            /** @description That each row of this planter has */
+            slots: {
+                slot: components["schemas"]["Slot"];
+                /** @description Where hands go in to change it */
+                station: components["schemas"]["Station"];
+                sides: components["schemas"]["Side"][];
+                /** @description That its part is looked at by */
+                check: components["schemas"]["CheckKey"];
+                /** @description The part has a size that wears */
+                measured: boolean;
+            }[];
+            /** @description What is fitted now */
+            fitted: components["schemas"]["Fitting"][];
+            /** @description Parts that came off this planter before their end and are fitted nowhere, each as it was last */
+            shelf: components["schemas"]["Fitting"][];
+        };
+        LifeCurve: {
+            part_type_id: number;
+            name: string;
+            /** @description That were ever fitted and are known to have run so far */
+            parts: number;
+            /** @description Parts of which it is not on record how far they had run */
+            left_out: number;
+            /** @description Of which worn out or failed; the rest was changed early or still runs */
+            ended: number;
+            /** @description Furrow metres that the longest-running part has reached */
+            longest_m: number;
+            /** @description What half of them reach; null where more than half have not ended */
+            median_m: number | null;
+            /** @description 95 % interval */
+            median_low_m: number | null;
+            /** @description 95 % interval; null where it is open */
+            median_high_m: number | null;
+            steps: {
+                ran_m: number;
+                /** @description Still running from here on */
+                share: number;
+                /** @description 95 % interval */
+                low: number;
+                high: number;
+                /** @description Parts still running just before */
+                at_risk: number;
+            }[];
+        };
+        PartLives: {
+            curve: components["schemas"]["LifeCurve"];
+            against: components["schemas"]["LifeCurve"] | null;
+            /** @description By the log-rank test */
+            comparison: {
+                /** @description The lives differ by more than luck explains */
+                clear: boolean;
+                /** @description The part type that lasts longer; null where it is not clear */
+                longer: number | null;
+                /** @description Chance of a difference this great if both lasted alike */
+                luck: number;
+            } | null;
+        };
+        /** @enum {string} */
+        Slot: "row_cleaner_wheel" | "coulter_blade" | "coulter_bearing" | "fertilizer_blade" | "fertilizer_boot" | "fertilizer_tube" | "arm_bushings" | "meter_chain" | "sprockets" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_disc" | "opener_blade" | "opener_bearing" | "scraper" | "seed_tube_guard" | "seed_tube" | "seed_sensor" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_bushing" | "firmer_tip" | "closing_wheel" | "closing_bearing" | "closing_tail_bushing";
+        PartTypeEdit: {
+            name: string;
+            /** @description The workshop's own */
+            own_number?: string | null;
+            /** @description That it fits */
+            slots: components["schemas"]["Slot"][];
+            per_row: number;
+            /** @description As typed, such as 15 in; empty where the part has no size that is measured */
+            new_size?: string | null;
+            /** @description Expected, furrow distance as typed, such as 800 mi */
+            life?: string | null;
+            /** @description For one */
+            price?: number | null;
+            lead_days?: number | null;
+            notes?: string;
+            /** @description An opener blade of the heavier kind, with large rivets: needs a guard with clearance */
+            heavy?: boolean;
+            /** @description A seed tube guard with clearance for large rivets */
+            clearance?: boolean;
+        };
+        PartType: {
+            id: number;
+            name: string;
+            own_number: string | null;
+            slots: components["schemas"]["Slot"][];
+            per_row: number;
+            new_size_mm: number | null;
+            new_size_typed: string | null;
+            /** @description Expected, furrow metres */
+            life_m: number | null;
+            /** @description For one */
+            price: number | null;
+            lead_days: number | null;
+            notes: string;
+            heavy: boolean;
+            clearance: boolean;
+        };
+        Receipt: {
+            /** @description Place in what was sent, from 0 */
+            index: number;
+            id: string | null;
+            /** @enum {string} */
+            outcome: "stored" | "known" | "doubtful" | "conflict" | "refused";
+            /** @description The HTTP status the item would have had alone */
+            status: number;
+            message: string | null;
+            doubts: components["schemas"]["Reason"][];
+        };
+        Receipts: {
+            /** @description One for each item, in the same order */
+            receipts: components["schemas"]["Receipt"][];
+        };
+        /** @enum {string} */
+        ImportKind: "acres" | "readings" | "changes";
+        ImportMapping: {
+            /** @description By field, the number of its column from 0 */
+            columns: {
+                [key: string]: number;
+            };
+            /**
+             * @description What 3/4/2025 means
+             * @enum {string}
+             */
+            dates: "auto" | "dmy" | "mdy";
+        };
+        ImportEdit: {
+            /** Format: binary */
+            file: string;
+            kind: components["schemas"]["ImportKind"];
+            /**
+             * @description preview: only say what it holds; whole: all or nothing; good: the good lines
+             * @enum {string}
+             */
+            mode: "preview" | "whole" | "good";
+            /** @description ImportMapping as JSON; guessed from the names of the columns where it is left out */
+            mapping?: string;
+            /** @description Numbers of lines that are not wanted, as a JSON list */
+            leave_out?: string;
         };
         Import: {
             kind: components["schemas"]["ImportKind"];
@@ -1409,102 +1026,253 @@ export interface components {
             /** @description When this very file was imported before */
             already: components["schemas"]["Import"] | null;
         };
-        LifeCurve: {
-            part_type_id: number;
+        /** @enum {string} */
+        CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "downforce_spring_step" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "firmer_tip" | "firmer_tension" | "closing_gap" | "closing_centring" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting";
+        /** @enum {string} */
+        CheckKind: "measure" | "touch" | "condition" | "count" | "setting" | "yes_no";
+        /** @enum {string} */
+        Chip: "bent" | "bolts_loose" | "brittle" | "broken" | "chafed" | "chipped" | "chunk_missing" | "cracked" | "curled_lip" | "dead" | "dirty" | "dog_ear" | "dull" | "edge_gone" | "hole_rubbed" | "holes_plugged" | "kinked" | "leaking" | "lid_missing" | "lip_gone" | "loose" | "missing" | "play" | "plugged" | "residue" | "rough" | "seized" | "split" | "spring_broken" | "stiff" | "stuck" | "teeth_bent" | "teeth_hooked" | "teeth_missing" | "teeth_worn" | "thin" | "too_loose" | "too_tight" | "torn" | "warped" | "worn";
+        /** @enum {string} */
+        Side: "left" | "right" | "centre";
+        /** @enum {string} */
+        State: "sound" | "watch" | "change" | "failed" | "gap" | "light" | "tight" | "yes" | "no";
+        /**
+         * @description In the order of the row unit, front to back
+         * @enum {string}
+         */
+        Station: "row_cleaner" | "coulter" | "fertilizer_opener" | "parallel_arms" | "downforce" | "seed_delivery" | "meter_drive" | "meter" | "meter_air" | "opener_blades" | "blade_contact" | "scrapers" | "seed_tube_guard" | "seed_tube" | "gauge_wheels" | "depth_stop" | "seed_firmer" | "closing_wheels" | "frame" | "wheels_and_drive" | "hydraulics" | "air_and_fill" | "fertilizer_system" | "electronics";
+        /** @enum {string} */
+        Unit: "mm" | "inH2O" | "psi" | "deg" | "percent" | "notch" | "shim" | "season" | "mi" | "mark";
+        Figure: {
+            value: number;
+            unit: components["schemas"]["Unit"];
+            typed: string;
+            source: string;
+        };
+        StateMeaning: {
+            state: components["schemas"]["State"];
+            verdict: components["schemas"]["Verdict"];
+            reasons: components["schemas"]["Reason"][];
+        };
+        ChipMeaning: {
+            chip: components["schemas"]["Chip"];
+            verdict: components["schemas"]["Verdict"];
+        };
+        Check: {
+            key: components["schemas"]["CheckKey"];
+            station: components["schemas"]["Station"];
+            /** @description Checked once, as row 0 */
+            whole_planter: boolean;
+            kind: components["schemas"]["CheckKind"];
+            /** @description Of its figure; null where it takes none */
+            unit: components["schemas"]["Unit"] | null;
+            /** @enum {string} */
+            rule: "wear_limit" | "window" | "play_limit" | "chain_stretch" | "range" | "closing_gap" | "centring" | "target" | "like_rows_watch" | "like_rows_change" | "at_least" | "due_after" | "recorded";
+            sides: components["schemas"]["Side"][];
+            /** @description Of the spec sheet, by name */
+            figures: {
+                [key: string]: components["schemas"]["Figure"];
+            };
+            /** @description What to name on a scale, by figure name, in the check's unit */
+            marks: {
+                [key: string]: number;
+            };
+            /** @description Where nothing is known of last time; empty where no figure is taken */
+            bands: components["schemas"]["Band"][];
+            /** @description On any row */
+            doubts: components["schemas"]["Doubt"][];
+            /** @description What can be answered where no figure is taken */
+            states: components["schemas"]["StateMeaning"][];
+            /** @description Reasons to tick, each with the verdict that it amounts to at least */
+            chips: components["schemas"]["ChipMeaning"][];
+            /** @description A row is judged by the median of all rows */
+            compares_rows: boolean;
+        };
+        FigureEdit: {
+            /** @description A figure as typed; a bare number is in the user's units */
+            value: string;
+            /** @description Where the figure comes from */
+            source: string;
+        };
+        /** @description By figure name */
+        FigureEdits: {
+            [key: string]: components["schemas"]["FigureEdit"];
+        };
+        SpecSheetEdit: {
             name: string;
-            /** @description That were ever fitted and are known to have run so far */
-            parts: number;
-            /** @description Parts of which it is not on record how far they had run */
-            left_out: number;
-            /** @description Of which worn out or failed; the rest was changed early or still runs */
-            ended: number;
-            /** @description Furrow metres that the longest-running part has reached */
-            longest_m: number;
-            /** @description What half of them reach; null where more than half have not ended */
-            median_m: number | null;
-            /** @description 95 % interval */
-            median_low_m: number | null;
-            /** @description 95 % interval; null where it is open */
-            median_high_m: number | null;
-            steps: {
-                ran_m: number;
-                /** @description Still running from here on */
-                share: number;
-                /** @description 95 % interval */
-                low: number;
-                high: number;
-                /** @description Parts still running just before */
-                at_risk: number;
-            }[];
+            /** @description By check and figure name */
+            figures: {
+                [key: string]: components["schemas"]["FigureEdits"];
+            };
+            notch: components["schemas"]["FigureEdit"];
         };
-        PartLives: {
-            curve: components["schemas"]["LifeCurve"];
-            against: components["schemas"]["LifeCurve"] | null;
-            /** @description By the log-rank test */
-            comparison: {
-                /** @description The lives differ by more than luck explains */
-                clear: boolean;
-                /** @description The part type that lasts longer; null where it is not clear */
-                longer: number | null;
-                /** @description Chance of a difference this great if both lasted alike */
-                luck: number;
-            } | null;
-        };
-        Me: {
+        SpecSheet: {
             id: number;
             name: string;
-            workshop: string;
             /** @enum {string} */
+            type: "vacuum" | "finger" | "plate" | "single_disc_drill";
+            /** @description The workshop's own, to be edited */
+            own: boolean;
+            notch: components["schemas"]["Figure"];
+            typical_equipment: components["schemas"]["Equipment"];
+            checks: components["schemas"]["Check"][];
+        };
+        Reading: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /** @description 0 for a check of the whole planter */
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            /** @description recorded by default */
+            result?: components["schemas"]["Result"];
+            /** @description typed by default; rest_of_row and rest_of_station go with looked_sound */
+            entry?: components["schemas"]["Entry"];
+            /** @description A figure as typed, where the check takes one */
+            typed?: string;
+            /**
+             * @description The system of a bare number
+             * @default in
+             * @enum {string}
+             */
             units: "in" | "mm";
-            /** @enum {string} */
-            theme: "light" | "dark";
+            /** @description Where the check takes no figure */
+            state?: components["schemas"]["State"];
+            /** @description Reasons ticked, of those that the check has */
+            chips?: components["schemas"]["Chip"][];
+            /** @description Keep it although it is hard to believe */
+            confirmed?: boolean;
+            /** Format: date-time */
+            taken_at: string;
         };
-        PartType: {
-            id: number;
-            name: string;
-            own_number: string | null;
-            slots: components["schemas"]["Slot"][];
-            per_row: number;
-            new_size_mm: number | null;
-            new_size_typed: string | null;
-            /** @description Expected, furrow metres */
-            life_m: number | null;
-            /** @description For one */
-            price: number | null;
-            lead_days: number | null;
-            notes: string;
-            heavy: boolean;
-            clearance: boolean;
+        Batch: {
+            receipts: components["schemas"]["Receipt"][];
+            news: components["schemas"]["WalkNews"];
         };
-        Planter: {
-            id: number;
-            farm: string;
-            name: string;
-            row_count: number;
-            spacing_mm: number;
-            spacing_typed: string;
-            sections: number[];
-            /** @description The year of planting that is being prepared */
+        Board: {
+            planter: components["schemas"]["Planter"];
+            /** @description Null where this season has no walk yet */
+            walk: components["schemas"]["Walk"] | null;
             season: number;
-            /** Format: date */
-            planting_start: string | null;
-            planned_acres: number | null;
-            planting_days: number | null;
-            /** @description Negative once planting has begun */
-            days_to_planting: number | null;
-            equipment: components["schemas"]["Equipment"];
-            spec_sheet: {
-                id: number;
-                name: string;
-                type: string;
-            };
+            checks: components["schemas"]["Check"][];
+            ribbon: components["schemas"]["RibbonRow"][];
+            whole_planter: components["schemas"]["RibbonRow"];
+            row_doubts: components["schemas"]["RowDoubts"];
+            /** @description Every place, row by row */
+            cells: components["schemas"]["Cell"][];
+            /** @description What is not sound, the worst first: places in the list of cells */
+            findings: number[];
         };
-        Refusal: {
-            /** @description The shape of every refusal; see App\Exceptions\Speaks. */
-            message: string;
-            errors?: {
-                [key: string]: string[];
-            };
+        /** @enum {string} */
+        Result: "recorded" | "looked_sound" | "not_fitted" | "withdrawn" | "fitted" | "measure_again";
+        /** @enum {string} */
+        Entry: "typed" | "same_as_last" | "rest_of_row" | "rest_of_station" | "from_sheet";
+        Reason: {
+            /** @description Worded in lang/en.json under reason.CODE, or under CODE itself where it has a dot */
+            code: string;
+            /** @description The figure that the reading was held against */
+            ref: number | null;
+            unit: components["schemas"]["Unit"] | null;
+            /**
+             * Format: date
+             * @description The day of what is told
+             */
+            on?: string;
+        };
+        Answer: {
+            /** @description In the check's unit; null where no figure was read */
+            value: number | null;
+            state: components["schemas"]["State"] | null;
+            chips: components["schemas"]["Chip"][];
+        };
+        CurrentReading: components["schemas"]["Answer"] & {
+            /**
+             * Format: uuid
+             * @description Of the reading; null where the place was given another part, or set anew, since
+             */
+            id: string | null;
+            result: components["schemas"]["Result"];
+            verdict: components["schemas"]["Verdict"];
+            reasons: components["schemas"]["Reason"][];
+            taken_at: string;
+        };
+        LastReading: components["schemas"]["Answer"] & {
+            season: number;
+        };
+        Cell: {
+            /** @description 0 for the planter as a whole */
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            /** @description Null while unchecked */
+            now: components["schemas"]["CurrentReading"] | null;
+            /** @description The newest earlier season's reading */
+            last: components["schemas"]["LastReading"] | null;
+        };
+        Band: {
+            /** @description In the check's unit, included; up to, not including, the next band */
+            from: number;
+            verdict: components["schemas"]["Verdict"];
+            reasons: components["schemas"]["Reason"][];
+        };
+        Doubt: {
+            /** @description Worded under doubt.CODE in lang/en.json */
+            code: string;
+            ref: number;
+            unit: components["schemas"]["Unit"];
+            /** @description Values below are hard to believe */
+            below: number | null;
+            /** @description Values above are hard to believe */
+            above: number | null;
+        };
+        /** @description What the other rows make hard to believe, by check */
+        RowDoubts: {
+            [key: string]: components["schemas"]["Doubt"];
+        };
+        Bands: components["schemas"]["Band"][];
+        /** @description The bands of the checks that compare rows, by what the rows read now, by check */
+        RowBands: {
+            [key: string]: components["schemas"]["Bands"];
+        };
+        HistoryReading: components["schemas"]["Answer"] & {
+            /** Format: uuid */
+            id: string;
+            result: components["schemas"]["Result"];
+            entry: components["schemas"]["Entry"];
+            typed: string | null;
+            confirmed: boolean;
+            /** Format: date-time */
+            taken_at: string;
+            taken_by: string;
+            season: number;
+            kind: components["schemas"]["WalkKind"];
+            /** @description False once a later reading of the same walk has taken its place */
+            holds: boolean;
+            verdict: components["schemas"]["Verdict"] | null;
+            reasons: components["schemas"]["Reason"][];
+        };
+        NoteEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            kind: components["schemas"]["NoteKind"];
+            /** @description Empty takes back the note that is superseded */
+            text: string;
+            /**
+             * Format: uuid
+             * @description The note whose place this one takes
+             */
+            supersedes?: string | null;
+            /** Format: date-time */
+            taken_at: string;
         };
         Remark: {
             /** Format: uuid */
@@ -1543,16 +1311,22 @@ export interface components {
             /** @description Places of the row looked at */
             checked: number;
         };
-        SpecSheet: {
-            id: number;
-            name: string;
-            /** @enum {string} */
-            type: "vacuum" | "finger" | "plate" | "single_disc_drill";
-            /** @description The workshop's own, to be edited */
-            own: boolean;
-            notch: components["schemas"]["Figure"];
-            typical_equipment: components["schemas"]["Equipment"];
-            checks: components["schemas"]["Check"][];
+        TimelineReading: components["schemas"]["HistoryReading"] & {
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+        };
+        RowRecord: {
+            row: number;
+            /** @description Figures and trouble of all walks, newest first; what was sound without a figure is left out */
+            readings: components["schemas"]["TimelineReading"][];
+            notes: components["schemas"]["Note"][];
+            photos: components["schemas"]["Photo"][];
+            /** @description What is fitted, and was, newest first */
+            fittings: components["schemas"]["Fitting"][];
+            shim_moves: components["schemas"]["ShimMove"][];
+            forecast: components["schemas"]["Forecast"];
+            /** @description Furrow metres that the row has run altogether */
+            run_m: number;
         };
         WalkStep: components["schemas"]["Cell"] & {
             /** @description Only where the season's outlook counts; else the check's, or those of row_bands */
@@ -1581,6 +1355,8 @@ export interface components {
         WalkState: {
             /** @description Another one means that the figures, the rows or the choice of checks have changed: get the guide again */
             version: string;
+            /** @description Of the planter: while it is the same there is nothing new */
+            revision: number;
             /**
              * Format: date-time
              * @description To ask for news since
@@ -1620,6 +1396,248 @@ export interface components {
             started_at: string;
             /** Format: date-time */
             finished_at: string | null;
+        };
+        /** @description Rows that ran only a share of it */
+        ShutOff: {
+            rows: number[];
+            /** @description That they ran; 0 where they were shut off throughout */
+            share: number;
+        };
+        /** @description Either a line as it is told, with the day, or field and acres */
+        AcresEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /**
+             * Format: date
+             * @description Not in the future; a day in the line goes before it
+             */
+            day: string;
+            /** @description Such as: 62.5 ac, Long Field, popcorn, 5 mph, no-till */
+            line?: string | null;
+            field?: string | null;
+            crop?: string | null;
+            /** @description Of the whole planter, over 0 to 10,000, to the thousandth */
+            acres?: number | null;
+            mph?: number | null;
+            /** @enum {string|null} */
+            soil?: "clay" | "silt" | "loam" | "sand" | "stony" | null;
+            /** @enum {string|null} */
+            residue?: "bare" | "usual" | "heavy" | null;
+            /** @enum {string|null} */
+            tillage?: "worked" | "min_till" | "no_till" | null;
+            /** @description The shop's own figure in place of the ground's */
+            severity?: number | null;
+            shut_off?: components["schemas"]["ShutOff"][];
+            /**
+             * Format: uuid
+             * @description The line whose place this one takes
+             */
+            supersedes?: string | null;
+            /** @description Take back the line that is superseded */
+            withdrawn?: boolean;
+        };
+        AcresLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            day: string;
+            field: string;
+            crop: string | null;
+            acres: number;
+            mph: number | null;
+            /** @enum {string|null} */
+            soil: "clay" | "silt" | "loam" | "sand" | "stony" | null;
+            /** @enum {string|null} */
+            residue: "bare" | "usual" | "heavy" | null;
+            /** @enum {string|null} */
+            tillage: "worked" | "min_till" | "no_till" | null;
+            severity: number;
+            own_severity: boolean;
+            shut_off: components["schemas"]["ShutOff"][];
+            logged_by: string;
+        };
+        Acres: {
+            /** @description The newest 300 */
+            lines: components["schemas"]["AcresLine"][];
+            seasons: {
+                season: number;
+                lines: number;
+                acres: number;
+            }[];
+            /** @description Furrow metres that each row has run, from the left */
+            rows: number[];
+            plan: components["schemas"]["SeasonPlan"] | null;
+            /** @description How fast parts wear on each kind of ground: by soil, residue and tillage with spaces between, - for what is not said */
+            severities: {
+                [key: string]: number;
+            };
+        };
+        /** @description Nine in ten, half, one in ten last longer than this; null where it is out of sight or the record too thin */
+        Left: {
+            p10: number | null;
+            /** @description By the nominal life where the record is too thin */
+            p50: number | null;
+            p90: number | null;
+        };
+        PlaceForecast: {
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            /** @description Whose part it is the size of; null for what is set */
+            slot: components["schemas"]["Slot"] | null;
+            /** Format: uuid */
+            fitting_id: string | null;
+            /** @description Expected now; null where nothing was ever read */
+            size_mm: number | null;
+            /** @description Furrow metres that the part has run, as far as is known */
+            use_m: number;
+            /** @description Furrow metres */
+            left_m: components["schemas"]["Left"];
+            /** @description Acres of this planter */
+            left_acres: components["schemas"]["Left"];
+            /** @description Of reaching the limit before the season ends */
+            chance: number | null;
+            /**
+             * Format: date
+             * @description The day on which as many have reached the limit as not, within the season
+             */
+            due_on: string | null;
+            /** @description Too little on record: what is left goes by the spec sheet's nominal life */
+            thin: boolean;
+            /** @description That it stands on */
+            readings: number;
+            /** @description Readings that do not fit the rest; they hardly weigh */
+            outliers: string[];
+            /**
+             * @description How it stands in the season that is coming
+             * @enum {string}
+             */
+            standing: "at_limit" | "hardly_lasts" | "may_not_last" | "lasts" | "nominal" | "unknown";
+            /** @description Not to be counted on for the whole season */
+            short: boolean;
+        };
+        SeasonPlan: {
+            acres: number;
+            done: number;
+            left: number;
+            /** @description From the first to the last day of planting */
+            days: number | null;
+            /** @description False: nobody has said, and it is as much as the last season */
+            planned: boolean;
+        };
+        Forecast: {
+            plan: components["schemas"]["SeasonPlan"] | null;
+            /** @description The shop's figure: over it a part is watched */
+            watch_chance: number;
+            places: components["schemas"]["PlaceForecast"][];
+        };
+        /** @description Distances in furrow metres of the row, each counted by the severity of its ground */
+        WearChart: {
+            check: components["schemas"]["CheckKey"];
+            /** @description Else it grows */
+            shrinks: boolean;
+            limit_mm: number;
+            new_mm: number | null;
+            /** @description What one acre of the planter is worth on its own ground */
+            metres_per_acre: number;
+            now_m: number;
+            season_end_m: number | null;
+            points: {
+                at_m: number;
+                size_mm: number;
+                /** Format: date-time */
+                taken_at: string;
+                /** @description Of the part that is fitted now */
+                current: boolean;
+                /** @description Does not fit the rest; it hardly weighs */
+                outlier: boolean;
+            }[];
+            /** @description Where another part went in, or it was set anew */
+            changes: {
+                at_m: number;
+                /** Format: date */
+                on: string;
+            }[];
+            /** @description Expected size with the ends of the 80 % band; empty where the record is too thin */
+            line: {
+                at_m: number;
+                size_mm: number;
+                low_mm: number;
+                high_mm: number;
+            }[];
+            thin: boolean;
+        };
+        /** @description What the planter carries; what is not fitted is not asked */
+        Equipment: {
+            /** @enum {string} */
+            meter: "vacuum" | "positive_air" | "finger" | "plate" | "fluted";
+            /** @enum {string} */
+            drive: "ground" | "hydraulic" | "electric";
+            /** @enum {string} */
+            downforce: "none" | "spring" | "air" | "hydraulic";
+            /** @enum {string} */
+            closing_wheels: "rubber" | "cast" | "spiked_poly" | "spiked_steel" | "mixed" | "disc";
+            row_cleaner: boolean;
+            coulter: boolean;
+            fertilizer: boolean;
+            firmer: boolean;
+            central_fill: boolean;
+            markers: boolean;
+            lift_assist: boolean;
+            /** @description Opener blades of the heavier kind, with large rivets */
+            heavy_blades: boolean;
+            /** @description The seed tube guard with clearance for large rivets */
+            clearance_guard: boolean;
+        };
+        PlanterEdit: {
+            farm: string;
+            name: string;
+            row_count: number;
+            /** @description Row spacing as typed, such as 30 in or 76 cm */
+            spacing: string;
+            /** @description Rows in each section of the toolbar from the left; one section by default */
+            sections?: number[];
+            spec_sheet_id: number;
+            /** @description As typical for the row-unit type where it is left out */
+            equipment?: components["schemas"]["Equipment"];
+            /** Format: date */
+            planting_start?: string | null;
+            /** @description Of the season that is being prepared */
+            planned_acres?: number | null;
+            /** @description From the first to the last day of planting */
+            planting_days?: number | null;
+        };
+        Planter: {
+            id: number;
+            farm: string;
+            name: string;
+            row_count: number;
+            spacing_mm: number;
+            spacing_typed: string;
+            sections: number[];
+            /** @description The year of planting that is being prepared */
+            season: number;
+            /** Format: date */
+            planting_start: string | null;
+            planned_acres: number | null;
+            planting_days: number | null;
+            /** @description Negative once planting has begun */
+            days_to_planting: number | null;
+            equipment: components["schemas"]["Equipment"];
+            spec_sheet: {
+                id: number;
+                name: string;
+                type: string;
+            };
+        };
+        Workshop: {
+            /** @description Over this chance of reaching its limit within the season a part is watched */
+            watch_chance: number;
+            /** @description Of the tz database; days begin and end by it */
+            time_zone: string;
         };
         YardPlanter: {
             id: number;
@@ -1686,96 +1704,6 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    acres: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
-                planter: components["parameters"]["planter"];
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description What the planter has planted, newest first */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Acres"];
-                };
-            };
-            404: components["responses"]["NotFound"];
-        };
-    };
-    logAcres: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
-                planter: components["parameters"]["planter"];
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AcresEntry"];
-            };
-        };
-        responses: {
-            /** @description Known */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Acres"];
-                };
-            };
-            /** @description Written */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Acres"];
-                };
-            };
-            404: components["responses"]["NotFound"];
-            409: components["responses"]["Refused"];
-            422: components["responses"]["Refused"];
-        };
-    };
-    board: {
-        parameters: {
-            query?: {
-                /** @description A walk of this planter; by default the open one, or else the newest of this season */
-                walk?: string;
-            };
-            header?: never;
-            path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
-                planter: components["parameters"]["planter"];
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The planter by that walk */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Board"];
-                };
-            };
-            404: components["responses"]["NotFound"];
-        };
-    };
     depthIndex: {
         parameters: {
             query?: never;
@@ -1799,12 +1727,19 @@ export interface operations {
             404: components["responses"]["NotFound"];
         };
     };
-    history: {
+    toolbarLevel: {
         parameters: {
-            query: {
-                row: number;
-                check: components["schemas"]["CheckKey"];
-                side: components["schemas"]["Side"];
+            query?: {
+                /** @description Height of the frame at a front point, a length as typed */
+                front?: string;
+                /** @description Height of the same tube at a rear point */
+                rear?: string;
+                /** @description Between the two points, along the frame */
+                span?: string;
+                /** @description Degrees, nose-up positive, instead of the heights */
+                pitch?: string;
+                /** @description From the hitch point to the wheels that carry the planter */
+                hitch?: string;
             };
             header?: never;
             path: {
@@ -1815,70 +1750,147 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Every reading of one place, newest first, corrections included */
+            /** @description The pitch, and how far the hitch has to move */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HistoryReading"][];
+                    "application/json": {
+                        /** @description Degrees, nose-up positive */
+                        pitch: number;
+                        verdict: components["schemas"]["Verdict"];
+                        /** @description Up where positive; null where it may stay or its distance is not known */
+                        hitch_move_mm: number | null;
+                    };
                 };
             };
             404: components["responses"]["NotFound"];
             422: components["responses"]["Refused"];
         };
     };
-    imports: {
+    me: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
-                planter: components["parameters"]["planter"];
-            };
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description Files that were imported, newest first */
+            /** @description Who is signed in */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Import"][];
+                    "application/json": components["schemas"]["Me"];
                 };
             };
-            404: components["responses"]["NotFound"];
+            401: components["responses"]["SignedOut"];
         };
     };
-    importFile: {
+    updateMe: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
-                planter: components["parameters"]["planter"];
-            };
+            path?: never;
             cookie?: never;
         };
         requestBody: {
             content: {
-                "multipart/form-data": components["schemas"]["ImportEdit"];
+                "application/json": {
+                    /** @enum {string} */
+                    units?: "in" | "mm";
+                    /** @enum {string} */
+                    theme?: "device" | "light" | "dark";
+                };
             };
         };
         responses: {
-            /** @description Newline-delimited JSON */
+            /** @description Settings kept */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/x-ndjson": string;
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            401: components["responses"]["SignedOut"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    email: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Signed in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            422: components["responses"]["Refused"];
+            429: components["responses"]["Refused"];
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Signed out */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["SignedOut"];
+        };
+    };
+    contact: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What to do about the contact of each row's blades */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Contact"];
                 };
             };
             404: components["responses"]["NotFound"];
-            422: components["responses"]["Refused"];
         };
     };
     ledger: {
@@ -1929,7 +1941,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Ledger"];
+                    "application/json": components["schemas"]["Receipts"];
                 };
             };
             /** @description Written */
@@ -1938,100 +1950,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Ledger"];
+                    "application/json": components["schemas"]["Receipts"];
                 };
             };
+            400: components["responses"]["Refused"];
             404: components["responses"]["NotFound"];
             409: components["responses"]["Refused"];
-            422: components["responses"]["Refused"];
-        };
-    };
-    me: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Who is signed in */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Me"];
-                };
-            };
-            401: components["responses"]["SignedOut"];
-        };
-    };
-    updateMe: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    /** @enum {string} */
-                    units?: "in" | "mm";
-                    /** @enum {string} */
-                    theme?: "light" | "dark";
-                };
-            };
-        };
-        responses: {
-            /** @description Settings kept */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Me"];
-                };
-            };
-            401: components["responses"]["SignedOut"];
-            422: components["responses"]["Refused"];
-        };
-    };
-    storeNote: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                walk: components["parameters"]["walk"];
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NoteEntry"];
-            };
-        };
-        responses: {
-            /** @description Known */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WalkNews"];
-                };
-            };
-            /** @description Kept */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WalkNews"];
-                };
-            };
-            404: components["responses"]["NotFound"];
             422: components["responses"]["Refused"];
         };
     };
@@ -2134,119 +2058,7 @@ export interface operations {
             404: components["responses"]["NotFound"];
         };
     };
-    storePhoto: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                walk: components["parameters"]["walk"];
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "multipart/form-data": {
-                    /**
-                     * Format: uuid
-                     * @description Made on the device, UUIDv7
-                     */
-                    id: string;
-                    row: number;
-                    check: components["schemas"]["CheckKey"];
-                    side: components["schemas"]["Side"];
-                    /** Format: date-time */
-                    taken_at: string;
-                    /** Format: binary */
-                    photo: string;
-                };
-            };
-        };
-        responses: {
-            /** @description Kept, or known */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WalkNews"];
-                };
-            };
-            404: components["responses"]["NotFound"];
-            422: components["responses"]["Refused"];
-        };
-    };
-    photo: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                photo: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The picture */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "image/jpeg": string;
-                };
-            };
-            404: components["responses"]["NotFound"];
-        };
-    };
-    thumbnail: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                photo: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The picture, 320 pixels at most */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "image/jpeg": string;
-                };
-            };
-            404: components["responses"]["NotFound"];
-        };
-    };
-    makePlanter: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PlanterEdit"];
-            };
-        };
-        responses: {
-            /** @description Made */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Planter"];
-                };
-            };
-            422: components["responses"]["Refused"];
-        };
-    };
-    planter: {
+    imports: {
         parameters: {
             query?: never;
             header?: never;
@@ -2258,19 +2070,19 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The planter */
+            /** @description Files that were imported, newest first */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Planter"];
+                    "application/json": components["schemas"]["Import"][];
                 };
             };
             404: components["responses"]["NotFound"];
         };
     };
-    editPlanter: {
+    importFile: {
         parameters: {
             query?: never;
             header?: never;
@@ -2282,186 +2094,21 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["PlanterEdit"];
+                "multipart/form-data": components["schemas"]["ImportEdit"];
             };
         };
         responses: {
-            /** @description Kept; an open walk follows */
+            /** @description Newline-delimited JSON */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Planter"];
+                    "application/x-ndjson": string;
                 };
             };
             404: components["responses"]["NotFound"];
             422: components["responses"]["Refused"];
-        };
-    };
-    printWalk: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                walk: components["parameters"]["walk"];
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Findings and figures, to print */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": string;
-                };
-            };
-            404: components["responses"]["NotFound"];
-        };
-    };
-    printBlank: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
-                planter: components["parameters"]["planter"];
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description An empty sheet with the planter's rows and the checks of its open walk, or all */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": string;
-                };
-            };
-            404: components["responses"]["NotFound"];
-        };
-    };
-    storeReadings: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                walk: components["parameters"]["walk"];
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    /**
-                     * Format: date-time
-                     * @description The as_of that the device heard last; the news goes back to it
-                     */
-                    since?: string;
-                    readings: components["schemas"]["Reading"][];
-                };
-            };
-        };
-        responses: {
-            /** @description What became of each */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Batch"];
-                };
-            };
-            400: components["responses"]["Refused"];
-            404: components["responses"]["NotFound"];
-            /** @description The one reading sent is in conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Batch"];
-                };
-            };
-            422: components["responses"]["Refused"];
-        };
-    };
-    row: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
-                planter: components["parameters"]["planter"];
-                row: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The record of one row */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RowRecord"];
-                };
-            };
-            404: components["responses"]["NotFound"];
-        };
-    };
-    signIn: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    email: string;
-                    password: string;
-                };
-            };
-        };
-        responses: {
-            /** @description Signed in */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Me"];
-                };
-            };
-            422: components["responses"]["Refused"];
-            429: components["responses"]["Refused"];
-        };
-    };
-    signOut: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Signed out */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            401: components["responses"]["SignedOut"];
         };
     };
     specSheets: {
@@ -2618,19 +2265,11 @@ export interface operations {
             404: components["responses"]["NotFound"];
         };
     };
-    toolbarLevel: {
+    board: {
         parameters: {
             query?: {
-                /** @description Height of the frame at a front point, a length as typed */
-                front?: string;
-                /** @description Height of the same tube at a rear point */
-                rear?: string;
-                /** @description Between the two points, along the frame */
-                span?: string;
-                /** @description Degrees, nose-up positive, instead of the heights */
-                pitch?: string;
-                /** @description From the hitch point to the wheels that carry the planter */
-                hitch?: string;
+                /** @description A walk of this planter; by default the open one, or else the newest of this season */
+                walk?: string;
             };
             header?: never;
             path: {
@@ -2641,23 +2280,289 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The pitch, and how far the hitch has to move */
+            /** @description The planter by that walk */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        /** @description Degrees, nose-up positive */
-                        pitch: number;
-                        verdict: components["schemas"]["Verdict"];
-                        /** @description Up where positive; null where it may stay or its distance is not known */
-                        hitch_move_mm: number | null;
-                    };
+                    "application/json": components["schemas"]["Board"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    history: {
+        parameters: {
+            query: {
+                row: number;
+                check: components["schemas"]["CheckKey"];
+                side: components["schemas"]["Side"];
+            };
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every reading of one place, newest first, corrections included */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryReading"][];
                 };
             };
             404: components["responses"]["NotFound"];
             422: components["responses"]["Refused"];
+        };
+    };
+    storeNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                walk: components["parameters"]["walk"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteEntry"];
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkNews"];
+                };
+            };
+            /** @description Kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkNews"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    storePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                walk: components["parameters"]["walk"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /**
+                     * Format: uuid
+                     * @description Made on the device, UUIDv7
+                     */
+                    id: string;
+                    row: number;
+                    check: components["schemas"]["CheckKey"];
+                    side: components["schemas"]["Side"];
+                    /** Format: date-time */
+                    taken_at: string;
+                    /** Format: binary */
+                    photo: string;
+                };
+            };
+        };
+        responses: {
+            /** @description Kept, or known */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkNews"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    thumbnail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture, 320 pixels at most */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    printWalk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                walk: components["parameters"]["walk"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Findings and figures, to print */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    printBlank: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description An empty sheet with the planter's rows and the checks of its open walk, or all */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    storeReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                walk: components["parameters"]["walk"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * Format: date-time
+                     * @description The as_of that the device heard last; the news goes back to it
+                     */
+                    since?: string;
+                    readings: components["schemas"]["Reading"][];
+                };
+            };
+        };
+        responses: {
+            /** @description What became of each */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            /** @description The one reading sent is in conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    row: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+                row: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The record of one row */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RowRecord"];
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     walks: {
@@ -2824,7 +2729,10 @@ export interface operations {
                 /** @description The as_of heard last; without it every place */
                 since?: string;
             };
-            header?: never;
+            header?: {
+                /** @description The revision heard last, in quotes: nothing is sent where nothing is new */
+                "If-None-Match"?: string;
+            };
             path: {
                 walk: components["parameters"]["walk"];
             };
@@ -2840,6 +2748,13 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["WalkNews"];
                 };
+            };
+            /** @description Nothing is new */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             404: components["responses"]["NotFound"];
         };
@@ -2922,6 +2837,70 @@ export interface operations {
             404: components["responses"]["NotFound"];
         };
     };
+    acres: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What the planter has planted, newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Acres"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    logAcres: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AcresEntry"];
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
     forecast: {
         parameters: {
             query?: never;
@@ -2975,7 +2954,32 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
-    contact: {
+    makePlanter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanterEdit"];
+            };
+        };
+        responses: {
+            /** @description Made */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Planter"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    planter: {
         parameters: {
             query?: never;
             header?: never;
@@ -2987,16 +2991,45 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description What to do about the contact of each row's blades */
+            /** @description The planter */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Contact"];
+                    "application/json": components["schemas"]["Planter"];
                 };
             };
             404: components["responses"]["NotFound"];
+        };
+    };
+    editPlanter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanterEdit"];
+            };
+        };
+        responses: {
+            /** @description Kept; an open walk follows */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Planter"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
         };
     };
     updateWorkshop: {
@@ -3009,21 +3042,19 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    /** @description Over this chance of reaching its limit within the season a part is watched */
-                    watch_chance: number;
+                    watch_chance?: number;
+                    time_zone?: string;
                 };
             };
         };
         responses: {
-            /** @description Set */
+            /** @description Set; open walks follow */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": {
-                        watch_chance: number;
-                    };
+                    "application/json": components["schemas"]["Workshop"];
                 };
             };
             422: components["responses"]["Refused"];

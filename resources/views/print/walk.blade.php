@@ -4,9 +4,9 @@
 <body>
     <h1>{{ $board->planter->name }}, {{ $board->planter->farm }}</h1>
     <p class="quiet">
-        {{ __("walk_kind.{$board->walk->kind->value}") }} {{ $board->season }}, started {{ $board->walk->started_at->format('j F Y') }},
-        {{ $board->walk->finished_at ? 'finished '.$board->walk->finished_at->format('j F Y') : 'not finished' }}.
-        {{ $board->rowCount }} rows. Printed {{ $today->format('j F Y') }}.
+        {{ __("walk_kind.{$board->walk->kind->value}") }} {{ $board->season }}, started {{ $day($board->walk->started_at) }},
+        {{ $board->walk->finished_at ? 'finished '.$day($board->walk->finished_at) : 'not finished' }}.
+        {{ $board->rowCount }} rows. Printed {{ $day() }}.
         {{ __('print.typical') }}
     </p>
     <h2>{{ __('print.findings') }}</h2>
@@ -34,10 +34,10 @@
             </tbody>
         </table>
     @endif
-    @if ($notes->isNotEmpty())
+    @if ($notes !== [])
         <h2>{{ __('print.notes') }}</h2>
         @foreach ($notes as $note)
-            <p>{{ $note->row_number ? "Row {$note->row_number}" : 'Planter' }}, {{ __("check.{$note->check_key}") }}: {{ __("note_kind.{$note->kind}") }}. {{ $note->text }} <span class="quiet">({{ $note->season }}, {{ $note->taken_by }})</span></p>
+            <p>{{ $note->place->row ? "Row {$note->place->row}" : 'Planter' }}, {{ __("check.{$note->place->check->value}") }}: {{ __("note_kind.{$note->kind->value}") }}. {{ $note->text }} <span class="quiet">({{ $note->season }}, {{ $note->takenBy }})</span></p>
         @endforeach
     @endif
     @foreach ($blocks as $block)

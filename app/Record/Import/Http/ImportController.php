@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace App\Record\Import\Http;
 
 use App\Http\Controller;
+use App\Models\Import;
 use App\Models\Planter;
 use App\Record\Import\CsvFile;
 use App\Record\Import\ImportFile;
 use App\Record\Import\Mapping;
 use App\Record\Import\RefusedFile;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
-use stdClass;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Throwable;
 
@@ -27,14 +26,9 @@ final class ImportController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function index(Planter $planter): JsonResponse
     {
-        $imports = DB::table('imports')
-            ->join('users', 'users.id', '=', 'imports.user_id')
-            ->where('planter_id', $planter->id)
-            ->orderByDesc('imports.id')
-            ->limit(self::MOST)
-            ->get(['imports.*', 'users.name AS imported_by']);
+        $imports = Import::query()->where('planter_id', $planter->id)->with('user:id,name')->orderByDesc('id')->limit(self::MOST)->get();
 
-        return new JsonResponse($imports->map(static fn (stdClass $import): array => ImportShape::import($import))->all());
+        return new JsonResponse($imports->map(ImportShape::import(...))->all());
     }
 
     #[OA\Post(path: '/api/planters/{planter}/imports', operationId: 'importFile', description: 'Answers line by line while it reads, each line a JSON object: ImportProgress, and at the end an ImportResult or an ImportRefusal.', tags: ['imports'])]

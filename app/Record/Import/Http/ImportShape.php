@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Record\Import\Http;
 
+use App\Models\Import;
 use App\Models\Planter;
 use App\Record\Import\CsvFile;
 use App\Record\Import\ImportMode;
 use App\Record\Import\ImportReport;
 use App\Record\Import\Mapping;
-use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
-use stdClass;
 
 #[OA\Schema(schema: 'Import', required: ['kind', 'file_name', 'kept', 'left_out', 'imported_at', 'imported_by'], properties: [
     new OA\Property(property: 'kind', ref: '#/components/schemas/ImportKind'),
@@ -55,27 +53,22 @@ use stdClass;
 final class ImportShape
 {
     /** @return array<string, mixed> */
-    public static function import(stdClass $import): array
+    public static function import(Import $import): array
     {
         return [
             'kind' => $import->kind,
             'file_name' => $import->file_name,
             'kept' => $import->kept,
             'left_out' => $import->left_out,
-            'imported_at' => CarbonImmutable::parse($import->imported_at)->utc()->format('Y-m-d\TH:i:s\Z'),
-            'imported_by' => $import->imported_by,
+            'imported_at' => $import->imported_at->utc()->format('Y-m-d\TH:i:s\Z'),
+            'imported_by' => $import->user->name,
         ];
     }
 
     /** @return array<string, mixed>|null */
     public static function already(Planter $planter, string $sha256): ?array
     {
-        $before = DB::table('imports')
-            ->join('users', 'users.id', '=', 'imports.user_id')
-            ->where('planter_id', $planter->id)
-            ->where('sha256', $sha256)
-            ->orderByDesc('imports.id')
-            ->first(['imports.*', 'users.name AS imported_by']);
+        $before = Import::query()->where('planter_id', $planter->id)->where('sha256', $sha256)->with('user:id,name')->orderByDesc('id')->first();
 
         return $before === null ? null : self::import($before);
     }

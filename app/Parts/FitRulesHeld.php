@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Parts;
+
+use App\Models\PartType;
+use App\Record\Touched;
+use App\Wear\WearRecord;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Parts\FitRules;
+use Ustrel\Core\Parts\PartKind;
+use Ustrel\Core\Parts\Slot;
+
+/** Parts that do not go together are not recorded together, whoever records them: at the end of no day since are they on one row. */
+final class FitRulesHeld
+{
+    private const SLOTS = [Slot::OpenerBlade, Slot::SeedTubeGuard];
+
+    /** @throws BrokenFitRule */
+    public static function hold(WearRecord $record, Touched $touched): void
+    {
+        $since = $touched->partsSince;
+        if ($since === null || array_intersect(array_keys($touched->slots), array_map(static fn (Slot $slot): string => $slot->value, self::SLOTS)) === []) {
+            return;
+        }
+        $planter = $record->planter;
+        $kinds = PartType::query()->where('workshop_id', $planter->workshop_id)->get()->keyBy('id')->map(static fn (PartType $type): PartKind => new PartKind($type->heavy, $type->clearance));
+        $zone = $planter->workshop->zone();
+        $parts = [];
+        $moments = [PHP_INT_MAX - 1 => Moment::ofMilliseconds(PHP_INT_MAX - 1)];
+        foreach ($record->installed() as $part) {
+            $fitting = $part->fitting;
+            if (in_array($fitting->place->slot, self::SLOTS, true) && isset($touched->rows[$fitting->place->row])) {
+                $parts[] = [$fitting, $kinds->get($record->typeOf($fitting) ?? 0) ?? new PartKind];
+                if (! $fitting->from->isBefore($since)) {
+                    $end = $fitting->from->day($zone)->end($zone);
+                    $moments[$end->milliseconds] = $end;
+                }
+            }
+        }
+        $broken = FitRules::broken($parts, array_values($moments), (bool) ($planter->equipment['clearance_guard'] ?? false));
+        if ($broken !== null) {
+            throw BrokenFitRule::by(...$broken);
+        }
+    }
+}

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Models\Planter;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Str;
+
+/**
+ * The one way into the record: what is sent again is known, an id is taken once, only what holds is superseded, and each
+ * item is judged by its kind. To be called within a Change, which holds the planter.
+ */
+final readonly class Inbox
+{
+    /** So many lines go to the database at a time; its driver takes 65,535 values. */
+    private const CHUNK = 1000;
+
+    public function __construct(
+        private Planter $planter,
+        private User $by,
+    ) {
+    }
+
+    /**
+     * Each item on its own.
+     *
+     * @param  list<mixed>  $items
+     * @return list<Receipt> one for each item, in the same order
+     */
+    public function take(Kind $kind, array $items, Touched $touched): array
+    {
+        $events = $this->onRecord($kind, $items);
+        $receipts = $accepted = $superseded = [];
+        foreach ($items as $index => $item) {
+            $id = self::idOf($item);
+            try {
+                $fields = Fields::of($item, $kind->wording()->noItem);
+                $envelope = Envelope::of($fields);
+                $known = $events[$envelope->id] ?? null;
+                if ($known !== null) {
+                    $receipts[] = $this->isSame($known, $envelope) ? Receipt::of($index, $envelope->id, Outcome::Known) : Receipt::conflict($index, $envelope->id);
+
+                    continue;
+                }
+                $target = $this->target($kind, $envelope, $events);
+                $row = $kind->read($fields, $envelope) + $envelope->columns($this->planter->id, $this->by->id) + ($kind->canSupersede() ? ['supersedes' => $envelope->supersedes] : []);
+                if ($target !== null) {
+                    $superseded[] = $target;
+                    $events[$target['id']]['later'] = $envelope->id;
+                }
+                $accepted[] = $row;
+                $events[$envelope->id] = ['withdrawn' => $kind->takesBack($row), 'later' => null] + $row;
+                $receipts[] = Receipt::of($index, $envelope->id, Outcome::Stored);
+            } catch (Refused $refused) {
+                $receipts[] = Receipt::refused($index, $id, $refused);
+            } catch (Doubted $doubted) {
+                $receipts[] = Receipt::doubtful($index, (string) $id, $doubted);
+            }
+        }
+        $this->store($kind, $accepted);
+        $kind->touch($accepted, $superseded, $touched);
+
+        return $receipts;
+    }
+
+    /**
+     * All of it, or nothing.
+     *
+     * @param  list<mixed>  $items
+     * @return list<Receipt>
+     *
+     * @throws NotTaken
+     */
+    public function takeWhole(Kind $kind, array $items, Touched $touched): array
+    {
+        $receipts = $this->take($kind, $items, $touched);
+        foreach ($receipts as $receipt) {
+            if (! $receipt->outcome->isTaken()) {
+                throw new NotTaken($receipts);
+            }
+        }
+
+        return $receipts;
+    }
+
+    /**
+     * @param  array<string, mixed>  $known
+     */
+    private function isSame(array $known, Envelope $envelope): bool
+    {
+        // What was recorded before there were digests is taken for the same.
+        return $known['planter_id'] === $this->planter->id && in_array($known['sent_sha256'], [null, $envelope->sha256], true);
+    }
+
+    /**
+     * The event whose place is taken, which has to hold still.
+     *
+     * @param  array<string, array<string, mixed>>  $events
+     * @return array<string, mixed>|null
+     *
+     * @throws Refused
+     */
+    private function target(Kind $kind, Envelope $envelope, array $events): ?array
+    {
+        if (! $kind->canSupersede() || $envelope->supersedes === null) {
+            return null;
+        }
+        $target = $events[$envelope->supersedes] ?? null;
+        $holds = $target !== null && $target['planter_id'] === $this->planter->id && ! $target['withdrawn'] && $target['later'] === null;
+
+        return $holds ? $target : throw Refused::because('supersedes', $kind->wording()->gone);
+    }
+
+    /**
+     * Events that the batch names, as itself or as what it takes the place of; wherever they are on record, for an id is
+     * taken once.
+     *
+     * @param  list<mixed>  $items
+     * @return array<string, array<string, mixed>> by id: the row, and with `later` the id of what took its place
+     */
+    private function onRecord(Kind $kind, array $items): array
+    {
+        $ids = [];
+        foreach ($items as $item) {
+            $ids[] = self::idOf($item);
+            $ids[] = self::idOf($item, 'supersedes');
+        }
+        $ids = array_values(array_unique(array_filter($ids)));
+        $events = [];
+        foreach (array_chunk($ids, self::CHUNK) as $chunk) {
+            $query = $kind->model()::query()->whereIn('id', $chunk);
+            if ($kind->canSupersede()) {
+                $query->select('*')->addSelect(['later' => self::laterThan($kind->model())]);
+            }
+            foreach ($query->toBase()->get() as $row) {
+                $events[$row->id] = (array) $row + ['later' => null, 'withdrawn' => false];
+            }
+        }
+
+        return $events;
+    }
+
+    /**
+     * @param  class-string<Model>  $model
+     * @return Builder<Model>
+     */
+    private static function laterThan(string $model): Builder
+    {
+        $table = (new $model)->getTable();
+
+        return $model::query()->from("{$table} AS later")->whereColumn('later.supersedes', "{$table}.id")->select('later.id')->limit(1);
+    }
+
+    /** @param  list<array<string, mixed>>  $rows */
+    private function store(Kind $kind, array $rows): void
+    {
+        foreach (array_chunk($rows, self::CHUNK) as $chunk) {
+            $kind->model()::query()->toBase()->insert($chunk);
+        }
+    }
+
+    private static function idOf(mixed $item, string $field = 'id'): ?string
+    {
+        $id = is_array($item) ? $item[$field] ?? null : null;
+
+        return is_string($id) && strlen($id) === 36 && Str::isUuid($id) ? strtolower($id) : null;
+    }
+}

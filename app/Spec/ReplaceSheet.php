@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Spec;
+
+use App\Models\Planter;
+use App\Models\SpecSheet;
+use App\Models\Workshop;
+use App\Record\Change;
+use App\Record\Touched;
+use Closure;
+
+/**
+ * Puts other figures into a workshop's own spec sheet. Open walks of planters that use it are judged by them from now on;
+ * finished walks keep theirs.
+ */
+final readonly class ReplaceSheet
+{
+    public function __construct(private Change $change)
+    {
+    }
+
+    /**
+     * @template T
+     *
+     * @param  array<string, mixed>  $columns  of the spec sheet
+     * @param  Closure(): T  $said  asked once all of it is done
+     * @param  bool  $keep  false: all of it is taken back
+     * @return T
+     */
+    public function __invoke(SpecSheet $sheet, array $columns, Closure $said, bool $keep = true): mixed
+    {
+        $answer = $this->change->ofWorkshop(
+            (int) $sheet->workshop_id,
+            static function (Workshop $workshop, Closure $change) use ($sheet, $columns): SpecSheet {
+                $sheet->update($columns);
+                foreach ($sheet->planters()->orderBy('id')->get() as $planter) {
+                    $change($planter, static function (Planter $planter, Touched $touched) use ($sheet): void {
+                        $touched->forecasts = true;
+                        $walk = $planter->openWalk();
+                        if ($walk !== null) {
+                            $walk->fill(['sheet' => $sheet->sheet])->countPlaces()->save();
+                            $touched->walks[$walk->id] = true;
+                        }
+                    });
+                }
+
+                return $sheet;
+            },
+            then: $said,
+            keep: static fn (): bool => $keep,
+        );
+        $sheet->refresh();
+
+        return $answer;
+    }
+}

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk;
+
+use App\Models\Cell;
+use App\Models\Reading;
+use App\Models\Walk;
+use App\Record\Doubted;
+use App\Record\Envelope;
+use App\Record\Fields;
+use App\Record\Kind;
+use App\Record\KindWording;
+use App\Record\Refused;
+use App\Record\Touched;
+use App\Walk\Board\LastReading;
+use App\Walk\Board\LastReadings;
+use App\Walk\Board\StoredAnswer;
+use stdClass;
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Spec\Answer;
+use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Walk\Doubt;
+use Ustrel\Core\Walk\Entry;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\Plausibility;
+use Ustrel\Core\Walk\Result;
+
+/** Readings of one walk, each in the light of the walk and of those before it. */
+final class ReadingEvents implements Kind
+{
+    private readonly SpecSheet $sheet;
+
+    /** @var array<string, LastReading> by place key */
+    private array $last;
+
+    /** @var array<string, array<string, Quantity|null>> the figures that the walk reads now, by check and place */
+    private array $current;
+
+    /** @param  bool  $ofThePast  brought in from a file, into a walk that is finished: nobody can be asked whether they are sure */
+    public function __construct(
+        private readonly Walk $walk,
+        private readonly LastReadings $lastReadings,
+        private readonly bool $ofThePast = false,
+    ) {
+        $this->sheet = $walk->readSheet();
+    }
+
+    public function model(): string
+    {
+        return Reading::class;
+    }
+
+    public function canSupersede(): bool
+    {
+        return false;
+    }
+
+    public function takesBack(array $row): bool
+    {
+        return false;
+    }
+
+    public function wording(): KindWording
+    {
+        return new KindWording('refused.not_a_reading');
+    }
+
+    public function read(Fields $fields, Envelope $envelope): array
+    {
+        $result = $fields->oneOf('result', Result::class, 'refused.unknown_result') ?? Result::Recorded;
+        if ($result === Result::Fitted || $result === Result::MeasureAgain) {
+            throw Refused::because('result', 'refused.unknown_result');
+        }
+        $entry = $fields->oneOf('entry', Entry::class, 'refused.unknown_entry') ?? Entry::Typed;
+        $isGlance = $entry === Entry::RestOfRow || $entry === Entry::RestOfStation;
+        if ($isGlance !== ($result === Result::LookedSound)) {
+            throw Refused::because('entry', 'refused.glance_and_figure');
+        }
+        $place = PlaceFields::read($fields, $this->sheet, $this->walk->row_count);
+        $check = $this->sheet->checks[$place->check->value];
+        $answer = $this->answer($fields, $result, $entry, $place, $check);
+        $takenAt = $fields->moment('taken_at', 'refused.no_time', 'refused.in_the_future');
+        $confirmed = $fields->flag('confirmed', 'refused.unknown_flag');
+        if ($this->walk->isFinished() && ! $this->ofThePast) {
+            throw Refused::because('', 'refused.walk_finished');
+        }
+        if (! $confirmed && ! $this->ofThePast && $entry !== Entry::SameAsLast) {
+            $this->doubt($place, $check, $answer?->quantity);
+        }
+        $this->current()[$place->check->value][$place->key()] = $answer?->quantity;
+
+        return [
+            'walk_id' => $this->walk->id,
+            ...Reading::at($place),
+            'result' => $result->value,
+            'entry' => $entry->value,
+            ...StoredAnswer::columns($answer),
+            'typed' => $answer?->quantity === null ? null : ($answer->quantity->asTyped() ?? ''),
+            'confirmed' => $confirmed || $this->ofThePast,
+            'taken_at' => $takenAt->toIso(),
+        ];
+    }
+
+    public function touch(array $rows, array $superseded, Touched $touched): void
+    {
+        foreach ($rows as $row) {
+            $touched->reading($this->walk->id, new Place($row['row_number'], CheckKey::from($row['check_key']), Side::from($row['side'])));
+        }
+    }
+
+    private function answer(Fields $fields, Result $result, Entry $entry, Place $place, Check $check): ?Answer
+    {
+        if ($result !== Result::Recorded) {
+            return null;
+        }
+        if ($entry !== Entry::SameAsLast) {
+            return AnswerFields::read($fields, $check, $place->row);
+        }
+
+        return ($this->last()[$place->key()] ?? throw Refused::because('entry', 'refused.no_last_time', ['row' => $place->row]))->answer();
+    }
+
+    /** @throws Doubted */
+    private function doubt(Place $place, Check $check, ?Quantity $value): void
+    {
+        if ($value === null) {
+            return;
+        }
+        $others = $this->current()[$check->key->value] ?? [];
+        unset($others[$place->key()]);
+        $doubts = Plausibility::ofPlace($check->rule, ($this->last()[$place->key()] ?? null)?->answer()->quantity);
+        $doubts[] = Plausibility::ofRows(array_values(array_filter($others)));
+        $raised = array_filter($doubts, static fn (?Doubt $doubt): bool => $doubt !== null && $doubt->concerns($value));
+        if ($raised !== []) {
+            throw new Doubted(array_values(array_map(static fn (Doubt $doubt): array => ReasonShape::coded($doubt->code->value, $doubt->reference), $raised)));
+        }
+    }
+
+    /** @return array<string, LastReading> by place key */
+    private function last(): array
+    {
+        return $this->last ??= $this->lastReadings->beforeWalk($this->walk);
+    }
+
+    /** @return array<string, array<string, Quantity|null>> */
+    private function &current(): array
+    {
+        if (! isset($this->current)) {
+            $this->current = [];
+            $cells = Cell::query()->where('walk_id', $this->walk->id)->whereNotNull('value')->toBase()->get(['row_number', 'check_key', 'side', 'value', 'state', 'chips']);
+            foreach ($cells as $cell) {
+                $this->current[$cell->check_key][self::place($cell)->key()] = (new StoredAnswer($cell->check_key, $cell->value, $cell->state, $cell->chips))->answer()?->quantity;
+            }
+        }
+
+        return $this->current;
+    }
+
+    private static function place(stdClass $cell): Place
+    {
+        return new Place($cell->row_number, CheckKey::from($cell->check_key), Side::from($cell->side));
+    }
+}

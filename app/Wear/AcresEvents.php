@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wear;
+
+use App\Models\AcresEntry;
+use App\Models\Planter;
+use App\Record\Envelope;
+use App\Record\Fields;
+use App\Record\Kind;
+use App\Record\KindWording;
+use App\Record\Refused;
+use App\Record\Touched;
+use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Wear\AcresLine;
+use Ustrel\Core\Wear\Ground;
+use Ustrel\Core\Wear\Residue;
+use Ustrel\Core\Wear\Soil;
+use Ustrel\Core\Wear\Tillage;
+use Ustrel\Core\Wear\UnreadableAcresLine;
+
+/** Fields that one planter has planted. */
+final readonly class AcresEvents implements Kind
+{
+    /** More than this no planter covers in a day. */
+    private const MOST_ACRES = 10_000;
+
+    /** Acres are kept to the thousandth. */
+    private const PLACES = 3;
+
+    private const FASTEST = 30;
+
+    private const LONGEST_NAME = 80;
+
+    private const LONGEST_LINE = 200;
+
+    public function __construct(private Planter $planter)
+    {
+    }
+
+    public function model(): string
+    {
+        return AcresEntry::class;
+    }
+
+    public function canSupersede(): bool
+    {
+        return true;
+    }
+
+    public function takesBack(array $row): bool
+    {
+        return $row['withdrawn'];
+    }
+
+    public function wording(): KindWording
+    {
+        return new KindWording('acres.line', 'acres.gone');
+    }
+
+    public function read(Fields $fields, Envelope $envelope): array
+    {
+        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
+        if ($withdrawn && $envelope->supersedes === null) {
+            throw Refused::because('supersedes', 'acres.gone');
+        }
+        $told = $this->told($fields);
+        $ground = self::ground($fields, $told?->ground);
+
+        return [
+            'day' => $this->day($told->day ?? $fields->day('day', 'acres.day'))->iso,
+            'field' => self::name($told->field ?? $fields->text('field', self::LONGEST_NAME, 'acres.field')),
+            'crop' => self::crop($told->crop ?? $fields->text('crop', self::LONGEST_NAME, 'acres.crop')),
+            'acres' => self::acres($told === null ? $fields->number('acres', 'acres.acres', ['acres' => $fields->said('acres')]) : round($told->acres, self::PLACES)),
+            'mph' => self::mph($told === null ? $fields->number('mph', 'acres.mph') : $told->mph),
+            'soil' => $ground->soil?->value,
+            'residue' => $ground->residue?->value,
+            'tillage' => $ground->tillage?->value,
+            'severity' => number_format($ground->severity(), 2, '.', ''),
+            'own_severity' => $ground->own !== null,
+            'shares' => json_encode((object) $this->shares($fields), JSON_THROW_ON_ERROR),
+            'withdrawn' => $withdrawn,
+        ];
+    }
+
+    public function touch(array $rows, array $superseded, Touched $touched): void
+    {
+        foreach ([...$rows, ...$superseded] as $row) {
+            $touched->acres(Day::of($row['day']));
+        }
+    }
+
+    /** The line as it was told; null where field and acres are given apart. */
+    private function told(Fields $fields): ?AcresLine
+    {
+        $line = $fields->text('line', self::LONGEST_LINE, 'acres.line');
+        try {
+            return $line === '' ? null : AcresLine::read($line);
+        } catch (UnreadableAcresLine $unreadable) {
+            throw Refused::because('line', "acres_line.{$unreadable->fault}", ['typed' => mb_substr($unreadable->typed, 0, 80)]);
+        }
+    }
+
+    private function day(?Day $day): Day
+    {
+        $day ??= throw Refused::because('day', 'acres.day', ['day' => '']);
+
+        return $this->planter->workshop->today()->isBefore($day) ? throw Refused::because('day', 'acres.day_ahead', ['day' => $day->iso]) : $day;
+    }
+
+    private static function name(string $field): string
+    {
+        return $field !== '' && mb_strlen($field) <= self::LONGEST_NAME ? $field : throw Refused::because('field', 'acres.field');
+    }
+
+    private static function crop(string $crop): ?string
+    {
+        return mb_strlen($crop) > self::LONGEST_NAME ? throw Refused::because('crop', 'acres.crop') : ($crop === '' ? null : $crop);
+    }
+
+    private static function acres(?float $acres): string
+    {
+        $acres ??= 0.0;
+        if ($acres <= 0 || $acres > self::MOST_ACRES) {
+            throw Refused::because('acres', 'acres.acres', ['acres' => rtrim(rtrim(number_format($acres, 4, '.', ','), '0'), '.')]);
+        }
+        if (abs($acres - round($acres, self::PLACES)) > 1e-9) {
+            throw Refused::because('acres', 'acres.too_fine', ['acres' => (string) $acres]);
+        }
+
+        return number_format($acres, self::PLACES, '.', '');
+    }
+
+    private static function mph(?float $mph): ?string
+    {
+        // Slower than a tenth would be kept as standing still.
+        return $mph === null || ($mph >= 0.1 && $mph <= self::FASTEST) ? ($mph === null ? null : number_format($mph, 1, '.', '')) : throw Refused::because('mph', 'acres.mph');
+    }
+
+    private static function ground(Fields $fields, ?Ground $told): Ground
+    {
+        $own = $fields->number('severity', 'acres.severity');
+        if ($own !== null && ($own < Ground::MILDEST || $own > Ground::HARSHEST)) {
+            throw Refused::because('severity', 'acres.severity');
+        }
+
+        return new Ground(
+            $told->soil ?? $fields->oneOf('soil', Soil::class, 'acres.ground'),
+            $told->residue ?? $fields->oneOf('residue', Residue::class, 'acres.ground'),
+            $told->tillage ?? $fields->oneOf('tillage', Tillage::class, 'acres.ground'),
+            $own,
+        );
+    }
+
+    /** @return array<int, float> by row, the share of the field that it ran */
+    private function shares(Fields $fields): array
+    {
+        $shares = [];
+        foreach ($fields->list('shut_off', 'acres.shut_off') as $part) {
+            try {
+                $group = Fields::of($part, 'acres.shut_off');
+                $rows = $group->list('rows', 'acres.shut_off');
+                $ran = $group->number('share', 'acres.shut_off') ?? throw Refused::because('', 'acres.shut_off');
+            } catch (Refused $refused) {
+                throw Refused::because('shut_off', 'acres.shut_off');
+            }
+            if ($rows === []) {
+                throw Refused::because('shut_off', 'acres.shut_off');
+            }
+            foreach ($rows as $row) {
+                $isRow = is_int($row) && $row >= 1 && $row <= $this->planter->row_count;
+                $named = ['row' => is_int($row) ? $row : '?', 'rows' => $this->planter->row_count];
+                match (true) {
+                    ! $isRow => throw Refused::because('shut_off', 'acres.shut_off_row', $named),
+                    $ran < 0 || $ran >= 1 => throw Refused::because('shut_off', 'acres.shut_off_share', $named),
+                    isset($shares[$row]) => throw Refused::because('shut_off', 'acres.shut_off_twice', $named),
+                    default => $shares[$row] = round($ran, 4),
+                };
+            }
+        }
+        ksort($shares);
+
+        return $shares;
+    }
+}

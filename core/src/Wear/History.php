@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Wear;
+
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Opener\ShimsMoved;
+use Ustrel\Core\Parts\Fitting;
+use Ustrel\Core\Parts\Installed;
+use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Parts\SlotPlace;
+use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\TakenReading;
+
+/**
+ * What is on record of the sizes that wear on one planter: readings, what was fitted meanwhile, where shims were moved.
+ * Says what counts as read of which part, and since when a contact is set as it is.
+ */
+final class History
+{
+    /** @var array<string, list<Installed>> by slot place, oldest first */
+    private array $inSlot = [];
+
+    /** @var array<string, non-empty-list<Installed>> by part, oldest first */
+    private array $ofPart = [];
+
+    /** @var array<int, Moment> by row, when the contact was last set anew: other blades, or shims moved */
+    private array $contactSet = [];
+
+    /** @var array<string, list<Sighting>> by place key, oldest first */
+    private array $sightings = [];
+
+    /**
+     * @param  int  $rows  of the planter
+     * @param  list<Installed>  $installed  oldest first
+     * @param  list<ShimsMoved>  $moves
+     * @param  list<TakenReading>  $readings  oldest first, then by id
+     */
+    private function __construct(
+        private readonly int $rows,
+        private readonly array $installed,
+        private readonly array $moves,
+        private readonly array $readings,
+    ) {
+        foreach ($installed as $part) {
+            $fitting = $part->fitting;
+            $this->inSlot[$fitting->place->key()][] = $part;
+            $this->ofPart[$fitting->part][] = $part;
+            if ($fitting->place->slot === Slot::OpenerBlade) {
+                $this->setContact($fitting->place->row, $fitting->from);
+            }
+        }
+        foreach ($moves as $move) {
+            $this->setContact($move->row, $move->at);
+        }
+        $this->hold();
+    }
+
+    /**
+     * @param  int  $rows  of the planter
+     * @param  list<Installed>  $installed  in any order
+     * @param  list<ShimsMoved>  $moves  in any order
+     * @param  list<TakenReading>  $readings  in any order
+     */
+    public static function of(int $rows, array $installed, array $moves, array $readings): self
+    {
+        usort($installed, static fn (Installed $a, Installed $b): int => [$a->fitting->from->milliseconds, $a->fitting->id] <=> [$b->fitting->from->milliseconds, $b->fitting->id]);
+        usort($readings, static fn (TakenReading $a, TakenReading $b): int => [$a->at->milliseconds, $a->id] <=> [$b->at->milliseconds, $b->id]);
+
+        return new self($rows, $installed, $moves, $readings);
+    }
+
+    /**
+     * What a walk looks back at: what was read on walks that began before it, of the parts that were on the planter until
+     * the next one began.
+     *
+     * @param  Moment|null  $until  null for the newest walk
+     */
+    public function before(Moment $began, ?Moment $until): self
+    {
+        $until ??= Moment::endOfTime();
+        $installed = array_filter($this->installed, static fn (Installed $part): bool => $part->fitting->from->isBefore($until));
+
+        return new self(
+            $this->rows,
+            array_values(array_map(static fn (Installed $part): Installed => $part->before($until), $installed)),
+            array_values(array_filter($this->moves, static fn (ShimsMoved $move): bool => $move->at->isBefore($until))),
+            array_values(array_filter($this->readings, static fn (TakenReading $reading): bool => $reading->walkBegan->isBefore($began))),
+        );
+    }
+
+    /** @return array<string, Trace> one for each row and side of a check, by place key */
+    public function traces(Check $check): array
+    {
+        $traces = [];
+        for ($row = 1; $row <= $this->rows; $row++) {
+            foreach ($check->sides as $side) {
+                $place = new Place($row, $check->key, $side);
+                $traces[$place->key()] = $this->trace($place);
+            }
+        }
+
+        return $traces;
+    }
+
+    public function trace(Place $place): Trace
+    {
+        $slot = Slot::of($place->check);
+        $fitting = $this->fitting($place);
+        if ($slot === null || $fitting === null) {
+            return $this->since($this->emptySince($place), $place);
+        }
+        $spans = $this->ofPart[$fitting->part];
+        $sightings = [];
+        foreach ($spans as $span) {
+            $at = $span->fitting->place;
+            array_push($sightings, ...$this->within($span->fitting->stretch(), new Place($at->row, $place->check, $at->side)));
+        }
+        $stretches = array_map(static fn (Installed $span): Stretch => $span->fitting->stretch(), $spans);
+
+        // Of a slot's checks only the first reads the size that the part was fitted with.
+        return new Trace($place->key(), $stretches, $slot->checks()[0] === $place->check ? $spans[0]->size : null, $spans[0]->ranBefore, $sightings);
+    }
+
+    /** The fitting that a place's size belongs to now; null where none is on record, or the place belongs to no slot. */
+    public function fitting(Place $place): ?Fitting
+    {
+        $inSlot = $this->inSlotOf($place);
+        $last = $inSlot === [] ? null : $inSlot[count($inSlot) - 1]->fitting;
+
+        return $last?->isOpen() === true ? $last : null;
+    }
+
+    /** @return list<Sighting> all that was read at a place, of whatever part, oldest first */
+    public function sightings(Place $place): array
+    {
+        return $this->sightings[$place->key()] ?? [];
+    }
+
+    /** @return list<Sighting> what was read at a place of parts that are gone, or before it was set as it is */
+    public function gone(Place $place): array
+    {
+        $changes = $this->changes($place);
+        $since = $changes === [] ? Moment::ever() : $changes[count($changes) - 1]->from;
+
+        return array_values(array_filter($this->sightings($place), static fn (Sighting $sighting): bool => $sighting->at->isBefore($since)));
+    }
+
+    /** @return list<Stretch> the spans that parts have been at a place; of a contact, since it was last set */
+    public function changes(Place $place): array
+    {
+        if ($place->check === CheckKey::BladeContactLength) {
+            return isset($this->contactSet[$place->row]) ? [new Stretch($place->row, $this->contactSet[$place->row])] : [];
+        }
+
+        return array_map(static fn (Installed $part): Stretch => $part->fitting->stretch(), $this->inSlotOf($place));
+    }
+
+    private function setContact(int $row, Moment $at): void
+    {
+        $this->contactSet[$row] = $at->later($this->contactSet[$row] ?? $at);
+    }
+
+    /** Since when nothing has been on record as fitted there; of a contact, since when it is set as it is. */
+    private function emptySince(Place $place): Moment
+    {
+        if ($place->check === CheckKey::BladeContactLength) {
+            return $this->contactSet[$place->row] ?? Moment::ever();
+        }
+        $inSlot = $this->inSlotOf($place);
+
+        return $inSlot === [] ? Moment::ever() : $inSlot[count($inSlot) - 1]->fitting->until ?? Moment::ever();
+    }
+
+    private function since(Moment $from, Place $place): Trace
+    {
+        $stretch = new Stretch($place->row, $from);
+
+        return new Trace($place->key(), [$stretch], null, 0.0, $this->within($stretch, $place));
+    }
+
+    /** @return list<Sighting> */
+    private function within(Stretch $stretch, Place $place): array
+    {
+        return array_values(array_filter($this->sightings($place), static fn (Sighting $sighting): bool => $stretch->holds($sighting->at)));
+    }
+
+    /** @return list<Installed> */
+    private function inSlotOf(Place $place): array
+    {
+        $slot = Slot::of($place->check);
+
+        return $slot === null ? [] : $this->inSlot[(new SlotPlace($place->row, $slot, $place->side))->key()] ?? [];
+    }
+
+    /** The readings that hold: of several at a place in one walk the last, unless the part was changed or set anew between. */
+    private function hold(): void
+    {
+        $held = [];
+        foreach ($this->readings as $reading) {
+            $held[$reading->place->key()]["{$reading->walk} {$this->changesBefore($reading)}"] = $reading;
+        }
+        foreach ($held as $key => $ofPlace) {
+            foreach ($ofPlace as $reading) {
+                if ($reading->value !== null) {
+                    $this->sightings[$key][] = new Sighting($reading->id, $reading->at, $reading->value);
+                }
+            }
+        }
+    }
+
+    /** How often the place had been given another part, or set anew, by the time of a reading. */
+    private function changesBefore(TakenReading $reading): int
+    {
+        $done = 0;
+        foreach ($this->changes($reading->place) as $change) {
+            $done += $change->from->isAfter($reading->at) ? 0 : 1;
+        }
+
+        return $done;
+    }
+}

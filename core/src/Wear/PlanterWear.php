@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Wear;
+
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Season\SeasonPlan;
+use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\Outlook;
+use Ustrel\Core\Spec\SpecSheet;
+
+/** The wear of one planter as of a moment: the one way from what is on record to what is to be expected. */
+final readonly class PlanterWear
+{
+    /**
+     * @param  float  $watchChance  over this chance of reaching the limit within the season a part is watched, 0 to 1
+     * @param  SeasonPlan|null  $plan  null where nobody knows what the season is to bring
+     * @param  Moment  $asOf  what was planted by the end of the day before counts as run
+     */
+    public function __construct(
+        public History $history,
+        public UseLog $log,
+        public float $watchChance,
+        public ?SeasonPlan $plan,
+        public Moment $asOf,
+    ) {
+    }
+
+    /**
+     * @param  list<string>|null  $keys  only these checks
+     * @return array<string, Check> those of a sheet whose figure wears, by key
+     */
+    public static function checks(SpecSheet $sheet, ?array $keys = null): array
+    {
+        return array_filter(
+            $sheet->ofRows(),
+            static fn (Check $check): bool => $check->wear() !== null && ($keys === null || in_array($check->key->value, $keys, true)),
+        );
+    }
+
+    /** @return array<string, Forecast> one for each row and side of a check that wears, by place key */
+    public function forecasts(Check $check): array
+    {
+        $path = $check->wear();
+        if ($path === null) {
+            return [];
+        }
+        $items = array_map(fn (Trace $trace): Item => $trace->item($this->log, $path, $this->asOf), array_values($this->history->traces($check)));
+
+        return (new Forecaster($path, ReadingError::of($check->key), $this->watchChance))->of($items, $this->plan?->effectiveLeft());
+    }
+
+    /** @return array<string, Outlook> from which size on a reading would not last the season, by place key; none without a plan */
+    public function outlooks(Check $check): array
+    {
+        $path = $check->wear();
+        if ($path === null || $this->plan === null) {
+            return [];
+        }
+        $outlooks = [];
+        foreach ($this->forecasts($check) as $key => $forecast) {
+            if ($forecast->watchUnder !== null && $forecast->watchUnder > 0) {
+                $outlooks[$key] = self::outlook($path->size($forecast->watchUnder), $this->watchChance);
+            }
+        }
+
+        return $outlooks;
+    }
+
+    /** @param  float  $turnsAt  millimetres */
+    public static function outlook(float $turnsAt, float $watchChance): Outlook
+    {
+        return new Outlook(Unit::Millimetre->quantityOf($turnsAt), Unit::Percent->quantityOf(round(100 * $watchChance, 1)));
+    }
+}
