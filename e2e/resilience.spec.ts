@@ -9,14 +9,14 @@ const ROWS = 6
 const BATCHES = 10
 const IN_A_BATCH = 60
 
-/** What goes wrong during which batch, and how the server comes back. */
+/** What goes wrong during which batch, and how the server comes back. Only processes of this test's own server are ended. */
 const faults: Record<number, { strike: string; heal: string }> = {
   3: {
-    strike: 'kill -9 $(cat $STATE/run/fpm.pid); pkill -9 -f "[p]hp-fpm: pool ustrel" || true',
+    strike: 'fpm=$(cat $STATE/run/fpm.pid); workers=$(pgrep -P $fpm); kill -9 $fpm $workers || true',
     heal: 'rm -f $STATE/run/fpm.sock; fpm_start',
   },
   6: { strike: 'as_postgres $PG_BIN/pg_ctl -D $STATE/pg -m immediate stop', heal: 'pg_start' },
-  8: { strike: 'pkill -9 -f "[p]hp-fpm: pool ustrel" || true', heal: 'true' },
+  8: { strike: 'pkill -9 -P $(cat $STATE/run/fpm.pid) || true', heal: 'true' },
 }
 
 test('what was acknowledged is there after a crash, and what was not can be sent again without doubling', async ({

@@ -4,4 +4,4 @@ declare(strict_types=1);
 
 use Tests\FeatureTestCase;
 
-pest()->extend(FeatureTestCase::class)->in('Feature');
+pest()->extend(FeatureTestCase::class)->in('Record', 'Yard', 'Spec', 'Walk', 'Parts', 'Wear', 'Architecture/WordingTest.php');

@@ -26,7 +26,7 @@ final class StartWalkRequest extends FormRequest
             'order' => ['required', Rule::enum(WalkOrder::class)],
             'checks' => ['sometimes', 'list'],
             'cautions_acknowledged' => ['boolean:strict', 'accepted'],
-            'started_at' => ['sometimes', 'string', $this->momentRule(...)],
+            'started_at' => ['bail', 'sometimes', 'string', $this->momentRule(...)],
         ];
     }
 

@@ -30,15 +30,32 @@ final readonly class Picture
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
             throw NotAPicture::because('too_many_pixels');
         }
-        // A picture that breaks off would be kept with its rest in grey.
-        $lenient = ini_set('gd.jpeg_ignore_warning', '0');
-        $image = @imagecreatefromstring((string) file_get_contents($path));
-        ini_set('gd.jpeg_ignore_warning', (string) $lenient);
+        $image = self::whole($path, $size[2]);
         if ($image === false) {
             throw NotAPicture::because('broken_picture');
         }
 
         return new self(self::upright($image, $path, $size[2]));
+    }
+
+    /** False also for a picture that breaks off: it would be kept with its rest in grey. */
+    private static function whole(string $path, int $type): GdImage|false
+    {
+        $breaksOff = false;
+        $lenient = (string) ini_set('gd.jpeg_ignore_warning', '0');
+        set_error_handler(static function (int $level, string $message) use (&$breaksOff): true {
+            $breaksOff = $breaksOff || str_contains($message, 'Premature end');
+
+            return true;
+        });
+        try {
+            $image = $type === IMAGETYPE_JPEG ? imagecreatefromjpeg($path) : imagecreatefromstring((string) file_get_contents($path));
+        } finally {
+            restore_error_handler();
+            ini_set('gd.jpeg_ignore_warning', $lenient);
+        }
+
+        return $breaksOff ? false : $image;
     }
 
     /** The same, no longer than so many pixels on its longer side. */

@@ -72,7 +72,7 @@ final class PlanterRequest extends FormRequest
             ...array_fill_keys(array_map(static fn (string $option): string => "equipment.{$option}", Equipment::OPTIONS), ['boolean:strict']),
             'planned_acres' => ['nullable', 'numeric:strict', 'between:1,100000', 'decimal:0,1'],
             'planting_days' => ['nullable', 'integer:strict', 'between:1,365'],
-            'planting_start' => ['nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31'],
+            'planting_start' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31'],
         ];
     }
 

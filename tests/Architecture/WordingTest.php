@@ -80,6 +80,8 @@ it('has words for every message that the code asks for by name', function (): vo
         array_push($asked, ...$named[1], ...array_map(static fn (array $match): string => ($match[1] === 'NotAPicture' ? 'photo.' : 'import.').$match[2], $thrown));
     }
     preg_match_all("/SpecFault::at\\([^)]*'([a-z_]+)'\\)/", (string) file_get_contents(base_path('core/src/Spec/SpecSheetReader.php')), $faults);
+    // A rule's name and not a word.
+    $asked = array_diff($asked, ['photo.required']);
     $asked = array_unique([...$asked, ...array_map(fn (string $fault): string => "spec.{$fault}", $faults[1])]);
 
     expect(count($asked))->toBeGreaterThan(35)
