@@ -7,7 +7,6 @@ namespace App\Record;
 use App\Models\Planter;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Facades\Schema;
 
 /** Draws the state of a planter up again from the record alone, and says how many lines were otherwise. */
 final readonly class Rebuild
@@ -44,11 +43,9 @@ final readonly class Rebuild
      */
     private static function of(string $model, Planter $planter): Builder
     {
-        $table = (new $model)->getTable();
-
-        return Schema::hasColumn($table, 'planter_id')
-            ? $model::query()->where('planter_id', $planter->id)
-            : $model::query()->whereIn('walk_id', $planter->walks()->toBase()->select('id'));
+        return method_exists($model, 'walk')
+            ? $model::query()->whereIn('walk_id', $planter->walks()->toBase()->select('id'))
+            : $model::query()->where('planter_id', $planter->id);
     }
 
     /**

@@ -266,6 +266,9 @@ final class WearRecord
         // A season's fields may be many; core needs their sum for each day and sharing.
         $runs = AcresEntry::held($this->planter->id)
             ->groupBy('day', 'shares')
+            // In one order, so that sums of the same acres come to the same.
+            ->orderBy('day')
+            ->orderBy('shares')
             ->toBase()
             ->selectRaw('day, shares, sum(acres) AS acres, sum(acres * severity) / sum(acres) AS severity')
             ->get()

@@ -3,9 +3,12 @@
 declare(strict_types=1);
 
 use App\Models\PartType;
+use App\Models\Reading;
+use App\Models\Walk;
 use App\Record\Import\CsvFile;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Ramsey\Uuid\Uuid;
 
 beforeEach(function (): void {
     $this->planter = $this->planter(['planting_start' => '2026-04-20']);
@@ -172,4 +175,37 @@ it('holds no more of a file than a line at a time', function (): void {
     }
     unlink($path);
     expect($most)->toBeLessThan(2 ** 20);
+});
+
+it('judges past readings by the odds that the shop watches by', function (): void {
+    $this->actingAs($this->technician)->patchJson('/api/workshop', ['watch_chance' => 0.05])->assertOk();
+    $this->logAcres($this->planter, '2024-05-02', 300)->assertCreated();
+    ($this->import)("Date,Row,Check,Side,Reading\n2024-03-02,1,Opener blade diameter,left,14 7/8\n", 'readings', 'good');
+    $walk = Walk::query()->where('planter_id', $this->planter->id)->firstOrFail();
+    expect((float) $walk->watch_chance)->toBe(0.05)->and((float) $walk->planned_acres)->toBe(300.0)->and($walk->imported)->toBeTrue()
+        ->and($this->artisan('ustrel:rebuild'))->toBe(0);
+});
+
+it('never takes a neighbour\'s walk or lines for its own, whatever ids they were given', function (): void {
+    // What an earlier version would have called the walk, and the line, of this planter: the neighbour was there first.
+    $named = fn (string $name): string => Uuid::uuid5('6e1f0a52-3c1b-5d7e-9a44-7b5d2f0c81aa', "{$this->planter->id} readings {$name}")->toString();
+    $ours = $this->planter;
+    $wren = $this->technician;
+    $this->technician = $this->technicianOf('Lowmoor Planter Services');
+    $theirs = $this->planter(['workshop_id' => $this->technician->workshop_id, 'planting_start' => '2024-04-20']);
+    $walk = $this->switchTo($this->technician)->postJson("/api/planters/{$theirs->id}/walks", ['kind' => 'pre_season', 'order' => 'row_by_row', 'cautions_acknowledged' => true, 'id' => $named('walk 2024')])->assertCreated()->json('id');
+    $this->send(Walk::query()->findOrFail($walk), $this->reading(1, '14 1/2', ['id' => $named('2024-03-02 1 opener_blade_diameter left 14 7/8 1')]))->assertOk();
+
+    $this->technician = $wren;
+    $this->switchTo($wren);
+    expect(($this->import)("Date,Row,Check,Side,Reading\n2024-03-02,1,opener_blade_diameter,left,14 7/8\n", 'readings', 'good'))->toMatchArray(['kept' => 1, 'known' => 0]);
+    expect(Walk::query()->where('planter_id', $ours->id)->pluck('id')->all())->not->toContain($walk)
+        ->and(Reading::query()->where('walk_id', $walk)->pluck('planter_id')->unique()->all())->toBe([$theirs->id]);
+});
+
+it('names a quote that is never closed, and letters that cannot be read', function (): void {
+    $lines = implode('', array_map(fn (int $line): string => "2025-04-28,Field {$line},5\n", range(1, 2000)));
+    expect(($this->import)("Date,Field,Acres\n2025-04-27,\"Long Field,5\n{$lines}")['refused'])->toContain('opens on line 2');
+    $report = ($this->import)(str_repeat("2025-04-28,Field,5\n", 5000)."2025-04-28,Gr\xF6\xDFe,5\n2025-04-28,B,5\n", more: ['mapping' => '{"columns":{"date":0,"field":1,"acres":2}}']);
+    expect($report)->toMatchArray(['bad' => 1, 'good' => 5001])->and($report['errors'][0]['message'])->toContain('letters that cannot be read');
 });

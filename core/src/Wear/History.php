@@ -75,8 +75,8 @@ final class History
     }
 
     /**
-     * What a walk looks back at: what was read on walks that began before it, of the parts that were on the planter until
-     * the next one began.
+     * What a walk looks back at: what had been read when it began, on walks before it, of the parts that were on the planter
+     * until the next one began.
      *
      * @param  Moment|null  $until  null for the newest walk
      */
@@ -89,7 +89,7 @@ final class History
             $this->rows,
             array_values(array_map(static fn (Installed $part): Installed => $part->before($until), $installed)),
             array_values(array_filter($this->moves, static fn (ShimsMoved $move): bool => $move->at->isBefore($until))),
-            array_values(array_filter($this->readings, static fn (TakenReading $reading): bool => $reading->walkBegan->isBefore($began))),
+            array_values(array_filter($this->readings, static fn (TakenReading $reading): bool => $reading->walkBegan->isBefore($began) && $reading->at->isBefore($began))),
         );
     }
 
