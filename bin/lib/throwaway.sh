@@ -40,6 +40,9 @@ throwaway_database() {
 throwaway_server() {
     export APP_ENV=production
     throwaway_database "$1"
+    # A kept cluster may have one of an earlier run.
+    pg_admin -c "DROP DATABASE $1 WITH (FORCE)"
+    pg_database "$1"
     step "Making the tables" "Read the lines above." artisan migrate --force
     step "Loading the typical spec sheets" "Read the lines above." artisan ustrel:load-sheets
     step "Loading the demo" "Read the lines above." artisan ustrel:load-demo

@@ -1,0 +1,218 @@
+import { readFileSync } from 'node:fs'
+import { expect, type Page, test } from '@playwright/test'
+import { v7 as uuid } from 'uuid'
+import { call, planterWithWalk, server, signIn } from './support'
+
+type Sent = { method: string; path: string; body: Record<string, unknown>; ids: string[] }
+type Planter = { planter: number; walk: string; sheet: number; form: Record<string, unknown> }
+
+const ROWS = 6
+const ROUNDS = 2
+const at = (second: number) => new Date(Date.UTC(2026, 2, 1, 9, 0, second)).toISOString()
+let second = 0
+const next = () => (second = (second + 1) % 3000)
+const row = () => 1 + (next() % ROWS)
+
+/** Every kind of change of one planter, each time as something new. */
+const kinds: Record<string, (of: Planter) => Sent> = {
+  readings: ({ walk }) => {
+    const readings = Array.from({ length: 8 }, (_, index) => ({
+      id: uuid(),
+      row: 1 + (index % ROWS),
+      check: 'opener_blade_diameter',
+      side: index % 2 === 0 ? 'left' : 'right',
+      typed: `14 ${1 + (next() % 7)}/8`,
+      confirmed: true,
+      taken_at: at(next()),
+    }))
+    return {
+      method: 'POST',
+      path: `/api/walks/${walk}/readings`,
+      body: { readings },
+      ids: readings.map(({ id }) => id),
+    }
+  },
+  note: ({ walk }) => {
+    const id = uuid()
+    const body = { id, row: row(), check: 'seed_tube', side: 'centre', kind: 'note', text: 'x', taken_at: at(next()) }
+    return { method: 'POST', path: `/api/walks/${walk}/notes`, body, ids: [id] }
+  },
+  fitting: ({ planter }) => {
+    const id = uuid()
+    const happened_at = new Date(Date.UTC(2025, 1, 1, 0, next(), next())).toISOString()
+    const event = { id, kind: 'fitted', row: row(), slot: 'opener_blade', side: 'left', reason: 'worn', happened_at }
+    return { method: 'POST', path: `/api/planters/${planter}/ledger`, body: { events: [event] }, ids: [id] }
+  },
+  shims: ({ planter }) => {
+    const id = uuid()
+    const event = { id, kind: 'shims_moved', row: row(), pairs: -1, happened_at: at(next()) }
+    return { method: 'POST', path: `/api/planters/${planter}/ledger`, body: { events: [event] }, ids: [id] }
+  },
+  acres: ({ planter }) => {
+    const id = uuid()
+    const body = { id, day: `2025-04-${10 + (next() % 19)}`, field: 'Long Field', acres: 5 + (next() % 60) }
+    return { method: 'POST', path: `/api/planters/${planter}/acres`, body, ids: [id] }
+  },
+  planter: ({ planter, form }) => ({
+    method: 'PUT',
+    path: `/api/planters/${planter}`,
+    body: { ...form, planned_acres: 100 + next() },
+    ids: [],
+  }),
+  sheet: ({ sheet }) => ({
+    method: 'PUT',
+    path: `/api/spec-sheets/${sheet}`,
+    body: { name: 'Side by side', figures: {}, notch: { value: '1/4 in', source: `manual ${next()}` } },
+    ids: [],
+  }),
+  shop: () => ({
+    method: 'PATCH',
+    path: '/api/workshop',
+    body: { watch_chance: 0.2 + (next() % 10) / 100 },
+    ids: [],
+  }),
+  checks: ({ walk }) => ({
+    method: 'PATCH',
+    path: `/api/walks/${walk}`,
+    body: { order: ['row_by_row', 'snake'][next() % 2] },
+    ids: [],
+  }),
+}
+
+/** A planter on a spec sheet of the shop's own, with an open walk. */
+async function set(page: Page): Promise<Planter> {
+  const sheets = await call<{ id: number; type: string; own: boolean }[]>(page, 'GET', '/api/spec-sheets')
+  const typical = sheets.body.find(({ type, own }) => type === 'vacuum' && !own) as { id: number }
+  const sheet = (await call<{ id: number }>(page, 'POST', `/api/spec-sheets/${typical.id}/copies`)).body.id
+  const { planter, walk } = await planterWithWalk(page, `Side by side ${uuid().slice(-6)}`, ROWS, null)
+  const { body } = await call<Record<string, unknown>>(page, 'GET', `/api/planters/${planter}`)
+  const form = { farm: body.farm, name: body.name, row_count: ROWS, spacing: '30 in', spec_sheet_id: sheet }
+  await call(page, 'PUT', `/api/planters/${planter}`, form)
+  return { planter, walk, sheet, form }
+}
+
+const send = (page: Page, { method, path, body }: Sent) =>
+  call<{ receipts?: { outcome: string }[] }>(page, method, path, body)
+
+test('changes of every two kinds side by side are all kept, and none is aborted', async ({ page, browser }) => {
+  await signIn(page)
+  const other = await (await browser.newContext()).newPage()
+  await signIn(other, 'idris@tollgate.example')
+  const of = await set(page)
+  const log = () => readFileSync(`${process.env.USTREL_STATE}/pgrun/postgres.log`, 'utf8')
+  const deadlocks = () => log().split('deadlock detected').length - 1
+  const before = deadlocks()
+  const names = Object.keys(kinds)
+  let sent = 0
+
+  for (const [index, one] of names.entries()) {
+    for (const two of names.slice(index)) {
+      const round = () => [one, two].map((name) => (kinds[name] as (of: Planter) => Sent)(of))
+      for (let turn = 0; turn < ROUNDS; turn++) {
+        const [first, second] = round() as [Sent, Sent]
+        const [third, fourth] = round() as [Sent, Sent]
+        const answers = await Promise.all([
+          send(page, first),
+          send(other, second),
+          send(other, third),
+          send(page, fourth),
+        ])
+        for (const { status, body } of answers) {
+          expect([200, 201], `${one} beside ${two}: ${JSON.stringify(body)}`).toContain(status)
+          for (const { outcome } of body?.receipts ?? []) expect(['stored', 'known']).toContain(outcome)
+        }
+        sent += answers.length
+      }
+    }
+  }
+  expect(sent).toBe(ROUNDS * 4 * ((names.length * (names.length + 1)) / 2))
+  // None lost: each is known when it is sent again, and the state is what the record gives.
+  expect(deadlocks()).toBe(before)
+  server('artisan ustrel:rebuild')
+})
+
+test('the same thing sent at once from two sides is kept once, and both are told so', async ({ page, browser }) => {
+  await signIn(page)
+  const other = await (await browser.newContext()).newPage()
+  await signIn(other, 'idris@tollgate.example')
+  const of = await set(page)
+  for (const name of ['readings', 'note', 'fitting', 'shims', 'acres']) {
+    for (let turn = 0; turn < 6; turn++) {
+      const event = (kinds[name] as (of: Planter) => Sent)(of)
+      const answers = await Promise.all([page, other, page, other].map((side) => send(side, event)))
+      const statuses = answers.map(({ status }) => status)
+      expect(
+        statuses.every((status) => status === 200 || status === 201),
+        `${name}: ${statuses.join(' ')}`,
+      ).toBe(true)
+      const outcomes = answers.flatMap(({ body }) => body?.receipts?.map(({ outcome }) => outcome) ?? [])
+      if (outcomes.length > 0) expect(outcomes.filter((outcome) => outcome === 'stored')).toHaveLength(event.ids.length)
+    }
+  }
+  // Under one id, different things from two planters: one is kept, and the others are told that it is taken.
+  const elsewhere = await set(page)
+  for (let turn = 0; turn < 6; turn++) {
+    const id = uuid()
+    const events = [of, elsewhere, of, elsewhere].map((to, index) => {
+      const { path, body } = (kinds.acres as (of: Planter) => Sent)(to)
+      return { method: 'POST', path, body: { ...body, id, acres: 10 + index }, ids: [id] }
+    })
+    const statuses = (await Promise.all(events.map((event, index) => send(index % 2 ? other : page, event)))).map(
+      ({ status }) => status,
+    )
+    expect(statuses.sort()).toEqual([201, 409, 409, 409])
+  }
+  server('artisan ustrel:rebuild')
+})
+
+test('of pictures sent at once under one id the one that was acknowledged is the one that is kept', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page)
+  const other = await (await browser.newContext()).newPage()
+  await signIn(other, 'idris@tollgate.example')
+  const { walk } = await set(page)
+  /** A PNG of one colour, so that it can be told from the kept JPEG. */
+  const picture = (red: number) =>
+    page.evaluate((red) => {
+      const canvas = document.createElement('canvas')
+      canvas.width = canvas.height = 64
+      const context = canvas.getContext('2d') as CanvasRenderingContext2D
+      context.fillStyle = `rgb(${red} 0 0)`
+      context.fillRect(0, 0, 64, 64)
+      return canvas.toDataURL('image/png').split(',')[1] as string
+    }, red)
+  const reds = [20, 90, 160, 230]
+  const pictures = await Promise.all(reds.map(picture))
+  for (let turn = 0; turn < 4; turn++) {
+    const id = uuid()
+    const post = async (side: Page, content: string) => {
+      const cookies = await side.context().cookies()
+      const token = decodeURIComponent(cookies.find(({ name }) => name === 'XSRF-TOKEN')?.value ?? '')
+      return side.request.post(`/api/walks/${walk}/photos`, {
+        headers: { Accept: 'application/json', Referer: process.env.BASE_URL as string, 'X-XSRF-TOKEN': token },
+        multipart: {
+          id,
+          row: '1',
+          check: 'seed_tube',
+          side: 'centre',
+          taken_at: at(1),
+          photo: { name: 'photo.png', mimeType: 'image/png', buffer: Buffer.from(content, 'base64') },
+        },
+      })
+    }
+    const answers = await Promise.all(pictures.map((content, index) => post(index % 2 ? other : page, content)))
+    const statuses = answers.map((answer) => answer.status())
+    expect([...statuses].sort()).toEqual([201, 409, 409, 409])
+    const red = await page.evaluate(async (id) => {
+      const bitmap = await createImageBitmap(await (await fetch(`/api/photos/${id}`, { cache: 'no-store' })).blob())
+      const canvas = document.createElement('canvas')
+      canvas.width = canvas.height = 1
+      const context = canvas.getContext('2d') as CanvasRenderingContext2D
+      context.drawImage(bitmap, 0, 0)
+      return context.getImageData(0, 0, 1, 1).data[0] as number
+    }, id)
+    expect(Math.abs(red - (reds[statuses.indexOf(201)] as number))).toBeLessThan(6)
+  }
+})
