@@ -11,7 +11,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Season\Season;
-use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\SpecSheet as Sheet;
 
 /**
@@ -67,9 +66,7 @@ final class Planter extends Model
     /** All checks that this planter has by its spec sheet and equipment. */
     public function readSheet(): Sheet
     {
-        $sheet = $this->specSheet->read();
-
-        return $sheet->for(Equipment::of($this->equipment, $sheet->type));
+        return SpecSheet::readFor((string) $this->specSheet->getAttributes()['sheet'], (string) $this->attributes['equipment']);
     }
 
     /** How the planter's days fall into seasons. */

@@ -9,9 +9,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\SpecSheet as Sheet;
-use Ustrel\Core\Spec\SpecSheetReader;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
 
@@ -46,11 +44,6 @@ final class Walk extends Model
     use HasUuids;
 
     public $timestamps = false;
-
-    /** What the sheet was read from; reading it takes longer than all else on a board. */
-    private string $readFrom = '';
-
-    private Sheet $readSheet;
 
     protected $guarded = [];
 
@@ -88,14 +81,7 @@ final class Walk extends Model
     /** All checks that the planter has, as this walk judges them. */
     public function readSheet(): Sheet
     {
-        $written = $this->attributes['sheet'].$this->attributes['equipment'];
-        if ($this->readFrom !== $written) {
-            $sheet = SpecSheetReader::read($this->sheet);
-            $this->readSheet = $sheet->for(Equipment::of($this->equipment, $sheet->type));
-            $this->readFrom = $written;
-        }
-
-        return $this->readSheet;
+        return SpecSheet::readFor((string) $this->attributes['sheet'], (string) $this->attributes['equipment']);
     }
 
     /** The checks that are walked today. */

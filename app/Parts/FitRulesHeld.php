@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Models\PartType;
 use App\Record\Touched;
 use App\Wear\WearRecord;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\FitRules;
-use Ustrel\Core\Parts\PartKind;
 use Ustrel\Core\Parts\Slot;
 
 /** Parts that do not go together are not recorded together, whoever records them: at the end of no day since are they on one row. */
@@ -25,14 +23,13 @@ final class FitRulesHeld
             return;
         }
         $planter = $record->planter;
-        $kinds = PartType::query()->where('workshop_id', $planter->workshop_id)->get()->keyBy('id')->map(static fn (PartType $type): PartKind => new PartKind($type->heavy, $type->clearance));
         $zone = $planter->workshop->zone();
         $parts = [];
         $moments = [PHP_INT_MAX - 1 => Moment::ofMilliseconds(PHP_INT_MAX - 1)];
         foreach ($record->installed() as $part) {
             $fitting = $part->fitting;
             if (in_array($fitting->place->slot, self::SLOTS, true) && isset($touched->rows[$fitting->place->row])) {
-                $parts[] = [$fitting, $kinds->get($record->typeOf($fitting) ?? 0) ?? new PartKind];
+                $parts[] = [$fitting, $record->kindOf($fitting)];
                 if (! $fitting->from->isBefore($since)) {
                     $end = $fitting->from->day($zone)->end($zone);
                     $moments[$end->milliseconds] = $end;

@@ -41,7 +41,6 @@ final class FittingProjector implements Projector
         // What came out first, for the same reason.
         usort($played, static fn (Installed $a, Installed $b): int => (int) $a->fitting->isOpen() <=> (int) $b->fitting->isOpen());
         $lines->put(Fitting::class, array_map(static fn (Installed $part): array => self::line($record, $part), $played));
-        $lines->write();
     }
 
     /** @return array<string, mixed> */

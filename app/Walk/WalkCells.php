@@ -127,9 +127,9 @@ final class WalkCells
         return Cell::query()
             ->where('walk_id', $walk->id)
             ->toBase()
-            ->selectRaw('row_number, check_key, side, reading_id, result, value, state, chips, verdict, life_left, '.Moments::sql('taken_at').' AS at')
+            ->selectRaw(Place::KEY_IN_SQL.' AS place, row_number, check_key, side, reading_id, result, value, state, chips, verdict, life_left, '.Moments::sql('taken_at').' AS at')
             ->get()
-            ->keyBy(static fn (stdClass $cell): string => self::place($cell)->key())
+            ->keyBy('place')
             ->all();
     }
 
@@ -156,10 +156,10 @@ final class WalkCells
     private static function newest(Walk $walk, callable $which): array
     {
         return $which(Reading::query()->where('walk_id', $walk->id)->toBase())
-            ->selectRaw('DISTINCT ON (row_number, check_key, side) id AS reading_id, row_number, check_key, side, result, value, state, chips, '.Moments::sql('taken_at').' AS at')
+            ->selectRaw('DISTINCT ON (row_number, check_key, side) '.Place::KEY_IN_SQL.' AS place, id AS reading_id, row_number, check_key, side, result, value, state, chips, '.Moments::sql('taken_at').' AS at')
             ->orderByRaw('row_number, check_key, side, taken_at DESC, id DESC')
             ->get()
-            ->keyBy(static fn (stdClass $reading): string => self::place($reading)->key())
+            ->keyBy('place')
             ->all();
     }
 

@@ -19,6 +19,7 @@ use Ustrel\Core\Opener\ShimsMoved;
 use Ustrel\Core\Parts\Installed;
 use Ustrel\Core\Parts\Renewal;
 use Ustrel\Core\Parts\Renewals;
+use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\Outlook;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Place;
@@ -113,7 +114,7 @@ final readonly class WalkProjector implements Projector
     }
 
     /**
-     * @param  array<string, \Ustrel\Core\Spec\Check>  $reckoned
+     * @param  array<string, Check>  $reckoned
      * @return array<string, Outlook> those reckoned now and those kept, by place key
      */
     private function reckon(WearRecord $record, Walk $walk, array $reckoned, WalkScope $scope, Lines $lines): array
@@ -134,7 +135,24 @@ final readonly class WalkProjector implements Projector
             );
         }
 
-        return $scope->whole ? $outlooks : $outlooks + KeptOutlooks::of($walk, array_keys($reckoned));
+        return $scope->whole || ! self::needsKept($record, $walk, $scope, $reckoned) ? $outlooks : $outlooks + KeptOutlooks::of($walk, array_keys($reckoned));
+    }
+
+    /**
+     * Whether anything is judged again whose outlook is not reckoned again: a place that was read, or a part fitted since.
+     *
+     * @param  array<string, Check>  $reckoned
+     */
+    private static function needsKept(WearRecord $record, Walk $walk, WalkScope $scope, array $reckoned): bool
+    {
+        $checks = array_map(static fn (Place $place): string => $place->check->value, array_values($scope->read));
+        foreach (self::doneSince($record, $walk) as $event) {
+            if ($event instanceof Installed && $event->size !== null) {
+                $checks[] = $event->fitting->place->slot->checks()[0]->value;
+            }
+        }
+
+        return PlanterWear::checks($walk->readSheet(), array_values(array_diff($checks, array_keys($reckoned)))) !== [];
     }
 
     /** @return list<Installed|ShimsMoved> what was fitted or set anew since a walk began and until the next, oldest first */

@@ -21,6 +21,7 @@ use Ustrel\Core\Parts\ImpossibleLedger;
 use Ustrel\Core\Parts\Installed;
 use Ustrel\Core\Parts\Ledger;
 use Ustrel\Core\Parts\LedgerEventKind;
+use Ustrel\Core\Parts\PartKind;
 use Ustrel\Core\Parts\RemovalReason;
 use Ustrel\Core\Parts\Removed;
 use Ustrel\Core\Parts\Slot;
@@ -51,6 +52,9 @@ final class WearRecord
 
     /** @var array<string, int|null> part types by fitting */
     private array $types = [];
+
+    /** @var array<string, PartKind> by fitting */
+    private array $kinds = [];
 
     private UseLog $log;
 
@@ -93,6 +97,11 @@ final class WearRecord
     public function typeOf(Fitting $fitting): ?int
     {
         return $this->types[$fitting->id] ?? null;
+    }
+
+    public function kindOf(Fitting $fitting): PartKind
+    {
+        return $this->kinds[$fitting->id] ?? new PartKind;
     }
 
     /** @return list<Walk> oldest first, each with this planter */
@@ -217,21 +226,27 @@ final class WearRecord
         if (isset($this->installed)) {
             return;
         }
-        $events = LedgerEvent::held($this->planter->id)
+        $events = LedgerEvent::query()
+            ->where('planter_id', $this->planter->id)
+            ->leftJoin('part_types', 'part_types.id', '=', 'ledger_events.part_type_id')
             ->orderBy('happened_at')
-            ->orderBy('id')
+            ->orderBy('ledger_events.id')
             ->toBase()
-            ->selectRaw('id, kind, row_number, slot, side, part_id, part_type_id, size, ran_before_m, used, fitting_id, reason, pairs, contact_before, '.Moments::sql('happened_at').' AS at')
+            ->selectRaw('ledger_events.id, kind, row_number, slot, side, part_id, part_type_id, size, ran_before_m, used, fitting_id, reason, pairs, contact_before, withdrawn, supersedes, heavy, clearance, '.Moments::sql('happened_at').' AS at')
             ->get()
             ->keyBy('id');
-        $corrected = LedgerEvent::query()->where('planter_id', $this->planter->id)->whereNotNull('supersedes')->toBase()->pluck('id', 'supersedes')->all();
+        $corrected = $events->whereNotNull('supersedes')->pluck('id', 'supersedes')->all();
         $played = $moves = [];
         foreach ($events as $event) {
+            if ($event->withdrawn || isset($corrected[$event->id])) {
+                continue;
+            }
             if ($event->kind === LedgerEventKind::ShimsMoved->value) {
                 $moves[] = new ShimsMoved($event->id, $event->row_number, $event->pairs, Moment::ofMilliseconds($event->at), $event->contact_before === null ? null : (float) $event->contact_before);
             } else {
                 $played[] = self::event($event, $corrected);
                 $this->types[$event->id] = $event->part_type_id;
+                $this->kinds[$event->id] = new PartKind((bool) $event->heavy, (bool) $event->clearance);
             }
         }
         $installed = [];

@@ -20,6 +20,7 @@ trap 'exit 143' TERM
 
 throwaway_environment() {
     prepare_state
+    rm -f "$STATE"/cache/*.php
     [ -f "$STATE/db_port" ] || free_port >"$STATE/db_port"
     DB_PORT=$(cat "$STATE/db_port")
     WEB_PORT=$(free_port)

@@ -41,18 +41,17 @@ final class LastReadings
             ->where('season', '<', $season)
             ->where('result', Result::Recorded->value)
             ->toBase()
-            ->selectRaw('DISTINCT ON (row_number, check_key, side) row_number, check_key, side, value, state, chips, season, '.Moments::sql('taken_at').' AS at')
+            ->selectRaw('DISTINCT ON (row_number, check_key, side) '.Place::KEY_IN_SQL.' AS place, check_key, value, state, chips, season, '.Moments::sql('taken_at').' AS at')
             ->orderByRaw('row_number, check_key, side, season DESC, taken_at DESC')
             ->get();
         $fitted = $found->isEmpty() ? [] : self::fitted($planterId, $asOf);
+        $renewedAt = self::renewedAt($fitted);
         $last = $renewed = [];
         foreach ($found as $cell) {
-            $place = new Place($cell->row_number, CheckKey::from($cell->check_key), Side::from($cell->side));
-            $since = self::renewedSince($place, $fitted);
-            if ($since === null || $since <= $cell->at) {
-                $last[$place->key()] = new LastReading(new StoredAnswer($cell->check_key, $cell->value, $cell->state, $cell->chips), $cell->season);
+            if (($renewedAt[$cell->place] ?? PHP_INT_MIN) <= $cell->at) {
+                $last[$cell->place] = new LastReading(new StoredAnswer($cell->check_key, $cell->value, $cell->state, $cell->chips), $cell->season);
             } else {
-                $renewed[$place->key()] = true;
+                $renewed[$cell->place] = true;
             }
         }
 
@@ -60,21 +59,26 @@ final class LastReadings
     }
 
     /**
-     * When the part was fitted, or the contact set anew, that a place reads now; milliseconds, or null where nothing is on
-     * record.
+     * When the part was fitted, or the contact set anew, that a place reads now.
      *
      * @param  array<string, stdClass>  $fitted  by slot place
+     * @return array<string, int> milliseconds, by place key
      */
-    private static function renewedSince(Place $place, array $fitted): ?int
+    private static function renewedAt(array $fitted): array
     {
-        if ($place->check === CheckKey::BladeContactLength) {
-            $blades = array_map(static fn (Side $side): ?int => ($fitted[(new SlotPlace($place->row, Slot::OpenerBlade, $side))->key()] ?? null)?->at, Side::cases());
-
-            return max($blades);
+        $at = [];
+        foreach ($fitted as $fitting) {
+            $slot = Slot::from($fitting->slot);
+            foreach ($slot->checks() as $check) {
+                $at[(new Place($fitting->row_number, $check, Side::from($fitting->side)))->key()] = $fitting->at;
+            }
+            if ($slot === Slot::OpenerBlade) {
+                $contact = (new Place($fitting->row_number, CheckKey::BladeContactLength, Side::Centre))->key();
+                $at[$contact] = max($at[$contact] ?? $fitting->at, $fitting->at);
+            }
         }
-        $slot = Slot::of($place->check);
 
-        return $slot === null ? null : ($fitted[(new SlotPlace($place->row, $slot, $place->side))->key()] ?? null)?->at;
+        return $at;
     }
 
     /** @return array<string, stdClass> the fittings that went in last by a moment, by slot place, with the size they had then */
