@@ -63,3 +63,37 @@ test('a walk that was finished meanwhile keeps the reading and asks', async ({ p
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
   expect(await valuesOf(page, walk)).toEqual([371.475])
 })
+
+test('parts and acres recorded with no signal wait on the device, through a reload, and go up when it returns', async ({
+  page,
+}) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'Far Shed', 4)
+  await page.goto(`/planters/${planter}/rows/2`)
+  await expect(page.getByRole('heading', { name: 'Fitted parts' })).toBeVisible()
+  await page.goto(`/planters/${planter}/acres`)
+  await expect(page.getByRole('heading', { name: 'Acres', exact: true })).toBeVisible()
+
+  await page.route('**/api/**', (route) => route.abort())
+  await page.getByLabel('What was planted').fill('62.5 ac, Long Field, popcorn')
+  await page.getByRole('button', { name: 'Log it' }).click()
+  await expect(page.getByText('Kept on this device, goes up when there is a signal.')).toBeVisible()
+  await expect(page.getByText('1 waiting')).toBeVisible()
+
+  await page.goto(`/planters/${planter}/rows/2`)
+  await page.getByRole('button', { name: 'Change parts' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Change parts' })
+  await dialog.getByRole('button', { name: 'Fit 2 parts' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(page.getByText('row 2: opener blade left fitted')).toBeVisible()
+
+  await page.reload()
+  await expect(page.getByText('2 waiting')).toBeVisible()
+  await expect(page.getByText('row 2: opener blade left fitted')).toBeVisible()
+  await page.unroute('**/api/**')
+  await expect(page.getByText('saved', { exact: true })).toBeVisible({ timeout: 40_000 })
+  const fitted = await call<{ fitted: { row: number; slot: string }[] }>(page, 'GET', `/api/planters/${planter}/ledger`)
+  expect(fitted.body.fitted.filter(({ row, slot }) => row === 2 && slot === 'opener_blade')).toHaveLength(2)
+  const acres = await call<{ lines: { field: string }[] }>(page, 'GET', `/api/planters/${planter}/acres`)
+  expect(acres.body.lines.map(({ field }) => field)).toEqual(['Long Field'])
+})

@@ -1,3 +1,4 @@
+import { usePreferredDark } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { api, body, Refusal, renewToken, speakAs } from './api/client'
@@ -10,7 +11,15 @@ export const useSession = defineStore('session', () => {
   /** Set while a session that was there has ended: the work stays on the screen and sign-in comes over it. */
   const lapsed = ref(false)
   const units = computed(() => me.value?.units ?? 'in')
-  const theme = computed(() => me.value?.theme ?? 'light')
+  /** Where a day begins: the workshop's time zone. */
+  const timeZone = computed(() => me.value?.time_zone ?? 'UTC')
+  const isDarkDevice = usePreferredDark()
+  /** The person's own choice, or else the device's. */
+  const theme = computed<'light' | 'dark'>(() => {
+    const chosen = me.value?.theme ?? 'device'
+    if (chosen !== 'device') return chosen
+    return isDarkDevice.value ? 'dark' : 'light'
+  })
 
   function become(person: Me | null): void {
     speakAs(person?.id)
@@ -53,5 +62,5 @@ export const useSession = defineStore('session', () => {
     }
   }
 
-  return { me, lapsed, units, theme, load, signIn, signOut, change }
+  return { me, lapsed, units, timeZone, theme, load, signIn, signOut, change }
 })

@@ -8,7 +8,7 @@ const IN = 25.4
 
 export function signInForTest(units: 'in' | 'mm' = 'in'): void {
   setActivePinia(createPinia())
-  useSession().me = { id: 1, name: 'Wren', workshop: 'Tollgate', units, theme: 'light' }
+  useSession().me = { id: 1, name: 'Wren', workshop: 'Tollgate', units, theme: 'light', time_zone: 'America/Chicago' }
 }
 
 const reason = (code: string) => ({ code, ref: 14.5 * IN, unit: 'mm' as const })
@@ -181,6 +181,7 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
       ],
     },
     version: 'v1',
+    revision: 1,
     as_of: '2026-03-01T08:00:00.000Z',
     ribbon: [],
     whole_planter: { row: 0, verdict: 'unchecked', life_left: null, checked: 0 },
@@ -209,6 +210,8 @@ export function forecastOf(fields: Partial<PlaceForecast> = {}): PlaceForecast {
     thin: false,
     readings: 2,
     outliers: [],
+    standing: 'lasts',
+    short: false,
     ...fields,
   }
 }

@@ -43,8 +43,9 @@ const session: Middleware = {
     request.headers.set('X-XSRF-TOKEN', cookie('XSRF-TOKEN') ?? '')
   },
   async onResponse({ response }) {
-    // A lone conflict answers with receipts, as every batch does.
-    if (response.ok || (response.status === 409 && response.url.endsWith('/readings'))) return
+    // Nothing new is an answer; and a lone conflict answers with receipts, as every batch does.
+    if (response.ok || response.status === 304 || (response.status === 409 && response.url.endsWith('/readings')))
+      return
     const body = (await response.json().catch(() => ({}))) as { message?: string; errors?: Record<string, string[]> }
     throw new Refusal(response.status, body.message ?? `The server answered ${response.status}.`, body.errors)
   },

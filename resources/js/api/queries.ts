@@ -91,34 +91,40 @@ export const useWalks = (planter: Id) =>
 export const useRowRecord = (planter: Id, row: Id) =>
   useQuery({
     queryKey: computed(() => [...keys.row(toValue(planter)), toValue(row)]),
-    queryFn: () =>
-      body(
-        api.GET('/api/planters/{planter}/rows/{row}', {
-          params: { path: { planter: toValue(planter), row: toValue(row) } },
-        }),
+    queryFn: ({ queryKey }) =>
+      remembered(kept(queryKey), (signal) =>
+        body(
+          api.GET('/api/planters/{planter}/rows/{row}', {
+            params: { path: { planter: toValue(planter), row: toValue(row) } },
+            signal,
+          }),
+        ),
       ),
   })
 
-/** A plain answer about a planter. */
+/** A plain answer about a planter, which stands in for itself without a signal. */
 const ofPlanter = <T>(
   key: (planter: number) => readonly unknown[],
   planter: Id,
-  get: (planter: number) => Promise<T>,
-) => useQuery({ queryKey: computed(() => key(toValue(planter))), queryFn: () => get(toValue(planter)) })
-
-const path = (planter: number) => ({ params: { path: { planter } } })
+  get: (asked: { params: { path: { planter: number } }; signal: AbortSignal }) => Promise<T>,
+) =>
+  useQuery({
+    queryKey: computed(() => key(toValue(planter))),
+    queryFn: ({ queryKey }) =>
+      remembered(kept(queryKey), (signal) => get({ params: { path: { planter: toValue(planter) } }, signal })),
+  })
 
 export const useLedger = (planter: Id) =>
-  ofPlanter(keys.ledger, planter, (id) => body(api.GET('/api/planters/{planter}/ledger', path(id))))
+  ofPlanter(keys.ledger, planter, (asked) => body(api.GET('/api/planters/{planter}/ledger', asked)))
 
 export const useForecast = (planter: Id) =>
-  ofPlanter(keys.forecast, planter, (id) => body(api.GET('/api/planters/{planter}/forecast', path(id))))
+  ofPlanter(keys.forecast, planter, (asked) => body(api.GET('/api/planters/{planter}/forecast', asked)))
 
 export const useContact = (planter: Id) =>
-  ofPlanter(keys.contact, planter, (id) => body(api.GET('/api/planters/{planter}/contact', path(id))))
+  ofPlanter(keys.contact, planter, (asked) => body(api.GET('/api/planters/{planter}/contact', asked)))
 
 export const useAcres = (planter: Id) =>
-  ofPlanter(keys.acres, planter, (id) => body(api.GET('/api/planters/{planter}/acres', path(id))))
+  ofPlanter(keys.acres, planter, (asked) => body(api.GET('/api/planters/{planter}/acres', asked)))
 
 export const useWearChart = (planter: Id, place: MaybeRefOrGetter<PlaceRef>) =>
   useQuery({
@@ -132,7 +138,10 @@ export const useWearChart = (planter: Id, place: MaybeRefOrGetter<PlaceRef>) =>
   })
 
 export const usePartTypes = () =>
-  useQuery({ queryKey: keys.partTypes, queryFn: () => body(api.GET('/api/part-types')) })
+  useQuery({
+    queryKey: keys.partTypes,
+    queryFn: () => remembered(kept(keys.partTypes), (signal) => body(api.GET('/api/part-types', { signal }))),
+  })
 
 export const usePartLives = (type: Id, against: MaybeRefOrGetter<number | undefined>) =>
   useQuery({
@@ -190,6 +199,12 @@ export function editGuide(planter: number, edit: (guide: WalkGuide) => WalkGuide
 
 const keepGuide = useThrottleFn((planter: number) => keep(kept(keys.guide(planter)), guideOf(planter)), 500, true)
 
+/** Takes in the news that came back with what was sent: a guide that was asked for before must not overwrite it. */
+export function takeIn(planter: number, walk: string, news: WalkNews): void {
+  void queries.cancelQueries({ queryKey: keys.guide(planter) })
+  hear(planter, walk, news)
+}
+
 /** Takes in what has changed on a walk; where its figures or checks have, the whole guide is got again. */
 export function hear(planter: number, walk: string, { cells, ...state }: WalkNews): void {
   const guide = guideOf(planter)
@@ -206,11 +221,15 @@ export function hear(planter: number, walk: string, { cells, ...state }: WalkNew
   }))
 }
 
-/** Asks what others have recorded on a walk. Without a signal there is nothing to hear. */
+/** Asks what others have recorded on a walk, if anything has. Without a signal there is nothing to hear. */
 export async function askForNews(planter: number, walk: string): Promise<void> {
-  const since = guideOf(planter)?.as_of
+  const guide = guideOf(planter)
   try {
-    hear(planter, walk, await body(api.GET('/api/walks/{walk}/news', { params: { path: { walk }, query: { since } } })))
+    const { data } = await api.GET('/api/walks/{walk}/news', {
+      params: { path: { walk }, query: { since: guide?.as_of } },
+      headers: guide && { 'If-None-Match': `"${guide.revision}"` },
+    })
+    if (data) hear(planter, walk, data)
   } catch (error) {
     if (error instanceof Refusal && error.isSignedOut) useSession().lapsed = true
   }

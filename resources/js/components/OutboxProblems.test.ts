@@ -13,7 +13,10 @@ const outbox = vi.hoisted(() => ({
   said: [] as unknown[][],
   sendAgain: (...said: unknown[]) => outbox.said.push(['send again', ...said]),
   discard: (...said: unknown[]) => outbox.said.push(['discard', ...said]),
-  moveTo: (...said: unknown[]) => outbox.said.push(['move', ...said]),
+  rewritten: [] as (Waiting | null)[],
+  rewrite: (edit: (item: Waiting) => Waiting | null) => {
+    outbox.rewritten = outbox.waiting.map((item) => edit(item as Waiting))
+  },
 }))
 const went = vi.hoisted(() => [] as unknown[])
 vi.mock('@/offline/outbox', () => ({ useOutbox: () => outbox }))
@@ -111,7 +114,9 @@ describe('what the server would not take', () => {
     expect(says).toContain('The walk started on this device, with 2 recorded in it')
     expect(buttons[0]).toBe('Put it into the open walk')
     await press('Put it into the open walk')
-    expect(outbox.said).toEqual([['move', 'w1', 'open']])
+    const [dropped, ...moved] = outbox.rewritten
+    expect(dropped).toBeNull()
+    expect(moved.map((item) => item && 'walk' in item && item.walk)).toEqual(['open', 'open'])
   })
 
   it('warns where the device keeps nothing, and is silent where there is nothing to say', async () => {

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { useRouter } from 'vue-router'
 import { keys, queries, useYard } from '@/api/queries'
-import type { Reading } from '@/api/types'
 import { api, body } from '@/api/client'
 import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
 import { wordDoubts } from '@/measure/bands'
 import { readQuantity } from '@/measure/quantity'
 import type { Waiting } from '@/offline/device'
+import { isOf, kindOf } from '@/offline/kinds'
+import { putInto } from '@/offline/kinds/start'
 import { useOutbox } from '@/offline/outbox'
-import { say, sayCheck, sayRow } from '@/words'
 
 /** What the server would not take as it is; each waits, on every screen, for a person's word. */
 const router = useRouter()
@@ -26,27 +26,11 @@ async function measureAgain(item: Waiting): Promise<void> {
   await router.push({ name: 'walk', params: { planter: item.planter }, query: { row, check, side } })
 }
 
-/** The readings of a walk that could not be started go into the one that is open. */
-async function moveToOpenWalk(item: Waiting): Promise<void> {
+/** What was recorded in a walk that could not be started goes into the one that is open. */
+async function moveToOpenWalk(item: Waiting<'start'>): Promise<void> {
   await queries.invalidateQueries({ queryKey: keys.guide(item.planter) })
   const guide = await body(api.GET('/api/planters/{planter}/guide', { params: { path: { planter: item.planter } } }))
-  if (guide.walk) await outbox.moveTo(item.walk, guide.walk.id)
-}
-
-const held = (item: Waiting) => outbox.waiting.filter((one) => one.walk === item.walk && one.id !== item.id).length
-
-function title(item: Waiting): string {
-  if (item.what === 'start') return `The walk started on this device, with ${held(item)} recorded in it`
-  const place = `${sayRow(item.body.row)}, ${sayCheck(item.body).toLowerCase()}`
-  return item.what === 'reading'
-    ? `${place}: ${value(item.body)}`
-    : `${place}: ${item.what === 'note' ? item.body.text : 'photo'}`
-}
-
-function value(reading: Reading): string {
-  if (reading.result && reading.result !== 'recorded') return say(`result.${reading.result}`)
-  if (reading.entry === 'same_as_last') return say('entry.same_as_last')
-  return reading.state ? say(`state.${reading.state}`) : (reading.typed ?? '')
+  if (guide.walk) await outbox.rewrite(putInto(item, guide.walk.id))
 }
 
 function why(item: Waiting): string {
@@ -67,7 +51,7 @@ function why(item: Waiting): string {
     </li>
     <li v-for="item in outbox.problems" :key="item.id" class="sheet">
       <span class="text">
-        <strong>{{ planterOf(item) }}, <fraction-text :text="title(item)" />.</strong>
+        <strong>{{ planterOf(item) }}, <fraction-text :text="kindOf(item).title(item, outbox.waiting)" />.</strong>
         <fraction-text :text="` ${why(item)}`" />
       </span>
       <template v-if="item.problem?.outcome === 'doubtful'">
@@ -75,7 +59,7 @@ function why(item: Waiting): string {
         <v-btn variant="outlined" @click="measureAgain(item)">Measure again</v-btn>
       </template>
       <template v-else>
-        <v-btn v-if="item.what === 'start'" variant="outlined" @click="moveToOpenWalk(item)"
+        <v-btn v-if="isOf('start')(item)" variant="outlined" @click="moveToOpenWalk(item)"
           >Put it into the open walk</v-btn
         >
         <v-btn variant="outlined" @click="outbox.sendAgain(item.id, false)">Send it again</v-btn>

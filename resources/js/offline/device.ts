@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie'
-import type { NoteEntry, PlaceRef, Reading, Receipt, WalkKind, WalkOrder } from '@/api/types'
+import type { AcresEntry, LedgerEntry, NoteEntry, PlaceRef, Reading, Receipt, WalkKind, WalkOrder } from '@/api/types'
 
 /** A walk that was started on this device. */
 export type WalkStart = { kind: WalkKind; order: WalkOrder; checks: string[] | null; started_at: string }
@@ -7,18 +7,23 @@ export type WalkStart = { kind: WalkKind; order: WalkOrder; checks: string[] | n
 export type PhotoEntry = PlaceRef & { id: string; taken_at: string; picture: Blob }
 
 /** Why the server would not take something; a person has to say what becomes of it. */
-export type Problem = Pick<Receipt, 'outcome' | 'message' | 'doubts'>
+export type Problem = Pick<Receipt, 'outcome' | 'message' | 'doubts'> & { errors?: Record<string, string[]> }
 
-type Base = { user: number; planter: number; walk: string; id: string; problem?: Problem }
+/** What can wait on a device, by its kind: each has a file in `kinds/`. */
+type Kinds = {
+  start: { walk: string; body: WalkStart }
+  reading: { walk: string; body: Reading }
+  note: { walk: string; body: NoteEntry }
+  photo: { walk: string; body: PhotoEntry }
+  /** What was done to parts in one go: taken whole or not at all. */
+  ledger: { body: { events: LedgerEntry[] } }
+  acres: { body: AcresEntry }
+}
+export type What = keyof Kinds
+export type New<W extends What = What> = { [K in W]: { what: K; id: string; planter: number } & Kinds[K] }[W]
 
 /** Something on its way to the server, in the order in which it was recorded. */
-export type Waiting = Base &
-  (
-    | { what: 'start'; body: WalkStart }
-    | { what: 'reading'; body: Reading }
-    | { what: 'note'; body: NoteEntry }
-    | { what: 'photo'; body: PhotoEntry }
-  )
+export type Waiting<W extends What = What> = New<W> & { user: number; problem?: Problem }
 
 export type Kept = Waiting & { order: number }
 

@@ -5,7 +5,8 @@ import { keys, queries } from '@/api/queries'
 import { guideOf } from '@/testing'
 import { useSession } from '../session'
 import { reactive } from 'vue'
-import { device } from './device'
+import { device, type Waiting } from './device'
+import { putInto } from './kinds/start'
 import { useOutbox } from './outbox'
 
 // The client takes hold of fetch as it is loaded, so the stand-in has to be there before.
@@ -20,13 +21,21 @@ const network = vi.hoisted(() => {
 type Receipt = { index: number; outcome: string; message?: string }
 type Answer = Receipt[] | 'down' | 'kept' | number
 
-const wren = { id: 1, name: 'Wren', workshop: 'Tollgate', units: 'in' as const, theme: 'light' as const }
+const wren = {
+  id: 1,
+  name: 'Wren',
+  workshop: 'Tollgate',
+  units: 'in' as const,
+  theme: 'light' as const,
+  time_zone: 'America/Chicago',
+}
 const place = { row: 1, check: 'opener_blade_diameter', side: 'left' } as const
 const at = '2026-03-01T09:00:00Z'
 const guide = guideOf(2)
 /** What the server tells of a walk besides its places. */
 const state = {
   version: guide.version,
+  revision: guide.revision,
   as_of: guide.as_of,
   ribbon: [],
   whole_planter: guide.whole_planter,
@@ -39,21 +48,39 @@ const state = {
 
 const reading = (id: string, walk = 'w1') => ({
   what: 'reading' as const,
+  id,
   walk,
   planter: 1,
   body: { ...place, id, typed: '14 3/4', units: 'in' as const, taken_at: at },
 })
 const note = (id: string) => ({
   what: 'note' as const,
+  id,
   walk: 'w1',
   planter: 1,
   body: { ...place, id, kind: 'note' as const, text: 'x', taken_at: at },
 })
 const start = (walk: string) => ({
   what: 'start' as const,
+  id: walk,
   walk,
   planter: 1,
   body: { kind: 'pre_season' as const, order: 'row_by_row' as const, checks: null, started_at: at },
+})
+
+const fitting = (id: string, fields = {}) => ({
+  what: 'ledger' as const,
+  id: `piece ${id}`,
+  planter: 1,
+  body: {
+    events: [{ id, kind: 'fitted' as const, row: 1, slot: 'opener_blade' as const, happened_at: at, ...fields }],
+  },
+})
+const line = (id: string) => ({
+  what: 'acres' as const,
+  id,
+  planter: 1,
+  body: { id, day: '2026-03-01', line: '62.5 ac, Long Field' },
 })
 
 /** A server that answers in turn; `down` breaks the connection. What it was sent, by address and ids. */
@@ -61,8 +88,11 @@ function serve(...answers: Answer[]) {
   const sent: string[] = []
   network.fetch = async (request) => {
     if (typeof request === 'string') return new Response('')
-    const body = (await request.json()) as { readings?: { id: string }[]; id?: string }
-    sent.push(`${request.url.split('/').pop()} ${body.readings?.map(({ id }) => id).join(' ') ?? body.id}`)
+    if (request.method === 'GET') return Response.json([])
+    const body = (await request.json()) as { readings?: { id: string }[]; events?: { id: string }[]; id?: string }
+    sent.push(
+      `${request.url.split('/').pop()} ${(body.readings ?? body.events)?.map(({ id }) => id).join(' ') ?? body.id}`,
+    )
     const answer = answers.shift() ?? 'down'
     if (answer === 'down') throw new TypeError('Failed to fetch')
     if (typeof answer === 'number') return Response.json({ message: `no ${answer}` }, { status: answer })
@@ -124,7 +154,7 @@ describe('the outbox', () => {
     await outbox.add(start('mine'), reading('a', 'mine'), reading('b', 'w1'))
     await settled(() => expect(outbox.waiting.map((item) => item.id)).toEqual(['mine', 'a']))
     expect(outbox.problems.map((item) => item.problem?.message)).toEqual(['no 422'])
-    await outbox.moveTo('mine', 'w1')
+    await outbox.rewrite(putInto(outbox.problems[0] as Waiting<'start'>, 'w1'))
     await settled(() => expect(outbox.waiting).toEqual([]))
     expect(sent).toEqual(['walks mine', 'readings b', 'readings a'])
   })
@@ -184,6 +214,44 @@ describe('the outbox', () => {
     await outbox.add(wrapped)
     expect(outbox.notKept).toBe(false)
     expect((await device.waiting.toArray())[0]).toMatchObject({ id: 'a', body: { chips: ['worn'] } })
+  })
+
+  it('keeps parts and acres without a signal, through a restart, and sends them in their order', async () => {
+    const first = serve()
+    const outbox = useOutbox()
+    // Does not throw: it is kept, and goes up later.
+    await outbox.deliver(fitting('f1'))
+    await outbox.deliver(line('l1'))
+    await outbox.add(reading('a'))
+    expect(outbox.waiting.map(({ id }) => id)).toEqual(['piece f1', 'l1', 'a'])
+    expect(first.every((sent) => sent === 'ledger f1')).toBe(true)
+
+    useSession().me = null
+    setActivePinia(createPinia())
+    const sent = serve('kept', 'kept', stored(0))
+    useSession().me = wren
+    const again = useOutbox()
+    await settled(() => expect(sent).toEqual(['ledger f1', 'acres l1', 'readings a']))
+    await settled(() => expect(again.waiting).toEqual([]))
+  })
+
+  it('gives a form back what the server would not take, with the field, and does not keep it', async () => {
+    serve(422, 'kept')
+    const outbox = useOutbox()
+    await expect(outbox.deliver(line('l1'))).rejects.toMatchObject({ message: 'no 422', errors: {} })
+    expect(outbox.waiting).toEqual([])
+    expect(await device.waiting.count()).toBe(0)
+    await outbox.deliver(line('l2'))
+    expect(outbox.waiting).toEqual([])
+  })
+
+  it('holds back what corrects something that was refused, and lets the rest through', async () => {
+    const sent = serve('down', 422, 'kept')
+    const outbox = useOutbox()
+    await outbox.add(fitting('f1'), fitting('f2', { supersedes: 'f1' }), line('l1'))
+    await settled(() => expect(outbox.waiting.map(({ id }) => id)).toEqual(['piece f1', 'piece f2']))
+    expect(outbox.problems.map(({ id }) => id)).toEqual(['piece f1'])
+    expect(sent).toEqual(['ledger f1', 'ledger f1', 'acres l1'])
   })
 
   it('says so where the device cannot keep anything, and sends all the same', async () => {

@@ -1,15 +1,16 @@
-import { useEventListener, useTimeoutFn } from '@vueuse/core'
+import { until, useEventListener, useTimeoutFn } from '@vueuse/core'
 import { liveQuery, type Subscription } from 'dexie'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { Refusal } from '@/api/client'
 import { useSession } from '@/session'
-import { device, type Kept, type Problem, type Waiting } from './device'
-import { sendUp } from './sendUp'
+import { device, type Kept, type New, type Problem, type Waiting } from './device'
+import { isOf, kindOf } from './kinds'
 
-const MOST_AT_ONCE = 500
 const FIRST_WAIT_MS = 1_000
 const LONGEST_WAIT_MS = 30_000
+/** How long a form waits for the server's word before what it took in goes on by itself. */
+const PATIENCE_MS = 8_000
 
 /**
  * What is on its way to the server, kept on the device under its own user until each piece is acknowledged. It goes up
@@ -26,6 +27,8 @@ export const useOutbox = defineStore('outbox', () => {
   const problems = computed(() => waiting.value.filter((item) => item.problem !== undefined))
   const sending = ref(false)
   const wait = ref(FIRST_WAIT_MS)
+  /** Counts the times that the server could not be reached. */
+  const stumbles = ref(0)
   const retry = useTimeoutFn(() => void send(), wait, { immediate: false })
   let watching: Subscription | undefined
 
@@ -58,34 +61,49 @@ export const useOutbox = defineStore('outbox', () => {
     void send()
   }
 
-  /** Changes the table, all or nothing, and then shows it as it has become. */
+  /**
+   * Changes the table, all or nothing, and then shows it as it has become. A device that cannot keep anything works on
+   * from memory.
+   */
   async function write(change: () => Promise<unknown>): Promise<void> {
     version++
-    await device.transaction('rw', device.waiting, change)
-    const now = ++version
-    const all = await device.waiting.toArray()
-    if (now === version) take(all)
-  }
-
-  type New = Waiting extends infer W
-    ? W extends Waiting
-      ? Omit<W, 'user' | 'id'> & { body: { id?: string } }
-      : never
-    : never
-
-  /** Takes something in: it is shown and kept at once, and goes up when it can. */
-  async function add(...items: (New & { id?: string })[]): Promise<void> {
-    const user = owner.value
-    if (user === undefined) return
-    const taken = items.map((item) => plain({ ...item, user, id: item.id ?? item.body.id ?? item.walk } as Waiting))
-    waiting.value = [...waiting.value, ...taken]
     try {
-      // The rows that come back carry their place in the order.
-      await write(() => device.waiting.bulkAdd(taken.map((item) => ({ ...item }) as Kept)))
+      await device.transaction('rw', device.waiting, change)
+      const now = ++version
+      const all = await device.waiting.toArray()
+      if (now === version) take(all)
     } catch {
       notKept.value = true
       void send()
     }
+  }
+
+  /** Takes something in: it is shown and kept at once, and goes up when it can. */
+  async function add(...items: New[]): Promise<void> {
+    const user = owner.value
+    if (user === undefined) return
+    const taken = items.map((item) => plain({ ...item, user }))
+    waiting.value = [...waiting.value, ...taken]
+    // The rows that come back carry their place in the order.
+    await write(() => device.waiting.bulkAdd(taken.map((item) => ({ ...item }) as Kept)))
+  }
+
+  /**
+   * Takes in what a form says, and waits for the server's word while there is a signal: without one it goes up later.
+   *
+   * @throws Refusal where the server would not take it; then it does not wait, and the form still has it
+   */
+  async function deliver(item: New): Promise<void> {
+    const before = stumbles.value
+    await add(item)
+    const own = () => waiting.value.find(({ id }) => id === item.id)
+    const isSaid = () => own() === undefined || own()?.problem !== undefined
+    const isLater = () => stumbles.value > before || session.lapsed
+    await until(() => isSaid() || isLater()).toBeTruthy({ timeout: PATIENCE_MS, flush: 'sync' })
+    const problem = own()?.problem
+    if (problem === undefined) return
+    await discard(item.id)
+    throw new Refusal(422, problem.message ?? '', problem.errors)
   }
 
   /**
@@ -93,38 +111,30 @@ export const useOutbox = defineStore('outbox', () => {
    * where what stood in its way is gone.
    */
   async function sendAgain(id: string, confirmed: boolean): Promise<void> {
-    await change(id, (item) => {
-      delete item.problem
-      if (confirmed && item.what === 'reading') item.body = { ...item.body, confirmed }
+    await rewrite((item) => {
+      if (item.id !== id) return item
+      const again = { ...item }
+      delete again.problem
+      if (confirmed && again.what === 'reading') again.body = { ...again.body, confirmed }
+      return again
     })
   }
 
-  /** Puts what was recorded in a walk that could not be started into the one that is open instead. */
-  async function moveTo(walk: string, openWalk: string): Promise<void> {
-    const ofWalk = () => device.waiting.filter((item) => item.walk === walk && item.user === owner.value)
+  const discard = (id: string) => rewrite((item) => (item.id === id ? null : item))
+
+  /** Rewrites what waits, each piece in its turn; null drops it. */
+  async function rewrite(edit: (item: Waiting) => Waiting | null): Promise<void> {
+    waiting.value = waiting.value.flatMap((item) => edit(item) ?? [])
     await write(async () => {
-      await ofWalk()
-        .and((item) => item.what === 'start')
-        .delete()
-      await ofWalk().modify((item) => {
-        item.walk = openWalk
-        delete item.problem
-      })
+      for (const item of await device.waiting
+        .where('user')
+        .equals(owner.value ?? 0)
+        .toArray()) {
+        const edited = edit(item)
+        if (edited === null) await device.waiting.delete(item.order)
+        else if (edited !== item) await device.waiting.put({ ...edited, order: item.order })
+      }
     })
-  }
-
-  async function discard(id: string): Promise<void> {
-    waiting.value = waiting.value.filter((item) => item.id !== id)
-    await write(() => device.waiting.where('id').equals(id).delete())
-  }
-
-  async function change(id: string, edit: (item: Waiting) => void): Promise<void> {
-    await write(() =>
-      device.waiting
-        .where('id')
-        .equals(id)
-        .modify((item) => edit(item)),
-    )
   }
 
   /** One sender at a time, over all tabs. */
@@ -150,7 +160,7 @@ export const useOutbox = defineStore('outbox', () => {
     const user = owner.value
     for (let group = nextGroup(); group.length > 0; group = nextGroup()) {
       try {
-        const refused = await sendUp(group)
+        const refused = await kindOf(group[0] as Waiting).send(group)
         if (owner.value !== user) return
         await settle(group, refused)
         wait.value = FIRST_WAIT_MS
@@ -160,16 +170,23 @@ export const useOutbox = defineStore('outbox', () => {
     }
   }
 
-  /** What goes up next: readings of one walk together, the rest by itself. Nothing of a walk that could not be started. */
+  /** Whether something is held back by what it builds on, which the server would not take. */
+  const refusedIds = computed(() => new Set(problems.value.flatMap((item) => kindOf(item).brings(item))))
+  const isHeldBack = (item: Waiting) =>
+    kindOf(item)
+      .dependsOn(item)
+      .some((id) => refusedIds.value.has(id))
+
+  /** What goes up next: neighbours of one kind and address together, as many as their kind allows. */
   function nextGroup(): Waiting[] {
-    const unstarted = new Set(problems.value.filter((item) => item.what === 'start').map((item) => item.walk))
     const ready = waiting.value.filter(
-      (item) => item.user === owner.value && item.problem === undefined && !unstarted.has(item.walk),
+      (item) => item.user === owner.value && item.problem === undefined && !isHeldBack(item),
     )
     const first = ready[0]
-    if (first === undefined || first.what !== 'reading') return ready.slice(0, 1)
-    const end = ready.findIndex((item) => item.what !== 'reading' || item.walk !== first.walk)
-    return ready.slice(0, end === -1 ? MOST_AT_ONCE : Math.min(end, MOST_AT_ONCE))
+    if (first === undefined) return []
+    const kind = kindOf(first)
+    const end = ready.findIndex((item) => item.what !== first.what || kind.address(item) !== kind.address(first))
+    return ready.slice(0, end === -1 ? kind.most : Math.min(end, kind.most))
   }
 
   async function settle(group: Waiting[], refused: Map<string, Problem>): Promise<void> {
@@ -195,11 +212,12 @@ export const useOutbox = defineStore('outbox', () => {
       return false
     }
     if (error instanceof Refusal && error.status < 500 && error.status !== 429) {
-      const problem = { outcome: 'refused' as const, message: error.message, doubts: [] }
+      const problem = { outcome: 'refused' as const, message: error.message, doubts: [], errors: error.errors }
       await settle(group, new Map(group.map((item) => [item.id, problem])))
       return true
     }
     wait.value = Math.min(LONGEST_WAIT_MS, wait.value * 2)
+    stumbles.value++
     retry.start()
     return false
   }
@@ -209,10 +227,10 @@ export const useOutbox = defineStore('outbox', () => {
     void send()
   })
 
-  return { waiting, problems, ofOthers, notKept, sending, add, sendAgain, moveTo, discard, send }
+  return { waiting, problems, ofOthers, notKept, sending, add, deliver, sendAgain, rewrite, discard, send }
 })
 
 /** As the device can store it: without the reactive wrappers that a screen puts around lists. A picture stays itself. */
 function plain(item: Waiting): Waiting {
-  return item.what === 'photo' ? { ...item, body: { ...item.body } } : (JSON.parse(JSON.stringify(item)) as Waiting)
+  return isOf('photo')(item) ? { ...item, body: { ...item.body } } : (JSON.parse(JSON.stringify(item)) as Waiting)
 }

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { computed, reactive, watch } from 'vue'
+import { computed, reactive } from 'vue'
 import type { Acres, AcresEntry, AcresLine } from '@/api/types'
+import { useDays } from '@/composables/useDays'
 import { typedNumber } from '@/measure/typed'
 import { readRows } from '@/screens/life/life'
 import { say } from '@/words'
-import { explainSeverity } from './ground'
+import { explainSeverity, type Ground, groundsOf } from './ground'
 
 /** One field with all there is to say of it; or the same, corrected. */
-const { line, factors, rowCount, sections, problem, busy } = defineProps<{
+const { line, severities, rowCount, sections, problem, busy } = defineProps<{
   line?: AcresLine
-  factors: Acres['factors']
+  severities: Acres['severities']
   rowCount: number
   sections: number[]
   problem: string
@@ -18,8 +19,9 @@ const { line, factors, rowCount, sections, problem, busy } = defineProps<{
 }>()
 const emit = defineEmits<{ save: [entry: AcresEntry]; takeBack: []; close: [] }>()
 
+const { today } = useDays()
 const form = reactive({
-  day: line?.day ?? new Date().toISOString().slice(0, 10),
+  day: line?.day ?? today(),
   field: line?.field ?? '',
   crop: line?.crop ?? '',
   acres: line ? String(line.acres) : '',
@@ -34,8 +36,6 @@ const form = reactive({
   })),
 })
 if (form.off.length === 0) form.off.push({ rows: '', ran: '0' })
-let id = uuid()
-watch(form, () => (id = uuid()))
 
 /** The rows of each group; null where they cannot be read. */
 const rows = computed(() => form.off.map(({ rows }) => (rows.trim() === '' ? [] : readRows(rows, rowCount))))
@@ -43,12 +43,12 @@ const ofSections = computed(() => {
   let from = 1
   return sections.map((count, index) => ({ name: `Section ${index + 1}`, rows: `${from}-${(from += count) - 1}` }))
 })
-const choices = (kind: 'soil' | 'residue' | 'tillage') =>
-  Object.keys(factors[kind]).map((value) => ({ value, title: say(`${kind}.${value}`) }))
+const choices = (kind: Ground) =>
+  groundsOf(kind, severities).map((value) => ({ value, title: say(`${kind}.${value}`) }))
 
 function save(): void {
   emit('save', {
-    id,
+    id: uuid(),
     day: form.day,
     field: form.field,
     crop: form.crop || null,
@@ -74,7 +74,7 @@ function save(): void {
       <div class="pair">
         <v-text-field v-model="form.field" label="Field" />
         <v-text-field v-model="form.acres" label="Acres" inputmode="decimal" />
-        <v-text-field v-model="form.day" type="date" label="Planted on" :max="new Date().toISOString().slice(0, 10)" />
+        <v-text-field v-model="form.day" type="date" label="Planted on" :max="today()" />
         <v-text-field v-model="form.crop" label="Crop" />
         <v-text-field v-model="form.mph" label="Speed, mph" inputmode="decimal" />
       </div>
@@ -91,7 +91,7 @@ function save(): void {
           inputmode="decimal"
         />
       </div>
-      <p class="quiet">Severity {{ form.severity || explainSeverity(form, factors) }}</p>
+      <p class="quiet">Severity {{ form.severity || explainSeverity(form, severities) }}</p>
       <h3>Rows shut off</h3>
       <div v-for="(group, index) in form.off" :key="index" class="off">
         <v-text-field

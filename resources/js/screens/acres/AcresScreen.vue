@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { computed, ref, watch } from 'vue'
-import { api, body, Refusal } from '@/api/client'
-import { refreshRecord, useAcres } from '@/api/queries'
+import { computed, ref } from 'vue'
+import { useAcres } from '@/api/queries'
 import type { AcresEntry, AcresLine } from '@/api/types'
 import LoadProblem from '@/components/LoadProblem.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
+import WaitingList from '@/components/WaitingList.vue'
+import { useDays } from '@/composables/useDays'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
+import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
+import { useOutbox } from '@/offline/outbox'
 import { shortDate } from '@/dates'
 import AcresForm from './AcresForm.vue'
 import { groundOf } from './ground'
@@ -19,13 +22,12 @@ const { distance } = useUnits()
 const acres = useAcres(() => planterId)
 
 const line = ref('')
-const day = ref(new Date().toISOString().slice(0, 10))
-const problem = ref('')
+const { today } = useDays()
+const day = ref(today())
+const outbox = useOutbox()
+const { send, refusal, busy } = useSend()
 const saved = ref('')
-const busy = ref(false)
 const editing = ref<AcresLine | 'new'>()
-let id = uuid()
-watch([line, day], () => (id = uuid()))
 
 const plan = computed(() => acres.data.value?.plan)
 const furthest = computed(() => Math.max(0, ...(acres.data.value?.rows ?? [])))
@@ -33,27 +35,18 @@ const shortRows = computed(() =>
   (acres.data.value?.rows ?? []).flatMap((metres, index) => (metres < furthest.value - 1 ? [index + 1] : [])),
 )
 
+const problem = computed(() => Object.values(refusal.value?.errors ?? {})[0]?.[0] ?? refusal.value?.message ?? '')
+
+/** Logs a line, now or when there is a signal. */
 async function log(entry: AcresEntry, said: string): Promise<boolean> {
-  busy.value = true
-  problem.value = saved.value = ''
-  try {
-    await body(api.POST('/api/planters/{planter}/acres', { params: { path: { planter: planterId } }, body: entry }))
-    await refreshRecord(planterId)
-    saved.value = said
-    return true
-  } catch (error) {
-    problem.value =
-      error instanceof Refusal
-        ? (Object.values(error.errors)[0]?.[0] ?? error.message)
-        : 'The server does not answer. Nothing was logged; try again.'
-    return false
-  } finally {
-    busy.value = false
-  }
+  saved.value = ''
+  const taken = await send(() => outbox.deliver({ what: 'acres', id: entry.id, planter: planterId, body: entry }))
+  if (taken) saved.value = said
+  return taken
 }
 
 async function logLine(): Promise<void> {
-  if (await log({ id, day: day.value, line: line.value }, `Logged: ${line.value}`)) line.value = ''
+  if (await log({ id: uuid(), day: day.value, line: line.value }, `Logged: ${line.value}`)) line.value = ''
 }
 
 async function save(entry: AcresEntry): Promise<void> {
@@ -71,6 +64,7 @@ async function takeBack(of: AcresLine): Promise<void> {
   <planter-shell :planter-id="planterId" :ribbon="board?.ribbon" :sections="board?.planter.sections" @select="toRow">
     <load-problem :error="acres.error.value" @again="acres.refetch()" />
     <div v-if="acres.data.value && board" class="acres">
+      <waiting-list :planter-id="planterId" what="acres" />
       <section class="sheet">
         <h1>Acres</h1>
         <form class="quick" novalidate @submit.prevent="logLine">
@@ -83,7 +77,7 @@ async function takeBack(of: AcresLine): Promise<void> {
             :error-messages="editing ? [] : problem"
             enterkeyhint="done"
           />
-          <v-text-field v-model="day" class="day" type="date" label="On" :max="new Date().toISOString().slice(0, 10)" />
+          <v-text-field v-model="day" class="day" type="date" label="On" :max="today()" />
           <v-btn color="primary" type="submit" :loading="busy" :disabled="line.trim() === ''">Log it</v-btn>
         </form>
         <p v-if="saved" role="status">{{ saved }}</p>
@@ -133,14 +127,14 @@ async function takeBack(of: AcresLine): Promise<void> {
     <acres-form
       v-if="editing && acres.data.value && board"
       :line="editing === 'new' ? undefined : editing"
-      :factors="acres.data.value.factors"
+      :severities="acres.data.value.severities"
       :row-count="board.planter.row_count"
       :sections="board.planter.sections"
       :problem="problem"
       :busy="busy"
       @save="save"
       @take-back="editing && editing !== 'new' && takeBack(editing)"
-      @close="((editing = undefined), (problem = ''))"
+      @close="((editing = undefined), (refusal = null))"
     />
   </planter-shell>
 </template>

@@ -2,7 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { explainSeverity, groundOf } from './ground'
 
 describe('acres', () => {
-  const factors = { soil: { sand: 1.3 }, residue: { heavy: 1.1, usual: 1 }, tillage: { no_till: 1.15 } }
+  const severities = {
+    '- - -': 1,
+    'sand - -': 1.3,
+    '- heavy -': 1.1,
+    '- - no_till': 1.15,
+    '- heavy no_till': 1.27,
+    'sand heavy no_till': 1.64,
+  }
   const line = {
     id: '',
     day: '',
@@ -27,10 +34,12 @@ describe('acres', () => {
         ],
       }),
     ).toBe('sand, heavy residue, no-till, severity 1.64, rows 7, 8 shut off, rows 1 ran 25%')
-    expect(explainSeverity(ground, factors)).toBe(
+    expect(explainSeverity(ground, severities)).toBe(
       '1.64: sand 1.3 × heavy residue 1.1 × no-till 1.15. 1 is ground like any other; typical values.',
     )
-    expect(explainSeverity({ soil: null, residue: 'heavy', tillage: 'no_till' }, factors)).toMatch(/^1\.27: /)
-    expect(explainSeverity({ soil: null, residue: null, tillage: null }, factors)).toContain('1: ground like any other')
+    expect(explainSeverity({ soil: null, residue: 'heavy', tillage: 'no_till' }, severities)).toMatch(/^1\.27: /)
+    expect(explainSeverity({ soil: null, residue: null, tillage: null }, severities)).toContain(
+      '1: ground like any other',
+    )
   })
 })

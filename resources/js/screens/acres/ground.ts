@@ -1,7 +1,18 @@
 import type { Acres, AcresLine } from '@/api/types'
 import { say } from '@/words'
 
-type Kinds = Pick<AcresLine, 'soil' | 'residue' | 'tillage'>
+const GROUNDS = ['soil', 'residue', 'tillage'] as const
+export type Ground = (typeof GROUNDS)[number]
+type Kinds = Pick<AcresLine, Ground>
+type Severities = Acres['severities']
+
+/** What there is to choose from of one kind, in the server's order. */
+export function groundsOf(kind: Ground, severities: Severities): string[] {
+  const said = Object.keys(severities).map((key) => key.split(' ')[GROUNDS.indexOf(kind)] ?? '-')
+  return [...new Set(said)].filter((value) => value !== '-')
+}
+
+const keyOf = ({ soil, residue, tillage }: Kinds) => `${soil ?? '-'} ${residue ?? '-'} ${tillage ?? '-'}`
 
 /** The ground in words, with its severity where it is not the usual. */
 export function groundOf(line: AcresLine): string {
@@ -17,17 +28,15 @@ export function groundOf(line: AcresLine): string {
   return words.filter(Boolean).join(', ')
 }
 
-/** How the severity comes about, in words: the product of what each kind of ground is worth. */
-export function explainSeverity({ soil, residue, tillage }: Kinds, factors: Acres['factors']): string {
-  const parts = [
-    soil && { word: say(`soil.${soil}`), factor: factors.soil[soil] ?? 1 },
-    residue && { word: `${say(`residue.${residue}`)} residue`, factor: factors.residue[residue] ?? 1 },
-    tillage && { word: say(`tillage.${tillage}`), factor: factors.tillage[tillage] ?? 1 },
-  ].filter((part) => part !== null)
-  if (parts.length === 0)
-    return '1: ground like any other. Parts wear faster in sand, among stones, in residue and without tillage.'
-  const product = parts.reduce((so, { factor }) => so * factor, 1)
-  const how = parts.map(({ word, factor }) => `${word} ${factor}`).join(' × ')
-  // 1.1 × 1.15 is 1.265 and goes up, as it does on the server.
-  return `${Math.round(Number((100 * product).toPrecision(12))) / 100}: ${how}. 1 is ground like any other; typical values.`
+/** How the severity comes about, in words: what each kind of ground is worth, and what they are together. */
+export function explainSeverity(ground: Kinds, severities: Severities): string {
+  const none = { soil: null, residue: null, tillage: null }
+  const said = GROUNDS.filter((kind) => ground[kind] !== null).map((kind) => {
+    const word = say(`${kind}.${ground[kind]}`)
+    const alone = severities[keyOf({ ...none, [kind]: ground[kind] })]
+    return `${kind === 'residue' ? `${word} residue` : word} ${alone}`
+  })
+  return said.length === 0
+    ? '1: ground like any other. Parts wear faster in sand, among stones, in residue and without tillage.'
+    : `${severities[keyOf(ground)]}: ${said.join(' × ')}. 1 is ground like any other; typical values.`
 }

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, body, Refusal } from '@/api/client'
+import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Board } from '@/api/types'
 import { isToDo } from '@/api/types'
+import { useSend } from '@/composables/useSend'
 
 /** What to do next with the board's walk: start, carry on, reopen, export. */
 const { board } = defineProps<{
@@ -13,7 +14,7 @@ const { board } = defineProps<{
   withoutStart?: boolean
 }>()
 const router = useRouter()
-const problem = ref('')
+const { send, refusal } = useSend('The server does not answer. The walk is as it was.')
 
 const planter = computed(() => board.planter.id)
 const walk = computed(() => board.walk)
@@ -26,18 +27,15 @@ const label = computed(() => {
   return next.row === 0 ? 'Carry on: whole planter' : `Carry on at row ${next.row}`
 })
 
-async function reopen(): Promise<void> {
-  if (!walk.value) return
-  try {
+const reopen = () =>
+  send(async () => {
+    if (!walk.value) return
     await body(api.POST('/api/walks/{walk}/reopen', { params: { path: { walk: walk.value.id } } }))
     await queries.invalidateQueries({ queryKey: keys.board(planter.value) })
     await queries.invalidateQueries({ queryKey: keys.walks(planter.value) })
     await queries.invalidateQueries({ queryKey: keys.guide(planter.value) })
     await router.push({ name: 'walk', params: { planter: planter.value } })
-  } catch (error) {
-    problem.value = error instanceof Refusal ? error.message : 'The server does not answer. The walk is as it was.'
-  }
-}
+  })
 </script>
 
 <template>
@@ -52,7 +50,7 @@ async function reopen(): Promise<void> {
       >{{ label }}</v-btn
     >
   </div>
-  <p v-if="problem" class="change" role="alert">{{ problem }}</p>
+  <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
 </template>
 
 <style scoped>

@@ -2,7 +2,7 @@ import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
 import type { Board, Check, CurrentReading } from '@/api/types'
-import { findingsOf, groupFindings } from '@/screens/findings/findings'
+import { groupFindings } from '@/screens/findings/findings'
 import { guideOf, signInForTest } from '@/testing'
 import BoardMatrix from './BoardMatrix.vue'
 import StripPlot from './StripPlot.vue'
@@ -34,6 +34,7 @@ function board(): Board {
     ],
     whole_planter: { row: 0, verdict: 'unchecked', life_left: null, checked: 0 },
     row_doubts: {},
+    findings: [0],
     cells: steps.map((step, index) => ({ ...step, now: nows[index] ?? null })),
   }
 }
@@ -134,23 +135,9 @@ describe('the board', () => {
 })
 
 describe('findings', () => {
-  it('are what is not sound, the worst first, in groups in that order', () => {
+  it('stand in groups in the order of their worst', () => {
     const { cells } = board()
-    const at = (row: number, verdict: CurrentReading['verdict']) => ({ ...cells[0]!, row, now: read(verdict, 370) })
-    const found = findingsOf([
-      at(1, 'watch'),
-      at(2, 'sound'),
-      at(3, 'failed'),
-      at(4, 'change'),
-      at(1, 'change'),
-      cells[3]!,
-    ])
-    expect(found.map((cell) => [cell.row, cell.now?.verdict])).toEqual([
-      [3, 'failed'],
-      [1, 'change'],
-      [4, 'change'],
-      [1, 'watch'],
-    ])
+    const found = [3, 1, 4, 1].map((row) => ({ ...cells[0]!, row }))
     expect(groupFindings(found, (cell) => `Row ${cell.row}`).map(({ name, cells }) => [name, cells.length])).toEqual([
       ['Row 3', 1],
       ['Row 1', 2],

@@ -11,7 +11,7 @@ import { useUnits } from '@/composables/useUnits'
 import { wordReasons } from '@/measure/bands'
 import CellHistory from '@/screens/board/CellHistory.vue'
 import { say, sayCheck, sayRow } from '@/words'
-import { findingsOf, groupFindings } from './findings'
+import { groupFindings } from './findings'
 
 /** Everything that is not sound, by row or by station, each with its reason. */
 const { planterId } = defineProps<{ planterId: number }>()
@@ -21,7 +21,7 @@ const by = ref<'row' | 'station'>('row')
 const only = ref<Verdict>()
 const opened = ref<Cell>()
 
-const findings = computed(() => findingsOf(board.value?.cells ?? []))
+const findings = computed(() => (board.value?.findings ?? []).flatMap((at) => board.value?.cells[at] ?? []))
 const counts = computed(() =>
   (['failed', 'change', 'watch'] as const).map((verdict) => ({
     verdict,

@@ -4,7 +4,8 @@ import { usePartTypes } from '@/api/queries'
 import type { Ledger, RemovalReason, Side, Slot } from '@/api/types'
 import CautionNote from '@/components/CautionNote.vue'
 import RefusalList from '@/components/RefusalList.vue'
-import { useRecord } from '@/composables/useRecord'
+import { useLedgerEntries } from '@/composables/useLedgerEntries'
+import { useDays } from '@/composables/useDays'
 import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 import { readRows } from './life'
@@ -24,7 +25,8 @@ const slot = ref<Slot>(start.slot)
 const rows = ref(start.rows.join(', '))
 const side = ref<Side | 'both'>(start.side ?? 'both')
 const type = ref<number | null>(null)
-const day = ref(new Date().toISOString().slice(0, 10))
+const { today } = useDays()
+const day = ref(today())
 const used = ref(false)
 const size = ref('')
 const ranBefore = ref('')
@@ -32,7 +34,7 @@ const reason = ref<RemovalReason>('worn')
 const cost = ref('')
 const shims = ref('')
 const note = ref('')
-const { record, refusal, busy } = useRecord(planterId)
+const { record, refusal, busy } = useLedgerEntries(planterId)
 
 const slotNow = computed(() => ledger.slots.find((candidate) => candidate.slot === slot.value))
 const fitting = computed(() => types.data.value?.filter(({ slots }) => slots.includes(slot.value)) ?? [])
@@ -116,7 +118,7 @@ async function save(): Promise<void> {
         :no-data-text="`No part type for this slot yet. Add one under Part types, or leave it open.`"
       />
       <div class="pair">
-        <v-text-field v-model="day" type="date" label="Fitted on" :max="new Date().toISOString().slice(0, 10)" />
+        <v-text-field v-model="day" type="date" label="Fitted on" :max="today()" />
         <v-select
           v-model="reason"
           label="Why the old one came out"

@@ -3,7 +3,8 @@ import { computed, ref } from 'vue'
 import { usePartTypes } from '@/api/queries'
 import type { Fitting, RemovalReason } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
-import { type Entry, useRecord } from '@/composables/useRecord'
+import { type Entry, useLedgerEntries } from '@/composables/useLedgerEntries'
+import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
 import { shortDate } from '@/dates'
 import { typedNumber } from '@/measure/typed'
@@ -14,15 +15,17 @@ const { planterId, fitting } = defineProps<{ planterId: number; fitting: Fitting
 const emit = defineEmits<{ close: [] }>()
 const types = usePartTypes()
 const { length } = useUnits()
-const today = new Date().toISOString().slice(0, 10)
+const days = useDays()
+const today = days.today()
+const fittedOn = days.dayOf(fitting.fitted_at)
 
 const type = ref(fitting.part_type_id)
-const day = ref(fitting.fitted_at.slice(0, 10))
+const day = ref(fittedOn)
 const size = ref(fitting.size_mm === null ? '' : length(fitting.size_mm))
 const cost = ref(fitting.cost === null ? '' : String(fitting.cost))
 const note = ref(fitting.note)
 const reason = ref<RemovalReason>('failed')
-const { record, refusal, busy } = useRecord(planterId)
+const { record, refusal, busy } = useLedgerEntries(planterId)
 const choices = computed(() => types.data.value?.filter(({ slots }) => slots.includes(fitting.slot)) ?? [])
 
 async function write(entry: Entry, when = today): Promise<void> {
@@ -45,7 +48,7 @@ const correct = () =>
       supersedes: fitting.id,
     },
     // On the day it was, at the time it was.
-    day.value === fitting.fitted_at.slice(0, 10) ? fitting.fitted_at : day.value,
+    day.value === fittedOn ? fitting.fitted_at : day.value,
   )
 </script>
 
@@ -73,7 +76,7 @@ const correct = () =>
       </div>
       <h3>It was never fitted</h3>
       <v-btn variant="outlined" :loading="busy" @click="write({ kind: 'withdrawn', supersedes: fitting.id })">
-        Take the entry of {{ shortDate(fitting.fitted_at.slice(0, 10)) }} back
+        Take the entry of {{ shortDate(fittedOn) }} back
       </v-btn>
       <h3>It came out, and nothing went in</h3>
       <div class="pair">

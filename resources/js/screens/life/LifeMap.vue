@@ -4,28 +4,26 @@ import type { Check, PlaceForecast } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
 import { say } from '@/words'
-import { printChance, printLeft, type Standing, standingOf } from './life'
+import { printChance, printLeft } from './life'
 
 /** The planter seen from behind, each row by how long one of its parts will last. */
-const { places, check, rowCount, sections, watchChance } = defineProps<{
+const { places, check, rowCount, sections } = defineProps<{
   places: PlaceForecast[]
   check: Check
   rowCount: number
   sections: number[]
-  watchChance: number
 }>()
 const emit = defineEmits<{ open: [place: PlaceForecast] }>()
 const { quantity } = useUnits()
 
-const WORDS: Record<Standing, string> = {
-  done: 'at its limit',
-  unlikely: 'hardly lasts',
-  watch: 'may not last',
-  lasts: 'lasts',
-  thin: 'by nominal life',
-  unknown: 'not measured',
+const SIGNS: Record<PlaceForecast['standing'], string> = {
+  at_limit: '▲',
+  hardly_lasts: '▲',
+  may_not_last: '◐',
+  lasts: '●',
+  nominal: '○',
+  unknown: '–',
 }
-const SIGNS: Record<Standing, string> = { done: '▲', unlikely: '▲', watch: '◐', lasts: '●', thin: '○', unknown: '–' }
 
 const starts = computed(() => {
   let row = 1
@@ -37,7 +35,7 @@ const columns = computed(() =>
     startsSection: index > 0 && starts.value.has(index + 1),
     cells: check.sides.map((side) => {
       const place = places.find((candidate) => candidate.row === index + 1 && candidate.side === side)
-      return { side, place, standing: standingOf(place, watchChance) }
+      return { side, place, standing: place?.standing ?? 'unknown' }
     }),
   })),
 )
@@ -54,7 +52,7 @@ const columns = computed(() =>
           type="button"
           :class="['cell', standing]"
           :disabled="place === undefined"
-          :aria-label="`Row ${column.row} ${say(`side.${side}`)}: ${WORDS[standing]}`"
+          :aria-label="`Row ${column.row} ${say(`side.${side}`)}: ${say(`standing.${standing}`)}`"
           @click="place && emit('open', place)"
         >
           <span class="side" aria-hidden="true"
@@ -75,8 +73,8 @@ const columns = computed(() =>
     </div>
   </div>
   <p class="legend quiet">
-    <span v-for="(word, standing) in WORDS" :key="standing"
-      ><i :class="['swatch', standing]" aria-hidden="true">{{ SIGNS[standing] }}</i> {{ word }}</span
+    <span v-for="(sign, standing) in SIGNS" :key="standing"
+      ><i :class="['swatch', standing]" aria-hidden="true">{{ sign }}</i> {{ say(`standing.${standing}`) }}</span
     >
   </p>
   <p class="quiet">
@@ -131,15 +129,15 @@ const columns = computed(() =>
 .odds {
   font-weight: 700;
 }
-.done,
-.unlikely {
+.at_limit,
+.hardly_lasts {
   background: color-mix(in srgb, var(--change) 18%, var(--card));
   border-color: var(--change);
 }
-.done {
+.at_limit {
   background: color-mix(in srgb, var(--change) 30%, var(--card));
 }
-.watch {
+.may_not_last {
   color: inherit;
   background: color-mix(in srgb, var(--watch) 16%, var(--card));
   border-color: var(--watch);
@@ -147,7 +145,7 @@ const columns = computed(() =>
 .lasts {
   background: color-mix(in srgb, var(--sound) 10%, var(--card));
 }
-.thin {
+.nominal {
   border-style: dashed;
 }
 .legend {

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, body, Refusal } from '@/api/client'
+import { api, body } from '@/api/client'
 import { refreshRecord, useForecast, useLedger } from '@/api/queries'
 import type { CheckKey, PlaceForecast } from '@/api/types'
 import LoadProblem from '@/components/LoadProblem.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
+import WaitingList from '@/components/WaitingList.vue'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
+import { useSend } from '@/composables/useSend'
 import { say } from '@/words'
 import ChangeParts from './ChangeParts.vue'
 import LifeMap from './LifeMap.vue'
@@ -22,13 +24,13 @@ const ledger = useLedger(() => planterId)
 const check = ref<CheckKey>('opener_blade_diameter')
 const opened = ref<PlaceForecast>()
 const changing = ref<PlaceForecast[]>()
-const problem = ref('')
+const { send, refusal } = useSend()
 
 const places = computed(() => forecast.data.value?.places ?? [])
 const watchChance = computed(() => forecast.data.value?.watch_chance ?? 0.2)
 const checks = computed(() => board.value?.checks.filter(({ figures }) => 'life' in figures) ?? [])
 const shown = computed(() => places.value.filter((place) => place.check === check.value))
-const odds = computed(() => willNotLast(places.value, watchChance.value))
+const odds = computed(() => willNotLast(places.value))
 const plan = computed(() => forecast.data.value?.plan)
 /** Those of the chosen measure that will not last, to be changed in one go. */
 const toChange = computed(() => odds.value.filter((place) => place.check === check.value && place.slot !== null))
@@ -36,22 +38,18 @@ const toChange = computed(() => odds.value.filter((place) => place.check === che
 const rowsOf = (of: PlaceForecast[]) => [...new Set(of.map(({ row }) => row))].sort((a, b) => a - b)
 const rowsToChange = computed(() => rowsOf(toChange.value))
 
-async function setWatchChance(percent: string): Promise<void> {
-  problem.value = ''
-  try {
+const setWatchChance = (percent: string) =>
+  send(async () => {
     await body(api.PATCH('/api/workshop', { body: { watch_chance: Number(percent) / 100 } }))
     await refreshRecord(planterId)
-  } catch (error) {
-    problem.value =
-      error instanceof Refusal ? error.message : 'The server does not answer. Nothing was saved; try again.'
-  }
-}
+  })
 </script>
 
 <template>
   <planter-shell :planter-id="planterId" :ribbon="board?.ribbon" :sections="board?.planter.sections" @select="toRow">
     <load-problem :error="forecast.error.value" @again="forecast.refetch()" />
     <div v-if="board && forecast.data.value" class="life">
+      <waiting-list :planter-id="planterId" what="ledger" />
       <section class="sheet">
         <div class="head">
           <h1>Life left</h1>
@@ -82,7 +80,6 @@ async function setWatchChance(percent: string): Promise<void> {
           :check="checkOf({ check })"
           :row-count="board.planter.row_count"
           :sections="board.planter.sections"
-          :watch-chance="watchChance"
           @open="opened = $event"
         />
       </section>
@@ -101,7 +98,7 @@ async function setWatchChance(percent: string): Promise<void> {
             </select>
           </label>
         </div>
-        <p v-if="problem" class="change" role="alert">{{ problem }}</p>
+        <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
         <odds-list :places="odds" :check-of="checkOf" @open="opened = $event" />
       </section>
     </div>

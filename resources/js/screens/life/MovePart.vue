@@ -3,7 +3,8 @@ import { computed, ref } from 'vue'
 import type { Fitting, Ledger, RemovalReason, Side } from '@/api/types'
 import CautionNote from '@/components/CautionNote.vue'
 import RefusalList from '@/components/RefusalList.vue'
-import { type Entry, useRecord } from '@/composables/useRecord'
+import { type Entry, useLedgerEntries } from '@/composables/useLedgerEntries'
+import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
 import { say } from '@/words'
 
@@ -21,8 +22,9 @@ const isOnShelf = part.removed_at !== null
 const row = ref(isOnShelf ? part.row : part.row === 1 ? 2 : 1)
 const side = ref<Side>(part.side)
 const swap = ref(!isOnShelf)
-const day = ref(new Date().toISOString().slice(0, 10))
-const { record, refusal, busy } = useRecord(planterId)
+const { today } = useDays()
+const day = ref(today())
+const { record, refusal, busy } = useLedgerEntries(planterId)
 const slot = computed(() => ledger.slots.find(({ slot }) => slot === part.slot))
 const sides = computed(() => slot.value?.sides ?? [])
 const there = computed(() =>
@@ -63,7 +65,7 @@ async function save(): Promise<void> {
         hide-details
       />
       <p v-if="there && !isSamePlace && !swap" class="quiet">The one on row {{ row }} goes on the shelf.</p>
-      <v-text-field v-model="day" type="date" label="On" :max="new Date().toISOString().slice(0, 10)" />
+      <v-text-field v-model="day" type="date" label="On" :max="today()" />
       <refusal-list :refusal="refusal" />
       <div class="actions">
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>

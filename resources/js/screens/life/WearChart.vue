@@ -6,6 +6,7 @@ import { CanvasRenderer } from 'echarts/renderers'
 import { computed } from 'vue'
 import VChart from 'vue-echarts'
 import type { WearChart } from '@/api/types'
+import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
 import { useSession } from '@/session'
 import { themes } from '@/theme'
@@ -16,6 +17,7 @@ const { chart } = defineProps<{ chart: WearChart }>()
 use([LineChart, ScatterChart, GridComponent, MarkLineComponent, TooltipComponent, CanvasRenderer])
 const session = useSession()
 const { length } = useUnits()
+const { dayOf } = useDays()
 
 const inks = computed<Inks>(() => {
   const colors = (themes[session.theme]?.colors ?? {}) as Record<string, string>
@@ -31,14 +33,14 @@ const inks = computed<Inks>(() => {
   }
 })
 const option = computed(() =>
-  wearOption(chart, inks.value, length, session.units, 'Atkinson Hyperlegible Next Variable, sans-serif'),
+  wearOption(chart, inks.value, length, dayOf, session.units, 'Atkinson Hyperlegible Next Variable, sans-serif'),
 )
 </script>
 
 <template>
   <figure>
     <v-chart class="chart" :option="option" autoresize />
-    <figcaption class="spoken">{{ describeWear(chart, length) }}</figcaption>
+    <figcaption class="spoken">{{ describeWear(chart, length, dayOf) }}</figcaption>
     <p class="quiet">
       Dots are readings, grey of parts that are gone. The line is what is expected, the band holds four in five.
     </p>

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto'
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
@@ -165,14 +166,14 @@ describe('moving a part', () => {
 })
 
 describe('putting a fitting right', () => {
-  it('keeps the moment where the day stays, and takes noon of another', async () => {
+  it('keeps the moment where the day stays, and takes the workshop’s noon of another', async () => {
     const { field, send } = await dialog(CorrectFitting, { fitting: onRow1 })
     await field('Size when fitted').setValue('14 7/8')
     const [same] = await send()
     expect(same).toMatchObject({ supersedes: 'f1', size: '14 7/8', happened_at: onRow1.fitted_at, cost: 38.5 })
     await field('Fitted on').setValue('2025-03-05')
     const [, other] = await send()
-    expect(other).toMatchObject({ supersedes: 'f1', happened_at: '2025-03-05T12:00:00.000Z' })
+    expect(other).toMatchObject({ supersedes: 'f1', happened_at: '2025-03-05T18:00:00.000Z' })
   })
 
   it('takes the entry back, or the part out', async () => {

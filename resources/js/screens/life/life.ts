@@ -1,17 +1,5 @@
 import type { PlaceForecast } from '@/api/types'
 
-/** How a place stands in the season that is coming, for the heat map: told by a word first, by its shade second. */
-export type Standing = 'done' | 'unlikely' | 'watch' | 'lasts' | 'thin' | 'unknown'
-
-export function standingOf(place: PlaceForecast | undefined, watchChance: number): Standing {
-  if (place === undefined || place.left_m.p50 === null) return place?.thin === false ? 'lasts' : 'unknown'
-  if (place.left_m.p50 === 0) return 'done'
-  if (place.thin) return 'thin'
-  if (place.chance === null) return 'lasts'
-  if (place.chance > 0.5) return 'unlikely'
-  return place.chance > watchChance ? 'watch' : 'lasts'
-}
-
 /** A chance as people say it. */
 export function printChance(chance: number): string {
   if (chance < 0.01) return 'under 1%'
@@ -28,10 +16,8 @@ export function printLeft({ p10, p50, p90 }: PlaceForecast['left_acres'], thin: 
 }
 
 /** What will not make the season, the worst odds first. */
-export function willNotLast(places: PlaceForecast[], watchChance: number): PlaceForecast[] {
-  return places
-    .filter(({ chance, left_m }) => left_m.p50 === 0 || (chance !== null && chance > watchChance))
-    .sort((a, b) => (b.chance ?? 1) - (a.chance ?? 1) || a.row - b.row)
+export function willNotLast(places: PlaceForecast[]): PlaceForecast[] {
+  return places.filter(({ short }) => short).sort((a, b) => (b.chance ?? 1) - (a.chance ?? 1) || a.row - b.row)
 }
 
 /** Rows such as `3, 4, 9-12`; null where it says something else. */

@@ -22,11 +22,13 @@ const chart: WearChart = {
   thin: false,
 }
 
+const utcDay = (moment: string) => moment.slice(0, 10)
+
 describe('the wear chart', () => {
   const inks = { ink: '#1', quiet: '#2', line: '#3', accent: '#4', change: '#5', ochre: '#6', card: '#7' }
 
   it('counts acres from today and marks limit, today, season end and changes', () => {
-    const option = wearOption(chart, inks, (mm) => `${mm}`, 'in', 'x') as {
+    const option = wearOption(chart, inks, (mm) => `${mm}`, utcDay, 'in', 'x') as {
       series: {
         data: unknown[]
         markLine?: { data: { xAxis?: number; yAxis?: number; label: { formatter: string } }[] }
@@ -71,7 +73,7 @@ describe('the wear chart', () => {
   })
 
   it('is told in words', () => {
-    expect(describeWear(chart, (mm) => `${mm} mm`)).toBe(
+    expect(describeWear(chart, (mm) => `${mm} mm`, utcDay)).toBe(
       'Read: Mar 1, 2025 380 mm, Mar 1, 2026 370 mm. Limit 368.3 mm. Expected at the end of the line: 372 mm, from 371 mm to 373 mm.',
     )
   })

@@ -27,6 +27,7 @@ export function wearOption(
   chart: WearChart,
   inks: Inks,
   size: (mm: number) => string,
+  dayOf: (moment: string) => string,
   units: Units,
   font: string,
 ): EChartsCoreOption {
@@ -43,7 +44,7 @@ export function wearOption(
   })
   const point = (item: WearChart['points'][number]) => ({
     value: [acres(item.at_m), item.size_mm],
-    name: shortDate(item.taken_at.slice(0, 10)),
+    name: shortDate(dayOf(item.taken_at)),
     itemStyle: item.outlier
       ? { color: inks.card, borderColor: inks.change, borderWidth: 2 }
       : { color: item.current ? inks.accent : inks.quiet },
@@ -129,10 +130,12 @@ export function wearOption(
 }
 
 /** The chart in words, for who does not see it. */
-export function describeWear(chart: WearChart, size: (mm: number) => string): string {
-  const read = chart.points
-    .map((point) => `${shortDate(point.taken_at.slice(0, 10))} ${size(point.size_mm)}`)
-    .join(', ')
+export function describeWear(
+  chart: WearChart,
+  size: (mm: number) => string,
+  dayOf: (moment: string) => string,
+): string {
+  const read = chart.points.map((point) => `${shortDate(dayOf(point.taken_at))} ${size(point.size_mm)}`).join(', ')
   const last = chart.line[chart.line.length - 1]
   const ahead = last
     ? ` Expected at the end of the line: ${size(last.size_mm)}, from ${size(last.low_mm)} to ${size(last.high_mm)}.`

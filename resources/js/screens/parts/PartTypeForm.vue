@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { reactive, ref } from 'vue'
-import { api, body, Refusal } from '@/api/client'
+import { reactive } from 'vue'
+import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { PartType, PartTypeEdit, Slot } from '@/api/types'
+import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import messages from '../../../../lang/en.json'
 import { typedNumber } from '@/measure/typed'
@@ -29,12 +30,9 @@ const form = reactive({
   heavy: type?.heavy ?? false,
   clearance: type?.clearance ?? false,
 })
-const refusal = ref<Refusal | null>(null)
-const busy = ref(false)
+const { send, refusal, busy } = useSend()
 
 async function save(): Promise<void> {
-  busy.value = true
-  refusal.value = null
   const edit: PartTypeEdit = {
     name: form.name,
     own_number: form.ownNumber || null,
@@ -48,18 +46,13 @@ async function save(): Promise<void> {
     heavy: form.heavy,
     clearance: form.clearance,
   }
-  try {
+  await send(async () => {
     const saved = type
       ? await body(api.PUT('/api/part-types/{partType}', { params: { path: { partType: type.id } }, body: edit }))
       : await body(api.POST('/api/part-types', { body: edit }))
     emit('saved', saved)
     await queries.invalidateQueries({ queryKey: keys.partTypes })
-  } catch (error) {
-    refusal.value =
-      error instanceof Refusal ? error : new Refusal(0, 'The server does not answer. Nothing was saved; try again.')
-  } finally {
-    busy.value = false
-  }
+  })
 }
 </script>
 

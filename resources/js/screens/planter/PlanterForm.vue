@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, body, Refusal } from '@/api/client'
+import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Planter, PlanterEdit, SpecSheet } from '@/api/types'
 import PlanterRibbon from '@/components/PlanterRibbon.vue'
+import { useSend } from '@/composables/useSend'
 import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 import EquipmentFields from './EquipmentFields.vue'
@@ -32,8 +33,7 @@ watch(
     if (sheet && sheet.type !== planter?.spec_sheet.type) form.equipment = sheet.typical_equipment
   },
 )
-const refusal = ref<Refusal | null>(null)
-const busy = ref(false)
+const { send, refusal, busy } = useSend()
 
 /** The form as the API takes it; what is not a number goes up as typed, so that the answer can name it. */
 const edit = computed<PlanterEdit>(() => ({
@@ -76,10 +76,8 @@ function about(field: string): string | undefined {
   return key && errors[key]?.[0]
 }
 
-async function save(): Promise<void> {
-  busy.value = true
-  refusal.value = null
-  try {
+const save = () =>
+  send(async () => {
     const saved = planter
       ? await body(api.PUT('/api/planters/{planter}', { params: { path: { planter: planter.id } }, body: edit.value }))
       : await body(api.POST('/api/planters', { body: edit.value }))
@@ -90,13 +88,7 @@ async function save(): Promise<void> {
       queries.invalidateQueries({ queryKey: keys.guide(saved.id) }),
     ])
     await router.push({ name: 'board', params: { planter: saved.id } })
-  } catch (error) {
-    refusal.value =
-      error instanceof Refusal ? error : new Refusal(0, 'The server does not answer. Nothing was saved; try again.')
-  } finally {
-    busy.value = false
-  }
-}
+  })
 </script>
 
 <template>

@@ -25,7 +25,7 @@ describe('a paper sheet that is typed in', () => {
     signInForTest()
     const outbox = useOutbox()
     outbox.add = async (...items) => {
-      outbox.waiting = [...outbox.waiting, ...items.map((item) => ({ ...item, user: 1, id: item.body.id }) as Waiting)]
+      outbox.waiting = [...outbox.waiting, ...items.map((item) => ({ ...item, user: 1 }) as Waiting)]
     }
   })
 

@@ -81,12 +81,8 @@ export function useEntrySheet(planterId: number, guide: Ref<WalkGuide>) {
     void outbox.add(
       ...stored.map(({ key, content }) => {
         const said = { ...content, entry: 'from_sheet' as const, confirmed: keepDoubtful.value }
-        return {
-          what: 'reading' as const,
-          walk,
-          planter: planterId,
-          body: reading(steps.value.get(key) as WalkStep, said),
-        }
+        const body = reading(steps.value.get(key) as WalkStep, said)
+        return { what: 'reading' as const, id: body.id, walk, planter: planterId, body }
       }),
     )
     const done = new Set(stored.map(({ key }) => key))

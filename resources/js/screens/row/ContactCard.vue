@@ -4,10 +4,12 @@ import type { RowContact, ShimMove } from '@/api/types'
 import CautionNote from '@/components/CautionNote.vue'
 import FractionText from '@/components/FractionText.vue'
 import RefusalList from '@/components/RefusalList.vue'
-import { useRecord } from '@/composables/useRecord'
+import { useLedgerEntries } from '@/composables/useLedgerEntries'
+import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
 import { shortDate } from '@/dates'
 import FurrowDrawing from '@/drawings/FurrowDrawing.vue'
+import { useOutbox } from '@/offline/outbox'
 import { say, sayShims } from '@/words'
 
 /** The contact of a row's blades, what to do about it with shims, and the furrow it makes. */
@@ -20,7 +22,7 @@ const { planterId, contact, sensitivity, lastMove } = defineProps<{
 }>()
 const emit = defineEmits<{ measure: [] }>()
 const { length } = useUnits()
-const { record, refusal, busy } = useRecord(planterId)
+const { record, refusal, busy } = useLedgerEntries(planterId)
 const pairs = ref(contact.advice?.pairs || -1)
 
 const shape = computed(() => {
@@ -34,7 +36,17 @@ const shims = computed(() =>
     : `inner shims ${contact.shims_left} left, ${contact.shims_right} right`,
 )
 
-const today = () => new Date().toISOString().slice(0, 10)
+const { today, dayOf } = useDays()
+const outbox = useOutbox()
+/** Said already, and not known to the server yet. */
+const isWaiting = computed(() =>
+  outbox.waiting.some(
+    (item) =>
+      item.what === 'ledger' &&
+      item.planter === planterId &&
+      item.body.events.some(({ kind, row }) => kind === 'shims_moved' && row === contact.row),
+  ),
+)
 
 async function moved(): Promise<void> {
   const entry = {
@@ -82,7 +94,8 @@ async function moved(): Promise<void> {
             : `, learned from ${sensitivity.moves} of this planter’s own moves`
         }}.
       </p>
-      <div v-if="contact.advice.code !== 'blades_done'" class="does">
+      <p v-if="isWaiting" role="status">That the shims were moved waits on this device. Measure the contact again.</p>
+      <div v-else-if="contact.advice.code !== 'blades_done'" class="does">
         <label>
           Shims on each side
           <select v-model.number="pairs">
@@ -100,7 +113,7 @@ async function moved(): Promise<void> {
       <div v-if="lastMove" class="does">
         <p class="quiet">
           {{ sayShims(lastMove) }}
-          {{ shortDate(lastMove.happened_at.slice(0, 10)) }} by {{ lastMove.by }}.
+          {{ shortDate(dayOf(lastMove.happened_at)) }} by {{ lastMove.by }}.
         </p>
         <v-btn
           variant="outlined"

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Fitting, Ledger, PlaceForecast, RowRecord, Side, Slot } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
+import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
 import { shortDate } from '@/dates'
 import { printChance, printLeft } from '@/screens/life/life'
@@ -16,6 +17,7 @@ const emit = defineEmits<{
   wear: [place: PlaceForecast]
 }>()
 const { distance, length } = useUnits()
+const { dayOf } = useDays()
 const all = ref(false)
 
 type Line = { slot: Slot; side: Side; fitting?: Fitting; forecast?: PlaceForecast }
@@ -50,7 +52,7 @@ const shelf = computed(() => ledger.shelf.filter((part) => part.row === record.r
           <template v-if="fitting">
             <span class="quiet">{{ fitting.part ?? 'part not named' }}{{ fitting.used ? ', used' : '' }}</span>
             <span class="quiet"
-              >since {{ shortDate(fitting.fitted_at.slice(0, 10)) }} by {{ fitting.fitted_by }},
+              >since {{ shortDate(dayOf(fitting.fitted_at)) }} by {{ fitting.fitted_by }},
               {{ distance(fitting.part_ran_m) }} of furrow<fraction-text
                 v-if="fitting.size_mm !== null"
                 :text="`, fitted at ${length(fitting.size_mm)}`"
@@ -75,7 +77,8 @@ const shelf = computed(() => ledger.shelf.filter((part) => part.row === record.r
         <div>
           <strong>On the shelf: {{ part.part ?? say(`slot.${part.slot}`) }}</strong>
           <span class="quiet"
-            >came off {{ shortDate((part.removed_at ?? '').slice(0, 10)) }} after {{ distance(part.part_ran_m) }}</span
+            >came off {{ shortDate(dayOf(part.removed_at ?? part.fitted_at)) }} after
+            {{ distance(part.part_ran_m) }}</span
           >
         </div>
         <div class="does"><v-btn variant="text" @click="emit('move', part)">Fit it</v-btn></div>

@@ -6,6 +6,7 @@ import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import PlanterShell from '@/components/PlanterShell.vue'
+import WaitingList from '@/components/WaitingList.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { useUnits } from '@/composables/useUnits'
@@ -64,6 +65,7 @@ const shown = computed(() =>
     <load-problem :error="query.error.value ?? record.error.value" @again="(query.refetch(), record.refetch())" />
     <div v-if="board" class="row-page">
       <div class="column">
+        <waiting-list :planter-id="planterId" what="ledger" />
         <section class="sheet unit">
           <h1>{{ sayRow(row) }} of {{ board.planter.name }}</h1>
           <row-unit-drawing

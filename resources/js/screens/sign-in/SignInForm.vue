@@ -1,26 +1,16 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { Refusal } from '@/api/client'
+import { useSend } from '@/composables/useSend'
 import { useSession } from '@/session'
 
 const emit = defineEmits<{ signedIn: [] }>()
 const session = useSession()
 const email = ref('')
 const password = ref('')
-const problem = ref('')
-const busy = ref(false)
+const { send, refusal, busy } = useSend('The server does not answer. Try again in a moment.')
 
 async function signIn(): Promise<void> {
-  busy.value = true
-  problem.value = ''
-  try {
-    await session.signIn(email.value, password.value)
-    emit('signedIn')
-  } catch (error) {
-    problem.value = error instanceof Refusal ? error.message : 'The server does not answer. Try again in a moment.'
-  } finally {
-    busy.value = false
-  }
+  if (await send(() => session.signIn(email.value, password.value))) emit('signedIn')
 }
 </script>
 
@@ -28,7 +18,7 @@ async function signIn(): Promise<void> {
   <form class="form" @submit.prevent="signIn">
     <v-text-field v-model="email" label="Email" type="email" autocomplete="username" required autofocus />
     <v-text-field v-model="password" label="Password" type="password" autocomplete="current-password" required />
-    <p v-if="problem" class="change" role="alert">{{ problem }}</p>
+    <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
     <v-btn type="submit" color="primary" size="large" block :loading="busy">Sign in</v-btn>
   </form>
 </template>

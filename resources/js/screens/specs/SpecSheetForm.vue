@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
-import { api, body, Refusal } from '@/api/client'
+import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Figure, SpecSheet, Verdict } from '@/api/types'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
+import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { say, sayOwn, sayRow } from '@/words'
 
@@ -24,9 +25,8 @@ const form = reactive({
       ]),
   ) as Record<string, Record<string, Entry>>,
 })
-const refusal = ref<Refusal | null>(null)
+const { send, refusal, busy } = useSend()
 const saved = ref(false)
-const busy = ref(false)
 const confirming = ref(false)
 
 type Change = { planter: string; row: number; check: string; side: string; from: Verdict; to: Verdict }
@@ -83,17 +83,9 @@ const reset = () =>
   })
 
 async function attempt(work: () => Promise<void>): Promise<void> {
-  busy.value = true
   saved.value = false
   changes.value = undefined
-  refusal.value = null
-  try {
-    await work()
-  } catch (error) {
-    refusal.value = error instanceof Refusal ? error : new Refusal(0, 'The server does not answer. Nothing was saved.')
-  } finally {
-    busy.value = false
-  }
+  await send(work)
 }
 </script>
 

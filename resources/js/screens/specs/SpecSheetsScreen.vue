@@ -1,25 +1,22 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, body, Refusal } from '@/api/client'
+import { api, body } from '@/api/client'
 import { keys, queries, useSpecSheets } from '@/api/queries'
 import AppBar from '@/components/AppBar.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
+import { useSend } from '@/composables/useSend'
 import { say } from '@/words'
 
 const router = useRouter()
 const sheets = useSpecSheets()
-const problem = ref('')
+const { send, refusal } = useSend('The server does not answer. No copy was made.')
 
-async function copy(id: number): Promise<void> {
-  try {
+const copy = (id: number) =>
+  send(async () => {
     const made = await body(api.POST('/api/spec-sheets/{specSheet}/copies', { params: { path: { specSheet: id } } }))
     await queries.invalidateQueries({ queryKey: keys.specSheets })
     await router.push({ name: 'spec-sheet', params: { sheet: made.id } })
-  } catch (error) {
-    problem.value = error instanceof Refusal ? error.message : 'The server does not answer. No copy was made.'
-  }
-}
+  })
 </script>
 
 <template>
@@ -30,7 +27,7 @@ async function copy(id: number): Promise<void> {
       The figures that readings are judged by. The typical ones stay as they are: copy one to enter what your operator's
       manual says, then choose the copy on the planter.
     </p>
-    <p v-if="problem" class="change" role="alert">{{ problem }}</p>
+    <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
     <load-problem :error="sheets.error.value" @again="sheets.refetch()" />
     <article v-for="sheet in sheets.data.value" :key="sheet.id" class="sheet line">
       <div>

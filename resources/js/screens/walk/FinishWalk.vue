@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { api, body, Refusal } from '@/api/client'
+import { computed } from 'vue'
+import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Walk, WalkStep } from '@/api/types'
+import { useSend } from '@/composables/useSend'
 import { useOutbox } from '@/offline/outbox'
 import { listRows } from './rows'
 
@@ -10,8 +11,7 @@ import { listRows } from './rows'
 const { walk, planterId, unchecked } = defineProps<{ walk: Walk; planterId: number; unchecked: WalkStep[] }>()
 const emit = defineEmits<{ close: []; finished: [] }>()
 const outbox = useOutbox()
-const problem = ref('')
-const busy = ref(false)
+const { send, refusal, busy } = useSend('The server does not answer. The walk is still open.')
 
 const rows = computed(() =>
   [...new Set(unchecked.map((step) => step.row))].filter((row) => row > 0).sort((a, b) => a - b),
@@ -24,11 +24,10 @@ const where = computed(() =>
     .filter(Boolean)
     .join(' and '),
 )
-const underWay = computed(() => outbox.waiting.filter((item) => item.walk === walk.id).length)
+const underWay = computed(() => outbox.waiting.filter((item) => 'walk' in item && item.walk === walk.id).length)
 
-async function finish(): Promise<void> {
-  busy.value = true
-  try {
+const finish = () =>
+  send(async () => {
     await body(
       api.POST('/api/walks/{walk}/finish', {
         params: { path: { walk: walk.id } },
@@ -40,12 +39,7 @@ async function finish(): Promise<void> {
     void queries.invalidateQueries({ queryKey: keys.board(planterId) })
     void queries.invalidateQueries({ queryKey: keys.guide(planterId) })
     void queries.invalidateQueries({ queryKey: keys.yard })
-  } catch (error) {
-    problem.value = error instanceof Refusal ? error.message : 'The server does not answer. The walk is still open.'
-  } finally {
-    busy.value = false
-  }
-}
+  })
 </script>
 
 <template>
@@ -61,7 +55,7 @@ async function finish(): Promise<void> {
         {{ underWay }} on this device {{ underWay === 1 ? 'has' : 'have' }} not gone up yet. Wait until they have.
       </p>
       <p class="quiet">A finished walk can be reopened.</p>
-      <p v-if="problem" class="change" role="alert">{{ problem }}</p>
+      <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
       <v-btn color="primary" size="large" :loading="busy" :disabled="underWay > 0" @click="finish">
         {{ unchecked.length > 0 ? 'Finish with rows unchecked' : 'Finish the walk' }}
       </v-btn>

@@ -36,15 +36,13 @@ async function store(): Promise<void> {
   const base = { row, check, side, taken_at: new Date().toISOString() }
   if (text.value.trim() !== '' || isHard.value) {
     const words = text.value.trim() || 'Seized or hard to open.'
-    await outbox.add({ what: 'note', walk, planter: planterId, body: { ...base, id: uuid(), kind, text: words } })
+    const id = uuid()
+    await outbox.add({ what: 'note', id, walk, planter: planterId, body: { ...base, id, kind, text: words } })
   }
   if (picture.value) {
-    await outbox.add({
-      what: 'photo',
-      walk,
-      planter: planterId,
-      body: { ...base, id: uuid(), picture: picture.value.blob },
-    })
+    const id = uuid()
+    const body = { ...base, id, picture: picture.value.blob }
+    await outbox.add({ what: 'photo', id, walk, planter: planterId, body })
   }
   emit('close')
 }

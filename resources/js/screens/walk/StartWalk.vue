@@ -37,6 +37,7 @@ async function start(): Promise<void> {
   }
   await outbox.add({
     what: 'start',
+    id: walk.id,
     walk: walk.id,
     planter: planterId,
     body: { kind: walk.kind, order: walk.order, checks: chosen, started_at: walk.started_at },

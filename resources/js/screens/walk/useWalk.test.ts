@@ -20,7 +20,7 @@ describe('going through a walk', () => {
     outbox.send = async () => {}
     // Only what is in memory; keeping it on the device has tests of its own.
     outbox.add = async (...items) => {
-      outbox.waiting = [...outbox.waiting, ...items.map((item) => ({ ...item, user: 1, id: item.body.id }) as Waiting)]
+      outbox.waiting = [...outbox.waiting, ...items.map((item) => ({ ...item, user: 1 }) as Waiting)]
     }
     guide = ref(guideOf(2))
   })

@@ -129,7 +129,10 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
     }))
     if (undoable) done.value.push(before)
     void outbox.add(
-      ...places.map((place) => ({ what: 'reading' as const, walk, planter: planterId, body: reading(place, content) })),
+      ...places.map((place) => {
+        const body = reading(place, content)
+        return { what: 'reading' as const, id: body.id, walk, planter: planterId, body }
+      }),
     )
   }
 

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { useStorage } from '@vueuse/core'
-import { ref } from 'vue'
-import { api, body, Refusal } from '@/api/client'
+import { computed, ref } from 'vue'
+import { api, body } from '@/api/client'
 import type { Verdict } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
+import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { useOutbox } from '@/offline/outbox'
 import { say } from '@/words'
@@ -23,37 +24,37 @@ const pitch = ref('')
 const span = useStorage(`ustrel.span.${planterId}`, '')
 const hitch = useStorage(`ustrel.hitch.${planterId}`, '')
 const result = ref<{ pitch: number; verdict: Verdict; hitch_move_mm: number | null }>()
-const errors = ref<Record<string, string[]>>({})
-const problem = ref('')
+const { send, refusal } = useSend(
+  'The server does not answer. With an angle gauge, record the pitch itself on the walk.',
+)
+const errors = computed(() => refusal.value?.errors ?? {})
+const problem = computed(() => (refusal.value?.status === 0 ? refusal.value.message : ''))
 const recorded = ref(false)
 
 async function work(): Promise<void> {
   result.value = undefined
-  errors.value = {}
-  problem.value = ''
   recorded.value = false
   const query =
     by.value === 'angle'
       ? { pitch: pitch.value, hitch: hitch.value }
       : { front: front.value, rear: rear.value, span: span.value, hitch: hitch.value }
-  try {
+  await send(async () => {
     result.value = await body(
       api.GET('/api/planters/{planter}/toolbar-level', { params: { path: { planter: planterId }, query } }),
     )
-  } catch (error) {
-    if (error instanceof Refusal) errors.value = error.errors
-    else problem.value = 'The server does not answer. With an angle gauge, record the pitch itself on the walk.'
-  }
+  })
 }
 
 function record(): void {
   if (!result.value || walk === undefined) return
+  const id = uuid()
   void outbox.add({
     what: 'reading',
+    id,
     walk,
     planter: planterId,
     body: {
-      id: uuid(),
+      id,
       row: 0,
       check: 'toolbar_pitch',
       side: 'centre',

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import FractionText from '@/components/FractionText.vue'
+import type { What } from '@/offline/device'
+import { isOf, kindOf } from '@/offline/kinds'
+import { useOutbox } from '@/offline/outbox'
+
+/** What was recorded here without a signal and is not in the figures yet. */
+const { planterId, what } = defineProps<{ planterId: number; what: What }>()
+const outbox = useOutbox()
+const items = computed(() =>
+  outbox.waiting.filter((item) => item.planter === planterId && item.problem === undefined && isOf(what)(item)),
+)
+</script>
+
+<template>
+  <section v-if="items.length > 0" class="sheet waits" role="status">
+    <strong>Kept on this device, goes up when there is a signal.</strong> The figures do not know of it yet.
+    <ul>
+      <li v-for="item in items" :key="item.id"><fraction-text :text="kindOf(item).title(item, outbox.waiting)" /></li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.waits {
+  border-left: 5px solid var(--ochre);
+}
+ul {
+  margin: 6px 0 0;
+  padding-left: 20px;
+}
+</style>

@@ -1,0 +1,18 @@
+import type { Waiting, What } from '../device'
+import { acres } from './acres'
+import type { Kind } from './kind'
+import { ledger } from './ledger'
+import { note } from './note'
+import { photo } from './photo'
+import { reading } from './reading'
+import { start } from './start'
+
+const kinds: { [W in What]: Kind<W> } = { start, reading, note, photo, ledger, acres }
+
+/** How what waits goes up, and what it is called. */
+export const kindOf = (item: Waiting): Kind<What> => kinds[item.what] as Kind<What>
+
+export const isOf =
+  <W extends What>(...whats: W[]) =>
+  <I extends Waiting>(item: I): item is Extract<I, { what: W }> =>
+    (whats as What[]).includes(item.what)
