@@ -8,13 +8,13 @@ use App\Models\Planter;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk;
-use App\Record\RecordProjector;
+use App\Parts\RecordEvents;
+use App\Record\Moments;
+use App\Record\Rebuild;
 use App\Walk\Board\BoardQuery;
 use App\Walk\Board\HistoryQuery;
 use App\Walk\Board\NewsQuery;
-use App\Walk\Board\RowQuery;
 use App\Walk\Board\StoredAnswer;
-use App\Wear\Wearing;
 use App\Wear\WearRecord;
 use Carbon\CarbonImmutable;
 use Database\Demo\DemoScenario;
@@ -33,8 +33,11 @@ use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
+use Ustrel\Core\Wear\Forecaster;
 use Ustrel\Core\Wear\Item;
+use Ustrel\Core\Wear\PlanterWear;
 use Ustrel\Core\Wear\Point;
+use Ustrel\Core\Wear\ReadingError;
 
 require __DIR__.'/../../vendor/autoload.php';
 (require __DIR__.'/../../bootstrap/app.php')->make(Kernel::class)->bootstrap();
@@ -63,11 +66,11 @@ final class Client
      * @param  array<mixed>|null  $data
      * @return array{float, mixed} milliseconds, and the answer
      */
-    public function call(string $method, string $path, ?array $data = null): array
+    public function call(string $method, string $path, ?array $data = null, string ...$headers): array
     {
         curl_setopt_array($this->curl, [
             CURLOPT_URL => $this->base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '',
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: {$this->base}", "X-XSRF-TOKEN: {$this->token}"],
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: {$this->base}", "X-XSRF-TOKEN: {$this->token}", ...$headers],
             CURLOPT_POSTFIELDS => $data === null ? '' : json_encode($data, JSON_THROW_ON_ERROR),
         ]);
         $start = hrtime(true);
@@ -96,30 +99,30 @@ function median(array $values): float
 }
 
 /** A large planter with walks behind it, and one open walk with all its readings. */
-function largePlanter(): Planter
+function largePlanter(int $rows = ROWS, int $seasons = SEASONS): Planter
 {
     $user = User::query()->where('email', DemoScenario::EMAIL)->firstOrFail();
     $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', 'vacuum')->firstOrFail();
     $planter = Planter::query()->create([
-        'workshop_id' => $user->workshop_id, 'spec_sheet_id' => $sheet->id, 'farm' => 'Bench', 'name' => 'Bench', 'row_count' => ROWS,
-        'spacing_mm' => 508, 'spacing_typed' => '20 in', 'sections' => [ROWS], 'planting_start' => CarbonImmutable::today()->addDays(20),
+        'workshop_id' => $user->workshop_id, 'spec_sheet_id' => $sheet->id, 'farm' => 'Bench', 'name' => 'Bench', 'row_count' => $rows,
+        'spacing_mm' => 508, 'spacing_typed' => '20 in', 'sections' => [$rows], 'planting_start' => CarbonImmutable::today()->addDays(20)->toDateString(),
     ]);
-    for ($season = 0; $season < SEASONS; $season++) {
-        $at = CarbonImmutable::now()->subYears(SEASONS - 1 - $season)->subHour();
-        $open = $season === SEASONS - 1;
+    for ($season = 0; $season < $seasons; $season++) {
+        $at = CarbonImmutable::now()->subYears($seasons - 1 - $season)->subHour();
+        $open = $season === $seasons - 1;
         $walk = (new Walk([
-            'id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'season' => $planter->season() - SEASONS + 1 + $season, 'kind' => WalkKind::PreSeason,
-            'walk_order' => WalkOrder::RowByRow, 'row_count' => ROWS, 'sheet' => $sheet->sheet, 'started_by' => $user->id, 'started_at' => $at,
+            'id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'season' => $planter->season() - $seasons + 1 + $season, 'kind' => WalkKind::PreSeason,
+            'walk_order' => WalkOrder::RowByRow, 'row_count' => $rows, 'sheet' => $sheet->sheet, 'started_by' => $user->id, 'started_at' => $at,
             'finished_by' => $open ? null : $user->id, 'finished_at' => $open ? null : $at->addHour(),
         ]))->countPlaces();
         $walk->save();
-        $places = Route::through($walk->readSheet(), ROWS, WalkOrder::RowByRow)->places;
+        $places = Route::through($walk->readSheet(), $rows, WalkOrder::RowByRow)->places;
         $readings = array_map(static fn (Place $place): array => readingAt($place, $walk, $season, $at), $places);
         foreach (array_chunk($readings, 1000) as $chunk) {
             DB::table('readings')->insert($chunk);
         }
     }
-    app(RecordProjector::class)->project($planter);
+    app(Rebuild::class)($planter);
 
     return $planter;
 }
@@ -184,7 +187,7 @@ function forecastOf48Rows(): array
     $sheet = $sheet->for(new Equipment(Meter::Vacuum, Drive::Ground, coulter: true, fertilizer: true));
     $run = static function () use ($sheet): array {
         $forecasts = [];
-        foreach (Wearing::checks($sheet) as $check) {
+        foreach (PlanterWear::checks($sheet) as $check) {
             $path = $check->wear();
             $items = [];
             for ($row = 1; $row <= 48; $row++) {
@@ -193,7 +196,7 @@ function forecastOf48Rows(): array
                     $items[] = Item::fitted("{$row}:{$side->value}", $path->allowance, $points, 800_000);
                 }
             }
-            $forecasts[] = Wearing::forecaster($check, $path, 0.2)->of($items, 200_000);
+            $forecasts[] = (new Forecaster($path, ReadingError::of($check->key)))->of($items, 200_000);
         }
 
         return $forecasts;
@@ -211,6 +214,45 @@ function forecastOf48Rows(): array
     return [median($times), (memory_get_peak_usage() - $before) / 2 ** 20];
 }
 
+/** @return array<string, mixed> one fitting of the left opener blade, as the API takes it */
+function fitting(int $row, CarbonImmutable $at): array
+{
+    return ['id' => (string) Str::uuid7(), 'kind' => 'fitted', 'row' => $row, 'slot' => 'opener_blade', 'side' => 'left', 'happened_at' => $at->toIso8601ZuluString()];
+}
+
+/**
+ * What one fitting takes on a planter of 16 rows and three seasons: now, and put on record two years late; to a plain
+ * signed-in route, and in statements to the database.
+ *
+ * @return array{now: float, late: float, statements: int}
+ */
+function fittings(Client $client): array
+{
+    $planter = largePlanter(16, 3);
+    DB::statement('VACUUM ANALYZE');
+    $now = CarbonImmutable::now()->subMinute();
+    $times = [];
+    for ($round = -3; $round < ROUNDS / 2; $round++) {
+        $taken = ['plain' => $client->call('GET', '/api/me')[0]];
+        foreach (['now' => $now, 'late' => $now->subYears(2)] as $name => $at) {
+            $taken[$name] = $client->call('POST', "/api/planters/{$planter->id}/ledger", ['events' => [fitting(1 + ($round + 3) % 16, $at->addSeconds($round))]])[0];
+        }
+        foreach ($round < 0 ? [] : $taken as $name => $milliseconds) {
+            $times[$name][] = $milliseconds;
+        }
+    }
+    $statements = 0;
+    DB::listen(static function () use (&$statements): void {
+        $statements++;
+    });
+    $user = User::query()->where('email', DemoScenario::EMAIL)->firstOrFail();
+    $planter = Planter::query()->findOrFail($planter->id);
+    $statements = 0;
+    app(RecordEvents::class)($planter, $user, [fitting(5, $now)]);
+
+    return ['now' => median($times['now']) / median($times['plain']), 'late' => median($times['late']) / median($times['plain']), 'statements' => $statements];
+}
+
 /**
  * Medians in milliseconds, taken in turns, so that whatever else the machine does falls on all alike.
  *
@@ -220,11 +262,13 @@ function measure(Client $client, Planter $planter, Walk $walk): array
 {
     // As autovacuum leaves it.
     DB::statement('VACUUM ANALYZE');
-    $reads = ['plain' => '/api/me', 'board' => "/api/planters/{$planter->id}/board", 'yard' => '/api/yard', 'row' => "/api/planters/{$planter->id}/rows/5"];
+    $guide = $client->call('GET', "/api/planters/{$planter->id}/guide")[1];
+    $unchanged = "If-None-Match: \"{$guide['revision']}\"";
+    $reads = ['plain' => '/api/me', 'board' => "/api/planters/{$planter->id}/board", 'yard' => '/api/yard', 'row' => "/api/planters/{$planter->id}/rows/5", 'news' => "/api/walks/{$walk->id}/news?since=".urlencode($guide['as_of'])];
     $times = [];
     for ($round = -10; $round < ROUNDS; $round++) {
         foreach ($reads as $name => $path) {
-            [$taken] = $client->call('GET', $path);
+            [$taken] = $client->call('GET', $path, null, ...($name === 'news' ? [$unchanged] : []));
             if ($round >= 0) {
                 $times[$name][] = $taken;
             }
@@ -250,10 +294,10 @@ function plans(Planter $planter, Walk $walk): array
     $plans = [];
     foreach ([
         'board' => static fn () => app(BoardQuery::class)->ofWalk($walk, $planter),
-        'row timeline' => static fn () => app(RowQuery::class)->timeline($planter, 5),
-        'history of a place' => static fn () => app(HistoryQuery::class)->of($planter, new Place(5, CheckKey::OpenerBladeDiameter, Side::Left)),
-        'wear of a check' => static fn () => WearRecord::of($planter, ['opener_blade_diameter']),
-        'news of a walk' => static fn () => app(NewsQuery::class)->of($walk, CarbonImmutable::now()->subMinute()),
+        'row timeline' => static fn () => app(HistoryQuery::class)->ofRow($planter, 5),
+        'history of a place' => static fn () => app(HistoryQuery::class)->ofPlace($planter, new Place(5, CheckKey::OpenerBladeDiameter, Side::Left)),
+        'wear of a check' => static fn () => (new WearRecord($planter))->wear([$planter->readSheet()->check(CheckKey::OpenerBladeDiameter)]),
+        'news of a walk' => static fn () => app(NewsQuery::class)->of($walk, Moments::of(CarbonImmutable::now()->subMinute())),
     ] as $name => $read) {
         $queries = [];
         $read();
@@ -272,12 +316,17 @@ $client = new Client((string) getenv('BASE_URL'));
 
 Artisan::call('ustrel:inflate', ['--planters' => 2, '--readings' => SMALL]);
 $small = measure($client, $planter, $walk);
-$report('Board of 24 rows and 5 seasons, to a plain signed-in route', $small['board'] / $small['plain'], 3, 'x');
+$report('Board of 24 rows and 5 seasons, to a plain signed-in route', $small['board'] / $small['plain'], 2, 'x');
+$report('News with nothing new', $small['news'] / $small['plain'], 1.2, 'x');
+$fitted = fittings($client);
+$report('Recording one fitting, 16 rows and three seasons', $fitted['now'], 6, 'x');
+$report('The same two years late', $fitted['late'], 20, 'x');
+$report('Statements to the database for it', (float) $fitted['statements'], 12, '');
 [$milliseconds, $megabytes] = forecastOf48Rows();
 $report('Forecast of 48 rows, all slots, in core', $milliseconds, 50, 'ms');
 $report('Memory that it takes', $megabytes, 32, 'MB');
-$report('Script of a first visit (yard), compressed', scriptBytes('yard/YardScreen') / 1000, 350, 'kB');
-$report('Script of a first visit straight to a walk, compressed', scriptBytes('walk/WalkScreen') / 1000, 350, 'kB');
+$report('Script of a first visit (yard), compressed', scriptBytes('yard/YardScreen') / 1000, 300, 'kB');
+$report('Script of a first visit straight to a walk, compressed', scriptBytes('walk/WalkScreen') / 1000, 300, 'kB');
 
 $start = hrtime(true);
 Artisan::call('ustrel:inflate', ['--readings' => LARGE]);
@@ -286,13 +335,13 @@ $large = measure($client, $planter, $walk);
 foreach (['board' => 'Board', 'yard' => 'Yard', 'row' => 'Row page', 'one' => 'Saving a reading'] as $name => $what) {
     // Each to the plain route of its own round: the machine itself may have changed its pace.
     $plain = $name === 'one' ? 'after' : 'plain';
-    $report("{$what}, with a million readings to ten thousand", ($large[$name] / $large[$plain]) / ($small[$name] / $small[$plain]), 1.3, 'x');
+    $report("{$what}, with a million readings to ten thousand", ($large[$name] / $large[$plain]) / ($small[$name] / $small[$plain]), 1.15, 'x');
 }
 $many = [];
 for ($round = 0; $round < 10; $round++) {
     $many[] = $client->call('POST', "/api/walks/{$walk->id}/readings", ['readings' => readings(500)])[0];
 }
-$report('Saving 500 queued readings, to saving one', median($many) / $large['one'], 25, 'x');
+$report('Saving 500 queued readings, to saving one', median($many) / $large['one'], 15, 'x');
 foreach (plans($planter, $walk) as $name => $plan) {
     $scans = preg_match_all('/Seq Scan on (readings|cells|acres_log|ledger_events|fittings)\b/', $plan);
     $report("Scans of a whole table by the {$name}", (float) $scans, 0, '');

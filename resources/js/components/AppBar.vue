@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiAccountCircleOutline, mdiChevronDown, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useYard } from '@/api/queries'
 import OutboxProblems from './OutboxProblems.vue'
@@ -16,6 +16,9 @@ const session = useSession()
 const outbox = useOutbox()
 const { length } = useUnits()
 const yard = useYard()
+
+const SettingsDialog = defineAsyncComponent(() => import('@/screens/yard/SettingsDialog.vue'))
+const isSetting = ref(false)
 
 const planter = computed(() => yard.data.value?.find((candidate) => candidate.id === planterId))
 const tabs = [
@@ -99,11 +102,13 @@ async function signOut(): Promise<void> {
           />
           <v-list-item title="Part types" :to="{ name: 'part-types' }" />
           <v-list-item title="Spec sheets" :to="{ name: 'spec-sheets' }" />
+          <v-list-item title="Settings" @click="isSetting = true" />
           <v-list-item title="Sign out" @click="signOut" />
         </v-list>
       </v-menu>
     </div>
   </header>
+  <settings-dialog v-if="isSetting" @close="isSetting = false" />
   <outbox-problems />
 </template>
 

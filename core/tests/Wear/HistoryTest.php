@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Opener\ShimMove;
+use Ustrel\Core\Opener\ShimsMoved;
+use Ustrel\Core\Parts\Fitting;
+use Ustrel\Core\Parts\Installed;
+use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Parts\SlotPlace;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\TakenReading;
+use Ustrel\Core\Wear\History;
+use Ustrel\Core\Wear\Sighting;
+
+$noon = static fn (string $day): Moment => Moment::of("{$day}T12:00:00Z");
+$blade = static fn (int $row): Place => new Place($row, CheckKey::OpenerBladeDiameter, Side::Left);
+$contact = static fn (int $row): Place => new Place($row, CheckKey::BladeContactLength, Side::Centre);
+$installed = static fn (string $id, int $row, string $from, ?string $until = null, ?string $part = null, ?float $size = 381.0): Installed => new Installed(
+    new Fitting($id, new SlotPlace($row, Slot::OpenerBlade, Side::Left), $part ?? "part {$id}", $noon($from), $until === null ? null : $noon($until)), $size,
+);
+$read = static fn (string $id, Place $place, string $at, ?float $value, ?string $walk = null): TakenReading => new TakenReading(
+    $id, $walk ?? "walk of {$at}", $noon($walk ?? $at), $place, $noon($at), $value,
+);
+/** @param  list<Sighting>  $sightings */
+$ids = static fn (array $sightings): array => array_map(static fn (Sighting $sighting): string => $sighting->id, $sightings);
+
+it('counts what was read of the part that is there, and nothing of the one before', function () use ($installed, $read, $blade, $ids): void {
+    $history = History::of(2, [$installed('new', 1, '2026-03-10'), $installed('old', 1, '2024-03-01', '2026-03-10')], [], [
+        $read('c', $blade(1), '2026-03-12', 380.0),
+        $read('b', $blade(1), '2026-03-01', 366.0),
+        $read('other row', $blade(2), '2026-03-01', 370.0),
+    ]);
+    $trace = $history->trace($blade(1));
+    expect($ids($trace->sightings))->toBe(['c'])
+        ->and($trace->start)->toBe(381.0)
+        ->and($ids($history->gone($blade(1))))->toBe(['b'])
+        ->and($ids($history->trace($blade(2))->sightings))->toBe(['other row'])
+        ->and($history->fitting($blade(2)))->toBeNull();
+});
+
+it('takes a part’s wear along to the row that it is moved to', function () use ($installed, $read, $blade, $ids): void {
+    $history = History::of(2, [
+        $installed('f1', 1, '2024-03-01', '2025-03-01', 'piece', 380.0),
+        $installed('f2', 2, '2025-03-01', null, 'piece', null),
+        $installed('f3', 1, '2025-03-01'),
+    ], [], [
+        $read('worn on row 1', $blade(1), '2024-09-01', 375.0),
+        $read('worn on row 2', $blade(2), '2025-09-01', 370.0),
+        $read('of the one before', $blade(2), '2024-09-01', 366.0),
+    ]);
+    $trace = $history->trace($blade(2));
+    expect($ids($trace->sightings))->toBe(['worn on row 1', 'worn on row 2'])
+        ->and($trace->start)->toBe(380.0)
+        ->and(count($trace->stretches))->toBe(2)
+        ->and($ids($history->trace($blade(1))->sightings))->toBe([]);
+});
+
+it('lets the last of several readings in one walk hold, unless the part was changed between', function () use ($installed, $read, $blade, $ids): void {
+    $parts = [$installed('old', 1, '2024-03-01', '2026-03-02'), $installed('new', 1, '2026-03-02')];
+    $history = History::of(1, $parts, [], [
+        $read('typed wrongly', $blade(1), '2026-03-01', 36.6, '2026-02-28'),
+        $read('as it was', $blade(1), '2026-03-01', 366.0, '2026-02-28'),
+        $read('the new one', $blade(1), '2026-03-03', 381.0, '2026-02-28'),
+    ]);
+    expect($ids($history->sightings($blade(1))))->toHaveCount(2)->toContain('the new one');
+    $back = History::of(1, [], [], [
+        $read('a', $blade(1), '2026-03-01', 366.0, '2026-02-28'),
+        $read('b', $blade(1), '2026-03-02', null, '2026-02-28'),
+    ]);
+    expect($back->sightings($blade(1)))->toBe([]);
+});
+
+it('sets a contact anew with other blades and with every move of shims', function () use ($installed, $read, $contact, $noon, $ids): void {
+    $readings = [$read('a', $contact(1), '2026-03-01', 30.0), $read('b', $contact(1), '2026-03-05', 50.0), $read('c', $contact(1), '2026-03-09', 48.0), $read('two', $contact(2), '2026-03-01', 44.0)];
+    $moved = new ShimsMoved('m', 1, -2, $noon('2026-03-03'));
+    $blades = $installed('new', 1, '2026-03-07');
+    expect($ids(History::of(2, [], [$moved], $readings)->trace($contact(1))->sightings))->toBe(['b', 'c'])
+        ->and($ids(History::of(2, [$blades], [$moved], $readings)->trace($contact(1))->sightings))->toBe(['c'])
+        ->and($ids(History::of(2, [$blades], [$moved], $readings)->gone($contact(1))))->toBe(['a', 'b'])
+        ->and($ids(History::of(2, [$blades], [$moved], $readings)->trace($contact(2))->sightings))->toBe(['two']);
+});
+
+it('shows a walk only what had been read when it began, of the parts that were on until the next', function () use ($installed, $read, $blade, $noon, $ids): void {
+    $history = History::of(1, [$installed('old', 1, '2024-03-01', '2026-03-02'), $installed('new', 1, '2026-03-02')], [], [
+        $read('before', $blade(1), '2025-03-01', 372.0),
+        $read('its own', $blade(1), '2026-03-01', 366.0, '2026-02-28'),
+        $read('of an earlier walk, but later', $blade(1), '2026-03-04', 371.0, '2025-02-28'),
+    ]);
+    $then = $history->before($noon('2026-02-28'), $noon('2026-03-01'));
+    expect($ids($then->trace($blade(1))->sightings))->toBe(['before'])
+        ->and($then->fitting($blade(1))?->id)->toBe('old')
+        ->and($history->before($noon('2026-02-28'), null)->fitting($blade(1))?->id)->toBe('new');
+});
+
+it('learns from moves of shims that were measured before and after, before the next', function () use ($read, $contact, $noon): void {
+    $moves = [new ShimsMoved('a', 1, -1, $noon('2026-03-02')), new ShimsMoved('b', 1, -2, $noon('2026-03-04')), new ShimsMoved('c', 1, 1, $noon('2026-03-08'), 60.0), new ShimsMoved('d', 2, -1, $noon('2026-03-02'))];
+    $history = History::of(2, [], $moves, [
+        $read('1', $contact(1), '2026-03-01', 30.0),
+        // None between the first move and the second.
+        $read('2', $contact(1), '2026-03-05', 55.0),
+        $read('3', $contact(1), '2026-03-09', 48.0),
+        $read('after only', $contact(2), '2026-03-05', 40.0),
+    ]);
+    $measured = array_map(static fn (ShimMove $move): array => [$move->pairs, $move->before, $move->after], ShimMove::measured($moves, $history));
+    // What was measured for the move itself goes before what a walk read.
+    expect($measured)->toBe([[-2, 30.0, 55.0], [1, 60.0, 48.0]]);
+});
