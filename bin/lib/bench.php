@@ -166,7 +166,7 @@ function scriptBytes(string $screen): int
         array_map($visit, $manifest[$key]['imports'] ?? []);
     };
     $visit('resources/js/main.ts');
-    $visit("resources/js/screens/{$screen}.vue");
+    $visit("resources/js/{$screen}.vue");
 
     return array_sum(array_map(
         static fn (string $file): int => str_ends_with($file, '.js') ? strlen((string) gzencode((string) file_get_contents("{$build}/{$file}"), 6)) : 0, $files,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { watchEffect } from 'vue'
 import { useTheme } from 'vuetify'
-import SignInAgain from './screens/sign-in/SignInAgain.vue'
+import SignInAgain from '@/yard/SignInAgain.vue'
 import { useSession } from './session'
 
 const session = useSession()

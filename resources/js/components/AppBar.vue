@@ -17,7 +17,7 @@ const outbox = useOutbox()
 const { length } = useUnits()
 const yard = useYard()
 
-const SettingsDialog = defineAsyncComponent(() => import('@/screens/yard/SettingsDialog.vue'))
+const SettingsDialog = defineAsyncComponent(() => import('@/yard/SettingsDialog.vue'))
 const isSetting = ref(false)
 
 const planter = computed(() => yard.data.value?.find((candidate) => candidate.id === planterId))

@@ -9,7 +9,7 @@ import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { useUnits } from '@/composables/useUnits'
 import { wordReasons } from '@/measure/bands'
-import CellHistory from '@/screens/board/CellHistory.vue'
+import CellHistory from './CellHistory.vue'
 import { say, sayCheck, sayRow } from '@/words'
 import { groupFindings } from './findings'
 

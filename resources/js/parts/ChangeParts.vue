@@ -4,11 +4,11 @@ import { usePartTypes } from '@/api/queries'
 import type { Ledger, RemovalReason, Side, Slot } from '@/api/types'
 import CautionNote from '@/components/CautionNote.vue'
 import RefusalList from '@/components/RefusalList.vue'
-import { useLedgerEntries } from '@/composables/useLedgerEntries'
+import { useLedgerEntries } from './useLedgerEntries'
 import { useDays } from '@/composables/useDays'
 import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
-import { readRows } from './life'
+import { readRows } from '@/wear/life'
 
 /** Another part in the same slot of one row, of several, or of all of them. */
 const { planterId, ledger, rowCount, start } = defineProps<{

@@ -5,7 +5,7 @@ import FractionText from '@/components/FractionText.vue'
 import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
 import { shortDate } from '@/dates'
-import { printChance, printLeft } from '@/screens/life/life'
+import { printChance, printLeft } from '@/wear/life'
 import { say } from '@/words'
 
 /** What is fitted in each slot of a row: since when, how far it has run, how long it will last. */

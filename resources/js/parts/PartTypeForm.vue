@@ -5,7 +5,7 @@ import { keys, queries } from '@/api/queries'
 import type { PartType, PartTypeEdit, Slot } from '@/api/types'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
-import messages from '../../../../lang/en.json'
+import messages from '../../../lang/en.json'
 import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 

@@ -4,7 +4,7 @@ import { computed, reactive } from 'vue'
 import type { Acres, AcresEntry, AcresLine } from '@/api/types'
 import { useDays } from '@/composables/useDays'
 import { typedNumber } from '@/measure/typed'
-import { readRows } from '@/screens/life/life'
+import { readRows } from './life'
 import { say } from '@/words'
 import { explainSeverity, type Ground, groundsOf } from './ground'
 

@@ -2,7 +2,7 @@ import type { Check, Doubt, State, WalkStep } from '@/api/types'
 import { doubtsAbout } from '@/measure/bands'
 import type { Units } from '@/measure/length'
 import { readQuantity } from '@/measure/quantity'
-import type { Content } from '@/screens/walk/useWalk'
+import type { Content } from '@/walk/useWalk'
 import { say } from '@/words'
 
 /** What a cell of the sheet says: a reading, a fault to be put right, or nothing yet. */

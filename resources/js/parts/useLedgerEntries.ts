@@ -2,7 +2,7 @@ import { v7 as uuid } from 'uuid'
 import type { LedgerEntry } from '@/api/types'
 import { useDays } from '@/composables/useDays'
 import { useOutbox } from '@/offline/outbox'
-import { useSend } from './useSend'
+import { useSend } from '@/composables/useSend'
 
 export type Entry = Omit<LedgerEntry, 'id' | 'happened_at'>
 
