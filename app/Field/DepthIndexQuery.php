@@ -27,7 +27,7 @@ final readonly class DepthIndexQuery
     {
         $board = $this->boards->ofWalk($walk, $walk->planter);
         $allowed = $board->sheet->check(CheckKey::DepthStopNotch)?->figures['tolerance']->quantity;
-        $tolerance = $allowed?->unit()->valueOf($allowed) ?? self::TOLERANCE;
+        $tolerance = $allowed === null ? self::TOLERANCE : $allowed->unit()->valueOf($allowed);
         $notches = [];
         for ($row = 1; $row <= $board->rowCount; $row++) {
             $place = new Place($row, CheckKey::DepthStopNotch, Side::Centre);

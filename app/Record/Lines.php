@@ -23,7 +23,10 @@ final class Lines
     /** @var array<string, true> walks whose guide is to be got anew */
     private array $guides = [];
 
-    /** @param  list<array<string, mixed>>  $lines  with all columns of the table */
+    /**
+     * @param  class-string<Model>  $model
+     * @param  list<array<string, mixed>>  $lines  with all columns of the table
+     */
     public function put(string $model, array $lines): void
     {
         if ($lines !== []) {

@@ -15,7 +15,7 @@ final class NotTaken extends RuntimeException
         parent::__construct('Not all of it can be taken');
     }
 
-    /** Those that stood in the way. @return list<Receipt> */
+    /** @return list<Receipt> those that stood in the way */
     public function inTheWay(): array
     {
         return array_values(array_filter($this->receipts, static fn (Receipt $receipt): bool => ! $receipt->outcome->isTaken()));

@@ -39,7 +39,7 @@ final readonly class Rebuild
 
     /**
      * @param  class-string<Model>  $model
-     * @return Builder<Model>
+     * @return Builder<covariant Model>
      */
     private static function of(string $model, Planter $planter): Builder
     {
@@ -50,7 +50,7 @@ final readonly class Rebuild
 
     /**
      * @param  class-string<Model>  $model
-     * @return array<string, int> each line as text, with how often it stands
+     * @return array<array-key, int> each line as text, with how often it stands
      */
     private static function lines(string $model, Planter $planter): array
     {

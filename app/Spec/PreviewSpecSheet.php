@@ -37,10 +37,12 @@ final readonly class PreviewSpecSheet
         $before = $cells();
         $columns = ['name' => $name, 'sheet' => EditSpecSheet::edited($sheet, $units, $figures, $notch)];
         $after = EditSpecSheet::named($name, fn (): Collection => ($this->replace)($sheet, $columns, $cells, keep: false));
+        $names = $walks->map(static fn (Walk $walk): string => $walk->planter->name);
         $changes = [];
         foreach ($before as $index => $cell) {
-            if ($cell->verdict !== $after[$index]->verdict) {
-                $changes[] = new VerdictChange($walks[$cell->walk_id]->planter->name, $cell->row_number, $cell->check_key, $cell->side, $cell->verdict, $after[$index]->verdict);
+            $now = $after[$index]->verdict ?? $cell->verdict;
+            if ($cell->verdict !== $now) {
+                $changes[] = new VerdictChange($names[$cell->walk_id] ?? '', $cell->row_number, $cell->check_key, $cell->side, $cell->verdict, $now);
             }
         }
 

@@ -22,6 +22,6 @@ final class ReasonShape
     /** @return array{code: string, ref: float|null, unit: string|null} */
     public static function coded(string $code, ?Quantity $reference): array
     {
-        return ['code' => $code, 'ref' => $reference?->unit()->valueOf($reference), 'unit' => $reference?->unit()->value];
+        return ['code' => $code, 'ref' => $reference === null ? null : $reference->unit()->valueOf($reference), 'unit' => $reference?->unit()->value];
     }
 }

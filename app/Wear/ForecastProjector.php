@@ -43,9 +43,12 @@ final class ForecastProjector implements Projector
     private static function lines(int $planterId, PlanterWear $wear, Check $check): array
     {
         $path = $check->wear();
+        if ($path === null) {
+            return [];
+        }
         $traces = $wear->history->traces($check);
         $lines = [];
-        foreach ($path === null ? [] : $wear->forecasts($check) as $key => $forecast) {
+        foreach ($wear->forecasts($check) as $key => $forecast) {
             if ($forecast->start !== null) {
                 $place = Place::fromKey($key);
                 $lines[] = ['planter_id' => $planterId, ...ForecastLine::at($place), ...self::line($forecast, $path, $traces[$key], $wear), 'fitting_id' => $wear->history->fitting($place)?->id];

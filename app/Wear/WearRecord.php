@@ -11,6 +11,7 @@ use App\Models\Reading;
 use App\Models\Walk;
 use App\Record\Moments;
 use DateTimeZone;
+use LogicException;
 use stdClass;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Moment;
@@ -251,7 +252,7 @@ final class WearRecord
         }
         $installed = [];
         foreach (Ledger::play($played) as $fitting) {
-            $event = $events[$fitting->id];
+            $event = $events[$fitting->id] ?? throw new LogicException("{$fitting->id} is not in the ledger that was played");
             $installed[] = new Installed($fitting, $event->size === null ? null : (float) $event->size, (float) $event->ran_before_m, $event->used);
         }
         $this->installed = $installed;

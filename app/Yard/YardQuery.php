@@ -24,7 +24,7 @@ final class YardQuery
             ->get()
             ->groupBy('walk_id');
 
-        return $planters
+        return array_values($planters
             ->map(function (Planter $planter) use ($walks, $read): YardPlanter {
                 $walk = $walks->get($planter->id);
                 $thisSeason = $walk !== null && ($walk->season >= $planter->season() || ! $walk->isFinished());
@@ -37,8 +37,7 @@ final class YardQuery
                 static fn (YardPlanter $a, YardPlanter $b): int => $b->urgency <=> $a->urgency,
                 static fn (YardPlanter $a, YardPlanter $b): int => $a->planter->name <=> $b->planter->name,
             ])
-            ->values()
-            ->all();
+            ->all());
     }
 
     /**
@@ -58,8 +57,8 @@ final class YardQuery
     /** @param  list<RibbonRow>  $ribbon */
     private function summary(Planter $planter, ?Walk $walk, bool $thisSeason, array $ribbon, RibbonRow $wholePlanter): YardPlanter
     {
-        $perRow = $thisSeason ? $walk->places_per_row : 0;
-        $places = $thisSeason ? $walk->places() : 0;
+        $perRow = $thisSeason ? (int) $walk?->places_per_row : 0;
+        $places = $thisSeason ? (int) $walk?->places() : 0;
         $checked = $wholePlanter->checked + array_sum(array_map(static fn (RibbonRow $row): int => $row->checked, $ribbon));
         $toChange = count(array_filter($ribbon, static fn (RibbonRow $row): bool => $row->toChange()));
         $unwalked = count(array_filter($ribbon, static fn (RibbonRow $row): bool => $perRow === 0 || $row->checked < $perRow));

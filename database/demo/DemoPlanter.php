@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use LogicException;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Ustrel\Core\Measure\Amount;
@@ -147,7 +148,7 @@ final readonly class DemoPlanter
     private function reading(Check $check, Place $place, int $seasonsRun): array
     {
         if (! $check->kind->takesFigure()) {
-            [$state, $chips] = ($seasonsRun === self::THIS_SEASON ? $this->found[$place->key()] ?? null : null) ?? [self::FINE[$check->kind->value], []];
+            [$state, $chips] = ($seasonsRun === self::THIS_SEASON ? $this->found[$place->key()] ?? null : null) ?? [self::FINE[$check->kind->value] ?? throw new LogicException("{$check->kind->value} is told by no state"), []];
 
             return ['place' => $place, 'answer' => Answer::state($state, $chips), 'typed' => null];
         }

@@ -51,7 +51,7 @@ final class LivesShape
             'against' => $other === null || $othersLives === null ? null : self::curve($other, $othersLives),
             'comparison' => $comparison === null ? null : [
                 'clear' => $comparison->isClear(),
-                'longer' => $comparison->isClear() ? ($comparison->hazard < 1 ? $type->id : $other->id) : null,
+                'longer' => $comparison->isClear() ? ($comparison->hazard < 1 ? $type->id : $other?->id) : null,
                 'luck' => round($comparison->luck, 4),
             ],
         ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record\Import;
 
 use Generator;
+use RuntimeException;
 
 /**
  * A file of comma-separated lines as a person has it: in UTF-8 with or without BOM, UTF-16 or Windows-1252, divided by
@@ -72,7 +73,7 @@ final class CsvFile
      */
     public function lines(): Generator
     {
-        $file = fopen($this->path, 'r');
+        $file = self::stream($this->path);
         fseek($file, $this->skip);
         $number = 1;
         $isFirst = true;
@@ -98,10 +99,7 @@ final class CsvFile
      */
     private function inUtf8(array $fields): array
     {
-        return array_map(fn (?string $field): string => trim(match (true) {
-            $this->encoding === 'UTF-8' => mb_scrub($field ?? '', 'UTF-8'),
-            default => mb_convert_encoding($field ?? '', 'UTF-8', $this->encoding),
-        }), $fields);
+        return array_map(fn (?string $field): string => self::trimmed((string) $field, $this->encoding), $fields);
     }
 
     /**
@@ -114,20 +112,32 @@ final class CsvFile
         $line = implode('', $fields);
 
         return match (true) {
-            max(array_map(static fn (?string $field): int => strlen($field ?? ''), $fields)) > self::LONGEST_FIELD => 'long_field',
+            array_filter($fields, static fn (?string $field): bool => strlen((string) $field) > self::LONGEST_FIELD) !== [] => 'long_field',
             str_contains($line, "\0") => 'not_text_line',
             $this->encoding === 'UTF-8' ? ! mb_check_encoding($line, 'UTF-8') : preg_match('/[\x81\x8D\x8F\x90\x9D]/', $line) === 1 => 'not_text_line',
             default => null,
         };
     }
 
+    /** A field in UTF-8, without the space around it. */
+    private static function trimmed(string $field, string $encoding): string
+    {
+        return trim($encoding === 'UTF-8' ? mb_scrub($field, 'UTF-8') : (string) mb_convert_encoding($field, 'UTF-8', $encoding));
+    }
+
+    /** @return resource */
+    private static function stream(string $path, string $mode = 'r')
+    {
+        return fopen($path, $mode) ?: throw new RuntimeException("{$path} cannot be opened");
+    }
+
     private static function fromUtf16(string $path, string $encoding): string
     {
-        $from = fopen($path, 'r');
+        $from = self::stream($path);
         fseek($from, 2);
         stream_filter_append($from, "convert.iconv.{$encoding}/UTF-8", STREAM_FILTER_READ);
         $copy = (string) tempnam(sys_get_temp_dir(), 'ustrel');
-        $to = fopen($copy, 'w');
+        $to = self::stream($copy, 'w');
         stream_copy_to_stream($from, $to);
         fclose($from);
         fclose($to);
@@ -156,13 +166,13 @@ final class CsvFile
     /** @return list<string> */
     private static function firstLine(string $path, int $skip, string $delimiter, string $encoding): array
     {
-        $file = fopen($path, 'r');
+        $file = self::stream($path);
         fseek($file, $skip);
         $first = fgetcsv($file, null, $delimiter, '"', '');
         fclose($file);
 
         return array_map(
-            static fn (?string $field): string => trim($encoding === 'UTF-8' ? mb_scrub($field ?? '', 'UTF-8') : mb_convert_encoding($field ?? '', 'UTF-8', $encoding)),
+            static fn (?string $field): string => self::trimmed((string) $field, $encoding),
             $first === false ? [] : $first,
         );
     }

@@ -25,7 +25,11 @@ final class LineIds
     ) {
     }
 
-    /** Lines that say the same are told apart by their turn. @return array{string, string} the id, and the one that an earlier version gave */
+    /**
+     * Lines that say the same are told apart by their turn.
+     *
+     * @return array{string, string} the id, and the one that an earlier version gave
+     */
     public function of(string $content): array
     {
         $key = md5($content, true);

@@ -92,7 +92,10 @@ final class ReadingLines implements Lines
     /** Only what the part itself says: what the row read before may have been another part. */
     private function doubt(Check $check, ?Quantity $value): ?string
     {
-        foreach ($value === null ? [] : Plausibility::ofPlace($check->rule, null) as $doubt) {
+        if ($value === null) {
+            return null;
+        }
+        foreach (Plausibility::ofPlace($check->rule, null) as $doubt) {
             if ($doubt->concerns($value)) {
                 $printer = new QuantityPrinter($this->by->units);
 

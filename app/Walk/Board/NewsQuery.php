@@ -25,7 +25,13 @@ final readonly class NewsQuery
     /** @param  Moment|null  $since  the as_of of the news or guide heard last; null for everything */
     public function of(Walk $walk, ?Moment $since): WalkNews
     {
-        $changed = $since === null ? null : Reading::query()
+        return new WalkNews($this->boards->ofWalk($walk, $walk->planter), $since === null ? null : self::changedSince($walk, $since), self::asOf($walk));
+    }
+
+    /** @return list<string> keys of the places that were read since */
+    private static function changedSince(Walk $walk, Moment $since): array
+    {
+        $keys = Reading::query()
             ->where('walk_id', $walk->id)
             // Included: two batches may share a millisecond.
             ->where('recorded_at', '>=', $since->toIso())
@@ -35,7 +41,7 @@ final readonly class NewsQuery
             ->pluck('place')
             ->all();
 
-        return new WalkNews($this->boards->ofWalk($walk, $walk->planter), $changed, self::asOf($walk));
+        return array_map(static fn (mixed $key): string => (string) $key, array_values($keys));
     }
 
     /** The guide's matter: the planter's open walk, or the one that would be started. */

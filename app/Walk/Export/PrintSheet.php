@@ -155,7 +155,10 @@ final readonly class PrintSheet
         };
     }
 
-    /** @param  array<string, mixed>  $with */
+    /**
+     * @param  view-string  $view
+     * @param  array<string, mixed>  $with
+     */
     private static function pdf(string $view, array $with): string
     {
         $options = new Options;

@@ -35,7 +35,7 @@ final class BatchResource extends JsonResource
 {
     use SaysAll;
 
-    /** @param  non-empty-list<Receipt>  $receipts */
+    /** @param  list<Receipt>  $receipts */
     public function __construct(
         private readonly array $receipts,
         private readonly WalkNews $news,

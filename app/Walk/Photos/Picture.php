@@ -89,7 +89,7 @@ final readonly class Picture
     public function jpeg(): string
     {
         // A transparent ground would come out black.
-        $flat = imagecreatetruecolor($this->width(), $this->height());
+        $flat = imagecreatetruecolor(max(1, $this->width()), max(1, $this->height()));
         imagefill($flat, 0, 0, (int) imagecolorallocate($flat, 255, 255, 255));
         imagecopy($flat, $this->image, 0, 0, 0, 0, $this->width(), $this->height());
         ob_start();
@@ -101,7 +101,8 @@ final readonly class Picture
     /** Turned as the camera was held. */
     private static function upright(GdImage $image, string $path, int $type): GdImage
     {
-        $orientation = $type === IMAGETYPE_JPEG ? (@exif_read_data($path)['Orientation'] ?? 1) : 1;
+        $exif = $type === IMAGETYPE_JPEG ? @exif_read_data($path) : false;
+        $orientation = $exif === false ? 1 : ($exif['Orientation'] ?? 1);
         $degrees = match ($orientation) {
             3, 4 => 180,
             5, 6 => 270,

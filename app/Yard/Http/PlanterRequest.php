@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Yard\Http;
 
 use App\Models\SpecSheet;
+use App\Models\User;
 use Closure;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -116,7 +118,7 @@ final class PlanterRequest extends FormRequest
 
     private function equipment(): Equipment
     {
-        $sheet = SpecSheet::usableBy($this->user()->workshop_id)->findOrFail($this->integer('spec_sheet_id'));
+        $sheet = SpecSheet::usableBy($this->workshopId())->findOrFail($this->integer('spec_sheet_id'));
 
         return Equipment::of($this->array('equipment'), $sheet->read()->type);
     }
@@ -124,7 +126,7 @@ final class PlanterRequest extends FormRequest
     /** Parts that do not go together are not recorded together. */
     private function fitRule(string $field, mixed $value, Closure $fail): void
     {
-        if (! is_array($value) || ! is_int($this->input('spec_sheet_id')) || ! SpecSheet::usableBy($this->user()->workshop_id)->whereKey($this->integer('spec_sheet_id'))->exists()) {
+        if (! is_array($value) || ! is_int($this->input('spec_sheet_id')) || ! SpecSheet::usableBy($this->workshopId())->whereKey($this->integer('spec_sheet_id'))->exists()) {
             return;
         }
         try {
@@ -170,9 +172,14 @@ final class PlanterRequest extends FormRequest
 
     private function sheetRule(string $field, mixed $value, Closure $fail): void
     {
-        $known = is_int($value) && SpecSheet::usableBy($this->user()->workshop_id)->whereKey($value)->exists();
+        $known = is_int($value) && SpecSheet::usableBy($this->workshopId())->whereKey($value)->exists();
         if (! $known) {
             $fail(__('planter.spec_sheet'));
         }
+    }
+
+    private function workshopId(): int
+    {
+        return $this->user() instanceof User ? $this->user()->workshop_id : throw new AuthenticationException;
     }
 }
