@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Http\WordLoader;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use Illuminate\Translation\FileLoader;
 use Symfony\Component\HttpFoundation\Response;
 
 final class AppServiceProvider extends ServiceProvider
@@ -23,6 +26,11 @@ final class AppServiceProvider extends ServiceProvider
         $email = $request->input('email');
 
         return is_string($email) ? mb_strtolower(trim($email)) : '';
+    }
+
+    public function register(): void
+    {
+        $this->app->extend('translation.loader', static fn (FileLoader $loader, Application $app): WordLoader => new WordLoader($app->make('files'), $loader->paths()));
     }
 
     public function boot(): void

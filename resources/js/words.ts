@@ -1,12 +1,16 @@
 import type { PlaceRef } from './api/types'
-import messages from '../../lang/en.json'
 
-export type MessageKey = keyof typeof messages
+const files = import.meta.glob<Record<string, string>>('../../lang/en/*.json', { eager: true, import: 'default' })
+const words: Record<string, string> = Object.assign({}, ...Object.values(files))
 
-const words = messages as Record<string, string>
+/** What of a group there are words for, as the slots under `slot.`, in the order in which they stand there. */
+export function wordsOf(group: string): string[] {
+  const start = `${group}.`
+  return Object.keys(words).flatMap((key) => (key.startsWith(start) ? [key.slice(start.length)] : []))
+}
 
-/** The wording of lang/en.json, the same that the server uses; `:name` is filled from `fill`. */
-export function say(key: MessageKey | (string & {}), fill: Record<string, string | number> = {}): string {
+/** The wording of lang/en, the same that the server uses; `:name` is filled from `fill`. */
+export function say(key: string, fill: Record<string, string | number> = {}): string {
   const text = words[key] ?? key
   return text.replace(/:([a-z]+)/g, (whole, name: string) => (name in fill ? String(fill[name]) : whole))
 }

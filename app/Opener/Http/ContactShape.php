@@ -10,7 +10,7 @@ use Ustrel\Core\Opener\ShimAdviceCode;
 use Ustrel\Core\Opener\ShimSensitivity;
 
 #[OA\Schema(schema: 'ShimAdvice', required: ['code', 'pairs', 'expected_mm', 'sd_mm', 'uneven'], properties: [
-    new OA\Property(property: 'code', description: 'Worded under shims.CODE in lang/en.json', type: 'string', enum: ShimAdviceCode::class),
+    new OA\Property(property: 'code', description: 'Worded under shims.CODE in lang/en', type: 'string', enum: ShimAdviceCode::class),
     new OA\Property(property: 'pairs', description: 'Shims to add on each side; negative to take out', type: 'integer'),
     new OA\Property(property: 'expected_mm', description: 'Contact length to be expected after', type: 'number', nullable: true),
     new OA\Property(property: 'sd_mm', type: 'number', nullable: true),

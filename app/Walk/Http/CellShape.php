@@ -15,7 +15,7 @@ use Ustrel\Core\Walk\Result;
 #[OA\Schema(schema: 'Result', type: 'string', enum: Result::class)]
 #[OA\Schema(schema: 'Entry', type: 'string', enum: Entry::class)]
 #[OA\Schema(schema: 'Reason', required: ['code', 'ref', 'unit'], properties: [
-    new OA\Property(property: 'code', description: 'Worded in lang/en.json under reason.CODE, or under CODE itself where it has a dot', type: 'string'),
+    new OA\Property(property: 'code', description: 'Worded in lang/en under reason.CODE, or under CODE itself where it has a dot', type: 'string'),
     new OA\Property(property: 'ref', description: 'The figure that the reading was held against', type: 'number', nullable: true),
     new OA\Property(property: 'unit', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/Unit')]),
     new OA\Property(property: 'on', description: 'The day of what is told', type: 'string', format: 'date'),

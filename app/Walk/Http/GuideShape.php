@@ -22,7 +22,7 @@ use Ustrel\Core\Walk\Plausibility;
     new OA\Property(property: 'reasons', type: 'array', items: new OA\Items(ref: '#/components/schemas/Reason')),
 ])]
 #[OA\Schema(schema: 'Doubt', required: ['code', 'ref', 'unit', 'below', 'above'], properties: [
-    new OA\Property(property: 'code', description: 'Worded under doubt.CODE in lang/en.json', type: 'string'),
+    new OA\Property(property: 'code', description: 'Worded under doubt.CODE in lang/en', type: 'string'),
     new OA\Property(property: 'ref', type: 'number'),
     new OA\Property(property: 'unit', ref: '#/components/schemas/Unit'),
     new OA\Property(property: 'below', description: 'Values below are hard to believe', type: 'number', nullable: true),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Measure;
 
-/** Why a typed amount cannot be read. Worded under `amount.<value>` in lang/en.json. */
+/** Why a typed amount cannot be read. Worded under `amount.<value>` in lang/en. */
 enum AmountFault: string
 {
     case Empty = 'empty';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Measure;
 
-/** Why a typed length could not be read. The wording of each is under `length.<value>` in lang/en.json. */
+/** Why a typed length could not be read. The wording of each is under `length.<value>` in lang/en. */
 enum LengthFault: string
 {
     case Empty = 'empty';

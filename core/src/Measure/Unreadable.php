@@ -7,7 +7,7 @@ namespace Ustrel\Core\Measure;
 /** Something typed that is not what was asked for. */
 interface Unreadable
 {
-    /** The key of its wording in lang/en.json. */
+    /** The key of its wording in lang/en. */
     public function wordKey(): string;
 
     public function typed(): string;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Opener;
 
-/** What to do about the contact of a row's blades. Worded under `shims.<value>` in lang/en.json. */
+/** What to do about the contact of a row's blades. Worded under `shims.<value>` in lang/en. */
 enum ShimAdviceCode: string
 {
     /** In the window: nothing to move. */

@@ -6,7 +6,7 @@ namespace Ustrel\Core\Parts;
 
 use Ustrel\Core\Spec\Equipment;
 
-/** Parts that do not go together on one row unit. Worded under `fit.<value>` in lang/en.json. */
+/** Parts that do not go together on one row unit. Worded under `fit.<value>` in lang/en. */
 enum FitRule: string
 {
     /** Heavier blades with large rivets do not turn against the plain seed tube guard. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
-/** A reason to tick beside a condition. Worded under `chip.<value>` in lang/en.json. */
+/** A reason to tick beside a condition. Worded under `chip.<value>` in lang/en. */
 enum Chip: string
 {
     case Bent = 'bent';

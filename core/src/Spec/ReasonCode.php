@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Spec;
 
 /**
- * Why a verdict was given. Worded under `reason.<value>` in lang/en.json, where `:ref` is the reason's reference and
+ * Why a verdict was given. Worded under `reason.<value>` in lang/en, where `:ref` is the reason's reference and
  * `:by` the distance of the reading from it.
  */
 enum ReasonCode: string

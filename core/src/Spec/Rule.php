@@ -42,7 +42,7 @@ interface Rule
     /**
      * What does not go together in the figures that the rule was made of.
      *
-     * @return array<string, string> a code worded under `spec.<code>` in lang/en.json, by figure name
+     * @return array<string, string> a code worded under `spec.<code>` in lang/en, by figure name
      */
     public function faults(): array;
 }

@@ -12,7 +12,7 @@ final readonly class SpecFault
     private function __construct(
         /** Where it stands in the sheet, as `opener_blade_diameter.limit`. */
         public string $path,
-        /** The key of its wording in lang/en.json. */
+        /** The key of its wording in lang/en. */
         public string $wordKey,
         public string $typed = '',
     ) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Walk;
 
-/** Why a reading is asked about once before it is kept. Worded under `doubt.<value>` in lang/en.json. */
+/** Why a reading is asked about once before it is kept. Worded under `doubt.<value>` in lang/en. */
 enum DoubtCode: string
 {
     case LargerThanNew = 'larger_than_new';

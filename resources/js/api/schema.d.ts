@@ -699,7 +699,7 @@ export interface components {
         };
         ShimAdvice: {
             /**
-             * @description Worded under shims.CODE in lang/en.json
+             * @description Worded under shims.CODE in lang/en
              * @enum {string}
              */
             code: "leave" | "add" | "take_out" | "blades_done" | "not_enough" | "count_first";
@@ -1171,7 +1171,7 @@ export interface components {
         /** @enum {string} */
         Entry: "typed" | "same_as_last" | "rest_of_row" | "rest_of_station" | "from_sheet";
         Reason: {
-            /** @description Worded in lang/en.json under reason.CODE, or under CODE itself where it has a dot */
+            /** @description Worded in lang/en under reason.CODE, or under CODE itself where it has a dot */
             code: string;
             /** @description The figure that the reading was held against */
             ref: number | null;
@@ -1219,7 +1219,7 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         Doubt: {
-            /** @description Worded under doubt.CODE in lang/en.json */
+            /** @description Worded under doubt.CODE in lang/en */
             code: string;
             ref: number;
             unit: components["schemas"]["Unit"];

@@ -5,17 +5,14 @@ import { keys, queries } from '@/api/queries'
 import type { PartType, PartTypeEdit, Slot } from '@/api/types'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
-import messages from '../../../lang/en.json'
 import { typedNumber } from '@/measure/typed'
-import { say } from '@/words'
+import { say, wordsOf } from '@/words'
 
 /** A part type of the workshop's own catalogue: made, or changed. */
 const { type } = defineProps<{ type?: PartType }>()
 const emit = defineEmits<{ saved: [type: PartType]; close: [] }>()
 const { exactDistance } = useUnits()
-const slots = Object.keys(messages)
-  .filter((key) => key.startsWith('slot.'))
-  .map((key) => key.slice(5) as Slot)
+const slots = wordsOf('slot') as Slot[]
 
 const form = reactive({
   name: type?.name ?? '',
