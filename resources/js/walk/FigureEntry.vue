@@ -96,7 +96,8 @@ function takeKey(event: KeyboardEvent): boolean {
   }
   if (event.key === 'Escape') clear()
   // A figure is for the field, wherever the last tap has left the focus; the key itself still arrives.
-  if (/^[\d.,/-]$/.test(event.key) && !(event.target instanceof HTMLInputElement)) field.value?.focus()
+  if (/^[\d.,/-]$/.test(event.key) && !(event.target instanceof HTMLInputElement))
+    field.value?.focus({ preventScroll: true })
   return false
 }
 

@@ -87,7 +87,7 @@ useEventListener('keydown', onKey)
 .entry {
   display: grid;
   gap: 8px;
-  padding: 14px 18px;
+  padding: 10px 18px;
 }
 .of {
   font-weight: 400;

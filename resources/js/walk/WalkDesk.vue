@@ -114,7 +114,7 @@ function onKey(key: string): void {
           @key="onKey"
         />
       </div>
-      <how-to class="how-to" :check="check" />
+      <how-to class="how-to" tabindex="0" :check="check" />
     </div>
     <walk-progress
       v-model:order="order"
@@ -174,11 +174,17 @@ function onKey(key: string): void {
   align-items: start;
   max-width: 1500px;
   margin: 0 auto;
-  padding-bottom: 72px;
+  /* With the phase's own, room for the line at the foot. */
+  padding-bottom: 46px;
 }
 .middle {
   display: grid;
   gap: 10px;
+}
+/* Between ribbon and foot, so that the page itself stays where it is. */
+.how-to {
+  max-height: calc(100dvh - 230px);
+  overflow-y: auto;
 }
 .mind {
   display: none;

@@ -154,6 +154,9 @@ async function takeBack(of: AcresLine): Promise<void> {
   align-items: start;
   margin: 10px 0;
 }
+.quick + p {
+  margin-bottom: 8px;
+}
 .more,
 .figures {
   display: flex;
