@@ -89,6 +89,13 @@ it('tells what is hard to believe and keeps it once confirmed', function (): voi
     expect(outcomes($this->send($this->walk, ...$rows, ...[$this->reading(6, '13')])))->toBe(['stored', 'stored', 'stored', 'stored', 'doubtful']);
 });
 
+it('does not hold a row against what was read of itself', function (): void {
+    $rows = array_map(fn (int $row): array => $this->reading($row, '14 3/4'), [1, 2, 3, 4]);
+    expect(outcomes($this->send($this->walk, ...$rows)))->toBe(['stored', 'stored', 'stored', 'stored'])
+        // Three others say nothing yet; its own earlier reading is no fourth.
+        ->and(outcomes($this->send($this->walk, $this->reading(4, '13'))))->toBe(['stored']);
+});
+
 it('comes to the same state in whatever order readings arrive', function (): void {
     mt_srand(7);
     $readings = [];
