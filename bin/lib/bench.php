@@ -104,7 +104,7 @@ function largePlanter(int $rows = ROWS, int $seasons = SEASONS): Planter
     $user = User::query()->where('email', DemoScenario::EMAIL)->firstOrFail();
     $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', 'vacuum')->firstOrFail();
     $planter = Planter::query()->create([
-        'workshop_id' => $user->workshop_id, 'spec_sheet_id' => $sheet->id, 'farm' => 'Bench', 'name' => 'Bench', 'row_count' => $rows,
+        'workshop_id' => $user->workshop_id, 'spec_sheet_id' => $sheet->id, 'farm' => 'Bench', 'name' => "Bench of {$rows}", 'row_count' => $rows,
         'spacing_mm' => 508, 'spacing_typed' => '20 in', 'sections' => [$rows], 'planting_start' => CarbonImmutable::today()->addDays(20)->toDateString(),
     ]);
     for ($season = 0; $season < $seasons; $season++) {

@@ -47,7 +47,7 @@ async function screen() {
     props: { planterId: 1 },
     global: {
       plugins: [createVuetify(), VueQueryPlugin],
-      stubs: { PlanterShell: { template: '<main><slot /></main>' }, ColumnChoice: true },
+      stubs: { PlanterPage: { template: '<main><slot /></main>' }, ColumnChoice: true },
     },
   })
   const press = async (name: string | RegExp) => {

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { refreshRecord } from '@/api/queries'
 import type { ImportKind, ImportMapping, ImportProgress, ImportResult } from '@/api/types'
-import PlanterShell from '@/components/PlanterShell.vue'
+import PlanterPage from '@/components/PlanterPage.vue'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { dateAndTime } from '@/dates'
 import { say } from '@/words'
@@ -12,7 +12,7 @@ import { type Mode, sendFile } from './sendFile'
 
 /** A season's fields, past readings or part changes from a CSV file: look first, then take in what is good. */
 const { planterId } = defineProps<{ planterId: number }>()
-const { board, toRow } = usePlanterBoard(() => planterId)
+const { board } = usePlanterBoard(() => planterId)
 
 const KINDS: ImportKind[] = ['acres', 'readings', 'changes']
 const kind = ref<ImportKind>('acres')
@@ -81,7 +81,7 @@ function chooseKind(chosen: ImportKind): void {
 </script>
 
 <template>
-  <planter-shell :planter-id="planterId" :ribbon="board?.ribbon" :sections="board?.planter.sections" @select="toRow">
+  <planter-page :planter-id="planterId" :of="board">
     <div class="import">
       <section class="sheet">
         <h1>Import into {{ board?.planter.name }}</h1>
@@ -176,7 +176,7 @@ function chooseKind(chosen: ImportKind): void {
         </section>
       </template>
     </div>
-  </planter-shell>
+  </planter-page>
 </template>
 
 <style scoped>

@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import { api, body } from '@/api/client'
 import { askForNews, editGuide } from '@/api/queries'
 import type { PlaceRef, Walk, WalkGuide } from '@/api/types'
-import PlanterShell from '@/components/PlanterShell.vue'
+import PlanterPage from '@/components/PlanterPage.vue'
 import { say } from '@/words'
 import FinishWalk from './FinishWalk.vue'
 import HowTo from './HowTo.vue'
@@ -77,13 +77,7 @@ function onKey(key: string): void {
 </script>
 
 <template>
-  <planter-shell
-    :planter-id="planterId"
-    :ribbon="guide.ribbon"
-    :sections="guide.planter.sections"
-    :selected="current.row"
-    @select="walk.goToRow"
-  >
+  <planter-page :planter-id="planterId" :of="guide" :selected="current.row" :select="walk.goToRow">
     <div class="desk">
       <row-stations
         class="stations"
@@ -163,7 +157,7 @@ function onKey(key: string): void {
       @close="close"
       @finished="router.push({ name: 'findings', params: { planter: planterId } })"
     />
-  </planter-shell>
+  </planter-page>
 </template>
 
 <style scoped>

@@ -3,8 +3,7 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useGuide } from '@/api/queries'
 import type { PlaceRef } from '@/api/types'
-import LoadProblem from '@/components/LoadProblem.vue'
-import PlanterShell from '@/components/PlanterShell.vue'
+import PlanterPage from '@/components/PlanterPage.vue'
 import StartWalk from './StartWalk.vue'
 import WalkDesk from './WalkDesk.vue'
 
@@ -35,13 +34,13 @@ const startAt = computed<PlaceRef | undefined>(() => {
     :guide="guide.data.value"
     :start-at="startAt"
   />
-  <planter-shell
+  <planter-page
     v-else
     :planter-id="planterId"
-    :ribbon="guide.data.value?.ribbon"
-    :sections="guide.data.value?.planter.sections"
+    :of="guide.data.value"
+    :error="guide.error.value"
+    @again="guide.refetch()"
   >
-    <load-problem :error="guide.error.value" @again="guide.refetch()" />
     <start-walk v-if="guide.data.value" :planter-id="planterId" :guide="guide.data.value" />
-  </planter-shell>
+  </planter-page>
 </template>

@@ -3,8 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { useAcres } from '@/api/queries'
 import type { AcresEntry, AcresLine } from '@/api/types'
-import LoadProblem from '@/components/LoadProblem.vue'
-import PlanterShell from '@/components/PlanterShell.vue'
+import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'
 import { useDays } from '@/composables/useDays'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
@@ -17,7 +16,7 @@ import { groundOf } from './ground'
 
 /** What the planter has planted: one line from the phone, or a field with all there is to say. */
 const { planterId } = defineProps<{ planterId: number }>()
-const { board, toRow } = usePlanterBoard(() => planterId)
+const { board } = usePlanterBoard(() => planterId)
 const { distance } = useUnits()
 const acres = useAcres(() => planterId)
 
@@ -61,8 +60,7 @@ async function takeBack(of: AcresLine): Promise<void> {
 </script>
 
 <template>
-  <planter-shell :planter-id="planterId" :ribbon="board?.ribbon" :sections="board?.planter.sections" @select="toRow">
-    <load-problem :error="acres.error.value" @again="acres.refetch()" />
+  <planter-page :planter-id="planterId" :of="board" :error="acres.error.value" @again="acres.refetch()">
     <div v-if="acres.data.value && board" class="acres">
       <waiting-list :planter-id="planterId" what="acres" />
       <section class="sheet">
@@ -136,7 +134,7 @@ async function takeBack(of: AcresLine): Promise<void> {
       @take-back="editing && editing !== 'new' && takeBack(editing)"
       @close="((editing = undefined), (refusal = null))"
     />
-  </planter-shell>
+  </planter-page>
 </template>
 
 <style scoped>

@@ -3,8 +3,7 @@ import { computed, ref } from 'vue'
 import { api, body } from '@/api/client'
 import { refreshRecord, useForecast, useLedger } from '@/api/queries'
 import type { CheckKey, PlaceForecast } from '@/api/types'
-import LoadProblem from '@/components/LoadProblem.vue'
-import PlanterShell from '@/components/PlanterShell.vue'
+import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { useSend } from '@/composables/useSend'
@@ -46,8 +45,7 @@ const setWatchChance = (percent: string) =>
 </script>
 
 <template>
-  <planter-shell :planter-id="planterId" :ribbon="board?.ribbon" :sections="board?.planter.sections" @select="toRow">
-    <load-problem :error="forecast.error.value" @again="forecast.refetch()" />
+  <planter-page :planter-id="planterId" :of="board" :error="forecast.error.value" @again="forecast.refetch()">
     <div v-if="board && forecast.data.value" class="life">
       <waiting-list :planter-id="planterId" what="ledger" />
       <section class="sheet">
@@ -123,7 +121,7 @@ const setWatchChance = (percent: string) =>
       }"
       @close="changing = undefined"
     />
-  </planter-shell>
+  </planter-page>
 </template>
 
 <style scoped>

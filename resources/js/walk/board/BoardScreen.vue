@@ -3,8 +3,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useBoard, useWalks } from '@/api/queries'
 import type { Cell, Check, Station, Verdict, Walk } from '@/api/types'
-import LoadProblem from '@/components/LoadProblem.vue'
-import PlanterShell from '@/components/PlanterShell.vue'
+import PlanterPage from '@/components/PlanterPage.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { monthAndYear } from '@/dates'
 import { say } from '@/words'
@@ -63,14 +62,14 @@ function walkTo(cell: Cell): void {
 </script>
 
 <template>
-  <planter-shell
+  <planter-page
     :planter-id="planterId"
-    :ribbon="board?.ribbon"
-    :sections="board?.planter.sections"
+    :of="board"
     :selected="selectedRow"
-    @select="selectedRow = selectedRow === $event ? undefined : $event"
+    :select="(row) => (selectedRow = selectedRow === row ? undefined : row)"
+    :error="query.error.value"
+    @again="query.refetch()"
   >
-    <load-problem :error="query.error.value" @again="query.refetch()" />
     <template v-if="board && counts">
       <div class="head">
         <div class="title">
@@ -147,7 +146,7 @@ function walkTo(cell: Cell): void {
       />
       <strip-plot v-if="strip" :board="board" :check="strip" @close="strip = undefined" />
     </template>
-  </planter-shell>
+  </planter-page>
 </template>
 
 <style scoped>

@@ -3,8 +3,7 @@ import { computed, ref } from 'vue'
 import type { Cell, Verdict } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
-import LoadProblem from '@/components/LoadProblem.vue'
-import PlanterShell from '@/components/PlanterShell.vue'
+import PlanterPage from '@/components/PlanterPage.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { useUnits } from '@/composables/useUnits'
@@ -15,7 +14,7 @@ import { groupFindings } from './findings'
 
 /** Everything that is not sound, by row or by station, each with its reason. */
 const { planterId } = defineProps<{ planterId: number }>()
-const { query, board, checkOf, canWalk, walkTo, toRow } = usePlanterBoard(() => planterId)
+const { query, board, checkOf, canWalk, walkTo } = usePlanterBoard(() => planterId)
 const { reading, answer, units } = useUnits()
 const by = ref<'row' | 'station'>('row')
 const only = ref<Verdict>()
@@ -37,8 +36,7 @@ const groups = computed(() =>
 </script>
 
 <template>
-  <planter-shell :planter-id="planterId" :ribbon="board?.ribbon" :sections="board?.planter.sections" @select="toRow">
-    <load-problem :error="query.error.value" @again="query.refetch()" />
+  <planter-page :planter-id="planterId" :of="board" :error="query.error.value" @again="query.refetch()">
     <div v-if="board" class="findings">
       <div class="head">
         <h1>To see to</h1>
@@ -104,7 +102,7 @@ const groups = computed(() =>
       @walk="walkTo(opened)"
       @close="opened = undefined"
     />
-  </planter-shell>
+  </planter-page>
 </template>
 
 <style scoped>

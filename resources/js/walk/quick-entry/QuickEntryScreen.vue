@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useGuide } from '@/api/queries'
-import LoadProblem from '@/components/LoadProblem.vue'
-import PlanterShell from '@/components/PlanterShell.vue'
+import PlanterPage from '@/components/PlanterPage.vue'
 import EntrySheet from './EntrySheet.vue'
 
 /** A filled paper sheet, typed in like a spreadsheet. */
@@ -12,12 +11,7 @@ const walk = computed(() => guide.data.value?.walk)
 </script>
 
 <template>
-  <planter-shell
-    :planter-id="planterId"
-    :ribbon="guide.data.value?.ribbon"
-    :sections="guide.data.value?.planter.sections"
-  >
-    <load-problem :error="guide.error.value" @again="guide.refetch()" />
+  <planter-page :planter-id="planterId" :of="guide.data.value" :error="guide.error.value" @again="guide.refetch()">
     <entry-sheet v-if="walk && guide.data.value" :key="walk.id" :planter-id="planterId" :guide="guide.data.value" />
     <section v-else-if="guide.data.value" class="sheet none">
       <h1>Quick entry</h1>
@@ -27,7 +21,7 @@ const walk = computed(() => guide.data.value?.walk)
         >Print a blank sheet</v-btn
       >
     </section>
-  </planter-shell>
+  </planter-page>
 </template>
 
 <style scoped>

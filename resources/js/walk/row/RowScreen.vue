@@ -4,8 +4,7 @@ import { useContact, useLedger, useRowRecord } from '@/api/queries'
 import type { Cell, Fitting, PlaceForecast, Side, Slot, Station, Verdict } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
-import LoadProblem from '@/components/LoadProblem.vue'
-import PlanterShell from '@/components/PlanterShell.vue'
+import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
@@ -26,7 +25,7 @@ import RowTimeline from './RowTimeline.vue'
 /** One row unit: what each of its stations says now, and what is on record of it. */
 const { planterId, row } = defineProps<{ planterId: number; row: number }>()
 const { reading, answer, units } = useUnits()
-const { query, board, checkOf, stationsOf, canWalk, walkTo, toRow } = usePlanterBoard(() => planterId)
+const { query, board, checkOf, stationsOf, canWalk, walkTo } = usePlanterBoard(() => planterId)
 const record = useRowRecord(
   () => planterId,
   () => row,
@@ -55,14 +54,13 @@ const shown = computed(() =>
 </script>
 
 <template>
-  <planter-shell
+  <planter-page
     :planter-id="planterId"
-    :ribbon="board?.ribbon"
-    :sections="board?.planter.sections"
+    :of="board"
     :selected="row"
-    @select="toRow"
+    :error="query.error.value ?? record.error.value"
+    @again="(query.refetch(), record.refetch())"
   >
-    <load-problem :error="query.error.value ?? record.error.value" @again="(query.refetch(), record.refetch())" />
     <div v-if="board" class="row-page">
       <div class="column">
         <waiting-list :planter-id="planterId" what="ledger" />
@@ -172,7 +170,7 @@ const shown = computed(() =>
       @walk="walkTo(opened)"
       @close="opened = undefined"
     />
-  </planter-shell>
+  </planter-page>
 </template>
 
 <style scoped>

@@ -2,8 +2,7 @@
 import { computed } from 'vue'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
-import LoadProblem from '@/components/LoadProblem.vue'
-import PlanterShell from '@/components/PlanterShell.vue'
+import PlanterPage from '@/components/PlanterPage.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { useUnits } from '@/composables/useUnits'
@@ -15,7 +14,7 @@ import ToolbarLevel from './ToolbarLevel.vue'
 
 /** What belongs to no row: grouped checks, the toolbar's level, the depth stops against each other. */
 const { planterId } = defineProps<{ planterId: number }>()
-const { query, board, checks, checkOf, stationsOf, canWalk, walkTo, toRow } = usePlanterBoard(() => planterId)
+const { query, board, checks, checkOf, stationsOf, canWalk, walkTo } = usePlanterBoard(() => planterId)
 const { reading, units } = useUnits()
 
 const groups = computed(() =>
@@ -24,8 +23,7 @@ const groups = computed(() =>
 </script>
 
 <template>
-  <planter-shell :planter-id="planterId" :ribbon="board?.ribbon" :sections="board?.planter.sections" @select="toRow">
-    <load-problem :error="query.error.value" @again="query.refetch()" />
+  <planter-page :planter-id="planterId" :of="board" :error="query.error.value" @again="query.refetch()">
     <div v-if="board" class="planter">
       <div class="head">
         <h1>Whole planter</h1>
@@ -58,7 +56,7 @@ const groups = computed(() =>
         <air-across-rows v-if="checks.has('air_at_meter')" :board="board" />
       </template>
     </div>
-  </planter-shell>
+  </planter-page>
 </template>
 
 <style scoped>

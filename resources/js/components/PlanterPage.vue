@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { useRouter } from 'vue-router'
+import type { RibbonRow } from '@/api/types'
+import AppBar from './AppBar.vue'
+import LoadProblem from './LoadProblem.vue'
+import PlanterRibbon from './PlanterRibbon.vue'
+
+/**
+ * The frame of every planter screen: bar, ribbon, why its data did not come, and the phase's own screen below. A row of the
+ * ribbon leads to its page, unless the screen takes it.
+ */
+const {
+  planterId,
+  of,
+  selected,
+  error = null,
+  select,
+} = defineProps<{
+  planterId: number
+  of?: { ribbon: RibbonRow[]; planter: { sections: number[] } }
+  selected?: number
+  error?: unknown
+  select?: (row: number) => void
+}>()
+defineEmits<{ again: [] }>()
+const router = useRouter()
+const toRow = (row: number) => void router.push({ name: 'row', params: { planter: planterId, row } })
+</script>
+
+<template>
+  <app-bar :planter-id="planterId" />
+  <div class="strip">
+    <planter-ribbon
+      v-if="of"
+      :ribbon="of.ribbon"
+      :sections="of.planter.sections"
+      :selected="selected"
+      @select="(select ?? toRow)($event)"
+    />
+  </div>
+  <main class="phase">
+    <load-problem :error="error" @again="$emit('again')" />
+    <slot />
+  </main>
+</template>
+
+<style scoped>
+.strip {
+  min-height: 76px;
+  padding: 6px 24px 2px;
+  background: var(--card);
+  border-bottom: 1px solid var(--line);
+}
+.phase {
+  padding: 16px 24px 24px;
+}
+@media (max-width: 700px) {
+  .strip {
+    padding: 2px 8px 0;
+  }
+  .phase {
+    padding: 10px 10px 16px;
+  }
+}
+</style>
