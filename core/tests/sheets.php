@@ -33,7 +33,7 @@ function typicalSheet(RowUnitType $type = RowUnitType::Vacuum): array
 function sheetFor(?Equipment $equipment = null): SpecSheet
 {
     return SpecSheetReader::read(typicalSheet())->for($equipment ?? new Equipment(
-        Meter::Vacuum, Drive::Ground, Downforce::Hydraulic, coulter: true, fertilizer: true, centralFill: true, markers: true, liftAssist: true,
+        Meter::Vacuum, Drive::Ground, Downforce::Hydraulic, coulter: true, fertilizer: true, liquid: true, centralFill: true, markers: true, liftAssist: true,
     ));
 }
 

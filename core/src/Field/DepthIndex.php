@@ -5,16 +5,17 @@ declare(strict_types=1);
 namespace Ustrel\Core\Field;
 
 /**
- * The depth stops of all rows against each other. With equal blocks under all gauge wheels, each row's stop is at the
- * notch at which its wheels just lift; a row that lifts at another notch than the rest plants at another depth.
+ * The depth stops of all rows against each other. With equal blocks under all gauge wheels, blades on the floor, the notch at
+ * which a row's wheels just bear is the blocks' height as depth on that row: one that lifts at 8 among rows that lift at 5
+ * must be set 3 higher than they to plant as deep.
  */
 final readonly class DepthIndex
 {
     /**
      * @param  float  $median  notch, of all rows
      * @param  list<RowIndex>  $rows  from the left
-     * @param  float  $spreadBefore  notches between the highest and the lowest row
-     * @param  float  $spreadAfter  the same once every row has been moved as advised
+     * @param  float  $spreadBefore  notches of depth between the deepest and the shallowest row with all set alike
+     * @param  float  $spreadAfter  the same once all is done as advised
      */
     private function __construct(
         public float $median,
@@ -25,12 +26,12 @@ final readonly class DepthIndex
     }
 
     /**
-     * A row further than the tolerance from the median is moved by whole notches to the nearest one.
+     * Carried in the handle, every row has its own figure, to the half notch; re-indexed are those further off than the tolerance.
      *
-     * @param  array<int, float>  $notches  by row number; 1 to 48 rows
+     * @param  array<int, float>  $notches  by row number; 1 row or more
      * @param  float  $tolerance  notches, usually 1
      */
-    public static function of(array $notches, float $tolerance): self
+    public static function of(array $notches, float $tolerance, DepthSchool $school): self
     {
         if ($notches === []) {
             throw TooFewRows::of(0);
@@ -45,11 +46,21 @@ final readonly class DepthIndex
         $after = [];
         foreach ($notches as $row => $notch) {
             $offset = $notch - $median;
-            $move = abs($offset) > $tolerance ? (int) -round($offset) : 0;
+            $move = match ($school) {
+                DepthSchool::Handle => self::half($offset),
+                DepthSchool::Reindex => abs($offset) > $tolerance ? self::half(-$offset) : 0.0,
+            };
             $rows[] = new RowIndex($row, $notch, $offset, $move);
-            $after[] = $notch + $move;
+            // How much shallower than meant: what it is off, less what the handle gives, or with what the scale is moved by.
+            $after[] = $school === DepthSchool::Handle ? $offset - $move : $offset + $move;
         }
 
         return new self($median, $rows, max($sorted) - min($sorted), max($after) - min($after));
+    }
+
+    private static function half(float $notches): float
+    {
+        // Not -0.
+        return round(2 * $notches) / 2 + 0.0;
     }
 }

@@ -13,8 +13,11 @@ final readonly class RowIndex
         public float $notch,
         /** Notches above the median; below 0 under it. */
         public float $offset,
-        /** Whole notches to move its stop by, up where positive; 0 where it may stay. */
-        public int $move,
+        /**
+         * Notches, halves allowed, up where positive. Where the handle carries it: how much higher than the rest the row is set.
+         * Where the stop is re-indexed: how far its scale is moved.
+         */
+        public float $move,
     ) {
     }
 }

@@ -8,7 +8,10 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Window;
 use Ustrel\Core\Wear\ReadingError;
 
-/** How many shims to move on each side, always both sides alike, to bring the contact back to where it is aimed. */
+/**
+ * How many shims to move on each side, always both sides alike: the move that ends nearest the aim among those that end inside
+ * the window. The square of the contact moves evenly with each pair.
+ */
 final readonly class ShimAdvice
 {
     /** More than these between blade and shank nobody fits. */
@@ -18,12 +21,14 @@ final readonly class ShimAdvice
         public ShimAdviceCode $code,
         /** To add on each side; negative to take out; 0 to leave. */
         public int $pairs,
-        /** Contact length to be expected after, millimetres; null where nothing is moved. */
+        /** Contact length to be expected after, millimetres; null where nothing is moved, or nobody can tell. */
         public ?float $expected,
         /** Standard deviation of it, millimetres. */
         public ?float $sd,
         /** The sides do not carry the same number: the V runs off centre. */
         public bool $uneven,
+        /** Longer than the window, not shorter. */
+        public bool $long,
     ) {
     }
 
@@ -37,38 +42,47 @@ final readonly class ShimAdvice
         $uneven = $left !== null && $right !== null && $left !== $right;
         $low = $window->low->unit()->valueOf($window->low);
         $high = $window->high->unit()->valueOf($window->high);
+        $long = $contact > $high;
         if ($contact >= $low && $contact <= $high) {
-            return new self(ShimAdviceCode::Leave, 0, null, null, $uneven);
+            return new self(ShimAdviceCode::Leave, 0, null, null, $uneven, $long);
         }
-        if ($contact > $high) {
-            return self::moved(ShimAdviceCode::Add, 1, self::MOST_ADDED, $contact, $window, $sensitivity, $uneven);
+        $least = $long ? 0 : -min($left ?? 0, $right ?? 0);
+        if (! $long && ($left === null || $right === null)) {
+            return new self(ShimAdviceCode::CountFirst, 0, null, null, $uneven, $long);
         }
-        if ($left === null || $right === null) {
-            return new self(ShimAdviceCode::CountFirst, 0, null, null, $uneven);
+        if (! $long && $least === 0) {
+            return new self(ShimAdviceCode::BladesDone, 0, null, null, $uneven, $long);
         }
-        $spare = min($left, $right);
-        if ($spare === 0) {
-            return new self(ShimAdviceCode::BladesDone, 0, null, null, $uneven);
+        if ($contact <= 0.0) {
+            // How far apart they stand nobody knows.
+            return new self(ShimAdviceCode::Gap, -1, null, null, $uneven, $long);
         }
-        $advice = self::moved(ShimAdviceCode::TakeOut, -1, $spare, $contact, $window, $sensitivity, $uneven);
+        $aim = $window->aim->unit()->valueOf($window->aim);
+        $best = null;
+        for ($pairs = $least; $pairs <= ($long ? self::MOST_ADDED : 0); $pairs++) {
+            // To the nanometre: what comes to the window's very end is in it.
+            $after = round($sensitivity->after($contact, $pairs), 6);
+            if ($after >= $low && $after <= $high && ($best === null || abs($after - $aim) < abs($sensitivity->after($contact, $best) - $aim))) {
+                $best = $pairs;
+            }
+        }
+        if ($best !== null) {
+            return self::moved($long ? ShimAdviceCode::Add : ShimAdviceCode::TakeOut, $best, $contact, $sensitivity, $uneven, $long);
+        }
 
-        // To the nanometre: what comes to the window's very end is in it.
-        return round((float) $advice->expected, 6) >= $low
-            ? $advice
-            : new self(ShimAdviceCode::NotEnough, $advice->pairs, $advice->expected, $advice->sd, $uneven);
+        return match (true) {
+            ! $long && $sensitivity->after($contact, $least) < $low => self::moved(ShimAdviceCode::NotEnough, $least, $contact, $sensitivity, $uneven, $long),
+            $long && $sensitivity->after($contact, self::MOST_ADDED) > $high => self::moved(ShimAdviceCode::TooMany, self::MOST_ADDED, $contact, $sensitivity, $uneven, $long),
+            default => new self(ShimAdviceCode::TooCoarse, 0, null, null, $uneven, $long),
+        };
     }
 
-    /** The whole number of pairs whose expected contact is nearest to the aim. */
-    private static function moved(
-        ShimAdviceCode $code, int $way, int $most, float $contact, Window $window, ShimSensitivity $sensitivity, bool $uneven,
-    ): self {
-        $aim = $window->aim->unit()->valueOf($window->aim);
-        $wanted = abs($contact - $aim) / max($sensitivity->mean, 1.0);
-        $pairs = $way * (int) max(1, min($most, round($wanted)));
+    private static function moved(ShimAdviceCode $code, int $pairs, float $contact, ShimSensitivity $sensitivity, bool $uneven, bool $long): self
+    {
+        $expected = $sensitivity->after($contact, $pairs);
         $reading = ReadingError::of(CheckKey::BladeContactLength)->variance();
+        $ofSquare = 4 * $contact ** 2 * $reading + ($pairs * $sensitivity->sd) ** 2;
 
-        return new self(
-            $code, $pairs, max(0.0, $contact - $pairs * $sensitivity->mean), sqrt($reading + ($pairs * $sensitivity->sd) ** 2), $uneven,
-        );
+        return new self($code, $pairs, $expected, sqrt($ofSquare) / (2 * max(1.0, $expected)), $uneven, $long);
     }
 }

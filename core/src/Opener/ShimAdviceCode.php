@@ -17,6 +17,12 @@ enum ShimAdviceCode: string
     case BladesDone = 'blades_done';
     /** Too short, and taking out all there is would still not do. */
     case NotEnough = 'not_enough';
+    /** Too long, and adding as many as fit would still not do. */
+    case TooMany = 'too_many';
+    /** One pair fewer is outside of the window on one side, one more on the other. */
+    case TooCoarse = 'too_coarse';
+    /** No contact: take one pair out and measure again, since nobody knows how far the blades stand apart. */
+    case Gap = 'gap';
     /** Nobody counted the shims. */
     case CountFirst = 'count_first';
 }

@@ -8,17 +8,18 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Wear\ReadingError;
 
 /**
- * How much shorter the contact gets for a shim added on each side: half an inch, give or take a quarter, until the
- * shop's own moves say better. Normal mean with a normal prior (conjugate; e.g. Gelman et al., Bayesian Data Analysis).
+ * How much the square of the contact length gets less for a shim added on each side. The blades are flat discs that meet along
+ * a chord, so it is the square that moves evenly: by 1.75 in^2 a pair, give or take 0.9, which is half an inch at 2 in, until the
+ * planter's own moves say better. Normal mean with a normal prior (conjugate; e.g. Gelman et al., Bayesian Data Analysis).
  */
 final readonly class ShimSensitivity
 {
-    private const PRIOR_MM = 12.7;
+    private const PRIOR = 1.75 * 25.4 ** 2;
 
-    private const PRIOR_SD_MM = 6.35;
+    private const PRIOR_SD = 0.9 * 25.4 ** 2;
 
     private function __construct(
-        /** Millimetres a pair. */
+        /** Square millimetres a pair. */
         public float $mean,
         public float $sd,
         /** Moves that it was learned from. */
@@ -29,20 +30,30 @@ final readonly class ShimSensitivity
     /** @param  list<ShimMove>  $moves */
     public static function learn(array $moves): self
     {
-        // A move is known by the difference of two readings.
-        $noise = 2 * ReadingError::of(CheckKey::BladeContactLength)->variance();
-        $precision = 1 / self::PRIOR_SD_MM ** 2;
-        $sum = self::PRIOR_MM * $precision;
+        $reading = ReadingError::of(CheckKey::BladeContactLength)->variance();
+        $precision = 1 / self::PRIOR_SD ** 2;
+        $sum = self::PRIOR * $precision;
         $count = 0;
         foreach ($moves as $move) {
             if ($move->tells()) {
-                // before - after = pairs x sensitivity + noise
+                // before^2 - after^2 = pairs x sensitivity + noise; the square of a reading is off by twice the length times its error.
+                $noise = 4 * ($move->before ** 2 + $move->after ** 2) * $reading;
                 $precision += $move->pairs ** 2 / $noise;
-                $sum += $move->pairs * ($move->before - $move->after) / $noise;
+                $sum += $move->pairs * ($move->before ** 2 - $move->after ** 2) / $noise;
                 $count++;
             }
         }
 
         return new self($sum / $precision, sqrt(1 / $precision), $count);
+    }
+
+    /**
+     * The contact length to be expected after so many shims were added on each side; 0 is a gap.
+     *
+     * @param  float  $contact  millimetres
+     */
+    public function after(float $contact, int $pairs): float
+    {
+        return sqrt(max(0.0, $contact ** 2 - $pairs * $this->mean));
     }
 }

@@ -14,28 +14,46 @@ use Ustrel\Core\Spec\Station;
 enum Slot: string
 {
     case RowCleanerWheel = 'row_cleaner_wheel';
+    case RowCleanerBearing = 'row_cleaner_bearing';
     case CoulterBlade = 'coulter_blade';
     case CoulterBearing = 'coulter_bearing';
     case FertilizerBlade = 'fertilizer_blade';
+    case FertilizerBearing = 'fertilizer_bearing';
     case FertilizerBoot = 'fertilizer_boot';
     case FertilizerTube = 'fertilizer_tube';
+    case FertilizerPivot = 'fertilizer_pivot';
+    case FertilizerCheckValve = 'fertilizer_check_valve';
     case ArmBushings = 'arm_bushings';
+    case ArmBolts = 'arm_bolts';
+    case Arms = 'arms';
+    case DownforceSpring = 'downforce_spring';
+    case DownforceCylinder = 'downforce_cylinder';
+    case SeedHose = 'seed_hose';
     case MeterChain = 'meter_chain';
     case Sprockets = 'sprockets';
+    case ChainIdler = 'chain_idler';
+    case DriveMotor = 'drive_motor';
     case MeterSeal = 'meter_seal';
     case MeterBrush = 'meter_brush';
     case MeterSingulator = 'meter_singulator';
+    case MeterKnockoutWheel = 'meter_knockout_wheel';
     case MeterDisc = 'meter_disc';
+    case MeteringRoll = 'metering_roll';
+    case Meter = 'meter';
+    case AirHose = 'air_hose';
     case OpenerBlade = 'opener_blade';
     case OpenerBearing = 'opener_bearing';
     case Scraper = 'scraper';
     case SeedTubeGuard = 'seed_tube_guard';
     case SeedTube = 'seed_tube';
     case SeedSensor = 'seed_sensor';
+    case SeedBoot = 'seed_boot';
+    case BounceFlap = 'bounce_flap';
     case GaugeTyre = 'gauge_tyre';
     case GaugeBearing = 'gauge_bearing';
     case GaugeArmBushing = 'gauge_arm_bushing';
     case FirmerTip = 'firmer_tip';
+    case PressWheel = 'press_wheel';
     case ClosingWheel = 'closing_wheel';
     case ClosingBearing = 'closing_bearing';
     case ClosingTailBushing = 'closing_tail_bushing';
@@ -45,28 +63,46 @@ enum Slot: string
     {
         return match ($this) {
             self::RowCleanerWheel => [CheckKey::RowCleanerTeeth],
+            self::RowCleanerBearing => [CheckKey::RowCleanerBearing],
             self::CoulterBlade => [CheckKey::CoulterDiameter, CheckKey::CoulterRim],
             self::CoulterBearing => [CheckKey::CoulterBearing],
             self::FertilizerBlade => [CheckKey::FertilizerBladeDiameter],
+            self::FertilizerBearing => [CheckKey::FertilizerBearing],
             self::FertilizerBoot => [CheckKey::FertilizerBoot],
             self::FertilizerTube => [CheckKey::FertilizerTube],
+            self::FertilizerPivot => [CheckKey::FertilizerPivot],
+            self::FertilizerCheckValve => [CheckKey::FertilizerCheckValve],
             self::ArmBushings => [CheckKey::ArmPlayVertical, CheckKey::ArmPlaySide, CheckKey::ArmBushings],
+            self::ArmBolts => [CheckKey::ArmBolts],
+            self::Arms => [CheckKey::ArmBody],
+            self::DownforceSpring => [CheckKey::DownforceSpring],
+            self::DownforceCylinder => [CheckKey::DownforceLeak],
+            self::SeedHose => [CheckKey::SeedHose],
             self::MeterChain => [CheckKey::ChainLength, CheckKey::ChainStiffness],
             self::Sprockets => [CheckKey::Sprockets],
+            self::ChainIdler => [CheckKey::ChainIdler],
+            self::DriveMotor => [CheckKey::DriveCoupling],
             self::MeterSeal => [CheckKey::MeterSeal],
             self::MeterBrush => [CheckKey::MeterBrush],
             self::MeterSingulator => [CheckKey::MeterSingulator],
+            self::MeterKnockoutWheel => [CheckKey::MeterKnockoutWheel],
             self::MeterDisc => [CheckKey::MeterDisc],
+            self::MeteringRoll => [CheckKey::MeteringRoll],
+            self::Meter => [CheckKey::MeterCleaned],
+            self::AirHose => [CheckKey::AirHose],
             self::OpenerBlade => [CheckKey::OpenerBladeDiameter, CheckKey::OpenerBladeEdge, CheckKey::OpenerRivets],
             self::OpenerBearing => [CheckKey::OpenerBearing],
             self::Scraper => [CheckKey::Scraper],
             self::SeedTubeGuard => [CheckKey::GuardWidth, CheckKey::GuardSides],
             self::SeedTube => [CheckKey::SeedTube],
             self::SeedSensor => [CheckKey::SeedSensor],
+            self::SeedBoot => [CheckKey::SeedBoot],
+            self::BounceFlap => [CheckKey::BounceFlap],
             self::GaugeTyre => [CheckKey::GaugeTyre],
             self::GaugeBearing => [CheckKey::GaugeBearing],
             self::GaugeArmBushing => [CheckKey::GaugeArmPlay],
             self::FirmerTip => [CheckKey::FirmerTip],
+            self::PressWheel => [CheckKey::PressWheel],
             self::ClosingWheel => [CheckKey::ClosingRim],
             self::ClosingBearing => [CheckKey::ClosingBearing],
             self::ClosingTailBushing => [CheckKey::ClosingTailPlay],
@@ -77,9 +113,13 @@ enum Slot: string
     public function remeasured(): array
     {
         return match ($this) {
-            self::OpenerBlade => [CheckKey::BladeContactLength],
+            // The wheel and the scraper were off, and a new blade cuts deeper at the same notch.
+            self::OpenerBlade => [CheckKey::BladeContactLength, CheckKey::GaugeTouch, CheckKey::Scraper, CheckKey::DepthStopNotch],
             self::GaugeTyre, self::GaugeArmBushing => [CheckKey::GaugeTouch],
             self::ClosingWheel => [CheckKey::ClosingGap],
+            self::Arms => [CheckKey::ArmPlayVertical, CheckKey::ArmPlaySide, CheckKey::ArmBushings, CheckKey::ArmBolts],
+            // Another meter brings its own seal, brush and disc, and its own last run on the stand.
+            self::Meter => [CheckKey::MeterSeal, CheckKey::MeterBrush, CheckKey::MeterSingulator, CheckKey::MeterKnockoutWheel, CheckKey::MeterDisc, CheckKey::MeterBenchSeasons],
             default => [],
         };
     }

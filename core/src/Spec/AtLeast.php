@@ -6,7 +6,7 @@ namespace Ustrel\Core\Spec;
 
 use Ustrel\Core\Measure\Quantity;
 
-/** A count of which there should be so many left: with fewer it is "watch". */
+/** A count of which there should be so many left, and as many on both sides: with fewer it is "watch", unequal "change". */
 final readonly class AtLeast implements Rule
 {
     use OfASetting;
@@ -17,6 +17,10 @@ final readonly class AtLeast implements Rule
 
     public function judge(Quantity $value, Background $background): Judgement
     {
+        if ($background->otherSide !== null && $background->otherSide->steps() !== $value->steps()) {
+            return Judgement::of(Verdict::Change, new Reason(ReasonCode::UnequalSides, $background->otherSide));
+        }
+
         return $value->steps() < $this->least->steps()
             ? Judgement::of(Verdict::Watch, new Reason(ReasonCode::TooFewLeft, $this->least))
             : Judgement::of(Verdict::Sound, new Reason(ReasonCode::EnoughLeft));
@@ -24,7 +28,9 @@ final readonly class AtLeast implements Rule
 
     public function breakPoints(Background $background): array
     {
-        return [$this->least->steps()];
+        $other = $background->otherSide?->steps();
+
+        return $other === null ? [$this->least->steps()] : [$this->least->steps(), $other, $other + 1];
     }
 
     public function marks(): array

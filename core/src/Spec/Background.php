@@ -14,17 +14,19 @@ final readonly class Background
         public ?Outlook $outlook,
         /** The median of the planter's rows in this walk; null with too few rows to compare. */
         public ?Quantity $median,
+        /** What the same check reads on the other side of the row; null where it has none, or nobody has looked. */
+        public ?Quantity $otherSide,
     ) {
     }
 
-    public static function of(?Outlook $outlook = null, ?Quantity $median = null): self
+    public static function of(?Outlook $outlook = null, ?Quantity $median = null, ?Quantity $otherSide = null): self
     {
-        return new self($outlook, $median);
+        return new self($outlook, $median, $otherSide);
     }
 
     /** @param  list<Quantity>  $readings  of one check, all rows read so far */
-    public static function ofRows(?Outlook $outlook, array $readings): self
+    public static function ofRows(?Outlook $outlook, array $readings, ?Quantity $otherSide = null): self
     {
-        return new self($outlook, Rows::of($readings)?->median);
+        return new self($outlook, Rows::of($readings)?->median, $otherSide);
     }
 }

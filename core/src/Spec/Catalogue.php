@@ -23,6 +23,17 @@ final class Catalogue
         return self::$definitions[$key->value];
     }
 
+    private static function isDrill(Equipment $on): bool
+    {
+        return $on->meter === Meter::Fluted;
+    }
+
+    /** @return non-empty-list<Side> where the band of fertilizer lies */
+    private static function bands(Equipment $on): array
+    {
+        return $on->fertilizerBothSides ? [Side::Left, Side::Right] : [Side::Centre];
+    }
+
     /** @return array<string, CheckDefinition> */
     private static function rowUnit(): array
     {
@@ -41,18 +52,23 @@ final class Catalogue
             'coulter_bearing' => Define::condition(Station::Coulter, self::BEARING)->where($coulter),
 
             'fertilizer_blade_diameter' => Define::measure(Station::FertilizerOpener, RuleName::WearLimit)->where($fertilizer),
+            'fertilizer_bearing' => Define::condition(Station::FertilizerOpener, self::BEARING)->where($fertilizer),
             'fertilizer_boot' => Define::condition(Station::FertilizerOpener, ['edge_gone' => $change, 'broken' => Verdict::Failed])->where($fertilizer),
             'fertilizer_tube' => Define::condition(Station::FertilizerOpener, ['thin' => Verdict::Watch, 'split' => $change, 'plugged' => $change])->where($fertilizer),
             'fertilizer_pivot' => Define::condition(Station::FertilizerOpener, ['play' => $change, 'worn' => $change])->where($fertilizer),
             'fertilizer_check_valve' => Define::condition(Station::FertilizerOpener, ['leaking' => $change, 'stuck' => $change, 'plugged' => $change])->where($fertilizer),
             'fertilizer_hardware' => Define::condition(Station::FertilizerOpener, ['seized' => Verdict::Watch, 'loose' => Verdict::Watch, 'missing' => $change])->where($fertilizer),
+            'fertilizer_band_offset' => Define::measure(Station::FertilizerOpener, RuleName::Recorded)->where($fertilizer)->sided(self::bands(...)),
+            'fertilizer_band_depth' => Define::measure(Station::FertilizerOpener, RuleName::Recorded)->where($fertilizer)->sided(self::bands(...)),
 
             'arm_play_vertical' => Define::measure(Station::ParallelArms, RuleName::PlayLimit),
             'arm_play_side' => Define::measure(Station::ParallelArms, RuleName::PlayLimit),
             'arm_bushings' => Define::condition(Station::ParallelArms, ['loose' => $change, 'worn' => $change, 'cracked' => Verdict::Failed, 'broken' => Verdict::Failed]),
             'arm_bolts' => Define::condition(Station::ParallelArms, ['loose' => $change, 'worn' => $change, 'cracked' => Verdict::Failed, 'broken' => Verdict::Failed]),
+            'arm_body' => Define::condition(Station::ParallelArms, ['bent' => $change, 'cracked' => Verdict::Failed, 'broken' => Verdict::Failed]),
 
             'downforce_spring_step' => Define::setting(Station::Downforce, Unit::Mark)->where(static fn (Equipment $on): bool => $on->downforce === Downforce::Spring),
+            'downforce_spring' => Define::condition(Station::Downforce, ['broken' => Verdict::Failed, 'worn' => Verdict::Watch, 'loose' => $change])->where(static fn (Equipment $on): bool => $on->downforce === Downforce::Spring),
             'downforce_pressure' => Define::setting(Station::Downforce, Unit::Psi)->where(static fn (Equipment $on): bool => $on->downforce->hasPressure()),
             'downforce_leak' => Define::condition(Station::Downforce, ['leaking' => $change, 'chafed' => Verdict::Watch, 'cracked' => $change])->where(static fn (Equipment $on): bool => $on->downforce->hasPressure()),
 
@@ -68,6 +84,7 @@ final class Catalogue
         $change = Verdict::Change;
         $chain = static fn (Equipment $on): bool => $on->drive->hasChains();
         $air = static fn (Equipment $on): bool => $on->meter->needsAir();
+        $drill = self::isDrill(...);
         $singles = static fn (Equipment $on): bool => $on->meter !== Meter::Fluted;
 
         return [
@@ -76,16 +93,18 @@ final class Catalogue
             'sprockets' => Define::condition(Station::MeterDrive, ['teeth_hooked' => $change, 'teeth_worn' => $change, 'loose' => Verdict::Watch])->where($chain),
             'chain_idler' => Define::condition(Station::MeterDrive, ['worn' => $change] + self::BEARING)->where($chain),
             'drive_coupling' => Define::condition(Station::MeterDrive, ['worn' => $change, 'play' => Verdict::Watch, 'dead' => Verdict::Failed])->where(static fn (Equipment $on): bool => ! $on->drive->hasChains()),
+            'drive_tab' => Define::yesNo(Station::MeterDrive, $change)->where(static fn (Equipment $on): bool => $on->meter === Meter::Plate),
 
             'meter_seal' => Define::condition(Station::Meter, ['worn' => $change, 'torn' => $change])->where($air),
             'meter_brush' => Define::condition(Station::Meter, ['worn' => $change, 'missing' => $change])->where(static fn (Equipment $on): bool => in_array($on->meter, [Meter::Vacuum, Meter::Finger, Meter::Plate], true)),
             'meter_singulator' => Define::condition(Station::Meter, ['worn' => $change, 'bent' => $change])->where($air),
             'meter_knockout_wheel' => Define::condition(Station::Meter, ['worn' => $change, 'stuck' => $change, 'missing' => $change])->where(static fn (Equipment $on): bool => $on->meter === Meter::Vacuum || $on->meter === Meter::Plate),
             'meter_disc' => Define::condition(Station::Meter, ['worn' => $change, 'warped' => $change, 'holes_plugged' => Verdict::Watch, 'cracked' => $change]),
+            'metering_roll' => Define::condition(Station::Meter, ['worn' => $change, 'chipped' => $change, 'plugged' => Verdict::Watch])->where($drill),
             'meter_cleaned' => Define::yesNo(Station::Meter, Verdict::Watch),
             'meter_bench_seasons' => Define::count(Station::Meter, Unit::Season, RuleName::DueAfter)->where($singles),
 
-            'air_at_meter' => Define::setting(Station::MeterAir, Unit::InchOfWater, RuleName::LikeRowsWatch)->where($air),
+            'air_at_meter' => Define::setting(Station::MeterAir, Unit::InchOfWater, RuleName::LikeRowsWatch)->where($air)->running(),
             'air_hose' => Define::condition(Station::MeterAir, ['loose' => $change, 'cracked' => $change, 'plugged' => $change])->where($air),
         ];
     }
@@ -95,6 +114,7 @@ final class Catalogue
     {
         $change = Verdict::Change;
         $firmer = static fn (Equipment $on): bool => $on->firmer;
+        $drill = self::isDrill(...);
 
         return [
             'opener_blade_diameter' => Define::measure(Station::OpenerBlades, RuleName::WearLimit)->leftAndRight(),
@@ -112,6 +132,8 @@ final class Catalogue
 
             'seed_tube' => Define::condition(Station::SeedTube, ['curled_lip' => $change, 'dog_ear' => $change, 'hole_rubbed' => $change, 'brittle' => $change]),
             'seed_sensor' => Define::condition(Station::SeedTube, ['dirty' => Verdict::Watch, 'dead' => $change]),
+            'seed_boot' => Define::condition(Station::SeedTube, ['edge_gone' => $change, 'worn' => $change, 'broken' => Verdict::Failed])->where($drill),
+            'bounce_flap' => Define::condition(Station::SeedTube, ['worn' => $change, 'torn' => $change, 'missing' => $change])->where($drill),
 
             'gauge_tyre' => Define::condition(Station::GaugeWheels, ['chunk_missing' => $change, 'lip_gone' => $change])->leftAndRight(),
             'gauge_bearing' => Define::condition(Station::GaugeWheels, self::BEARING)->leftAndRight(),
@@ -122,9 +144,11 @@ final class Catalogue
 
             'firmer_tip' => Define::condition(Station::SeedFirmer, ['worn' => $change, 'missing' => $change])->where($firmer),
             'firmer_tension' => Define::condition(Station::SeedFirmer, ['too_loose' => $change, 'too_tight' => $change])->where($firmer),
+            'press_wheel' => Define::condition(Station::SeedFirmer, ['worn' => $change, 'chunk_missing' => $change] + self::BEARING)->where($drill),
 
             'closing_gap' => Define::measure(Station::ClosingWheels, RuleName::ClosingGap),
             'closing_centring' => Define::measure(Station::ClosingWheels, RuleName::Centring),
+            'closing_pressure' => Define::setting(Station::ClosingWheels, Unit::Mark),
             'closing_bearing' => Define::condition(Station::ClosingWheels, self::BEARING)->leftAndRight(),
             'closing_tail_play' => Define::measure(Station::ClosingWheels, RuleName::PlayLimit),
             'closing_rim' => Define::condition(Station::ClosingWheels, ['worn' => $change, 'chunk_missing' => $change, 'bent' => $change, 'cracked' => $change])->leftAndRight(),
@@ -135,7 +159,8 @@ final class Catalogue
     private static function wholePlanter(): array
     {
         $change = Verdict::Change;
-        $fertilizer = static fn (Equipment $on): bool => $on->fertilizer;
+        $liquid = static fn (Equipment $on): bool => $on->liquid;
+        $electronics = static fn (Equipment $on): bool => $on->electronics;
         $leaks = ['leaking' => $change, 'chafed' => $change, 'cracked' => $change];
 
         return [
@@ -156,18 +181,18 @@ final class Catalogue
             'air_fan' => Define::condition(Station::AirAndFill, ['dirty' => Verdict::Watch, 'rough' => $change, 'cracked' => Verdict::Failed])->where(static fn (Equipment $on): bool => $on->meter->needsAir()),
             'fill_hoses' => Define::condition(Station::AirAndFill, ['plugged' => $change, 'split' => $change, 'loose' => $change])->where(static fn (Equipment $on): bool => $on->centralFill),
 
-            'fertilizer_tank' => Define::condition(Station::FertilizerSystem, ['cracked' => $change, 'leaking' => $change, 'dirty' => Verdict::Watch])->where($fertilizer),
-            'fertilizer_pump' => Define::condition(Station::FertilizerSystem, ['leaking' => $change, 'worn' => $change])->where($fertilizer),
-            'fertilizer_screens' => Define::condition(Station::FertilizerSystem, ['plugged' => $change, 'torn' => $change])->where($fertilizer),
-            'fertilizer_diaphragms' => Define::condition(Station::FertilizerSystem, ['worn' => $change, 'torn' => $change])->where($fertilizer),
-            'antifreeze_flushed' => Define::yesNo(Station::FertilizerSystem, $change)->where($fertilizer),
-            'fertilizer_leak_check' => Define::yesNo(Station::FertilizerSystem, $change)->where($fertilizer),
+            'fertilizer_tank' => Define::condition(Station::FertilizerSystem, ['cracked' => $change, 'leaking' => $change, 'dirty' => Verdict::Watch])->where($liquid),
+            'fertilizer_pump' => Define::condition(Station::FertilizerSystem, ['leaking' => $change, 'worn' => $change])->where($liquid)->running(),
+            'fertilizer_screens' => Define::condition(Station::FertilizerSystem, ['plugged' => $change, 'torn' => $change])->where($liquid),
+            'fertilizer_diaphragms' => Define::condition(Station::FertilizerSystem, ['worn' => $change, 'torn' => $change])->where($liquid),
+            'antifreeze_flushed' => Define::yesNo(Station::FertilizerSystem, $change)->where($liquid),
+            'fertilizer_leak_check' => Define::yesNo(Station::FertilizerSystem, $change)->where($liquid)->running(),
 
             'lights' => Define::yesNo(Station::Electronics, $change),
-            'monitor_on' => Define::yesNo(Station::Electronics, $change),
-            'software_current' => Define::yesNo(Station::Electronics, Verdict::Watch),
-            'field_maps' => Define::yesNo(Station::Electronics, Verdict::Watch),
-            'sensors_counting' => Define::yesNo(Station::Electronics, $change),
+            'monitor_on' => Define::yesNo(Station::Electronics, $change)->where($electronics)->running(),
+            'software_current' => Define::yesNo(Station::Electronics, Verdict::Watch)->where($electronics),
+            'field_maps' => Define::yesNo(Station::Electronics, Verdict::Watch)->where($electronics),
+            'sensors_counting' => Define::yesNo(Station::Electronics, $change)->where($electronics)->running(),
         ];
     }
 }

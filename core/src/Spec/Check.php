@@ -38,10 +38,13 @@ final readonly class Check
         $this->rule = $definition->rule->build(array_map(static fn (Figure $figure): Quantity => $figure->quantity, $figures), $wheels);
     }
 
-    public function with(ClosingWheels $wheels): self
+    /** As it is made and judged on a planter with this equipment. */
+    public function on(Equipment $equipment): self
     {
-        return $this->definition->rule->goesByClosingWheels()
-            ? new self($this->key, $this->definition, $this->sides, $this->figures, $wheels)
+        $sides = $this->definition->sidesOn === null ? $this->sides : ($this->definition->sidesOn)($equipment);
+
+        return $sides !== $this->sides || $this->definition->rule->goesByClosingWheels()
+            ? new self($this->key, $this->definition, $sides, $this->figures, $equipment->closingWheels)
             : $this;
     }
 
@@ -67,6 +70,12 @@ final readonly class Check
     public function comparesRows(): bool
     {
         return $this->rule instanceof NearMedian;
+    }
+
+    /** Whether one side's verdict hangs on what the other side reads. */
+    public function comparesSides(): bool
+    {
+        return $this->rule instanceof AtLeast && count($this->sides) > 1;
     }
 
     public function judge(Answer $answer, Background $background): Judgement

@@ -14,6 +14,7 @@ final readonly class CheckDefinition
      * @param  non-empty-list<Side>  $sides  where a spec sheet does not say otherwise
      * @param  array<string, Verdict>  $chips  the reasons that can be ticked, each with the verdict that it amounts to at least
      * @param  Closure(Equipment): bool  $isFitted
+     * @param  (Closure(Equipment): non-empty-list<Side>)|null  $sidesOn  the sides, where the planter decides about them
      */
     private function __construct(
         public Station $station,
@@ -25,6 +26,9 @@ final readonly class CheckDefinition
         public array $chips = [],
         /** What "no" amounts to. */
         public Verdict $no = Verdict::Change,
+        public ?Closure $sidesOn = null,
+        /** It is made with the fan, the pump or the drives running. */
+        public bool $isRunning = false,
     ) {
     }
 
@@ -61,13 +65,25 @@ final readonly class CheckDefinition
 
     public function leftAndRight(): self
     {
-        return new self($this->station, $this->kind, [Side::Left, Side::Right], $this->isFitted, $this->rule, $this->unit, $this->chips, $this->no);
+        return new self($this->station, $this->kind, [Side::Left, Side::Right], $this->isFitted, $this->rule, $this->unit, $this->chips, $this->no, $this->sidesOn, $this->isRunning);
     }
 
     /** @param  Closure(Equipment): bool  $isFitted */
     public function where(Closure $isFitted): self
     {
-        return new self($this->station, $this->kind, $this->sides, $isFitted, $this->rule, $this->unit, $this->chips, $this->no);
+        return new self($this->station, $this->kind, $this->sides, $isFitted, $this->rule, $this->unit, $this->chips, $this->no, $this->sidesOn, $this->isRunning);
+    }
+
+    /** @param  Closure(Equipment): non-empty-list<Side>  $sidesOn */
+    public function sided(Closure $sidesOn): self
+    {
+        return new self($this->station, $this->kind, $this->sides, $this->isFitted, $this->rule, $this->unit, $this->chips, $this->no, $sidesOn, $this->isRunning);
+    }
+
+    /** It is made with the fan, the pump or the drives running. */
+    public function running(): self
+    {
+        return new self($this->station, $this->kind, $this->sides, $this->isFitted, $this->rule, $this->unit, $this->chips, $this->no, $this->sidesOn, true);
     }
 
     private static function always(): bool

@@ -10,6 +10,7 @@ final readonly class Equipment
     /** What may be fitted or not, each with its name in files and in the API. */
     public const OPTIONS = [
         'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard',
+        'fertilizer_both_sides', 'liquid', 'electronics',
     ];
 
     public function __construct(
@@ -28,6 +29,12 @@ final readonly class Equipment
         public bool $heavyBlades = false,
         /** The seed tube guard with clearance for large rivets. */
         public bool $clearanceGuard = false,
+        /** Fertilizer is fed on both sides of the row. */
+        public bool $fertilizerBothSides = false,
+        /** A liquid system: tank, pump, screens. Openers may carry dry fertilizer, and liquid may run in the furrow. */
+        public bool $liquid = false,
+        /** Monitor, sensors and maps. */
+        public bool $electronics = true,
     ) {
     }
 
@@ -47,6 +54,8 @@ final readonly class Equipment
     public static function of(array $given, RowUnitType $type): self
     {
         $typical = self::typicalOf($type)->toArray();
+        // The two were one once: who has openers on record has the liquid system, unless it says otherwise.
+        $typical['liquid'] = ($given['fertilizer'] ?? false) === true;
         $text = static fn (string $name): string => is_string($given[$name] ?? null) ? $given[$name] : '';
         $option = static fn (string $name): bool => is_bool($given[$name] ?? null) ? $given[$name] : $typical[$name] === true;
 
@@ -76,6 +85,9 @@ final readonly class Equipment
             'lift_assist' => $this->liftAssist,
             'heavy_blades' => $this->heavyBlades,
             'clearance_guard' => $this->clearanceGuard,
+            'fertilizer_both_sides' => $this->fertilizerBothSides,
+            'liquid' => $this->liquid,
+            'electronics' => $this->electronics,
         ];
     }
 }

@@ -47,6 +47,8 @@ enum ReasonCode: string
 
     case EnoughLeft = 'enough_left';
     case TooFewLeft = 'too_few_left';
+    /** The other side, which is the reference, has another number. */
+    case UnequalSides = 'unequal_sides';
     case NotDue = 'not_due';
     case Due = 'due';
     case Recorded = 'recorded';

@@ -10,4 +10,14 @@ enum Side: string
     case Left = 'left';
     case Right = 'right';
     case Centre = 'centre';
+
+    /** The other side; null in the centre. */
+    public function opposite(): ?self
+    {
+        return match ($this) {
+            self::Left => self::Right,
+            self::Right => self::Left,
+            self::Centre => null,
+        };
+    }
 }

@@ -15,6 +15,7 @@ final readonly class SpecSheet
         public RowUnitType $type,
         public array $checks,
         public Figure $notch,
+        public Threads $threads,
     ) {
     }
 
@@ -30,8 +31,9 @@ final readonly class SpecSheet
 
         return new self(
             $this->type,
-            array_map(static fn (Check $check): Check => $check->with($equipment->closingWheels), $fitted),
+            array_map(static fn (Check $check): Check => $check->on($equipment), $fitted),
             $this->notch,
+            $this->threads,
         );
     }
 
@@ -42,7 +44,7 @@ final readonly class SpecSheet
      */
     public function only(array $keys): self
     {
-        return new self($this->type, array_intersect_key($this->checks, array_flip($keys)), $this->notch);
+        return new self($this->type, array_intersect_key($this->checks, array_flip($keys)), $this->notch, $this->threads);
     }
 
     /** @return array<string, Check> what is checked on every row */

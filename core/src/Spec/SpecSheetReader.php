@@ -46,12 +46,29 @@ final class SpecSheetReader
             $this->faults[] = SpecFault::at('notch', 'zero');
         }
         $checks = $this->checks($sheet['checks'] ?? null);
+        $threads = $this->threads($sheet['threads'] ?? null);
 
         if ($type === null || $notch === null || $checks === [] || $this->faults !== []) {
             throw InvalidSpecSheet::because($this->faults ?: [SpecFault::at('checks', 'no_checks')]);
         }
 
-        return new SpecSheet($type, $checks, $notch);
+        return new SpecSheet($type, $checks, $notch, $threads);
+    }
+
+    /** A sheet that says nothing is as most row units are: the left one left-handed. */
+    private function threads(mixed $given): Threads
+    {
+        $given = is_array($given) ? $given : [];
+        $side = array_key_exists('left_hand', $given) ? Side::tryFrom($this->text($given, 'left_hand')) : Side::Left;
+        $torque = trim($this->text($given, 'torque'));
+        if ($side === Side::Centre) {
+            $this->faults[] = SpecFault::at('threads.left_hand', 'unknown_side');
+        }
+        if (mb_strlen($torque) > Threads::LONGEST_TORQUE) {
+            $this->faults[] = SpecFault::at('threads.torque', 'too_long');
+        }
+
+        return new Threads($side, $torque);
     }
 
     /** @return array<string, Check> in the order of the walk, whatever order the file has */
@@ -109,7 +126,7 @@ final class SpecSheetReader
         }
         $kinds = $check->definition->rule->goesByClosingWheels() ? ClosingWheels::cases() : [ClosingWheels::Rubber];
         foreach ($kinds as $wheels) {
-            foreach ($check->with($wheels)->rule->faults() as $figure => $code) {
+            foreach ((new Check($check->key, $check->definition, $check->sides, $check->figures, $wheels))->rule->faults() as $figure => $code) {
                 $faults[$figure] = SpecFault::at("{$check->key->value}.{$figure}", $code);
             }
         }

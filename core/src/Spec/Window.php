@@ -88,7 +88,8 @@ final readonly class Window implements Rule
     {
         $low = $this->low->unit()->valueOf($this->low);
 
-        return new WearPath(true, $low, null, $this->aim->unit()->valueOf($this->aim) - $low, $life);
+        // Two discs meet along a chord: it is its square that wears evenly.
+        return new WearPath(true, $low, null, $this->aim->unit()->valueOf($this->aim) ** 2 - $low ** 2, $life, squared: true);
     }
 
     public function marks(): array

@@ -12,14 +12,19 @@ final class Findings
     /**
      * @param  list<Place>  $places  in the order of the planter
      * @param  array<string, Verdict>  $verdicts  by place key
-     * @return list<Place>
+     * @return list<int> places in that list
      */
     public static function among(array $places, array $verdicts): array
     {
-        $severity = static fn (Place $place): int => ($verdicts[$place->key()] ?? Verdict::Unchecked)->severity();
-        $found = array_filter($places, static fn (Place $place): bool => $severity($place) >= Verdict::Watch->severity());
-        usort($found, static fn (Place $a, Place $b): int => $severity($b) <=> $severity($a) ?: $a->row <=> $b->row);
+        $severities = [];
+        foreach ($places as $at => $place) {
+            $severity = ($verdicts[$place->key()] ?? Verdict::Unchecked)->severity();
+            if ($severity >= Verdict::Watch->severity()) {
+                $severities[$at] = $severity;
+            }
+        }
+        uksort($severities, static fn (int $a, int $b): int => $severities[$b] <=> $severities[$a] ?: $places[$a]->row <=> $places[$b]->row ?: $a <=> $b);
 
-        return $found;
+        return array_keys($severities);
     }
 }

@@ -16,7 +16,7 @@ final readonly class Route
     {
     }
 
-    /** @param  int  $rows 1 to 48 */
+    /** @param  int  $rows 1 to 64 */
     public static function through(SpecSheet $sheet, int $rows, WalkOrder $order): self
     {
         $checks = array_values($sheet->ofRows());

@@ -5,130 +5,161 @@ declare(strict_types=1);
 namespace Ustrel\Core\Wear;
 
 /**
- * What is held of an item: how much room it had when it was last read, or when it was fitted, at what rate it wears, and
- * how sure both are.
+ * What is held of an item: how much room it has now, at what rate it wears, and how sure both are. Both are jointly
+ * normal; nothing grows back, so the rate is known to be 0 or more.
  */
 final readonly class Belief
 {
+    /** From so many standard deviations over 0 on, that the rate cannot be under it changes nothing. */
+    private const SURELY_WEARS = 4.0;
+
+    /** A quantile is found to this share of itself. */
+    private const NEAR = 1e-5;
+
     private function __construct(
-        /** The use at which the room is known, effective metres. */
+        /** Run by now, effective metres. */
         public float $use,
-        /** Millimetres. */
+        /** Room now. */
         public float $room,
         public float $roomVariance,
-        /** Millimetres a metre. */
+        /** Per metre. */
         public float $rate,
         public float $rateVariance,
         /** Covariance of the errors of room and rate. */
         public float $covariance,
+        /** The farthest that is looked ahead, effective metres. */
+        private float $horizon,
     ) {
     }
 
     /**
-     * The rate is the precision-weighted mean of the item's own and the pool's; the share that hangs on the pool adds
-     * the pool's own uncertainty.
+     * Start and rate by the item's own readings, the start's tolerance and the pool, as a normal prior of the rate; what is
+     * not known of the pool's own mean comes on top.
      *
-     * @param  float  $variance  of one reading, square millimetres
      * @param  array<int, float>  $weights  of the item's points
+     * @param  float  $horizon  the farthest that is looked ahead, effective metres
      */
-    public static function of(Item $item, Pool $pool, float $variance, array $weights): self
+    public static function of(Item $item, Pool $pool, ReadingError $error, array $weights, float $horizon): self
     {
-        $own = OwnRate::of($item, $variance, $weights);
-        $precision = $own === null ? 0.0 : 1 / $own->variance();
-        $share = $precision / ($precision + 1 / $pool->between);
-        $rate = ($own === null ? 0.0 : $share * $own->rate()) + (1 - $share) * $pool->mean;
-        $rateVariance = 1 / ($precision + 1 / $pool->between) + (1 - $share) ** 2 * $pool->ofMean;
-        if ($own !== null && $pool->items > 3) {
-            // What is not known of the spread between items (Morris, J. Am. Stat. Assoc. 78, 1983).
-            $rateVariance += 2 / ($pool->items - 3) * ((1 - $share) * ($own->rate() - $pool->mean)) ** 2;
-        }
+        $own = OwnRate::of($item, $error, $weights);
+        $startVariance = max(1e-9, $item->startVariance($error));
+        $precision = $own->precision ?? 1 / $startVariance;
+        $uses = $own->uses ?? 0.0;
+        $squares = ($own->squares ?? 0.0) + 1 / $pool->scatter;
+        $products = ($own->products ?? 0.0) + $pool->mean / $pool->scatter;
+        $lost = $own->lost ?? 0.0;
+        // The normal equations of what is lost of the start, and the rate: lost by now = rate x use - start's error.
+        $determinant = $precision * $squares - $uses ** 2;
+        $rate = ($precision * $products - $uses * $lost) / $determinant;
+        $off = ($uses * $products - $squares * $lost) / $determinant;
+        $rateVariance = $precision / $determinant;
+        $offVariance = $squares / $determinant;
+        $both = $uses / $determinant;
+        // How rate and start move with the pool's mean, and how sure that is.
+        [$rateMoves, $offMoves] = [$rateVariance / $pool->scatter, $both / $pool->scatter];
+        $rateVariance += $rateMoves ** 2 * $pool->ofMean;
+        $offVariance += $offMoves ** 2 * $pool->ofMean;
+        $both += $rateMoves * $offMoves * $pool->ofMean;
 
-        $last = self::last($item, $weights, $rate);
-        if ($own === null || $last === null) {
-            $startVariance = $item->startIsRead ? $variance : 0.0;
-
-            return new self(0.0, (float) $item->start, $startVariance, $rate, $rateVariance, $own === null ? 0.0 : $share * $startVariance * $own->pull());
-        }
-
-        // A reading that is too low makes the rate too high: by u / sum u^2 for each millimetre.
-        return new self($last->use, $last->room, $variance, $rate, $rateVariance, -$share * $variance * $last->use / $own->squares);
+        return new self(
+            $item->use,
+            (float) $item->start + $off - $rate * $item->use,
+            max(0.0, $offVariance - 2 * $both * $item->use + $rateVariance * $item->use ** 2),
+            $rate,
+            $rateVariance,
+            $both - $rateVariance * $item->use,
+            $horizon,
+        );
     }
 
-    /**
-     * Where the item is now: its newest reading. One that is doubted does so only where it shows less room than the rate
-     * would have it: a part that measures near its limit is taken to be there until it is measured again.
-     *
-     * @param  array<int, float>  $weights
-     */
-    private static function last(Item $item, array $weights, float $rate): ?Point
-    {
-        $last = null;
-        foreach ($item->points as $index => $point) {
-            $counts = $weights[$index] >= 1.0 || $point->room < (float) $item->start - $rate * $point->use;
-            if ($counts && ($last === null || $point->use >= $last->use)) {
-                $last = $point;
-            }
-        }
-
-        return $last;
-    }
-
-    /** Room expected at a use, millimetres. */
-    public function room(float $use): float
+    /** Room expected at a use. */
+    public function roomAt(float $use): float
     {
         return $this->room - $this->rate * ($use - $this->use);
     }
 
-    /** Standard deviation of the room at a use, millimetres. */
-    public function sd(float $use): float
+    /** Standard deviation of the room at a use. */
+    public function sdAt(float $use): float
     {
         $further = $use - $this->use;
 
         return sqrt(max(0.0, $this->roomVariance + $this->rateVariance * $further ** 2 - 2 * $this->covariance * $further));
     }
 
-    /** The chance that the limit is reached by a use: the normal tail. */
+    /** The chance that the limit is reached by a use, given that nothing grows back. It never falls with more use. */
     public function chanceBy(float $use): float
     {
-        $sd = $this->sd($use);
-        if ($sd === 0.0) {
-            return $this->room($use) <= 0 ? 1.0 : 0.0;
+        $use = max($use, $this->use);
+        $deviate = $this->shortBy($use);
+        $wears = $this->wears();
+        if ($wears > self::SURELY_WEARS || is_infinite($deviate)) {
+            return is_infinite($deviate) ? (float) ($deviate > 0) : Normal::under($deviate);
         }
+        if ($wears < -self::SURELY_WEARS) {
+            return $this->room <= 0 ? 1.0 : 0.0;
+        }
+        // Correlation of the room at that use, turned round, with the rate.
+        $correlation = ($this->rateVariance * ($use - $this->use) - $this->covariance) / ($this->sdAt($use) * sqrt($this->rateVariance));
 
-        return Normal::under(-$this->room($use) / $sd);
+        return min(1.0, Normal::bothUnder($deviate, $wears, $correlation) / Normal::under($wears));
+    }
+
+    /** The same as its normal deviate; infinite where the rate may be under 0, so that there is none. */
+    public function deviateBy(float $use): float
+    {
+        return $this->wears() > self::SURELY_WEARS ? $this->shortBy($use) : INF;
+    }
+
+    /** By how many standard deviations the room at a use is expected to be under 0. */
+    private function shortBy(float $use): float
+    {
+        $sd = $this->sdAt($use);
+        $room = $this->roomAt($use);
+
+        return $sd > 0 ? -$room / $sd : ($room <= 0 ? INF : -INF);
     }
 
     /**
-     * The use by which the limit is reached with a chance, given as its normal deviate: with x further than now, the
-     * root of (rate x - room)^2 = z^2 sd(x)^2 on the side that z is on.
+     * How much further it goes until the limit is reached with a chance.
      *
-     * @return float|null effective metres; null where so many never reach it
+     * @param  float  $deviate  normal deviate of that chance: 0 for a half
+     * @return float|null effective metres from now; null where it is out of sight
      */
-    public function useAt(float $z): ?float
+    public function leftAt(float $deviate): ?float
     {
-        if ($z === 0.0) {
-            return match (true) {
-                $this->room <= 0 => $this->use,
-                $this->rate > 0 => $this->use + $this->room / $this->rate,
-                default => null,
-            };
+        $chance = Normal::under($deviate);
+        if ($this->chanceBy($this->use) >= $chance) {
+            return 0.0;
         }
-        $a = $this->rate ** 2 - $z ** 2 * $this->rateVariance;
-        $b = -2 * ($this->rate * $this->room - $z ** 2 * $this->covariance);
-        $c = $this->room ** 2 - $z ** 2 * $this->roomVariance;
-        $under = $b ** 2 - 4 * $a * $c;
-        if ($this->room <= 0 || ($z < 0 && $c <= 0)) {
-            return $this->use;
+        if ($this->wears() > self::SURELY_WEARS) {
+            return $this->surelyLeftAt($deviate);
         }
-        if ($under < 0) {
-            return null;
+        $high = $this->rate > 0 && $this->room > 0 ? min($this->horizon, $this->room / $this->rate) : $this->horizon / 16;
+        $low = 0.0;
+        while ($this->chanceBy($this->use + $high) < $chance) {
+            if ($high >= $this->horizon) {
+                return null;
+            }
+            [$low, $high] = [$high, min($this->horizon, 2 * $high)];
         }
-        $q = -($b + ($b < 0 ? -1 : 1) * sqrt($under)) / 2;
-        $roots = array_filter(
-            [$a == 0.0 ? null : $q / $a, $q == 0.0 ? null : $c / $q],
-            fn (?float $further): bool => $further !== null && $further >= 0 && $z * -$this->room($this->use + $further) >= -1e-9 * $this->room,
-        );
 
-        return $roots === [] ? null : $this->use + min($roots);
+        return Crossing::of(fn (float $further): float => $this->chanceBy($this->use + $further) - $chance, $low, $high, self::NEAR * $high);
+    }
+
+    /** The same where the rate is surely over 0: the root of (rate x - room)^2 = z^2 sd(x)^2 on the side that z is on. */
+    private function surelyLeftAt(float $z): ?float
+    {
+        $a = $this->rate ** 2 - $z ** 2 * $this->rateVariance;
+        $b = $this->rate * $this->room - $z ** 2 * $this->covariance;
+        $c = $this->room ** 2 - $z ** 2 * $this->roomVariance;
+        $further = ($b + ($z < 0 ? -1 : 1) * sqrt(max(0.0, $b ** 2 - $a * $c))) / $a;
+
+        return $further > $this->horizon ? null : max(0.0, $further);
+    }
+
+    /** How many standard deviations the rate lies over 0. */
+    private function wears(): float
+    {
+        return $this->rateVariance > 0 ? $this->rate / sqrt($this->rateVariance) : INF;
     }
 }

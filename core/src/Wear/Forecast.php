@@ -10,52 +10,46 @@ final readonly class Forecast
     /** @param  list<string>  $outliers  keys of the readings that do not fit the rest; they hardly weigh */
     private function __construct(
         public string $key,
-        /** Room at the start, millimetres; null where nothing was ever read of the item. */
+        /** Room at the start; null where nothing was ever read of the item. */
         public ?float $start,
         /** Run by now. */
         public float $use,
         /** Readings that the forecast stands on, the start apart. */
         public int $readings,
-        /** Null where the record is too thin; what is left then goes by the nominal life. */
+        /** Null where nothing was ever read of the item. */
         public ?Belief $belief,
-        /** Nine in ten last longer than this. Null where it is out of sight, or the record too thin. */
+        /** There is little to go by but the nominal life. */
+        public bool $isThin,
+        /** Nine in ten last longer than this. Null where it is out of sight. */
         public ?float $left10,
-        /** Half last longer than this; by the nominal life where the record is too thin. */
+        /** Half last longer than this. */
         public ?float $left50,
         /** One in ten lasts longer than this. */
         public ?float $left90,
-        /** Of reaching the limit within the planned use; null without a plan or where the record is too thin. */
+        /** Of reaching the limit within the planned use; null without a plan. */
         public ?float $chance,
-        /** A reading taken now with less room than this, millimetres, makes the chance greater than the shop's figure. */
+        /** A reading taken now with less room than this makes the chance greater than the shop's figure. */
         public ?float $watchUnder,
         public array $outliers,
+        /** The newest reading, where it shows more room than there can be: the part may have been changed. */
+        public ?string $grown,
+        /** The check reads as if parts grew back, all in all: the tape reads long, or the figures are wrong. */
+        public bool $growsBack,
     ) {
     }
 
     /** @param  list<string>  $outliers */
-    public static function of(Item $item, Belief $belief, ?float $chance, ?float $watchUnder, array $outliers): self
+    public static function of(Item $item, Belief $belief, bool $isThin, ?float $chance, ?float $watchUnder, array $outliers, ?string $grown, bool $growsBack): self
     {
-        $left = static fn (?float $use): ?float => $use === null ? null : max(0.0, $use - $item->use);
-
         return new self(
-            $item->key, $item->start, $item->use, count($item->points), $belief,
-            $left($belief->useAt(-Normal::P90)), $left($belief->useAt(0.0)), $left($belief->useAt(Normal::P90)),
-            $chance, $watchUnder, $outliers,
+            $item->key, $item->start, $item->use, count($item->points), $belief, $isThin,
+            $belief->leftAt(-Normal::P90), $belief->leftAt(0.0), $belief->leftAt(Normal::P90), $chance, $watchUnder, $outliers, $grown, $growsBack,
         );
     }
 
-    /** Nothing to go by but the nominal life: what is left of the allowance, at the nominal rate. */
-    public static function thin(Item $item, WearPath $path, ?float $watchUnder = null): self
+    /** Of an item of which nothing was ever read. */
+    public static function unread(Item $item, ?float $watchUnder): self
     {
-        $room = $item->points === [] ? $item->start : $item->points[count($item->points) - 1]->room;
-        $since = $item->points === [] ? $item->use : $item->use - $item->points[count($item->points) - 1]->use;
-        $left = $room === null ? null : max(0.0, $room / $path->nominalRate() - $since);
-
-        return new self($item->key, $item->start, $item->use, count($item->points), null, null, $left, null, null, $watchUnder, []);
-    }
-
-    public function isThin(): bool
-    {
-        return $this->belief === null;
+        return new self($item->key, null, $item->use, 0, null, true, null, null, null, null, $watchUnder, [], null, false);
     }
 }

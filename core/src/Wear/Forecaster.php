@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Ustrel\Core\Wear;
 
 /**
- * Forecasts the items of one kind on one planter together, so that a row with one reading borrows from the rest: each
- * item wears as room(u) = start - rate x u, with u the effective furrow distance.
+ * Forecasts the items of one kind on one planter together, so that a row with one reading borrows from the rest, and from
+ * parts that are gone: each item wears as room(u) = start - rate x u, with u the effective furrow distance.
  */
 final readonly class Forecaster
 {
@@ -27,188 +27,232 @@ final readonly class Forecaster
     /** Makes the median absolute deviation of a normal sample an estimate of its standard deviation. */
     private const MAD_TO_SD = 1.4826;
 
-    /** The turning point is found to this, millimetres, or after so many rounds at most. */
-    private const NEAR = 1e-6;
+    /** So many nominal lives away is out of sight. */
+    private const HORIZON = 30.0;
 
-    private const ROUNDS = 12;
+    /** The turning point is found to this share of the allowance. */
+    private const NEAR = 1e-5;
 
-    private float $variance;
+    /** The second reading that is tried lies so far from the first, as a share of the allowance. */
+    private const FIRST_STEP = 0.1;
+
+    private const ROUNDS = 8;
 
     private float $watchDeviate;
 
+    /** @param  bool  $learns  the reading error is learned from the items; else it is taken as it is told */
     public function __construct(
         private WearPath $path,
-        ReadingError $error,
-        float $watchChance = self::WATCH_CHANCE,
+        private ReadingError $error,
+        private float $watchChance = self::WATCH_CHANCE,
+        private bool $learns = true,
     ) {
-        $this->variance = $error->variance();
         $this->watchDeviate = Normal::quantile($watchChance);
     }
 
     /**
      * @param  list<Item>  $items  with keys of their own
      * @param  float|null  $planned  what the items still have to run this season, effective metres; null without a plan
+     * @param  list<Item>  $gone  parts of the same kind that were taken out, or contacts before they were set anew
      * @return array<string, Forecast> by item key
      */
-    public function of(array $items, ?float $planned): array
+    public function of(array $items, ?float $planned, array $gone = []): array
     {
-        [$middle, $spread] = $this->usual($items);
-        $weights = [];
-        $rates = [];
-        foreach ($items as $item) {
-            $weights[$item->key] = $this->weights($item, $middle, $spread);
-            $own = OwnRate::of($item, $this->variance, $weights[$item->key]);
-            if ($own !== null) {
-                $rates[] = [$own->rate(), $own->variance()];
-            }
-        }
-        $pool = Pool::of($rates, $this->path->nominalRate());
-
+        [$error, $rates, $weights] = $this->weighed([...$items, ...$gone]);
+        $pool = $this->poolOf($rates);
+        // By what is on the planter now: what was read of it before would hide it.
+        $growsBack = $this->poolOf(array_slice($rates, 0, count($items)))->growsBack();
         $forecasts = [];
-        foreach ($items as $item) {
-            $forecasts[$item->key] = $this->forecast($item, $pool, $planned, $weights[$item->key]);
+        foreach ($items as $index => $item) {
+            $forecasts[$item->key] = $this->forecast($item, $pool, $error, $planned, $weights[$index] ?? [], $growsBack);
         }
 
         return $forecasts;
     }
 
-    /** @param  array<int, float>  $weights  of the item's points */
-    private function forecast(Item $item, Pool $pool, ?float $planned, array $weights): Forecast
+    /**
+     * What the items say together.
+     *
+     * @param  list<Item>  $items
+     */
+    public function pool(array $items): Pool
     {
-        if ($pool->items < self::FEWEST_ITEMS && count($item->points) < self::FEWEST_READINGS) {
-            return Forecast::thin($item, $this->path);
+        return $this->poolOf($this->weighed($items)[1]);
+    }
+
+    /** @param  list<array{float, float}|null>  $rates */
+    private function poolOf(array $rates): Pool
+    {
+        return Pool::of(array_values(array_filter($rates)), $this->path->nominalRate());
+    }
+
+    /**
+     * @param  list<Item>  $all
+     * @return array{ReadingError, list<array{float, float}|null>, list<array<int, float>>} the error as learned, each item's own rate with its variance, and the weights of its points
+     */
+    private function weighed(array $all): array
+    {
+        $error = $this->learns ? $this->error->learnedFrom($all) : $this->error;
+        $owns = array_map(static fn (Item $item): ?OwnRate => OwnRate::of($item, $error), $all);
+        [$middle, $spread] = $this->usual(array_values(array_filter($owns)));
+        $weights = [];
+        $rates = [];
+        foreach ($all as $index => $item) {
+            $own = $owns[$index] ?? null;
+            $weights[] = $of = self::weights($item, $own, $error, $middle, (self::UNLIKE * $spread) ** 2);
+            // What is doubted says nothing of the others.
+            $own = min([1.0, ...$of]) < 1 ? OwnRate::of($item, $error, array_map(static fn (float $weight): float => $weight < 1 ? 0.0 : 1.0, $of)) : $own;
+            $rates[] = $own === null ? null : [$own->rate(), $own->variance()];
         }
+
+        return [$error, $rates, $weights];
+    }
+
+    /** @param  array<int, float>  $weights  of the item's points */
+    private function forecast(Item $item, Pool $pool, ReadingError $error, ?float $planned, array $weights, bool $growsBack): Forecast
+    {
+        $isThin = $pool->items < self::FEWEST_ITEMS && count($item->points) < self::FEWEST_READINGS;
         if ($item->start === null) {
-            return Forecast::thin($item, $this->path, $planned === null ? null : $this->firstWatched($pool, $planned));
+            return Forecast::unread($item, $planned === null ? null : $this->firstWatched($pool, $error, $planned));
         }
-        $belief = Belief::of($item, $pool, $this->variance, $weights);
+        $belief = $this->belief($item, $pool, $error, $weights);
+        $doubted = array_keys(array_filter($weights, static fn (float $weight): bool => $weight < 1));
 
         return Forecast::of(
             $item,
             $belief,
+            $isThin,
             $planned === null ? null : $belief->chanceBy($item->use + $planned),
-            $planned === null ? null : $this->watchUnder($item, $pool, $planned, $weights),
-            self::outliers($item, $weights),
+            $planned === null ? null : $this->watchUnder($item, $pool, $error, $planned, $weights),
+            array_map(static fn (int $index): string => $item->points[$index]->key, $doubted),
+            self::grown($item, $belief, $doubted),
+            $growsBack,
         );
+    }
+
+    /** @param  array<int, float>  $weights */
+    private function belief(Item $item, Pool $pool, ReadingError $error, array $weights): Belief
+    {
+        return Belief::of($item, $pool, $error, $weights, self::HORIZON * $this->path->life->metres);
     }
 
     /**
      * The room under which a reading taken now would make the chance of reaching the limit within the planned use
-     * greater than the shop's figure: where room(end) + z sd(end) passes 0, found by the secant method; both are all
-     * but linear in the reading.
+     * greater than the shop's figure: the chance falls steadily with what is read.
      *
      * @param  array<int, float>  $weights  of the points so far
      */
-    private function watchUnder(Item $item, Pool $pool, float $planned, array $weights): float
+    private function watchUnder(Item $item, Pool $pool, ReadingError $error, float $planned, array $weights): float
     {
         if ($item->use <= 0) {
-            return $this->firstWatched($pool, $planned);
-        }
-        $end = $item->use + $planned;
-        $over = function (float $room) use ($item, $pool, $weights, $end): float {
-            $belief = Belief::of($item->with(new Point('', $item->use, $room)), $pool, $this->variance, [...$weights, 1.0]);
-
-            return $belief->room($end) + $this->watchDeviate * $belief->sd($end);
-        };
-        $last = (float) $item->start - $pool->mean * $item->use;
-        $room = $last + sqrt($this->variance);
-        [$overLast, $overRoom] = [$over($last), $over($room)];
-        for ($round = 0; $round < self::ROUNDS && abs($overRoom) > self::NEAR && $overRoom !== $overLast; $round++) {
-            [$last, $room] = [$room, $room - $overRoom * ($room - $last) / ($overRoom - $overLast)];
-            [$overLast, $overRoom] = [$overRoom, $over($room)];
+            return $this->firstWatched($pool, $error, $planned);
         }
 
-        return $room;
+        return $this->turning(
+            fn (float $room): Belief => $this->belief($item->with(new Point('', $item->use, $room, null, $this->path->gain($room))), $pool, $error, [...$weights, 1.0]),
+            $item->use + $planned,
+            (float) $item->start - $pool->mean * $item->use,
+        );
     }
 
     /** The same where the reading is itself the start. */
-    private function firstWatched(Pool $pool, float $planned): float
+    private function firstWatched(Pool $pool, ReadingError $error, float $planned): float
     {
-        $sd = sqrt($this->variance + ($pool->between + $pool->ofMean) * $planned ** 2);
+        return $this->turning(
+            fn (float $room): Belief => $this->belief(Item::found('', [new Point('', 0.0, $room, null, $this->path->gain($room))], 0.0), $pool, $error, []),
+            $planned,
+            $pool->mean * $planned,
+        );
+    }
 
-        return $pool->mean * $planned - $this->watchDeviate * $sd;
+    /**
+     * Where the chance passes the shop's figure: by the secant method while the rate is surely over 0, since the deviate is all but
+     * linear in the reading then; else, and where that leads nowhere, between bounds.
+     *
+     * @param  callable(float): Belief  $after  such a reading
+     * @param  float  $end  the use by which the limit is or is not reached
+     * @param  float  $near  a reading to start from
+     */
+    private function turning(callable $after, float $end, float $near): float
+    {
+        $allowance = $this->path->allowance;
+        $off = fn (float $room): float => $after($room)->deviateBy($end) - $this->watchDeviate;
+        [$last, $room] = [$near, $near + self::FIRST_STEP * $allowance];
+        [$offLast, $offRoom] = [$off($last), $off($room)];
+        for ($round = 0; $round < self::ROUNDS && is_finite($offRoom) && $offRoom !== $offLast; $round++) {
+            [$last, $room] = [$room, $room - $offRoom * ($room - $last) / ($offRoom - $offLast)];
+            if (abs($room - $last) < self::NEAR * $allowance) {
+                return $room;
+            }
+            [$offLast, $offRoom] = [$offRoom, $off($room)];
+        }
+
+        return Crossing::of(fn (float $room): float => $this->watchChance - $after($room)->chanceBy($end), -$allowance, 4 * $allowance, self::NEAR * $allowance);
     }
 
     /**
      * What is usual among the items, unmoved by a few that are not: the median of their rates, and how far they scatter.
      *
-     * @param  list<Item>  $items
-     * @return array{float, float} millimetres a metre
+     * @param  list<OwnRate>  $owns
+     * @return array{float, float} per metre
      */
-    private function usual(array $items): array
+    private function usual(array $owns): array
     {
-        $rates = [];
-        $variances = [];
-        foreach ($items as $item) {
-            $own = OwnRate::of($item, $this->variance);
-            if ($own !== null) {
-                $rates[] = $own->rate();
-                $variances[] = $own->variance();
-            }
-        }
-        if (count($rates) < self::FEWEST_ITEMS) {
+        if (count($owns) < self::FEWEST_ITEMS) {
             return [$this->path->nominalRate(), $this->path->nominalRate()];
         }
+        $rates = array_map(static fn (OwnRate $own): float => $own->rate(), $owns);
         $middle = self::median($rates);
         $scatter = (self::MAD_TO_SD * self::median(array_map(static fn (float $rate): float => abs($rate - $middle), $rates))) ** 2;
+        $ofRates = self::median(array_map(static fn (OwnRate $own): float => $own->variance(), $owns));
 
-        return [$middle, sqrt(max($scatter - self::median($variances), Pool::leastSpread($middle, $this->path->nominalRate()) ** 2))];
+        return [$middle, sqrt(max($scatter - $ofRates, Pool::leastSpread($middle, $this->path->nominalRate()) ** 2))];
     }
 
     /**
      * A weight for each point of an item: 1, or less for one that the item's other points and what is usual make hard to
-     * believe. The worst is found first, and never are more than half of several points doubted.
+     * believe. First goes the one without which the rest agree best: by so much as the misfit falls, so many standard deviations,
+     * squared, it lies from where the rest expects it. Never are more than half of several doubted.
      *
+     * @param  OwnRate|null  $all  what all points say together
+     * @param  float  $variance  of a rate about what is usual
      * @return array<int, float> over 0 to 1
      */
-    private function weights(Item $item, float $usual, float $spread): array
+    private static function weights(Item $item, ?OwnRate $all, ReadingError $error, float $usual, float $variance): array
     {
         $weights = array_fill(0, count($item->points), 1.0);
-        $rounds = count($item->points) === 1 ? 1 : intdiv(count($item->points), 2);
-        for ($round = 0; $round < $rounds; $round++) {
+        $misfit = $all?->misfit($usual, $variance) ?? 0.0;
+        $rounds = count($weights) === 1 ? 1 : intdiv(count($weights), 2);
+        for ($round = 0; $round < $rounds && $misfit > self::CUT ** 2; $round++) {
             $worst = null;
-            $furthest = self::CUT;
-            $all = OwnRate::of($item, $this->variance, $weights);
-            foreach ($item->points as $index => $point) {
-                $off = $weights[$index] < 1 ? 0.0 : $this->deviate($item, $point, $all?->without($item, $point), $usual, $spread);
-                if ($off > $furthest) {
-                    [$worst, $furthest] = [$index, $off];
+            $least = INF;
+            foreach (array_keys($weights, 1.0, true) as $index) {
+                $without = OwnRate::of($item, $error, $weights, $index)?->misfit($usual, $variance) ?? 0.0;
+                if ($without < $least) {
+                    [$worst, $least] = [$index, $without];
                 }
             }
-            if ($worst === null) {
+            if ($worst === null || $misfit - $least <= self::CUT ** 2) {
                 break;
             }
-            $weights[$worst] = (self::CUT / $furthest) ** 2;
+            $weights[$worst] = (self::CUT ** 2 / ($misfit - $least)) ** 2;
+            $misfit = OwnRate::of($item, $error, $weights)?->misfit($usual, $variance) ?? 0.0;
         }
 
         return $weights;
     }
 
-    /** How many standard deviations a point lies from where the rest expects it. */
-    private function deviate(Item $item, Point $point, ?OwnRate $rest, float $usual, float $spread): float
-    {
-        $ofUsual = 1 / (self::UNLIKE * $spread) ** 2;
-        $ofRest = $rest === null ? 0.0 : 1 / $rest->variance();
-        $rate = ($usual * $ofUsual + ($rest === null ? 0.0 : $rest->rate() * $ofRest)) / ($ofUsual + $ofRest);
-        $variance = $this->variance * ($item->startIsRead ? 2 : 1) + $point->use ** 2 / ($ofUsual + $ofRest);
-
-        return abs((float) $item->start - $rate * $point->use - $point->room) / sqrt($variance);
-    }
-
     /**
-     * @param  array<int, float>  $weights
-     * @return list<string>
+     * The newest reading, where it is doubted because it shows more room than there can be: was the part changed?
+     *
+     * @param  list<int>  $doubted
      */
-    private static function outliers(Item $item, array $weights): array
+    private static function grown(Item $item, Belief $belief, array $doubted): ?string
     {
-        $outliers = [];
-        foreach ($item->points as $index => $point) {
-            if ($weights[$index] < 1) {
-                $outliers[] = $point->key;
-            }
-        }
+        $newest = count($item->points) - 1;
+        $point = $item->points[$newest] ?? null;
 
-        return $outliers;
+        return $point !== null && in_array($newest, $doubted, true) && $point->room > $belief->roomAt($point->use) ? $point->key : null;
     }
 
     /** @param  list<float>  $values  at least one */

@@ -26,6 +26,8 @@ final readonly class Ground
     /** How fast parts wear here, MILDEST to HARSHEST: the own figure, or else the product of the three factors. */
     public function severity(): float
     {
-        return $this->own ?? round(($this->soil?->factor() ?? 1.0) * ($this->residue?->factor() ?? 1.0) * ($this->tillage?->factor() ?? 1.0), 2);
+        $factors = ($this->soil?->factor() ?? 1.0) * ($this->residue?->factor() ?? 1.0) * ($this->tillage?->factor() ?? 1.0);
+
+        return $this->own ?? round(max(self::MILDEST, min(self::HARSHEST, $factors)), 2);
     }
 }

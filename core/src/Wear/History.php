@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Wear;
 
 use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Measure\RuleStep;
 use Ustrel\Core\Opener\ShimsMoved;
 use Ustrel\Core\Parts\Fitting;
 use Ustrel\Core\Parts\Installed;
@@ -28,8 +29,11 @@ final class History
     /** @var array<string, non-empty-list<Installed>> by part, oldest first */
     private array $ofPart = [];
 
-    /** @var array<int, Moment> by row, when the contact was last set anew: other blades, or shims moved */
-    private array $contactSet = [];
+    /** @var array<int, array<int, Moment>> by row, when the contact was set anew: other blades, or shims moved; by milliseconds, in order */
+    private array $contactSets = [];
+
+    /** @var array<string, float> the finest step that a check was read to in a walk, millimetres */
+    private array $steps = [];
 
     /** @var array<string, list<Sighting>> by place key, oldest first */
     private array $sightings = [];
@@ -56,6 +60,9 @@ final class History
         }
         foreach ($moves as $move) {
             $this->setContact($move->row, $move->at);
+        }
+        foreach ($this->contactSets as &$ofRow) {
+            ksort($ofRow);
         }
         $this->hold();
     }
@@ -107,14 +114,66 @@ final class History
         return $traces;
     }
 
+    /**
+     * What there was before: parts that were taken out, contacts before they were set anew. Only what was read of.
+     *
+     * @return list<Trace>
+     */
+    public function former(Check $check): array
+    {
+        $former = [];
+        for ($row = 1; $row <= $this->rows; $row++) {
+            foreach ($check->sides as $side) {
+                array_push($former, ...$this->formerAt(new Place($row, $check->key, $side)));
+            }
+        }
+
+        return array_values(array_filter($former, static fn (Trace $trace): bool => $trace->sightings !== []));
+    }
+
+    /** @return list<Trace> */
+    private function formerAt(Place $place): array
+    {
+        $slot = Slot::of($place->check);
+        $starts = $place->check === CheckKey::BladeContactLength
+            ? array_values($this->contactSets[$place->row] ?? [])
+            : array_map(static fn (Installed $part): Moment => $part->fitting->from, $this->inSlotOf($place));
+        if ($starts === []) {
+            return [];
+        }
+        // What was there before anything was on record, and each contact up to the next.
+        $ends = $slot === null ? $starts : [$starts[0]];
+        $former = [];
+        $from = Moment::ever();
+        foreach ($ends as $end) {
+            $stretch = new Stretch($place->row, $from, $end);
+            $former[] = new Trace("{$place->key()} {$end->milliseconds}", [$stretch], null, 0.0, $this->within($stretch, $place));
+            $from = $end;
+        }
+        foreach ($this->inSlotOf($place) as $part) {
+            // A part that has been moved is told once, where it was last.
+            $spans = $this->ofPart[$part->fitting->part];
+            if ($slot !== null && ! $part->fitting->isOpen() && $spans[count($spans) - 1] === $part) {
+                $former[] = $this->traceOf($place, $slot, $part->fitting->part, $part->fitting->id);
+            }
+        }
+
+        return $former;
+    }
+
     public function trace(Place $place): Trace
     {
         $slot = Slot::of($place->check);
         $fitting = $this->fitting($place);
-        if ($slot === null || $fitting === null) {
-            return $this->since($this->emptySince($place), $place);
-        }
-        $spans = $this->ofPart[$fitting->part];
+
+        return $slot === null || $fitting === null
+            ? $this->since($this->emptySince($place), $place)
+            : $this->traceOf($place, $slot, $fitting->part, $place->key());
+    }
+
+    private function traceOf(Place $place, Slot $slot, string $part, string $key): Trace
+    {
+        $spans = $this->ofPart[$part];
         $sightings = [];
         foreach ($spans as $span) {
             $at = $span->fitting->place;
@@ -123,7 +182,7 @@ final class History
         $stretches = array_map(static fn (Installed $span): Stretch => $span->fitting->stretch(), $spans);
 
         // Of a slot's checks only the first reads the size that the part was fitted with.
-        return new Trace($place->key(), $stretches, $slot->checks()[0] === $place->check ? $spans[0]->size : null, $spans[0]->ranBefore, $sightings);
+        return new Trace($key, $stretches, $slot->checks()[0] === $place->check ? $spans[0]->size : null, $spans[0]->ranBefore, $sightings);
     }
 
     /** The fitting that a place's size belongs to now; null where none is on record, or the place belongs to no slot. */
@@ -154,7 +213,9 @@ final class History
     public function changes(Place $place): array
     {
         if ($place->check === CheckKey::BladeContactLength) {
-            return isset($this->contactSet[$place->row]) ? [new Stretch($place->row, $this->contactSet[$place->row])] : [];
+            $last = $this->contactLastSet($place->row);
+
+            return $last === null ? [] : [new Stretch($place->row, $last)];
         }
 
         return array_map(static fn (Installed $part): Stretch => $part->fitting->stretch(), $this->inSlotOf($place));
@@ -162,14 +223,21 @@ final class History
 
     private function setContact(int $row, Moment $at): void
     {
-        $this->contactSet[$row] = $at->later($this->contactSet[$row] ?? $at);
+        $this->contactSets[$row][$at->milliseconds] = $at;
+    }
+
+    private function contactLastSet(int $row): ?Moment
+    {
+        $sets = $this->contactSets[$row] ?? [];
+
+        return $sets === [] ? null : $sets[array_key_last($sets)];
     }
 
     /** Since when nothing has been on record as fitted there; of a contact, since when it is set as it is. */
     private function emptySince(Place $place): Moment
     {
         if ($place->check === CheckKey::BladeContactLength) {
-            return $this->contactSet[$place->row] ?? Moment::ever();
+            return $this->contactLastSet($place->row) ?? Moment::ever();
         }
         $inSlot = $this->inSlotOf($place);
 
@@ -202,12 +270,18 @@ final class History
     {
         $held = [];
         foreach ($this->readings as $reading) {
+            $step = $reading->value === null ? null : RuleStep::of($reading->value);
+            if ($step !== null) {
+                $of = "{$reading->walk} {$reading->place->check->value}";
+                // 14 1/2 among sixteenths was read to a sixteenth, too.
+                $this->steps[$of] = min($step, $this->steps[$of] ?? $step);
+            }
             $held[$reading->place->key()]["{$reading->walk} {$this->changesBefore($reading)}"] = $reading;
         }
         foreach ($held as $key => $ofPlace) {
             foreach ($ofPlace as $reading) {
                 if ($reading->value !== null) {
-                    $this->sightings[$key][] = new Sighting($reading->id, $reading->at, $reading->value);
+                    $this->sightings[$key][] = new Sighting($reading->id, $reading->at, $reading->value, $this->steps["{$reading->walk} {$reading->place->check->value}"] ?? null);
                 }
             }
         }

@@ -12,6 +12,9 @@ namespace Ustrel\Core\Wear;
  */
 final readonly class LifeCurve
 {
+    /** With fewer ends than this Greenwood's variance means nothing, and no interval is told. */
+    private const FEWEST_ENDS = 6;
+
     /** @param  list<LifeStep>  $steps  one for each distance at which parts ended, ascending */
     private function __construct(
         public array $steps,
@@ -25,17 +28,20 @@ final readonly class LifeCurve
     /** @param  list<Life>  $lives */
     public static function of(array $lives): self
     {
+        $seen = count(array_filter($lives, static fn (Life $life): bool => $life->endWasSeen()));
         $share = 1.0;
         $greenwood = 0.0;
+        $high = 1.0;
         $steps = [];
         foreach (self::endsOf($lives) as [$ran, $ended, $atRisk]) {
             $share *= 1 - $ended / $atRisk;
             $greenwood += $atRisk === $ended ? 0.0 : $ended / ($atRisk * ($atRisk - $ended));
-            [$low, $high] = self::interval($share, $greenwood);
-            $steps[] = new LifeStep($ran, $share, $low, $high, $atRisk);
+            // Where none is left running, how many might have been stays open: no fewer than just before.
+            [$low, $high] = $share > 0.0 ? self::interval($share, $greenwood) : [0.0, $high];
+            $steps[] = $seen < self::FEWEST_ENDS ? new LifeStep($ran, $share, null, null, $atRisk) : new LifeStep($ran, $share, $low, $high, $atRisk);
         }
 
-        return new self($steps, count($lives), count(array_filter($lives, static fn (Life $life): bool => $life->endWasSeen())));
+        return new self($steps, count($lives), $seen);
     }
 
     /** What half of them reach; null where more than half still ran when last heard of. */
@@ -44,16 +50,16 @@ final readonly class LifeCurve
         return $this->reached(static fn (LifeStep $step): float => $step->share);
     }
 
-    /** The lower end of the median's 95 % interval. */
+    /** The lower end of the median's 95 % interval; null where too few have ended to tell. */
     public function medianLow(): ?float
     {
-        return $this->reached(static fn (LifeStep $step): float => $step->low);
+        return $this->reached(static fn (LifeStep $step): ?float => $step->low);
     }
 
-    /** The upper end; null where it is open. */
+    /** The upper end; null where it is open, or too few have ended. */
     public function medianHigh(): ?float
     {
-        return $this->reached(static fn (LifeStep $step): float => $step->high);
+        return $this->reached(static fn (LifeStep $step): ?float => $step->high);
     }
 
     /**
@@ -82,11 +88,12 @@ final readonly class LifeCurve
         return $steps;
     }
 
-    /** @param  callable(LifeStep): float  $share */
+    /** @param  callable(LifeStep): ?float  $share */
     private function reached(callable $share): ?float
     {
         foreach ($this->steps as $step) {
-            if ($share($step) <= 0.5) {
+            $at = $share($step);
+            if ($at !== null && $at <= 0.5) {
                 return $step->ran;
             }
         }
@@ -97,7 +104,7 @@ final readonly class LifeCurve
     /** @return array{float, float} */
     private static function interval(float $share, float $greenwood): array
     {
-        if ($share <= 0.0 || $share >= 1.0) {
+        if ($share >= 1.0) {
             return [$share, $share];
         }
         $reach = Normal::P975 * sqrt($greenwood) / abs(log($share));

@@ -11,9 +11,9 @@ final readonly class LifeStep
         public float $ran,
         /** 0 to 1. */
         public float $share,
-        /** Ends of the 95 % interval. */
-        public float $low,
-        public float $high,
+        /** Ends of the 95 % interval; null where too few have ended to tell. */
+        public ?float $low,
+        public ?float $high,
         /** Parts still running just before. */
         public int $atRisk,
     ) {

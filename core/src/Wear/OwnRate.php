@@ -4,71 +4,78 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
-/** What an item's own readings say of its rate: least squares through its start, each reading with its weight. */
+/**
+ * What an item's own readings say of it: a line by weighted least squares, through its start as far as that is known.
+ * Sums are over the readings, each by its weight over its variance.
+ */
 final readonly class OwnRate
 {
-    /**
-     * b = sum u (start - room) / sum u^2 with variance s^2 / sum u^2; where the start is itself a reading, its error
-     * runs through all of them and adds s^2 (sum u / sum u^2)^2.
-     *
-     * @param  float  $squares  sum of the squared uses, each by its weight; over 0
-     * @param  float  $uses  sum of the uses, each by its weight
-     * @param  float  $products  sum of use times what was lost by then, each by its weight
-     * @param  float  $ofReading  s^2 of one reading, square millimetres
-     */
     private function __construct(
+        /** Of the start and the readings together. */
+        public float $precision,
+        /** Sum of the uses. */
+        public float $uses,
+        /** Sum of the squared uses. */
         public float $squares,
-        private float $uses,
-        private float $products,
-        private float $ofReading,
-        private bool $startIsRead,
+        /** Sum of what was lost by then. */
+        public float $lost,
+        /** Sum of use times what was lost by then. */
+        public float $products,
+        /** Sum of the squares of what was lost by then. */
+        private float $lostSquares,
     ) {
     }
 
     /**
-     * @param  float  $ofReading  s^2 of one reading, square millimetres
      * @param  array<int, float>|null  $weights  one for each point, over 0 to 1; all 1 by default
+     * @param  int|null  $without  a point that is left out
+     * @return self|null null where nothing was read since the start
      */
-    public static function of(Item $item, float $ofReading, ?array $weights = null): ?self
+    public static function of(Item $item, ReadingError $error, ?array $weights = null, ?int $without = null): ?self
     {
-        $squares = 0.0;
-        $uses = 0.0;
-        $products = 0.0;
+        $precision = $uses = $squares = $lost = $products = $lostSquares = 0.0;
         foreach ($item->points as $index => $point) {
-            $weight = $weights[$index] ?? 1.0;
-            $squares += $weight * $point->use ** 2;
+            if ($index === $without) {
+                continue;
+            }
+            $weight = ($weights[$index] ?? 1.0) / $error->variance($point);
+            $gone = (float) $item->start - $point->room;
+            $precision += $weight;
             $uses += $weight * $point->use;
-            $products += $weight * $point->use * ((float) $item->start - $point->room);
+            $squares += $weight * $point->use ** 2;
+            $lost += $weight * $gone;
+            $products += $weight * $point->use * $gone;
+            $lostSquares += $weight * $gone ** 2;
         }
 
-        return $squares > 0 ? new self($squares, $uses, $products, $ofReading, $item->startIsRead) : null;
+        return $squares > 0 ? new self($precision + 1 / max(1e-9, $item->startVariance($error)), $uses, $squares, $lost, $products, $lostSquares) : null;
     }
 
-    /** What the others say without one of the item's points of weight 1; null where it is the only one. */
-    public function without(Item $item, Point $point): ?self
-    {
-        if (count($item->points) < 2) {
-            return null;
-        }
-        $lost = (float) $item->start - $point->room;
-
-        return new self($this->squares - $point->use ** 2, $this->uses - $point->use, $this->products - $point->use * $lost, $this->ofReading, $this->startIsRead);
-    }
-
-    /** Millimetres a metre. */
+    /** Per metre. */
     public function rate(): float
     {
-        return $this->products / $this->squares;
+        return ($this->precision * $this->products - $this->uses * $this->lost) / $this->determinant();
     }
 
     public function variance(): float
     {
-        return $this->ofReading / $this->squares + ($this->startIsRead ? $this->ofReading * $this->pull() ** 2 : 0.0);
+        return $this->precision / $this->determinant();
     }
 
-    /** How far the rate moves for a millimetre that the start is off, per metre. */
-    public function pull(): float
+    /** How badly start and readings agree with each other and with a rate that is usual: the least weighted sum of squares. */
+    public function misfit(float $usual, float $variance): float
     {
-        return $this->uses / $this->squares;
+        $squares = $this->squares + 1 / $variance;
+        $products = $this->products + $usual / $variance;
+        $determinant = $this->precision * $squares - $this->uses ** 2;
+        $rate = ($this->precision * $products - $this->uses * $this->lost) / $determinant;
+        $off = ($this->uses * $products - $squares * $this->lost) / $determinant;
+
+        return $this->lostSquares + $usual ** 2 / $variance + $off * $this->lost - $rate * $products;
+    }
+
+    private function determinant(): float
+    {
+        return $this->precision * $this->squares - $this->uses ** 2;
     }
 }

@@ -47,9 +47,18 @@ final readonly class PlanterWear
         if ($path === null) {
             return [];
         }
-        $items = array_map(fn (Trace $trace): Item => $trace->item($this->log, $path, $this->asOf), array_values($this->history->traces($check)));
 
-        return (new Forecaster($path, ReadingError::of($check->key), $this->watchChance))->of($items, $this->plan?->effectiveLeft());
+        return (new Forecaster($path, ReadingError::of($check->key), $this->watchChance))
+            ->of($this->items($this->history->traces($check), $path), $this->plan?->effectiveLeft(), $this->items($this->history->former($check), $path));
+    }
+
+    /**
+     * @param  array<Trace>  $traces
+     * @return list<Item>
+     */
+    private function items(array $traces, WearPath $path): array
+    {
+        return array_values(array_map(fn (Trace $trace): Item => $trace->item($this->log, $path, $this->asOf), $traces));
     }
 
     /** @return array<string, Outlook> from which size on a reading would not last the season, by place key; none without a plan */

@@ -10,12 +10,22 @@ final readonly class Point
     /**
      * @param  string  $key  names the reading
      * @param  float  $use  effective metres since the item was fitted or first read
-     * @param  float  $room  millimetres left to the limit
+     * @param  float  $room  left to the limit, in the units of the path
+     * @param  float|null  $step  that the figure was read to, millimetres; null where nobody knows
+     * @param  float  $gain  how far the room moves for a millimetre of the figure
      */
     public function __construct(
         public string $key,
         public float $use,
         public float $room,
+        public ?float $step = null,
+        public float $gain = 1.0,
     ) {
+    }
+
+    /** The same, its use counted from another start. */
+    public function since(float $use): self
+    {
+        return new self($this->key, $this->use - $use, $this->room, $this->step, $this->gain);
     }
 }

@@ -6,12 +6,19 @@ namespace Ustrel\Core\Wear;
 
 /**
  * What the items of one kind on one planter say together: random effects by DerSimonian and Laird (Controlled Clinical
- * Trials 7, 1986), their mean held weakly to the nominal rate. Rates in millimetres a metre.
+ * Trials 7, 1986), their mean held weakly to the nominal rate, which joins always and matters only where there is little
+ * else. Rates per metre.
  */
 final readonly class Pool
 {
     /** Items of one kind differ by this share of their mean at least. */
     private const LEAST_SPREAD = 0.1;
+
+    /** How far items of one kind usually differ, as a share of their mean. */
+    private const USUAL_SPREAD = 0.21;
+
+    /** How unsure that is, as a standard deviation of its square, in multiples of it. */
+    private const SPREAD_SD = 2.0;
 
     /** The nominal rate says little: it may be off by all of itself. */
     private const NOMINAL_SD = 1.0;
@@ -19,12 +26,17 @@ final readonly class Pool
     private function __construct(
         /** Mean rate. */
         public float $mean,
-        /** Variance between items. */
+        /** Variance between items, as the items have it. */
         public float $between,
+        /** The same as it is gone by: what the items have, weighed against what is usual by how much they can tell of it. */
+        public float $scatter,
         /** Variance of the mean itself. */
         public float $ofMean,
         /** Items with a rate of their own. */
         public int $items,
+        /** The mean by the items alone, and how sure it is; null where no item has a rate of its own. */
+        private ?float $ownMean,
+        private float $ownMeanSd,
     ) {
     }
 
@@ -34,23 +46,70 @@ final readonly class Pool
      */
     public static function of(array $rates, float $nominal): self
     {
-        $prior = (self::NOMINAL_SD * $nominal) ** 2;
+        $count = count($rates);
+        $prior = 1 / (self::NOMINAL_SD * $nominal) ** 2;
         $between = self::between($rates);
-        $weight = 1 / $prior;
-        $sum = $nominal / $prior;
-        foreach ($rates as [$rate, $variance]) {
-            $weight += 1 / ($variance + $between);
-            $sum += $rate / ($variance + $between);
-        }
-        $mean = $sum / $weight;
+        [$ownMean, $ownWeight] = self::mean($rates, $between, 0.0, 0.0);
+        [$mean, $weight] = self::mean($rates, $between, $nominal, $prior);
+        $least = self::leastSpread($mean, $nominal) ** 2;
 
-        return new self($mean, max($between, self::leastSpread($mean, $nominal) ** 2), 1 / $weight, count($rates));
+        return new self(
+            $mean, max($between, $least), max($least, self::scatter($rates, $between, self::spread(self::USUAL_SPREAD, $mean, $nominal) ** 2)), 1 / $weight, $count,
+            $count === 0 ? null : $ownMean, $count === 0 ? INF : 1 / sqrt($ownWeight),
+        );
+    }
+
+    /**
+     * The estimate of DerSimonian and Laird says little where the items' own rates are unsure: its variance is about
+     * 2 (v + tau^2)^2 / (k - 1), with v the harmonic mean of theirs.
+     *
+     * @param  list<array{float, float}>  $rates
+     */
+    private static function scatter(array $rates, float $between, float $usual): float
+    {
+        $count = count($rates);
+        if ($count < 2) {
+            return $usual;
+        }
+        $variance = $count / array_sum(array_map(static fn (array $rate): float => 1 / $rate[1], $rates));
+        $ofBetween = ($count - 1) / (2 * ($variance + $usual) ** 2);
+        $ofUsual = 1 / (self::SPREAD_SD * $usual) ** 2;
+
+        return ($between * $ofBetween + $usual * $ofUsual) / ($ofBetween + $ofUsual);
     }
 
     /** How far items of one kind scatter at least, as a standard deviation; never nothing, even where nothing wears. */
     public static function leastSpread(float $mean, float $nominal): float
     {
-        return self::LEAST_SPREAD * max($mean, self::LEAST_SPREAD * $nominal);
+        return self::spread(self::LEAST_SPREAD, $mean, $nominal);
+    }
+
+    private static function spread(float $share, float $mean, float $nominal): float
+    {
+        return $share * max($mean, self::LEAST_SPREAD * $nominal);
+    }
+
+    /** Whether the items seem to grow back, all in all, by more than luck: then the readings or the figures are wrong. */
+    public function growsBack(): bool
+    {
+        return $this->ownMean !== null && $this->ownMean < -2 * $this->ownMeanSd;
+    }
+
+    /**
+     * @param  list<array{float, float}>  $rates
+     * @param  float  $prior  that joins, with its precision
+     * @return array{float, float} the mean and its precision
+     */
+    private static function mean(array $rates, float $between, float $prior, float $precision): array
+    {
+        $weight = $precision;
+        $sum = $prior * $precision;
+        foreach ($rates as [$rate, $variance]) {
+            $weight += 1 / ($variance + $between);
+            $sum += $rate / ($variance + $between);
+        }
+
+        return [$weight > 0 ? $sum / $weight : 0.0, $weight];
     }
 
     /** @param  list<array{float, float}>  $rates */

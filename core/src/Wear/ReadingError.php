@@ -6,12 +6,27 @@ namespace Ustrel\Core\Wear;
 
 use Ustrel\Core\Spec\CheckKey;
 
-/** How far a reading may be off: how well it can be measured, and how coarsely it is read. Typical values. */
+/**
+ * How far a reading may be off: how well it is measured, which is learned from how the readings lie about each part's own
+ * line, and how coarsely it is read.
+ */
 final readonly class ReadingError
 {
+    /** Nobody measures better than this, millimetres. */
+    private const LEAST_SD = 0.3;
+
+    /** What is taken at first weighs as much as so many readings to spare. */
+    private const WEIGHT = 4;
+
+    /** A part whose readings lie about its line farther than one in a thousand does is not learned from. */
+    private const FAR = 3.09;
+
+    /** Rounds of leaving out and learning anew. */
+    private const ROUNDS = 4;
+
     /**
      * @param  float  $sd  of the measuring itself, millimetres
-     * @param  float  $step  that it is read to, millimetres
+     * @param  float  $step  that is read to where a reading does not say it, millimetres
      */
     public function __construct(
         public float $sd,
@@ -19,6 +34,7 @@ final readonly class ReadingError
     ) {
     }
 
+    /** What is taken at first: 1.0 mm with a tape, less with a caliper, which reads small parts. */
     public static function of(CheckKey $check): self
     {
         return match ($check) {
@@ -27,13 +43,64 @@ final readonly class ReadingError
             // A caliper.
             CheckKey::GuardWidth, CheckKey::ChainLength => new self(0.3, 25.4 / 64),
             CheckKey::ArmPlayVertical, CheckKey::ArmPlaySide, CheckKey::GaugeArmPlay, CheckKey::ClosingTailPlay => new self(0.4, 25.4 / 32),
-            default => new self(0.6, 25.4 / 16),
+            default => new self(1.0, 25.4 / 16),
         };
     }
 
-    /** Square millimetres: SD^2 + step^2 / 12, the variance of a uniform error of rounding. */
-    public function variance(): float
+    /** In the units of the room, squared: SD^2 + step^2 / 12, the variance of a uniform error of rounding. */
+    public function variance(?Point $point = null): float
     {
-        return $this->sd ** 2 + $this->step ** 2 / 12;
+        $step = $point->step ?? $this->step;
+
+        return ($point->gain ?? 1.0) ** 2 * ($this->sd ** 2 + $step ** 2 / 12);
+    }
+
+    /**
+     * The same with a measuring SD by what was read:
+     * SD^2 = (4 s0^2 + sum over parts of (R^2 - what rounding and the start's tolerance make of it)) / (4 + sum(n - 1)),
+     * with R^2 the squares about the part's own line through its start, and n its readings since. A part with a gross error is left out.
+     *
+     * @param  list<Item>  $items
+     */
+    public function learnedFrom(array $items): self
+    {
+        $lines = [];
+        foreach ($items as $item) {
+            $line = Scatter::of($item, $this);
+            if ($line !== null) {
+                $lines[] = $line;
+            }
+        }
+        $sd = $this->typicalOf($lines);
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $squares = self::WEIGHT * $this->sd ** 2;
+            $spare = (float) self::WEIGHT;
+            foreach ($lines as $line) {
+                if ($line->squares <= $line->chiSquared(self::FAR) / $line->spare * $line->expected($sd)) {
+                    $squares += $line->measured();
+                    $spare += $line->spare;
+                }
+            }
+            $sd = max(self::LEAST_SD, sqrt(max(0.0, $squares / $spare)));
+        }
+
+        return new self($sd, $this->step);
+    }
+
+    /**
+     * Where to start from, unmoved by gross errors: half of the parts lie nearer than the median of chi-squared.
+     *
+     * @param  list<Scatter>  $lines
+     */
+    private function typicalOf(array $lines): float
+    {
+        if (count($lines) < self::WEIGHT) {
+            return $this->sd;
+        }
+        $ratios = array_map(static fn (Scatter $line): float => $line->measured() / $line->chiSquared(0.0), $lines);
+        sort($ratios);
+        $middle = $ratios[intdiv(count($ratios), 2)] ?? 0.0;
+
+        return max($this->sd / 2, sqrt(max(0.0, $middle)));
     }
 }

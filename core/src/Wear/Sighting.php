@@ -12,11 +12,13 @@ final readonly class Sighting
     /**
      * @param  string  $id  names the reading
      * @param  float  $size  millimetres
+     * @param  float|null  $step  that it was read to, millimetres; null where nobody knows
      */
     public function __construct(
         public string $id,
         public Moment $at,
         public float $size,
+        public ?float $step = null,
     ) {
     }
 }

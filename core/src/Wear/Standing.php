@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
+use Ustrel\Core\Spec\Verdict;
+
 /** How a part stands in the season that is coming. Worded under `standing.<value>`. */
 enum Standing: string
 {
@@ -33,6 +35,30 @@ enum Standing: string
             $chance === null || $chance <= $watchChance => self::Lasts,
             $chance > 0.5 => self::HardlyLasts,
             default => self::MayNotLast,
+        };
+    }
+
+    /** 0 (nothing known) to 5 (at its limit); the greater, the sooner it is through. */
+    public function severity(): int
+    {
+        return match ($this) {
+            self::Unknown => 0,
+            self::Nominal => 1,
+            self::Lasts => 2,
+            self::MayNotLast => 3,
+            self::HardlyLasts => 4,
+            self::AtLimit => 5,
+        };
+    }
+
+    /** What a walk is expected to find there. */
+    public function expects(): Verdict
+    {
+        return match ($this) {
+            self::AtLimit => Verdict::Change,
+            self::HardlyLasts, self::MayNotLast => Verdict::Watch,
+            self::Lasts, self::Nominal => Verdict::Sound,
+            self::Unknown => Verdict::Unchecked,
         };
     }
 

@@ -30,7 +30,8 @@ final readonly class Trace
     {
         $points = [];
         foreach ($this->sightings as $sighting) {
-            $points[] = new Point($sighting->id, $this->use($log, $sighting->at)->effective, $path->room($sighting->size));
+            $room = $path->room($sighting->size);
+            $points[] = new Point($sighting->id, $this->use($log, $sighting->at)->effective, $room, $sighting->step, $path->gain($room));
         }
         $use = $this->use($log, $asOf)->effective;
 

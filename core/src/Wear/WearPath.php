@@ -12,12 +12,19 @@ use Ustrel\Core\Measure\FurrowDistance;
  */
 final readonly class WearPath
 {
+    /** Under this length, millimetres, an error of a reading is taken as if it were so long: near 0 a chord tells little. */
+    private const LEAST_LENGTH = 10.0;
+
     /**
      * @param  bool  $shrinks  else it grows
      * @param  float  $limit  millimetres
      * @param  float|null  $new  millimetres; null where a new part has no size of its own: the first reading is the start
-     * @param  float  $allowance  millimetres from new, or from where it is usually set, to the limit; over 0
+     * @param  float  $allowance  room when new, or when it is as it is usually set; over 0
      * @param  FurrowDistance  $life  nominal, in which the allowance is worn away; over 0
+     * @param  bool  $squared  it is the square of the size that wears evenly, and the room is in square millimetres: the chord
+     *                         along which two discs meet
+     * @param  array{float, float}|null  $short  sizes under the first, in millimetres, were taken over a shorter piece, and stand
+     *                                          for so many times as much
      */
     public function __construct(
         public bool $shrinks,
@@ -25,22 +32,42 @@ final readonly class WearPath
         public ?float $new,
         public float $allowance,
         public FurrowDistance $life,
+        private bool $squared = false,
+        private ?array $short = null,
     ) {
     }
 
     /** @param  float  $size  millimetres */
     public function room(float $size): float
     {
+        if ($this->squared) {
+            return $size ** 2 - $this->limit ** 2;
+        }
+
+        if ($this->short !== null && $size < $this->short[0]) {
+            $size *= $this->short[1];
+        }
+
         return $this->shrinks ? $size - $this->limit : $this->limit - $size;
     }
 
-    /** @param  float  $room  millimetres */
+    /** @param  float  $room  in the units of the room */
     public function size(float $room): float
     {
+        if ($this->squared) {
+            return sqrt(max(0.0, $room + $this->limit ** 2));
+        }
+
         return $this->shrinks ? $this->limit + $room : $this->limit - $room;
     }
 
-    /** Millimetres a metre, by the nominal life. */
+    /** How far the room moves for a millimetre of the size, where there is so much room. */
+    public function gain(float $room): float
+    {
+        return $this->squared ? 2 * max(self::LEAST_LENGTH, $this->size($room)) : 1.0;
+    }
+
+    /** Room lost a metre, by the nominal life. */
     public function nominalRate(): float
     {
         return $this->allowance / $this->life->metres;

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Ustrel\Core\Field\DepthIndex;
+use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Field\RowIndex;
 use Ustrel\Core\Field\ToolbarLevel;
 use Ustrel\Core\Measure\Length;
@@ -12,27 +13,36 @@ function inch(float $inches): Length
     return Length::ofMillimetres($inches * 25.4);
 }
 
-it('says which depth stops to move, which way, and what it wins', function (): void {
-    // Sorted 3 5 5 5 6 8: median 5. Row 2 at 8 goes down 3, row 5 at 3 goes up 2; one notch off may stay.
-    $index = DepthIndex::of([1 => 5, 2 => 8, 3 => 5, 4 => 6, 5 => 3, 6 => 5], 1.0);
-    expect($index->median)->toBe(5.0)
-        ->and(array_map(fn (RowIndex $row): int => $row->move, $index->rows))->toBe([0, -3, 0, 0, 2, 0])
-        ->and(array_map(fn (RowIndex $row): float => $row->offset, $index->rows))->toBe([0.0, 3.0, 0.0, 1.0, -2.0, 0.0])
-        ->and([$index->spreadBefore, $index->spreadAfter])->toEqual([5.0, 1.0]);
+it('says how much higher or lower than the rest a row is set, or how far its stop is re-indexed', function (): void {
+    // Sorted 3 5 5 5 6 8: median 5. Row 2 lifts at 8: set 3 higher, or its scale brought down by 3.
+    $lifts = [1 => 5, 2 => 8, 3 => 5, 4 => 6, 5 => 3, 6 => 5.5];
+    $carried = DepthIndex::of($lifts, 1.0, DepthSchool::Handle);
+    $indexed = DepthIndex::of($lifts, 1.0, DepthSchool::Reindex);
+    $moves = static fn (DepthIndex $index): array => array_map(fn (RowIndex $row): float => $row->move, $index->rows);
+    expect($carried->median)->toBe(5.25)
+        ->and($moves($carried))->toEqual([-0.5, 3.0, -0.5, 1.0, -2.5, 0.5])
+        // Less than a notch off may stay.
+        ->and($moves($indexed))->toEqual([0.0, -3.0, 0.0, 0.0, 2.5, 0.0])
+        ->and($carried->spreadBefore)->toBe(5.0);
 });
 
-it('leaves a planter alone that is within a notch, and never makes it worse', function (): void {
-    expect(array_sum(array_map(fn (RowIndex $row): int => abs($row->move), DepthIndex::of([5, 6, 5, 6], 1.0)->rows)))->toBe(0);
+it('plants all rows equally deep, set as advised, by the geometry of the stops', function (DepthSchool $school, float $within): void {
     mt_srand(7);
     for ($case = 0; $case < 200; $case++) {
-        $notches = array_map(fn (): float => mt_rand(0, 24) / 2, range(1, mt_rand(1, 48)));
-        $index = DepthIndex::of($notches, 1.0);
-        expect($index->spreadAfter)->toBeLessThanOrEqual($index->spreadBefore);
-        foreach ($index->rows as $row) {
-            expect(abs($row->notch + $row->move - $index->median))->toBeLessThanOrEqual(1.0);
-        }
+        // Each stop's scale is off by something; depth = notch size x (notch set - what the scale is off).
+        $notchSize = 6.0 + mt_rand(0, 8) / 2;
+        $blocks = $notchSize * mt_rand(8, 16);
+        $off = array_map(fn (): float => mt_rand(-40, 40) / 10, range(1, mt_rand(1, 24)));
+        $lifts = array_map(fn (float $off): float => round(2 * ($blocks / $notchSize + $off)) / 2, $off);
+        $index = DepthIndex::of(array_combine(range(1, count($lifts)), $lifts), 1.0, $school);
+        $depths = array_map(static fn (RowIndex $row, float $off): float => match ($school) {
+            DepthSchool::Handle => 7 + $row->move - $off,
+            DepthSchool::Reindex => 7 - ($off + $row->move),
+        }, $index->rows, $off);
+        // Read to half a notch, and set or moved to half a notch.
+        expect(max($depths) - min($depths))->toBeLessThanOrEqual($within + 1e-9);
     }
-});
+})->with(['carried in the handle' => [DepthSchool::Handle, 1.0], 're-indexed where over a notch off' => [DepthSchool::Reindex, 2.5]]);
 
 it('works the pitch and the hitch out from two heights', function (): void {
     // Front 20 in, rear 20 1/2 in, 48 in apart: sin a = -0.5 / 48, a = -0.5969 degrees, nose-down.

@@ -18,24 +18,32 @@ function advice(string $contact, ?int $left, ?int $right, ShimMove ...$moves): S
     return ShimAdvice::of($read($contact)->toMillimetres(), $window, $left, $right, ShimSensitivity::learn(array_values($moves)));
 }
 
-it('moves shims on both sides alike, towards the aim', function (string $contact, int $left, int $right, ShimAdviceCode $code, int $pairs, ?string $expected): void {
+it('moves shims on both sides alike, towards the aim', function (string $contact, int $left, int $right, ShimAdviceCode $code, int $pairs, ?float $expected): void {
     $advice = advice($contact, $left, $right);
     expect([$advice->code, $advice->pairs])->toBe([$code, $pairs]);
-    if ($expected !== null) {
-        expect($advice->expected)->toEqualWithDelta(Length::read($expected, UnitSystem::Inch)->toMillimetres(), 1e-6);
-    }
+    $expected === null ? expect($advice->expected)->toBeNull() : expect($advice->expected)->toEqualWithDelta(25.4 * $expected, 1e-6);
 })->with([
     'at the short end' => ['1 1/2', 2, 2, ShimAdviceCode::Leave, 0, null],
     'at the long end' => ['2 1/2', 2, 2, ShimAdviceCode::Leave, 0, null],
-    'a bit short' => ['1 7/16', 3, 3, ShimAdviceCode::TakeOut, -1, '1 15/16'],
-    'a bit long' => ['2 9/16', 3, 3, ShimAdviceCode::Add, 1, '2 1/16'],
-    'long by two' => ['3', 0, 0, ShimAdviceCode::Add, 2, '2'],
-    'short by two' => ['1', 3, 4, ShimAdviceCode::TakeOut, -2, '2'],
-    'a gap' => ['0', 4, 4, ShimAdviceCode::TakeOut, -4, '2'],
+    // In square inches a pair is 1.75.
+    'a bit short' => ['1 7/16', 3, 3, ShimAdviceCode::TakeOut, -1, sqrt(1.4375 ** 2 + 1.75)],
+    'a bit long' => ['2 9/16', 3, 3, ShimAdviceCode::Add, 1, sqrt(2.5625 ** 2 - 1.75)],
+    'long by three' => ['3', 0, 0, ShimAdviceCode::Add, 3, sqrt(9 - 5.25)],
+    'short by two' => ['1', 3, 4, ShimAdviceCode::TakeOut, -2, sqrt(1 + 3.5)],
+    'a gap' => ['0', 4, 4, ShimAdviceCode::Gap, -1, null],
+    'a gap, and nothing to take out' => ['0', 0, 0, ShimAdviceCode::BladesDone, 0, null],
     'out of shims' => ['1 1/4', 0, 0, ShimAdviceCode::BladesDone, 0, null],
     'out of shims on one side' => ['1 1/4', 0, 2, ShimAdviceCode::BladesDone, 0, null],
-    'not enough of them' => ['3/4', 1, 1, ShimAdviceCode::NotEnough, -1, '1 1/4'],
+    'not enough of them' => ['1/4', 1, 1, ShimAdviceCode::NotEnough, -1, sqrt(0.0625 + 1.75)],
+    'more than fit' => ['5', 1, 1, ShimAdviceCode::TooMany, 6, sqrt(25 - 10.5)],
 ]);
+
+it('says where one pair is too coarse', function (): void {
+    // Each pair is worth 5 in^2: from 2.6 in one more is 1.33 in, from 1.4 in one fewer 2.64 in.
+    $coarse = array_fill(0, 200, new ShimMove(1, 25.4 * 3, 25.4 * 2));
+    expect(advice('2 39/64', 3, 3, ...$coarse))->code->toBe(ShimAdviceCode::TooCoarse)->pairs->toBe(0)->long->toBeTrue()
+        ->and(advice('1 13/32', 3, 3, ...$coarse))->code->toBe(ShimAdviceCode::TooCoarse)->long->toBeFalse();
+});
 
 it('asks for the shims where nobody counted them, and sees an uneven pack', function (): void {
     expect(advice('1', null, null)->code)->toBe(ShimAdviceCode::CountFirst)
@@ -44,53 +52,63 @@ it('asks for the shims where nobody counted them, and sees an uneven pack', func
         ->and(advice('2', 3, 3)->uneven)->toBeFalse();
 });
 
-it('never advises more than the pack holds, nor a number that another would beat', function (): void {
-    $sensitivity = ShimSensitivity::learn([]);
-    for ($sixteenths = 0; $sixteenths <= 96; $sixteenths++) {
-        for ($shims = 0; $shims <= 5; $shims++) {
-            $advice = advice(sprintf('%d %d/16', intdiv($sixteenths, 16), $sixteenths % 16), $shims, $shims);
+it('advises the best of all packs there can be, by trying every one', function (float $squareInches): void {
+    $moves = array_fill(0, 5000, new ShimMove(1, 50.8, sqrt(50.8 ** 2 - $squareInches * 645.16)));
+    $pair = ShimSensitivity::learn($moves)->mean;
+    for ($sixteenths = 1; $sixteenths <= 96; $sixteenths++) {
+        for ($shims = 1; $shims <= 5; $shims++) {
+            $advice = advice(sprintf('%d %d/16', intdiv($sixteenths, 16), $sixteenths % 16), $shims, $shims, ...$moves);
             $contact = Length::ofSixteenths($sixteenths)->toMillimetres();
-            $ways = match (true) {
-                $contact < 38.1 => range(-$shims, 0),
-                $contact > 63.5 => range(0, 6),
-                default => [0],
-            };
-            $off = static fn (int $pairs): float => abs(max(0.0, $contact - $pairs * $sensitivity->mean) - 50.8);
-            expect($ways)->toContain($advice->pairs)
-                ->and($off($advice->pairs))->toEqualWithDelta(min(array_map($off, $ways)), 1e-6)
-                ->and(in_array($advice->code, [ShimAdviceCode::BladesDone, ShimAdviceCode::NotEnough], true))
-                ->toBe($contact < 38.1 && $contact + $shims * $sensitivity->mean < 38.1 - 1e-9);
+            if ($contact >= 38.1 && $contact <= 63.5) {
+                expect($advice->code)->toBe(ShimAdviceCode::Leave);
+
+                continue;
+            }
+            $ends = [];
+            foreach ($contact < 38.1 ? range(-$shims, -1) : range(1, 6) as $pairs) {
+                $square = $contact ** 2 - $pairs * $pair;
+                $ends[$pairs] = $square > 0 ? sqrt($square) : 0.0;
+            }
+            $inside = array_filter($ends, static fn (float $end): bool => $end >= 38.1 - 1e-6 && $end <= 63.5 + 1e-6);
+            if ($inside === []) {
+                expect($advice->code)->toBeIn([ShimAdviceCode::TooCoarse, ShimAdviceCode::NotEnough, ShimAdviceCode::TooMany]);
+            } else {
+                expect($advice->code)->toBe($contact < 38.1 ? ShimAdviceCode::TakeOut : ShimAdviceCode::Add)
+                    ->and(abs($inside[$advice->pairs] - 50.8))->toEqualWithDelta(min(array_map(static fn (float $end): float => abs($end - 50.8), $inside)), 1e-6);
+            }
         }
     }
-});
+})->with([0.9, 1.75, 2.6]);
 
 it('learns from the shop\'s own moves, by hand', function (): void {
     $prior = ShimSensitivity::learn([]);
-    expect([$prior->mean, $prior->sd, $prior->moves])->toBe([12.7, 6.35, 0]);
+    expect([$prior->mean / 645.16, $prior->sd / 645.16, $prior->moves])->toEqualWithDelta([1.75, 0.9, 0], 1e-9)
+        // Half an inch at 2 in.
+        ->and($prior->after(50.8, 1))->toEqualWithDelta(38.1, 1e-9)
+        ->and($prior->after(30.0, 1))->toBe(0.0);
 
-    // One pair took 8 mm. s^2 = 1.5^2 + 3.175^2 / 12 = 3.09005; twice that for a difference: 6.18010.
-    // Precisions 1 / 40.3225 and 1 / 6.18010; mean (12.7 / 40.3225 + 8 / 6.18010) / their sum.
+    // One pair took 60 mm to 52: 896 mm^2. s^2 = 1.5^2 + 3.175^2 / 12 = 3.09005; of the difference 4 (60^2 + 52^2) s^2 = 77,916.8.
     $one = ShimSensitivity::learn([new ShimMove(1, 60, 52)]);
-    expect($one->mean)->toEqualWithDelta((12.7 / 40.3225 + 8 / 6.180104) / (1 / 40.3225 + 1 / 6.180104), 1e-5)
-        ->and($one->sd)->toEqualWithDelta(sqrt(1 / (1 / 40.3225 + 1 / 6.180104)), 1e-5);
-
-    // Taking two pairs out for 16 mm says 8 mm a pair, and says it four times as strongly.
-    $two = ShimSensitivity::learn([new ShimMove(-2, 36, 52)]);
-    expect($two->mean)->toEqualWithDelta((12.7 / 40.3225 + 8 * 4 / 6.180104) / (1 / 40.3225 + 4 / 6.180104), 1e-5)
-        ->and($two->sd)->toBeLessThan($one->sd);
+    $precision = 1 / 580.644 ** 2 + 1 / 77_916.8;
+    expect($one->mean)->toEqualWithDelta((1129.03 / 580.644 ** 2 + 896 / 77_916.8) / $precision, 0.01)
+        ->and($one->sd)->toEqualWithDelta(sqrt(1 / $precision), 0.01);
+    // Two pairs out say half as much a pair, four times as strongly.
+    $two = ShimSensitivity::learn([new ShimMove(-2, 52, 60)]);
+    $precision = 1 / 580.644 ** 2 + 4 / 77_916.8;
+    expect($two->mean)->toEqualWithDelta((1129.03 / 580.644 ** 2 + 2 * 896 / 77_916.8) / $precision, 0.01);
 });
 
-it('finds the true sensitivity of a planter and leaves out moves that tell nothing', function (): void {
+it('finds the true sensitivity of simulated discs, and leaves out moves that tell nothing', function (float $squareInches): void {
     mt_srand(7);
     $moves = [new ShimMove(-2, 0, 50), new ShimMove(0, 50, 50)];
     for ($index = 0; $index < 40; $index++) {
-        $pairs = [-2, -1, 1, 2][$index % 4];
-        $moves[] = new ShimMove($pairs, 50, 50 - 8.5 * $pairs + 2 * (mt_rand() / mt_getrandmax() - 0.5));
+        $pairs = [-1, 1][$index % 2];
+        // Two discs of 15 in whose mounting leaves them meeting along some chord; both readings are off by up to 2 mm.
+        $before = sqrt(mt_rand(1800, 3600));
+        $after = sqrt($before ** 2 - $pairs * $squareInches * 645.16);
+        $off = static fn (): float => 4 * (mt_rand() / mt_getrandmax() - 0.5);
+        $moves[] = new ShimMove($pairs, $before + $off(), $after + $off());
     }
     $learned = ShimSensitivity::learn($moves);
-    expect($learned->mean)->toEqualWithDelta(8.5, 0.4)->and($learned->moves)->toBe(40)->and($learned->sd)->toBeLessThan(0.4);
-
-    // Short by 12 mm: half an inch a pair wants one pair, a third of an inch wants more.
-    expect(advice('1 1/4', 4, 4)->pairs)->toBe(-2)
-        ->and(advice('1 1/4', 4, 4, ...array_fill(0, 30, new ShimMove(-1, 40, 46)))->pairs)->toBe(-3);
-});
+    expect($learned->mean / 645.16)->toEqualWithDelta($squareInches, 0.15)->and($learned->moves)->toBe(40)->and($learned->sd / 645.16)->toBeLessThan(0.15);
+})->with([1.2, 1.75, 2.4]);

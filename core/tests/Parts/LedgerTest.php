@@ -143,5 +143,5 @@ it('knows of every slot which checks look at its part, each check of one slot on
     }
     expect(Slot::of(CheckKey::BladeContactLength))->toBeNull()
         ->and(Slot::OpenerBlade->sides())->toBe([Side::Left, Side::Right])
-        ->and(Slot::OpenerBlade->remeasured())->toBe([CheckKey::BladeContactLength]);
+        ->and(Slot::OpenerBlade->remeasured())->toBe([CheckKey::BladeContactLength, CheckKey::GaugeTouch, CheckKey::Scraper, CheckKey::DepthStopNotch]);
 });

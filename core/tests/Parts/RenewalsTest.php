@@ -39,6 +39,12 @@ it('tells a new part, judges a used one by its size, and asks for the contact ag
     expect($told($used)['1:opener_blade_diameter:left'])->toBe('fitted change under_limit used_since');
 });
 
+it('asks for contact, touch, scraper and depth again after a blade was changed, of its side', function () use ($on, $in): void {
+    $keys = ['1:blade_contact_length:centre', '1:gauge_touch:left', '1:gauge_touch:right', '1:scraper:left', '1:scraper:right', '1:depth_stop_notch:centre', '1:seed_tube:centre', '2:gauge_touch:left'];
+    $renewals = Renewals::of(sheetFor(), [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 381.0)], array_fill_keys($keys, $on('2026-03-01')), []);
+    expect(array_values(array_intersect(array_keys($renewals), $keys)))->toEqualCanonicalizing(['1:blade_contact_length:centre', '1:gauge_touch:left', '1:scraper:left', '1:depth_stop_notch:centre']);
+});
+
 it('leaves alone what was looked at after, and asks nothing again that was never read', function () use ($on, $in): void {
     $after = ['1:opener_blade_diameter:left' => $on('2026-03-03'), '1:blade_contact_length:centre' => $on('2026-03-03')];
     $fitted = [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 381.0)];
@@ -100,7 +106,7 @@ it('lists findings with the worst first, then along the planter, without what is
         array_map(static fn (Place $one): string => $one->key(), array_slice($places, 0, 5)),
         [Verdict::Watch, Verdict::Sound, Verdict::Failed, Verdict::Change, Verdict::Watch],
     );
-    expect(array_map(static fn (Place $one): int => $one->row, Findings::among($places, $verdicts)))->toBe([3, 4, 1, 5]);
+    expect(array_map(static fn (int $at): int => $places[$at]->row, Findings::among($places, $verdicts)))->toBe([3, 4, 1, 5]);
 });
 
 it('reads a place back from its key', function (): void {

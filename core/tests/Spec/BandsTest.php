@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
@@ -154,6 +155,12 @@ it('says how much of the usable size is left', function (): void {
     $chain = new ChainStretch(inches('1/2'), Unit::Percent->quantity(1500), Unit::Percent->quantity(3000));
     expect($chain->lifeLeft(inches('5.075')))->toEqualWithDelta(0.5, 1e-9)
         ->and($chain->elongation(inches('5.05'))->steps())->toBe(1000)
+        ->and($chain->elongation(inches('12.12'))->steps())->toBe(1000)
+        ->and($chain->elongation(inches('12 1/16'))->steps())->toBe(521)
+        ->and($chain->lifeLeft(inches('5.075')))->toEqualWithDelta($chain->lifeLeft(inches('12.18')), 1e-6)
+        // What a caliper reads wears on the same path: half the allowance is left of either.
+        ->and($chain->wear(FurrowDistance::ofMiles(1500))->room(5.075 * 25.4))->toEqualWithDelta(0.18 * 25.4, 1e-6)
+        ->and($chain->wear(FurrowDistance::ofMiles(1500))->room(12.18 * 25.4))->toEqualWithDelta(0.18 * 25.4, 1e-6)
         ->and((new PlayLimit(inches('1/8'), inches('1/4')))->lifeLeft(inches('1/8')))->toBe(0.5)
         ->and((new Range(inches('1'), inches('2')))->lifeLeft(inches('1')))->toBeNull();
     expect(blade()->lifeLeft(inches('15')))->toBe(1.0)

@@ -37,7 +37,7 @@ function printed(SpecSheet $sheet, CheckKey $key): array
 it('ships typical sheets with the figures of the trade', function (RowUnitType $type): void {
     $sheet = SpecSheetReader::read(typicalSheet($type));
     expect($sheet->type)->toBe($type)
-        ->and(printed($sheet, CheckKey::OpenerBladeDiameter))->toBe(['new' => '15 in', 'limit' => '14 1/2 in', 'margin' => '1/8 in', 'life' => '800 mi'])
+        ->and(printed($sheet, CheckKey::OpenerBladeDiameter))->toBe(($type === RowUnitType::SingleDiscDrill ? ['new' => '18 in', 'limit' => '17 1/4 in'] : ['new' => '15 in', 'limit' => '14 1/2 in']) + ['margin' => '1/8 in', 'life' => '500 mi'])
         ->and((new QuantityPrinter(UnitSystem::Inch))->print($sheet->notch->quantity))->toBe('1/4 in');
     foreach ($sheet->checks as $check) {
         foreach ($check->figures as $figure) {

@@ -2,6 +2,11 @@
 
 declare(strict_types=1);
 
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\Answer;
+use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\Catalogue;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\CheckKind;
@@ -33,8 +38,13 @@ it('judges measured parts', function (CheckKey $key, array $expected): void {
     'parallel arms sideways, in millimetres' => [CheckKey::ArmPlaySide, [
         '3 mm' => ['sound', 'little_play'], '6 mm' => ['watch', 'over_play_watch'], '6.4 mm' => ['change', 'over_play_limit'],
     ]],
-    // No. 40 chain, ten pitches of 1/2 in: 5 in new; 1.5 % is 5.075 in, 3 % is 5.15 in.
-    'chain: over 1.5 % watch, over 3 % change' => [CheckKey::ChainLength, [
+    // No. 40 chain, 24 pitches of 1/2 in: 12 in new; 1.5 % is 12.18 in, 3 % is 12.36 in. 1/16 in is half a percent.
+    'chain over 24 pitches: over 1.5 % watch, over 3 % change' => [CheckKey::ChainLength, [
+        '12' => ['sound', 'little_stretch'], '12 1/8' => ['sound', 'little_stretch'], '12.18' => ['sound', 'little_stretch'], '12.181' => ['watch', 'over_stretch_watch'],
+        '12 3/16' => ['watch', 'over_stretch_watch'], '12.36' => ['watch', 'over_stretch_watch'], '12.361' => ['change', 'over_stretch_limit'], '12 3/8' => ['change', 'over_stretch_limit'],
+    ]],
+    // By a caliper, ten pitches: 5 in new; 1.5 % is 5.075 in, 3 % is 5.15 in.
+    'chain by a caliper' => [CheckKey::ChainLength, [
         '5' => ['sound', 'little_stretch'], '5.075' => ['sound', 'little_stretch'], '5.076' => ['watch', 'over_stretch_watch'],
         '5.15' => ['watch', 'over_stretch_watch'], '5.151' => ['change', 'over_stretch_limit'],
     ]],
@@ -80,13 +90,20 @@ it('holds vacuum and depth against the other rows', function (): void {
 });
 
 it('judges counts and settings', function (): void {
-    expect(judged(sheetFor(), CheckKey::InnerShims, '0'))->toBe(['watch', 'too_few_left'])
+    $pack = fn (string $typed): Quantity => Unit::Shim->read($typed, UnitSystem::Inch);
+    $shims = fn (string $here, string $there): array => words(sheetFor()->checks['inner_shims']->judge(Answer::figure($pack($here)), Background::of(otherSide: $pack($there))));
+    expect($shims('3', '3'))->toBe(['sound', 'enough_left'])
+        ->and($shims('3', '2'))->toBe(['change', 'unequal_sides'])
+        ->and($shims('0', '0'))->toBe(['watch', 'too_few_left'])
+        ->and(judged(sheetFor(), CheckKey::InnerShims, '0'))->toBe(['watch', 'too_few_left'])
         ->and(judged(sheetFor(), CheckKey::InnerShims, '1'))->toBe(['sound', 'enough_left'])
         ->and(judged(sheetFor(), CheckKey::MeterBenchSeasons, '1'))->toBe(['sound', 'not_due'])
         ->and(judged(sheetFor(), CheckKey::MeterBenchSeasons, '2'))->toBe(['watch', 'due'])
         ->and(judged(sheetFor(), CheckKey::RowCleanerSetting, '9'))->toBe(['sound', 'recorded'])
         ->and(judged(sheetFor(), CheckKey::ToolbarPitch, '0'))->toBe(['sound', 'in_range'])
-        ->and(judged(sheetFor(), CheckKey::ToolbarPitch, '-0.1'))->toBe(['change', 'under_range'])
+        // A hair of nose-down is within what a gauge may be off.
+        ->and(judged(sheetFor(), CheckKey::ToolbarPitch, '-0.1'))->toBe(['sound', 'in_range'])
+        ->and(judged(sheetFor(), CheckKey::ToolbarPitch, '-0.3'))->toBe(['change', 'under_range'])
         ->and(judged(sheetFor(), CheckKey::ToolbarPitch, '1.6'))->toBe(['change', 'over_range'])
         ->and(judged(sheetFor(), CheckKey::TyrePressure, '57'))->toBe(['sound', 'in_range'])
         ->and(judged(sheetFor(), CheckKey::TyrePressure, '56.9'))->toBe(['change', 'under_range']);

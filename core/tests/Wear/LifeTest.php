@@ -44,12 +44,46 @@ it('follows Kaplan and Meier through the textbook example', function (): void {
 
 it('tells two kinds apart by the log-rank test of the same example', function (): void {
     $comparison = LifeComparison::of(treated(), untreated());
-    // Chi-squared 16.79; 9 ended where 19.3 were expected.
-    expect($comparison->chiSquared)->toEqualWithDelta(16.79, 0.01)
-        ->and($comparison->hazard)->toEqualWithDelta(9 / 19.25, 0.005)
+    // 9 ended where 19.25 were expected; chi-squared is 16.79, which luck brings about less than once in ten thousand times.
+    expect($comparison->hazard)->toEqualWithDelta(9 / 19.25, 0.005)
+        ->and($comparison->luck)->toBeLessThan(0.002)
         ->and($comparison->isClear())->toBeTrue()
-        ->and(LifeComparison::of(treated(), treated())->chiSquared)->toEqualWithDelta(0, 1e-12)
+        ->and(LifeComparison::of(treated(), treated())->luck)->toBeGreaterThan(0.9)
         ->and(LifeComparison::of(treated(), treated())->isClear())->toBeFalse();
+});
+
+it('comes to the chance that dealing all hands comes to', function (): void {
+    // Ten parts, all ended: 252 ways of calling five of them the first kind. Ends less expected of each part, by the hazard run through.
+    $first = [3, 4, 6, 7, 12];
+    $second = [5, 9, 13, 15, 20];
+    $all = [...$first, ...$second];
+    $sorted = $all;
+    sort($sorted);
+    $hazard = static fn (int $ran): float => array_sum(array_map(static fn (int $at): float => $sorted[$at] <= $ran ? 1 / (10 - $at) : 0.0, range(0, 9)));
+    $scores = array_map(static fn (int $ran): float => 1 - $hazard($ran), $all);
+    $found = abs(array_sum(array_slice($scores, 0, 5)));
+    $asFar = $hands = 0;
+    for ($hand = 0; $hand < 1024; $hand++) {
+        if (substr_count(decbin($hand), '1') === 5) {
+            $hands++;
+            $asFar += abs(array_sum(array_filter($scores, static fn (int $at): bool => ($hand >> $at & 1) === 1, ARRAY_FILTER_USE_KEY))) >= $found - 1e-9 ? 1 : 0;
+        }
+    }
+    $lives = static fn (array $ran): array => array_map(static fn (int $far): Life => new Life($far, true), $ran);
+    expect($hands)->toBe(252)
+        ->and(LifeComparison::of($lives($first), $lives($second))->luck)->toEqualWithDelta($asFar / 252, 0.03);
+});
+
+it('says nothing of a difference with fewer than five ends a side, and no interval under six', function (): void {
+    $ended = static fn (int ...$ran): array => array_map(static fn (int $far): Life => new Life($far, true), $ran);
+    $few = LifeComparison::of($ended(1, 2, 3, 4), $ended(50, 60, 70, 80, 90, 99));
+    expect([$few->tooFew, $few->luck, $few->isClear()])->toBe([true, null, false])
+        ->and(LifeComparison::of($ended(1, 2, 3, 4, 5), $ended(50, 60, 70, 80, 90, 99))->isClear())->toBeTrue();
+    $five = LifeCurve::of($ended(10, 20, 30, 40, 50));
+    expect([$five->median(), $five->medianLow(), $five->medianHigh(), $five->steps[0]->low])->toBe([30.0, null, null, null]);
+    $six = LifeCurve::of($ended(10, 20, 30, 40, 50, 60));
+    // The last one takes the share to nothing; how many more might run as far stays as open as before.
+    expect($six->medianLow())->toBe(10.0)->and($six->steps[5]->share)->toBe(0.0)->and($six->steps[5]->high)->toBe($six->steps[4]->high)->and($six->steps[5]->high)->toBeGreaterThan(0.4);
 });
 
 it('counts the plain share where all parts were seen to their end, and the product of chances where not', function (): void {
@@ -98,7 +132,7 @@ it('counts a used part from where it was first seen, by hand and in the long run
     expect($medians / 40)->toEqualWithDelta(69.3, 2);
 });
 
-it('calls two kinds clearly different one time in twenty where they are the same', function (): void {
+it('calls two kinds clearly different one time in twenty where they are the same, few or many', function (int $one, int $other): void {
     mt_srand(17);
     $life = static function (): Life {
         $end = -100 * log((mt_rand() + 1) / (mt_getrandmax() + 2));
@@ -107,11 +141,11 @@ it('calls two kinds clearly different one time in twenty where they are the same
         return new Life(min($end, $changed), $end <= $changed);
     };
     $clear = 0;
-    for ($round = 0; $round < 600; $round++) {
-        $clear += LifeComparison::of(array_map($life, range(1, 40)), array_map($life, range(1, 30)))->isClear() ? 1 : 0;
+    for ($round = 0; $round < 400; $round++) {
+        $clear += LifeComparison::of(array_map($life, range(1, $one)), array_map($life, range(1, $other)))->isClear() ? 1 : 0;
     }
-    expect($clear / 600)->toBeBetween(0.025, 0.08);
-});
+    expect($clear / 400)->toBeLessThan(0.08);
+})->with([[40, 30], [10, 9]]);
 
 it('says nothing of parts that have not ended', function (): void {
     $running = LifeCurve::of([new Life(100, false), new Life(250, false)]);
