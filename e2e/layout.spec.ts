@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { call, screens, signIn } from './support'
+import { call, screens, signIn, walkByStation } from './support'
 
 const figure = [
   'a figure',
@@ -28,4 +28,40 @@ test('nothing sticks out sideways, and each page ends where what is on it ends',
     }
     await page.setViewportSize({ width: 1280, height: 800 })
   }
+})
+
+test('board, walk and decide stand on one screen with what is to be pressed next; the board of sixteen rows whole', async ({
+  page,
+}) => {
+  await signIn(page)
+  const yard = await call<{ id: number; name: string }[]>(page, 'GET', '/api/yard')
+  const quill = yard.body.find(({ name }) => name === 'Quill Bottom')?.id ?? 0
+  const hask = yard.body.find(({ name }) => name === 'Hask Hill')?.id ?? 0
+  await walkByStation(page)
+  const faces = [
+    [`/planters/${quill}/board`, page.getByRole('link', { name: /^Carry on at row/ })],
+    [`/planters/${quill}/board?face=life`, page.getByRole('link', { name: /^Carry on at row/ })],
+    [`/planters/${quill}/walk`, page.getByRole('button', { name: /is sound: on to/ })],
+    [`/planters/${quill}/walk/sheet`, page.getByRole('button', { name: /^Store 0/ })],
+    [`/planters/${quill}/decide`, page.getByRole('link', { name: 'Print the findings' })],
+    [`/planters/${hask}/walk`, page.getByRole('button', { name: 'Start the walk' })],
+  ] as const
+  for (const { width, height } of [
+    { width: 1280, height: 800 },
+    { width: 390, height: 844 },
+  ]) {
+    await page.setViewportSize({ width, height })
+    for (const [path, button] of faces) {
+      await page.goto(path)
+      await expect(button, `${path} at ${width}`).toBeInViewport({ ratio: 1 })
+      const over = () => page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)
+      await expect.poll(over, `${path} at ${width}`).toBe(0)
+    }
+  }
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.goto(`/planters/${quill}/board`)
+  await expect(page.getByRole('button', { name: 'Whole planter' })).toBeInViewport({ ratio: 1 })
+  const cut = () =>
+    page.locator('.matrix').evaluate((box) => [box.scrollHeight - box.clientHeight, box.scrollWidth - box.clientWidth])
+  expect(await cut()).toEqual([0, 0])
 })

@@ -26,10 +26,8 @@ async function measure(page: Page, figures: string[], alreadyDone: number): Prom
 
 for (const restarts of [false, true]) {
   const how = restarts ? ', although the server is killed while they go up' : ''
-  test(`forty readings and a photo without a signal, with a reload in between, all go up once and in order${how}`, async ({
-    page,
-    context,
-  }) => {
+  const name = `forty readings and a photo without a signal, with a reload in between, all go up once and in order${how}`
+  test(name, { tag: restarts ? '@alone' : [] }, async ({ page, context }) => {
     await signIn(page)
     const { planter, walk } = await planterWithWalk(page, restarts ? 'Far Field' : 'Back Field', 20, [
       'opener_blade_diameter',
@@ -62,7 +60,7 @@ for (const restarts of [false, true]) {
     await page.getByRole('button', { name: /^Row 1:/ }).click()
     await expect(page.locator('.figure .chip')).toHaveText('Watch')
 
-    if (restarts) server('kill -9 $(cat $STATE/run/fpm.pid); pkill -9 -f "[p]hp-fpm: pool ustrel" || true')
+    if (restarts) server('fpm=$(cat $STATE/run/fpm.pid); workers=$(pgrep -P $fpm); kill -9 $fpm $workers || true')
     await context.setOffline(false)
     if (restarts) {
       await page.waitForTimeout(2_500)

@@ -32,6 +32,7 @@ test('one row is walked by touch on a phone', async ({ page }) => {
   await expect(page.locator('.count', { hasText: '3 of 12' })).toBeVisible()
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
   await page.getByRole('link', { name: 'Board' }).tap()
+  await page.getByRole('button', { name: 'Opener blades', exact: true }).tap()
   await expect(
     page.getByRole('button', { name: 'Row 1, Opener blade diameter right: Sound, 14 11/16 in' }),
   ).toBeVisible()
@@ -49,7 +50,7 @@ test('one station is walked across all rows by touch', async ({ page }) => {
   await signIn(page)
   const { planter, walk } = await planterWithWalk(page, 'Pocket Sixteen', 16, ['gauge_touch', 'gauge_tyre'])
   await page.goto(`/planters/${planter}/walk`)
-  await page.getByRole('button', { name: 'Stations' }).tap()
+  await page.getByRole('button', { name: 'Pack' }).tap()
   await page.getByRole('button', { name: 'Snake' }).tap()
   await page.getByRole('button', { name: 'Carry on' }).tap()
   const heading = page.getByRole('heading', { level: 1 })
@@ -75,7 +76,7 @@ test('one station is walked across all rows by touch', async ({ page }) => {
   await expect(page.locator('.count')).toContainText('64 of 64')
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
 
-  await page.getByRole('link', { name: 'Findings' }).tap()
+  await page.getByRole('link', { name: 'Decide' }).tap()
   await expect(page.getByText('3 change')).toBeVisible()
   await expect(page.getByText('Gap: adjust by the arm shims')).toBeVisible()
   const { body } = await call<{ cells: { now: { result: string } | null }[] }>(page, 'GET', `/api/walks/${walk}/news`)

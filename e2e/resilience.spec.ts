@@ -19,9 +19,8 @@ const faults: Record<number, { strike: string; heal: string }> = {
   8: { strike: 'pkill -9 -P $(cat $STATE/run/fpm.pid) || true', heal: 'true' },
 }
 
-test('what was acknowledged is there after a crash, and what was not can be sent again without doubling', async ({
-  page,
-}) => {
+const name = 'what was acknowledged is there after a crash, and what was not can be sent again without doubling'
+test(name, { tag: '@alone' }, async ({ page }) => {
   await signIn(page)
   const { planter, walk } = await planterWithWalk(page, 'Crash Test', ROWS)
   const sent: string[] = []

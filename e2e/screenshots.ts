@@ -1,10 +1,12 @@
 import { expect, type Page, test } from '@playwright/test'
-import { signIn } from './support'
+import { signIn, walkByStation } from './support'
 
 const to = (name: string) => ({ path: `docs/screenshots/${name}.png` })
 
 async function settle(page: Page): Promise<void> {
   await page.waitForLoadState('networkidle')
+  // Quiet is not enough: something has to stand there.
+  await expect(page.locator('main').getByRole('heading').first()).toBeVisible()
   await page.waitForTimeout(500)
 }
 
@@ -25,22 +27,27 @@ test('wide', async ({ page }) => {
   await settle(page)
   await page.screenshot(to('yard'))
   await openWalk(page)
-  await walkAt(page, 'gauge_bearing')
-  await page.keyboard.press('c')
-  await page.keyboard.press('1')
-  await settle(page)
-  await page.screenshot(to('walk-condition'))
-  await page.keyboard.press('Escape')
   await walkAt(page, 'opener_blade_diameter')
   await page.keyboard.type('14 3/8')
   await settle(page)
   await page.screenshot(to('walk'))
   await page.keyboard.press('Escape')
+  await walkByStation(page)
+  await walkAt(page, 'opener_blade_diameter')
+  await page.keyboard.type('14 3/4')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('14 9/16')
+  await page.keyboard.press('g')
+  await page.keyboard.press('1')
+  await settle(page)
+  await page.screenshot(to('walk-station'))
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await page.getByRole('link', { name: 'Sheet' }).click()
+  await settle(page)
+  await page.screenshot(to('sheet'))
   for (const [tab, name] of [
     ['Board', 'board'],
-    ['Findings', 'findings'],
-    ['Quick entry', 'quick-entry'],
-    ['Whole planter', 'whole-planter'],
+    ['Decide', 'findings'],
   ] as const) {
     await page.getByRole('link', { name: tab, exact: true }).click()
     await settle(page)
@@ -51,22 +58,34 @@ test('wide', async ({ page }) => {
   await page.screenshot(to('row'))
 })
 
+test('spec sheet', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/spec-sheets/1')
+  await settle(page)
+  await page.screenshot(to('spec-sheet'))
+})
+
 test('ledger', async ({ page }) => {
   await signIn(page)
   await openWalk(page)
-  await page.getByRole('link', { name: 'Life left', exact: true }).click()
+  await page.getByRole('link', { name: 'Board', exact: true }).click()
+  await page.getByRole('button', { name: 'Life left', exact: true }).click()
   await settle(page)
   await page.screenshot(to('life'))
-  await page.getByRole('button', { name: /^Row 7 left/ }).click()
+  await page
+    .getByRole('button', { name: /^Row 7, Opener blade diameter/ })
+    .first()
+    .click()
   await expect(page.locator('canvas')).toBeVisible()
   await settle(page)
   await page.screenshot(to('wear-chart'))
   await page.getByRole('button', { name: 'Close' }).click()
-  await page.getByRole('button', { name: /that will not last$/ }).click()
+  await page.getByRole('button', { name: 'Change what will not last' }).click()
+  await page.locator('.v-list-item', { hasText: 'Opener blade diameter' }).click()
   await settle(page)
   await page.screenshot(to('change-parts'))
   await page.getByRole('button', { name: 'Cancel' }).click()
-  await page.getByRole('link', { name: 'Acres', exact: true }).click()
+  await page.getByRole('link', { name: 'Field', exact: true }).click()
   await settle(page)
   await page.screenshot(to('acres'))
   await page.getByRole('link', { name: 'Import a season’s fields' }).click()
@@ -99,6 +118,9 @@ test.describe('phone', () => {
     await openWalk(page)
     await settle(page)
     await page.screenshot(to('condition-phone'))
+    await page.getByRole('link', { name: 'Board' }).tap()
+    await settle(page)
+    await page.screenshot(to('board-phone'))
     await walkAt(page, 'opener_blade_diameter')
     const pad = page.locator('.pad')
     await pad.getByRole('button', { name: '14', exact: true }).tap()

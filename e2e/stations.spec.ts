@@ -1,24 +1,9 @@
 import { expect, test } from '@playwright/test'
-import { call, planterWithWalk, signIn, valuesOf } from './support'
+import { FIGURES, call, planterWithWalk, signIn, valuesOf } from './support'
 
 type Check = { key: string; kind: string; unit: string | null; sides: string[]; whole_planter: boolean }
 type Guide = { checks: Check[]; ribbon: { row: number; checked: number; verdict: string }[] }
 
-/** A believable answer to each check, by the keys that give it. */
-const FIGURES: Record<string, string> = {
-  arm_play_side: '1/8',
-  arm_play_vertical: '1/16',
-  blade_contact_length: '2',
-  closing_centring: '0',
-  closing_gap: '1 1/2',
-  closing_tail_play: '1/8',
-  depth_stop_notch: '5',
-  gauge_arm_play: '1/16',
-  guard_width: '13/16',
-  inner_shims: '3',
-  meter_bench_seasons: '1',
-  opener_blade_diameter: '14 3/4',
-}
 const KEYS: Record<string, string> = { condition: 's', touch: 'l', yes_no: 'y' }
 
 test('two rows of a sixteen-row planter are walked over all stations by keyboard', async ({ page }) => {
@@ -84,10 +69,9 @@ test('a filled sheet is pasted and typed: the good cells are offered, the bad ma
 }) => {
   await signIn(page)
   const { planter, walk } = await planterWithWalk(page, 'Paper Sheet', 16)
-  await page.goto(`/planters/${planter}/quick-entry`)
-  await page.getByLabel('Check', { exact: true }).fill('Opener blade d')
-  await page.getByRole('option', { name: /^Opener blade diameter/ }).click()
-  const cell = (row: number, side: string) => page.getByLabel(`Row ${row} ${side}`, { exact: true })
+  await page.goto(`/planters/${planter}/walk/sheet`)
+  const cell = (row: number, side: string) =>
+    page.getByLabel(`Row ${row}, Opener blade diameter ${side}`, { exact: true })
   const paste = (lines: string[]) =>
     page.evaluate((text) => {
       const data = new DataTransfer()
@@ -102,7 +86,9 @@ test('a filled sheet is pasted and typed: the good cells are offered, the bad ma
   await cell(1, 'left').focus()
   await paste(column)
   await expect(page.getByText('16 cells pasted. Nothing is stored yet.')).toBeVisible()
-  await expect(page.getByRole('alert').filter({ hasText: 'Row 5 left' })).toContainText('is not finished')
+  await expect(page.getByRole('alert').filter({ hasText: 'Row 5, Opener blade diameter left' })).toContainText(
+    'is not finished',
+  )
   await expect(page.getByText('Really?')).toBeVisible()
   expect(await valuesOf(page, walk)).toEqual([])
   await page.getByRole('button', { name: 'Store 14 readings' }).click()
@@ -177,9 +163,12 @@ test('a hard joint and a photo stay with the row; depth stops are held against e
   })
   const readings = [notch(1, '5'), notch(2, '8'), notch(3, '5'), notch(4, '6')]
   await call(page, 'POST', `/api/walks/${walk}/readings`, { readings })
-  await page.goto(`/planters/${planter}/whole-planter`)
-  await expect(page.getByText('down 3 notches')).toBeVisible()
-  await expect(page.getByText('Spread 3 notches now, 1 notch after moving this row.')).toBeVisible()
+  await page.goto(`/planters/${planter}/board?open=whole-planter`)
+  await expect(page.getByText('2½ notches higher')).toBeVisible()
+  await page.getByRole('button', { name: 'Re-index the stops' }).click()
+  await expect(page.getByText('scale down 2½ notches')).toBeVisible()
+  await expect(page.getByText('The depth differs by 3 notches now, by 1 notch after it.')).toBeVisible()
+  await page.getByRole('button', { name: 'Carry it in the handle' }).click()
 
   await page.getByLabel('Height at the front').fill('20')
   await page.getByLabel('Height at the rear').fill('20 1/2')

@@ -1,13 +1,35 @@
 import { execFileSync } from 'node:child_process'
-import { expect, type Page } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 
 export const WREN = { email: 'wren@tollgate.example', password: 'tollgate-rows' }
 
+/** A believable answer to each check, by the keys that give it. */
+export const FIGURES: Record<string, string> = {
+  arm_play_side: '1/8',
+  arm_play_vertical: '1/16',
+  blade_contact_length: '2',
+  closing_centring: '0',
+  closing_gap: '1 1/2',
+  closing_tail_play: '1/8',
+  depth_stop_notch: '5',
+  gauge_arm_play: '1/16',
+  guard_width: '13/16',
+  inner_shims: '3',
+  meter_bench_seasons: '1',
+  opener_blade_diameter: '14 3/4',
+}
+
+/** Signs in, and walks one check at a time unless a test is about the station card. */
 export async function signIn(page: Page, email = WREN.email, password = WREN.password): Promise<void> {
+  await page.addInitScript(() => {
+    if (localStorage.getItem('ustrel.walk-view') === null) localStorage.setItem('ustrel.walk-view', 'single')
+  })
   await page.goto('/sign-in')
   await page.getByLabel('Email').fill(email)
   await page.getByLabel('Password').fill(password)
+  const answer = page.waitForResponse((response) => response.url().endsWith('/api/sign-in'))
   await page.getByRole('button', { name: 'Sign in' }).click()
+  expect((await answer).status()).toBe(200)
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/Tollgate|Lowmoor/)
 }
 
@@ -36,6 +58,7 @@ export async function call<T>(
 export async function startMeasuring(page: Page): Promise<void> {
   const station = (name: string) =>
     page.getByRole('group', { name: 'Stations' }).getByRole('button', { name, exact: true })
+  await page.getByRole('button', { name: 'By hand' }).click()
   await page.getByRole('button', { name: 'Only the first' }).click()
   await station('Opener blades').click()
   await station('Blade contact').click()
@@ -43,6 +66,11 @@ export async function startMeasuring(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Only what is measured' }).click()
   await page.getByLabel('I have read this').check()
   await page.getByRole('button', { name: 'Start the walk' }).click()
+}
+
+/** From the next page on the walk is a station at a time. */
+export async function walkByStation(page: Page): Promise<void> {
+  await page.evaluate(() => localStorage.setItem('ustrel.walk-view', 'station'))
 }
 
 type Made = { id: number }
@@ -56,16 +84,26 @@ export async function planterWithWalk(
 ): Promise<{ planter: number; walk: string }> {
   const sheets = await call<{ id: number; type: string }[]>(page, 'GET', '/api/spec-sheets')
   const vacuum = sheets.body.find((sheet) => sheet.type === 'vacuum') as { id: number }
-  const form = { farm: 'Test Field', name, row_count: rows, spacing: '30 in', spec_sheet_id: vacuum.id }
-  const planter = (await call<Made>(page, 'POST', '/api/planters', form)).body.id
+  const again = test.info().repeatEachIndex
+  const form = {
+    farm: 'Test Field',
+    name: again === 0 ? name : `${name} ${again}`,
+    row_count: rows,
+    spacing: '30 in',
+    spec_sheet_id: vacuum.id,
+  }
+  const made = await call<Made>(page, 'POST', '/api/planters', form)
+  expect(made.status, JSON.stringify(made.body)).toBe(201)
+  const planter = made.body.id
   const start = {
     kind: 'pre_season',
     order: 'row_by_row',
     cautions_acknowledged: true,
     ...(checks === null ? {} : { checks }),
   }
-  const walk = (await call<{ id: string }>(page, 'POST', `/api/planters/${planter}/walks`, start)).body.id
-  return { planter, walk }
+  const opened = await call<{ id: string }>(page, 'POST', `/api/planters/${planter}/walks`, start)
+  expect(opened.status, JSON.stringify(opened.body)).toBe(201)
+  return { planter, walk: opened.body.id }
 }
 
 type Cell = { row: number; check: string; side: string; now: { value: number | null } | null }
@@ -87,15 +125,15 @@ export const screens = [
   ['the yard', () => '/'],
   ['a board', (planter: number) => `/planters/${planter}/board`],
   ['a walk', (planter: number) => `/planters/${planter}/walk`],
-  ['findings', (planter: number) => `/planters/${planter}/findings`],
+  ['findings', (planter: number) => `/planters/${planter}/decide`],
   ['a row', (planter: number) => `/planters/${planter}/rows/7`],
-  ['life left', (planter: number) => `/planters/${planter}/life`],
-  ['acres', (planter: number) => `/planters/${planter}/acres`],
+  ['life left', (planter: number) => `/planters/${planter}/board?face=life`],
+  ['the field', (planter: number) => `/planters/${planter}/field`],
   ['an import', (planter: number) => `/planters/${planter}/import`],
   ['part types', () => '/part-types'],
   ['a part type', () => '/part-types/5'],
-  ['quick entry', (planter: number) => `/planters/${planter}/quick-entry`],
-  ['the whole planter', (planter: number) => `/planters/${planter}/whole-planter`],
+  ['the sheet', (planter: number) => `/planters/${planter}/walk/sheet`],
+  ['the whole planter', (planter: number) => `/planters/${planter}/board?open=whole-planter`],
   ['a walk to start', (_: number, other: number) => `/planters/${other}/walk`],
   ['a planter', (planter: number) => `/planters/${planter}/edit`],
   ['the spec sheets', () => '/spec-sheets'],

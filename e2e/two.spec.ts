@@ -94,7 +94,10 @@ async function set(page: Page): Promise<Planter> {
 const send = (page: Page, { method, path, body }: Sent) =>
   call<{ receipts?: { outcome: string }[] }>(page, method, path, body)
 
-test('changes of every two kinds side by side are all kept, and none is aborted', async ({ page, browser }) => {
+const pairs = 'changes of every two kinds side by side are all kept, and none is aborted'
+test(pairs, { tag: '@alone' }, async ({ page, browser }) => {
+  // Each change of the shop's figures draws all of its planters anew.
+  test.setTimeout(600_000)
   await signIn(page)
   const other = await (await browser.newContext()).newPage()
   await signIn(other, 'idris@tollgate.example')

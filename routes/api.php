@@ -15,6 +15,7 @@ use App\Spec\Http\SpecSheetController;
 use App\Walk\Http\BoardController;
 use App\Walk\Http\HistoryController;
 use App\Walk\Http\NoteController;
+use App\Walk\Http\PackController;
 use App\Walk\Http\PhotoController;
 use App\Walk\Http\PrintController;
 use App\Walk\Http\ReadingController;
@@ -30,6 +31,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::pattern('planter', '[0-9]{1,18}');
 Route::pattern('specSheet', '[0-9]{1,18}');
+Route::pattern('pack', '[0-9]{1,18}');
 Route::pattern('partType', '[0-9]{1,18}');
 
 Route::post('sign-in', [SessionController::class, 'store'])->middleware('throttle:sign-in');
@@ -53,11 +55,17 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class])->group(function (): 
     Route::put('part-types/{partType}', [PartTypeController::class, 'update'])->can('view', 'partType');
     Route::get('part-types/{partType}/lives', [PartTypeController::class, 'lives'])->can('view', 'partType');
 
+    Route::get('packs', [PackController::class, 'index']);
+    Route::post('packs', [PackController::class, 'store']);
+    Route::put('packs/{pack}', [PackController::class, 'update'])->can('update', 'pack');
+    Route::delete('packs/{pack}', [PackController::class, 'destroy'])->can('update', 'pack');
+
     Route::post('planters', [PlanterController::class, 'store']);
     Route::middleware('can:view,planter')->prefix('planters/{planter}')->group(function (): void {
         Route::get('/', [PlanterController::class, 'show']);
         Route::put('/', [PlanterController::class, 'update']);
-        Route::get('board', BoardController::class);
+        Route::get('board', [BoardController::class, 'show']);
+        Route::get('face', [BoardController::class, 'face']);
         Route::get('history', HistoryController::class);
         Route::get('rows/{row}', RowController::class)->where('row', '[0-9]{1,3}');
         Route::get('guide', [WalkController::class, 'guide']);

@@ -36,12 +36,7 @@ abstract class FeatureTestCase extends TestCase
 
     protected function technicianOf(string $workshop): User
     {
-        $workshop = Workshop::query()->create(['name' => $workshop]);
-        $user = User::query()->create([
-            'workshop_id' => $workshop->id, 'name' => 'Wren Ashdown', 'email' => Str::lower(Str::random(8)).'@example.test', 'password' => 'secret-rows',
-        ]);
-
-        return $user->refresh();
+        return User::factory()->for(Workshop::factory()->state(['name' => $workshop]))->create()->refresh();
     }
 
     protected function typicalSheet(string $type = 'vacuum'): SpecSheet
@@ -60,19 +55,7 @@ abstract class FeatureTestCase extends TestCase
     /** @param  array<string, mixed>  $fields */
     public function planter(array $fields = []): Planter
     {
-        $rows = $fields['row_count'] ?? 8;
-
-        return Planter::query()->create($fields + [
-            'workshop_id' => $this->technician->workshop_id,
-            'spec_sheet_id' => $this->typicalSheet()->id,
-            'farm' => 'Ardle Bank Farm',
-            'name' => 'Quill '.Str::random(6),
-            'row_count' => $rows,
-            'spacing_mm' => '762.000000',
-            'spacing_typed' => '30 in',
-            'sections' => [$rows],
-            'planting_start' => now()->addDays(23)->toDateString(),
-        ]);
+        return Planter::factory()->create($fields + ['workshop_id' => $this->technician->workshop_id, 'spec_sheet_id' => $this->typicalSheet()->id]);
     }
 
     /** @param  list<string>|null  $checks  those that are walked; two blades and their contact by default, null for all */
@@ -166,7 +149,10 @@ abstract class FeatureTestCase extends TestCase
     /** @param  array<mixed>  $cells  of a board, a guide or news; what stands at one place of them */
     public function cellAt(array $cells, int $row, string $check = 'opener_blade_diameter', string $side = 'left'): array
     {
-        return collect($cells)->firstOrFail(fn (array $cell): bool => [$cell['row'], $cell['check'], $cell['side']] === [$row, $check, $side]);
+        $cell = collect($cells)->firstOrFail(fn (array $cell): bool => [$cell['row'], $cell['check'], $cell['side']] === [$row, $check, $side]);
+
+        // A board leaves out what there is not to say.
+        return $cell + ['now' => null, 'last' => null];
     }
 
     /** @param  array<mixed>  ...$readings */

@@ -38,7 +38,7 @@ final readonly class DepthIndexQuery
         }
 
         return [
-            'index' => $notches === [] ? null : DepthIndex::of($notches, $tolerance),
+            'index' => $notches === [] ? null : DepthIndex::of($notches, $tolerance, $walk->planter->workshop->depth_school),
             'tolerance' => $tolerance,
             'notch' => $board->sheet->notch->quantity,
         ];

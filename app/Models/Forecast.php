@@ -28,6 +28,8 @@ use Ustrel\Core\Spec\Side;
  * @property int $readings
  * @property bool $thin
  * @property list<string> $outliers ids of readings
+ * @property string|null $grown id of a reading
+ * @property bool $grows_back
  */
 final class Forecast extends Model
 {
@@ -52,6 +54,7 @@ final class Forecast extends Model
         'left90_m' => 'float',
         'chance' => 'float',
         'thin' => 'boolean',
+        'grows_back' => 'boolean',
         'outliers' => 'array',
     ];
 

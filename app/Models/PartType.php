@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\PartTypeFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -26,6 +28,9 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class PartType extends Model
 {
+    /** @use HasFactory<PartTypeFactory> */
+    use HasFactory;
+
     protected $guarded = [];
 
     protected $attributes = [

@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsDay;
+use Carbon\CarbonImmutable;
+use Database\Factories\PlanterFactory;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Season\Season;
 use Ustrel\Core\Spec\SpecSheet as Sheet;
 
@@ -21,7 +26,7 @@ use Ustrel\Core\Spec\SpecSheet as Sheet;
  * @property int $spec_sheet_id
  * @property string $farm
  * @property string $name
- * @property int $row_count 1 to 48
+ * @property int $row_count 1 to 48, of a drill to 64
  * @property string $spacing_mm
  * @property string $spacing_typed
  * @property list<int> $sections rows in each section of the toolbar, from the left; they add up to row_count
@@ -35,6 +40,9 @@ use Ustrel\Core\Spec\SpecSheet as Sheet;
  */
 final class Planter extends Model
 {
+    /** @use HasFactory<PlanterFactory> */
+    use HasFactory;
+
     protected $guarded = [];
 
     protected $attributes = ['equipment' => '{}', 'planned_acres' => null, 'planting_days' => null];
@@ -75,6 +83,12 @@ final class Planter extends Model
         return Season::startingOn($this->planting_start);
     }
 
+    /** The season in which something happened, by the workshop's own day. */
+    public function seasonAt(string $moment): int
+    {
+        return $this->seasons()->of(Moment::ofMilliseconds(CarbonImmutable::parse($moment)->getTimestampMs())->day($this->workshop->zone()));
+    }
+
     /** The season that is being prepared or planted. */
     public function season(): int
     {
@@ -96,5 +110,20 @@ final class Planter extends Model
     public function openWalk(): ?Walk
     {
         return $this->walks()->whereNull('finished_at')->first();
+    }
+
+    /** The open walk, or else the newest of this season; null where it has none yet. */
+    public function walkThatMatters(): ?Walk
+    {
+        return $this->walks()
+            ->where(fn (Builder $walks): Builder => $walks->whereNull('finished_at')->orWhere('season', '>=', $this->season()))
+            ->orderByRaw('finished_at IS NULL DESC, started_at DESC')
+            ->first();
+    }
+
+    /** The name of the pack that it was last walked with. */
+    public function lastPack(): ?string
+    {
+        return $this->walks()->whereNotNull('pack')->latest('started_at')->value('pack');
     }
 }

@@ -27,6 +27,7 @@ use Ustrel\Core\Walk\WalkOrder;
  * @property list<string>|null $checks keys of the checks that are walked; null for all
  * @property int $places_per_row of the checks that are walked
  * @property int $planter_places whole-planter checks that are walked
+ * @property string|null $pack name of the pack that it was started with
  * @property int $started_by
  * @property CarbonImmutable $started_at
  * @property int|null $finished_by
@@ -47,7 +48,7 @@ final class Walk extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'checks' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'guide_revision' => 0, 'imported' => false];
+    protected $attributes = ['equipment' => '{}', 'checks' => null, 'pack' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'guide_revision' => 0, 'imported' => false];
 
     protected $casts = [
         'kind' => WalkKind::class,

@@ -25,7 +25,7 @@ final class ContactQuery
 {
     /**
      * @param  Planter  $planter  with its spec sheet and workshop
-     * @return array{sensitivity: ShimSensitivity, rows: list<RowContact>}|null null where the planter has no such check
+     * @return array{sensitivity: ShimSensitivity, aim: float, rows: list<RowContact>}|null the aim in millimetres; null where the planter has no such check
      */
     public function of(Planter $planter): ?array
     {
@@ -52,7 +52,7 @@ final class ContactQuery
             );
         }
 
-        return ['sensitivity' => $sensitivity, 'rows' => $rows];
+        return ['sensitivity' => $sensitivity, 'aim' => $check->rule->aim->unit()->valueOf($check->rule->aim), 'rows' => $rows];
     }
 
     /** @return array<string, int|null> by row and side, the inner shims as counted last and moved since */

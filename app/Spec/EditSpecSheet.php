@@ -28,12 +28,13 @@ final readonly class EditSpecSheet
     /**
      * @param  array<string, array<string, array{value: string, source: string}>>  $figures  by check key and figure name
      * @param  array{value: string, source: string}  $notch
+     * @param  array{left_hand: string, torque: string}|null  $threads  null to leave them
      *
      * @throws ValidationException naming every figure that cannot stand
      */
-    public function __invoke(SpecSheet $sheet, UnitSystem $units, string $name, array $figures, array $notch): SpecSheet
+    public function __invoke(SpecSheet $sheet, UnitSystem $units, string $name, array $figures, array $notch, ?array $threads = null): SpecSheet
     {
-        return self::named($name, fn (): SpecSheet => ($this->replace)($sheet, ['name' => $name, 'sheet' => self::edited($sheet, $units, $figures, $notch)], static fn (): SpecSheet => $sheet));
+        return self::named($name, fn (): SpecSheet => ($this->replace)($sheet, ['name' => $name, 'sheet' => ($threads === null ? [] : ['threads' => $threads]) + self::edited($sheet, $units, $figures, $notch)], static fn (): SpecSheet => $sheet));
     }
 
     /**

@@ -36,14 +36,7 @@ final readonly class ReplaceSheet
             static function (Workshop $workshop, Closure $change) use ($sheet, $columns): SpecSheet {
                 $sheet->update($columns);
                 foreach ($sheet->planters()->orderBy('id')->get() as $planter) {
-                    $change($planter, static function (Planter $planter, Touched $touched) use ($sheet): void {
-                        $touched->forecasts = true;
-                        $walk = $planter->openWalk();
-                        if ($walk !== null) {
-                            $walk->fill(['sheet' => $sheet->sheet])->countPlaces()->save();
-                            $touched->walks[$walk->id] = true;
-                        }
-                    });
+                    $change($planter, static fn (Planter $planter, Touched $touched) => self::follow($planter, $touched, $sheet));
                 }
 
                 return $sheet;
@@ -54,5 +47,16 @@ final readonly class ReplaceSheet
         $sheet->refresh();
 
         return $answer;
+    }
+
+    /** A planter goes by a sheet's new figures: its forecasts, and its open walk. */
+    public static function follow(Planter $planter, Touched $touched, SpecSheet $sheet): void
+    {
+        $touched->forecasts = true;
+        $walk = $planter->openWalk();
+        if ($walk !== null) {
+            $walk->fill(['sheet' => $sheet->sheet])->countPlaces()->save();
+            $touched->walks[$walk->id] = true;
+        }
     }
 }

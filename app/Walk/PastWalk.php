@@ -7,6 +7,7 @@ namespace App\Walk;
 use App\Models\Planter;
 use App\Models\User;
 use App\Models\Walk;
+use App\Record\Touched;
 use App\Wear\WearRecord;
 use Carbon\CarbonImmutable;
 use DateTimeZone;
@@ -21,6 +22,7 @@ final readonly class PastWalk
     public function __construct(
         private Planter $planter,
         private User $by,
+        private Touched $touched,
     ) {
     }
 
@@ -36,7 +38,16 @@ final readonly class PastWalk
         $walk = $this->planter->walks()->where('season', $season)->where('imported', true)->first() ?? $this->made($season, $began, $ended);
         $walk->started_at = $walk->started_at->min($began);
         $walk->finished_at = ($walk->finished_at ?? $ended)->max($ended);
+        $moved = ! $walk->exists || $walk->isDirty('started_at');
         $walk->save();
+        if ($moved) {
+            $this->touched->walks[$walk->id] = true;
+            // The one before says how things stand no longer than until this one.
+            $before = $this->planter->walks()->where('started_at', '<', $walk->started_at)->latest('started_at')->value('id');
+            if ($before !== null) {
+                $this->touched->walks[$before] = true;
+            }
+        }
 
         return $walk->setRelation('planter', $this->planter);
     }

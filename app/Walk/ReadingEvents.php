@@ -77,8 +77,7 @@ final class ReadingEvents implements Kind
             throw Refused::because('result', 'refused.unknown_result');
         }
         $entry = $fields->oneOf('entry', Entry::class, 'refused.unknown_entry') ?? Entry::Typed;
-        $isGlance = $entry === Entry::RestOfRow || $entry === Entry::RestOfStation;
-        if ($isGlance !== ($result === Result::LookedSound)) {
+        if ($entry->isGlance() !== ($result === Result::LookedSound)) {
             throw Refused::because('entry', 'refused.glance_and_figure');
         }
         $place = PlaceFields::read($fields, $this->sheet, $this->walk->row_count);

@@ -47,6 +47,7 @@ final readonly class StartWalk
                 'sheet' => $planter->specSheet->sheet,
                 'equipment' => $planter->equipment,
                 'checks' => ChosenChecks::of($start->checks, $planter->readSheet()),
+                'pack' => $start->pack,
                 'started_by' => $by->id,
                 'started_at' => $start->at,
                 'cautions_acknowledged_at' => $start->at,

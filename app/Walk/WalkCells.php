@@ -37,7 +37,7 @@ final class WalkCells
     {
         $readings = self::newest($walk, static fn (Builder $readings): Builder => $readings);
 
-        return self::judged($walk->readSheet(), $readings, self::figures($walk->readSheet(), $readings), $outlooks);
+        return self::judged($walk->readSheet(), $readings, $readings, $outlooks);
     }
 
     /**
@@ -57,8 +57,7 @@ final class WalkCells
                 $readings[$key] ??= $cell;
             }
         }
-        $figures = self::figures($sheet, $readings + $kept);
-        $states = self::judged($sheet, $readings, $figures, $outlooks);
+        $states = self::judged($sheet, $readings, $readings + $kept, $outlooks);
         foreach ($kept as $key => $cell) {
             $states[$key] ??= self::asKept($cell);
         }
@@ -68,22 +67,35 @@ final class WalkCells
 
     /**
      * @param  array<string, stdClass>  $readings  by place key
-     * @param  array<string, list<Quantity>>  $figures  what all rows read at the checks that compare them
+     * @param  array<string, stdClass>  $all  what the whole walk reads, by place key
      * @param  array<string, Outlook>  $outlooks
      * @return array<string, CellState>
      */
-    private static function judged(SpecSheet $sheet, array $readings, array $figures, array $outlooks): array
+    private static function judged(SpecSheet $sheet, array $readings, array $all, array $outlooks): array
     {
+        $figures = self::figures($sheet, $all);
         $states = [];
         foreach ($readings as $key => $reading) {
-            $states[$key] = self::state($sheet, $reading, $outlooks[$key] ?? null, $figures[$reading->check_key] ?? []);
+            $background = Background::ofRows($outlooks[$key] ?? null, $figures[$reading->check_key] ?? [], self::otherSide($sheet, self::place($reading), $all));
+            $states[$key] = self::state($sheet, $reading, $background);
         }
 
         return $states;
     }
 
-    /** @param  list<Quantity>  $rows */
-    private static function state(SpecSheet $sheet, stdClass $reading, ?Outlook $outlook, array $rows): CellState
+    /**
+     * @param  array<string, stdClass>  $all  by place key
+     * @return Quantity|null what the other side reads, where the two are held against each other
+     */
+    private static function otherSide(SpecSheet $sheet, Place $place, array $all): ?Quantity
+    {
+        $other = $sheet->check($place->check)?->comparesSides() === true ? $place->side->opposite() : null;
+        $reading = $other === null ? null : $all[(new Place($place->row, $place->check, $other))->key()] ?? null;
+
+        return $reading === null ? null : self::stored($reading)->answer()?->quantity;
+    }
+
+    private static function state(SpecSheet $sheet, stdClass $reading, Background $background): CellState
     {
         $answer = self::stored($reading)->answer();
         $place = self::place($reading);
@@ -94,7 +106,7 @@ final class WalkCells
             $check === null || $result === Result::Withdrawn => Judgement::of(Verdict::Unchecked),
             $result === Result::NotFitted => Judgement::notFitted(),
             $answer === null => Judgement::lookedSound(),
-            default => $check->judge($answer, Background::ofRows($outlook, $rows)),
+            default => $check->judge($answer, $background),
         };
 
         return new CellState(
@@ -135,7 +147,7 @@ final class WalkCells
 
     /**
      * @param  array<string, Place>  $places
-     * @return array<string, stdClass> the newest readings there, and at the checks that compare rows, by place key
+     * @return array<string, stdClass> the newest readings there, on their other sides where those are compared, and at the checks that compare rows, by place key
      */
     private static function newestAt(Walk $walk, SpecSheet $sheet, array $places): array
     {
@@ -146,7 +158,15 @@ final class WalkCells
             ->where(static fn (Builder $those): Builder => $those->whereIn('row_number', $rows)->whereIn('check_key', array_values(array_unique($checks))))
             ->orWhereIn('check_key', $comparing)));
 
-        return array_filter($found, static fn (stdClass $reading, string $key): bool => isset($places[$key]) || in_array($reading->check_key, $comparing, true), ARRAY_FILTER_USE_BOTH);
+        $read = $places;
+        foreach ($places as $place) {
+            $other = $sheet->check($place->check)?->comparesSides() === true ? $place->side->opposite() : null;
+            if ($other !== null) {
+                $read[(new Place($place->row, $place->check, $other))->key()] = $place;
+            }
+        }
+
+        return array_filter($found, static fn (stdClass $reading, string $key): bool => isset($read[$key]) || in_array($reading->check_key, $comparing, true), ARRAY_FILTER_USE_BOTH);
     }
 
     /**

@@ -18,6 +18,8 @@ final readonly class WalkStart
         public WalkOrder $order,
         public ?array $checks,
         public CarbonImmutable $at,
+        /** The name of the pack that it is started with. */
+        public ?string $pack = null,
     ) {
     }
 }

@@ -64,11 +64,7 @@ final class ForecastProjector implements Projector
         $round = static fn (?float $value, int $places): ?float => $value === null ? null : round($value, $places);
 
         return [
-            'size' => $round(match (true) {
-                $forecast->belief !== null => $path->size($forecast->belief->room($forecast->use)),
-                $trace->sightings !== [] => $trace->sightings[count($trace->sightings) - 1]->size,
-                default => $trace->start,
-            }, 4),
+            'size' => $round($forecast->belief === null ? $trace->start : $path->size($forecast->belief->room), 4),
             'use_m' => round($trace->use($wear->log, Moment::endOfTime())->metres + $trace->ranBefore, 1),
             'rate' => $forecast->belief === null ? null : round($forecast->belief->rate, 12),
             'left10_m' => $round($forecast->left10, 1),
@@ -76,8 +72,10 @@ final class ForecastProjector implements Projector
             'left90_m' => $round($forecast->left90, 1),
             'chance' => $round($forecast->chance, 6),
             'readings' => $forecast->readings,
-            'thin' => $forecast->isThin(),
+            'thin' => $forecast->isThin,
             'outliers' => $forecast->outliers,
+            'grown' => $forecast->grown,
+            'grows_back' => $forecast->growsBack,
         ];
     }
 }

@@ -49,7 +49,7 @@ final class ForecastQuery
         return new PlaceForecast(
             $line->place(), $line->fitting_id, $line->size, $line->use_m, $metres, $acres, $line->chance,
             $days === null ? null : $planter->planting_start?->plusDays($days), $line->thin, $line->readings, $line->outliers,
-            Standing::of($line->left50_m, $line->chance, $line->thin, (float) $planter->workshop->watch_chance),
+            Standing::of($line->left50_m, $line->chance, $line->thin, (float) $planter->workshop->watch_chance), $line->grown !== null, $line->grows_back,
         );
     }
 }

@@ -32,6 +32,10 @@ final readonly class PlaceForecast
         public int $readings,
         public array $outliers,
         public Standing $standing,
+        /** Its newest reading shows more left than there can be. */
+        public bool $grown,
+        /** The check reads as if parts grew back, all in all. */
+        public bool $growsBack,
     ) {
     }
 }

@@ -6,6 +6,7 @@ namespace App\Wear;
 
 use App\Models\Planter;
 use Ustrel\Core\Season\SeasonPlan;
+use Ustrel\Core\Walk\Glance;
 use Ustrel\Core\Wear\UseLog;
 
 /** How long what wears on a planter will last. */
@@ -19,5 +20,22 @@ final readonly class PlanterForecast
         public UseLog $log,
         public array $places,
     ) {
+    }
+
+    /** @return array<string, list<int|null>> by station: for each row from the left the place that will last the shortest */
+    public function glance(): array
+    {
+        return Glance::ofStandings(
+            $this->planter->readSheet(), array_column($this->places, 'place'), $this->planter->row_count,
+            array_column($this->places, 'standing'), array_column($this->places, 'chance'),
+        );
+    }
+
+    /** @return list<string> keys of the checks that read as if parts grew back, all in all */
+    public function growBack(): array
+    {
+        $odd = array_filter($this->places, static fn (PlaceForecast $place): bool => $place->growsBack);
+
+        return array_values(array_unique(array_map(static fn (PlaceForecast $place): string => $place->place->check->value, $odd)));
     }
 }

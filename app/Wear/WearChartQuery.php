@@ -60,7 +60,7 @@ final class WearChartQuery
                 'at_m' => round($log->before($place->row, $stretch->from)->effective, 1), 'on' => self::day($stretch->from, $zone),
             ], $history->changes($place)),
             'line' => self::line($forecast, $path, $now, $end),
-            'thin' => $forecast->isThin(),
+            'thin' => $forecast->isThin,
         ];
     }
 
@@ -93,9 +93,9 @@ final class WearChartQuery
         $line = [];
         for ($sample = 0; $sample <= self::SAMPLES; $sample++) {
             $use = ($furthest - $start) * $sample / self::SAMPLES;
-            $reach = Normal::P90 * $belief->sd($use);
-            $ends = [$path->size($belief->room($use) - $reach), $path->size($belief->room($use) + $reach)];
-            $line[] = ['at_m' => round($start + $use, 1), 'size_mm' => round($path->size($belief->room($use)), 3), 'low_mm' => round(min($ends), 3), 'high_mm' => round(max($ends), 3)];
+            $reach = Normal::P90 * $belief->sdAt($use);
+            $ends = [$path->size($belief->roomAt($use) - $reach), $path->size($belief->roomAt($use) + $reach)];
+            $line[] = ['at_m' => round($start + $use, 1), 'size_mm' => round($path->size($belief->roomAt($use)), 3), 'low_mm' => round(min($ends), 3), 'high_mm' => round(max($ends), 3)];
         }
 
         return $line;

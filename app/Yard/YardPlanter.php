@@ -22,6 +22,10 @@ final readonly class YardPlanter
         /** 0 to 1. */
         public float $shareWalked,
         public int $rowsToChange,
+        /** Places past their limit or failed, and not seen to since. */
+        public int $toDecide,
+        /** Places changed since they were read. */
+        public int $toMeasureAgain,
         public ?int $daysToPlanting,
         public float $urgency,
     ) {

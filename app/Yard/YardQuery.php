@@ -8,6 +8,8 @@ use App\Models\Planter;
 use App\Models\Walk;
 use App\Models\WalkRow;
 use App\Walk\Board\RibbonRow;
+use App\Walk\Board\Waiting;
+use App\Wear\ExpectedRows;
 use Illuminate\Support\Collection;
 use Ustrel\Core\Walk\Urgency;
 
@@ -24,12 +26,19 @@ final class YardQuery
             ->get()
             ->groupBy('walk_id');
 
+        $unwalked = $planters->reject(function (Planter $planter) use ($walks): bool {
+            $walk = $walks->get($planter->id);
+
+            return $walk !== null && $this->isOfThisSeason($walk, $planter) && $walk->isFinished();
+        });
+        $expected = ExpectedRows::of($unwalked);
+
         return array_values($planters
-            ->map(function (Planter $planter) use ($walks, $read): YardPlanter {
+            ->map(function (Planter $planter) use ($walks, $read, $expected): YardPlanter {
                 $walk = $walks->get($planter->id);
-                $thisSeason = $walk !== null && ($walk->season >= $planter->season() || ! $walk->isFinished());
-                $lines = $thisSeason ? $read->get($walk->id, []) : [];
-                $ribbon = RibbonRow::all($planter->row_count, $lines);
+                $thisSeason = $walk !== null && $this->isOfThisSeason($walk, $planter);
+                $lines = $walk !== null && $thisSeason ? $read->get($walk->id, []) : [];
+                $ribbon = RibbonRow::all($planter->row_count, $lines, $expected[$planter->id] ?? []);
 
                 return $this->summary($planter, $walk, $thisSeason, $ribbon, RibbonRow::ofWholePlanter($lines));
             })
@@ -46,12 +55,17 @@ final class YardQuery
      */
     private function newestWalks(Collection $planters): Collection
     {
-        return Walk::query()
+        $newest = Walk::query()
             ->selectRaw('DISTINCT ON (planter_id) id, planter_id, season, kind, row_count, places_per_row, planter_places, started_at, finished_at')
             ->whereIn('planter_id', $planters->pluck('id'))
-            ->orderByRaw('planter_id, started_at DESC')
-            ->get()
-            ->keyBy('planter_id');
+            ->orderByRaw('planter_id, started_at DESC');
+
+        return Waiting::countedOn(Walk::query()->fromSub($newest, 'walks')->select('walks.*'))->get()->keyBy('planter_id');
+    }
+
+    private function isOfThisSeason(Walk $walk, Planter $planter): bool
+    {
+        return $walk->season >= $planter->season() || ! $walk->isFinished();
     }
 
     /** @param  list<RibbonRow>  $ribbon */
@@ -71,6 +85,8 @@ final class YardQuery
             $ribbon,
             $places === 0 ? 0.0 : min(1.0, $checked / $places),
             $toChange,
+            $thisSeason ? (int) $walk?->getAttribute('to_decide') : 0,
+            $thisSeason ? (int) $walk?->getAttribute('to_measure_again') : 0,
             $days,
             Urgency::of($unwalked, $toChange, $days),
         );

@@ -277,6 +277,7 @@ function measure(Client $client, Planter $planter, Walk $walk): array
     for ($round = 0; $round < ROUNDS / 2; $round++) {
         $times['after'][] = $client->call('GET', $reads['plain'])[0];
         $times['one'][] = $client->call('POST', "/api/walks/{$walk->id}/readings", ['readings' => readings(1)])[0];
+        $times['drawn'][] = $client->call('GET', $reads['board'])[0];
     }
 
     return array_map(median(...), $times);
@@ -293,10 +294,10 @@ function plans(Planter $planter, Walk $walk): array
     });
     $plans = [];
     foreach ([
-        'board' => static fn () => app(BoardQuery::class)->ofWalk($walk, $planter),
+        'board' => static fn () => app(BoardQuery::class)->glanceAt($walk, $planter),
         'row timeline' => static fn () => app(HistoryQuery::class)->ofRow($planter, 5),
         'history of a place' => static fn () => app(HistoryQuery::class)->ofPlace($planter, new Place(5, CheckKey::OpenerBladeDiameter, Side::Left)),
-        'wear of a check' => static fn () => (new WearRecord($planter))->wear([$planter->readSheet()->check(CheckKey::OpenerBladeDiameter)]),
+        'wear of a check' => static fn () => (new WearRecord($planter))->wear([CheckKey::OpenerBladeDiameter->value]),
         'news of a walk' => static fn () => app(NewsQuery::class)->of($walk, Moments::of(CarbonImmutable::now()->subMinute())),
     ] as $name => $read) {
         $queries = [];
@@ -317,6 +318,7 @@ $client = new Client((string) getenv('BASE_URL'));
 Artisan::call('ustrel:inflate', ['--planters' => 2, '--readings' => SMALL]);
 $small = measure($client, $planter, $walk);
 $report('Board of 24 rows and 5 seasons, to a plain signed-in route', $small['board'] / $small['plain'], 2, 'x');
+$report('The same drawn anew, just after a reading', $small['drawn'] / $small['plain'], 3, 'x');
 $report('News with nothing new', $small['news'] / $small['plain'], 1.2, 'x');
 $fitted = fittings($client);
 $report('Recording one fitting, 16 rows and three seasons', $fitted['now'], 6, 'x');
@@ -332,7 +334,7 @@ $start = hrtime(true);
 Artisan::call('ustrel:inflate', ['--readings' => LARGE]);
 printf("%s readings in the database after %.1f minutes\n", number_format((int) DB::table('readings')->count()), (hrtime(true) - $start) / 6e10);
 $large = measure($client, $planter, $walk);
-foreach (['board' => 'Board', 'yard' => 'Yard', 'row' => 'Row page', 'one' => 'Saving a reading'] as $name => $what) {
+foreach (['board' => 'Board', 'drawn' => 'Board just after a reading', 'yard' => 'Yard', 'row' => 'Row page', 'one' => 'Saving a reading'] as $name => $what) {
     // Each to the plain route of its own round: the machine itself may have changed its pace.
     $plain = $name === 'one' ? 'after' : 'plain';
     $report("{$what}, with a million readings to ten thousand", ($large[$name] / $large[$plain]) / ($small[$name] / $small[$plain]), 1.15, 'x');

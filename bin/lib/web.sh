@@ -12,9 +12,6 @@ pm = static
 pm.max_children = 6
 clear_env = no
 catch_workers_output = yes
-php_admin_value[opcache.enable] = 1
-php_admin_value[opcache.memory_consumption] = 128
-php_admin_value[opcache.max_accelerated_files] = 20000
 php_admin_value[opcache.revalidate_freq] = 2
 php_admin_value[expose_php] = 0
 php_admin_value[upload_max_filesize] = 15M
@@ -23,7 +20,10 @@ php_admin_value[memory_limit] = 512M
 php_admin_value[display_errors] = 0
 $(if [ "$(id -u)" -eq 0 ]; then printf 'user = root\ngroup = root\n'; fi)
 CONF
-    local flags=(--nodaemonize --fpm-config "$STATE/run/fpm.conf")
+    # What the cache of compiled code is given is settled when php-fpm starts, not by its pool.
+    local flags=(--nodaemonize --fpm-config "$STATE/run/fpm.conf"
+        -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000
+        -d opcache.jit=tracing -d opcache.jit_buffer_size=64M)
     [ "$(id -u)" -eq 0 ] && flags+=(--allow-to-run-as-root)
     setsid /usr/sbin/php-fpm8.2 "${flags[@]}" >>"$STATE/log/fpm.out" 2>&1 &
     wait_for "php-fpm" "Read $STATE/log/fpm.log." test -S "$STATE/run/fpm.sock"

@@ -84,7 +84,7 @@ final readonly class DemoPlanter
         return [
             new self(
                 'Ardle Bank Farm', 'Quill Bottom', RowUnitType::Vacuum,
-                new Equipment(Meter::Vacuum, Drive::Electric, Downforce::Hydraulic, ClosingWheels::SpikedPoly, fertilizer: true, centralFill: true),
+                new Equipment(Meter::Vacuum, Drive::Electric, Downforce::Hydraulic, ClosingWheels::SpikedPoly, fertilizer: true, liquid: true, centralFill: true),
                 [4, 8, 4], 30, 23, 820, new Ground(Soil::Loam, Residue::Heavy, Tillage::NoTill), 0.10, [4, 5, 12, 13], 9, [3 => 2.2, 8 => 1.25], 6,
                 [
                     '2:gauge_touch:left' => [State::Gap, []],
@@ -177,7 +177,7 @@ final readonly class DemoPlanter
             CheckKey::FertilizerBladeDiameter => 16 - (0.22 + 0.03 * $noise) * $ran,
             CheckKey::GuardWidth => 0.875 - 0.012 * $ran,
             CheckKey::ArmPlayVertical, CheckKey::ArmPlaySide, CheckKey::GaugeArmPlay, CheckKey::ClosingTailPlay => 0.0625 + max(0.0, 0.012 + 0.006 * $noise) * $ran,
-            CheckKey::ChainLength => 5 + 0.02 * $ran,
+            CheckKey::ChainLength => 12 + 0.048 * $ran,
             CheckKey::ClosingGap => $this->equipment->closingWheels === ClosingWheels::SpikedPoly ? 1.25 : 1.5,
             CheckKey::ClosingCentring => abs(0.05 * $noise),
             CheckKey::AirAtMeter => 18.5 + 0.12 * $noise,
@@ -185,6 +185,7 @@ final readonly class DemoPlanter
             CheckKey::InnerShims => 3,
             CheckKey::MeterBenchSeasons => $seasonsRun % 2,
             CheckKey::RowCleanerSetting, CheckKey::DownforceSpringStep => 3,
+            CheckKey::FertilizerBandOffset, CheckKey::FertilizerBandDepth, CheckKey::ClosingPressure => 2,
             CheckKey::DownforcePressure => 120,
             CheckKey::ToolbarHeight => 20,
             CheckKey::ToolbarPitch => 0.6,

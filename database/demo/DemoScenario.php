@@ -117,6 +117,7 @@ final readonly class DemoScenario
             'planter_id' => $planter->id,
             'season' => $season,
             'kind' => WalkKind::PreSeason,
+            'pack' => __('pack.yearly'),
             'walk_order' => WalkOrder::RowByRow,
             'row_count' => $planter->row_count,
             'sheet' => $sheet->sheet,

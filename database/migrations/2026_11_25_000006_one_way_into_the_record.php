@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use Ramsey\Uuid\Uuid;
@@ -20,11 +19,6 @@ return new class extends Migration
         $this->envelopes();
         $this->walks();
         $this->cells();
-
-        if (DB::table('planters')->exists()) {
-            // Days are the workshop's now, and a walk looks back at what was known when it began.
-            Artisan::call('ustrel:rebuild');
-        }
     }
 
     private function workshops(): void

@@ -1,5 +1,14 @@
-import { createRouter, createWebHistory } from 'vue-router'
+import { createRouter, createWebHistory, type RouteLocation } from 'vue-router'
 import { useSession } from './session'
+
+/** Where the screens went that once had a tab of their own. */
+const moved = {
+  findings: { name: 'decide' },
+  life: { name: 'board', query: { face: 'life' } },
+  'whole-planter': { name: 'board', query: { open: 'whole-planter' } },
+  acres: { name: 'field' },
+  'quick-entry': { name: 'sheet' },
+}
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -17,7 +26,11 @@ export const router = createRouter({
       path: '/planters/:planter(\\d+)/board',
       name: 'board',
       component: () => import('@/walk/board/BoardScreen.vue'),
-      props: (route) => ({ planterId: Number(route.params.planter) }),
+      props: (route) => ({
+        planterId: Number(route.params.planter),
+        face: route.query.face === 'life' ? 'life' : 'now',
+        open: route.query.open,
+      }),
     },
     {
       path: '/planters/:planter(\\d+)/rows/:row(\\d+)',
@@ -26,21 +39,15 @@ export const router = createRouter({
       props: (route) => ({ planterId: Number(route.params.planter), row: Number(route.params.row) }),
     },
     {
-      path: '/planters/:planter(\\d+)/findings',
-      name: 'findings',
+      path: '/planters/:planter(\\d+)/decide',
+      name: 'decide',
       component: () => import('@/walk/board/FindingsScreen.vue'),
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
     {
-      path: '/planters/:planter(\\d+)/quick-entry',
-      name: 'quick-entry',
-      component: () => import('@/walk/quick-entry/QuickEntryScreen.vue'),
-      props: (route) => ({ planterId: Number(route.params.planter) }),
-    },
-    {
-      path: '/planters/:planter(\\d+)/whole-planter',
-      name: 'whole-planter',
-      component: () => import('@/walk/whole-planter/WholePlanterScreen.vue'),
+      path: '/planters/:planter(\\d+)/walk/sheet',
+      name: 'sheet',
+      component: () => import('@/walk/sheet/SheetScreen.vue'),
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
     {
@@ -50,14 +57,8 @@ export const router = createRouter({
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
     {
-      path: '/planters/:planter(\\d+)/life',
-      name: 'life',
-      component: () => import('@/wear/LifeScreen.vue'),
-      props: (route) => ({ planterId: Number(route.params.planter) }),
-    },
-    {
-      path: '/planters/:planter(\\d+)/acres',
-      name: 'acres',
+      path: '/planters/:planter(\\d+)/field',
+      name: 'field',
       component: () => import('@/wear/AcresScreen.vue'),
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
@@ -81,6 +82,11 @@ export const router = createRouter({
       component: () => import('@/spec/SpecSheetScreen.vue'),
       props: (route) => ({ sheetId: Number(route.params.sheet) }),
     },
+    // Addresses of before.
+    ...Object.entries(moved).map(([path, to]) => ({
+      path: `/planters/:planter(\\d+)/${path}`,
+      redirect: ({ params }: RouteLocation) => ({ ...to, params: { planter: params.planter } }),
+    })),
     { path: '/:rest(.*)', redirect: '/' },
   ],
 })
@@ -91,4 +97,9 @@ router.beforeEach(async (to) => {
   if (session.me === null) await session.load().catch(() => undefined)
   if (session.me === null && to.name !== 'sign-in') return { name: 'sign-in', query: { to: to.fullPath } }
   if (session.me !== null && to.name === 'sign-in') return { name: 'yard' }
+})
+
+// Another version may have come while the page was open: its parts are got with the page.
+router.onError((error: unknown, to) => {
+  if (error instanceof TypeError && /module/i.test(error.message)) window.location.assign(to.fullPath)
 })

@@ -5,6 +5,8 @@ import { api, body, Refusal, renewToken, speakAs } from './api/client'
 import type { Me } from './api/types'
 import { forget, keep, remembered } from './offline/remember'
 
+const enter = (email: string, password: string) => body(api.POST('/api/sign-in', { body: { email, password } }))
+
 /** Who is signed in on this device, and how they like it shown. */
 export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null)
@@ -38,10 +40,16 @@ export const useSession = defineStore('session', () => {
 
   async function signIn(email: string, password: string): Promise<void> {
     speakAs(undefined)
-    await renewToken()
-    const person = await body(api.POST('/api/sign-in', { body: { email, password } }))
+    const person = await renewToken()
+      .then(() => enter(email, password))
+      .catch(async (error: unknown) => {
+        // An answer that came late has taken the token along: once more with a fresh one.
+        if (!(error instanceof Refusal && error.status === 419)) throw error
+        await renewToken()
+        return enter(email, password)
+      })
     become(person)
-    await keep('me', person)
+    void keep('me', person)
   }
 
   async function signOut(): Promise<void> {

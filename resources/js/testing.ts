@@ -36,6 +36,7 @@ const plain = {
   states: [],
   chips: [],
   compares_rows: false,
+  running: false,
 }
 
 export const bladeCheck: Check = {
@@ -154,8 +155,11 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
         lift_assist: false,
         heavy_blades: false,
         clearance_guard: false,
+        fertilizer_both_sides: false,
+        liquid: false,
+        electronics: true,
       },
-      spec_sheet: { id: 1, name: 'Vacuum', type: 'vacuum' },
+      spec_sheet: { id: 1, name: 'Vacuum', type: 'vacuum', left_hand_thread: 'left', torque: '' },
     },
     walk: {
       id: 'w1',
@@ -164,6 +168,7 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
       order: 'row_by_row',
       row_count: rows,
       checks: ['opener_blade_diameter', 'blade_contact_length'],
+      pack: null,
       places: rows * 3,
       started_at: '2026-03-01T08:00:00Z',
       finished_at: null,
@@ -180,6 +185,7 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
         ...all.filter((at) => at % 3 === 2),
       ],
     },
+    last_pack: null,
     version: 'v1',
     revision: 1,
     as_of: '2026-03-01T08:00:00.000Z',
@@ -212,6 +218,7 @@ export function forecastOf(fields: Partial<PlaceForecast> = {}): PlaceForecast {
     outliers: [],
     standing: 'lasts',
     short: false,
+    grown: false,
     ...fields,
   }
 }

@@ -20,6 +20,11 @@ export function sayCheck({ check, side }: Pick<PlaceRef, 'check' | 'side'>): str
   return `${say(`check.${check}`)} ${say(`side.${side}`)}`.trim()
 }
 
+/** A word cut down to what fits a cell, where there is a shorter one. */
+export function sayBriefly(key: string): string {
+  return words[`brief.${key}`] ?? say(key)
+}
+
 /** Where a place is, as `Row 6` or `Whole planter`. */
 export function sayRow(row: number): string {
   return row === 0 ? 'Whole planter' : `Row ${row}`

@@ -25,7 +25,7 @@ it('changes the blades of three rows in one go; board, ribbon and forecast follo
 
     $board = $this->getJson("/api/planters/{$this->planter->id}/board")->json();
     $now = $this->cellAt($board['cells'], 3)['now'];
-    expect($now)->toMatchArray(['id' => null, 'result' => 'fitted', 'value' => 381, 'verdict' => 'sound'])
+    expect($now)->toMatchArray(['result' => 'fitted', 'value' => 381, 'verdict' => 'sound'])
         ->and($now['reasons'][0])->toMatchArray(['code' => 'new_since', 'on' => now()->toDateString()])
         // The contact of the old blades says nothing of the new ones.
         ->and($this->cellAt($board['cells'], 3, 'blade_contact_length', 'centre')['now'])->toMatchArray(['result' => 'measure_again', 'verdict' => 'unchecked'])
@@ -39,7 +39,7 @@ it('changes the blades of three rows in one go; board, ribbon and forecast follo
 
     // Measured again, the reading holds; next season looks back at the new blade.
     $this->send($walk, $this->reading(3, '14 15/16'), $this->contact(3, '1 7/8'))->assertOk();
-    expect($this->cellAt($this->getJson("/api/planters/{$this->planter->id}/board")->json('cells'), 3)['now'])->toMatchArray(['result' => 'recorded', 'value' => 379.4125]);
+    expect($this->cellAt($this->getJson("/api/planters/{$this->planter->id}/board")->json('cells'), 3)['now'])->toMatchArray(['value' => 379.4125])->not->toHaveKey('result');
     $this->postJson("/api/walks/{$walk->id}/finish", ['with_unchecked' => true])->assertOk();
     $this->planter->update(['planting_start' => now()->addYear()->addDays(23)->toDateString()]);
     $cells = $this->getJson("/api/planters/{$this->planter->id}/board")->json('cells');
@@ -61,8 +61,9 @@ it('leaves what was changed on other rows alone when a check that compares rows 
 
     $cells = $this->getJson("/api/planters/{$this->planter->id}/board")->json('cells');
     $now = fn (int $row, string $check, string $side): array => $this->cellAt($cells, $row, $check, $side)['now'];
-    expect($now(1, 'opener_blade_diameter', 'left'))->toMatchArray(['result' => 'recorded', 'value' => 379.4125])
-        ->and($now(1, 'blade_contact_length', 'centre'))->toMatchArray(['result' => 'recorded', 'value' => 50.8])
+    // Recorded, which a board does not say.
+    expect($now(1, 'opener_blade_diameter', 'left'))->toMatchArray(['value' => 379.4125])->not->toHaveKey('result')
+        ->and($now(1, 'blade_contact_length', 'centre'))->toMatchArray(['value' => 50.8])->not->toHaveKey('result')
         ->and($now(2, 'opener_blade_diameter', 'left')['result'])->toBe('fitted')
         ->and($now(2, 'blade_contact_length', 'centre')['result'])->toBe('measure_again')
         ->and($this->artisan('ustrel:rebuild'))->toBe(0);
@@ -236,6 +237,8 @@ it('plays three seasons in any order, with duplicates, to the same state as the 
     DB::table('ledger_events')->whereNotNull('fitting_id')->delete();
     DB::table('ledger_events')->delete();
 
+    // As when the walks were started.
+    $this->artisan('ustrel:rebuild');
     $shuffled = [...$sends, ...array_map(fn (int $at): array => $sends[$at], array_rand($sends, 12))];
     shuffle($shuffled);
     $play($shuffled);

@@ -153,7 +153,7 @@ it('says of what was recorded before there were digests that it is known', funct
 it('judges an import by the rules of the screen', function (): void {
     $planter = ($this->planterOf)();
     foreach ([['Heavy blade', 'opener_blade', true], ['Plain guard', 'seed_tube_guard', false]] as [$name, $slot, $heavy]) {
-        PartType::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => $name, 'slots' => [$slot], 'per_row' => 1, 'heavy' => $heavy]);
+        PartType::factory()->create(['workshop_id' => $this->technician->workshop_id, 'name' => $name, 'slots' => [$slot], 'per_row' => 1, 'heavy' => $heavy]);
     }
     $csv = "Date,Row,Slot,Side,Part,Cost\n2025-03-01,2,seed tube guard,,Plain guard,\n2025-03-01,2,opener blade,L,Heavy blade,\n2025-03-01,3,opener blade,L,,9999999999\n2025-03-01,4,opener blade,L,,38\n";
     $answer = $this->actingAs($this->technician)->post("/api/planters/{$planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('changes.csv', $csv), 'kind' => 'changes', 'mode' => 'good']);

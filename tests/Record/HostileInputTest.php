@@ -17,7 +17,7 @@ it('answers whatever is sent with something other than a fault of its own', func
     $planter = $this->planter();
     $walk = $this->openWalk($planter, null);
     $sheet = app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
-    $type = PartType::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Blade', 'slots' => ['opener_blade'], 'per_row' => 2]);
+    $type = PartType::factory()->create(['workshop_id' => $this->technician->workshop_id]);
     $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id, 'partType' => $type->id, 'row' => 3, 'photo' => (string) Str::uuid7()];
     $requests = new HostileRequests((int) (getenv('FUZZ_SEED') ?: 1), array_map(strval(...), $ids));
     $operations = $requests->operations();

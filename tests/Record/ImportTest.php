@@ -127,7 +127,7 @@ it('says which readings are hard to believe, and keeps them where they are not l
 });
 
 it('brings past part changes in, and names those that cannot all be true', function (): void {
-    PartType::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Plain blade', 'own_number' => 'T-101', 'slots' => ['opener_blade'], 'per_row' => 2]);
+    PartType::factory()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Plain blade', 'own_number' => 'T-101']);
     $csv = "Date,Row,Slot,Side,Part,Size,Why,Removed,Cost\n"
         ."2023-03-01,1,opener blade,L,t-101,15 in,,,38.5\n2024-03-01,1,opener blade,L,Plain blade,,worn out,,38.5\n2023-03-01,2,opener blade,R,,14 3/4,,2024-02-01,\n"
         ."2022-03-01,1,opener blade,L,T-101,,,2023-06-01,\n2023-03-01,3,opener blade,L,T-999,,,,\n2023-03-01,4,opener blade,L,,,,2023-02-01,\n";

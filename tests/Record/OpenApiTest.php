@@ -76,6 +76,12 @@ it('answers as the OpenAPI document says about parts, acres and wear', function 
     $type = agrees('POST', '/api/part-types', body: $edit)->assertCreated()->json('id');
     agrees('PUT', '/api/part-types/{partType}', ['partType' => $type], $edit);
     agrees('GET', '/api/part-types');
+    $edit = ['name' => 'Tubes', 'kind' => 'rain_day', 'checks' => ['seed_tube']];
+    agrees('POST', '/api/packs', body: ['checks' => []])->assertUnprocessable();
+    $pack = agrees('POST', '/api/packs', body: $edit)->assertCreated()->json('id');
+    agrees('PUT', '/api/packs/{pack}', ['pack' => $pack], $edit);
+    agrees('GET', '/api/packs')->assertJsonCount(4);
+    $this->deleteJson("/api/packs/{$pack}")->assertNoContent();
 
     $fitted = array_map(fn (int $row): array => $this->fitting($row, '2025-03-01', ['part_type_id' => $type]), range(1, 8));
     agrees('POST', '/api/planters/{planter}/ledger', $ids, ['events' => [['kind' => 'fitted']]])->assertUnprocessable();

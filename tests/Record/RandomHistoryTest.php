@@ -143,7 +143,7 @@ final class Whim
 
 it('comes to the state that the record alone gives, after each of whatever is done in whatever order', function (int $seed): void {
     $planter = $this->planter(['row_count' => 3, 'planting_start' => '2026-04-20', 'planned_acres' => 200, 'planting_days' => 12]);
-    $type = PartType::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Blade', 'slots' => ['opener_blade'], 'per_row' => 2]);
+    $type = PartType::factory()->create(['workshop_id' => $this->technician->workshop_id]);
     $whim = new Whim($seed, $planter, $type);
     $taken = 0;
     for ($turn = 0; $turn < (int) (getenv('HISTORY') ?: 40); $turn++) {

@@ -117,3 +117,45 @@ it('gives an older copy the checks that have come since, and leaves its own figu
     expect(count($checks))->toBe(count($this->typicalSheet()->read()->checks))
         ->and($checks['opener_blade_diameter']->figures['limit']->typed)->toBe('14 in');
 });
+
+it('has planters go by the typical figures as they come with another version', function (): void {
+    $planter = $this->planter(['planned_acres' => 200]);
+    $this->record($planter, $this->fitting(1, '2025-05-01'))->assertCreated();
+    $sheet = $this->typicalSheet();
+    $left = fn (): float => $this->forecastOf($planter, 1)['left_m']['p50'];
+    $now = $left();
+    $older = $sheet->sheet;
+    $older['checks']['opener_blade_diameter']['figures']['life']['value'] = '250 mi';
+    $sheet->update(['sheet' => $older]);
+    $this->artisan('ustrel:rebuild');
+    expect($left())->toEqualWithDelta($now / 2, 2);
+
+    expect($this->artisan('ustrel:load-sheets'))->toBe(0);
+    expect($left())->toEqualWithDelta($now, 2)
+        ->and($this->artisan('ustrel:rebuild'))->toBe(0);
+    // Nothing is drawn anew where nothing has changed.
+    $revision = $planter->refresh()->revision;
+    $this->artisan('ustrel:load-sheets');
+    expect($planter->refresh()->revision)->toBe($revision);
+});
+
+it('says on which side the thread is left-hand, and the torque as the manual has it', function (): void {
+    $sheet = app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
+    $planter = $this->planter(['spec_sheet_id' => $sheet->id]);
+    $told = fn (): array => Illuminate\Support\Arr::only($this->actingAs($this->technician)->getJson("/api/planters/{$planter->id}/guide")->json('planter.spec_sheet'), ['left_hand_thread', 'torque']);
+    expect($told())->toBe(['left_hand_thread' => 'left', 'torque' => '']);
+
+    $form = sheetForm($this->getJson("/api/spec-sheets/{$sheet->id}")->json());
+    $this->putJson("/api/spec-sheets/{$sheet->id}", $form + ['threads' => ['left_hand' => 'right', 'torque' => '120 ft lb']])->assertOk()->assertJson(['left_hand_thread' => 'right', 'torque' => '120 ft lb']);
+    expect($told())->toBe(['left_hand_thread' => 'right', 'torque' => '120 ft lb']);
+    // Left out they stay; empty they are unknown.
+    $this->putJson("/api/spec-sheets/{$sheet->id}", $form)->assertOk()->assertJson(['left_hand_thread' => 'right', 'torque' => '120 ft lb']);
+    $this->putJson("/api/spec-sheets/{$sheet->id}", $form + ['threads' => ['left_hand' => '', 'torque' => '']])->assertOk()->assertJson(['left_hand_thread' => null, 'torque' => '']);
+    foreach ([['left_hand', 'centre', 'Say which side has the left-hand thread: left or right.'], ['torque', str_repeat('9', 61), 'A torque is written in up to 60 letters, such as 120 ft lb.']] as [$field, $value, $message]) {
+        $errors = $this->putJson("/api/spec-sheets/{$sheet->id}", $form + ['threads' => [$field => $value] + ['left_hand' => 'left', 'torque' => '']])->assertUnprocessable()->json('errors');
+        expect($errors["threads.{$field}"][0])->toBe($message);
+    }
+    // One without the other would empty it unsaid.
+    $this->putJson("/api/spec-sheets/{$sheet->id}", $form + ['threads' => ['torque' => '90 Nm']])->assertUnprocessable()
+        ->assertJsonPath('errors.threads.0', 'Say both the side of the left-hand thread and the torque; either may be empty.');
+});

@@ -143,4 +143,4 @@ it('lets the database defend itself', function (array $fields): void {
         'typed' => '370 mm', 'confirmed' => false, 'taken_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id,
     ];
     expect(fn () => DB::table('readings')->insert($row))->toThrow(Illuminate\Database\QueryException::class);
-})->with([[['row_number' => 49]], [['side' => 'top']], [['value' => null]], [['result' => 'not_fitted']], [['state' => 'sound']], [['state' => 'fine', 'value' => null, 'typed' => null]], [['user_id' => 0]]]);
+})->with([[['row_number' => 65]], [['side' => 'top']], [['value' => null]], [['result' => 'not_fitted']], [['state' => 'sound']], [['state' => 'fine', 'value' => null, 'typed' => null]], [['user_id' => 0]]]);

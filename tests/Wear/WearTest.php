@@ -68,17 +68,17 @@ it('says how many shims to move, records the move and asks to measure again, and
     $codes = fn (): array => array_map(fn (array $row): ?string => $row['advice']['code'] ?? null, array_slice($advice()['rows'], 0, 5));
     expect($codes())->toBe(['take_out', 'add', 'blades_done', 'leave', null])
         ->and($advice()['sensitivity'])->toMatchArray(['mm' => 12.7, 'moves' => 0])
-        ->and($advice()['rows'][0]['advice'])->toMatchArray(['pairs' => -2, 'expected_mm' => 57.15]);
+        ->and($advice()['rows'][0]['advice'])->toMatchArray(['pairs' => -1, 'expected_mm' => 46.23]);
 
     $this->record($this->planter, ['id' => (string) Str::uuid7(), 'kind' => 'shims_moved', 'row' => 1, 'pairs' => -1, 'contact_before' => '1 1/4', 'happened_at' => now()->subHour()->toIso8601ZuluString()])->assertCreated();
     $cell = $this->cellAt($this->getJson("/api/planters/{$this->planter->id}/board")->json('cells'), 1, 'blade_contact_length', 'centre');
     expect($cell['now'])->toMatchArray(['result' => 'measure_again', 'verdict' => 'unchecked'])
         ->and($advice()['rows'][0])->toMatchArray(['contact_mm' => null, 'moved' => true, 'shims_left' => 2, 'advice' => null]);
 
-    // A third of an inch for the pair: less than the half that was taken for granted.
+    // 630.6 mm^2 for the pair, known to 180.9, where 1,129 +- 580.6 was taken for granted: 674.7, which is 7.14 mm at 2 in.
     $this->send($walk, $this->contact(1, '1 19/32'))->assertOk();
     $learned = $advice();
-    expect($learned['sensitivity']['moves'])->toBe(1)->and($learned['sensitivity']['mm'])->toBeBetween(8.7, 11)
+    expect($learned['sensitivity']['moves'])->toBe(1)->and($learned['sensitivity']['mm'])->toEqualWithDelta(7.14, 0.01)
         ->and($learned['rows'][0]['advice']['code'])->toBe('leave')
         ->and($this->artisan('ustrel:rebuild'))->toBe(0);
 });
@@ -115,7 +115,8 @@ it('keeps a catalogue of part types and says which lasts', function (): void {
         ->and($lives['curve']['median_m'] / 1609.344)->toEqualWithDelta(330, 0.1)
         ->and($lives['against'])->toMatchArray(['parts' => 4, 'ended' => 0, 'median_m' => null])
         ->and($lives['against']['longest_m'] / 1609.344)->toEqualWithDelta(990, 0.1)
-        ->and($lives['comparison'])->toMatchArray(['clear' => true, 'longer' => $hard['id']]);
+        // None of the hard ones has ended: too few to tell by how much.
+        ->and($lives['comparison'])->toBe(['clear' => false, 'too_few' => true, 'longer' => null, 'luck' => null]);
 
     // A used tube counts from where it came in; of one from nobody knows where, and one that ended before any acres, no life is known.
     $used = ['part_type_id' => $hard['id'], 'used' => true] + $tube;
@@ -126,6 +127,6 @@ it('keeps a catalogue of part types and says which lasts', function (): void {
     $this->getJson("/api/part-types/{$hard['id']}/lives")->assertOk()
         ->assertJsonPath('curve.parts', 6)->assertJsonPath('curve.left_out', 2)->assertJsonPath('curve.ended', 3)
         ->assertJsonPath('curve.steps.0.at_risk', 4);
-    $foreign = PartType::query()->create(['workshop_id' => $this->technicianOf('Lowmoor')->workshop_id, 'name' => 'x', 'slots' => ['seed_tube'], 'per_row' => 1]);
+    $foreign = PartType::factory()->create();
     $this->getJson("/api/part-types/{$plain['id']}/lives?against={$foreign->id}")->assertNotFound();
 });

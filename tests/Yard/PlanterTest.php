@@ -43,6 +43,30 @@ it('says what is wrong with a planter', function (string $field, mixed $value, s
     ['planting_start', 'in spring', 'Write planting start as a date from 2000 to 2100.'],
 ]);
 
+it('takes a drill of up to 64 rows, read on every one of them', function (): void {
+    $form = planterForm(['spec_sheet_id' => $this->typicalSheet('single_disc_drill')->id, 'row_count' => 65, 'spacing' => '7 1/2 in']);
+    $this->actingAs($this->technician)->postJson('/api/planters', $form)
+        ->assertUnprocessable()->assertJsonPath('errors.row_count.0', 'A drill has 1 to 64 rows.');
+    $planter = App\Models\Planter::query()->findOrFail($this->postJson('/api/planters', ['row_count' => 64] + $form)->assertCreated()->json('id'));
+    $walk = $this->openWalk($planter, ['opener_blade_diameter', 'press_wheel']);
+    $this->send($walk, $this->reading(64, '17 1/8', ['side' => 'centre']), $this->state(64, 'press_wheel', 'change', ['side' => 'centre', 'chips' => ['loose']]))
+        ->assertOk()->assertJsonPath('receipts.0.outcome', 'stored')->assertJsonPath('receipts.1.outcome', 'stored');
+    $this->getJson("/api/planters/{$planter->id}/board")->assertOk()->assertJsonPath('ribbon.63.verdict', 'change');
+    $this->getJson("/api/planters/{$planter->id}/rows/64")->assertOk();
+});
+
+it('asks of fertilizer, liquid and electronics only what is carried, and of a band on both sides where both are fed', function (): void {
+    $checks = function (array $equipment): array {
+        $made = $this->actingAs($this->technician)->postJson('/api/planters', planterForm(['name' => uniqid(), 'equipment' => $equipment]))->assertCreated();
+
+        return collect($this->getJson("/api/planters/{$made->json('id')}/guide")->json('checks'))->mapWithKeys(fn (array $check): array => [$check['key'] => $check['sides']])->all();
+    };
+    expect($checks(['fertilizer' => true, 'liquid' => false]))->toHaveKey('fertilizer_bearing')->not->toHaveKey('fertilizer_pump')->toMatchArray(['fertilizer_band_offset' => ['centre']])
+        ->and($checks(['fertilizer' => true, 'fertilizer_both_sides' => true]))->toHaveKey('fertilizer_pump')->toMatchArray(['fertilizer_band_depth' => ['left', 'right']])
+        ->and($checks(['liquid' => true]))->not->toHaveKey('fertilizer_bearing')->toHaveKey('fertilizer_pump')
+        ->and($checks(['electronics' => false]))->not->toHaveKey('monitor_on')->toHaveKey('lights');
+});
+
 it('keeps two planters of one farm apart', function (): void {
     $this->actingAs($this->technician)->postJson('/api/planters', planterForm())->assertCreated();
     $this->postJson('/api/planters', planterForm(['name' => 'hask hill']))

@@ -33,7 +33,7 @@ it('stays signed out though a request under way writes its session back', functi
     app('auth')->forgetGuards();
     $this->getJson('/api/me')->assertUnauthorized();
 
-    // Its cookie stands in nobody's way either.
+    // Its cookie stands in nobody\'s way either.
     $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'secret-rows'])->assertOk();
 });
 
@@ -50,5 +50,11 @@ it('does not count sign-ins that succeed', function (): void {
     for ($shift = 1; $shift <= 8; $shift++) {
         $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'secret-rows'])->assertOk();
         app('auth')->guard('web')->logout();
+    }
+});
+
+it('leaves no session with the page, so that one got late takes nobody\'s sign-in back', function (): void {
+    foreach (['/', '/sign-in', '/planters/1/board'] as $address) {
+        expect($this->get($address)->assertOk()->headers->getCookies())->toBe([], $address);
     }
 });

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Pack;
 use App\Models\PartType;
 use App\Models\Photo;
 use App\Spec\CopySpecSheet;
@@ -16,7 +17,7 @@ const OPEN_ROUTES = ['POST api/sign-in'];
 
 /** Routes that are about the caller or the caller's own workshop, with nothing in the address to steal. */
 const OWN_ROUTES = [
-    'POST api/sign-out', 'GET api/me', 'PATCH api/me', 'GET api/yard', 'GET api/spec-sheets', 'POST api/planters', 'PATCH api/workshop', 'GET api/part-types', 'POST api/part-types',
+    'POST api/sign-out', 'GET api/me', 'PATCH api/me', 'GET api/yard', 'GET api/spec-sheets', 'POST api/planters', 'PATCH api/workshop', 'GET api/part-types', 'POST api/part-types', 'GET api/packs', 'POST api/packs',
 ];
 
 /** @return array<string, Route> by method and address */
@@ -60,7 +61,7 @@ it('answers the neighbour with 404 on every route about something', function ():
         'id' => $photo, 'walk_id' => $walk->id, 'planter_id' => $planter->id, 'row_number' => 1, 'check_key' => 'seed_tube', 'side' => 'centre',
         'file_sha256' => str_repeat('0', 64), 'width' => 192, 'height' => 192, 'taken_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id,
     ]);
-    $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id, 'row' => 1, 'photo' => $photo, 'partType' => PartType::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Blade', 'slots' => ['opener_blade'], 'per_row' => 2])->id];
+    $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id, 'row' => 1, 'photo' => $photo, 'pack' => Pack::factory()->create(['workshop_id' => $this->technician->workshop_id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $this->technician->workshop_id])->id];
     $neighbour = $this->technicianOf('Lowmoor Planter Services');
 
     $tried = 0;

@@ -9,12 +9,13 @@ use OpenApi\Attributes as OA;
 use Ustrel\Core\Opener\ShimAdviceCode;
 use Ustrel\Core\Opener\ShimSensitivity;
 
-#[OA\Schema(schema: 'ShimAdvice', required: ['code', 'pairs', 'expected_mm', 'sd_mm', 'uneven'], properties: [
+#[OA\Schema(schema: 'ShimAdvice', required: ['code', 'pairs', 'expected_mm', 'sd_mm', 'uneven', 'long'], properties: [
     new OA\Property(property: 'code', description: 'Worded under shims.CODE in lang/en', type: 'string', enum: ShimAdviceCode::class),
     new OA\Property(property: 'pairs', description: 'Shims to add on each side; negative to take out', type: 'integer'),
     new OA\Property(property: 'expected_mm', description: 'Contact length to be expected after', type: 'number', nullable: true),
     new OA\Property(property: 'sd_mm', type: 'number', nullable: true),
     new OA\Property(property: 'uneven', description: 'The sides do not carry the same number', type: 'boolean'),
+    new OA\Property(property: 'long', description: 'Longer than the window, not shorter', type: 'boolean'),
 ])]
 #[OA\Schema(schema: 'RowContact', required: ['row', 'contact_mm', 'taken_at', 'shims_left', 'shims_right', 'moved', 'advice'], properties: [
     new OA\Property(property: 'row', type: 'integer'),
@@ -26,23 +27,29 @@ use Ustrel\Core\Opener\ShimSensitivity;
     new OA\Property(property: 'advice', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/ShimAdvice')]),
 ])]
 #[OA\Schema(schema: 'Contact', required: ['sensitivity', 'rows'], properties: [
-    new OA\Property(property: 'sensitivity', description: 'How much shorter the contact gets for a shim added on each side; null where the planter has no blade contact', required: ['mm', 'sd_mm', 'moves'], properties: [
+    new OA\Property(property: 'sensitivity', description: 'How much shorter a contact at the aim gets for a shim added on each side; null where the planter has no blade contact', required: ['mm', 'sd_mm', 'moves', 'aim_mm'], properties: [
         new OA\Property(property: 'mm', type: 'number'),
         new OA\Property(property: 'sd_mm', type: 'number'),
         new OA\Property(property: 'moves', description: 'Of this planter, that it was learned from', type: 'integer'),
+        new OA\Property(property: 'aim_mm', type: 'number'),
     ], type: 'object', nullable: true),
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/RowContact')),
 ])]
 final class ContactShape
 {
     /**
-     * @param  array{sensitivity: ShimSensitivity, rows: list<RowContact>}|null  $contact
+     * @param  array{sensitivity: ShimSensitivity, aim: float, rows: list<RowContact>}|null  $contact
      * @return array<string, mixed>
      */
     public static function of(?array $contact): array
     {
         return $contact === null ? ['sensitivity' => null, 'rows' => []] : [
-            'sensitivity' => ['mm' => round($contact['sensitivity']->mean, 3), 'sd_mm' => round($contact['sensitivity']->sd, 3), 'moves' => $contact['sensitivity']->moves],
+            'sensitivity' => [
+                'mm' => round($contact['aim'] - $contact['sensitivity']->after($contact['aim'], 1), 3),
+                'sd_mm' => round($contact['sensitivity']->sd / (2 * $contact['aim']), 3),
+                'moves' => $contact['sensitivity']->moves,
+                'aim_mm' => round($contact['aim'], 3),
+            ],
             'rows' => array_map(static fn (RowContact $row): array => [
                 'row' => $row->row,
                 'contact_mm' => $row->contact?->size,
@@ -56,6 +63,7 @@ final class ContactShape
                     'expected_mm' => $row->advice->expected === null ? null : round($row->advice->expected, 2),
                     'sd_mm' => $row->advice->sd === null ? null : round($row->advice->sd, 2),
                     'uneven' => $row->advice->uneven,
+                    'long' => $row->advice->long,
                 ],
             ], $contact['rows']),
         ];

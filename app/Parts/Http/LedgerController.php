@@ -28,7 +28,7 @@ use Ustrel\Core\Spec\Side;
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
     new OA\Property(property: 'kind', type: 'string', enum: LedgerEventKind::class),
     new OA\Property(property: 'happened_at', description: 'Not in the future', type: 'string', format: 'date-time'),
-    new OA\Property(property: 'row', type: 'integer', maximum: 48, minimum: 1),
+    new OA\Property(property: 'row', type: 'integer', maximum: 64, minimum: 1),
     new OA\Property(property: 'slot', ref: '#/components/schemas/Slot'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
     new OA\Property(property: 'part_type_id', description: 'Of a fitted part; left out where nobody knows', type: 'integer', nullable: true),

@@ -20,23 +20,24 @@ use Ustrel\Core\Wear\LifeStep;
     new OA\Property(property: 'ended', description: 'Of which worn out or failed; the rest was changed early or still runs', type: 'integer'),
     new OA\Property(property: 'longest_m', description: 'Furrow metres that the longest-running part has reached', type: 'number'),
     new OA\Property(property: 'median_m', description: 'What half of them reach; null where more than half have not ended', type: 'number', nullable: true),
-    new OA\Property(property: 'median_low_m', description: '95 % interval', type: 'number', nullable: true),
-    new OA\Property(property: 'median_high_m', description: '95 % interval; null where it is open', type: 'number', nullable: true),
+    new OA\Property(property: 'median_low_m', description: '95 % interval; null where too few have ended to tell', type: 'number', nullable: true),
+    new OA\Property(property: 'median_high_m', description: '95 % interval; null where it is open, or too few have ended', type: 'number', nullable: true),
     new OA\Property(property: 'steps', type: 'array', items: new OA\Items(required: ['ran_m', 'share', 'low', 'high', 'at_risk'], properties: [
         new OA\Property(property: 'ran_m', type: 'number'),
         new OA\Property(property: 'share', description: 'Still running from here on', type: 'number'),
-        new OA\Property(property: 'low', description: '95 % interval', type: 'number'),
-        new OA\Property(property: 'high', type: 'number'),
+        new OA\Property(property: 'low', description: '95 % interval; null where too few have ended to tell', type: 'number', nullable: true),
+        new OA\Property(property: 'high', type: 'number', nullable: true),
         new OA\Property(property: 'at_risk', description: 'Parts still running just before', type: 'integer'),
     ], type: 'object')),
 ])]
 #[OA\Schema(schema: 'PartLives', required: ['curve', 'against', 'comparison'], properties: [
     new OA\Property(property: 'curve', ref: '#/components/schemas/LifeCurve'),
     new OA\Property(property: 'against', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/LifeCurve')]),
-    new OA\Property(property: 'comparison', description: 'By the log-rank test', required: ['clear', 'longer', 'luck'], properties: [
+    new OA\Property(property: 'comparison', description: 'By the log-rank test, its chance by shuffling', required: ['clear', 'too_few', 'longer', 'luck'], properties: [
         new OA\Property(property: 'clear', description: 'The lives differ by more than luck explains', type: 'boolean'),
+        new OA\Property(property: 'too_few', description: 'Of either type too few have ended to tell', type: 'boolean'),
         new OA\Property(property: 'longer', description: 'The part type that lasts longer; null where it is not clear', type: 'integer', nullable: true),
-        new OA\Property(property: 'luck', description: 'Chance of a difference this great if both lasted alike', type: 'number'),
+        new OA\Property(property: 'luck', description: 'Chance of a difference this great if both lasted alike; null where too few have ended', type: 'number', nullable: true),
     ], type: 'object', nullable: true),
 ])]
 final class LivesShape
@@ -51,8 +52,9 @@ final class LivesShape
             'against' => $other === null || $othersLives === null ? null : self::curve($other, $othersLives),
             'comparison' => $comparison === null ? null : [
                 'clear' => $comparison->isClear(),
+                'too_few' => $comparison->tooFew,
                 'longer' => $comparison->isClear() ? ($comparison->hazard < 1 ? $type->id : $other?->id) : null,
-                'luck' => round($comparison->luck, 4),
+                'luck' => $comparison->luck === null ? null : round($comparison->luck, 4),
             ],
         ];
     }

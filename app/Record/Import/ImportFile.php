@@ -75,7 +75,7 @@ final readonly class ImportFile
 
         return match ($kind) {
             ImportKind::Acres => new AcresLines($planter, $ids),
-            ImportKind::Readings => new ReadingLines($planter, $by, $ids, $this->lastReadings),
+            ImportKind::Readings => new ReadingLines($planter, $by, $ids, $this->lastReadings, $touched),
             ImportKind::Changes => new ChangeLines($planter, $by, $ids, $touched),
         };
     }

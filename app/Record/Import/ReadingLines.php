@@ -8,6 +8,7 @@ use App\Models\Planter;
 use App\Models\User;
 use App\Record\Fields;
 use App\Record\Kind;
+use App\Record\Touched;
 use App\Walk\AnswerFields;
 use App\Walk\Board\LastReadings;
 use App\Walk\PastWalk;
@@ -36,6 +37,7 @@ final class ReadingLines implements Lines
         private readonly User $by,
         private readonly LineIds $ids,
         private readonly LastReadings $lastReadings,
+        Touched $touched,
     ) {
         $named = [];
         foreach ($planter->readSheet()->ofRows() as $check) {
@@ -44,7 +46,7 @@ final class ReadingLines implements Lines
             }
         }
         $this->checks = $named;
-        $this->walks = new PastWalk($planter, $by);
+        $this->walks = new PastWalk($planter, $by, $touched);
     }
 
     public function read(LineFields $line): ReadLine

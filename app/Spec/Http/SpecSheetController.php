@@ -47,7 +47,7 @@ final class SpecSheetController extends Controller
     public function update(SpecSheetRequest $request, SpecSheet $specSheet, EditSpecSheet $edit): SpecSheetResource
     {
         return new SpecSheetResource($edit(
-            $specSheet, $this->user($request)->units, $request->name(), $request->figures(), $request->notch(),
+            $specSheet, $this->user($request)->units, $request->name(), $request->figures(), $request->notch(), $request->threads(),
         ));
     }
 

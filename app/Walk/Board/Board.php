@@ -18,6 +18,7 @@ final class Board
     private array $figures;
 
     /**
+     * @param  list<Place>  $places  row by row, then the planter as a whole
      * @param  array<string, CurrentReading>  $current  by place key
      * @param  array<string, LastReading>  $last  by place key
      * @param  list<RibbonRow>  $ribbon  one for each row, from the left
@@ -32,6 +33,7 @@ final class Board
         public readonly SpecSheet $scope,
         public readonly int $rowCount,
         public readonly int $season,
+        public readonly array $places,
         public readonly array $current,
         public readonly array $last,
         public readonly array $ribbon,

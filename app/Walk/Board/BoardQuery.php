@@ -10,9 +10,13 @@ use App\Models\Renewal;
 use App\Models\Walk;
 use App\Models\WalkRow;
 use App\Record\Moments;
+use App\Wear\ExpectedRows;
+use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
+use Ustrel\Core\Walk\Route;
+use Ustrel\Core\Walk\WalkOrder;
 
 /** Reads the board of a planter: the walk that matters now, or one that is asked for. */
 final readonly class BoardQuery
@@ -21,30 +25,33 @@ final readonly class BoardQuery
     {
     }
 
-    /** The board of the open walk, or else of the season's newest; without a reading where there is none yet. */
-    public function ofPlanter(Planter $planter): Board
+    /** With last time only where this walk has not found a place sound: what is sound is quiet. */
+    public function glanceAt(Walk $walk, Planter $planter): Board
     {
-        $walk = $planter->openWalk()
-            ?? $planter->walks()->where('season', '>=', $planter->season())->latest('started_at')->first();
+        $current = self::current($walk);
+        $unsettled = static fn (Place $place): bool => ($current[$place->key()] ?? null)?->verdict !== Verdict::Sound;
 
-        return $walk === null ? $this->unwalked($planter) : $this->ofWalk($walk, $planter);
+        return self::board($walk, $planter, $current, fn (array $places): array => $this->lastReadings->at(array_values(array_filter($places, $unsettled)), $walk));
     }
 
     public function ofWalk(Walk $walk, Planter $planter): Board
     {
+        return self::board($walk, $planter, self::current($walk), fn (): array => $this->lastReadings->beforeWalk($walk));
+    }
+
+    /**
+     * @param  array<string, CurrentReading>  $current  by place key
+     * @param  callable(list<Place>): array<string, LastReading>  $last  by place key
+     */
+    private static function board(Walk $walk, Planter $planter, array $current, callable $last): Board
+    {
+        $sheet = $walk->readSheet();
+        $places = self::places($sheet, $walk->row_count);
         $read = WalkRow::query()->where('walk_id', $walk->id)->get();
 
         return new Board(
-            $planter,
-            $walk,
-            $walk->readSheet(),
-            $walk->scope(),
-            $walk->row_count,
-            $walk->season,
-            self::current($walk),
-            $this->lastReadings->beforeWalk($walk),
-            RibbonRow::all($walk->row_count, $read),
-            RibbonRow::ofWholePlanter($read),
+            $planter, $walk, $sheet, $walk->scope(), $walk->row_count, $walk->season, $places, $current, $last($places),
+            RibbonRow::all($walk->row_count, $read, $walk->isFinished() ? [] : ExpectedRows::ofOne($planter)), RibbonRow::ofWholePlanter($read),
         );
     }
 
@@ -54,17 +61,16 @@ final readonly class BoardQuery
         $sheet = $planter->readSheet();
 
         return new Board(
-            $planter,
-            null,
-            $sheet,
-            $sheet,
-            $planter->row_count,
-            $planter->season(),
-            [],
+            $planter, null, $sheet, $sheet, $planter->row_count, $planter->season(), self::places($sheet, $planter->row_count), [],
             $this->lastReadings->before($planter->id, $planter->season(), Moments::now()),
-            RibbonRow::all($planter->row_count, []),
-            RibbonRow::ofWholePlanter([]),
+            RibbonRow::all($planter->row_count, [], ExpectedRows::ofOne($planter)), RibbonRow::ofWholePlanter([]),
         );
+    }
+
+    /** @return list<Place> */
+    private static function places(SpecSheet $sheet, int $rows): array
+    {
+        return Route::through($sheet, $rows, WalkOrder::RowByRow)->places;
     }
 
     /** @return array<string, CurrentReading> by place key */

@@ -8,7 +8,9 @@ use App\Models\Cell;
 use App\Models\Fitting;
 use App\Models\Walk;
 use App\Record\Moments;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use stdClass;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\Slot;
@@ -31,19 +33,69 @@ final class LastReadings
     }
 
     /**
+     * @param  list<Place>  $places  that are asked about
+     * @return array<string, LastReading> by place key
+     */
+    public function at(array $places, Walk $walk): array
+    {
+        if ($places === []) {
+            return [];
+        }
+        $columns = [];
+        foreach ($places as $place) {
+            foreach (array_values(Cell::at($place)) as $column => $value) {
+                $columns[$column][] = $value;
+            }
+        }
+        $newest = self::earlier($walk->planter_id, $walk->season)
+            ->whereColumn('row_number', 'asked.row')
+            ->whereColumn('check_key', 'asked.check')
+            ->whereColumn('side', 'asked.side')
+            ->orderByRaw('season DESC, taken_at DESC')
+            ->limit(1);
+        $found = DB::query()
+            ->fromRaw('unnest(?::int[], ?::text[], ?::text[]) AS asked (row, "check", side)', array_map(static fn (array $values): string => '{'.implode(',', $values).'}', $columns))
+            ->joinLateral($newest->selectRaw(self::columns()), 'newest')
+            ->get('newest.*');
+
+        return self::unlessRenewed($found, $walk->planter_id, $walk->began());
+    }
+
+    /**
      * @param  Moment  $asOf  what was fitted by then counts
      * @return array<string, LastReading> by place key
      */
     public function before(int $planterId, int $season, Moment $asOf): array
     {
-        $found = Cell::query()
+        $found = self::earlier($planterId, $season)
+            ->selectRaw('DISTINCT ON (row_number, check_key, side) '.self::columns())
+            ->orderByRaw('row_number, check_key, side, season DESC, taken_at DESC')
+            ->get();
+
+        return self::unlessRenewed($found, $planterId, $asOf);
+    }
+
+    private static function columns(): string
+    {
+        return Place::KEY_IN_SQL.' AS place, check_key, value, state, chips, season, '.Moments::sql('taken_at').' AS at';
+    }
+
+    /** What was recorded in the seasons before one. */
+    private static function earlier(int $planterId, int $season): Builder
+    {
+        return Cell::query()
             ->where('planter_id', $planterId)
             ->where('season', '<', $season)
             ->where('result', Result::Recorded->value)
-            ->toBase()
-            ->selectRaw('DISTINCT ON (row_number, check_key, side) '.Place::KEY_IN_SQL.' AS place, check_key, value, state, chips, season, '.Moments::sql('taken_at').' AS at')
-            ->orderByRaw('row_number, check_key, side, season DESC, taken_at DESC')
-            ->get();
+            ->toBase();
+    }
+
+    /**
+     * @param  Collection<int, stdClass>  $found  the newest of each place
+     * @return array<string, LastReading> by place key
+     */
+    private static function unlessRenewed(Collection $found, int $planterId, Moment $asOf): array
+    {
         $fitted = $found->isEmpty() ? [] : self::fitted($planterId, $asOf);
         $renewedAt = self::renewedAt($fitted);
         $last = $renewed = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use App\Models\WalkRow;
+use App\Wear\ExpectedRow;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Place;
 
@@ -17,18 +18,30 @@ final readonly class RibbonRow
         /** 0 to 1; null where nothing that wears was read. */
         public ?float $lifeLeft = null,
         public int $checked = 0,
+        /** What it is expected to be, while nobody has looked. */
+        public ?Verdict $expected = null,
     ) {
     }
 
     /**
      * @param  iterable<WalkRow>  $read  that one walk has
+     * @param  array<int, ExpectedRow>  $expected  by row; of those that are not yet looked at
      * @return list<self> one for each row of the planter
      */
-    public static function all(int $rowCount, iterable $read): array
+    public static function all(int $rowCount, iterable $read, array $expected = []): array
     {
         $lines = self::byRow($read);
 
-        return array_map(static fn (int $row): self => $lines[$row] ?? new self($row), range(1, $rowCount));
+        return array_map(static function (int $row) use ($lines, $expected): self {
+            $read = $lines[$row] ?? null;
+
+            return $read === null || $read->verdict === Verdict::Unchecked ? self::expected($row, $expected[$row] ?? null) : $read;
+        }, range(1, $rowCount));
+    }
+
+    private static function expected(int $row, ?ExpectedRow $expected): self
+    {
+        return new self($row, lifeLeft: $expected?->lifeLeft, expected: $expected?->verdict);
     }
 
     /** @param  iterable<WalkRow>  $read  that one walk has */

@@ -7,8 +7,6 @@ namespace App\Walk\Board;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\Outlook;
 use Ustrel\Core\Walk\Place;
-use Ustrel\Core\Walk\Route;
-use Ustrel\Core\Walk\WalkOrder;
 
 /** A walk as it is now, and which of its places have changed since a device last heard of it. */
 final readonly class WalkNews
@@ -32,7 +30,7 @@ final readonly class WalkNews
         $changed = $this->changed === null ? null : array_flip($this->changed);
 
         return array_values(array_filter(
-            Route::through($sheet, $this->board->rowCount, WalkOrder::RowByRow)->places,
+            $this->board->places,
             static fn (Place $place): bool => $changed === null
                 || isset($changed[$place->key()])
                 || ($changed !== [] && $sheet->checks[$place->check->value]->comparesRows()),

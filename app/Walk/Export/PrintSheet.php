@@ -16,8 +16,6 @@ use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\State;
 use Ustrel\Core\Walk\Findings;
 use Ustrel\Core\Walk\Place;
-use Ustrel\Core\Walk\Route;
-use Ustrel\Core\Walk\WalkOrder;
 
 /** A walk on paper: what was found, or an empty sheet to fill in with a pencil. A4, lying. */
 final readonly class PrintSheet
@@ -73,9 +71,10 @@ final readonly class PrintSheet
     /** @return list<array{row: int, check: string, reading: string, verdict: string, reasons: string, last: string}> the worst first */
     private function findings(): array
     {
-        $places = Route::through($this->board->sheet, $this->board->rowCount, WalkOrder::RowByRow)->places;
+        $places = $this->board->places;
 
-        return array_map(function (Place $place): array {
+        return array_map(function (int $at) use ($places): array {
+            $place = $places[$at];
             $now = $this->board->current[$place->key()];
 
             return [

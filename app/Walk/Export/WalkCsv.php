@@ -11,8 +11,6 @@ use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\Chip;
 use Ustrel\Core\Walk\Place;
-use Ustrel\Core\Walk\Route;
-use Ustrel\Core\Walk\WalkOrder;
 
 /** A walk as CSV, one place a line. Columns and quoting: docs/formats.md. */
 final readonly class WalkCsv
@@ -33,8 +31,7 @@ final readonly class WalkCsv
     public function write($to): void
     {
         self::line($to, self::COLUMNS);
-        $route = Route::through($this->board->sheet, $this->board->rowCount, WalkOrder::RowByRow);
-        foreach ($route->places as $place) {
+        foreach ($this->board->places as $place) {
             self::line($to, $this->fields($place));
         }
     }

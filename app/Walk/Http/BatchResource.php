@@ -15,11 +15,11 @@ use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'Reading', required: ['id', 'row', 'check', 'side', 'taken_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
-    new OA\Property(property: 'row', description: '0 for a check of the whole planter', type: 'integer', maximum: 48, minimum: 0),
+    new OA\Property(property: 'row', description: '0 for a check of the whole planter', type: 'integer', maximum: 64, minimum: 0),
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
     new OA\Property(property: 'result', description: 'recorded by default', ref: '#/components/schemas/Result'),
-    new OA\Property(property: 'entry', description: 'typed by default; rest_of_row and rest_of_station go with looked_sound', ref: '#/components/schemas/Entry'),
+    new OA\Property(property: 'entry', description: 'typed by default; rest_here, rest_of_row and rest_of_station go with looked_sound', ref: '#/components/schemas/Entry'),
     new OA\Property(property: 'typed', description: 'A figure as typed, where the check takes one', type: 'string'),
     new OA\Property(property: 'units', description: 'The system of a bare number', type: 'string', default: 'in', enum: ['in', 'mm']),
     new OA\Property(property: 'state', description: 'Where the check takes no figure', ref: '#/components/schemas/State'),

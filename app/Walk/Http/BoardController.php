@@ -7,7 +7,9 @@ namespace App\Walk\Http;
 use App\Http\Controller;
 use App\Models\Planter;
 use App\Walk\Board\BoardQuery;
+use App\Walk\Board\FaceQuery;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
 
@@ -16,17 +18,27 @@ final class BoardController extends Controller
     #[OA\Get(path: '/api/planters/{planter}/board', operationId: 'board', tags: ['board'])]
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'walk', description: 'A walk of this planter; by default the open one, or else the newest of this season', in: 'query', schema: new OA\Schema(type: 'string', format: 'uuid'))]
+    #[OA\Response(response: 304, description: 'As it was under the ETag in If-None-Match')]
     #[OA\Response(response: 200, description: 'The planter by that walk', content: new OA\JsonContent(ref: '#/components/schemas/Board'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    public function __invoke(Request $request, Planter $planter, BoardQuery $board): BoardResource
+    public function show(Request $request, Planter $planter, BoardQuery $board): Response
     {
         $planter->load(['specSheet', 'workshop']);
         $asked = $request->query('walk');
-        if ($asked === null) {
-            return new BoardResource($board->ofPlanter($planter));
-        }
-        abort_unless(is_string($asked) && Str::isUuid($asked), 404);
+        abort_unless($asked === null || (is_string($asked) && Str::isUuid($asked)), 404);
+        $walk = $asked === null ? $planter->walkThatMatters() : $planter->walks()->findOrFail($asked);
 
-        return new BoardResource($board->ofWalk($planter->walks()->findOrFail($asked), $planter));
+        return KeptBoard::answer($request, $planter, $walk, static fn (): BoardResource => new BoardResource(
+            $walk === null ? $board->unwalked($planter) : $board->glanceAt($walk, $planter),
+        ));
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/face', operationId: 'face', description: 'What every screen of a planter shows', tags: ['board'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'The planter and its rows by the walk that matters now', content: new OA\JsonContent(ref: '#/components/schemas/Face'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function face(Planter $planter, FaceQuery $face): FaceResource
+    {
+        return new FaceResource($face->of($planter->load(['specSheet', 'workshop'])));
     }
 }

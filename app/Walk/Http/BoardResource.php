@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walk\Http;
 
+use App\Http\GlanceShape;
 use App\Http\SaysAll;
 use App\Spec\Http\CheckShape;
 use App\Walk\Board\Board;
@@ -13,12 +14,11 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Walk\Findings;
+use Ustrel\Core\Walk\Glance;
 use Ustrel\Core\Walk\Place;
-use Ustrel\Core\Walk\Route;
-use Ustrel\Core\Walk\WalkOrder;
 
 /** @property Board $resource */
-#[OA\Schema(schema: 'Board', required: ['planter', 'walk', 'season', 'checks', 'ribbon', 'whole_planter', 'row_doubts', 'cells', 'findings'], properties: [
+#[OA\Schema(schema: 'Board', required: ['planter', 'walk', 'season', 'checks', 'ribbon', 'whole_planter', 'row_doubts', 'cells', 'glance', 'findings'], properties: [
     new OA\Property(property: 'planter', ref: '#/components/schemas/Planter'),
     new OA\Property(property: 'walk', description: 'Null where this season has no walk yet', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/Walk')]),
     new OA\Property(property: 'season', type: 'integer'),
@@ -26,7 +26,8 @@ use Ustrel\Core\Walk\WalkOrder;
     new OA\Property(property: 'ribbon', type: 'array', items: new OA\Items(ref: '#/components/schemas/RibbonRow')),
     new OA\Property(property: 'whole_planter', ref: '#/components/schemas/RibbonRow'),
     new OA\Property(property: 'row_doubts', ref: '#/components/schemas/RowDoubts'),
-    new OA\Property(property: 'cells', description: 'Every place, row by row', type: 'array', items: new OA\Items(ref: '#/components/schemas/Cell')),
+    new OA\Property(property: 'cells', description: 'Every place, row by row', type: 'array', items: new OA\Items(ref: '#/components/schemas/BoardCell')),
+    new OA\Property(property: 'glance', ref: '#/components/schemas/Glance'),
     new OA\Property(property: 'findings', description: 'What is not sound, the worst first: places in the list of cells', type: 'array', items: new OA\Items(type: 'integer')),
 ])]
 final class BoardResource extends JsonResource
@@ -37,7 +38,7 @@ final class BoardResource extends JsonResource
     public function toArray(Request $request): array
     {
         $board = $this->resource;
-        $route = Route::through($board->sheet, $board->rowCount, WalkOrder::RowByRow);
+        $places = $board->places;
 
         return [
             'planter' => (new PlanterResource($board->planter))->toArray($request),
@@ -47,20 +48,10 @@ final class BoardResource extends JsonResource
             'ribbon' => array_map(RibbonRowResource::shape(...), $board->ribbon),
             'whole_planter' => RibbonRowResource::shape($board->wholePlanter),
             'row_doubts' => (object) GuideShape::rowDoubts($board),
-            'cells' => array_map(static fn (Place $place): array => CellShape::of($place, $board), $route->places),
-            'findings' => self::findings($board, $route->places),
+            'cells' => array_map(static fn (Place $place): array => BoardCellShape::of($place, $board), $places),
+            'glance' => GlanceShape::of(Glance::ofVerdicts($board->sheet, $board->scope, $places, $board->rowCount, $board->verdicts())),
+            'findings' => Findings::among($places, $board->verdicts()),
         ];
-    }
-
-    /**
-     * @param  list<Place>  $places
-     * @return list<int>
-     */
-    private static function findings(Board $board, array $places): array
-    {
-        $index = array_flip(array_map(static fn (Place $place): string => $place->key(), $places));
-
-        return array_map(static fn (Place $place): int => $index[$place->key()], Findings::among($places, $board->verdicts()));
     }
 
     /** @return list<array<string, mixed>> */

@@ -17,7 +17,7 @@ final class HistoryRequest extends FormRequest
     {
         return [
             // 0 is the planter as a whole.
-            'row' => ['required', 'string', 'regex:/^\d{1,2}$/D', 'integer', 'between:0,48'],
+            'row' => ['required', 'string', 'regex:/^\d{1,2}$/D', 'integer', 'between:0,64'],
             'check' => ['required', Rule::enum(CheckKey::class)],
             'side' => ['required', Rule::enum(Side::class)],
         ];

@@ -16,7 +16,7 @@ use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'NoteEntry', required: ['id', 'row', 'check', 'side', 'kind', 'text', 'taken_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
-    new OA\Property(property: 'row', type: 'integer', maximum: 48, minimum: 0),
+    new OA\Property(property: 'row', type: 'integer', maximum: 64, minimum: 0),
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
     new OA\Property(property: 'kind', ref: '#/components/schemas/NoteKind'),

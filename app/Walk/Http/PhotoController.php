@@ -27,7 +27,7 @@ final class PhotoController extends Controller
     #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['id', 'row', 'check', 'side', 'taken_at', 'photo'], properties: [
         new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
-        new OA\Property(property: 'row', type: 'integer', maximum: 48, minimum: 0),
+        new OA\Property(property: 'row', type: 'integer', maximum: 64, minimum: 0),
         new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
         new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
         new OA\Property(property: 'taken_at', type: 'string', format: 'date-time'),

@@ -38,7 +38,7 @@ final class PrintController extends Controller
         $planter->load(['specSheet', 'workshop']);
         $walk = $planter->openWalk();
         $board = $walk === null ? $boards->unwalked($planter) : $boards->ofWalk($walk, $planter);
-        $empty = new Board($planter, $board->walk, $board->sheet, $board->scope, $board->rowCount, $board->season, [], [], $board->ribbon, $board->wholePlanter);
+        $empty = new Board($planter, $board->walk, $board->sheet, $board->scope, $board->rowCount, $board->season, $board->places, [], [], $board->ribbon, $board->wholePlanter);
 
         return self::pdf($this->sheet($request, $empty)->blank(), "{$planter->name} blank");
     }

@@ -6,8 +6,10 @@ namespace App\Walk\Http;
 
 use App\Http\Controller;
 use App\Models\Planter;
+use App\Parts\FittedPart;
 use App\Parts\Http\FittingShape;
 use App\Parts\LedgerQuery;
+use App\Parts\MovedShims;
 use App\Walk\Board\HistoryQuery;
 use App\Walk\Board\HistoryReading;
 use App\Walk\Board\Remarks;
@@ -20,13 +22,20 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
 ], allOf: [new OA\Schema(ref: '#/components/schemas/HistoryReading')])]
+#[OA\Schema(schema: 'RowFitting', required: ['season', 'removed_season'], properties: [
+    new OA\Property(property: 'season', description: 'In which it was fitted', type: 'integer'),
+    new OA\Property(property: 'removed_season', type: 'integer', nullable: true),
+], allOf: [new OA\Schema(ref: '#/components/schemas/Fitting')])]
+#[OA\Schema(schema: 'RowShimMove', required: ['season'], properties: [
+    new OA\Property(property: 'season', type: 'integer'),
+], allOf: [new OA\Schema(ref: '#/components/schemas/ShimMove')])]
 #[OA\Schema(schema: 'RowRecord', required: ['row', 'readings', 'notes', 'photos', 'fittings', 'shim_moves', 'forecast', 'run_m'], properties: [
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'readings', description: 'Figures and trouble of all walks, newest first; what was sound without a figure is left out', type: 'array', items: new OA\Items(ref: '#/components/schemas/TimelineReading')),
     new OA\Property(property: 'notes', type: 'array', items: new OA\Items(ref: '#/components/schemas/Note')),
     new OA\Property(property: 'photos', type: 'array', items: new OA\Items(ref: '#/components/schemas/Photo')),
-    new OA\Property(property: 'fittings', description: 'What is fitted, and was, newest first', type: 'array', items: new OA\Items(ref: '#/components/schemas/Fitting')),
-    new OA\Property(property: 'shim_moves', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShimMove')),
+    new OA\Property(property: 'fittings', description: 'What is fitted, and was, newest first', type: 'array', items: new OA\Items(ref: '#/components/schemas/RowFitting')),
+    new OA\Property(property: 'shim_moves', type: 'array', items: new OA\Items(ref: '#/components/schemas/RowShimMove')),
     new OA\Property(property: 'forecast', ref: '#/components/schemas/Forecast'),
     new OA\Property(property: 'run_m', description: 'Furrow metres that the row has run altogether', type: 'number'),
 ])]
@@ -50,8 +59,11 @@ final class RowController extends Controller
             ),
             'notes' => array_map(RemarkShape::note(...), $remarks->notesOfRow($planter, $row)),
             'photos' => array_map(RemarkShape::photo(...), $remarks->photosOfRow($planter, $row)),
-            'fittings' => array_map(FittingShape::of(...), LedgerQuery::ofRow($planter, $row)),
-            'shim_moves' => array_map(FittingShape::shimMove(...), LedgerQuery::shimMoves($planter, $row)),
+            'fittings' => array_map(static fn (FittedPart $part): array => FittingShape::of($part) + [
+                'season' => $planter->seasonAt($part->fittedAt),
+                'removed_season' => $part->removedAt === null ? null : $planter->seasonAt($part->removedAt),
+            ], LedgerQuery::ofRow($planter, $row)),
+            'shim_moves' => array_map(static fn (MovedShims $move): array => FittingShape::shimMove($move) + ['season' => $planter->seasonAt($move->at)], LedgerQuery::shimMoves($planter, $row)),
             'forecast' => ForecastShape::of($forecast),
             'run_m' => round($forecast->log->total($row)->metres, 1),
         ]);

@@ -25,6 +25,7 @@ final class StartWalkRequest extends FormRequest
             'kind' => ['required', Rule::enum(WalkKind::class)],
             'order' => ['required', Rule::enum(WalkOrder::class)],
             'checks' => ['sometimes', 'list'],
+            'pack' => ['nullable', 'string', 'max:60'],
             'cautions_acknowledged' => ['boolean:strict', 'accepted'],
             'started_at' => ['bail', 'sometimes', 'string', $this->momentRule(...)],
         ];
@@ -36,6 +37,7 @@ final class StartWalkRequest extends FormRequest
         return [
             'cautions_acknowledged.*' => __('error.cautions'),
             'started_at.string' => __('refused.no_time'),
+            'pack.*' => __('pack.name'),
             'id.*' => __('refused.no_id'),
         ];
     }
@@ -48,6 +50,7 @@ final class StartWalkRequest extends FormRequest
             WalkOrder::from($this->string('order')->toString()),
             $this->has('checks') ? $this->array('checks') : null,
             $this->has('started_at') ? CarbonImmutable::createFromTimestampMs(Moment::of($this->string('started_at')->toString())->milliseconds) : CarbonImmutable::now(),
+            $this->filled('pack') ? trim($this->string('pack')->toString()) : null,
         );
     }
 

@@ -38,6 +38,7 @@ final class WalkController extends Controller
         new OA\Property(property: 'order', ref: '#/components/schemas/WalkOrder'),
         new OA\Property(property: 'id', description: 'Made on the device, UUIDv7; starting it again with the same id is harmless', type: 'string', format: 'uuid'),
         new OA\Property(property: 'checks', description: 'Those that are walked; all by default', type: 'array', items: new OA\Items(ref: '#/components/schemas/CheckKey')),
+        new OA\Property(property: 'pack', description: 'The name of the pack that the checks are of', type: 'string', maxLength: 60, nullable: true),
         new OA\Property(property: 'cautions_acknowledged', description: 'The lock-up cautions were read; without it no walk starts', type: 'boolean'),
         new OA\Property(property: 'started_at', description: 'Where it was started without a signal', type: 'string', format: 'date-time'),
     ]))]

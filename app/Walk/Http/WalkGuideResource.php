@@ -21,7 +21,7 @@ use Ustrel\Core\Walk\WalkOrder;
     new OA\Property(property: 'bands', description: 'Only where the season\'s outlook counts; else the check\'s, or those of row_bands', type: 'array', items: new OA\Items(ref: '#/components/schemas/Band')),
     new OA\Property(property: 'doubts', description: 'Only where last time counts; else the check\'s', type: 'array', items: new OA\Items(ref: '#/components/schemas/Doubt')),
 ], allOf: [new OA\Schema(ref: '#/components/schemas/Cell')])]
-#[OA\Schema(schema: 'WalkGuide', required: ['planter', 'walk', 'season', 'checks', 'steps', 'orders'], properties: [
+#[OA\Schema(schema: 'WalkGuide', required: ['planter', 'walk', 'season', 'checks', 'steps', 'orders', 'last_pack'], properties: [
     new OA\Property(property: 'planter', ref: '#/components/schemas/Planter'),
     new OA\Property(property: 'walk', description: 'Null where none is open: the guide of the walk that would be started', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/Walk')]),
     new OA\Property(property: 'season', description: 'The year of planting', type: 'integer'),
@@ -32,6 +32,7 @@ use Ustrel\Core\Walk\WalkOrder;
         new OA\Property(property: 'station_by_station', type: 'array', items: new OA\Items(type: 'integer')),
         new OA\Property(property: 'snake', type: 'array', items: new OA\Items(type: 'integer')),
     ], type: 'object'),
+    new OA\Property(property: 'last_pack', description: 'The name of the pack that the planter was last walked with', type: 'string', nullable: true),
 ], allOf: [new OA\Schema(ref: '#/components/schemas/WalkState')])]
 final class WalkGuideResource extends JsonResource
 {
@@ -41,7 +42,7 @@ final class WalkGuideResource extends JsonResource
     public function toArray(Request $request): array
     {
         $board = $this->resource->board;
-        $places = Route::through($board->sheet, $board->rowCount, WalkOrder::RowByRow)->places;
+        $places = $board->places;
         $index = array_flip(array_map(static fn (Place $place): string => $place->key(), $places));
         $orders = [];
         foreach (WalkOrder::cases() as $order) {
@@ -56,6 +57,7 @@ final class WalkGuideResource extends JsonResource
             'checks' => BoardResource::checks($board),
             'steps' => array_map($this->step(...), $places),
             'orders' => $orders,
+            'last_pack' => $board->walk === null ? $board->planter->lastPack() : $board->walk->pack,
         ] + WalkNewsResource::state($this->resource);
     }
 

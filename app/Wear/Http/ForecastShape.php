@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wear\Http;
 
+use App\Http\GlanceShape;
 use App\Models\Planter;
 use App\Wear\PlaceForecast;
 use App\Wear\PlanterForecast;
@@ -17,7 +18,7 @@ use Ustrel\Core\Wear\Standing;
     new OA\Property(property: 'p50', description: 'By the nominal life where the record is too thin', type: 'number', nullable: true),
     new OA\Property(property: 'p90', type: 'number', nullable: true),
 ])]
-#[OA\Schema(schema: 'PlaceForecast', required: ['row', 'check', 'side', 'slot', 'fitting_id', 'size_mm', 'use_m', 'left_m', 'left_acres', 'chance', 'due_on', 'thin', 'readings', 'outliers', 'standing', 'short'], properties: [
+#[OA\Schema(schema: 'PlaceForecast', required: ['row', 'check', 'side', 'slot', 'fitting_id', 'size_mm', 'use_m', 'left_m', 'left_acres', 'chance', 'due_on', 'thin', 'readings', 'outliers', 'standing', 'short', 'grown'], properties: [
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
@@ -34,6 +35,7 @@ use Ustrel\Core\Wear\Standing;
     new OA\Property(property: 'outliers', description: 'Readings that do not fit the rest; they hardly weigh', type: 'array', items: new OA\Items(type: 'string', format: 'uuid')),
     new OA\Property(property: 'standing', description: 'How it stands in the season that is coming', type: 'string', enum: Standing::class),
     new OA\Property(property: 'short', description: 'Not to be counted on for the whole season', type: 'boolean'),
+    new OA\Property(property: 'grown', description: 'Its newest reading shows more left than there can be: it may have been changed', type: 'boolean'),
 ])]
 #[OA\Schema(schema: 'SeasonPlan', required: ['acres', 'done', 'left', 'days', 'planned'], properties: [
     new OA\Property(property: 'acres', type: 'number'),
@@ -42,10 +44,12 @@ use Ustrel\Core\Wear\Standing;
     new OA\Property(property: 'days', description: 'From the first to the last day of planting', type: 'integer', nullable: true),
     new OA\Property(property: 'planned', description: 'False: nobody has said, and it is as much as the last season', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'Forecast', required: ['plan', 'watch_chance', 'places'], properties: [
+#[OA\Schema(schema: 'Forecast', required: ['plan', 'watch_chance', 'places', 'glance', 'grow_back'], properties: [
     new OA\Property(property: 'plan', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/SeasonPlan')]),
     new OA\Property(property: 'watch_chance', description: 'The shop\'s figure: over it a part is watched', type: 'number'),
     new OA\Property(property: 'places', type: 'array', items: new OA\Items(ref: '#/components/schemas/PlaceForecast')),
+    new OA\Property(property: 'glance', ref: '#/components/schemas/Glance'),
+    new OA\Property(property: 'grow_back', description: 'Checks that read as if parts grew back, all in all: the tape reads long, or the limit figures are wrong', type: 'array', items: new OA\Items(ref: '#/components/schemas/CheckKey')),
 ])]
 final class ForecastShape
 {
@@ -56,6 +60,8 @@ final class ForecastShape
             'plan' => self::plan($forecast->planter, $forecast->plan),
             'watch_chance' => (float) $forecast->planter->workshop->watch_chance,
             'places' => array_map(self::place(...), $forecast->places),
+            'glance' => GlanceShape::of($forecast->glance()),
+            'grow_back' => $forecast->growBack(),
         ];
     }
 
@@ -91,6 +97,7 @@ final class ForecastShape
             'outliers' => $forecast->outliers,
             'standing' => $forecast->standing->value,
             'short' => $forecast->standing->isShort(),
+            'grown' => $forecast->grown,
         ];
     }
 }

@@ -22,9 +22,10 @@ use Ustrel\Core\Spec\Downforce;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\RowUnitType;
 use ValueError;
 
-#[OA\Schema(schema: 'Equipment', description: 'What the planter carries; what is not fitted is not asked', required: ['meter', 'drive', 'downforce', 'closing_wheels', 'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard'], properties: [
+#[OA\Schema(schema: 'Equipment', description: 'What the planter carries; what is not fitted is not asked', required: ['meter', 'drive', 'downforce', 'closing_wheels', 'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard', 'fertilizer_both_sides', 'liquid', 'electronics'], properties: [
     new OA\Property(property: 'meter', type: 'string', enum: Meter::class),
     new OA\Property(property: 'drive', type: 'string', enum: Drive::class),
     new OA\Property(property: 'downforce', type: 'string', enum: Downforce::class),
@@ -38,11 +39,14 @@ use ValueError;
     new OA\Property(property: 'lift_assist', type: 'boolean'),
     new OA\Property(property: 'heavy_blades', description: 'Opener blades of the heavier kind, with large rivets', type: 'boolean'),
     new OA\Property(property: 'clearance_guard', description: 'The seed tube guard with clearance for large rivets', type: 'boolean'),
+    new OA\Property(property: 'fertilizer_both_sides', description: 'Fertilizer is fed on both sides of the row', type: 'boolean'),
+    new OA\Property(property: 'liquid', description: 'A liquid system: tank, pump, screens', type: 'boolean'),
+    new OA\Property(property: 'electronics', description: 'Monitor, sensors and maps', type: 'boolean'),
 ])]
 #[OA\Schema(schema: 'PlanterEdit', required: ['farm', 'name', 'row_count', 'spacing', 'spec_sheet_id'], properties: [
     new OA\Property(property: 'farm', type: 'string', maxLength: 80),
     new OA\Property(property: 'name', type: 'string', maxLength: 80),
-    new OA\Property(property: 'row_count', type: 'integer', maximum: 48, minimum: 1),
+    new OA\Property(property: 'row_count', description: '1 to 48, of a drill to 64', type: 'integer', maximum: 64, minimum: 1),
     new OA\Property(property: 'spacing', description: 'Row spacing as typed, such as 30 in or 76 cm', type: 'string'),
     new OA\Property(property: 'sections', description: 'Rows in each section of the toolbar from the left; one section by default', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'spec_sheet_id', type: 'integer'),
@@ -55,16 +59,20 @@ final class PlanterRequest extends FormRequest
 {
     private const WIDEST_SPACING_INCHES = 80;
 
+    private const MOST_ROWS = 48;
+
+    private const MOST_ROWS_OF_A_DRILL = 64;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
         return [
             'farm' => ['required', 'string', 'max:80'],
             'name' => ['required', 'string', 'max:80'],
-            'row_count' => ['required', 'integer:strict', 'between:1,48'],
+            'row_count' => ['bail', 'required', 'integer:strict', $this->rowsRule(...)],
             'spacing' => ['bail', 'required', 'string', 'max:40', $this->spacingRule(...)],
-            'sections' => ['bail', 'sometimes', 'list', 'max:48', $this->sectionsRule(...)],
-            'sections.*' => ['integer:strict', 'between:1,48'],
+            'sections' => ['bail', 'sometimes', 'list', 'max:64', $this->sectionsRule(...)],
+            'sections.*' => ['integer:strict', 'between:1,64'],
             'spec_sheet_id' => ['bail', 'required', 'integer:strict', $this->sheetRule(...)],
             'equipment' => ['bail', 'sometimes', 'array:meter,drive,downforce,closing_wheels,'.implode(',', Equipment::OPTIONS), $this->fitRule(...)],
             'equipment.meter' => [Rule::enum(Meter::class)],
@@ -82,7 +90,8 @@ final class PlanterRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'row_count.*' => __('planter.row_count'),
+            'row_count.required' => __('planter.row_count'),
+            'row_count.integer' => __('planter.row_count'),
             'sections.list' => __('planter.sections_shape'),
             'sections.max' => __('planter.sections_shape'),
             'sections.*.*' => __('planter.sections_shape'),
@@ -121,6 +130,16 @@ final class PlanterRequest extends FormRequest
         $sheet = SpecSheet::usableBy($this->workshopId())->findOrFail($this->integer('spec_sheet_id'));
 
         return Equipment::of($this->array('equipment'), $sheet->read()->type);
+    }
+
+    /** A planter has up to 48 rows, a drill up to 64. */
+    private function rowsRule(string $field, mixed $value, Closure $fail): void
+    {
+        $sheet = is_int($this->input('spec_sheet_id')) ? SpecSheet::usableBy($this->workshopId())->find($this->integer('spec_sheet_id')) : null;
+        $isDrill = $sheet?->read()->type === RowUnitType::SingleDiscDrill;
+        if ($value < 1 || $value > ($isDrill ? self::MOST_ROWS_OF_A_DRILL : self::MOST_ROWS)) {
+            $fail(__($isDrill ? 'planter.drill_rows' : 'planter.row_count'));
+        }
     }
 
     /** Parts that do not go together are not recorded together. */

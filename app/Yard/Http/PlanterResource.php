@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Yard\Http;
 
 use App\Models\Planter;
+use App\Spec\Http\ThreadsShape;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
@@ -26,7 +27,9 @@ use Ustrel\Core\Spec\RowUnitType;
     new OA\Property(property: 'planting_days', type: 'integer', nullable: true),
     new OA\Property(property: 'days_to_planting', description: 'Negative once planting has begun', type: 'integer', nullable: true),
     new OA\Property(property: 'equipment', ref: '#/components/schemas/Equipment'),
-    new OA\Property(property: 'spec_sheet', required: ['id', 'name', 'type'], properties: [
+    new OA\Property(property: 'spec_sheet', required: ['id', 'name', 'type', 'left_hand_thread', 'torque'], properties: [
+        new OA\Property(property: 'left_hand_thread', description: 'The side whose blade is bolted on with a left-hand thread', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/Side')]),
+        new OA\Property(property: 'torque', description: 'Of the blade bolts, as the manual writes it; empty: see the manual', type: 'string'),
         new OA\Property(property: 'id', type: 'integer'),
         new OA\Property(property: 'name', type: 'string'),
         new OA\Property(property: 'type', type: 'string'),
@@ -51,7 +54,7 @@ final class PlanterResource extends JsonResource
             'planting_days' => $this->planting_days,
             'days_to_planting' => $this->resource->daysToPlanting(),
             'equipment' => Equipment::of($this->equipment, RowUnitType::from($this->specSheet->type))->toArray(),
-            'spec_sheet' => $this->specSheet->only(['id', 'name', 'type']),
+            'spec_sheet' => $this->specSheet->only(['id', 'name', 'type']) + ThreadsShape::of($this->specSheet->read()->threads),
         ];
     }
 }

@@ -11,7 +11,7 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /** @property YardPlanter $resource */
-#[OA\Schema(schema: 'YardPlanter', required: ['id', 'farm', 'name', 'row_count', 'spacing_mm', 'sections', 'season', 'planting_start', 'days_to_planting', 'ribbon', 'share_walked', 'rows_to_change', 'walk_open', 'last_walk'], properties: [
+#[OA\Schema(schema: 'YardPlanter', required: ['id', 'farm', 'name', 'row_count', 'spacing_mm', 'sections', 'season', 'planting_start', 'days_to_planting', 'ribbon', 'share_walked', 'rows_to_change', 'to_decide', 'to_measure_again', 'walk_open', 'last_walk'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'farm', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
@@ -24,6 +24,8 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'ribbon', type: 'array', items: new OA\Items(ref: '#/components/schemas/RibbonRow')),
     new OA\Property(property: 'share_walked', description: '0 to 1, of this season\'s newest walk', type: 'number'),
     new OA\Property(property: 'rows_to_change', type: 'integer'),
+    new OA\Property(property: 'to_decide', description: 'Places past their limit or failed, and not seen to since', type: 'integer'),
+    new OA\Property(property: 'to_measure_again', description: 'Places changed since they were read', type: 'integer'),
     new OA\Property(property: 'walk_open', type: 'boolean'),
     new OA\Property(property: 'last_walk', description: 'When the newest walk of any season began', type: 'string', format: 'date-time', nullable: true),
 ])]
@@ -48,6 +50,8 @@ final class YardPlanterResource extends JsonResource
             'ribbon' => array_map(RibbonRowResource::shape(...), $this->resource->ribbon),
             'share_walked' => round($this->resource->shareWalked, 4),
             'rows_to_change' => $this->resource->rowsToChange,
+            'to_decide' => $this->resource->toDecide,
+            'to_measure_again' => $this->resource->toMeasureAgain,
             'walk_open' => $walk !== null && ! $walk->isFinished(),
             'last_walk' => $walk?->started_at->toIso8601ZuluString(),
         ];

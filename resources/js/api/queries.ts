@@ -3,6 +3,7 @@ import { useThrottleFn } from '@vueuse/core'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { keep, remembered } from '@/offline/remember'
 import { useSession } from '@/session'
+import { unfolded } from './board'
 import { api, body, Refusal } from './client'
 import { placeKey, type PlaceRef, type WalkGuide, type WalkNews } from './types'
 
@@ -16,6 +17,8 @@ export const queries = new QueryClient({
     // Without a signal the device's own copies answer, so a query always runs.
     queries: {
       staleTime: 5_000,
+      // Answers are replaced, never changed in place; a thousand places need no watching each.
+      shallow: true,
       networkMode: 'always',
       retry: (count, error) => !(error instanceof Refusal) && count < 1,
     },
@@ -28,6 +31,7 @@ export const keys = {
   specSheet: (id: number) => ['spec-sheets', id] as const,
   planter: (id: number) => ['planter', id] as const,
   board: (planter: number) => ['board', planter] as const,
+  face: (planter: number) => ['board', planter, 'face'] as const,
   walks: (planter: number) => ['walks', planter] as const,
   row: (planter: number) => ['row', planter] as const,
   guide: (planter: number) => ['guide', planter] as const,
@@ -36,6 +40,7 @@ export const keys = {
   contact: (planter: number) => ['contact', planter] as const,
   acres: (planter: number) => ['acres', planter] as const,
   partTypes: ['part-types'] as const,
+  packs: ['packs'] as const,
   depthIndex: (walk: string) => ['depth-index', walk] as const,
 }
 
@@ -71,12 +76,14 @@ export const useBoard = (planter: Id, walk?: MaybeRefOrGetter<string | undefined
   useQuery({
     queryKey: computed(() => [...keys.board(toValue(planter)), ...(toValue(walk) ? [toValue(walk)] : [])]),
     queryFn: ({ queryKey }) =>
-      remembered(kept(queryKey), (signal) =>
-        body(
-          api.GET('/api/planters/{planter}/board', {
-            params: { path: { planter: toValue(planter) }, query: { walk: toValue(walk) } },
-            signal,
-          }),
+      remembered(kept(queryKey), async (signal) =>
+        unfolded(
+          await body(
+            api.GET('/api/planters/{planter}/board', {
+              params: { path: { planter: toValue(planter) }, query: { walk: toValue(walk) } },
+              signal,
+            }),
+          ),
         ),
       ),
     placeholderData: keepPreviousData,
@@ -114,6 +121,10 @@ const ofPlanter = <T>(
       remembered(kept(queryKey), (signal) => get({ params: { path: { planter: toValue(planter) } }, signal })),
   })
 
+/** What every screen of a planter shows. It lies under the board's key: what changes the one changes the other. */
+export const useFace = (planter: Id) =>
+  ofPlanter(keys.face, planter, (asked) => body(api.GET('/api/planters/{planter}/face', asked)))
+
 export const useLedger = (planter: Id) =>
   ofPlanter(keys.ledger, planter, (asked) => body(api.GET('/api/planters/{planter}/ledger', asked)))
 
@@ -141,6 +152,12 @@ export const usePartTypes = () =>
   useQuery({
     queryKey: keys.partTypes,
     queryFn: () => remembered(kept(keys.partTypes), (signal) => body(api.GET('/api/part-types', { signal }))),
+  })
+
+export const usePacks = () =>
+  useQuery({
+    queryKey: keys.packs,
+    queryFn: () => remembered(kept(keys.packs), (signal) => body(api.GET('/api/packs', { signal }))),
   })
 
 export const usePartLives = (type: Id, against: MaybeRefOrGetter<number | undefined>) =>

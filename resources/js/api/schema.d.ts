@@ -279,6 +279,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/face": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What every screen of a planter shows */
+        get: operations["face"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/history": {
         parameters: {
             query?: never;
@@ -307,6 +324,38 @@ export interface paths {
         /** @description Sending it again is harmless */
         post: operations["storeNote"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/packs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["packs"];
+        put?: never;
+        post: operations["storePack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/packs/{pack}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["updatePack"];
+        post?: never;
+        delete: operations["removePack"];
         options?: never;
         head?: never;
         patch?: never;
@@ -657,25 +706,36 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         DepthIndex: {
+            /**
+             * @description What the shop does about it
+             * @enum {string}
+             */
+            school: "handle" | "reindex";
             /** @description Notches that a row may be off */
             tolerance: number;
             /** @description What one notch moves the gauge wheels by */
             notch_mm: number;
             /** @description Notch; null where no row was read */
             median: number | null;
-            /** @description Notches between the highest and the lowest row */
+            /** @description Notches of depth between the deepest and the shallowest row with all set alike */
             spread_before: number | null;
-            /** @description The same once every row is moved as advised */
+            /** @description The same once all is done as advised */
             spread_after: number | null;
             rows: {
                 row: number;
                 notch: number;
                 /** @description Notches above the median */
                 offset: number;
-                /** @description Whole notches to move the stop by, up where positive */
+                /** @description Notches, halves too, up where positive: how much higher than the rest it is set, or how far its stop is re-indexed */
                 move: number;
             }[];
         };
+        /** @description One line a station, front to back */
+        Glance: {
+            station: components["schemas"]["Station"];
+            /** @description For each row from the left the place that matters most, by its number in the list; null where the row has none */
+            places: (number | null)[];
+        }[];
         Me: {
             id: number;
             name: string;
@@ -702,7 +762,7 @@ export interface components {
              * @description Worded under shims.CODE in lang/en
              * @enum {string}
              */
-            code: "leave" | "add" | "take_out" | "blades_done" | "not_enough" | "count_first";
+            code: "leave" | "add" | "take_out" | "blades_done" | "not_enough" | "too_many" | "too_coarse" | "gap" | "count_first";
             /** @description Shims to add on each side; negative to take out */
             pairs: number;
             /** @description Contact length to be expected after */
@@ -710,6 +770,8 @@ export interface components {
             sd_mm: number | null;
             /** @description The sides do not carry the same number */
             uneven: boolean;
+            /** @description Longer than the window, not shorter */
+            long: boolean;
         };
         RowContact: {
             row: number;
@@ -725,12 +787,13 @@ export interface components {
             advice: components["schemas"]["ShimAdvice"] | null;
         };
         Contact: {
-            /** @description How much shorter the contact gets for a shim added on each side; null where the planter has no blade contact */
+            /** @description How much shorter a contact at the aim gets for a shim added on each side; null where the planter has no blade contact */
             sensitivity: {
                 mm: number;
                 sd_mm: number;
                 /** @description Of this planter, that it was learned from */
                 moves: number;
+                aim_mm: number;
             } | null;
             rows: components["schemas"]["RowContact"][];
         };
@@ -863,17 +926,17 @@ export interface components {
             longest_m: number;
             /** @description What half of them reach; null where more than half have not ended */
             median_m: number | null;
-            /** @description 95 % interval */
+            /** @description 95 % interval; null where too few have ended to tell */
             median_low_m: number | null;
-            /** @description 95 % interval; null where it is open */
+            /** @description 95 % interval; null where it is open, or too few have ended */
             median_high_m: number | null;
             steps: {
                 ran_m: number;
                 /** @description Still running from here on */
                 share: number;
-                /** @description 95 % interval */
-                low: number;
-                high: number;
+                /** @description 95 % interval; null where too few have ended to tell */
+                low: number | null;
+                high: number | null;
                 /** @description Parts still running just before */
                 at_risk: number;
             }[];
@@ -881,18 +944,20 @@ export interface components {
         PartLives: {
             curve: components["schemas"]["LifeCurve"];
             against: components["schemas"]["LifeCurve"] | null;
-            /** @description By the log-rank test */
+            /** @description By the log-rank test, its chance by shuffling */
             comparison: {
                 /** @description The lives differ by more than luck explains */
                 clear: boolean;
+                /** @description Of either type too few have ended to tell */
+                too_few: boolean;
                 /** @description The part type that lasts longer; null where it is not clear */
                 longer: number | null;
-                /** @description Chance of a difference this great if both lasted alike */
-                luck: number;
+                /** @description Chance of a difference this great if both lasted alike; null where too few have ended */
+                luck: number | null;
             } | null;
         };
         /** @enum {string} */
-        Slot: "row_cleaner_wheel" | "coulter_blade" | "coulter_bearing" | "fertilizer_blade" | "fertilizer_boot" | "fertilizer_tube" | "arm_bushings" | "meter_chain" | "sprockets" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_disc" | "opener_blade" | "opener_bearing" | "scraper" | "seed_tube_guard" | "seed_tube" | "seed_sensor" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_bushing" | "firmer_tip" | "closing_wheel" | "closing_bearing" | "closing_tail_bushing";
+        Slot: "row_cleaner_wheel" | "row_cleaner_bearing" | "coulter_blade" | "coulter_bearing" | "fertilizer_blade" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "arm_bushings" | "arm_bolts" | "arms" | "downforce_spring" | "downforce_cylinder" | "seed_hose" | "meter_chain" | "sprockets" | "chain_idler" | "drive_motor" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter" | "air_hose" | "opener_blade" | "opener_bearing" | "scraper" | "seed_tube_guard" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_bushing" | "firmer_tip" | "press_wheel" | "closing_wheel" | "closing_bearing" | "closing_tail_bushing";
         PartTypeEdit: {
             name: string;
             /** @description The workshop's own */
@@ -1027,7 +1092,7 @@ export interface components {
             already: components["schemas"]["Import"] | null;
         };
         /** @enum {string} */
-        CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "downforce_spring_step" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "firmer_tip" | "firmer_tension" | "closing_gap" | "closing_centring" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting";
+        CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "fertilizer_band_offset" | "fertilizer_band_depth" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "arm_body" | "downforce_spring_step" | "downforce_spring" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "drive_tab" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "firmer_tip" | "firmer_tension" | "press_wheel" | "closing_gap" | "closing_centring" | "closing_pressure" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting";
         /** @enum {string} */
         CheckKind: "measure" | "touch" | "condition" | "count" | "setting" | "yes_no";
         /** @enum {string} */
@@ -1087,6 +1152,8 @@ export interface components {
             chips: components["schemas"]["ChipMeaning"][];
             /** @description A row is judged by the median of all rows */
             compares_rows: boolean;
+            /** @description Made with the fan, the pump or the drives running */
+            running: boolean;
         };
         FigureEdit: {
             /** @description A figure as typed; a bare number is in the user's units */
@@ -1105,6 +1172,12 @@ export interface components {
                 [key: string]: components["schemas"]["FigureEdits"];
             };
             notch: components["schemas"]["FigureEdit"];
+            /** @description How the opener blades are bolted on; stays as it is where it is left out */
+            threads?: {
+                /** @description left or right; empty where nobody knows */
+                left_hand: string | null;
+                torque: string | null;
+            };
         };
         SpecSheet: {
             id: number;
@@ -1114,6 +1187,10 @@ export interface components {
             /** @description The workshop's own, to be edited */
             own: boolean;
             notch: components["schemas"]["Figure"];
+            /** @description The side whose blade is bolted on with a left-hand thread */
+            left_hand_thread: components["schemas"]["Side"] | null;
+            /** @description Of the blade bolts, as the manual writes it; empty: see the manual */
+            torque: string;
             typical_equipment: components["schemas"]["Equipment"];
             checks: components["schemas"]["Check"][];
         };
@@ -1129,7 +1206,7 @@ export interface components {
             side: components["schemas"]["Side"];
             /** @description recorded by default */
             result?: components["schemas"]["Result"];
-            /** @description typed by default; rest_of_row and rest_of_station go with looked_sound */
+            /** @description typed by default; rest_here, rest_of_row and rest_of_station go with looked_sound */
             entry?: components["schemas"]["Entry"];
             /** @description A figure as typed, where the check takes one */
             typed?: string;
@@ -1152,6 +1229,33 @@ export interface components {
             receipts: components["schemas"]["Receipt"][];
             news: components["schemas"]["WalkNews"];
         };
+        BoardAnswer: {
+            /** @description In the check's unit; missing where no figure was read */
+            value?: number;
+            state?: components["schemas"]["State"];
+            /** @description Missing where none */
+            chips?: components["schemas"]["Chip"][];
+        };
+        BoardReading: components["schemas"]["BoardAnswer"] & {
+            verdict: components["schemas"]["Verdict"];
+            /** @description Missing where none */
+            reasons?: components["schemas"]["Reason"][];
+            /** @description Missing where it is recorded */
+            result?: components["schemas"]["Result"];
+        };
+        BoardLast: components["schemas"]["BoardAnswer"] & {
+            season: number;
+        };
+        BoardCell: {
+            /** @description 0 for the planter as a whole */
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            /** @description Missing while unchecked */
+            now?: components["schemas"]["BoardReading"];
+            /** @description The newest earlier season's reading, where this walk has not found the place sound */
+            last?: components["schemas"]["BoardLast"];
+        };
         Board: {
             planter: components["schemas"]["Planter"];
             /** @description Null where this season has no walk yet */
@@ -1162,14 +1266,15 @@ export interface components {
             whole_planter: components["schemas"]["RibbonRow"];
             row_doubts: components["schemas"]["RowDoubts"];
             /** @description Every place, row by row */
-            cells: components["schemas"]["Cell"][];
+            cells: components["schemas"]["BoardCell"][];
+            glance: components["schemas"]["Glance"];
             /** @description What is not sound, the worst first: places in the list of cells */
             findings: number[];
         };
         /** @enum {string} */
         Result: "recorded" | "looked_sound" | "not_fitted" | "withdrawn" | "fitted" | "measure_again";
         /** @enum {string} */
-        Entry: "typed" | "same_as_last" | "rest_of_row" | "rest_of_station" | "from_sheet";
+        Entry: "typed" | "same_as_last" | "rest_here" | "rest_of_row" | "rest_of_station" | "from_sheet";
         Reason: {
             /** @description Worded in lang/en under reason.CODE, or under CODE itself where it has a dot */
             code: string;
@@ -1211,6 +1316,14 @@ export interface components {
             now: components["schemas"]["CurrentReading"] | null;
             /** @description The newest earlier season's reading */
             last: components["schemas"]["LastReading"] | null;
+        };
+        Face: {
+            planter: components["schemas"]["Planter"];
+            /** @description Null where this season has no walk yet */
+            walk: components["schemas"]["Walk"] | null;
+            season: number;
+            ribbon: components["schemas"]["RibbonRow"][];
+            whole_planter: components["schemas"]["RibbonRow"];
         };
         Band: {
             /** @description In the check's unit, included; up to, not including, the next band */
@@ -1274,6 +1387,21 @@ export interface components {
             /** Format: date-time */
             taken_at: string;
         };
+        PackEdit: {
+            name: string;
+            /** @description Of the walk that it proposes */
+            kind: components["schemas"]["WalkKind"];
+            checks: components["schemas"]["CheckKey"][];
+        };
+        Pack: {
+            /** @description Null for those that are shipped, which cannot be changed */
+            id: number | null;
+            name: string;
+            /** @description Of the walk that it proposes */
+            kind: components["schemas"]["WalkKind"];
+            /** @description Null for all that a planter has */
+            checks: components["schemas"]["CheckKey"][] | null;
+        };
         Remark: {
             /** Format: uuid */
             id: string;
@@ -1306,6 +1434,8 @@ export interface components {
         RibbonRow: {
             row: number;
             verdict: components["schemas"]["Verdict"];
+            /** @description What a walk is expected to find; missing once somebody has looked, or where nothing is known */
+            expected?: components["schemas"]["Verdict"];
             /** @description 0 to 1, of the worst part */
             life_left: number | null;
             /** @description Places of the row looked at */
@@ -1315,6 +1445,14 @@ export interface components {
             check: components["schemas"]["CheckKey"];
             side: components["schemas"]["Side"];
         };
+        RowFitting: components["schemas"]["Fitting"] & {
+            /** @description In which it was fitted */
+            season: number;
+            removed_season: number | null;
+        };
+        RowShimMove: components["schemas"]["ShimMove"] & {
+            season: number;
+        };
         RowRecord: {
             row: number;
             /** @description Figures and trouble of all walks, newest first; what was sound without a figure is left out */
@@ -1322,8 +1460,8 @@ export interface components {
             notes: components["schemas"]["Note"][];
             photos: components["schemas"]["Photo"][];
             /** @description What is fitted, and was, newest first */
-            fittings: components["schemas"]["Fitting"][];
-            shim_moves: components["schemas"]["ShimMove"][];
+            fittings: components["schemas"]["RowFitting"][];
+            shim_moves: components["schemas"]["RowShimMove"][];
             forecast: components["schemas"]["Forecast"];
             /** @description Furrow metres that the row has run altogether */
             run_m: number;
@@ -1350,6 +1488,8 @@ export interface components {
                 station_by_station: number[];
                 snake: number[];
             };
+            /** @description The name of the pack that the planter was last walked with */
+            last_pack: string | null;
         };
         /** @description What a walk guide and its news share */
         WalkState: {
@@ -1390,6 +1530,8 @@ export interface components {
             row_count: number;
             /** @description The checks that are walked */
             checks: components["schemas"]["CheckKey"][];
+            /** @description The name of the pack that it was started with */
+            pack: string | null;
             /** @description How many readings the whole walk takes */
             places: number;
             /** Format: date-time */
@@ -1518,6 +1660,8 @@ export interface components {
             standing: "at_limit" | "hardly_lasts" | "may_not_last" | "lasts" | "nominal" | "unknown";
             /** @description Not to be counted on for the whole season */
             short: boolean;
+            /** @description Its newest reading shows more left than there can be: it may have been changed */
+            grown: boolean;
         };
         SeasonPlan: {
             acres: number;
@@ -1533,6 +1677,9 @@ export interface components {
             /** @description The shop's figure: over it a part is watched */
             watch_chance: number;
             places: components["schemas"]["PlaceForecast"][];
+            glance: components["schemas"]["Glance"];
+            /** @description Checks that read as if parts grew back, all in all: the tape reads long, or the limit figures are wrong */
+            grow_back: components["schemas"]["CheckKey"][];
         };
         /** @description Distances in furrow metres of the row, each counted by the severity of its ground */
         WearChart: {
@@ -1591,10 +1738,17 @@ export interface components {
             heavy_blades: boolean;
             /** @description The seed tube guard with clearance for large rivets */
             clearance_guard: boolean;
+            /** @description Fertilizer is fed on both sides of the row */
+            fertilizer_both_sides: boolean;
+            /** @description A liquid system: tank, pump, screens */
+            liquid: boolean;
+            /** @description Monitor, sensors and maps */
+            electronics: boolean;
         };
         PlanterEdit: {
             farm: string;
             name: string;
+            /** @description 1 to 48, of a drill to 64 */
             row_count: number;
             /** @description Row spacing as typed, such as 30 in or 76 cm */
             spacing: string;
@@ -1628,6 +1782,10 @@ export interface components {
             days_to_planting: number | null;
             equipment: components["schemas"]["Equipment"];
             spec_sheet: {
+                /** @description The side whose blade is bolted on with a left-hand thread */
+                left_hand_thread: components["schemas"]["Side"] | null;
+                /** @description Of the blade bolts, as the manual writes it; empty: see the manual */
+                torque: string;
                 id: number;
                 name: string;
                 type: string;
@@ -1638,6 +1796,11 @@ export interface components {
             watch_chance: number;
             /** @description Of the tz database; days begin and end by it */
             time_zone: string;
+            /**
+             * @description What the shop does about depth stops that do not lift alike
+             * @enum {string}
+             */
+            depth_school: "handle" | "reindex";
         };
         YardPlanter: {
             id: number;
@@ -1654,6 +1817,10 @@ export interface components {
             /** @description 0 to 1, of this season's newest walk */
             share_walked: number;
             rows_to_change: number;
+            /** @description Places past their limit or failed, and not seen to since */
+            to_decide: number;
+            /** @description Places changed since they were read */
+            to_measure_again: number;
             walk_open: boolean;
             /**
              * Format: date-time
@@ -1697,6 +1864,7 @@ export interface components {
         specSheet: number;
         walk: string;
         partType: number;
+        pack: number;
     };
     requestBodies: never;
     headers: never;
@@ -2289,6 +2457,37 @@ export interface operations {
                     "application/json": components["schemas"]["Board"];
                 };
             };
+            /** @description As it was under the ETag in If-None-Match */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    face: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The planter and its rows by the walk that matters now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Face"];
+                };
+            };
             404: components["responses"]["NotFound"];
         };
     };
@@ -2358,6 +2557,101 @@ export interface operations {
             404: components["responses"]["NotFound"];
             409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
+        };
+    };
+    packs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Named sets of checks: those that are shipped, then the workshop's own */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pack"][];
+                };
+            };
+            401: components["responses"]["SignedOut"];
+        };
+    };
+    storePack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PackEdit"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pack"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    updatePack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                pack: components["parameters"]["pack"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PackEdit"];
+            };
+        };
+        responses: {
+            /** @description Changed; walks that were started with it stay as they are */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pack"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    removePack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                pack: components["parameters"]["pack"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     storePhoto: {
@@ -2611,6 +2905,8 @@ export interface operations {
                     id?: string;
                     /** @description Those that are walked; all by default */
                     checks?: components["schemas"]["CheckKey"][];
+                    /** @description The name of the pack that the checks are of */
+                    pack?: string | null;
                     /** @description The lock-up cautions were read; without it no walk starts */
                     cautions_acknowledged: boolean;
                     /**
@@ -3044,6 +3340,8 @@ export interface operations {
                 "application/json": {
                     watch_chance?: number;
                     time_zone?: string;
+                    /** @enum {string} */
+                    depth_school?: "handle" | "reindex";
                 };
             };
         };

@@ -3,6 +3,7 @@ import { mdiAccountCircleOutline, mdiChevronDown, mdiWeatherNight, mdiWhiteBalan
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useYard } from '@/api/queries'
+import { tabs } from './tabs'
 import OutboxProblems from './OutboxProblems.vue'
 import { useUnits } from '@/composables/useUnits'
 import { useOutbox } from '@/offline/outbox'
@@ -21,15 +22,6 @@ const SettingsDialog = defineAsyncComponent(() => import('@/yard/SettingsDialog.
 const isSetting = ref(false)
 
 const planter = computed(() => yard.data.value?.find((candidate) => candidate.id === planterId))
-const tabs = [
-  { name: 'board', label: 'Board' },
-  { name: 'walk', label: 'Walk' },
-  { name: 'findings', label: 'Findings' },
-  { name: 'life', label: 'Life left' },
-  { name: 'acres', label: 'Acres' },
-  { name: 'quick-entry', label: 'Quick entry' },
-  { name: 'whole-planter', label: 'Whole planter' },
-]
 const saved = computed(() => {
   if (outbox.problems.length > 0) return `${outbox.problems.length} to decide`
   return outbox.waiting.length > 0 ? `${outbox.waiting.length} waiting` : 'saved'
@@ -64,7 +56,12 @@ async function signOut(): Promise<void> {
       </v-list>
     </v-menu>
     <nav v-if="planterId" class="tabs" aria-label="Planter">
-      <router-link v-for="tab in tabs" :key="tab.name" :to="{ name: tab.name, params: { planter: planterId } }">
+      <router-link
+        v-for="tab in tabs"
+        :key="tab.name"
+        :to="{ name: tab.name, params: { planter: planterId } }"
+        :class="{ here: tab.holds.includes(String(route.name)) }"
+      >
         {{ tab.label }}
       </router-link>
     </nav>
@@ -169,10 +166,10 @@ async function signOut(): Promise<void> {
   position: relative;
   padding: 0 16px;
 }
-.tabs a.router-link-active {
+.tabs a.here {
   font-weight: 700;
 }
-.tabs a.router-link-active::after {
+.tabs a.here::after {
   content: '';
   position: absolute;
   inset: auto 10px 0;
@@ -204,40 +201,36 @@ async function signOut(): Promise<void> {
     display: none;
   }
 }
-/* The tabs go into a line of their own. */
-@media (max-width: 1150px) {
-  .bar {
-    flex-wrap: wrap;
-    gap: 0 4px;
-    padding-top: 6px;
-    position: static;
-  }
-  .tabs {
-    order: 4;
-    flex: 1 0 100%;
-    overflow-x: auto;
-  }
+@media (max-width: 1000px) {
   .tabs a {
-    flex: none;
-    padding: 0 12px;
+    padding: 0 10px;
   }
 }
-/* And so does the planter. */
+/* The tabs are at the foot; see PhoneTabs. */
 @media (max-width: 700px) {
   .bar {
-    padding: 0 8px;
+    padding: 0 4px;
+    gap: 4px;
   }
   .bar .home {
     padding: 0 4px 0 8px;
+    min-width: 0;
   }
-  .person {
-    flex: 1 0 calc(100% - 90px);
-    justify-content: flex-end;
+  .bar .planter {
+    padding: 0 8px;
+    margin: 0;
+    flex: 0 1 auto;
+    min-width: 0;
   }
-  .planter {
-    order: 3;
-    flex: 1;
-    margin: 0 4px 4px 0;
+  .bar .home:has(+ .planter) {
+    display: none;
+  }
+  .tabs {
+    display: none;
+  }
+  .saved {
+    padding: 0 2px;
+    font-size: 0.8125rem;
   }
 }
 </style>

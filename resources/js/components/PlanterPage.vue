@@ -3,11 +3,12 @@ import { useRouter } from 'vue-router'
 import type { RibbonRow } from '@/api/types'
 import AppBar from './AppBar.vue'
 import LoadProblem from './LoadProblem.vue'
+import PhoneTabs from './PhoneTabs.vue'
 import PlanterRibbon from './PlanterRibbon.vue'
 
 /**
- * The frame of every planter screen: bar, ribbon, why its data did not come, and the phase's own screen below. A row of the
- * ribbon leads to its page, unless the screen takes it.
+ * The frame of every planter screen: bar, ribbon, why its data did not come, and the phase's own screen below. The page
+ * itself never scrolls, what is under the ribbon does. A row of the ribbon leads to its page, unless the screen takes it.
  */
 const {
   planterId,
@@ -28,38 +29,51 @@ const toRow = (row: number) => void router.push({ name: 'row', params: { planter
 </script>
 
 <template>
-  <app-bar :planter-id="planterId" />
-  <div class="strip">
-    <planter-ribbon
-      v-if="of"
-      :ribbon="of.ribbon"
-      :sections="of.planter.sections"
-      :selected="selected"
-      @select="(select ?? toRow)($event)"
-    />
+  <div class="frame">
+    <app-bar :planter-id="planterId" />
+    <div class="strip">
+      <planter-ribbon
+        v-if="of"
+        :ribbon="of.ribbon"
+        :sections="of.planter.sections"
+        :selected="selected"
+        @select="(select ?? toRow)($event)"
+      />
+    </div>
+    <main class="phase">
+      <load-problem :error="error" @again="$emit('again')" />
+      <slot />
+    </main>
+    <slot name="foot" />
+    <phone-tabs :planter-id="planterId" />
   </div>
-  <main class="phase">
-    <load-problem :error="error" @again="$emit('again')" />
-    <slot />
-  </main>
 </template>
 
 <style scoped>
+.frame {
+  display: flex;
+  flex-direction: column;
+  height: 100dvh;
+}
 .strip {
+  flex: none;
   min-height: 76px;
   padding: 6px 24px 2px;
   background: var(--card);
   border-bottom: 1px solid var(--line);
 }
 .phase {
-  padding: 16px 24px 24px;
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 12px 24px;
 }
 @media (max-width: 700px) {
   .strip {
     padding: 2px 8px 0;
   }
   .phase {
-    padding: 10px 10px 16px;
+    padding: 8px 10px 12px;
   }
 }
 </style>

@@ -21,7 +21,8 @@ const bySection = computed(() => {
 
 function describe(row: RibbonRow): string {
   const life = row.life_left === null ? '' : `, ${Math.round(row.life_left * 100)} % life left in the worst part`
-  return `Row ${row.row}: ${say(`verdict.${row.verdict}`)}${life}`
+  const expected = row.expected === undefined ? '' : `, expected ${say(`verdict.${row.expected}`).toLowerCase()}`
+  return `Row ${row.row}: ${say(`verdict.${row.verdict}`)}${expected}${life}`
 }
 
 watch(
@@ -44,7 +45,7 @@ watch(
         v-for="row in rows"
         :key="row.row"
         :type="small ? undefined : 'button'"
-        :class="['row', row.verdict]"
+        :class="['row', row.expected ?? row.verdict, { expected: row.expected !== undefined }]"
         :aria-label="small ? undefined : describe(row)"
         :title="small ? undefined : describe(row)"
         :aria-current="row.row === selected ? 'true' : undefined"
@@ -56,7 +57,12 @@ watch(
             class="left"
             :style="{ height: `${Math.max(row.life_left ?? 0, row.life_left === null ? 0 : 0.06) * 100}%` }"
         /></span>
-        <verdict-glyph :verdict="row.verdict" :size="small ? 12 : 15" :silent="!small" />
+        <verdict-glyph
+          :verdict="row.expected ?? row.verdict"
+          :hollow="row.expected !== undefined"
+          :size="small ? 12 : 15"
+          :silent="!small"
+        />
       </component>
     </div>
   </div>
@@ -112,6 +118,12 @@ watch(
 }
 .row .glyph {
   grid-area: 2 / 3;
+}
+/* Not looked at yet: drawn in outline. */
+.expected .left {
+  background: none;
+  border: 1.5px solid currentColor;
+  border-radius: 2px;
 }
 button.row:hover {
   background: color-mix(in srgb, var(--accent-weak) 55%, transparent);

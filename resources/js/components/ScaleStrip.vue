@@ -17,6 +17,7 @@ const {
   lastLabel = 'last time',
   others = [],
   largest = null,
+  compact = false,
 } = defineProps<{
   unit: Unit
   bands: Band[]
@@ -28,6 +29,8 @@ const {
   lastLabel?: string
   others?: number[]
   largest?: number | null
+  /** Without its numbers, where several stand above one another. */
+  compact?: boolean
 }>()
 
 const { units, quantity } = useUnits()
@@ -81,7 +84,7 @@ const spoken = computed(
 </script>
 
 <template>
-  <div ref="box" class="box">
+  <div ref="box" :class="['box', { compact }]">
     <svg v-if="width > 0" :width="width" height="96" role="img" :aria-label="spoken">
       <rect
         v-for="stretch in stretches"
@@ -125,6 +128,13 @@ const spoken = computed(
   position: relative;
   width: 100%;
   height: 96px;
+}
+.compact {
+  height: 54px;
+  overflow: hidden;
+}
+.compact :is(.number, .label.last) {
+  display: none;
 }
 /* Out of the flow, or it would hold a screen wide that is turned upright. */
 svg {

@@ -1,19 +1,34 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Verdict } from '@/api/types'
 import { say } from '@/words'
 
 /** The sign of a verdict: told by its shape first, by its colour second. Sound is quiet, trouble is loud. */
-const { verdict, size = 16, silent = false } = defineProps<{ verdict: Verdict; size?: number; silent?: boolean }>()
+const {
+  verdict,
+  size = 16,
+  silent = false,
+  hollow = false,
+} = defineProps<{
+  verdict: Verdict
+  size?: number
+  silent?: boolean
+  /** It is only expected. */
+  hollow?: boolean
+}>()
+const name = computed(() =>
+  hollow ? `expected ${say(`verdict.${verdict}`).toLowerCase()}` : say(`verdict.${verdict}`),
+)
 </script>
 
 <template>
   <svg
-    :class="['glyph', verdict]"
+    :class="['glyph', verdict, { hollow }]"
     :width="size"
     :height="size"
     viewBox="0 0 16 16"
     :role="silent ? 'presentation' : 'img'"
-    :aria-label="silent ? undefined : say(`verdict.${verdict}`)"
+    :aria-label="silent ? undefined : name"
     :aria-hidden="silent || undefined"
   >
     <circle v-if="verdict === 'sound'" cx="8" cy="8" r="4" fill="currentColor" />
@@ -31,6 +46,12 @@ const { verdict, size = 16, silent = false } = defineProps<{ verdict: Verdict; s
 </template>
 
 <style scoped>
+.hollow [fill='currentColor'] {
+  fill: none;
+  stroke: currentColor;
+  stroke-width: 1.6;
+  stroke-linejoin: round;
+}
 .glyph {
   flex: none;
   vertical-align: -0.15em;

@@ -1,6 +1,7 @@
 import { computed } from 'vue'
-import type { Answer, Check, CurrentReading, Unit } from '@/api/types'
+import type { Answer, Check, Seen, Unit } from '@/api/types'
 import { fromMm, FURROW_UNIT, printLength } from '@/measure/length'
+import { printArea, printAreaFigure } from '@/measure/area'
 import { printApart, printQuantity, printQuantityFigure, unitName } from '@/measure/quantity'
 import { useSession } from '@/session'
 import { say } from '@/words'
@@ -22,7 +23,7 @@ export function useUnits() {
   }
 
   /** What stands at a place: the answer, or that it is not fitted or was only looked over. */
-  function reading(now: CurrentReading, check: Pick<Check, 'unit'>): string {
+  function reading(now: Seen, check: Pick<Check, 'unit'>): string {
     const hasAnswer = now.result === 'recorded' || (now.result === 'fitted' && now.value !== null)
     return hasAnswer ? answer(now, check) : say(`result.${now.result}`)
   }
@@ -38,6 +39,9 @@ export function useUnits() {
     length: (mm: number) => quantity(mm, 'mm'),
     apart: (one: number, other: number, unit: Unit) => printApart(one, other, unit, units.value),
     unitName: (unit: Unit) => unitName(unit, units.value),
+    /** Acres of the planter, in whole acres or hectares. */
+    area: (acres: number) => printArea(acres, units.value),
+    areaFigure: (acres: number) => printAreaFigure(acres, units.value),
     /** Furrow distance, in whole miles or kilometres. */
     distance: (metres: number) => `${whole(metres / FURROW_UNIT[units.value])} ${furrowUnit()}`,
     /** The same to be typed over: to a hundredth, so that nothing changes where nothing is typed. */

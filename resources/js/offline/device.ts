@@ -2,7 +2,13 @@ import Dexie, { type EntityTable } from 'dexie'
 import type { AcresEntry, LedgerEntry, NoteEntry, PlaceRef, Reading, Receipt, WalkKind, WalkOrder } from '@/api/types'
 
 /** A walk that was started on this device. */
-export type WalkStart = { kind: WalkKind; order: WalkOrder; checks: string[] | null; started_at: string }
+export type WalkStart = {
+  kind: WalkKind
+  order: WalkOrder
+  checks: string[] | null
+  pack?: string | null
+  started_at: string
+}
 
 export type PhotoEntry = PlaceRef & { id: string; taken_at: string; picture: Blob }
 

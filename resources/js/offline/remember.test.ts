@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { beforeEach, expect, it } from 'vitest'
+import { beforeEach, expect, it, vi } from 'vitest'
 import { Refusal } from '@/api/client'
 import { device } from './device'
 import { forget, keep, remembered } from './remember'
@@ -13,6 +13,19 @@ it('answers from the device where the server cannot be reached, with what was he
   await keep('1:guide', { rows: 9 })
   expect(await remembered('1:guide', away)).toEqual({ rows: 9 })
   await expect(remembered('2:guide', away)).rejects.toThrow('Failed to fetch')
+})
+
+it('waits for a late server where nothing is kept, and shows what is kept meanwhile', async () => {
+  vi.useFakeTimers({ toFake: ['setTimeout'] })
+  const late = () => new Promise<{ rows: number }>((resolve) => setTimeout(() => resolve({ rows: 8 }), 20_000))
+  const alone = remembered('1:late', late)
+  await vi.advanceTimersByTimeAsync(20_000)
+  expect(await alone).toEqual({ rows: 8 })
+  await keep('1:late', { rows: 7 })
+  const beside = remembered('1:late', late)
+  await vi.advanceTimersByTimeAsync(9_000)
+  vi.useRealTimers()
+  expect(await beside).toEqual({ rows: 7 })
 })
 
 it('never papers over a refusal', async () => {

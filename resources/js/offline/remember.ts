@@ -1,23 +1,35 @@
+import { promiseTimeout } from '@vueuse/core'
 import { Refusal } from '@/api/client'
 import { device } from './device'
 
-/** A server that has not answered by then is as good as none. */
-const PATIENCE_MS = 8_000
+/** After that what is kept stands in for a server that has not answered yet. */
+const LATE_MS = 8_000
+/** And after that, where nothing is kept, it is as good as none. */
+const PATIENCE_MS = 60_000
 
 /**
- * Asks the server and keeps its answer on the device; where the server cannot be reached, the answer kept last stands
- * in. A refusal is an answer too and is never papered over.
+ * Asks the server and keeps its answer on the device; where the server is late or cannot be reached, the answer kept
+ * last stands in. A refusal is an answer too and is never papered over.
  */
 export async function remembered<T>(key: string, ask: (signal: AbortSignal) => Promise<T>): Promise<T> {
-  try {
-    const answer = await ask(AbortSignal.timeout(PATIENCE_MS))
+  const asked = ask(AbortSignal.timeout(PATIENCE_MS)).then((answer) => {
     void keep(key, answer)
     return answer
+  })
+  const standIn = () => device.answers.get(key).catch(() => undefined)
+  const late = Symbol('late')
+  try {
+    const first = await Promise.race([asked, promiseTimeout(LATE_MS).then(() => late)])
+    if (first !== late) return first as T
+    return ((await standIn())?.value as T | undefined) ?? (await asked)
   } catch (error) {
     if (error instanceof Refusal && error.status < 500) throw error
-    const kept = await device.answers.get(key).catch(() => undefined)
+    const kept = await standIn()
     if (kept === undefined) throw error
     return kept.value as T
+  } finally {
+    // It may fail after something else has stood in for it.
+    asked.catch(() => undefined)
   }
 }
 

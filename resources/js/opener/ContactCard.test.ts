@@ -22,7 +22,7 @@ const short: RowContact = {
   shims_left: 3,
   shims_right: 3,
   moved: false,
-  advice: { code: 'take_out', pairs: -2, expected_mm: 57.15, sd_mm: 12.8, uneven: false },
+  advice: { code: 'take_out', pairs: -2, expected_mm: 57.15, sd_mm: 12.8, uneven: false, long: false },
 }
 const lastMove: ShimMove = {
   id: 'm1',
@@ -36,7 +36,7 @@ const lastMove: ShimMove = {
 
 function card(contact: RowContact, move?: ShimMove) {
   const wrapper = mount(ContactCard, {
-    props: { planterId: 1, contact, sensitivity: { mm: 12.7, sd_mm: 6.35, moves: 0 }, lastMove: move },
+    props: { planterId: 1, contact, sensitivity: { mm: 12.7, sd_mm: 5.715, moves: 0, aim_mm: 50.8 }, lastMove: move },
     global: { plugins: [createVuetify()] },
   })
   const press = async (name: string) => {
@@ -76,6 +76,17 @@ describe('blade contact of a row', () => {
     const done = card({ ...short, shims_left: 0, advice: { ...short.advice!, code: 'blades_done', pairs: 0 } })
     expect(done.says).toContain('the blades are done')
     expect(done.wrapper.findAll('button')).toHaveLength(0)
+  })
+
+  it('promises no length where the blades do not touch, and says where one pair is too coarse', () => {
+    const advice = { code: 'gap' as const, pairs: -1, expected_mm: null, sd_mm: null, uneven: false, long: false }
+    const gap = card({ ...short, contact_mm: 0, advice })
+    expect(gap.says).toContain('take one out on each side and measure again')
+    expect(gap.says).not.toContain('Expected after')
+    expect(gap.wrapper.findAll('button')).toHaveLength(1)
+    const coarse = card({ ...short, contact_mm: 66, advice: { ...advice, code: 'too_coarse', pairs: 0 } })
+    expect(coarse.says).toContain('too coarse here')
+    expect(coarse.wrapper.findAll('button')).toHaveLength(0)
   })
 
   it('asks for the contact again once shims were moved, and takes the move back', async () => {

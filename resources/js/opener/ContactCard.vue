@@ -16,7 +16,7 @@ import { say, sayShims } from '@/words'
 const { planterId, contact, sensitivity, lastMove } = defineProps<{
   planterId: number
   contact: RowContact
-  sensitivity: { mm: number; sd_mm: number; moves: number }
+  sensitivity: { mm: number; sd_mm: number; moves: number; aim_mm: number }
   /** The newest move of this row's shims, of those that hold. */
   lastMove?: ShimMove
 }>()
@@ -28,7 +28,7 @@ const pairs = ref(contact.advice?.pairs || -1)
 const shape = computed(() => {
   const code = contact.advice?.code
   if (code === undefined || code === 'leave') return 'good'
-  return code === 'add' ? 'long' : 'short'
+  return contact.advice?.long ? 'long' : 'short'
 })
 const shims = computed(() =>
   contact.shims_left === null || contact.shims_right === null
@@ -83,19 +83,20 @@ async function moved(): Promise<void> {
     </p>
     <template v-if="contact.advice && contact.advice.code !== 'leave'">
       <p class="quiet">
-        Always both sides alike. One side has left-hand thread: tighten in the direction the blade turns, torque by the
-        spec sheet.
+        Always both sides alike. One side has left-hand thread: tighten in the direction the blade turns. Torque: see
+        the manual. Count the pack out and in: a shim that sticks to the old bearing goes back on the shaft.
       </p>
       <caution-note station="blade_contact" />
       <p class="quiet">
-        A shim on each side is worth <fraction-text :text="length(sensitivity.mm)" />{{
+        At <fraction-text :text="length(sensitivity.aim_mm)" /> a shim on each side is worth
+        <fraction-text :text="length(sensitivity.mm)" />, and more where the contact is short{{
           sensitivity.moves === 0
             ? ', a typical value until this planter’s own moves say better'
             : `, learned from ${sensitivity.moves} of this planter’s own moves`
         }}.
       </p>
       <p v-if="isWaiting" role="status">That the shims were moved waits on this device. Measure the contact again.</p>
-      <div v-else-if="contact.advice.code !== 'blades_done'" class="does">
+      <div v-else-if="!['blades_done', 'too_coarse'].includes(contact.advice.code)" class="does">
         <label>
           Shims on each side
           <select v-model.number="pairs">

@@ -16,7 +16,7 @@ const emit = defineEmits<{
   correct: [part: Fitting]
   wear: [place: PlaceForecast]
 }>()
-const { distance, length } = useUnits()
+const { distance, length, units } = useUnits()
 const { dayOf } = useDays()
 const all = ref(false)
 
@@ -60,7 +60,7 @@ const shelf = computed(() => ledger.shelf.filter((part) => part.row === record.r
           </template>
           <span v-else class="quiet">not on record what is fitted</span>
           <span v-if="forecast" class="left">
-            {{ printLeft(forecast.left_acres, forecast.thin) }} left<template
+            {{ printLeft(forecast.left_acres, forecast.thin, units) }} left<template
               v-if="forecast.chance !== null && forecast.left_m.p50 !== 0"
               >; {{ printChance(forecast.chance) }} to reach the limit this season</template
             >

@@ -20,11 +20,14 @@ const y = (share: number) => 10 + (HEIGHT - BOTTOM - 10) * (1 - share)
 const lines = computed(() =>
   curves.map((curve) => {
     const steps = stepsOf(curve)
+    /** Nothing where too few have ended to tell. */
     const stepped = (of: 'share' | 'low' | 'high') =>
-      steps.map((step, index) => {
-        const before = steps[index - 1]
-        return before ? `H${x(step.ran)}V${y(step[of])}` : `M${x(step.ran)} ${y(step[of])}`
-      })
+      steps.some((step) => step[of] === null)
+        ? []
+        : steps.map((step, index) => {
+            const at = y(step[of] ?? 0)
+            return index > 0 ? `H${x(step.ran)}V${at}` : `M${x(step.ran)} ${at}`
+          })
     return {
       name: curve.name,
       line: stepped('share').join(''),

@@ -32,6 +32,7 @@ const curves = computed(() => {
 const verdict = computed(() => {
   const comparison = lives.data.value?.comparison
   if (!comparison) return ''
+  if (comparison.too_few) return 'Too few to tell: fewer than five of one of them have worn out or failed.'
   const longer = curves.value.find(({ part_type_id }) => part_type_id === comparison.longer)
   return longer
     ? `${longer.name} lasts longer: a difference this great would hardly be luck.`

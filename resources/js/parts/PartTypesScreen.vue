@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { usePartTypes } from '@/api/queries'
 import type { PartType } from '@/api/types'
@@ -7,7 +7,7 @@ import AppBar from '@/components/AppBar.vue'
 import FractionText from '@/components/FractionText.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import { useUnits } from '@/composables/useUnits'
-import { say } from '@/words'
+import { say, wordsOf } from '@/words'
 import PartTypeForm from './PartTypeForm.vue'
 
 /** The workshop's own catalogue of part types. */
@@ -15,6 +15,13 @@ const router = useRouter()
 const types = usePartTypes()
 const { distance, length } = useUnits()
 const adding = ref(false)
+
+/** By the first slot that they fit, front to back. */
+const groups = computed(() =>
+  wordsOf('slot')
+    .map((slot) => ({ slot, types: (types.data.value ?? []).filter((type) => type.slots[0] === slot) }))
+    .filter((group) => group.types.length > 0),
+)
 
 function open(type: PartType): void {
   void router.push({ name: 'part-type', params: { type: type.id } })
@@ -32,22 +39,32 @@ function open(type: PartType): void {
     <p v-if="types.data.value?.length === 0" class="sheet">
       Nothing here yet. Add what you fit, with its price and lead time: its lives are then counted on all your planters.
     </p>
-    <ul v-else class="sheet">
-      <li v-for="type in types.data.value" :key="type.id">
-        <button type="button" @click="open(type)">
-          <strong
-            >{{ type.name }} <span class="quiet number">{{ type.own_number }}</span></strong
-          >
-          <span class="quiet">{{ type.slots.map((slot) => say(`slot.${slot}`)).join(', ') }}</span>
-          <span>
-            <fraction-text v-if="type.new_size_mm !== null" :text="`${length(type.new_size_mm)} new`" />
-          </span>
-          <span class="quiet">{{ type.life_m === null ? '' : `expected ${distance(type.life_m)}` }}</span>
-          <span>{{ type.price === null ? '' : `${type.price.toFixed(2)} each` }}</span>
-          <span class="quiet">{{ type.lead_days === null ? '' : `in ${type.lead_days} days` }}</span>
-        </button>
-      </li>
-    </ul>
+    <section v-for="group in groups" :key="group.slot" class="sheet">
+      <h2>{{ say(`slot.${group.slot}`) }}</h2>
+      <ul>
+        <li v-for="type in group.types" :key="type.id">
+          <button type="button" @click="open(type)">
+            <strong
+              >{{ type.name }} <span class="quiet number">{{ type.own_number }}</span></strong
+            >
+            <span class="quiet">{{
+              type.slots.length > 1
+                ? `also ${type.slots
+                    .slice(1)
+                    .map((slot) => say(`slot.${slot}`))
+                    .join(', ')}`
+                : ''
+            }}</span>
+            <span>
+              <fraction-text v-if="type.new_size_mm !== null" :text="`${length(type.new_size_mm)} new`" />
+            </span>
+            <span class="quiet">{{ type.life_m === null ? '' : `expected ${distance(type.life_m)}` }}</span>
+            <span>{{ type.price === null ? '' : `${type.price.toFixed(2)} each` }}</span>
+            <span class="quiet">{{ type.lead_days === null ? '' : `in ${type.lead_days} days` }}</span>
+          </button>
+        </li>
+      </ul>
+    </section>
     <part-type-form v-if="adding" @saved="open" @close="adding = false" />
   </main>
 </template>
@@ -59,8 +76,12 @@ function open(type: PartType): void {
   justify-content: space-between;
   gap: 8px;
 }
+h2::first-letter {
+  text-transform: uppercase;
+}
 ul {
   list-style: none;
+  padding: 0;
 }
 li + li {
   border-top: 1px solid var(--line);

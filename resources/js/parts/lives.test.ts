@@ -18,6 +18,9 @@ describe('lives of parts', () => {
 
   it('says the median with its interval, and that nothing has ended', () => {
     expect(sayMedian(curve, distance)).toBe('3 fitted, 2 worn out or failed; half of them reach 300 m (100 m to open).')
+    expect(sayMedian({ ...curve, median_low_m: null }, distance)).toContain(
+      'Too few have ended to say how sure that is.',
+    )
     expect(sayMedian({ ...curve, ended: 0 }, distance)).toContain('none has ended yet, the longest has run 900 m')
     expect(sayMedian({ ...curve, median_m: null }, distance)).toContain('more than half still ran')
   })

@@ -7,6 +7,8 @@ export function sayMedian(curve: LifeCurve, distance: (metres: number) => string
   if (curve.ended === 0) return `${count}; none has ended yet, the longest has run ${distance(curve.longest_m)}.`
   if (curve.median_m === null)
     return `${count}; more than half still ran when last heard of, the longest ${distance(curve.longest_m)}.`
+  if (curve.median_low_m === null && curve.median_high_m === null)
+    return `${count}; half of them reach about ${distance(curve.median_m)}. Too few have ended to say how sure that is.`
   const ends = `${curve.median_low_m === null ? '?' : distance(curve.median_low_m)} to ${curve.median_high_m === null ? 'open' : distance(curve.median_high_m)}`
   return `${count}; half of them reach ${distance(curve.median_m)} (${ends}).`
 }
@@ -20,7 +22,7 @@ export function sayLeftOut({ left_out }: LifeCurve): string {
 }
 
 /** A curve as steps from all running at nothing run, to as far as any part got. */
-export function stepsOf(curve: LifeCurve): { ran: number; share: number; low: number; high: number }[] {
+export function stepsOf(curve: LifeCurve): { ran: number; share: number; low: number | null; high: number | null }[] {
   const steps = [
     { ran: 0, share: 1, low: 1, high: 1 },
     ...curve.steps.map(({ ran_m, share, low, high }) => ({ ran: ran_m, share, low, high })),

@@ -15,9 +15,6 @@ vi.mock('./sendFile', () => ({
     return answer instanceof Error ? Promise.reject(answer) : Promise.resolve(answer)
   },
 }))
-vi.mock('@/composables/usePlanterBoard', () => ({
-  usePlanterBoard: () => ({ board: undefined, toRow: () => undefined }),
-}))
 const { default: ImportScreen } = await import('./ImportScreen.vue')
 
 const line = (number: number, message: string) => ({ line: number, message, text: `line ${number}` })

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { refreshRecord } from '@/api/queries'
+import { refreshRecord, useFace } from '@/api/queries'
 import type { ImportKind, ImportMapping, ImportProgress, ImportResult } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
-import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { dateAndTime } from '@/dates'
 import { say } from '@/words'
 import ColumnChoice from './ColumnChoice.vue'
@@ -12,7 +11,7 @@ import { type Mode, sendFile } from './sendFile'
 
 /** A season's fields, past readings or part changes from a CSV file: look first, then take in what is good. */
 const { planterId } = defineProps<{ planterId: number }>()
-const { board } = usePlanterBoard(() => planterId)
+const { data: face } = useFace(() => planterId)
 
 const KINDS: ImportKind[] = ['acres', 'readings', 'changes']
 const kind = ref<ImportKind>('acres')
@@ -81,10 +80,10 @@ function chooseKind(chosen: ImportKind): void {
 </script>
 
 <template>
-  <planter-page :planter-id="planterId" :of="board">
+  <planter-page :planter-id="planterId" :of="face">
     <div class="import">
       <section class="sheet">
-        <h1>Import into {{ board?.planter.name }}</h1>
+        <h1>Import into {{ face?.planter.name }}</h1>
         <div class="segments" role="group" aria-label="What the file holds">
           <button v-for="one in KINDS" :key="one" type="button" :aria-pressed="kind === one" @click="chooseKind(one)">
             {{ say(`import.kind.${one}`) }}
@@ -166,7 +165,7 @@ function chooseKind(chosen: ImportKind): void {
           <v-btn
             v-else
             :to="{
-              name: kind === 'acres' ? 'acres' : kind === 'readings' ? 'board' : 'life',
+              name: kind === 'acres' ? 'field' : 'board',
               params: { planter: planterId },
             }"
             color="primary"

@@ -1,21 +1,23 @@
 <script setup lang="ts">
-import { reactive, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { api, body } from '@/api/client'
-import { keys, queries } from '@/api/queries'
+import { keys, queries, useSpecSheet, useSpecSheets } from '@/api/queries'
 import type { Figure, SpecSheet, Verdict } from '@/api/types'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { say, sayOwn, sayRow } from '@/words'
+import SpecLine, { type Entry, type Field } from './SpecLine.vue'
 
+/** A spec sheet, a line a check with its figures across; the shop's own is edited. */
 const { sheet } = defineProps<{ sheet: SpecSheet }>()
-const { beside, quantity, units } = useUnits()
+const { units } = useUnits()
 
-type Entry = { value: string; source: string }
 const entry = (figure: Figure): Entry => ({ value: figure.typed, source: figure.source })
 const form = reactive({
   name: sheet.name,
   notch: entry(sheet.notch),
+  threads: { left_hand: sheet.left_hand_thread ?? '', torque: sheet.torque },
   figures: Object.fromEntries(
     sheet.checks
       .filter((check) => Object.keys(check.figures).length > 0)
@@ -32,27 +34,52 @@ const confirming = ref(false)
 type Change = { planter: string; row: number; check: string; side: string; from: Verdict; to: Verdict }
 const changes = ref<Change[]>()
 
-const withFigures = sheet.checks.filter((check) => Object.keys(check.figures).length > 0)
-const groups = [
-  ...withFigures.map((check) => ({
-    title: say(`check.${check.key}`),
-    fields: Object.entries(check.figures).map(([name, figure]) => ({
-      path: `figures.${check.key}.${name}`,
-      label: sayOwn(`figure.${name}`, check.key),
-      figure,
-      entry: () => form.figures[check.key]?.[name] as Entry,
-    })),
-  })),
-  {
-    title: 'Depth stop',
-    fields: [{ path: 'notch', label: say('figure.notch'), figure: sheet.notch, entry: () => form.notch }],
-  },
-]
+// The typical sheet of the same row unit, to hold the shop's figures against.
+const sheets = useSpecSheets()
+const typicalId = computed(() => sheets.data.value?.find(({ type, own }) => type === sheet.type && !own)?.id)
+const typical = useSpecSheet(() => typicalId.value ?? sheet.id)
 
-function hint(figure: Figure): string {
-  const printed = quantity(figure.value, figure.unit)
-  return figure.unit === 'mm' ? `${printed}, ${beside(figure.value)}` : printed
-}
+type Line = { title: string; fields: Field[] }
+const lines = computed<Line[]>(() => {
+  const checks = new Map(sheet.own ? typical.data.value?.checks.map((check) => [check.key, check.figures]) : [])
+  return [
+    ...sheet.checks
+      .filter((check) => Object.keys(check.figures).length > 0)
+      .map((check) => ({
+        title: say(`check.${check.key}`),
+        fields: Object.entries(check.figures).map(([name, figure]) => ({
+          path: `figures.${check.key}.${name}`,
+          label: sayOwn(`figure.${name}`, check.key),
+          figure,
+          typical: checks.get(check.key)?.[name],
+          entry: () => form.figures[check.key]?.[name] as Entry,
+        })),
+      })),
+    {
+      title: 'Depth stop',
+      fields: [
+        {
+          path: 'notch',
+          label: say('figure.notch'),
+          figure: sheet.notch,
+          typical: sheet.own ? typical.data.value?.notch : undefined,
+          entry: () => form.notch,
+        },
+      ],
+    },
+  ]
+})
+const search = ref('')
+const onlyOwn = ref(false)
+const isOwn = ({ fields }: Line) => fields.some(({ figure, typical }) => typical && typical.value !== figure.value)
+/** What is looked for; a line with something wrong stands there in any case. */
+const shown = computed(() =>
+  lines.value.filter(
+    (line) =>
+      line.fields.some(({ path }) => about(path) !== undefined) ||
+      (line.title.toLowerCase().includes(search.value.trim().toLowerCase()) && (!onlyOwn.value || isOwn(line))),
+  ),
+)
 
 /** A refusal names the field itself, or its value or source. */
 function about(path: string): string | undefined {
@@ -97,19 +124,57 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       <router-link :to="{ name: 'spec-sheets' }">Spec sheets</router-link> to enter your own figures.
     </p>
     <v-text-field v-else v-model="form.name" label="Name of this sheet" :error-messages="refusal?.about('name')" />
-    <section v-for="group in groups" :key="group.title" class="sheet group" :aria-label="group.title">
-      <h2>{{ group.title }}</h2>
-      <div v-for="field in group.fields" :key="field.path" class="field">
-        <v-text-field
-          v-model="field.entry().value"
-          :label="field.label"
-          :readonly="!sheet.own"
-          :hint="hint(field.figure)"
-          persistent-hint
-          :error-messages="about(field.path)"
+    <div class="find">
+      <v-text-field v-model="search" label="Find a check" density="compact" clearable @click:clear="search = ''" />
+      <v-checkbox
+        v-if="sheet.own"
+        v-model="onlyOwn"
+        hide-details
+        density="compact"
+        label="Only what differs from typical"
+      />
+    </div>
+    <section class="sheet">
+      <table>
+        <tbody>
+          <spec-line
+            v-for="line in shown"
+            :key="line.title"
+            :title="line.title"
+            :fields="line.fields"
+            :own="sheet.own"
+            :about="about"
+          />
+        </tbody>
+      </table>
+      <p v-if="shown.length === 0" class="quiet">No check of this sheet is called that, or differs.</p>
+    </section>
+    <section class="sheet bolts">
+      <h2>Blade bolts</h2>
+      <div v-if="sheet.own" class="find">
+        <v-select
+          v-model="form.threads.left_hand"
+          label="Left-hand thread on"
+          density="compact"
+          :items="[
+            { value: 'left', title: 'the left blade' },
+            { value: 'right', title: 'the right blade' },
+            { value: '', title: 'not known: see the manual' },
+          ]"
+          :error-messages="refusal?.about('threads.left_hand')"
         />
-        <v-text-field v-model="field.entry().source" label="Where the figure comes from" :readonly="!sheet.own" />
+        <v-text-field
+          v-model="form.threads.torque"
+          label="Torque; empty: see the manual"
+          density="compact"
+          maxlength="60"
+          :error-messages="refusal?.about('threads.torque')"
+        />
       </div>
+      <p v-else>
+        {{ say(`threads.${sheet.left_hand_thread ?? 'unknown'}`) }}
+        {{ sheet.torque === '' ? say('threads.torque_in_manual') : say('threads.torque', { torque: sheet.torque }) }}
+      </p>
     </section>
     <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
     <p v-if="saved" role="status">Saved. Open walks of planters on this sheet are judged by it from now on.</p>
@@ -148,15 +213,25 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   display: grid;
   gap: var(--gap);
 }
-.group {
+.bolts {
   display: grid;
-  gap: 12px;
+  gap: 10px;
 }
-.field {
-  display: grid;
-  grid-template-columns: 220px 1fr;
-  gap: 12px;
-  align-items: start;
+.find {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 20px;
+}
+.find > :not(.v-checkbox) {
+  flex: 0 1 320px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+table tr:first-child :deep(> *) {
+  border-top: 0;
 }
 .changes {
   padding-left: 18px;
@@ -166,14 +241,13 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   gap: 12px;
 }
 .buttons {
+  position: sticky;
+  bottom: 0;
+  padding: 8px 0;
+  background: var(--paper);
   display: flex;
   flex-wrap: wrap;
   align-items: center;
   gap: 12px;
-}
-@media (max-width: 700px) {
-  .field {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

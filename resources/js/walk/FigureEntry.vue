@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
-import type { Band, Check, Doubt, Unit, WalkStep } from '@/api/types'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
+import type { Band, Check, Doubt, WalkStep } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import ScaleStrip from '@/components/ScaleStrip.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
-import { doubtsAbout, judgeByBands, wordDoubts, wordReasons } from '@/measure/bands'
-import { readQuantity, toSteps } from '@/measure/quantity'
+import { wordDoubts } from '@/measure/bands'
 import { say, sayCheck, sayOwn, sayRow } from '@/words'
 import TouchKeypad from './TouchKeypad.vue'
+import { useFigure } from './useFigure'
 
 /** A figure: typed by keyboard or keypad, judged as it is typed, doubted once where it is hard to believe. */
 const { step, check, bands, doubts, held } = defineProps<{
@@ -22,35 +22,11 @@ const { step, check, bands, doubts, held } = defineProps<{
 }>()
 const emit = defineEmits<{ store: [typed: string, confirmed: boolean] }>()
 
-const { units, quantity, apart, beside, unitName } = useUnits()
+const { units, quantity, beside, unitName } = useUnits()
 const field = useTemplateRef<HTMLInputElement>('field')
-const typed = ref('')
-const complaint = ref('')
-/** The text that was doubted; entering it again confirms it. */
-const doubted = ref<string | null>(null)
-
-const unit = computed<Unit>(() => check.unit ?? 'mark')
-const read = computed(() => readQuantity(typed.value, unit.value, units.value))
-/** What is being typed, or else what stands here. */
-const value = computed(() => {
-  if ('value' in read.value) return read.value.value
-  return typed.value === '' ? (step.now?.value ?? null) : null
-})
-const judgement = computed(() => {
-  if (typed.value === '' && step.now) return step.now
-  if (value.value !== null) return judgeByBands(bands, value.value, check)
-  return { verdict: 'unchecked' as const, reasons: [] }
-})
-const reasons = computed(() => wordReasons(check.key, judgement.value.reasons, value.value, units.value))
-const last = computed(() => step.last?.value ?? null)
-const sinceLast = computed(() => {
-  if (value.value === null || last.value === null || !step.last) return ''
-  const change = toSteps(value.value, unit.value) - toSteps(last.value, unit.value)
-  if (change === 0) return `Same as in ${step.last.season}.`
-  const by = apart(value.value, last.value, unit.value)
-  return `${by} ${change < 0 ? 'less' : 'more'} than in ${step.last.season} (${quantity(last.value, unit.value)}).`
-})
-const raised = computed(() => (doubted.value === null || value.value === null ? [] : doubtsAbout(doubts, value.value)))
+const { typed, complaint, unit, value, judgement, reasons, last, sinceLast, raised, marks, ...figure } = useFigure(
+  () => ({ step, check, bands, doubts }),
+)
 
 /** What the reading is held against, and where that figure comes from. */
 const basis = computed(() => {
@@ -60,32 +36,11 @@ const basis = computed(() => {
     return `${quantity(low, unit.value)} to ${quantity(high, unit.value)}: ${source}.`
   return limit === undefined ? '' : `${sayOwn('figure.limit', check.key)} ${quantity(limit, unit.value)}: ${source}.`
 })
-const marks = computed(() =>
-  Object.entries(check.marks)
-    .filter(([name]) => name !== 'new')
-    .map(([name, value]) => ({ value, label: say(`mark.${name}`) })),
-)
 const example = computed(() => (unit.value === 'mm' ? (units.value === 'in' ? '14 3/8' : '365') : '18'))
 
 function enter(): void {
-  if (!('value' in read.value)) {
-    complaint.value = say(read.value.fault, { typed: typed.value })
-    return
-  }
-  const isDoubtful = doubtsAbout(doubts, read.value.value).length > 0
-  if (isDoubtful && doubted.value !== typed.value) {
-    doubted.value = typed.value
-    return
-  }
-  const text = typed.value
-  clear()
-  emit('store', text, isDoubtful)
-}
-
-function clear(): void {
-  typed.value = ''
-  complaint.value = ''
-  doubted.value = null
+  const entered = figure.enter()
+  if (entered) emit('store', entered.typed, entered.confirmed)
 }
 
 /** Whether the key was for the figure. */
@@ -94,18 +49,17 @@ function takeKey(event: KeyboardEvent): boolean {
     enter()
     return true
   }
-  if (event.key === 'Escape') clear()
+  if (event.key === 'Escape') figure.clear()
   // A figure is for the field, wherever the last tap has left the focus; the key itself still arrives.
   if (/^[\d.,/-]$/.test(event.key) && !(event.target instanceof HTMLInputElement))
     field.value?.focus({ preventScroll: true })
   return false
 }
 
-watch(typed, () => (complaint.value = ''))
 watch(
   () => [placeKey(step), held],
   ([place], before) => {
-    if (place !== before?.[0]) clear()
+    if (place !== before?.[0]) figure.clear()
     if (!held) void nextTick(() => field.value?.focus({ preventScroll: true }))
   },
   { immediate: true },

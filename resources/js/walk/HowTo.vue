@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Check } from '@/api/types'
+import type { Check, Planter } from '@/api/types'
 import { drawingOf } from '@/drawings'
 import { say } from '@/words'
 
 /** What to mind while making this check, and how it is made. */
-const { check } = defineProps<{ check: Check }>()
+const { check, sheet } = defineProps<{ check: Check; sheet: Planter['spec_sheet'] }>()
+/** How the blades are bolted on, where they come off. */
+const threads = computed(() => {
+  if (check.station !== 'opener_blades' && check.station !== 'blade_contact') return ''
+  const torque = sheet.torque === '' ? say('threads.torque_in_manual') : say('threads.torque', { torque: sheet.torque })
+  return `${say(`threads.${sheet.left_hand_thread ?? 'unknown'}`)} ${torque}`
+})
 const drawing = computed(() => drawingOf(check))
 </script>
 
@@ -14,8 +20,9 @@ const drawing = computed(() => drawingOf(check))
     <section class="sheet caution">
       <h2>Mind your hands</h2>
       <p>{{ say(`caution.${check.station}`) }}</p>
-      <p class="quiet">Unit locked or blocked, engine off, key out. The operator's manual comes first.</p>
+      <p :class="{ quiet: !check.running }">{{ say(check.running ? 'caution.running' : 'caution.still') }}</p>
     </section>
+    <p v-if="threads" class="sheet">{{ threads }}</p>
     <section class="sheet">
       <h2>How to {{ check.kind === 'measure' ? 'measure' : 'check' }}</h2>
       <component :is="drawing" v-if="drawing" />

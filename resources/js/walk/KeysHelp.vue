@@ -1,6 +1,9 @@
 <script setup lang="ts">
+import type { WalkView } from './view'
+
+const { view } = defineProps<{ view: WalkView }>()
 defineEmits<{ close: [] }>()
-const keys = [
+const single = [
   ['14 3/8 · 14.375 · 365 mm', 'the figure, as you say it'],
   ['s  w  c  f', 'sound, watch, change, failed'],
   ['1 … 9', 'tick a reason'],
@@ -18,6 +21,20 @@ const keys = [
   ['Esc', 'clear what is typed'],
   ['?', 'these keys'],
 ]
+const station = [
+  ['14 3/8 · 14.375 · 365 mm', 'the figure, as you say it'],
+  ['Enter', 'on to the next figure; after the last: the rest here is sound, on'],
+  ['s  d  g …', 'the key beside a line: something is wrong there'],
+  ['1 … 9', 'then the reason'],
+  ['w  c  f', 'or watch, change, failed'],
+  ['=', 'same as last time'],
+  ['[  ]', 'row before, next row'],
+  ['{  }', 'station before, next station'],
+  ['u', 'undo: all that was said at the station'],
+  ['h', 'how to measure'],
+  ['Esc', 'clear what is typed, close the line'],
+  ['?', 'these keys'],
+]
 </script>
 
 <template>
@@ -25,7 +42,7 @@ const keys = [
     <div class="sheet asks">
       <h2>Keys on a walk</h2>
       <dl>
-        <template v-for="[key, meaning] in keys" :key="key">
+        <template v-for="[key, meaning] in view === 'station' ? station : single" :key="key">
           <dt>{{ key }}</dt>
           <dd>{{ meaning }}</dd>
         </template>

@@ -5,7 +5,7 @@ import { ref } from 'vue'
 import type { NoteKind, PlaceRef } from '@/api/types'
 import { useOutbox } from '@/offline/outbox'
 import { shrinkPicture } from '@/offline/picture'
-import { sayCheck, sayRow } from '@/words'
+import { say, sayCheck, sayRow } from '@/words'
 
 /** A note or a photo on the place that is up; a joint that was hard to open is remembered for next year. */
 const { planterId, walk, place } = defineProps<{ planterId: number; walk: string; place: PlaceRef }>()
@@ -54,6 +54,7 @@ async function store(): Promise<void> {
       <h2>{{ sayRow(place.row) }}, {{ sayCheck(place).toLowerCase() }}</h2>
       <v-textarea v-model="text" label="Note" rows="3" maxlength="1000" variant="outlined" hide-details autofocus />
       <v-checkbox v-model="isHard" hide-details label="Seized or hard to open: warn of it next year" />
+      <p v-if="isHard" class="caution">{{ say('caution.heat') }}</p>
       <img v-if="picture" :src="picture.url" alt="The photo to be kept" class="preview" />
       <input
         ref="camera"

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { computed, ref } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { editGuide, useBoard } from '@/api/queries'
-import type { Walk, WalkGuide, WalkKind, WalkOrder } from '@/api/types'
+import type { Pack, Walk, WalkGuide, WalkKind, WalkOrder } from '@/api/types'
 import { useOutbox } from '@/offline/outbox'
 import WalkActions from '@/walk/board/WalkActions.vue'
 import { say } from '@/words'
 import OrderChoice from './OrderChoice.vue'
-import StationChoice from './StationChoice.vue'
+import PackChoice from './PackChoice.vue'
 
-/** Opens a walk, signal or not: the walk is made on the device and goes up like a reading. */
+/** Opens a walk, signal or not: the walk is made on the device and goes up like a reading. The last pack is proposed. */
 const { planterId, guide } = defineProps<{ planterId: number; guide: WalkGuide }>()
 const outbox = useOutbox()
 const board = useBoard(() => planterId)
@@ -17,10 +17,31 @@ const kinds: WalkKind[] = ['pre_season', 'first_pass', 'in_season', 'rain_day', 
 const kind = ref<WalkKind>('pre_season')
 const order = ref<WalkOrder>('row_by_row')
 const checks = ref<string[]>(guide.checks.map((check) => check.key))
+const pack = ref<string | null>(null)
 const acknowledged = ref(false)
+const packs = useTemplateRef<InstanceType<typeof PackChoice>>('packs')
 
 const finished = computed(() => (board.data.value?.walk?.finished_at ? board.data.value : undefined))
 const places = computed(() => guide.steps.filter((step) => checks.value.includes(step.check)).length)
+
+function take(chosen: Pack): void {
+  pack.value = chosen.name
+  kind.value = chosen.kind
+}
+
+// The last pack of this planter, as soon as the packs are there; nothing that was chosen meanwhile is overruled.
+watch(
+  () => packs.value?.offered,
+  (offered) => {
+    if (pack.value !== null || !offered?.length) return
+    const last = offered.find((one) => one.pack.name === guide.last_pack) ?? offered[0]
+    if (last) packs.value?.choose(last.pack)
+  },
+)
+watch(checks, (chosen) => {
+  const of = packs.value?.offered.find((one) => one.checks.join() === chosen.join())
+  pack.value = of?.pack.name ?? ''
+})
 
 async function start(): Promise<void> {
   const chosen = checks.value.length === guide.checks.length ? null : checks.value
@@ -31,6 +52,7 @@ async function start(): Promise<void> {
     order: order.value,
     row_count: guide.planter.row_count,
     checks: checks.value as Walk['checks'],
+    pack: pack.value || null,
     places: places.value,
     started_at: new Date().toISOString(),
     finished_at: null,
@@ -40,7 +62,7 @@ async function start(): Promise<void> {
     id: walk.id,
     walk: walk.id,
     planter: planterId,
-    body: { kind: walk.kind, order: walk.order, checks: chosen, started_at: walk.started_at },
+    body: { kind: walk.kind, order: walk.order, checks: chosen, pack: walk.pack, started_at: walk.started_at },
   })
   editGuide(planterId, (guide) => ({ ...guide, walk }))
 }
@@ -48,21 +70,25 @@ async function start(): Promise<void> {
 
 <template>
   <div class="start">
-    <section v-if="finished?.walk" class="sheet box">
-      <h2>{{ say(`walk_kind.${finished.walk.kind}`) }} {{ finished.season }} is finished</h2>
-      <p class="quiet">Reopen it to correct or add readings, or start another walk below.</p>
+    <section v-if="finished?.walk" class="sheet finished">
+      <p>
+        <strong>{{ say(`walk_kind.${finished.walk.kind}`) }} {{ finished.season }} is finished.</strong>
+        <span class="quiet"> Reopen it to correct or add readings, or start another.</span>
+      </p>
       <walk-actions :board="finished" without-start />
     </section>
     <section class="sheet box">
       <h1>Start a walk of {{ guide.planter.name }}</h1>
-      <v-select
-        v-model="kind"
-        label="Which walk"
-        :items="kinds.map((value) => ({ value, title: say(`walk_kind.${value}`) }))"
-      />
-      <order-choice v-model="order" />
-      <h2>Stations today</h2>
-      <station-choice v-model="checks" :checks="guide.checks" />
+      <pack-choice ref="packs" v-model="checks" :checks="guide.checks" :kind="kind" @pack="take" />
+      <div class="pair">
+        <v-select
+          v-model="kind"
+          label="Which walk"
+          density="compact"
+          :items="kinds.map((value) => ({ value, title: say(`walk_kind.${value}`) }))"
+        />
+        <order-choice v-model="order" />
+      </div>
       <p class="quiet">
         {{ places }} readings on {{ guide.planter.row_count }} rows. What the planter does not carry is not asked;
         <router-link :to="{ name: 'edit-planter', params: { planter: planterId } }">its equipment</router-link>.
@@ -79,19 +105,38 @@ async function start(): Promise<void> {
 
 <style scoped>
 .start {
-  max-width: 760px;
+  max-width: 860px;
   margin: 0 auto;
   display: grid;
-  gap: var(--gap);
+  gap: 12px;
+}
+.finished {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px 16px;
+  padding: 10px 20px;
 }
 .box {
   display: grid;
-  gap: var(--gap);
-  padding: 24px;
+  gap: 14px;
+  padding: 20px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: minmax(180px, 1fr) auto;
+  align-items: center;
+  gap: 12px;
 }
 @media (max-width: 700px) {
   .box {
-    padding: 14px;
+    gap: 10px;
+    padding: 12px;
+  }
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
   }
 }
 </style>

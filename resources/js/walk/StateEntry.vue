@@ -7,6 +7,7 @@ import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { judgeState, wordReasons } from '@/measure/bands'
 import { say } from '@/words'
+import { stateKeys } from './stationKeys'
 
 /** A touch, a condition or a yes: one key or one tap, and for a condition the reasons ticked. */
 const { step, check } = defineProps<{ step: WalkStep; check: Check }>()
@@ -16,18 +17,6 @@ const { units } = useUnits()
 const state = ref<State | null>(null)
 const chips = ref<Chip[]>([])
 
-/** The key of each state: its first letter. */
-const KEYS: Record<State, string> = {
-  sound: 's',
-  watch: 'w',
-  change: 'c',
-  failed: 'f',
-  gap: 'g',
-  light: 'l',
-  tight: 't',
-  yes: 'y',
-  no: 'n',
-}
 const isCondition = computed(() => check.kind === 'condition')
 /** What is being said, or else what stands here. */
 const said = computed(() =>
@@ -71,7 +60,7 @@ function clear(): void {
 
 /** Whether the key was for the state. */
 function takeKey(event: KeyboardEvent): boolean {
-  const chosen = check.states.find((candidate) => KEYS[candidate.state] === event.key)
+  const chosen = check.states.find((candidate) => stateKeys[candidate.state] === event.key)
   const chip = /^[1-9]$/.test(event.key) ? check.chips[Number(event.key) - 1] : undefined
   if (chosen) choose(chosen.state)
   else if (chip) tick(chip.chip, chip.verdict)
@@ -99,7 +88,7 @@ defineExpose({ takeKey, isEmpty: computed(() => state.value === null) })
       >
         <verdict-glyph :verdict="option.verdict" :size="22" silent />
         <span class="name">{{ say(`state.${option.state}`) }}</span>
-        <kbd>{{ KEYS[option.state] }}</kbd>
+        <kbd>{{ stateKeys[option.state] }}</kbd>
       </button>
     </div>
     <template v-if="isCondition">

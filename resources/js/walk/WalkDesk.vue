@@ -4,34 +4,51 @@ import { computed, ref, toRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, body } from '@/api/client'
 import { askForNews, editGuide } from '@/api/queries'
-import type { PlaceRef, Walk, WalkGuide } from '@/api/types'
+import type { PlaceRef, Walk, WalkGuide, WalkStep } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import { say } from '@/words'
 import FinishWalk from './FinishWalk.vue'
 import HowTo from './HowTo.vue'
 import KeysHelp from './KeysHelp.vue'
 import OrderChoice from './OrderChoice.vue'
+import OtherRows from './OtherRows.vue'
+import PackChoice from './PackChoice.vue'
 import PlaceRemarks from './PlaceRemarks.vue'
 import ReadingEntry from './ReadingEntry.vue'
 import RemarkDialog from './RemarkDialog.vue'
 import RowStations from './RowStations.vue'
-import StationChoice from './StationChoice.vue'
+import StationCard from './StationCard.vue'
+import { useStops } from './useStops'
 import { useWalk } from './useWalk'
+import { useWalkView } from './view'
 import WalkProgress from './WalkProgress.vue'
 
-/** An open walk: one reading at a time, big. */
+/** An open walk: a station at a time, or one reading, big. */
 const props = defineProps<{ planterId: number; guide: WalkGuide; startAt?: PlaceRef }>()
 const NEWS_EVERY_MS = 4_000
 
 const router = useRouter()
 const walk = useWalk(props.planterId, toRef(props, 'guide'))
 const { steps, current, check, unchecked } = walk
+const stops = useStops(toRef(props, 'guide'), walk)
+const { stop } = stops
+const view = useWalkView()
+/** What of the station is being looked at. */
+const reached = ref<WalkStep>()
+const inHand = computed(() =>
+  view.value === 'station' && reached.value && stops.isHere(reached.value) ? reached.value : current.value,
+)
 const open = computed(() => props.guide.walk as Walk)
+const nth = computed(() => {
+  const ofRow = stops.stops.value.filter(({ row }) => row === stop.value.row)
+  const pack = open.value.pack ? ` · pack “${open.value.pack}”` : ''
+  return `station ${ofRow.indexOf(stop.value) + 1} of ${ofRow.length}${pack}`
+})
 
 // Another's readings on the same planter come in by themselves.
 useIntervalFn(() => void askForNews(props.planterId, open.value.id), NEWS_EVERY_MS)
 
-const dialog = ref<'none' | 'keys' | 'how-to' | 'remark' | 'stations' | 'finish'>('none')
+const dialog = ref<'none' | 'keys' | 'how-to' | 'remark' | 'pack' | 'finish'>('none')
 const close = () => (dialog.value = 'none')
 const order = computed({ get: () => open.value.order, set: (order) => void change({ order }) })
 
@@ -78,8 +95,9 @@ function onKey(key: string): void {
 
 <template>
   <planter-page :planter-id="planterId" :of="guide" :selected="current.row" :select="walk.goToRow">
-    <div class="desk">
+    <div :class="['desk', view]">
       <row-stations
+        v-if="view === 'single'"
         class="stations"
         :steps="walk.ofRow.value"
         :current="current"
@@ -88,15 +106,38 @@ function onKey(key: string): void {
       />
       <div class="middle">
         <!-- Where the how-to has no room, the caution still stands where the hand is. -->
-        <button type="button" class="mind" @click="dialog = 'how-to'">{{ say(`caution.${check.station}`) }}</button>
-        <place-remarks :guide="guide" :place="current" :station="check.station" />
+        <button type="button" class="mind" @click="dialog = 'how-to'">
+          {{ say(check.running ? 'caution.running' : `caution.${check.station}`) }}
+        </button>
+        <place-remarks :guide="guide" :place="inHand" :station="check.station" />
+        <station-card
+          v-if="view === 'station'"
+          :stop="stop"
+          :check-of="walk.checkOf"
+          :bands-of="walk.bandsOf"
+          :doubts-of="walk.doubtsOf"
+          :others-of="walk.othersOf"
+          :row-count="open.row_count"
+          :nth="nth"
+          :next="stops.next.value"
+          :can-undo="walk.canUndo.value"
+          :held="dialog !== 'none'"
+          @typed="stops.typed"
+          @say="stops.say"
+          @not-fitted="stops.notFitted"
+          @same-as-last="stops.sameAsLast"
+          @on="stops.restIsSound"
+          @reach="reached = $event"
+          @key="onKey"
+        />
         <reading-entry
+          v-else
           :step="current"
           :check="check"
           :row-count="open.row_count"
-          :bands="walk.bands.value"
-          :doubts="walk.doubts.value"
-          :others="walk.others.value"
+          :bands="walk.bandsOf(current)"
+          :doubts="walk.doubtsOf(current)"
+          :others="walk.othersOf(current)"
           :can-undo="walk.canUndo.value"
           :rest-of-row="walk.restOfRow.value.length"
           :rest-of-station="walk.restOfStation.value.length"
@@ -108,17 +149,23 @@ function onKey(key: string): void {
           @key="onKey"
         />
       </div>
-      <how-to class="how-to" tabindex="0" :check="check" />
+      <div class="how-to" tabindex="0">
+        <how-to :check="walk.checkOf(inHand)" :sheet="guide.planter.spec_sheet" />
+        <other-rows v-if="view === 'station'" :guide="guide" :place="inHand" :check="walk.checkOf(inHand)" />
+      </div>
     </div>
-    <walk-progress
-      v-model:order="order"
-      :done="steps.length - unchecked.length"
-      :places="steps.length"
-      :seconds-a-reading="guide.seconds_a_reading"
-      @stations="dialog = 'stations'"
-      @finish="dialog = 'finish'"
-    />
-    <keys-help v-if="dialog === 'keys'" @close="close" />
+    <template #foot>
+      <walk-progress
+        v-model:view="view"
+        :planter-id="planterId"
+        :done="steps.length - unchecked.length"
+        :places="steps.length"
+        :seconds-a-reading="guide.seconds_a_reading"
+        @pack="dialog = 'pack'"
+        @finish="dialog = 'finish'"
+      />
+    </template>
+    <keys-help v-if="dialog === 'keys'" :view="view" @close="close" />
     <v-dialog
       v-if="dialog === 'how-to'"
       model-value
@@ -126,24 +173,31 @@ function onKey(key: string): void {
       max-width="460"
       @update:model-value="close"
     >
-      <how-to :check="check" />
+      <how-to :check="walk.checkOf(inHand)" :sheet="guide.planter.spec_sheet" />
     </v-dialog>
-    <remark-dialog v-if="dialog === 'remark'" :planter-id="planterId" :walk="open.id" :place="current" @close="close" />
+    <remark-dialog v-if="dialog === 'remark'" :planter-id="planterId" :walk="open.id" :place="inHand" @close="close" />
     <v-dialog
-      v-if="dialog === 'stations'"
+      v-if="dialog === 'pack'"
       model-value
-      aria-label="Stations today"
-      max-width="620"
+      aria-label="What is walked today"
+      max-width="680"
       scrollable
       @update:model-value="close"
     >
       <div class="sheet asks">
-        <h2>Stations today</h2>
-        <p class="quiet">What was read at the others stays.</p>
+        <h2>What is walked today</h2>
+        <p class="quiet">What was read elsewhere stays.</p>
+        <div class="segments" role="group" aria-label="How">
+          <button type="button" :aria-pressed="view === 'station'" @click="view = 'station'">
+            A station at a time
+          </button>
+          <button type="button" :aria-pressed="view === 'single'" @click="view = 'single'">One by one</button>
+        </div>
         <order-choice v-model="order" />
-        <station-choice
+        <pack-choice
           :model-value="open.checks"
           :checks="guide.checks"
+          :kind="open.kind"
           @update:model-value="change({ checks: $event as Walk['checks'] })"
         />
         <v-btn color="primary" block @click="close">Carry on</v-btn>
@@ -155,7 +209,7 @@ function onKey(key: string): void {
       :planter-id="planterId"
       :unchecked="unchecked"
       @close="close"
-      @finished="router.push({ name: 'findings', params: { planter: planterId } })"
+      @finished="router.push({ name: 'decide', params: { planter: planterId } })"
     />
   </planter-page>
 </template>
@@ -164,42 +218,56 @@ function onKey(key: string): void {
 .desk {
   display: grid;
   grid-template-columns: 250px minmax(0, 1fr) 270px;
+  grid-template-rows: minmax(0, 1fr);
   gap: var(--gap);
   align-items: start;
   max-width: 1500px;
+  height: 100%;
   margin: 0 auto;
-  /* With the phase's own, room for the line at the foot. */
-  padding-bottom: 46px;
+}
+.desk.station {
+  grid-template-columns: minmax(0, 1fr) 270px;
 }
 .middle {
-  display: grid;
+  display: flex;
+  flex-direction: column;
   gap: 10px;
+  max-height: 100%;
+  min-height: 0;
 }
-/* Between ribbon and foot, so that the page itself stays where it is. */
+.single .middle {
+  max-height: none;
+}
 .how-to {
-  max-height: calc(100dvh - 230px);
+  display: grid;
+  gap: 12px;
+  max-height: 100%;
   overflow-y: auto;
 }
 .mind {
   display: none;
 }
 @media (max-width: 1020px) {
-  .desk {
+  .desk.single {
     grid-template-columns: minmax(0, 1fr) 250px;
+  }
+  .desk.station {
+    grid-template-columns: minmax(0, 1fr) 220px;
   }
   .stations {
     display: none;
   }
 }
 @media (max-width: 700px) {
-  .desk {
+  .desk.single,
+  .desk.station {
     grid-template-columns: minmax(0, 1fr);
-    padding-bottom: 110px;
   }
   .how-to {
     display: none;
   }
   .mind {
+    flex: none;
     display: block;
     min-height: var(--touch);
     padding: 3px 10px;

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { WalkOrder } from '@/api/types'
-import OrderChoice from './OrderChoice.vue'
+import type { WalkView } from './view'
 
-/** How far the walk is, how long it still takes at its own pace, and what can be chosen about it. */
-const order = defineModel<WalkOrder>('order', { required: true })
+/** How far the walk is, how long it still takes at its own pace, and the other ways to go about it. */
+const view = defineModel<WalkView>('view', { required: true })
 const { done, places, secondsAReading } = defineProps<{
+  planterId: number
   done: number
   places: number
   /** Null while too little was read to tell. */
   secondsAReading: number | null
 }>()
-defineEmits<{ stations: []; finish: [] }>()
+defineEmits<{ pack: []; finish: [] }>()
 
 const timeLeft = computed(() => {
   if (secondsAReading === null || done === places) return ''
@@ -34,8 +34,11 @@ const timeLeft = computed(() => {
       aria-label="Share of the walk that is done"
     />
     <span class="left">{{ timeLeft }}</span>
-    <order-choice v-model="order" class="order" />
-    <v-btn variant="outlined" @click="$emit('stations')">Stations</v-btn>
+    <v-btn class="wide" variant="text" @click="view = view === 'station' ? 'single' : 'station'">{{
+      view === 'station' ? 'One by one' : 'By station'
+    }}</v-btn>
+    <v-btn variant="outlined" :to="{ name: 'sheet', params: { planter: planterId } }">Sheet</v-btn>
+    <v-btn variant="outlined" @click="$emit('pack')">Pack</v-btn>
     <v-btn
       :variant="done === places ? 'flat' : 'outlined'"
       :color="done === places ? 'primary' : undefined"
@@ -47,9 +50,7 @@ const timeLeft = computed(() => {
 
 <style scoped>
 .progress {
-  position: fixed;
-  inset: auto 0 0;
-  z-index: 5;
+  flex: none;
   display: flex;
   align-items: center;
   gap: 16px;
@@ -65,19 +66,23 @@ const timeLeft = computed(() => {
   flex: 1;
   min-width: 40px;
 }
-@media (max-width: 1020px) {
-  .order {
-    display: none;
-  }
-}
 @media (max-width: 700px) {
   .progress {
-    padding: 6px 10px;
-    gap: 8px;
+    padding: 4px 10px;
+    gap: 6px;
   }
   .left,
-  .of {
+  .wide,
+  .of,
+  .line {
     display: none;
+  }
+  .count {
+    flex: 1;
+  }
+  .progress :deep(.v-btn) {
+    padding: 0 10px;
+    min-width: 0;
   }
 }
 </style>

@@ -122,9 +122,9 @@ describe('going through a walk', () => {
       opener_blade_diameter: { code: 'far_from_rows', ref: 374.65, unit: 'mm', below: 363, above: 386 },
     }
     const walk = walked()
-    expect(walk.doubts.value.map((doubt) => doubt.code)).toEqual(['larger_than_new', 'far_from_rows'])
+    expect(walk.doubtsOf(walk.current.value).map((doubt) => doubt.code)).toEqual(['larger_than_new', 'far_from_rows'])
     walk.moveStation(1)
-    expect(walk.doubts.value.map((doubt) => doubt.code)).toEqual([])
+    expect(walk.doubtsOf(walk.current.value).map((doubt) => doubt.code)).toEqual([])
   })
 
   it('calls the rest of a row or a station sound in one go, and takes it back in one', () => {

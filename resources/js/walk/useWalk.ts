@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { computed, type Ref, ref, watch } from 'vue'
-import type { Answer, Check, CurrentReading, Reading, Station, WalkGuide, WalkStep } from '@/api/types'
+import type { Answer, Check, CurrentReading, Doubt, Reading, Station, WalkGuide, WalkStep } from '@/api/types'
 import { isToDo, type PlaceRef, placeKey } from '@/api/types'
 import { bandsAt, judgeByBands, judgeState } from '@/measure/bands'
 import type { Units } from '@/measure/length'
@@ -11,6 +11,8 @@ import { useSession } from '@/session'
 /** What is said of a place; the rest of a reading is where and when. */
 export type Content = Partial<Omit<Reading, 'id' | 'row' | 'check' | 'side' | 'taken_at'>>
 type Done = { place: PlaceRef; before: CurrentReading | null }
+/** What is taken back in one go. */
+type Deed = { at: string; done: Done[] }
 
 /** A walk's places with what is on its way up, in the order of the walk. */
 export function useSteps(guide: Ref<WalkGuide>) {
@@ -51,7 +53,7 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
   const session = useSession()
   const outbox = useOutbox()
   const { steps, checkOf } = useSteps(guide)
-  const done = ref<Done[][]>([])
+  const deeds = ref<Deed[]>([])
 
   const at = ref(placeKey(steps.value.find((step) => isToDo(step)) ?? (steps.value[0] as WalkStep)))
   const index = computed(() =>
@@ -68,17 +70,17 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
     const shown = new Map(steps.value.map((step) => [placeKey(step), step]))
     return inOrder.flatMap((key) => shown.get(key) ?? [])
   })
-  const bands = computed(() => bandsAt(current.value, check.value, guide.value.row_bands))
-  const doubts = computed(() => {
-    const ofRows = guide.value.row_doubts[current.value.check]
-    const ofPlace = current.value.doubts ?? check.value.doubts
+  const bandsOf = (step: WalkStep) => bandsAt(step, checkOf(step), guide.value.row_bands)
+  function doubtsOf(step: WalkStep): Doubt[] {
+    const ofRows = guide.value.row_doubts[step.check]
+    const ofPlace = step.doubts ?? checkOf(step).doubts
     return ofRows ? [...ofPlace, ofRows] : ofPlace
-  })
-  const others = computed(() =>
+  }
+  /** What the same check reads at the other places. */
+  const othersOf = (place: PlaceRef) =>
     steps.value
-      .filter((step) => step.check === current.value.check && step !== current.value && step.now?.value != null)
-      .map((step) => step.now?.value as number),
-  )
+      .filter((step) => step.check === place.check && placeKey(step) !== placeKey(place) && step.now?.value != null)
+      .map((step) => step.now?.value as number)
   /** What may be called sound in one go, without what is looked at now and left undone. */
   const restOfRow = computed(() => unchecked.value.filter((step) => step.row === current.value.row))
   const restOfStation = computed(() => unchecked.value.filter((step) => checkOf(step).station === check.value.station))
@@ -120,14 +122,20 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
     if (next) goToFirst(ofRow.value.filter((step) => checkOf(step).station === next))
   }
 
-  function record(content: Content, places: PlaceRef[] = [current.value], undoable = true): void {
+  /**
+   * Says something of places. What is said in one deed is taken back in one go: each by itself, or all that is said at a
+   * station under one name.
+   */
+  function record(content: Content, places: PlaceRef[] = [current.value], deed: string | null = uuid()): void {
     const walk = guide.value.walk?.id
     if (walk === undefined || places.length === 0) return
     const before = places.map((place) => ({
       place,
       before: steps.value.find((step) => placeKey(step) === placeKey(place))?.now ?? null,
     }))
-    if (undoable) done.value.push(before)
+    const latest = deeds.value.at(-1)
+    if (latest && latest.at === deed) latest.done.push(...before)
+    else if (deed !== null) deeds.value.push({ at: deed, done: before })
     void outbox.add(
       ...places.map((place) => {
         const body = reading(place, content)
@@ -143,30 +151,33 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
 
   /** Takes the latest back: what stood there before is recorded again, or the place is unchecked again. */
   function undo(): void {
-    const latest = done.value.pop()
-    for (const { place, before } of latest ?? []) {
+    const latest = deeds.value.pop()
+    // What stood there first counts, where one place was said twice.
+    const first = new Map(latest?.done.toReversed().map((one) => [placeKey(one.place), one]))
+    for (const { place, before } of first.values()) {
       record(
         before === null || before.id === null ? { result: 'withdrawn' } : sayAgain(before, checkOf(place)),
         [place],
-        false,
+        null,
       )
     }
-    if (latest?.[0]) goTo(latest[0].place)
+    if (latest?.done[0]) goTo(latest.done[0].place)
   }
 
   return {
     steps,
     current,
     check,
-    bands,
-    doubts,
-    others,
+    bandsOf,
+    doubtsOf,
+    othersOf,
     unchecked,
     ofRow,
     restOfRow,
     restOfStation,
-    canUndo: computed(() => done.value.length > 0),
+    canUndo: computed(() => deeds.value.length > 0),
     checkOf,
+    record,
     goTo,
     goToRow,
     moveRow,

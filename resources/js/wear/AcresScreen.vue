@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
-import { useAcres } from '@/api/queries'
+import { useAcres, useFace } from '@/api/queries'
 import type { AcresEntry, AcresLine } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'
 import { useDays } from '@/composables/useDays'
-import { usePlanterBoard } from '@/composables/usePlanterBoard'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { useOutbox } from '@/offline/outbox'
@@ -16,7 +15,7 @@ import { groundOf } from './ground'
 
 /** What the planter has planted: one line from the phone, or a field with all there is to say. */
 const { planterId } = defineProps<{ planterId: number }>()
-const { board } = usePlanterBoard(() => planterId)
+const { data: face } = useFace(() => planterId)
 const { distance } = useUnits()
 const acres = useAcres(() => planterId)
 
@@ -60,8 +59,8 @@ async function takeBack(of: AcresLine): Promise<void> {
 </script>
 
 <template>
-  <planter-page :planter-id="planterId" :of="board" :error="acres.error.value" @again="acres.refetch()">
-    <div v-if="acres.data.value && board" class="acres">
+  <planter-page :planter-id="planterId" :of="face" :error="acres.error.value" @again="acres.refetch()">
+    <div v-if="acres.data.value && face" class="acres">
       <waiting-list :planter-id="planterId" what="acres" />
       <section class="sheet">
         <h1>Acres</h1>
@@ -90,7 +89,7 @@ async function takeBack(of: AcresLine): Promise<void> {
         <div v-if="plan">
           <strong>{{ Math.round(plan.done).toLocaleString('en') }}</strong> of
           {{ Math.round(plan.acres).toLocaleString('en') }} ac
-          <span class="quiet">season {{ board.season }}</span>
+          <span class="quiet">season {{ face.season }}</span>
         </div>
         <div v-for="season in acres.data.value.seasons" :key="season.season">
           <strong>{{ Math.round(season.acres).toLocaleString('en') }}</strong> ac
@@ -123,11 +122,11 @@ async function takeBack(of: AcresLine): Promise<void> {
       </section>
     </div>
     <acres-form
-      v-if="editing && acres.data.value && board"
+      v-if="editing && acres.data.value && face"
       :line="editing === 'new' ? undefined : editing"
       :severities="acres.data.value.severities"
-      :row-count="board.planter.row_count"
-      :sections="board.planter.sections"
+      :row-count="face.planter.row_count"
+      :sections="face.planter.sections"
       :problem="problem"
       :busy="busy"
       @save="save"

@@ -13,7 +13,7 @@ const { places, checkOf } = defineProps<{
   checkOf: (place: Pick<PlaceForecast, 'check'>) => Check
 }>()
 const emit = defineEmits<{ open: [place: PlaceForecast] }>()
-const { quantity } = useUnits()
+const { quantity, units } = useUnits()
 </script>
 
 <template>
@@ -30,7 +30,7 @@ const { quantity } = useUnits()
           >{{
             place.left_m.p50 === 0
               ? 'change or adjust before planting'
-              : `${printLeft(place.left_acres, place.thin)} left`
+              : `${printLeft(place.left_acres, place.thin, units)} left`
           }}{{ place.due_on && place.left_m.p50 !== 0 ? `, about ${shortDate(place.due_on)}` : ''
           }}{{ place.outliers.length > 0 ? '; a reading does not fit the rest' : '' }}</span
         >

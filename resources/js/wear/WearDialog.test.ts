@@ -34,8 +34,8 @@ describe('the wear of one part', () => {
     const left_acres = { p10: 70.4, p50: 1106.7, p90: null }
     const { rows, told } = dialog({ left_m, left_acres, chance: 0.43, due_on: '2026-05-12', use_m: 312_000 })
     expect(rows).toEqual([
-      ['9 in 10', '70 ac', '40 km'],
-      ['half', '1,107 ac', '80 km'],
+      ['9 in 10', '28 ha', '40 km'],
+      ['half', '448 ha', '80 km'],
       ['1 in 10', 'out of sight', 'out of sight'],
     ])
     expect(told).toEqual({
@@ -45,19 +45,25 @@ describe('the wear of one part', () => {
     })
   })
 
-  it('goes by the nominal life where too little is on record, and says so', () => {
+  it('goes mostly by the nominal life where little is on record, and says so', () => {
     signInForTest()
     const { rows, told, says } = dialog({
       thin: true,
-      chance: null,
-      size_mm: null,
-      left_m: { p10: null, p50: 300 * MILE, p90: null },
-      left_acres: { p10: null, p50: 412.3, p90: null },
+      chance: 0.02,
+      left_m: { p10: 150 * MILE, p50: 300 * MILE, p90: 900 * MILE },
+      left_acres: { p10: 206, p50: 412.3, p90: 1237 },
     })
-    expect(rows).toEqual([])
-    expect(told).toMatchObject({ 'Expected now': '–', Left: 'about 412 ac, 300 mi of furrow' })
-    expect(told).not.toHaveProperty('Limit this season')
-    expect(says).toContain('what is left goes by the spec sheet’s nominal life')
+    expect(rows[1]).toEqual(['half', '412 ac', '300 mi'])
+    expect(told).toMatchObject({ 'Limit this season': '2%' })
+    expect(says).toContain('mostly by the spec sheet’s nominal life')
+  })
+
+  it('asks whether a part was changed that reads larger than it can be', () => {
+    const grown = dialog({ grown: true, outliers: ['r1'] })
+    expect(grown.says).toContain('Was it changed? If so, put the change on record')
+    expect(grown.says).toContain('It was changed')
+    expect(dialog({ grown: true, outliers: ['r1'], slot: null }).says).toContain('Measure again to be sure')
+    expect(dialog({}).says).not.toContain('Was it changed?')
   })
 
   it('gives no day for what is at its limit already', () => {

@@ -12,14 +12,14 @@ import { printChance, printLeft } from './life'
 const { planterId, place, check } = defineProps<{ planterId: number; place: PlaceForecast; check: Check }>()
 const emit = defineEmits<{ close: []; change: []; row: [] }>()
 const WearChart = defineAsyncComponent(() => import('./WearChart.vue'))
-const { distance, quantity } = useUnits()
+const { area, distance, quantity, units } = useUnits()
 const chart = useWearChart(
   () => planterId,
   () => place,
 )
 /** How far nine in ten of such parts get, half of them, one in ten. */
 const reach = computed(() => {
-  if (place.thin || place.left_m.p50 === null || place.left_m.p50 === 0) return []
+  if (place.left_m.p50 === null || place.left_m.p50 === 0) return []
   const all = [
     { share: '9 in 10', at: 'p10' },
     { share: 'half', at: 'p50' },
@@ -29,7 +29,7 @@ const reach = computed(() => {
     const [acres, metres] = [place.left_acres[at], place.left_m[at]]
     return {
       share,
-      acres: acres === null ? 'out of sight' : `${Math.round(acres).toLocaleString('en')} ac`,
+      acres: acres === null ? 'out of sight' : area(acres),
       furrow: metres === null ? 'out of sight' : distance(metres),
     }
   })
@@ -52,7 +52,7 @@ const reach = computed(() => {
         <div v-if="reach.length === 0">
           <dt>Left</dt>
           <dd>
-            {{ printLeft(place.left_acres, place.thin)
+            {{ printLeft(place.left_acres, place.thin, units)
             }}{{ place.left_m.p50 ? `, ${distance(place.left_m.p50)} of furrow` : '' }}
           </dd>
         </div>
@@ -81,10 +81,15 @@ const reach = computed(() => {
         </tbody>
       </table>
       <p v-if="place.thin">
-        Too little is on record of this for a forecast: what is left goes by the spec sheet’s nominal life. Measure it
-        after some acres, and the rows forecast each other.
+        Little is on record of this yet: what is left goes mostly by the spec sheet’s nominal life, give or take all of
+        it. Measure it after some acres, and the rows forecast each other.
       </p>
-      <p v-if="place.outliers.length > 0" class="watch">
+      <p v-if="place.grown" class="watch">
+        The newest reading is more than there can be left of it. Was it changed?
+        <template v-if="place.slot">If so, put the change on record; if not, measure again.</template>
+        <template v-else>Measure again to be sure.</template>
+      </p>
+      <p v-else-if="place.outliers.length > 0" class="watch">
         {{ place.outliers.length === 1 ? 'One reading does' : `${place.outliers.length} readings do` }} not fit the rest
         and hardly {{ place.outliers.length === 1 ? 'weighs' : 'weigh' }};
         {{ place.outliers.length === 1 ? 'it is' : 'they are' }} drawn hollow. Measure again to be sure.
@@ -94,7 +99,9 @@ const reach = computed(() => {
       <div class="actions">
         <v-btn variant="text" @click="emit('close')">Close</v-btn>
         <v-btn variant="outlined" @click="emit('row')">Open row {{ place.row }}</v-btn>
-        <v-btn v-if="place.slot" color="primary" @click="emit('change')">Change this part</v-btn>
+        <v-btn v-if="place.slot" color="primary" @click="emit('change')">{{
+          place.grown ? 'It was changed' : 'Change this part'
+        }}</v-btn>
       </div>
     </div>
   </v-dialog>

@@ -1,4 +1,16 @@
 import type { PlaceForecast } from '@/api/types'
+import { AREA_UNIT, printArea, printAreaFigure } from '@/measure/area'
+import type { Units } from '@/measure/length'
+
+/** The sign of each standing, told beside its tint. */
+export const SIGNS: Record<PlaceForecast['standing'], string> = {
+  at_limit: '▲',
+  hardly_lasts: '▲',
+  may_not_last: '◐',
+  lasts: '●',
+  nominal: '○',
+  unknown: '–',
+}
 
 /** A chance as people say it. */
 export function printChance(chance: number): string {
@@ -6,13 +18,12 @@ export function printChance(chance: number): string {
   return chance > 0.99 ? 'over 99%' : `${Math.round(100 * chance)}%`
 }
 
-/** Acres left, from nine in ten to one in ten; open where the end is out of sight. */
-export function printLeft({ p10, p50, p90 }: PlaceForecast['left_acres'], thin: boolean): string {
-  const whole = (acres: number) => Math.round(acres).toLocaleString('en')
+/** Acres or hectares left, from nine in ten to one in ten; open where the end is out of sight. */
+export function printLeft({ p10, p50, p90 }: PlaceForecast['left_acres'], thin: boolean, units: Units): string {
   if (p50 === null) return 'not in sight'
   if (p50 === 0) return 'none'
-  if (thin) return `about ${whole(p50)} ac`
-  return `${whole(p10 ?? 0)} – ${p90 === null ? '…' : whole(p90)} ac`
+  if (thin) return `about ${printArea(p50, units)}`
+  return `${printAreaFigure(p10 ?? 0, units)} – ${p90 === null ? `… ${AREA_UNIT[units].name}` : printArea(p90, units)}`
 }
 
 /** What will not make the season, the worst odds first. */

@@ -17,12 +17,15 @@ const OPTIONS = [
   'row_cleaner',
   'coulter',
   'fertilizer',
+  'fertilizer_both_sides',
+  'liquid',
   'firmer',
   'central_fill',
   'markers',
   'lift_assist',
   'heavy_blades',
   'clearance_guard',
+  'electronics',
 ] as const
 
 const choices = Object.entries(CHOICES) as [keyof typeof CHOICES, readonly string[]][]

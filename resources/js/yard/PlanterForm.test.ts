@@ -19,6 +19,8 @@ const sheet = {
   id: 7,
   name: 'Vacuum',
   type: 'vacuum' as const,
+  left_hand_thread: 'left' as const,
+  torque: '',
   own: false,
   notch: { value: 6.35, unit: 'mm' as const, typed: '1/4 in', source: 'm' },
   typical_equipment: guideOf(1).planter.equipment,
@@ -55,7 +57,7 @@ describe('the planter form', () => {
     expect(sections()).toEqual([2, 4])
     await fill(4, '2, 5')
     expect(sections()).toEqual([6])
-    await fill(2, '49')
+    await fill(2, '65')
     expect(wrapper.find('.preview').exists()).toBe(false)
   })
 

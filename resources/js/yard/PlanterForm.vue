@@ -58,7 +58,7 @@ const edit = computed<PlanterEdit>(() => ({
 
 const preview = computed(() => {
   const count = edit.value.row_count
-  if (!Number.isInteger(count) || count < 1 || count > 48) return null
+  if (!Number.isInteger(count) || count < 1 || count > 64) return null
   const sections = edit.value.sections ?? [count]
   const fits = sections.every(Number.isInteger) && sections.reduce((sum, rows) => sum + rows, 0) === count
   const ribbon = Array.from({ length: count }, (_, index) => ({
@@ -100,7 +100,7 @@ const save = () =>
       v-model="form.rows"
       label="Rows"
       inputmode="numeric"
-      hint="1 to 48, counted from the left as seen from behind"
+      hint="1 to 48, a drill to 64, counted from the left as seen from behind"
       persistent-hint
       :error-messages="about('row_count')"
     />

@@ -40,6 +40,10 @@ const next = computed(() => {
         <verdict-glyph verdict="change" silent /> {{ planter.rows_to_change }}
         {{ planter.rows_to_change === 1 ? 'row' : 'rows' }} to change
       </span>
+      <router-link v-if="planter.to_decide > 0" :to="{ name: 'decide', params: { planter: planter.id } }"
+        >{{ planter.to_decide }} to decide</router-link
+      >
+      <span v-if="planter.to_measure_again > 0">{{ planter.to_measure_again }} to measure again</span>
       <span v-if="walked > 0">{{ walked }} % walked for {{ planter.season }}</span>
       <span v-else>Not walked for {{ planter.season }}</span>
       <span v-if="planter.last_walk" class="quiet">last walk {{ monthAndYear(planter.last_walk) }}</span>
@@ -82,6 +86,16 @@ const next = computed(() => {
   display: grid;
   gap: 2px;
   font-size: 0.9375rem;
+}
+.state a {
+  color: var(--accent);
+}
+@media (pointer: coarse) {
+  .state a {
+    min-height: var(--touch);
+    display: inline-flex;
+    align-items: center;
+  }
 }
 .strong {
   font-weight: 700;

@@ -4,17 +4,28 @@ import type { Cell, Check } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
-import { say, sayCheck, sayRow } from '@/words'
+import { sayBriefly, say, sayCheck, sayRow } from '@/words'
 
 /** One place on the board: its verdict and figure now, or in grey what it read last time. */
-const { cell, check, faded } = defineProps<{ cell: Cell; check: Check; faded: boolean }>()
+const { cell, check, faded, brief } = defineProps<{
+  cell: Cell
+  check: Check
+  faded: boolean
+  /** It stands for its station: what is sound or unchecked is only a sign. */
+  brief: boolean
+}>()
 const { figure, answer, reading } = useUnits()
 
 const verdict = computed(() => cell.now?.verdict ?? 'unchecked')
+const isQuiet = computed(() => verdict.value === 'sound' || verdict.value === 'unchecked')
 const text = computed(() => {
+  if (brief && isQuiet.value) return ''
   if (cell.now?.result === 'not_fitted') return 'none'
   const value = cell.now ? cell.now.value : (cell.last?.value ?? null)
-  return value === null ? '' : figure(value, check.unit ?? 'mark')
+  if (value !== null) return figure(value, check.unit ?? 'mark')
+  const [chip] = cell.now?.chips ?? []
+  if (chip !== undefined) return sayBriefly(`chip.${chip}`)
+  return isQuiet.value || check.kind === 'condition' ? '' : sayBriefly(`state.${cell.now?.state}`)
 })
 const spoken = computed(() => {
   const place = `${sayRow(cell.row)}, ${sayCheck(cell)}`
@@ -25,8 +36,8 @@ const spoken = computed(() => {
 </script>
 
 <template>
-  <button type="button" :class="['cell', verdict, { faded }]" :aria-label="spoken">
-    <verdict-glyph :verdict="verdict" :size="verdict === 'sound' || verdict === 'unchecked' ? 12 : 15" silent />
+  <button type="button" :class="['cell', verdict, { faded }]" :aria-label="spoken" :title="spoken">
+    <verdict-glyph :verdict="verdict" :size="isQuiet ? 12 : 14" silent />
     <fraction-text v-if="text" :text="text" aria-hidden="true" />
   </button>
 </template>
@@ -34,16 +45,20 @@ const spoken = computed(() => {
 <style scoped>
 .cell {
   width: 100%;
-  min-height: var(--touch);
+  min-height: var(--line-height);
   display: flex;
   align-items: center;
   justify-content: center;
   gap: 3px;
-  padding: 2px 1px;
-  font-size: 0.9375rem;
+  padding: 1px;
+  font-size: 0.875rem;
   white-space: nowrap;
   font-weight: 700;
-  border-radius: 6px;
+  border-radius: 4px;
+}
+.cell.change,
+.cell.failed {
+  background: color-mix(in srgb, currentColor 9%, transparent);
 }
 .cell:hover {
   background: var(--accent-weak);

@@ -1,39 +1,65 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed } from 'vue'
 import type { Board, Cell, Check, Station } from '@/api/types'
 import { placeKey } from '@/api/types'
-import { say } from '@/words'
+import FractionText from '@/components/FractionText.vue'
+import GlanceTable from '@/components/GlanceTable.vue'
+import StationHead from '@/components/StationHead.vue'
+import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
+import { useUnfolded } from '@/composables/useUnfolded'
+import { say, sayBriefly, sayCheck } from '@/words'
 import BoardCell from './BoardCell.vue'
 import { type BoardFilter, passes } from './filter'
 
-/** Rows across, checks down; arrow keys move, Enter opens. Scrolls sideways under a fixed first column. */
-const { board, filter, selectedRow, station } = defineProps<{
-  board: Board
-  filter: BoardFilter
-  selectedRow?: number
-  /** Only this one is shown. */
-  station?: Station
-}>()
-const emit = defineEmits<{ open: [cell: Cell]; select: [row: number]; strip: [check: Check] }>()
-const { unitName } = useUnits()
-const table = useTemplateRef<HTMLElement>('table')
+/** A planter by its stations: each cell the place of it that matters most; a station unfolds into its checks. */
+const { board, filter, selectedRow } = defineProps<{ board: Board; filter: BoardFilter; selectedRow?: number }>()
+const emit = defineEmits<{ open: [cell: Cell]; select: [row: number]; strip: [check: Check]; wholePlanter: [] }>()
+const { unitName, reading } = useUnits()
 
-const cells = computed(() => new Map(board.cells.map((cell) => [placeKey(cell), cell])))
-const checks = computed(() =>
-  board.checks.filter((check) => !check.whole_planter && (station === undefined || check.station === station)),
+type Line = {
+  key: string
+  startsStation: boolean
+  station: Station
+  cells: (Cell | null)[]
+  check?: Check
+  name: string
+}
+
+const { unfolded, fold } = useUnfolded()
+const checks = computed(() => new Map(board.checks.map((check) => [check.key, check])))
+const places = computed(() => new Map(board.cells.map((cell) => [placeKey(cell), cell])))
+const rows = computed(() => board.ribbon.map(({ row }) => row))
+const checkOf = (cell: Cell) => checks.value.get(cell.check) as Check
+
+const lines = computed(() =>
+  board.glance
+    .flatMap(({ station, places: shown }): Line[] => [
+      {
+        key: station,
+        startsStation: true,
+        station,
+        cells: shown.map((at) => (at === null ? null : (board.cells[at] ?? null))),
+        name: sayBriefly(`station.${station}`),
+      },
+      ...(unfolded.value.has(station) ? linesOf(station) : []),
+    ])
+    .filter(({ cells }) => filter === 'all' || cells.some((cell) => cell && passes(cell, filter))),
 )
-/** The matrix's lines: a check's side each, top to bottom. */
-const lines = computed(() => checks.value.flatMap((check) => check.sides.map((side) => ({ check, side }))))
-const firstOfSection = computed(() => {
-  const first = new Set<number>()
-  board.planter.sections.reduce((row, count) => (first.add(row), row + count), 1)
-  return first
-})
-const focus = ref({ line: 0, row: 1 })
 
-function cellAt(check: Check, side: Check['sides'][number], row: number): Cell {
-  return cells.value.get(placeKey({ row, check: check.key, side })) as Cell
+function linesOf(station: Station): Line[] {
+  return board.checks
+    .filter((check) => check.station === station)
+    .flatMap((check) =>
+      check.sides.map((side, nth) => ({
+        key: `${check.key} ${side}`,
+        startsStation: false,
+        station,
+        cells: rows.value.map((row) => places.value.get(placeKey({ row, check: check.key, side })) ?? null),
+        ...(check.unit !== null && nth === 0 ? { check } : {}),
+        name: lineName(check, side),
+      })),
+    )
 }
 
 function lineName(check: Check, side: Check['sides'][number]): string {
@@ -41,189 +67,110 @@ function lineName(check: Check, side: Check['sides'][number]): string {
   return `${say(`measure.${check.key}`)} ${say(`side.${side}`)}`.trim() + (unit && `, ${unit}`)
 }
 
-function move(event: KeyboardEvent): void {
-  const steps: Record<string, [number, number]> = {
-    ArrowLeft: [0, -1],
-    ArrowRight: [0, 1],
-    ArrowUp: [-1, 0],
-    ArrowDown: [1, 0],
-    '[': [0, -1],
-    ']': [0, 1],
-  }
-  const step = steps[event.key]
-  if (!step) return
-  event.preventDefault()
-  const line = Math.min(lines.value.length - 1, Math.max(0, focus.value.line + step[0]))
-  const row = Math.min(board.ribbon.length, Math.max(1, focus.value.row + step[1]))
-  focus.value = { line, row }
-  emit('select', row)
-  void nextTick(() => table.value?.querySelector<HTMLElement>('[tabindex="0"]')?.focus())
-}
-
-watch(
-  () => selectedRow,
-  (row) => {
-    if (row !== undefined) {
-      focus.value = { ...focus.value, row }
-      table.value?.querySelector(`[data-head="${row}"]`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
-    }
-  },
-)
+/** What of the planter as a whole is not sound, the worst first. */
+const ofPlanter = computed(() => board.findings.flatMap((at) => board.cells[at] ?? []).filter(({ row }) => row === 0))
+const planterPlaces = computed(() => board.cells.filter(({ row }) => row === 0).length)
 </script>
 
 <template>
-  <div class="scroll">
-    <table ref="table" class="matrix" @keydown="move">
-      <thead>
-        <tr>
-          <th scope="col" class="corner"><span class="spoken">Check</span></th>
-          <th
-            v-for="row in board.ribbon"
-            :key="row.row"
-            scope="col"
-            :data-head="row.row"
-            :class="{ chosen: row.row === selectedRow, wing: firstOfSection.has(row.row) }"
-          >
-            <router-link
-              class="to-row"
-              :to="{ name: 'row', params: { planter: board.planter.id, row: row.row } }"
-              :aria-label="`Row ${row.row}: its page`"
-              >{{ row.row }}</router-link
-            >
-          </th>
-        </tr>
-      </thead>
-      <tbody
-        v-for="(check, nth) in checks"
-        :key="check.key"
-        :class="{ first: check.station !== checks[nth - 1]?.station }"
+  <glance-table
+    :planter-id="board.planter.id"
+    :sections="board.planter.sections"
+    :lines="lines"
+    :selected-row="selectedRow"
+    @select="emit('select', $event)"
+  >
+    <template #head="{ line }">
+      <station-head
+        v-if="line.startsStation"
+        :name="line.name"
+        :open="unfolded.has(line.station)"
+        @fold="fold(line.station)"
+      />
+      <button
+        v-else-if="line.check"
+        type="button"
+        class="what strip"
+        :aria-label="`${say(`check.${line.check.key}`)}: all rows on a scale`"
+        @click="emit('strip', line.check)"
       >
-        <tr v-for="(side, index) in check.sides" :key="side">
-          <th scope="row" class="station">
-            <span v-if="index === 0 && check.station !== checks[nth - 1]?.station" class="name">{{
-              say(`station.${check.station}`)
-            }}</span>
-            <button
-              v-if="check.unit !== null && index === 0"
-              type="button"
-              class="what strip"
-              :aria-label="`${say(`check.${check.key}`)}: all rows on a scale`"
-              @click="emit('strip', check)"
-            >
-              {{ lineName(check, side) }}
-            </button>
-            <span v-else class="what">{{ lineName(check, side) }}</span>
-          </th>
-          <td
-            v-for="row in board.ribbon"
-            :key="row.row"
-            :class="{ chosen: row.row === selectedRow, wing: firstOfSection.has(row.row) }"
-          >
-            <board-cell
-              :check="check"
-              :cell="cellAt(check, side, row.row)"
-              :faded="!passes(cellAt(check, side, row.row), filter)"
-              :tabindex="
-                lines[focus.line]?.check === check && lines[focus.line]?.side === side && focus.row === row.row ? 0 : -1
-              "
-              @click="emit('open', cellAt(check, side, row.row))"
-              @focus="
-                focus = { line: lines.findIndex((line) => line.check === check && line.side === side), row: row.row }
-              "
-            />
-          </td>
-        </tr>
-      </tbody>
-    </table>
-  </div>
+        {{ line.name }}
+      </button>
+      <span v-else class="what">{{ line.name }}</span>
+    </template>
+    <template #cell="{ line, row, tabindex, reach }">
+      <board-cell
+        v-if="line.cells[row - 1]"
+        :cell="line.cells[row - 1] as Cell"
+        :check="checkOf(line.cells[row - 1] as Cell)"
+        :brief="line.startsStation"
+        :faded="!passes(line.cells[row - 1] as Cell, filter)"
+        :tabindex="tabindex"
+        @click="emit('open', line.cells[row - 1] as Cell)"
+        @focus="reach"
+      />
+    </template>
+    <template #foot>
+      <tr v-if="planterPlaces > 0" class="planter">
+        <th scope="row"><station-head name="Whole planter" :open="false" @fold="emit('wholePlanter')" /></th>
+        <td :colspan="rows.length">
+          <button type="button" class="all" @click="emit('wholePlanter')">
+            <span v-for="cell in ofPlanter.slice(0, 3)" :key="placeKey(cell)" :class="['found', cell.now?.verdict]">
+              <verdict-glyph :verdict="cell.now?.verdict ?? 'unchecked'" :size="14" />
+              {{ sayCheck(cell) }}
+              <fraction-text v-if="cell.now && cell.now.value !== null" :text="reading(cell.now, checkOf(cell))" />
+            </span>
+            <span v-if="ofPlanter.length > 3" class="quiet">and {{ ofPlanter.length - 3 }} more</span>
+            <span class="quiet">{{ board.whole_planter.checked }} of {{ planterPlaces }} checked</span>
+          </button>
+        </td>
+      </tr>
+    </template>
+  </glance-table>
 </template>
 
 <style scoped>
-.scroll {
-  overflow: auto;
-  max-height: calc(100vh - 300px);
-  min-height: 320px;
-  background: var(--card);
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-}
-.matrix {
-  border-collapse: separate;
-  border-spacing: 0;
-  min-width: 100%;
-}
-th,
-td {
-  padding: 0;
-  font-weight: inherit;
-}
-thead th {
-  height: 40px;
-  min-width: 66px;
-  font-weight: 700;
-  border-bottom: 1px solid var(--line);
-  position: sticky;
-  top: 0;
-  z-index: 2;
-  background: var(--card);
-}
-.to-row {
-  display: flex;
-  align-items: center;
-  justify-content: center;
-  min-height: var(--touch);
-  color: var(--ink);
-  text-decoration: none;
-}
-.to-row:hover {
-  text-decoration: underline;
+.what {
+  display: block;
+  width: 100%;
+  padding: 3px 8px 3px 28px;
+  font-size: 0.875rem;
+  line-height: 1.25;
+  text-align: left;
+  color: var(--ink-2);
 }
 .strip {
-  padding: 0;
-  text-align: left;
+  min-height: var(--line-height);
   text-decoration: underline;
   text-underline-offset: 3px;
   text-decoration-color: var(--accent);
-  min-height: 40px;
 }
-tbody.first tr:first-child > * {
+.planter > * {
   border-top: 1px solid var(--line);
+  padding: 0;
 }
-.matrix .corner {
-  z-index: 3;
-}
-.corner,
-.station {
+.planter th {
   position: sticky;
   left: 0;
   z-index: 1;
   background: var(--card);
-  border-right: 1px solid var(--line);
-}
-.station {
   text-align: left;
-  padding: 6px 12px;
-  min-width: 150px;
-  line-height: 1.25;
 }
-.station .name {
-  display: block;
+.all {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 16px;
+  width: 100%;
+  min-height: var(--line-height);
+  padding: 2px 8px;
+  font-size: 0.9375rem;
+  text-align: left;
+}
+.found {
+  display: inline-flex;
+  align-items: center;
+  gap: 4px;
   font-weight: 700;
-}
-.station .what {
-  font-size: 0.875rem;
-  color: var(--ink-2);
-}
-.matrix .chosen {
-  background: var(--accent-weak);
-}
-.wing:not(:nth-child(2)) {
-  border-left: 3px solid var(--line);
-}
-@media (max-width: 700px) {
-  .station {
-    min-width: 104px;
-    padding: 6px 8px;
-  }
 }
 </style>

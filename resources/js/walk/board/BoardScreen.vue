@@ -1,19 +1,27 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { mdiDotsHorizontal } from '@mdi/js'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useBoard, useWalks } from '@/api/queries'
-import type { Cell, Check, Station, Verdict, Walk } from '@/api/types'
+import type { Cell, Check, Verdict, Walk } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { monthAndYear } from '@/dates'
+import LifeLeft from '@/wear/LifeLeft.vue'
 import { say } from '@/words'
+import WholePlanter from '../whole-planter/WholePlanter.vue'
 import BoardMatrix from './BoardMatrix.vue'
 import CellHistory from './CellHistory.vue'
 import { type BoardFilter, countBoard } from './filter'
 import StripPlot from './StripPlot.vue'
 import WalkActions from './WalkActions.vue'
 
-const { planterId } = defineProps<{ planterId: number }>()
+/** A planter's face: what a walk found, or how long what wears will last; at its foot what belongs to no row. */
+const {
+  planterId,
+  face = 'now',
+  open = undefined,
+} = defineProps<{ planterId: number; face?: 'now' | 'life'; open?: unknown }>()
 const router = useRouter()
 const shown = ref<string>()
 const query = useBoard(() => planterId, shown)
@@ -22,35 +30,35 @@ const board = computed(() => query.data.value)
 const filter = ref<BoardFilter>('all')
 const selectedRow = ref<number>()
 const opened = ref<Cell>()
-const station = ref<Station | null>(null)
 const strip = ref<Check>()
-const stations = computed(() => [
-  ...new Set(board.value?.checks.filter((check) => !check.whole_planter).map((check) => check.station)),
-])
+const foot = useTemplateRef<HTMLElement>('foot')
+const isWholePlanter = computed(() => open === 'whole-planter')
 const checkOf = (cell: Cell) => board.value?.checks.find((check) => check.key === cell.check) as Check
 
+const nameOf = (walk: Walk) => `${say(`walk_kind.${walk.kind}`)}, ${monthAndYear(walk.started_at)}`
 const title = computed(() => {
   if (!board.value) return ''
-  const walk = board.value.walk
-  if (!walk) return `No walk for ${board.value.season} yet`
-  return nameOf(walk)
+  return board.value.walk ? nameOf(board.value.walk) : `No walk for ${board.value.season} yet`
 })
-const nameOf = (walk: Walk) => `${say(`walk_kind.${walk.kind}`)}, ${monthAndYear(walk.started_at)}`
-/** The walk that is shown by default, and the others to look back at. */
-const choices = computed(() =>
-  (walks.data.value ?? []).map((walk) => ({
-    value: walk.id,
-    title: nameOf(walk),
-    props: { subtitle: String(walk.season) },
-  })),
-)
 const counts = computed(() => board.value && countBoard(board.value))
 const verdicts: Verdict[] = ['sound', 'watch', 'change', 'failed', 'unchecked']
 const filters: { value: BoardFilter; label: string }[] = [
   { value: 'all', label: 'All' },
-  { value: 'trouble', label: 'Change and failed' },
+  { value: 'trouble', label: 'Change, failed' },
   { value: 'unchecked', label: 'Unchecked' },
 ]
+
+const turnTo = (to: { face?: string; open?: string }) =>
+  void router.replace({ name: 'board', params: { planter: planterId }, query: to })
+
+watch(
+  [isWholePlanter, foot],
+  async () => {
+    await nextTick()
+    if (isWholePlanter.value) foot.value?.scrollIntoView({ block: 'start' })
+  },
+  { immediate: true },
+)
 
 function walkTo(cell: Cell): void {
   void router.push({
@@ -70,19 +78,23 @@ function walkTo(cell: Cell): void {
     :error="query.error.value"
     @again="query.refetch()"
   >
-    <template v-if="board && counts">
+    <div v-if="board && counts" :class="['board', { whole: isWholePlanter }]">
       <div class="head">
         <div class="title">
           <h1>{{ title }}</h1>
           <p class="quiet">
             <template v-if="board.walk">
-              {{ counts.rowsDone }} of {{ board.ribbon.length }} rows done · {{ counts.change }} to change ·
-              {{ counts.failed }} failed · {{ counts.watch }} to watch
+              {{ counts.rowsDone }} of {{ board.ribbon.length }} rows done · {{ counts.failed }} failed ·
+              {{ counts.change }} to change · {{ counts.watch }} to watch
             </template>
-            <template v-else>Start a walk to measure.</template>
+            <template v-else>Start a walk to measure. The ribbon shows what is expected.</template>
           </p>
         </div>
-        <div class="segments" role="group" aria-label="Show">
+        <div class="segments" role="group" aria-label="Face">
+          <button type="button" :aria-pressed="face === 'now'" @click="turnTo({})">Now</button>
+          <button type="button" :aria-pressed="face === 'life'" @click="turnTo({ face: 'life' })">Life left</button>
+        </div>
+        <div v-if="face === 'now'" class="segments show" role="group" aria-label="Show">
           <button
             v-for="option in filters"
             :key="option.value"
@@ -93,48 +105,66 @@ function walkTo(cell: Cell): void {
             {{ option.label }}
           </button>
         </div>
-        <v-select
-          v-model="station"
-          class="walks"
-          label="Station"
-          :items="stations.map((value) => ({ value, title: say(`station.${value}`) }))"
-          clearable
-        />
-        <v-select
-          v-if="choices.length > (board.walk ? 1 : 0)"
-          v-model="shown"
-          class="walks"
-          label="Look back at"
-          :items="choices"
-          :menu-props="{ minWidth: 280 }"
-          clearable
-        />
         <walk-actions :board="board" />
+        <v-menu>
+          <template #activator="{ props: opener }">
+            <v-btn :icon="mdiDotsHorizontal" variant="text" aria-label="More of this board" v-bind="opener" />
+          </template>
+          <v-list class="more">
+            <v-list-item
+              v-if="board.walk"
+              title="Export CSV"
+              :href="`/api/walks/${board.walk.id}/export.csv`"
+              download
+            />
+            <v-list-item
+              title="The figures it is judged by"
+              :subtitle="`${board.planter.spec_sheet.name}: typical value, check the operator's manual`"
+              :to="{ name: 'spec-sheet', params: { sheet: board.planter.spec_sheet.id } }"
+            />
+            <v-list-item title="Edit the planter" :to="{ name: 'edit-planter', params: { planter: planterId } }" />
+            <template v-if="(walks.data.value?.length ?? 0) > (board.walk ? 1 : 0)">
+              <v-divider />
+              <v-list-subheader>Look back at</v-list-subheader>
+              <v-list-item
+                v-for="walk in walks.data.value"
+                :key="walk.id"
+                :title="nameOf(walk)"
+                :subtitle="String(walk.season)"
+                :active="walk.id === board.walk?.id"
+                @click="shown = walk.id"
+              />
+            </template>
+            <v-divider />
+            <li class="legend">
+              <span v-for="verdict in verdicts" :key="verdict">
+                <verdict-glyph :verdict="verdict" silent /> {{ say(`verdict.${verdict}`) }}
+              </span>
+            </li>
+          </v-list>
+        </v-menu>
       </div>
-      <board-matrix
+      <life-left
+        v-if="face === 'life'"
+        :key="planterId"
         :board="board"
-        :filter="filter"
         :selected-row="selectedRow"
-        :station="station ?? undefined"
-        @open="opened = $event"
-        @strip="strip = $event"
         @select="selectedRow = $event"
+        @row="router.push({ name: 'row', params: { planter: planterId, row: $event } })"
       />
-      <p class="legend">
-        <span v-for="verdict in verdicts" :key="verdict" class="sign">
-          <verdict-glyph :verdict="verdict" silent /> {{ say(`verdict.${verdict}`) }}
-        </span>
-        <span class="quiet"
-          >Figures in grey are from last time. A row's number opens its page, an underlined check its scale.</span
-        >
-      </p>
-      <p class="legend quiet">
-        Verdicts use the figures of “{{ board.planter.spec_sheet.name }}”: typical value, check the operator's manual.
-        <router-link :to="{ name: 'spec-sheet', params: { sheet: board.planter.spec_sheet.id } }"
-          >See the figures</router-link
-        >
-        · <router-link :to="{ name: 'edit-planter', params: { planter: planterId } }">Edit the planter</router-link>
-      </p>
+      <template v-else>
+        <board-matrix
+          class="matrix"
+          :board="board"
+          :filter="filter"
+          :selected-row="selectedRow"
+          @open="opened = $event"
+          @strip="strip = $event"
+          @select="selectedRow = $event"
+          @whole-planter="turnTo(isWholePlanter ? {} : { open: 'whole-planter' })"
+        />
+        <div v-if="isWholePlanter" ref="foot" class="foot"><whole-planter :planter-id="planterId" /></div>
+      </template>
       <cell-history
         v-if="opened"
         :planter-id="planterId"
@@ -145,35 +175,66 @@ function walkTo(cell: Cell): void {
         @close="opened = undefined"
       />
       <strip-plot v-if="strip" :board="board" :check="strip" @close="strip = undefined" />
-    </template>
+    </div>
   </planter-page>
 </template>
 
 <style scoped>
+.board {
+  display: flex;
+  flex-direction: column;
+  height: 100%;
+}
 .head {
+  flex: none;
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 10px 16px;
-  margin-bottom: 12px;
+  gap: 6px 12px;
+  margin-bottom: 8px;
 }
 .title {
-  flex: 1 1 300px;
-}
-.walks {
-  flex: 0 1 200px;
-}
-.legend {
-  margin-top: 14px;
+  flex: 1 1 260px;
   font-size: 0.9375rem;
 }
-.sign {
-  margin-right: 18px;
+.matrix {
+  flex: 0 1 auto;
+  min-height: 200px;
+}
+.whole .matrix {
+  flex: none;
+}
+.foot {
+  padding-top: 16px;
+}
+.more {
+  max-width: 340px;
+}
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  padding: 10px 16px;
+}
+.legend span {
   white-space: nowrap;
 }
-.legend a {
-  color: var(--accent);
-  display: inline-block;
-  padding: 4px 0;
+@media (max-width: 700px) {
+  .title {
+    flex-basis: 100%;
+  }
+  .head {
+    gap: 6px;
+  }
+  .segments button {
+    padding: 0 9px;
+  }
+  .show {
+    order: 1;
+    flex-basis: 100%;
+  }
+  .show button {
+    flex: 1;
+  }
 }
 </style>

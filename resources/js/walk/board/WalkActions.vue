@@ -40,7 +40,6 @@ const reopen = () =>
 
 <template>
   <div class="actions">
-    <v-btn v-if="walk" variant="text" :href="`/api/walks/${walk.id}/export.csv`" download>Export CSV</v-btn>
     <v-btn v-if="walk && !open" variant="outlined" @click="reopen">Reopen the walk</v-btn>
     <v-btn
       v-if="!withoutStart"

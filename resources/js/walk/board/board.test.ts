@@ -35,6 +35,10 @@ function board(): Board {
     whole_planter: { row: 0, verdict: 'unchecked', life_left: null, checked: 0 },
     row_doubts: {},
     findings: [0],
+    glance: [
+      { station: 'opener_blades', places: [0, 3] },
+      { station: 'blade_contact', places: [2, 5] },
+    ],
     cells: steps.map((step, index) => ({ ...step, now: nows[index] ?? null })),
   }
 }
@@ -42,16 +46,21 @@ function board(): Board {
 function matrix(filter: 'all' | 'trouble' | 'unchecked' = 'all') {
   const wrapper = mount(BoardMatrix, {
     props: { board: board(), filter },
-    global: { stubs: { RouterLink: { template: '<a><slot /></a>' } } },
+    global: { stubs: { RouterLink: { template: '<a><slot /></a>' }, VIcon: true } },
     attachTo: document.body,
   })
-  const labels = () => wrapper.findAll('td button').map((cell) => cell.attributes('aria-label'))
+  const labels = () => wrapper.findAll('tbody td button').map((cell) => cell.attributes('aria-label'))
+  const unfold = (name: string) =>
+    wrapper
+      .findAll('th button[aria-expanded]')
+      .find((head) => head.text() === name)
+      ?.trigger('click')
   const press = async (key: string) => {
     document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
     await nextTick()
     await nextTick()
   }
-  return { wrapper, labels, press }
+  return { wrapper, labels, unfold, press }
 }
 
 describe('the board', () => {
@@ -60,19 +69,40 @@ describe('the board', () => {
     signInForTest()
   })
 
-  it('says at each place what it reads now and read last time', () => {
-    expect(matrix().labels()).toEqual([
+  it('shows of each station the place that matters, and what is sound without its figure', () => {
+    const { wrapper, labels } = matrix()
+    expect(labels()).toEqual([
+      'Row 1, Opener blade diameter left: Change, 14 3/8 in, last time 14 13/16 in',
+      'Row 2, Opener blade diameter left: Unchecked',
+      'Row 1, Blade contact length: Sound, Not fitted, last time 14 13/16 in',
+      'Row 2, Blade contact length: Unchecked',
+    ])
+    expect(wrapper.findAll('tbody td button').map((cell) => cell.find('.text').exists())).toEqual([
+      true,
+      false,
+      false,
+      false,
+    ])
+  })
+
+  it('unfolds a station into its checks, each with what it reads now and read last time', async () => {
+    const { wrapper, labels, unfold } = matrix()
+    await unfold('Opener blades')
+    expect(labels().slice(2, 6)).toEqual([
       'Row 1, Opener blade diameter left: Change, 14 3/8 in, last time 14 13/16 in',
       'Row 2, Opener blade diameter left: Unchecked',
       'Row 1, Opener blade diameter right: Sound, 14 3/4 in, last time 14 13/16 in',
       'Row 2, Opener blade diameter right: Unchecked',
-      'Row 1, Blade contact length: Sound, Not fitted, last time 14 13/16 in',
-      'Row 2, Blade contact length: Unchecked',
     ])
+    await wrapper.get('.strip').trigger('click')
+    expect(wrapper.emitted('strip')?.[0]).toMatchObject([{ key: 'opener_blade_diameter' }])
+    await unfold('Opener blades')
+    expect(labels()).toHaveLength(4)
   })
 
   it('is gone through by arrow keys, with one place in the tab order', async () => {
-    const { wrapper, press } = matrix()
+    const { wrapper, unfold, press } = matrix()
+    await unfold('Blade contact')
     const stops = () =>
       wrapper.findAll('td button[tabindex="0"]').map((cell) => cell.attributes('aria-label')?.split(':')[0])
     wrapper.get<HTMLElement>('td button[tabindex="0"]').element.focus()
@@ -85,22 +115,21 @@ describe('the board', () => {
     expect(wrapper.emitted('open')?.[0]).toMatchObject([{ row: 1, check: 'blade_contact_length' }])
   })
 
-  it('lets what a filter is not about fade', () => {
-    const faded = (filter: 'all' | 'trouble' | 'unchecked') => matrix(filter).wrapper.findAll('.faded').length
-    expect([faded('all'), faded('trouble'), faded('unchecked')]).toEqual([0, 5, 3])
+  it('keeps only the lines that a filter is about, and lets the rest of them fade', () => {
+    const shown = (filter: 'all' | 'trouble' | 'unchecked') => {
+      const { wrapper } = matrix(filter)
+      return [wrapper.findAll('tbody tr').length, wrapper.findAll('.faded').length]
+    }
+    expect([shown('all'), shown('trouble'), shown('unchecked')]).toEqual([
+      [2, 0],
+      [1, 1],
+      [2, 2],
+    ])
     expect(passes(board().cells[0]!, 'trouble')).toBe(true)
   })
 
   it('counts rows that are through and readings in trouble', () => {
     expect(countBoard(board())).toEqual({ rowsDone: 1, watch: 0, change: 1, failed: 0 })
-  })
-
-  it('shows one station alone, and opens the scale of a check that takes figures', async () => {
-    const { wrapper } = matrix()
-    await wrapper.setProps({ station: 'blade_contact' })
-    expect(wrapper.findAll('tbody tr')).toHaveLength(1)
-    await wrapper.get('.strip').trigger('click')
-    expect(wrapper.emitted('strip')?.[0]).toMatchObject([{ key: 'blade_contact_length' }])
   })
 
   it('names the rows that read alike together, and those far from the rest', () => {

@@ -1,6 +1,6 @@
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
-import type { Fitting, RowRecord, TimelineReading } from '@/api/types'
+import type { RowRecord, TimelineReading } from '@/api/types'
 import { bladeCheck, signInForTest } from '@/testing'
 import RowTimeline from './RowTimeline.vue'
 
@@ -17,7 +17,7 @@ const reading = (fields: Partial<TimelineReading>) =>
     ...fields,
   }) as TimelineReading
 
-const fitting = (fields: Partial<Fitting>) =>
+const fitting = (fields: Partial<RowRecord['fittings'][number]>) =>
   ({
     id: 'f',
     slot: 'opener_blade',
@@ -26,12 +26,14 @@ const fitting = (fields: Partial<Fitting>) =>
     used: false,
     cost: 38.5,
     note: '',
+    season: 2026,
+    removed_season: null,
     fitted_at: '2026-03-01T11:00:00.000Z',
     removed_at: null,
     removal_reason: null,
     part_ran_m: 160_934.4,
     ...fields,
-  }) as Fitting
+  }) as RowRecord['fittings'][number]
 
 function timeline(record: Partial<RowRecord>) {
   const empty = { row: 3, readings: [], notes: [], photos: [], fittings: [], shim_moves: [], run_m: 0 }
@@ -50,11 +52,17 @@ describe('what is on record of a row', () => {
 
   it('goes from the newest back, season by season, the old blade with its readings', () => {
     const { wrapper, said } = timeline({
-      readings: [reading({}), reading({ season: 2025, taken_at: '2025-03-01T09:00:00.000Z', value: 374.65 })],
+      readings: [
+        reading({}),
+        reading({ season: 2025, taken_at: '2025-03-01T09:00:00.000Z', value: 374.65, verdict: 'sound' }),
+      ],
       fittings: [
         fitting({}),
         fitting({
-          fitted_at: '2024-03-01T11:00:00.000Z',
+          // In the autumn before the season that it was fitted for.
+          season: 2024,
+          removed_season: 2026,
+          fitted_at: '2023-11-01T11:00:00.000Z',
           removed_at: '2026-03-01T11:00:00.000Z',
           removal_reason: 'worn',
           used: true,
@@ -67,6 +75,7 @@ describe('what is on record of a row', () => {
           id: 's',
           row: 3,
           pairs: -2,
+          season: 2026,
           contact_before_mm: null,
           note: '',
           happened_at: '2026-03-01T12:00:00.000Z',
@@ -77,6 +86,7 @@ describe('what is on record of a row', () => {
     expect(wrapper.findAll('summary').map((one) => one.text())).toEqual([
       '2026 4 on record',
       '2025 1 on record',
+      '1 figure read sound',
       '2024 1 on record',
     ])
     const lines = said()
@@ -84,9 +94,16 @@ describe('what is on record of a row', () => {
     expect(lines.slice(1, 3).join(' | ')).toContain('Fitted: opener blade left, Blade, plain. Cost 38.50.')
     expect(lines.slice(1, 3).join(' | ')).toContain('Out: opener blade left, worn out, after 100 mi.')
     expect(lines[3]).toContain('14 and 3 eighths')
-    expect(lines[4]).toContain('14 and 3 quarters')
+    // What was sound is folded away.
+    expect(wrapper.get('.sound-ones summary').text()).toBe('1 figure read sound')
+    expect(wrapper.get('.sound-ones li').text()).toContain('14 and 3 quarters')
     expect(lines[5]).toContain('(used). from the pile')
-    expect(wrapper.findAll('details').map((one) => one.attributes('open'))).toEqual(['', undefined, undefined])
+    expect(wrapper.findAll('details').map((one) => one.attributes('open'))).toEqual([
+      '',
+      undefined,
+      undefined,
+      undefined,
+    ])
   })
 
   it('says what will stand there while nothing does', () => {

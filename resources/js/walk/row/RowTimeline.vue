@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Check, Fitting, Note, Photo, RowRecord, TimelineReading } from '@/api/types'
+import type { Check, Note, Photo, RowRecord, TimelineReading } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { dateAndTime } from '@/dates'
 import { say, sayCheck, sayShims } from '@/words'
 
-/** What happened on one row, newest first, season by season: figures, trouble, notes and photos. */
+/**
+ * What happened on one row, newest first, season by season: trouble, changes, adjustments, notes and photos. What was
+ * read and found sound is folded away.
+ */
 const { record, checkOf } = defineProps<{
   record: RowRecord
   checkOf: (place: Pick<TimelineReading, 'check'>) => Check | undefined
@@ -32,29 +35,30 @@ const seasons = computed(() => {
     ...record.fittings.flatMap(changes),
     ...record.shim_moves.map((move) => ({
       at: move.happened_at,
-      season: Number(move.happened_at.slice(0, 4)),
+      season: move.season,
       done: `${sayShims(move)} ${move.note}`,
     })),
   ]
   entries.sort((a, b) => b.at.localeCompare(a.at))
-  return [...new Set(entries.map((entry) => entry.season))].map((season) => ({
-    season,
-    entries: entries.filter((entry) => entry.season === season),
-  }))
+  return [...new Set(entries.map((entry) => entry.season))].map((season) => {
+    const all = entries.filter((entry) => entry.season === season)
+    const isQuiet = ({ reading }: Entry) => reading?.verdict === 'sound'
+    return { season, entries: all.filter((entry) => !isQuiet(entry)), quiet: all.filter(isQuiet) }
+  })
 })
 
 /** That a part went in; and that it came out, where nothing took its place at that moment. */
-function changes(fitting: Fitting): Entry[] {
+function changes(fitting: RowRecord['fittings'][number]): Entry[] {
   const slot = `${say(`slot.${fitting.slot}`)} ${say(`side.${fitting.side}`)}`.trim()
   const fitted = {
     at: fitting.fitted_at,
-    season: Number(fitting.fitted_at.slice(0, 4)),
+    season: fitting.season,
     done: `Fitted: ${slot}${fitting.part ? `, ${fitting.part}` : ''}${fitting.used ? ' (used)' : ''}. ${fitting.note}`,
     cost: fitting.cost,
   }
   if (fitting.removed_at === null || fitting.removal_reason === null) return [fitted]
   const out = `Out: ${slot}, ${say(`removal.${fitting.removal_reason}`)}, after ${distance(fitting.part_ran_m)}.`
-  return [fitted, { at: fitting.removed_at, season: Number(fitting.removed_at.slice(0, 4)), done: out }]
+  return [fitted, { at: fitting.removed_at, season: fitting.removed_season ?? fitting.season, done: out }]
 }
 
 function value(reading: TimelineReading): string {
@@ -68,10 +72,11 @@ function value(reading: TimelineReading): string {
   <section class="sheet">
     <h2>On record</h2>
     <p v-if="seasons.length === 0" class="quiet">Nothing yet. What is measured, noted or photographed here is kept.</p>
-    <details v-for="({ season, entries }, index) in seasons" :key="season" :open="index === 0">
+    <details v-for="({ season, entries, quiet }, index) in seasons" :key="season" :open="index === 0">
       <summary>
-        {{ season }} <span class="quiet">{{ entries.length }} on record</span>
+        {{ season }} <span class="quiet">{{ entries.length + quiet.length }} on record</span>
       </summary>
+      <p v-if="entries.length === 0" class="quiet">No trouble, and nothing changed.</p>
       <ol>
         <li v-for="(entry, nth) in entries" :key="nth">
           <template v-if="entry.reading">
@@ -105,6 +110,20 @@ function value(reading: TimelineReading): string {
           <span class="quiet when">{{ dateAndTime(entry.at) }}</span>
         </li>
       </ol>
+      <details v-if="quiet.length > 0" class="sound-ones">
+        <summary class="quiet">{{ quiet.length === 1 ? '1 figure' : `${quiet.length} figures` }} read sound</summary>
+        <ul>
+          <li v-for="(entry, nth) in quiet" :key="nth">
+            <template v-if="entry.reading">
+              <verdict-glyph verdict="sound" :size="14" />
+              <span
+                >{{ sayCheck(entry.reading) }} <fraction-text :text="value(entry.reading)" />
+                <span class="quiet">{{ dateAndTime(entry.at) }}</span></span
+              >
+            </template>
+          </li>
+        </ul>
+      </details>
     </details>
   </section>
 </template>
@@ -119,7 +138,8 @@ summary {
 summary .quiet {
   font-weight: 400;
 }
-ol {
+ol,
+ul {
   list-style: none;
   padding: 0;
 }

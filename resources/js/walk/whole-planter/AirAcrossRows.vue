@@ -27,8 +27,8 @@ const off = computed(() => cells.value.filter((cell) => cell.now?.verdict !== 's
       />
       <p v-if="off.length === 0">All {{ cells.length }} rows read alike.</p>
       <p v-for="cell in off" :key="cell.row" :class="cell.now?.verdict">
-        <strong>Row {{ cell.row }}: {{ quantity(cell.now?.value as number, 'inH2O') }}.</strong>
-        <fraction-text :text="wordReasons('air_at_meter', cell.now?.reasons ?? [], cell.now?.value ?? null, units)" />
+        <strong>Row {{ cell.row }}: {{ quantity(cell.now?.value as number, 'inH2O') }}.</strong>{{ ' '
+        }}<fraction-text :text="wordReasons('air_at_meter', cell.now?.reasons ?? [], cell.now?.value ?? null, units)" />
       </p>
     </template>
     <p v-else class="quiet">

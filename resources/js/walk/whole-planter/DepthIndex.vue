@@ -1,19 +1,40 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { api, body } from '@/api/client'
 import { useDepthIndex } from '@/api/queries'
 import FractionText from '@/components/FractionText.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
+import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import BlocksDrawing from '@/drawings/BlocksDrawing.vue'
+import { say } from '@/words'
 
-/** The rows' depth stops against each other: which to move, which way, and what is won by it. */
+/** The rows' depth stops against each other: what each row carries or is moved by, and what is won by it. */
 const { planterId, walk } = defineProps<{ planterId: number; walk: string }>()
 const { length } = useUnits()
 const query = useDepthIndex(() => walk)
 const index = computed(() => query.data.value)
+/** What a shop can do about rows that do not lift alike. */
+const schools = ['handle', 'reindex'] as const
+const { send, refusal } = useSend()
+const choose = (depth_school: (typeof schools)[number]) =>
+  send(async () => {
+    await body(api.PATCH('/api/workshop', { body: { depth_school } }))
+    await query.refetch()
+  })
 const toMove = computed(() => index.value?.rows.filter((row) => row.move !== 0) ?? [])
 const furthest = computed(() => Math.max(2, ...(index.value?.rows.map((row) => Math.abs(row.offset)) ?? [])))
-const notches = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ? 'notch' : 'notches'}`
+/** Whole and half notches, as they are said. */
+function notches(count: number): string {
+  const far = Math.abs(count)
+  const figure = far % 1 === 0 ? `${far}` : `${Math.floor(far) || ''}½`
+  return `${figure} ${far > 0 && far <= 1 ? 'notch' : 'notches'}`
+}
+function wordOf(move: number): string {
+  const far = notches(move)
+  if (index.value?.school === 'handle') return `${far} ${move > 0 ? 'higher' : 'lower'}`
+  return `scale ${move > 0 ? 'up' : 'down'} ${far}`
+}
 </script>
 
 <template>
@@ -31,12 +52,28 @@ const notches = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ?
         >
       </template>
       <template v-else>
+        <div class="segments" role="group" aria-label="Rows that do not lift alike">
+          <button
+            v-for="value in schools"
+            :key="value"
+            type="button"
+            :aria-pressed="index.school === value"
+            @click="choose(value)"
+          >
+            {{ say(`depth_school.${value}`) }}
+          </button>
+        </div>
+        <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
         <p>
-          Median notch <strong>{{ index.median }}</strong>. One notch is
-          <fraction-text :text="length(index.notch_mm)" />; a row may be {{ notches(index.tolerance) }} off.
+          The rows’ wheels lift at notch <strong>{{ index.median }}</strong> in the middle. A row that lifts higher
+          plants shallower at the same notch; one notch is <fraction-text :text="length(index.notch_mm)" />.
         </p>
         <ol class="rows">
-          <li v-for="row in index.rows" :key="row.row" :class="{ change: row.move !== 0 }">
+          <li
+            v-for="row in index.rows"
+            :key="row.row"
+            :class="{ change: row.move !== 0 && index.school === 'reindex' }"
+          >
             <span class="row">{{ row.row }}</span>
             <span class="bar" aria-hidden="true"
               ><span
@@ -46,18 +83,22 @@ const notches = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ?
                 }"
             /></span>
             <span class="notch">{{ row.notch }}</span>
-            <strong class="move">{{
-              row.move === 0 ? '' : `${row.move > 0 ? 'up' : 'down'} ${notches(row.move)}`
-            }}</strong>
+            <strong class="move">{{ row.move === 0 ? '' : wordOf(row.move) }}</strong>
           </li>
         </ol>
-        <p v-if="toMove.length === 0">
-          Every row is within {{ notches(index.tolerance) }} of the median. Nothing to move.
-        </p>
-        <p v-else>
-          Spread {{ notches(index.spread_before ?? 0) }} now, {{ notches(index.spread_after ?? 0) }} after moving
-          {{ toMove.length === 1 ? 'this row' : `these ${toMove.length} rows` }}.
-        </p>
+        <p v-if="toMove.length === 0">Nothing to do: set all rows to the same notch.</p>
+        <template v-else>
+          <p v-if="index.school === 'handle'">
+            Set the rows named so much higher or lower than the rest, always. With all rows set alike the depth differs
+            by
+            {{ notches(index.spread_before ?? 0) }}, so set by {{ notches(index.spread_after ?? 0) }}.
+          </p>
+          <p v-else>
+            Move the stops’ own scales so far, then measure again; a row within {{ notches(index.tolerance) }} may stay.
+            The depth differs by {{ notches(index.spread_before ?? 0) }} now, by
+            {{ notches(index.spread_after ?? 0) }} after it.
+          </p>
+        </template>
       </template>
     </template>
   </section>
@@ -71,7 +112,7 @@ const notches = (count: number) => `${Math.abs(count)} ${Math.abs(count) === 1 ?
 }
 li {
   display: grid;
-  grid-template-columns: 30px 1fr 34px 110px;
+  grid-template-columns: 30px 1fr 34px 150px;
   align-items: center;
   gap: 8px;
   min-height: 26px;

@@ -4,7 +4,7 @@ import type { WalkGuide } from '@/api/types'
 import type { Waiting } from '@/offline/device'
 import { useOutbox } from '@/offline/outbox'
 import { guideOf, signInForTest } from '@/testing'
-import { useEntrySheet } from './useEntrySheet'
+import { useSheet } from './useSheet'
 
 describe('a paper sheet that is typed in', () => {
   const stored = () => useOutbox().waiting.flatMap((item) => (item.what === 'reading' ? [item.body] : []))
@@ -17,7 +17,7 @@ describe('a paper sheet that is typed in', () => {
       life_left: null,
       checked: 0,
     }))
-    return useEntrySheet(1, ref<WalkGuide>(guide))
+    return useSheet(1, ref<WalkGuide>(guide))
   }
 
   beforeEach(() => {
@@ -31,10 +31,10 @@ describe('a paper sheet that is typed in', () => {
 
   it('offers the good cells of a paste, marks the bad, and stores nothing before it is told', () => {
     const sheet = sheetOf(3)
-    sheet.fill(['14 3/4', '14 3/', '41', '14'], 'left', 1)
-    expect(sheet.notice.value).toContain('the last 1 are left out')
+    sheet.paste([['14 3/4'], ['14 3/'], ['41'], ['14']], 0, 1)
+    expect(sheet.notice.value).toContain('from row 1 on there are 3 rows: the last 1 are left out')
     expect(sheet.ready.value.map(({ key }) => key)).toEqual(['1:opener_blade_diameter:left'])
-    expect(sheet.bad.value.map(({ key }) => sheet.placeOf(key))).toEqual(['Row 2 left'])
+    expect(sheet.bad.value.map(({ key }) => sheet.placeOf(key))).toEqual(['Row 2, Opener blade diameter left'])
     expect(sheet.doubtful.value.map((cell) => sheet.doubtsOf(cell))).toEqual(['That is 26 in larger than new (15 in).'])
     expect(stored()).toEqual([])
 
@@ -47,11 +47,39 @@ describe('a paper sheet that is typed in', () => {
     expect(stored()[1]).toMatchObject({ row: 3, typed: '41', confirmed: true })
   })
 
-  it('keeps what is typed through a reload and through other checks', () => {
+  it('takes a block of cells, says what has no place, and turns it round', () => {
+    const sheet = sheetOf(3)
+    const block = [
+      ['14', '14 1/8', '14 1/4', '9'],
+      ['14 1/2', '14 5/8'],
+      ['2', '1 3/4'],
+      ['7', '7'],
+    ]
+    sheet.paste(block, 0, 1)
+    expect(sheet.notice.value).toBe(
+      '10 cells pasted, but from row 1 on there are 3 rows: the last 1 are left out; from this line on there are 3: the last 1 are left out. Nothing is stored yet.',
+    )
+    expect(sheet.typed.value).toEqual({
+      '1:opener_blade_diameter:left': '14',
+      '2:opener_blade_diameter:left': '14 1/8',
+      '3:opener_blade_diameter:left': '14 1/4',
+      '1:opener_blade_diameter:right': '14 1/2',
+      '2:opener_blade_diameter:right': '14 5/8',
+      '1:blade_contact_length:centre': '2',
+      '2:blade_contact_length:centre': '1 3/4',
+    })
+    sheet.turnPaste()
+    expect(sheet.typed.value['2:opener_blade_diameter:left']).toBe('14 1/2')
+    expect(sheet.typed.value['3:opener_blade_diameter:left']).toBe('2')
+    expect(sheet.typed.value['1:opener_blade_diameter:right']).toBe('14 1/8')
+  })
+
+  it('judges what is typed as it is typed, and keeps it through a reload', () => {
     const sheet = sheetOf(2)
-    sheet.fill(['14 3/4', '14 1/2'], 'right', 1)
-    sheet.chosen.value = 'blade_contact_length'
-    expect(sheet.ready.value).toEqual([])
+    sheet.paste([['14 3/8', '14 3/4']], 1, 1)
+    expect(sheet.verdictOf('1:opener_blade_diameter:right')).toBe('change')
+    expect(sheet.verdictOf('2:opener_blade_diameter:right')).toBe('sound')
+    expect(sheet.verdictOf('2:opener_blade_diameter:left')).toBeUndefined()
     return new Promise((resolve) => setTimeout(resolve)).then(() => {
       expect(sheetOf(2).ready.value).toHaveLength(2)
     })

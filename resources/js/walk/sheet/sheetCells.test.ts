@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Check } from '@/api/types'
 import { bladeCheck, scraperCheck, stepsOf, touchCheck } from '@/testing'
-import { readCell, splitPaste } from './sheetCells'
+import { readCell, splitPaste, turned } from './sheetCells'
 
 const step = stepsOf(1)[0]!
 const read = (text: string, check: Check = bladeCheck) => readCell(text, check, step, undefined, 'in')
@@ -24,8 +24,17 @@ describe('a cell of the paper sheet', () => {
     expect(read('n', yesNo)).toMatchObject({ content: { state: 'no' } })
   })
 
-  it('comes from a column or a line of a spreadsheet, empty cells kept', () => {
-    expect(splitPaste('14 3/4\r\n\r\n14 1/2\r\n')).toEqual(['14 3/4', '', '14 1/2'])
-    expect(splitPaste('14\t15\t16')).toEqual(['14', '15', '16'])
+  it('comes from a block of a spreadsheet, empty cells kept, either way round', () => {
+    expect(splitPaste('14 3/4\r\n\r\n14 1/2\r\n')).toEqual([['14 3/4'], [''], ['14 1/2']])
+    expect(splitPaste('14\t15\t16')).toEqual([['14', '15', '16']])
+    expect(splitPaste('14\t15\n2\t')).toEqual([
+      ['14', '15'],
+      ['2', ''],
+    ])
+    expect(turned([['14', '15', '16'], ['2']])).toEqual([
+      ['14', '2'],
+      ['15', ''],
+      ['16', ''],
+    ])
   })
 })

@@ -42,10 +42,17 @@ export function readCell(text: string, check: Check, step: WalkStep, rows: Doubt
   return { content: { typed: written, units }, doubts: doubtsAbout(doubts, read.value) }
 }
 
-/** A column or a line copied from a spreadsheet, cell by cell. A last line break ends the last cell. */
-export function splitPaste(text: string): string[] {
+/** What was copied from a spreadsheet, line by line and cell by cell. A last line break ends the last cell. */
+export function splitPaste(text: string): string[][] {
   return text
     .replace(/\r\n?/g, '\n')
     .replace(/\n$/, '')
-    .split(/[\n\t]/)
+    .split('\n')
+    .map((line) => line.split('\t'))
+}
+
+/** Lines for columns and columns for lines. */
+export function turned(block: string[][]): string[][] {
+  const width = Math.max(...block.map((line) => line.length))
+  return Array.from({ length: width }, (_, column) => block.map((line) => line[column] ?? ''))
 }

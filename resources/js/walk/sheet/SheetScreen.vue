@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useGuide } from '@/api/queries'
 import PlanterPage from '@/components/PlanterPage.vue'
-import EntrySheet from './EntrySheet.vue'
+import SheetGrid from './SheetGrid.vue'
 
 /** A filled paper sheet, typed in like a spreadsheet. */
 const { planterId } = defineProps<{ planterId: number }>()
@@ -12,9 +12,9 @@ const walk = computed(() => guide.data.value?.walk)
 
 <template>
   <planter-page :planter-id="planterId" :of="guide.data.value" :error="guide.error.value" @again="guide.refetch()">
-    <entry-sheet v-if="walk && guide.data.value" :key="walk.id" :planter-id="planterId" :guide="guide.data.value" />
+    <sheet-grid v-if="walk && guide.data.value" :key="walk.id" :planter-id="planterId" :guide="guide.data.value" />
     <section v-else-if="guide.data.value" class="sheet none">
-      <h1>Quick entry</h1>
+      <h1>Sheet</h1>
       <p>A paper sheet is typed into an open walk. Start one, or print a blank sheet first.</p>
       <v-btn color="primary" :to="{ name: 'walk', params: { planter: planterId } }">Start a walk</v-btn>
       <v-btn variant="outlined" :href="`/api/planters/${planterId}/blank.pdf`" target="_blank"

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk\Board;
+
+use App\Models\Cell;
+use App\Models\Renewal;
+use App\Models\Walk;
+use Illuminate\Database\Eloquent\Builder;
+use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Walk\Result;
+
+/** Counts what a walk has found that waits for a person, as columns of a query of walks. */
+final class Waiting
+{
+    /**
+     * @param  Builder<Walk>  $walks
+     * @return Builder<Walk> with to_decide, the places found past their limit or failed and not seen to since, and
+     *                       to_measure_again, those changed since they were read
+     */
+    public static function countedOn(Builder $walks): Builder
+    {
+        $seenTo = Renewal::query()->whereRaw('(renewals.walk_id, renewals.row_number, renewals.check_key, renewals.side) = (cells.walk_id, cells.row_number, cells.check_key, cells.side)');
+        $toDecide = Cell::query()
+            ->selectRaw('count(*)')
+            ->whereColumn('cells.walk_id', 'walks.id')
+            ->whereIn('verdict', [Verdict::Change->value, Verdict::Failed->value])
+            ->where('result', '<>', Result::Withdrawn->value)
+            ->whereNotExists($seenTo->toBase());
+        $toMeasureAgain = Renewal::query()
+            ->selectRaw('count(*)')
+            ->whereColumn('renewals.walk_id', 'walks.id')
+            ->where('result', Result::MeasureAgain->value);
+
+        return $walks->addSelect(['to_decide' => $toDecide, 'to_measure_again' => $toMeasureAgain]);
+    }
+}

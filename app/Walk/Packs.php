@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk;
+
+use App\Models\Pack;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Walk\ShippedPack;
+
+/** Named sets of checks: those that every shop finds ready, and a shop's own. */
+final class Packs
+{
+    /** @return list<array{id: null, name: string, kind: string, checks: list<string>|null}> */
+    public function shipped(): array
+    {
+        return array_map(static fn (ShippedPack $pack): array => [
+            'id' => null,
+            'name' => (string) __("pack.{$pack->key}"),
+            'kind' => $pack->kind->value,
+            'checks' => $pack->checks === null ? null : array_map(static fn (CheckKey $key): string => $key->value, $pack->checks),
+        ], ShippedPack::all());
+    }
+
+    /** @return list<Pack> of a workshop, by name */
+    public function of(int $workshopId): array
+    {
+        return array_values(Pack::query()->where('workshop_id', $workshopId)->orderBy('name')->get()->all());
+    }
+
+    /**
+     * @param  array{name: string, kind: string, checks: list<string>}  $fields
+     *
+     * @throws ValidationException where another pack has that name
+     */
+    public function save(Pack $pack, array $fields): Pack
+    {
+        $taken = ValidationException::withMessages(['name' => __('pack.name_taken', ['name' => $fields['name']])]);
+        if (in_array(mb_strtolower($fields['name']), array_map(mb_strtolower(...), array_column($this->shipped(), 'name')), true)) {
+            throw $taken;
+        }
+        try {
+            DB::transaction(static fn (): bool => $pack->fill($fields)->save());
+        } catch (UniqueConstraintViolationException) {
+            throw $taken;
+        }
+
+        return $pack;
+    }
+}

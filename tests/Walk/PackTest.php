@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Pack;
+use App\Models\Walk;
+
+function packForm(array $fields = []): array
+{
+    return $fields + ['name' => 'Tubes', 'kind' => 'rain_day', 'checks' => ['seed_sensor', 'seed_tube']];
+}
+
+it('keeps a pack of the shop beside those that are shipped', function (): void {
+    $this->actingAs($this->technician);
+    $made = $this->postJson('/api/packs', packForm())->assertCreated()->assertJson(['name' => 'Tubes', 'checks' => ['seed_tube', 'seed_sensor']])->json();
+    Pack::factory()->create(['name' => 'The neighbour\'s']);
+    expect(array_column($this->getJson('/api/packs')->assertOk()->json(), 'name'))->toBe(['Yearly', 'Blades and contact', 'Rain day look', 'Tubes']);
+    $this->putJson("/api/packs/{$made['id']}", packForm(['name' => 'Tubes, all', 'checks' => ['seed_tube']]))->assertOk()->assertJsonPath('checks', ['seed_tube']);
+    $this->deleteJson("/api/packs/{$made['id']}")->assertNoContent();
+    expect($this->getJson('/api/packs')->json())->toHaveCount(3);
+});
+
+it('says what is wrong with a pack', function (array $fields, string $field, string $message): void {
+    $this->actingAs($this->technician)->postJson('/api/packs', packForm());
+    $errors = $this->postJson('/api/packs', packForm($fields))->assertUnprocessable()->json('errors');
+    expect($errors[$field][0] ?? null)->toBe($message);
+    expect(Pack::query()->count())->toBe(1);
+})->with([
+    'no check' => [['name' => 'A', 'checks' => []], 'checks', 'A pack has one check or more. Choose what it is for.'],
+    'no list of checks' => [['name' => 'A', 'checks' => 'all'], 'checks', 'A pack has one check or more. Choose what it is for.'],
+    'a check that is none' => [['name' => 'A', 'checks' => ['seed_tube', 'paint']], 'checks.1', 'One of these checks is not known here. Choose from the list.'],
+    'no name' => [['name' => ' '], 'name', 'A pack has a name of up to 60 letters.'],
+    'a long name' => [['name' => str_repeat('n', 61)], 'name', 'A pack has a name of up to 60 letters.'],
+    'a name that is taken' => [[], 'name', 'There is a pack “Tubes” already. Give this one another name.'],
+    'a name that is shipped' => [['name' => 'yearly'], 'name', 'There is a pack “yearly” already. Give this one another name.'],
+    'no kind' => [['name' => 'A', 'kind' => 'winter'], 'kind', 'Say which walk the pack is for: pre-season, first pass, in season, rain day or season end.'],
+]);
+
+it('proposes the pack that the planter was last walked with', function (): void {
+    $planter = $this->planter();
+    $this->actingAs($this->technician);
+    $guide = "/api/planters/{$planter->id}/guide";
+    $this->getJson($guide)->assertJsonPath('last_pack', null);
+    $start = ['kind' => 'rain_day', 'order' => 'row_by_row', 'cautions_acknowledged' => true, 'checks' => ['seed_tube'], 'pack' => 'Tubes'];
+    $this->postJson("/api/planters/{$planter->id}/walks", ['pack' => str_repeat('n', 61)] + $start)->assertUnprocessable()->assertJsonPath('errors.pack.0', 'A pack has a name of up to 60 letters.');
+    $walk = $this->postJson("/api/planters/{$planter->id}/walks", $start)->assertCreated()->assertJsonPath('pack', 'Tubes')->json('id');
+    $this->getJson($guide)->assertJsonPath('last_pack', 'Tubes')->assertJsonPath('walk.pack', 'Tubes');
+    $this->postJson("/api/walks/{$walk}/finish", ['with_unchecked' => true])->assertOk();
+    Walk::query()->whereKey($walk)->update(['season' => 2020]);
+    $this->getJson($guide)->assertJsonPath('walk', null)->assertJsonPath('last_pack', 'Tubes');
+});
+
+it('records the rest of a station as what it is', function (): void {
+    $walk = $this->openWalk($this->planter(), ['opener_bearing']);
+    $looked = ['typed' => null, 'check' => 'opener_bearing', 'result' => 'looked_sound', 'entry' => 'rest_here'];
+    $without = array_filter($this->reading(1, '', $looked), fn (mixed $part): bool => $part !== null);
+    $this->send($walk, $without)->assertOk()->assertJsonPath('receipts.0.outcome', 'stored');
+    $this->assertDatabaseHas('readings', ['walk_id' => $walk->id, 'entry' => 'rest_here', 'result' => 'looked_sound']);
+    $this->send($walk, ['id' => (string) Illuminate\Support\Str::uuid7(), 'result' => 'recorded', 'state' => 'sound'] + $without)
+        ->assertOk()->assertJsonPath('receipts.0.outcome', 'refused');
+});
