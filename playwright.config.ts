@@ -17,6 +17,8 @@ export default defineConfig({
     baseURL: process.env.BASE_URL,
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
+    // Those that need what is kept on the device allow them.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

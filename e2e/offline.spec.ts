@@ -1,5 +1,7 @@
 import { expect, type Page, test } from '@playwright/test'
-import { call, planterWithWalk, server, signIn } from './support'
+import { call, planterWithWalk, server, signIn, signInByHand } from './support'
+
+test.use({ serviceWorkers: 'allow' })
 
 type Reading = { id: string; typed: string; taken_at: string; holds: boolean }
 
@@ -106,7 +108,7 @@ test('a walk is started without a signal, and gives way to one that somebody els
 })
 
 test("one person's readings never go up under another's name", async ({ page, context }) => {
-  await signIn(page)
+  await signInByHand(page)
   const { planter, walk } = await planterWithWalk(page, 'Two Names', 1)
   await page.goto(`/planters/${planter}/walk`)
   await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 1 of 1' })).toBeVisible()
@@ -122,7 +124,7 @@ test("one person's readings never go up under another's name", async ({ page, co
   await other.getByRole('button', { name: 'You and your workshop' }).click()
   await other.getByText('Sign out').click()
   await expect(other.getByLabel('Email')).toBeVisible()
-  await signIn(other, 'idris@tollgate.example')
+  await signInByHand(other, 'idris@tollgate.example')
   await context.unroute('**/readings')
   await expect(page.getByRole('heading', { name: 'Sign in again' })).toBeVisible({ timeout: 40_000 })
   const news = () => call<{ ribbon: { checked: number }[] }>(other, 'GET', `/api/walks/${walk}/news`)

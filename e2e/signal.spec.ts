@@ -1,10 +1,12 @@
 import { expect, test } from '@playwright/test'
-import { call, planterWithWalk, signIn, valuesOf } from './support'
+import { call, planterWithWalk, signIn, valuesOf, signInByHand } from './support'
+
+test.use({ serviceWorkers: 'allow' })
 
 test('readings typed with no signal wait on the device, through a reload, and go up when it returns', async ({
   page,
 }) => {
-  await signIn(page)
+  await signInByHand(page)
   const { planter, walk } = await planterWithWalk(page, 'No Signal', 2)
   await page.goto(`/planters/${planter}/walk`)
   await expect(page.getByRole('heading', { name: /^Row 1 of 2/ })).toBeVisible()

@@ -3,6 +3,7 @@ import { reactive } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { PartType, PartTypeEdit, Slot } from '@/api/types'
+import { vCursor } from '@/components/cursor'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { typedNumber } from '@/measure/typed'
@@ -59,7 +60,7 @@ async function save(): Promise<void> {
       <h2>{{ type ? 'Change the part type' : 'Add a part type' }}</h2>
       <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
       <div class="pair">
-        <v-text-field v-model="form.name" label="Name" :error-messages="refusal?.about('name')" autofocus />
+        <v-text-field v-model="form.name" v-cursor label="Name" :error-messages="refusal?.about('name')" />
         <v-text-field v-model="form.ownNumber" label="Your own number" :error-messages="refusal?.about('own_number')" />
       </div>
       <v-select

@@ -3,6 +3,7 @@ import { mdiCamera } from '@mdi/js'
 import { v7 as uuid } from 'uuid'
 import { ref } from 'vue'
 import type { NoteKind, PlaceRef } from '@/api/types'
+import { vCursor } from '@/components/cursor'
 import { useOutbox } from '@/offline/outbox'
 import { shrinkPicture } from '@/offline/picture'
 import { say, sayCheck, sayRow } from '@/words'
@@ -52,7 +53,7 @@ async function store(): Promise<void> {
   <v-dialog model-value aria-label="Note or photo" max-width="520" @update:model-value="emit('close')">
     <form class="sheet asks" @submit.prevent="store">
       <h2>{{ sayRow(place.row) }}, {{ sayCheck(place).toLowerCase() }}</h2>
-      <v-textarea v-model="text" label="Note" rows="3" maxlength="1000" variant="outlined" hide-details autofocus />
+      <v-textarea v-model="text" v-cursor label="Note" rows="3" maxlength="1000" variant="outlined" hide-details />
       <v-checkbox v-model="isHard" hide-details label="Seized or hard to open: warn of it next year" />
       <p v-if="isHard" class="caution">{{ say('caution.heat') }}</p>
       <img v-if="picture" :src="picture.url" alt="The photo to be kept" class="preview" />

@@ -5,6 +5,7 @@ import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Planter, PlanterEdit, SpecSheet } from '@/api/types'
 import PlanterRibbon from '@/components/PlanterRibbon.vue'
+import { vCursor } from '@/components/cursor'
 import { useSend } from '@/composables/useSend'
 import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
@@ -94,7 +95,7 @@ const save = () =>
 <template>
   <form class="form sheet" novalidate @submit.prevent="save">
     <p v-if="refusal" class="change wide" role="alert">{{ refusal.message }}</p>
-    <v-text-field v-model="form.name" label="Planter name" :error-messages="about('name')" autofocus />
+    <v-text-field v-model="form.name" v-cursor label="Planter name" :error-messages="about('name')" />
     <v-text-field v-model="form.farm" label="Farm" :error-messages="about('farm')" />
     <v-text-field
       v-model="form.rows"

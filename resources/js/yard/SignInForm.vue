@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { vCursor } from '@/components/cursor'
 import { useSend } from '@/composables/useSend'
 import { useSession } from '@/session'
 
@@ -16,7 +17,7 @@ async function signIn(): Promise<void> {
 
 <template>
   <form class="form" @submit.prevent="signIn">
-    <v-text-field v-model="email" label="Email" type="email" autocomplete="username" required autofocus />
+    <v-text-field v-model="email" v-cursor label="Email" type="email" autocomplete="username" required />
     <v-text-field v-model="password" label="Password" type="password" autocomplete="current-password" required />
     <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
     <v-btn type="submit" color="primary" size="large" block :loading="busy">Sign in</v-btn>
