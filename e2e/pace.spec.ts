@@ -168,7 +168,11 @@ test.describe('on the phone', () => {
     await expect(page.locator('.count')).toContainText('4 of 8')
     await page.getByRole('link', { name: 'Board' }).tap()
     await expect(page.getByRole('button', { name: /^Row 1, .*bearing left: Failed/i })).toBeVisible()
-    const { body } = await call<Guide>(page, 'GET', `/api/walks/${walk}`)
-    expect(body.steps.filter(({ now }) => now?.result === 'looked_sound')).toHaveLength(3)
+    const lookedSound = async () => {
+      const { body } = await call<Guide>(page, 'GET', `/api/walks/${walk}`)
+      return body.steps.filter(({ now }) => now?.result === 'looked_sound').length
+    }
+    // The device shows it before the server has it.
+    await expect.poll(lookedSound).toBe(3)
   })
 })

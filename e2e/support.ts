@@ -149,4 +149,5 @@ export const screens = [
   ['a planter', (planter: number) => `/planters/${planter}/edit`],
   ['the spec sheets', () => '/spec-sheets'],
   ['a spec sheet', () => '/spec-sheets/1'],
+  ['the shop', () => '/shop'],
 ] as const

@@ -49,6 +49,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class])->group(function (): 
     Route::post('spec-sheets/{specSheet}/reset', [SpecSheetController::class, 'reset'])->can('update', 'specSheet');
     Route::post('spec-sheets/{specSheet}/copies', [SpecSheetController::class, 'copy'])->can('view', 'specSheet');
 
+    Route::get('workshop', [WorkshopController::class, 'show']);
     Route::patch('workshop', [WorkshopController::class, 'update']);
     Route::get('part-types', [PartTypeController::class, 'index']);
     Route::post('part-types', [PartTypeController::class, 'store']);

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Wear\DownforceLevel;
 use Ustrel\Core\Wear\Residue;
 use Ustrel\Core\Wear\Soil;
 use Ustrel\Core\Wear\Tillage;
@@ -28,7 +29,8 @@ use Ustrel\Core\Wear\Tillage;
  * @property Soil|null $soil
  * @property Residue|null $residue
  * @property Tillage|null $tillage
- * @property string $severity
+ * @property DownforceLevel|null $downforce how hard the rows were pressed down
+ * @property string $severity of the ground by the shop's figures, which may change, or its own
  * @property bool $own_severity the shop's own figure
  * @property array<int, float> $shares by row, the share of it that the row ran
  * @property bool $withdrawn
@@ -54,6 +56,7 @@ final class AcresEntry extends Model
         'soil' => Soil::class,
         'residue' => Residue::class,
         'tillage' => Tillage::class,
+        'downforce' => DownforceLevel::class,
         'own_severity' => 'boolean',
         'shares' => 'array',
         'withdrawn' => 'boolean',

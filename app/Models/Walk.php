@@ -35,6 +35,7 @@ use Ustrel\Core\Walk\WalkOrder;
  * @property CarbonImmutable|null $reopened_at
  * @property CarbonImmutable|null $cautions_acknowledged_at
  * @property string|null $planned_acres what the season was to bring when the walk was made
+ * @property array<string, float> $measuring_sd how far the shop measured off, millimetres by check key
  * @property string $watch_chance over this chance of reaching the limit a part is watched, 0 to 1
  * @property int $guide_revision counts the changes that make a device get its guide anew
  * @property bool $imported past readings from files
@@ -48,7 +49,7 @@ final class Walk extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'checks' => null, 'pack' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'guide_revision' => 0, 'imported' => false];
+    protected $attributes = ['equipment' => '{}', 'checks' => null, 'pack' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'measuring_sd' => '{}', 'guide_revision' => 0, 'imported' => false];
 
     protected $casts = [
         'kind' => WalkKind::class,
@@ -56,6 +57,7 @@ final class Walk extends Model
         'sheet' => 'array',
         'equipment' => 'array',
         'checks' => 'array',
+        'measuring_sd' => 'array',
         'imported' => 'boolean',
         'cautions_acknowledged_at' => 'immutable_datetime',
         'started_at' => 'immutable_datetime',

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Wear\GroundFactors;
 
 /**
  * The root of everything that is kept: each user, planter and own spec sheet belongs to one.
@@ -21,6 +22,9 @@ use Ustrel\Core\Measure\Day;
  * @property DepthSchool $depth_school what it does about depth stops that do not lift alike
  * @property string $time_zone of the tz database; days begin and end by it
  * @property string $import_key goes into the ids of what is imported
+ * @property array<string, array<string, float>> $ground_factors the shop's own, by kind and case of the ground
+ * @property array<string, float> $learned_sd how far the shop measures off, as its readings tell: millimetres by check key
+ * @property array<string, float> $own_sd the same as the shop says itself
  * @property string $watch_chance over this chance of reaching the limit within the season a part is watched, 0 to 1
  */
 final class Workshop extends Model
@@ -30,9 +34,9 @@ final class Workshop extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle'];
+    protected $attributes = ['watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}'];
 
-    protected $casts = ['depth_school' => DepthSchool::class];
+    protected $casts = ['depth_school' => DepthSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array'];
 
     public function zone(): DateTimeZone
     {
@@ -43,6 +47,17 @@ final class Workshop extends Model
     public function today(): Day
     {
         return Day::of(CarbonImmutable::now($this->time_zone)->toDateString());
+    }
+
+    public function groundFactors(): GroundFactors
+    {
+        return new GroundFactors(array_map(static fn (array $cases): array => array_map(floatval(...), $cases), $this->ground_factors));
+    }
+
+    /** @return array<string, float> how far the shop measures off, millimetres by check key; its own figure goes before what was learned */
+    public function measuringSd(): array
+    {
+        return array_map(floatval(...), $this->own_sd + $this->learned_sd);
     }
 
     /** @return HasMany<Planter, $this> */

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Console\Commands\Rebuild;
 use App\Http\WordLoader;
+use App\Models\Planter;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Translation\FileLoader;
@@ -38,6 +43,13 @@ final class AppServiceProvider extends ServiceProvider
         Model::preventLazyLoading(config('app.env') !== 'production');
         Model::preventAccessingMissingAttributes();
         JsonResource::withoutWrapping();
+
+        // What is drawn from the record is drawn by the rules of now, and only once all tables are as they are now.
+        Event::listen(MigrationsEnded::class, static function (MigrationsEnded $ended): void {
+            if ($ended->method === 'up' && Planter::query()->exists()) {
+                Artisan::call(Rebuild::class);
+            }
+        });
 
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(self::WRONG_PASSWORDS_A_MINUTE)
             ->by(self::named($request).'|'.$request->ip())

@@ -51,6 +51,23 @@ final readonly class Change
         );
     }
 
+    /**
+     * A change of what all planters of a workshop share.
+     *
+     * @param  Closure(Workshop): (Closure(Planter, Touched): mixed|null)  $write  hands out what it means to each planter; null where it means nothing to any
+     */
+    public function ofYard(int $workshopId, Closure $write): Workshop
+    {
+        return $this->ofWorkshop($workshopId, static function (Workshop $workshop, Closure $change) use ($write): Workshop {
+            $each = $write($workshop);
+            if ($each !== null) {
+                $workshop->planters()->orderBy('id')->get()->each(static fn (Planter $planter): mixed => $change($planter, $each));
+            }
+
+            return $workshop;
+        });
+    }
+
     private function changed(Planter $planter, Closure $write): mixed
     {
         $held = self::hold($planter->id);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Models\Planter;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\Slot;
@@ -44,6 +45,21 @@ final class Touched
 
     /** The earliest day of which other acres are on record. */
     public ?Day $acresSince = null;
+
+    /**
+     * The planter goes by other figures: its forecasts, and its open walk.
+     *
+     * @param  array<string, mixed>  $ofWalk  what the open walk keeps of them
+     */
+    public function figures(Planter $planter, array $ofWalk): void
+    {
+        $this->forecasts = true;
+        $walk = $planter->openWalk();
+        if ($walk !== null) {
+            $walk->fill($ofWalk)->countPlaces()->save();
+            $this->walks[$walk->id] = true;
+        }
+    }
 
     public function reading(string $walk, Place $place): void
     {

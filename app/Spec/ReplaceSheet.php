@@ -52,11 +52,6 @@ final readonly class ReplaceSheet
     /** A planter goes by a sheet's new figures: its forecasts, and its open walk. */
     public static function follow(Planter $planter, Touched $touched, SpecSheet $sheet): void
     {
-        $touched->forecasts = true;
-        $walk = $planter->openWalk();
-        if ($walk !== null) {
-            $walk->fill(['sheet' => $sheet->sheet])->countPlaces()->save();
-            $touched->walks[$walk->id] = true;
-        }
+        $touched->figures($planter, ['sheet' => $sheet->sheet]);
     }
 }

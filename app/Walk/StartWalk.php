@@ -53,6 +53,7 @@ final readonly class StartWalk
                 'cautions_acknowledged_at' => $start->at,
                 'planned_acres' => $record->plannedAcres(),
                 'watch_chance' => $planter->workshop->watch_chance,
+                'measuring_sd' => $planter->workshop->measuringSd(),
             ]);
             $walk->countPlaces()->save();
             $touched->walks[$walk->id] = true;

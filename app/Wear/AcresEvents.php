@@ -14,6 +14,7 @@ use App\Record\Refused;
 use App\Record\Touched;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Wear\AcresLine;
+use Ustrel\Core\Wear\DownforceLevel;
 use Ustrel\Core\Wear\Ground;
 use Ustrel\Core\Wear\Residue;
 use Ustrel\Core\Wear\Soil;
@@ -77,7 +78,8 @@ final readonly class AcresEvents implements Kind
             'soil' => $ground->soil?->value,
             'residue' => $ground->residue?->value,
             'tillage' => $ground->tillage?->value,
-            'severity' => number_format($ground->severity(), 2, '.', ''),
+            'downforce' => $ground->downforce?->value,
+            'severity' => number_format($ground->severity($this->planter->workshop->groundFactors()), 2, '.', ''),
             'own_severity' => $ground->own !== null,
             'shares' => json_encode((object) $this->shares($fields), JSON_THROW_ON_ERROR),
             'withdrawn' => $withdrawn,
@@ -150,6 +152,7 @@ final readonly class AcresEvents implements Kind
             $told->residue ?? $fields->oneOf('residue', Residue::class, 'acres.ground'),
             $told->tillage ?? $fields->oneOf('tillage', Tillage::class, 'acres.ground'),
             $own,
+            $told->downforce ?? $fields->oneOf('downforce', DownforceLevel::class, 'acres.ground'),
         );
     }
 

@@ -170,7 +170,7 @@ final class WearRecord
      */
     public function wear(array $checks): PlanterWear
     {
-        return new PlanterWear($this->history($checks), $this->log(), (float) $this->planter->workshop->watch_chance, $this->plan(), Moment::endOfTime());
+        return new PlanterWear($this->history($checks), $this->log(), (float) $this->planter->workshop->watch_chance, $this->plan(), Moment::endOfTime(), $this->planter->workshop->measuringSd());
     }
 
     /**
@@ -184,7 +184,7 @@ final class WearRecord
 
         return new PlanterWear(
             $this->history($checks)->before($now, null), $this->log(), (float) $this->planter->workshop->watch_chance,
-            $this->planOf($this->plannedAcres(), $this->planter->season(), $now), $now,
+            $this->planOf($this->plannedAcres(), $this->planter->season(), $now), $now, $this->planter->workshop->measuringSd(),
         );
     }
 
@@ -199,7 +199,7 @@ final class WearRecord
 
         return new PlanterWear(
             $this->history($checks)->before($began, $this->nextBegan($walk)), $this->log(), (float) $walk->watch_chance,
-            $this->planOf($walk->planned_acres === null ? null : (float) $walk->planned_acres, $walk->season, $began), $began,
+            $this->planOf($walk->planned_acres === null ? null : (float) $walk->planned_acres, $walk->season, $began), $began, array_map(floatval(...), $walk->measuring_sd),
         );
     }
 

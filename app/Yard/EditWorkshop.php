@@ -4,48 +4,63 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
+use App\Models\AcresEntry;
 use App\Models\Planter;
 use App\Models\Workshop;
 use App\Record\Change;
 use App\Record\Touched;
 use Closure;
-use Ustrel\Core\Field\DepthSchool;
+use Illuminate\Database\Eloquent\Builder;
+use Ustrel\Core\Wear\Ground;
 
-/** Sets what a shop goes by: its time zone, what it does about depth stops, and over which odds a part is watched. Open walks follow; finished ones keep their odds. */
+/**
+ * Sets what a shop goes by: its time zone, what it does about depth stops, over which odds a part is watched, how the ground
+ * wears parts, how far it measures off. Open walks follow; finished ones keep their odds.
+ */
 final readonly class EditWorkshop
 {
+    /** What a forecast hangs on. */
+    private const OF_FORECASTS = ['watch_chance', 'time_zone', 'ground_factors', 'own_sd'];
+
     public function __construct(private Change $change)
     {
     }
 
-    /**
-     * @param  float|null  $watchChance  between 0 and 1; null to leave it
-     * @param  string|null  $timeZone  of the tz database; null to leave it
-     * @param  DepthSchool|null  $depthSchool  null to leave it
-     */
-    public function __invoke(int $workshopId, ?float $watchChance, ?string $timeZone, ?DepthSchool $depthSchool): Workshop
+    /** @param  array<string, mixed>  $columns  only those that are to be set */
+    public function __invoke(int $workshopId, array $columns): Workshop
     {
-        return $this->change->ofWorkshop($workshopId, static function (Workshop $workshop, Closure $change) use ($watchChance, $timeZone, $depthSchool): Workshop {
-            $workshop->fill(array_filter([
-                'watch_chance' => $watchChance === null ? null : number_format($watchChance, 3, '.', ''),
-                'time_zone' => $timeZone,
-                'depth_school' => $depthSchool,
-            ], static fn (mixed $value): bool => $value !== null));
-            $newZone = $workshop->isDirty('time_zone');
+        return $this->change->ofYard($workshopId, static function (Workshop $workshop) use ($columns): ?Closure {
+            $workshop->fill($columns);
+            [$counts, $newZone, $newGround] = [$workshop->isDirty(self::OF_FORECASTS), $workshop->isDirty('time_zone'), $workshop->isDirty('ground_factors')];
             $workshop->save();
-            foreach ($workshop->planters()->orderBy('id')->get() as $planter) {
-                $change($planter, static function (Planter $planter, Touched $touched) use ($workshop, $newZone): void {
-                    $touched->everything = $newZone;
-                    $touched->forecasts = true;
-                    $walk = $planter->openWalk();
-                    if ($walk !== null) {
-                        $walk->update(['watch_chance' => $workshop->watch_chance]);
-                        $touched->walks[$walk->id] = true;
-                    }
-                });
-            }
 
-            return $workshop;
+            return $counts ? static function (Planter $planter, Touched $touched) use ($newZone, $newGround): void {
+                if ($newGround) {
+                    self::weighAnew($planter, $touched);
+                }
+                $touched->everything = $newZone;
+                $touched->figures($planter, ['watch_chance' => $planter->workshop->watch_chance, 'measuring_sd' => $planter->workshop->measuringSd()]);
+            } : null;
         });
+    }
+
+    /** What was said of each field stays; what it means to the parts follows the shop's figures. */
+    private static function weighAnew(Planter $planter, Touched $touched): void
+    {
+        $factors = $planter->workshop->groundFactors();
+        $said = ['soil', 'residue', 'tillage', 'downforce'];
+        $lines = AcresEntry::query()->where('planter_id', $planter->id)->where('own_severity', false);
+        $first = (clone $lines)->orderBy('day')->first();
+        if ($first !== null) {
+            $touched->acres($first->day);
+        }
+        foreach ((clone $lines)->select($said)->distinct()->get() as $line) {
+            $ground = new Ground($line->soil, $line->residue, $line->tillage, downforce: $line->downforce);
+            $of = clone $lines;
+            foreach ($said as $kind) {
+                $of->where(static fn (Builder $same): Builder => $line->{$kind} === null ? $same->whereNull($kind) : $same->where($kind, $line->{$kind}));
+            }
+            $of->update(['severity' => number_format($ground->severity($factors), 2, '.', '')]);
+        }
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
@@ -23,9 +22,5 @@ return new class extends Migration
             $table->text('depth_school')->default('handle');
         });
         DB::statement("ALTER TABLE workshops ADD CHECK (depth_school IN ('handle', 'reindex'))");
-        if (DB::table('planters')->exists()) {
-            // Days are the workshop's, a walk looks back at what was known when it began, and odds are reckoned otherwise.
-            Artisan::call('ustrel:rebuild');
-        }
     }
 };

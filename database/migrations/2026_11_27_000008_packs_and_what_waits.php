@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
@@ -36,10 +35,6 @@ return new class extends Migration
         // The rest of a station on one row is looked over in one go.
         DB::statement('ALTER TABLE readings DROP CONSTRAINT readings_entry_check');
         DB::statement("ALTER TABLE readings ADD CHECK (entry IN ('typed', 'same_as_last', 'rest_here', 'rest_of_row', 'rest_of_station', 'from_sheet'))");
-        if (DB::table('planters')->exists()) {
-            // Packs of shims that are not alike are a finding now.
-            Artisan::call('ustrel:rebuild');
-        }
     }
 
     /** Lets a row number or count go to 64 where it went to 48. */

@@ -68,6 +68,7 @@ export const router = createRouter({
       component: () => import('@/record/ImportScreen.vue'),
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
+    { path: '/shop', name: 'shop', component: () => import('@/yard/ShopScreen.vue') },
     { path: '/part-types', name: 'part-types', component: () => import('@/parts/PartTypesScreen.vue') },
     {
       path: '/part-types/:type(\\d+)',

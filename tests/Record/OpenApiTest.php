@@ -103,7 +103,8 @@ it('answers as the OpenAPI document says about parts, acres and wear', function 
     agrees('GET', '/api/planters/{planter}/wear-chart', $ids + ['query' => '?row=3&check=opener_blade_diameter&side=left'])->assertJsonCount(1, 'points');
     agrees('GET', '/api/planters/{planter}/wear-chart', $ids + ['query' => '?row=3&check=seed_tube&side=centre'])->assertNotFound();
     agrees('GET', '/api/part-types/{partType}/lives', ['partType' => $type, 'query' => "?against={$type}"])->assertJsonPath('curve.parts', 9);
-    agrees('PATCH', '/api/workshop', body: ['watch_chance' => 0.3]);
+    agrees('GET', '/api/workshop');
+    agrees('PATCH', '/api/workshop', body: ['watch_chance' => 0.3, 'ground_factors' => ['soil' => ['sand' => 1.5]], 'measuring_sd' => ['guard_width' => 0.5]]);
     agrees('PATCH', '/api/workshop', body: ['watch_chance' => 7])->assertUnprocessable();
 });
 

@@ -121,9 +121,11 @@ final class Whim
     /** @return array{string, string, array<string, mixed>} what the planter or the shop goes by, changed */
     private function edit(): array
     {
-        return match ($this->random->getInt(0, 2)) {
+        return match ($this->random->getInt(0, 4)) {
             0 => ['PATCH', '/api/workshop', ['watch_chance' => $this->random->getInt(5, 50) / 100]],
             1 => ['PATCH', '/api/workshop', ['time_zone' => ['America/Chicago', 'UTC', 'Australia/Perth'][$this->random->getInt(0, 2)]]],
+            2 => ['PATCH', '/api/workshop', ['ground_factors' => ['soil' => ['sand' => $this->random->getInt(100, 180) / 100], 'tillage' => ['no_till' => 1.3]]]],
+            3 => ['PATCH', '/api/workshop', ['measuring_sd' => ['opener_blade_diameter' => $this->random->getInt(5, 30) / 10]]],
             default => ['PUT', "/api/planters/{$this->planter->id}", ['farm' => $this->planter->farm, 'name' => $this->planter->name, 'row_count' => 3, 'spacing' => '30 in', 'spec_sheet_id' => $this->planter->spec_sheet_id,
                 'planting_start' => sprintf('2026-%02d-%02d', $this->random->getInt(3, 5), $this->random->getInt(1, 28)), 'planned_acres' => $this->random->getInt(50, 300), 'planting_days' => 10]],
         };

@@ -17,7 +17,7 @@ const OPEN_ROUTES = ['POST api/sign-in'];
 
 /** Routes that are about the caller or the caller's own workshop, with nothing in the address to steal. */
 const OWN_ROUTES = [
-    'POST api/sign-out', 'GET api/me', 'PATCH api/me', 'GET api/yard', 'GET api/spec-sheets', 'POST api/planters', 'PATCH api/workshop', 'GET api/part-types', 'POST api/part-types', 'GET api/packs', 'POST api/packs',
+    'POST api/sign-out', 'GET api/me', 'PATCH api/me', 'GET api/yard', 'GET api/spec-sheets', 'POST api/planters', 'GET api/workshop', 'PATCH api/workshop', 'GET api/part-types', 'POST api/part-types', 'GET api/packs', 'POST api/packs',
 ];
 
 /** @return array<string, Route> by method and address */

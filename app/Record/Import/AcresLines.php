@@ -10,6 +10,7 @@ use App\Record\Fields;
 use App\Record\Kind;
 use App\Wear\AcresEvents;
 use Ustrel\Core\Measure\FurrowDistance;
+use Ustrel\Core\Wear\DownforceLevel;
 use Ustrel\Core\Wear\Residue;
 use Ustrel\Core\Wear\Soil;
 use Ustrel\Core\Wear\Tillage;
@@ -38,6 +39,7 @@ final readonly class AcresLines implements Lines
             'soil' => self::oneOf($line, 'soil', Soil::cases()),
             'residue' => self::oneOf($line, 'residue', Residue::cases()),
             'tillage' => self::oneOf($line, 'tillage', Tillage::cases()),
+            'downforce' => self::oneOf($line, 'downforce', DownforceLevel::cases()),
             'severity' => $line->number('severity'),
             'shut_off' => self::shutOff($line),
         ], static fn (mixed $value): bool => $value !== null);
@@ -75,7 +77,7 @@ final readonly class AcresLines implements Lines
         return (float) $line->number('acres');
     }
 
-    /** @param  list<Soil|Residue|Tillage>  $cases */
+    /** @param  list<Soil|Residue|Tillage|DownforceLevel>  $cases */
     private static function oneOf(LineFields $line, string $field, array $cases): ?string
     {
         $text = $line->text($field);
@@ -86,7 +88,7 @@ final readonly class AcresLines implements Lines
         }
 
         return $text === null ? null : throw RefusedLine::because('unknown_word', [
-            'text' => $text, 'field' => __("import.field.{$field}"), 'known' => implode(', ', array_map(static fn (Soil|Residue|Tillage $case): string => strtr($case->value, '_', ' '), $cases)),
+            'text' => $text, 'field' => __("import.field.{$field}"), 'known' => implode(', ', array_map(static fn (Soil|Residue|Tillage|DownforceLevel $case): string => strtr($case->value, '_', ' '), $cases)),
         ]);
     }
 

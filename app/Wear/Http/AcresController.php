@@ -14,6 +14,7 @@ use App\Wear\LogAcres;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Wear\DownforceLevel;
 use Ustrel\Core\Wear\Residue;
 use Ustrel\Core\Wear\Soil;
 use Ustrel\Core\Wear\Tillage;
@@ -33,6 +34,7 @@ use Ustrel\Core\Wear\Tillage;
     new OA\Property(property: 'soil', type: 'string', enum: Soil::class, nullable: true),
     new OA\Property(property: 'residue', type: 'string', enum: Residue::class, nullable: true),
     new OA\Property(property: 'tillage', type: 'string', enum: Tillage::class, nullable: true),
+    new OA\Property(property: 'downforce', description: 'How hard the rows were pressed down', type: 'string', enum: DownforceLevel::class, nullable: true),
     new OA\Property(property: 'severity', description: 'The shop\'s own figure in place of the ground\'s', type: 'number', maximum: 2, minimum: 0.5, nullable: true),
     new OA\Property(property: 'shut_off', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShutOff')),
     new OA\Property(property: 'supersedes', description: 'The line whose place this one takes', type: 'string', format: 'uuid', nullable: true),

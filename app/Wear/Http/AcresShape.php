@@ -8,13 +8,16 @@ use App\Models\AcresEntry;
 use App\Models\Planter;
 use App\Wear\WearRecord;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Arr;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Wear\DownforceLevel;
 use Ustrel\Core\Wear\Ground;
+use Ustrel\Core\Wear\GroundFactors;
 use Ustrel\Core\Wear\Residue;
 use Ustrel\Core\Wear\Soil;
 use Ustrel\Core\Wear\Tillage;
 
-#[OA\Schema(schema: 'AcresLine', required: ['id', 'day', 'field', 'crop', 'acres', 'mph', 'soil', 'residue', 'tillage', 'severity', 'own_severity', 'shut_off', 'logged_by'], properties: [
+#[OA\Schema(schema: 'AcresLine', required: ['id', 'day', 'field', 'crop', 'acres', 'mph', 'soil', 'residue', 'tillage', 'downforce', 'severity', 'own_severity', 'shut_off', 'logged_by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'day', type: 'string', format: 'date'),
     new OA\Property(property: 'field', type: 'string'),
@@ -24,6 +27,7 @@ use Ustrel\Core\Wear\Tillage;
     new OA\Property(property: 'soil', type: 'string', enum: Soil::class, nullable: true),
     new OA\Property(property: 'residue', type: 'string', enum: Residue::class, nullable: true),
     new OA\Property(property: 'tillage', type: 'string', enum: Tillage::class, nullable: true),
+    new OA\Property(property: 'downforce', type: 'string', enum: DownforceLevel::class, nullable: true),
     new OA\Property(property: 'severity', type: 'number'),
     new OA\Property(property: 'own_severity', type: 'boolean'),
     new OA\Property(property: 'shut_off', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShutOff')),
@@ -38,7 +42,7 @@ use Ustrel\Core\Wear\Tillage;
     ], type: 'object')),
     new OA\Property(property: 'rows', description: 'Furrow metres that each row has run, from the left', type: 'array', items: new OA\Items(type: 'number')),
     new OA\Property(property: 'plan', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/SeasonPlan')]),
-    new OA\Property(property: 'severities', description: 'How fast parts wear on each kind of ground: by soil, residue and tillage with spaces between, - for what is not said', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number')),
+    new OA\Property(property: 'severities', description: 'How fast parts wear on each kind of ground: by soil, residue, tillage and downforce with spaces between, - for what is not said', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number')),
 ])]
 final class AcresShape
 {
@@ -55,7 +59,7 @@ final class AcresShape
             'seasons' => $acres['seasons'],
             'rows' => array_map(static fn (int $row): float => round($log->total($row)->metres, 1), range(1, $acres['planter']->row_count)),
             'plan' => ForecastShape::plan($acres['planter'], $acres['record']->plan()),
-            'severities' => self::severities(),
+            'severities' => self::severities($acres['planter']->workshop->groundFactors()),
         ];
     }
 
@@ -77,6 +81,7 @@ final class AcresShape
             'soil' => $line->soil?->value,
             'residue' => $line->residue?->value,
             'tillage' => $line->tillage?->value,
+            'downforce' => $line->downforce?->value,
             'severity' => (float) $line->severity,
             'own_severity' => $line->own_severity,
             'shut_off' => array_map(static fn (string|int $share, array $of): array => ['rows' => $of, 'share' => (float) $share], array_keys($rows), $rows),
@@ -84,17 +89,14 @@ final class AcresShape
         ];
     }
 
-    /** @return array<string, float> by soil, residue and tillage with spaces between, `-` for what is not said */
-    private static function severities(): array
+    /** @return array<string, float> by soil, residue, tillage and downforce with spaces between, `-` for what is not said */
+    private static function severities(GroundFactors $factors): array
     {
         $severities = [];
-        foreach ([null, ...Soil::cases()] as $soil) {
-            foreach ([null, ...Residue::cases()] as $residue) {
-                foreach ([null, ...Tillage::cases()] as $tillage) {
-                    $ground = implode(' ', array_map(static fn (Soil|Residue|Tillage|null $case): string => $case->value ?? '-', [$soil, $residue, $tillage]));
-                    $severities[$ground] = (new Ground($soil, $residue, $tillage))->severity();
-                }
-            }
+        foreach (Arr::crossJoin(...array_map(static fn (array $cases): array => [null, ...$cases], array_values(GroundFactors::kinds()))) as $said) {
+            /** @var array{Soil|null, Residue|null, Tillage|null, DownforceLevel|null} $said */
+            $key = implode(' ', array_map(static fn (Soil|Residue|Tillage|DownforceLevel|null $case): string => $case->value ?? '-', $said));
+            $severities[$key] = (new Ground($said[0], $said[1], $said[2], downforce: $said[3]))->severity($factors);
         }
 
         return $severities;

@@ -23,6 +23,8 @@ final readonly class AcresLine
 
     private const RESIDUES = ['bare' => Residue::Bare, 'usual residue' => Residue::Usual, 'heavy residue' => Residue::Heavy];
 
+    private const DOWNFORCES = ['light downforce' => DownforceLevel::Light, 'usual downforce' => DownforceLevel::Usual, 'heavy downforce' => DownforceLevel::Heavy];
+
     private const TILLAGES = ['worked' => Tillage::Worked, 'min till' => Tillage::MinTill, 'no till' => Tillage::NoTill];
 
     private function __construct(
@@ -41,7 +43,7 @@ final readonly class AcresLine
     {
         // A comma between two digits is a decimal one.
         $parts = preg_split('/[;\n]|,(?!\d)|(?<!\d),/', $line) ?: [];
-        $acres = $mph = $day = $soil = $residue = $tillage = null;
+        $acres = $mph = $day = $soil = $residue = $tillage = $downforce = null;
         $names = [];
         foreach (array_filter(array_map(trim(...), $parts)) as $part) {
             $word = strtr(mb_strtolower($part), '-', ' ');
@@ -51,6 +53,8 @@ final readonly class AcresLine
                 $residue = self::RESIDUES[$word];
             } elseif (isset(self::TILLAGES[$word])) {
                 $tillage = self::TILLAGES[$word];
+            } elseif (isset(self::DOWNFORCES[$word])) {
+                $downforce = self::DOWNFORCES[$word];
             } elseif (preg_match('/^(\d+(?:[.,]\d+)?) ?(ac|acres?|ha|hectares?)\.?$/i', $part, $found) === 1) {
                 $acres = $acres !== null ? throw UnreadableAcresLine::because('acres_twice', $part) : self::number($found[1]) * (str_starts_with(strtolower($found[2]), 'h') ? FurrowDistance::ACRES_PER_HECTARE : 1);
             } elseif (preg_match('/^(\d+(?:[.,]\d+)?) ?(mph|km\/?h)$/i', $part, $found) === 1) {
@@ -73,7 +77,7 @@ final readonly class AcresLine
             throw UnreadableAcresLine::because('too_many_names', $names[2]);
         }
 
-        return new self($acres, $names[0], $names[1] ?? null, $mph, $day, new Ground($soil, $residue, $tillage));
+        return new self($acres, $names[0], $names[1] ?? null, $mph, $day, new Ground($soil, $residue, $tillage, downforce: $downforce));
     }
 
     private static function day(string $part): Day

@@ -20,14 +20,15 @@ final readonly class Ground
         public ?Tillage $tillage = null,
         /** The shop's own figure, MILDEST to HARSHEST; it goes before the rest. */
         public ?float $own = null,
+        public ?DownforceLevel $downforce = null,
     ) {
     }
 
-    /** How fast parts wear here, MILDEST to HARSHEST: the own figure, or else the product of the three factors. */
-    public function severity(): float
+    /** How fast parts wear here, MILDEST to HARSHEST: the own figure, or else the product of the four factors. */
+    public function severity(GroundFactors $factors = new GroundFactors): float
     {
-        $factors = ($this->soil?->factor() ?? 1.0) * ($this->residue?->factor() ?? 1.0) * ($this->tillage?->factor() ?? 1.0);
+        $product = $factors->of($this->soil) * $factors->of($this->residue) * $factors->of($this->tillage) * $factors->of($this->downforce);
 
-        return $this->own ?? round(max(self::MILDEST, min(self::HARSHEST, $factors)), 2);
+        return $this->own ?? round(max(self::MILDEST, min(self::HARSHEST, $product)), 2);
     }
 }

@@ -18,6 +18,7 @@ final readonly class PlanterWear
      * @param  float  $watchChance  over this chance of reaching the limit within the season a part is watched, 0 to 1
      * @param  SeasonPlan|null  $plan  null where nobody knows what the season is to bring
      * @param  Moment  $asOf  what was planted by the end of the day before counts as run
+     * @param  array<string, float>  $measuringSd  of the shop, millimetres by check key; where it has none the planter's own readings tell
      */
     public function __construct(
         public History $history,
@@ -25,6 +26,7 @@ final readonly class PlanterWear
         public float $watchChance,
         public ?SeasonPlan $plan,
         public Moment $asOf,
+        private array $measuringSd = [],
     ) {
     }
 
@@ -48,8 +50,26 @@ final readonly class PlanterWear
             return [];
         }
 
-        return (new Forecaster($path, ReadingError::of($check->key), $this->watchChance))
+        return $this->forecaster($check, $path)
             ->of($this->items($this->history->traces($check), $path), $this->plan?->effectiveLeft(), $this->items($this->history->former($check), $path));
+    }
+
+    /** @return list<Item> all parts that a check was ever read of, for the shop to learn from how it measures */
+    public function parts(Check $check): array
+    {
+        $path = $check->wear();
+
+        return $path === null ? [] : [...$this->items($this->history->traces($check), $path), ...$this->items($this->history->former($check), $path)];
+    }
+
+    private function forecaster(Check $check, WearPath $path): Forecaster
+    {
+        $error = ReadingError::of($check->key);
+        $sd = $this->measuringSd[$check->key->value] ?? null;
+
+        return $sd === null
+            ? new Forecaster($path, $error, $this->watchChance)
+            : new Forecaster($path, new ReadingError($sd, $error->step), $this->watchChance, learns: false);
     }
 
     /**

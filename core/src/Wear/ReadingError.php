@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
+use Ustrel\Core\Spec\Catalogue;
 use Ustrel\Core\Spec\CheckKey;
 
 /**
@@ -13,7 +14,10 @@ use Ustrel\Core\Spec\CheckKey;
 final readonly class ReadingError
 {
     /** Nobody measures better than this, millimetres. */
-    private const LEAST_SD = 0.3;
+    public const LEAST_SD = 0.3;
+
+    /** Nor so badly, millimetres. */
+    public const MOST_SD = 10.0;
 
     /** What is taken at first weighs as much as so many readings to spare. */
     private const WEIGHT = 4;
@@ -32,6 +36,15 @@ final readonly class ReadingError
         public float $sd,
         public float $step,
     ) {
+    }
+
+    /** @return list<CheckKey> those whose figure wears */
+    public static function checks(): array
+    {
+        return array_values(array_filter(
+            CheckKey::cases(),
+            static fn (CheckKey $check): bool => array_key_exists('life', Catalogue::definition($check)->rule->figures()),
+        ));
     }
 
     /** What is taken at first: 1.0 mm with a tape, less with a caliper, which reads small parts. */

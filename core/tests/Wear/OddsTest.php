@@ -49,67 +49,79 @@ function world(): array
     ];
 }
 
+/** @return array{world: array<string, mixed>, items: list<Item>, truth: array<array{float, float}>, slipped: array<string, true>, mean: float, planned: float} */
+function planterOf(float $error, WearPath $path): array
+{
+    $world = ['error' => $error] + world();
+    $mean = $path->nominalRate() * exp(0.35 * chanceDraw());
+    $season = oneOf([60_000, 120_000, 200_000]);
+    $planned = $season * oneOf([0.5, 1.0, 1.5, 2.0]);
+    $tolerance = oneOf([0.6, 0.8, 1.0]);
+    $slips = $world['slips'];
+    $items = $truth = $slipped = [];
+    for ($part = 0; $part < 2 * $world['rows']; $part++) {
+        do {
+            $rate = $mean * ($world['skewed'] ? exp($world['scatter'] * chanceDraw() - $world['scatter'] ** 2 / 2) : 1 + $world['scatter'] * chanceDraw());
+        } while ($rate <= 0);
+        $start = $world['used'] ? 12.7 * between(0.6, 1.0) : 12.7 + $tolerance * chanceDraw();
+        $count = ($world['mixed'] ? mt_rand(1, $world['readings']) : $world['readings']) + ($world['used'] ? 1 : 0);
+        $use = $world['used'] ? -$season * between(0.7, 1.3) : 0.0;
+        $points = [];
+        for ($reading = 0; $reading < $count; $reading++) {
+            $use = max(0.0, $use + $season * between(0.7, 1.3));
+            $use = $world['used'] && $reading === 0 ? 0.0 : $use;
+            $size = 368.3 + $start - $rate * $use + $world['error'] * chanceDraw();
+            $key = "{$part} {$reading}";
+            if ($slips > 0 && mt_rand(1, $world['rows']) === 1) {
+                $size += oneOf([-1, 1]) * oneOf([6.35, 12.7, 25.4]);
+                $slipped[$key] = true;
+                $slips--;
+            }
+            $points[] = new Point($key, $use, $path->room(round($size / $world['step']) * $world['step']), $world['step']);
+        }
+        $items[] = $world['used'] ? Item::found("{$part}", $points, $use) : Item::fitted("{$part}", 12.7, $points, $use);
+        $truth["{$part}"] = [$rate, max(0.0, ($start - $rate * $use) / $rate)];
+    }
+
+    return ['world' => $world, 'items' => $items, 'truth' => $truth, 'slipped' => $slipped, 'mean' => $mean, 'planned' => $planned];
+}
+
 it('holds the truth as often as it says, by group, and tells chances that come true', function (): void {
     mt_srand(20261125);
     $path = new WearPath(true, 368.3, 381, 12.7, FurrowDistance::ofMiles(500));
     $prior = ReadingError::of(CheckKey::OpenerBladeDiameter);
     $held = $tenths = [];
     $pooled = $alone = $good = $doubted = 0;
-    for ($planter = 0; $planter < 900; $planter++) {
-        $world = world();
-        $mean = $path->nominalRate() * exp(0.35 * chanceDraw());
-        $season = oneOf([60_000, 120_000, 200_000]);
-        $planned = $season * oneOf([0.5, 1.0, 1.5, 2.0]);
-        $tolerance = oneOf([0.6, 0.8, 1.0]);
-        $slips = $world['slips'];
-        $items = $truth = $slipped = [];
-        for ($part = 0; $part < 2 * $world['rows']; $part++) {
-            do {
-                $rate = $mean * ($world['skewed'] ? exp($world['scatter'] * chanceDraw() - $world['scatter'] ** 2 / 2) : 1 + $world['scatter'] * chanceDraw());
-            } while ($rate <= 0);
-            $start = $world['used'] ? 12.7 * between(0.6, 1.0) : 12.7 + $tolerance * chanceDraw();
-            $count = ($world['mixed'] ? mt_rand(1, $world['readings']) : $world['readings']) + ($world['used'] ? 1 : 0);
-            $use = $world['used'] ? -$season * between(0.7, 1.3) : 0.0;
-            $points = [];
-            for ($reading = 0; $reading < $count; $reading++) {
-                $use = max(0.0, $use + $season * between(0.7, 1.3));
-                $use = $world['used'] && $reading === 0 ? 0.0 : $use;
-                $size = 368.3 + $start - $rate * $use + $world['error'] * chanceDraw();
-                $key = "{$part} {$reading}";
-                if ($slips > 0 && mt_rand(1, $world['rows']) === 1) {
-                    $size += oneOf([-1, 1]) * oneOf([6.35, 12.7, 25.4]);
-                    $slipped[$key] = true;
-                    $slips--;
+    // A shop measures all its planters with the same hands; what it reads of one tells of the others.
+    for ($shop = 0; $shop < 700; $shop++) {
+        $hands = oneOf([0.8, 1.0, 1.2, 1.5]);
+        $planters = array_map(static fn (): array => planterOf($hands, $path), range(1, 3));
+        $error = $prior->learnedFrom(array_merge(...array_column($planters, 'items')));
+        foreach ($planters as ['world' => $world, 'items' => $items, 'truth' => $truth, 'slipped' => $slipped, 'mean' => $mean, 'planned' => $planned]) {
+            $good += array_sum(array_map(static fn (Item $item): int => count($item->points), $items)) - count($slipped);
+            foreach ((new Forecaster($path, $error, learns: false))->of($items, $planned) as $key => $forecast) {
+                [$rate, $left] = $truth[$key];
+                $doubted += count(array_filter($forecast->outliers, static fn (string $reading): bool => ! isset($slipped[$reading])));
+                $tenth = min(9, (int) floor(10 * $forecast->chance));
+                $tenths[$tenth][] = [$forecast->chance, $left <= $planned ? 1 : 0];
+                $own = OwnRate::of($items[(int) $key], $error);
+                if ($own !== null) {
+                    $pooled += abs($forecast->belief->rate - $rate) / $mean;
+                    $alone += abs($own->rate() - $rate) / $mean;
                 }
-                $points[] = new Point($key, $use, $path->room(round($size / $world['step']) * $world['step']), $world['step']);
-            }
-            $items[] = $world['used'] ? Item::found("{$part}", $points, $use) : Item::fitted("{$part}", 12.7, $points, $use);
-            $truth["{$part}"] = [$rate, max(0.0, ($start - $rate * $use) / $rate)];
-            $good += count(array_filter($points, static fn (Point $point): bool => ! isset($slipped[$point->key])));
-        }
-        $error = $prior->learnedFrom($items);
-        foreach ((new Forecaster($path, $prior))->of($items, $planned) as $key => $forecast) {
-            [$rate, $left] = $truth[$key];
-            $doubted += count(array_filter($forecast->outliers, static fn (string $reading): bool => ! isset($slipped[$reading])));
-            $tenth = min(9, (int) floor(10 * $forecast->chance));
-            $tenths[$tenth][] = [$forecast->chance, $left <= $planned ? 1 : 0];
-            $own = OwnRate::of($items[(int) $key], $error);
-            if ($own !== null) {
-                $pooled += abs($forecast->belief->rate - $rate) / $mean;
-                $alone += abs($own->rate() - $rate) / $mean;
-            }
-            if ($left <= 0 && $forecast->left90 === 0.0) {
-                continue;
-            }
-            $inside = $left >= $forecast->left10 && $left <= ($forecast->left90 ?? INF) ? 1 : 0;
-            $groups = ['all', "error {$world['error']}", 'step '.round($world['step'], 2), "readings {$world['readings']}", "scatter {$world['scatter']}", 'slips '.($world['slips'] > 0 ? 'some' : 'none')];
-            foreach ($groups as $group) {
-                $held[$group][] = $inside;
+                if ($left <= 0 && $forecast->left90 === 0.0) {
+                    continue;
+                }
+                $inside = $left >= $forecast->left10 && $left <= ($forecast->left90 ?? INF) ? 1 : 0;
+                $groups = ['all', "error {$world['error']}", 'step '.round($world['step'], 2), "readings {$world['readings']}", "scatter {$world['scatter']}", 'slips '.($world['slips'] > 0 ? 'some' : 'none')];
+                foreach ($groups as $group) {
+                    $held[$group][] = $inside;
+                }
             }
         }
     }
     foreach ($held as $group => $inside) {
-        [$low, $high] = $group === 'all' ? [0.77, 0.83] : [0.715, 0.865];
+        [$low, $high] = $group === 'all' ? [0.77, 0.83] : [0.715, 0.87];
         expect(array_sum($inside) / count($inside))->toBeBetween($low, $high, "{$group}, of ".count($inside));
     }
     $off = array_map(static fn (array $told): float => abs(array_sum(array_column($told, 0)) - array_sum(array_column($told, 1))) / count($told), $tenths);

@@ -41,6 +41,7 @@ export const keys = {
   acres: (planter: number) => ['acres', planter] as const,
   partTypes: ['part-types'] as const,
   packs: ['packs'] as const,
+  shop: ['shop'] as const,
   depthIndex: (walk: string) => ['depth-index', walk] as const,
 }
 
@@ -54,6 +55,9 @@ export const useYard = () =>
     queryKey: keys.yard,
     queryFn: () => remembered(kept(keys.yard), (signal) => body(api.GET('/api/yard', { signal }))),
   })
+
+/** What the shop goes by. */
+export const useShop = () => useQuery({ queryKey: keys.shop, queryFn: () => body(api.GET('/api/workshop')) })
 
 export const useSpecSheets = () =>
   useQuery({ queryKey: keys.specSheets, queryFn: () => body(api.GET('/api/spec-sheets')) })

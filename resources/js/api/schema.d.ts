@@ -676,7 +676,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["workshop"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1570,6 +1570,11 @@ export interface components {
             residue?: "bare" | "usual" | "heavy" | null;
             /** @enum {string|null} */
             tillage?: "worked" | "min_till" | "no_till" | null;
+            /**
+             * @description How hard the rows were pressed down
+             * @enum {string|null}
+             */
+            downforce?: "light" | "usual" | "heavy" | null;
             /** @description The shop's own figure in place of the ground's */
             severity?: number | null;
             shut_off?: components["schemas"]["ShutOff"][];
@@ -1596,6 +1601,8 @@ export interface components {
             residue: "bare" | "usual" | "heavy" | null;
             /** @enum {string|null} */
             tillage: "worked" | "min_till" | "no_till" | null;
+            /** @enum {string|null} */
+            downforce: "light" | "usual" | "heavy" | null;
             severity: number;
             own_severity: boolean;
             shut_off: components["schemas"]["ShutOff"][];
@@ -1612,7 +1619,7 @@ export interface components {
             /** @description Furrow metres that each row has run, from the left */
             rows: number[];
             plan: components["schemas"]["SeasonPlan"] | null;
-            /** @description How fast parts wear on each kind of ground: by soil, residue and tillage with spaces between, - for what is not said */
+            /** @description How fast parts wear on each kind of ground: by soil, residue, tillage and downforce with spaces between, - for what is not said */
             severities: {
                 [key: string]: number;
             };
@@ -1791,6 +1798,25 @@ export interface components {
                 type: string;
             };
         };
+        /** @description By case */
+        OwnFactors: {
+            [key: string]: number;
+        };
+        /** @description What is left out stays */
+        WorkshopEdit: {
+            watch_chance?: number;
+            time_zone?: string;
+            /** @enum {string} */
+            depth_school?: "handle" | "reindex";
+            /** @description All that the shop sets itself, by kind and case; what is not among them goes by the typical value */
+            ground_factors?: {
+                [key: string]: components["schemas"]["OwnFactors"];
+            };
+            /** @description All that the shop sets itself, millimetres by check; what is not among them is learned */
+            measuring_sd?: {
+                [key: string]: number;
+            };
+        };
         Workshop: {
             /** @description Over this chance of reaching its limit within the season a part is watched */
             watch_chance: number;
@@ -1801,6 +1827,23 @@ export interface components {
              * @enum {string}
              */
             depth_school: "handle" | "reindex";
+            /** @description How fast parts wear by what is said of the ground, each to ground like any other */
+            ground: {
+                /** @enum {string} */
+                kind: "soil" | "residue" | "tillage" | "downforce";
+                case: string;
+                typical: number;
+                own: number | null;
+            }[];
+            /** @description How far the shop measures off, as a standard deviation in millimetres */
+            measuring: {
+                check: components["schemas"]["CheckKey"];
+                typical: number;
+                /** @description As the shop's own readings tell; null as long as they tell nothing */
+                learned: number | null;
+                /** @description As the shop says itself */
+                own: number | null;
+            }[];
         };
         YardPlanter: {
             id: number;
@@ -3328,6 +3371,27 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
+    workshop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What the shop goes by */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Workshop"];
+                };
+            };
+            401: components["responses"]["SignedOut"];
+        };
+    };
     updateWorkshop: {
         parameters: {
             query?: never;
@@ -3337,12 +3401,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    watch_chance?: number;
-                    time_zone?: string;
-                    /** @enum {string} */
-                    depth_school?: "handle" | "reindex";
-                };
+                "application/json": components["schemas"]["WorkshopEdit"];
             };
         };
         responses: {

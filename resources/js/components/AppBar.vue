@@ -99,6 +99,7 @@ async function signOut(): Promise<void> {
           />
           <v-list-item title="Part types" :to="{ name: 'part-types' }" />
           <v-list-item title="Spec sheets" :to="{ name: 'spec-sheets' }" />
+          <v-list-item title="The shop’s figures" :to="{ name: 'shop' }" />
           <v-list-item title="Settings" @click="isSetting = true" />
           <v-list-item title="Sign out" @click="signOut" />
         </v-list>

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import type { Answer, Check, Seen, Unit } from '@/api/types'
 import { fromMm, FURROW_UNIT, printLength } from '@/measure/length'
-import { printArea, printAreaFigure } from '@/measure/area'
+import { AREA_UNIT, areaText, printArea, printAreaFigure } from '@/measure/area'
 import { printApart, printQuantity, printQuantityFigure, unitName } from '@/measure/quantity'
 import { useSession } from '@/session'
 import { say } from '@/words'
@@ -41,6 +41,9 @@ export function useUnits() {
     unitName: (unit: Unit) => unitName(unit, units.value),
     /** Acres of the planter, in whole acres or hectares. */
     area: (acres: number) => printArea(acres, units.value),
+    areaUnit: () => AREA_UNIT[units.value].name,
+    /** The same as it was planted, to the thousandth. */
+    exactArea: (acres: number) => `${areaText(acres, units.value)} ${AREA_UNIT[units.value].name}`,
     areaFigure: (acres: number) => printAreaFigure(acres, units.value),
     /** Furrow distance, in whole miles or kilometres. */
     distance: (metres: number) => `${whole(metres / FURROW_UNIT[units.value])} ${furrowUnit()}`,

@@ -5,7 +5,7 @@ import type { AcresEntry, AcresLine } from '@/api/types'
 import { signInForTest } from '@/testing'
 import AcresForm from './AcresForm.vue'
 
-const severities = { '- - -': 1, 'sand - -': 1.3, '- heavy -': 1.1, '- - no_till': 1.15 }
+const severities = { '- - - -': 1, 'sand - - -': 1.3, '- heavy - -': 1.1, '- - no_till -': 1.15, '- - - heavy': 1.15 }
 const line: AcresLine = {
   id: 'l1',
   day: '2026-04-20',
@@ -16,6 +16,7 @@ const line: AcresLine = {
   soil: 'sand',
   residue: 'heavy',
   tillage: null,
+  downforce: null,
   severity: 1.43,
   own_severity: false,
   shut_off: [
@@ -62,6 +63,7 @@ describe('the form of a field', () => {
       soil: 'sand',
       residue: 'heavy',
       tillage: null,
+      downforce: null,
       severity: null,
       shut_off: line.shut_off,
       supersedes: 'l1',
@@ -83,6 +85,20 @@ describe('the form of a field', () => {
     await field('Rows', 1).setValue('9')
     expect(wrapper.text()).toContain('Write rows from 1 to 8')
     expect(wrapper.get('button[type=submit]').attributes('disabled')).toBeDefined()
+  })
+
+  it('is typed in hectares and km/h where the shop works in millimetres', async () => {
+    signInForTest('mm')
+    const { saved, field } = form(line)
+    expect((field('Hectares').element as HTMLInputElement).value).toBe('25.293')
+    // Nobody typed over it.
+    expect(await saved()).toMatchObject({ acres: 62.5, mph: 5 })
+    await field('Hectares').setValue('25')
+    await field('Speed, km/h').setValue('9')
+    // 25 ha x 2.47105 ac/ha; 9 / 1.609344
+    const { acres, mph } = await saved()
+    expect(acres).toBeCloseTo(61.776, 3)
+    expect(mph).toBeCloseTo(5.592, 3)
   })
 
   it('sends what is no number as it was typed', async () => {

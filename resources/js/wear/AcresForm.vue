@@ -3,10 +3,12 @@ import { v7 as uuid } from 'uuid'
 import { computed, reactive } from 'vue'
 import type { Acres, AcresEntry, AcresLine } from '@/api/types'
 import { useDays } from '@/composables/useDays'
+import { useUnits } from '@/composables/useUnits'
+import { areaText, SPEED_UNIT, speedText, typedAcres, typedSpeed } from '@/measure/area'
 import { typedNumber } from '@/measure/typed'
 import { readRows } from './life'
 import { say } from '@/words'
-import { explainSeverity, type Ground, groundsOf } from './ground'
+import { explainSeverity, type Ground, GROUNDS, groundsOf } from './ground'
 
 /** One field with all there is to say of it; or the same, corrected. */
 const { line, severities, rowCount, sections, problem, busy } = defineProps<{
@@ -20,15 +22,21 @@ const { line, severities, rowCount, sections, problem, busy } = defineProps<{
 const emit = defineEmits<{ save: [entry: AcresEntry]; takeBack: []; close: [] }>()
 
 const { today } = useDays()
+const { units } = useUnits()
+// What nobody types over goes up as it came.
+const shown = {
+  acres: line ? areaText(line.acres, units.value) : '',
+  speed: line?.mph == null ? '' : speedText(line.mph, units.value),
+}
 const form = reactive({
   day: line?.day ?? today(),
   field: line?.field ?? '',
   crop: line?.crop ?? '',
-  acres: line ? String(line.acres) : '',
-  mph: line?.mph == null ? '' : String(line.mph),
+  ...shown,
   soil: line?.soil ?? null,
   residue: line?.residue ?? null,
   tillage: line?.tillage ?? null,
+  downforce: line?.downforce ?? null,
   severity: line?.own_severity ? String(line.severity) : '',
   off: (line?.shut_off ?? []).map(({ rows, share }) => ({
     rows: rows.join(', '),
@@ -52,11 +60,12 @@ function save(): void {
     day: form.day,
     field: form.field,
     crop: form.crop || null,
-    acres: typedNumber(form.acres),
-    mph: typedNumber(form.mph),
+    acres: line && form.acres === shown.acres ? line.acres : typedAcres(form.acres, units.value),
+    mph: line && form.speed === shown.speed ? line.mph : typedSpeed(form.speed, units.value),
     soil: form.soil,
     residue: form.residue,
     tillage: form.tillage,
+    downforce: form.downforce,
     severity: typedNumber(form.severity),
     shut_off: form.off.flatMap(({ ran }, group) => {
       const of = rows.value[group] ?? []
@@ -73,16 +82,21 @@ function save(): void {
       <h2>{{ line ? 'Correct a line' : 'Acres of a field' }}</h2>
       <div class="pair">
         <v-text-field v-model="form.field" label="Field" />
-        <v-text-field v-model="form.acres" label="Acres" inputmode="decimal" />
+        <v-text-field v-model="form.acres" :label="units === 'in' ? 'Acres' : 'Hectares'" inputmode="decimal" />
         <v-text-field v-model="form.day" type="date" label="Planted on" :max="today()" />
         <v-text-field v-model="form.crop" label="Crop" />
-        <v-text-field v-model="form.mph" label="Speed, mph" inputmode="decimal" />
+        <v-text-field v-model="form.speed" :label="`Speed, ${SPEED_UNIT[units].name}`" inputmode="decimal" />
       </div>
       <h3>Ground</h3>
       <div class="pair">
-        <v-select v-model="form.soil" label="Soil" clearable :items="choices('soil')" />
-        <v-select v-model="form.residue" label="Residue" clearable :items="choices('residue')" />
-        <v-select v-model="form.tillage" label="Tillage" clearable :items="choices('tillage')" />
+        <v-select
+          v-for="kind in GROUNDS"
+          :key="kind"
+          v-model="form[kind]"
+          :label="say(`ground.${kind}`)"
+          clearable
+          :items="choices(kind)"
+        />
         <v-text-field
           v-model="form.severity"
           label="Severity, your own"

@@ -16,7 +16,10 @@ import { groundOf } from './ground'
 /** What the planter has planted: one line from the phone, or a field with all there is to say. */
 const { planterId } = defineProps<{ planterId: number }>()
 const { data: face } = useFace(() => planterId)
-const { distance } = useUnits()
+const { areaFigure, areaUnit, distance, exactArea, units } = useUnits()
+const example = computed(() =>
+  units.value === 'in' ? '62.5 ac, Long Field, popcorn, 5 mph, no-till' : '25 ha, Long Field, popcorn, 8 km/h, no-till',
+)
 const acres = useAcres(() => planterId)
 
 const line = ref('')
@@ -48,13 +51,13 @@ async function logLine(): Promise<void> {
 }
 
 async function save(entry: AcresEntry): Promise<void> {
-  if (await log(entry, `Logged: ${entry.acres} ac, ${entry.field}`)) editing.value = undefined
+  if (await log(entry, `Logged: ${exactArea(entry.acres ?? 0)}, ${entry.field}`)) editing.value = undefined
 }
 
 async function takeBack(of: AcresLine): Promise<void> {
   const { day, field, acres } = of
   const entry = { id: uuid(), day, field, acres, supersedes: of.id, withdrawn: true }
-  if (await log(entry, `Taken back: ${acres} ac, ${field}`)) editing.value = undefined
+  if (await log(entry, `Taken back: ${exactArea(acres)}, ${field}`)) editing.value = undefined
 }
 </script>
 
@@ -68,8 +71,8 @@ async function takeBack(of: AcresLine): Promise<void> {
           <v-text-field
             v-model="line"
             label="What was planted"
-            placeholder="62.5 ac, Long Field, popcorn, 5 mph, no-till"
-            hint="Acres with their unit, the field, then what you like: crop, speed, ground"
+            :placeholder="example"
+            hint="The area with its unit, the field, then what you like: crop, speed, ground"
             persistent-hint
             :error-messages="editing ? [] : problem"
             enterkeyhint="done"
@@ -87,12 +90,11 @@ async function takeBack(of: AcresLine): Promise<void> {
       </section>
       <section class="sheet figures">
         <div v-if="plan">
-          <strong>{{ Math.round(plan.done).toLocaleString('en') }}</strong> of
-          {{ Math.round(plan.acres).toLocaleString('en') }} ac
+          <strong>{{ areaFigure(plan.done) }}</strong> of {{ areaFigure(plan.acres) }} {{ areaUnit() }}
           <span class="quiet">season {{ face.season }}</span>
         </div>
         <div v-for="season in acres.data.value.seasons" :key="season.season">
-          <strong>{{ Math.round(season.acres).toLocaleString('en') }}</strong> ac
+          <strong>{{ areaFigure(season.acres) }}</strong> {{ areaUnit() }}
           <span class="quiet">{{ season.season }}, {{ season.lines }} {{ season.lines === 1 ? 'line' : 'lines' }}</span>
         </div>
         <div>
@@ -111,7 +113,7 @@ async function takeBack(of: AcresLine): Promise<void> {
           <li v-for="entry in acres.data.value.lines" :key="entry.id">
             <button type="button" @click="editing = entry">
               <span class="when quiet">{{ shortDate(entry.day) }}</span>
-              <strong class="size">{{ entry.acres }} ac</strong>
+              <strong class="size">{{ exactArea(entry.acres) }}</strong>
               <span
                 >{{ entry.field }}<span v-if="entry.crop" class="quiet">, {{ entry.crop }}</span></span
               >

@@ -3,12 +3,13 @@ import { explainSeverity, groundOf } from './ground'
 
 describe('acres', () => {
   const severities = {
-    '- - -': 1,
-    'sand - -': 1.3,
-    '- heavy -': 1.1,
-    '- - no_till': 1.15,
-    '- heavy no_till': 1.27,
-    'sand heavy no_till': 1.64,
+    '- - - -': 1,
+    'sand - - -': 1.3,
+    '- heavy - -': 1.1,
+    '- - no_till -': 1.15,
+    '- - - light': 0.9,
+    '- heavy no_till -': 1.27,
+    'sand heavy no_till -': 1.64,
   }
   const line = {
     id: '',
@@ -23,7 +24,7 @@ describe('acres', () => {
   }
 
   it('words the ground and explains its severity', () => {
-    const ground = { soil: 'sand', residue: 'heavy', tillage: 'no_till' } as const
+    const ground = { soil: 'sand', residue: 'heavy', tillage: 'no_till', downforce: null } as const
     expect(
       groundOf({
         ...line,
@@ -35,10 +36,12 @@ describe('acres', () => {
       }),
     ).toBe('sand, heavy residue, no-till, severity 1.64, rows 7, 8 shut off, rows 1 ran 25%')
     expect(explainSeverity(ground, severities)).toBe(
-      '1.64: sand 1.3 × heavy residue 1.1 × no-till 1.15. 1 is ground like any other; typical values.',
+      '1.64: sand 1.3 × heavy residue 1.1 × no-till 1.15. 1 is ground like any other.',
     )
-    expect(explainSeverity({ soil: null, residue: 'heavy', tillage: 'no_till' }, severities)).toMatch(/^1\.27: /)
-    expect(explainSeverity({ soil: null, residue: null, tillage: null }, severities)).toContain(
+    expect(explainSeverity({ soil: null, residue: 'heavy', tillage: 'no_till', downforce: null }, severities)).toMatch(
+      /^1\.27: /,
+    )
+    expect(explainSeverity({ soil: null, residue: null, tillage: null, downforce: null }, severities)).toContain(
       '1: ground like any other',
     )
   })

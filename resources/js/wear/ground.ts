@@ -1,7 +1,7 @@
 import type { Acres, AcresLine } from '@/api/types'
 import { say } from '@/words'
 
-const GROUNDS = ['soil', 'residue', 'tillage'] as const
+export const GROUNDS = ['soil', 'residue', 'tillage', 'downforce'] as const
 export type Ground = (typeof GROUNDS)[number]
 type Kinds = Pick<AcresLine, Ground>
 type Severities = Acres['severities']
@@ -12,14 +12,21 @@ export function groundsOf(kind: Ground, severities: Severities): string[] {
   return [...new Set(said)].filter((value) => value !== '-')
 }
 
-const keyOf = ({ soil, residue, tillage }: Kinds) => `${soil ?? '-'} ${residue ?? '-'} ${tillage ?? '-'}`
+const keyOf = (ground: Kinds) => GROUNDS.map((kind) => ground[kind] ?? '-').join(' ')
+
+/** A case in words that stand by themselves, as `heavy residue`. */
+function wordOf(kind: Ground, value: string): string {
+  const word = say(`${kind}.${value}`)
+  return kind === 'residue' || kind === 'downforce' ? `${word} ${kind}` : word
+}
 
 /** The ground in words, with its severity where it is not the usual. */
 export function groundOf(line: AcresLine): string {
   const words = [
     line.soil && say(`soil.${line.soil}`),
-    line.residue && line.residue !== 'usual' && `${say(`residue.${line.residue}`)} residue`,
+    line.residue && line.residue !== 'usual' && wordOf('residue', line.residue),
     line.tillage && say(`tillage.${line.tillage}`),
+    line.downforce && line.downforce !== 'usual' && wordOf('downforce', line.downforce),
     line.severity !== 1 && `severity ${line.severity}${line.own_severity ? ' by hand' : ''}`,
     ...line.shut_off.map(({ rows, share }) =>
       share === 0 ? `rows ${rows.join(', ')} shut off` : `rows ${rows.join(', ')} ran ${Math.round(100 * share)}%`,
@@ -30,13 +37,12 @@ export function groundOf(line: AcresLine): string {
 
 /** How the severity comes about, in words: what each kind of ground is worth, and what they are together. */
 export function explainSeverity(ground: Kinds, severities: Severities): string {
-  const none = { soil: null, residue: null, tillage: null }
+  const none = { soil: null, residue: null, tillage: null, downforce: null }
   const said = GROUNDS.filter((kind) => ground[kind] !== null).map((kind) => {
-    const word = say(`${kind}.${ground[kind]}`)
     const alone = severities[keyOf({ ...none, [kind]: ground[kind] })]
-    return `${kind === 'residue' ? `${word} residue` : word} ${alone}`
+    return `${wordOf(kind, ground[kind] ?? '')} ${alone}`
   })
   return said.length === 0
     ? '1: ground like any other. Parts wear faster in sand, among stones, in residue and without tillage.'
-    : `${severities[keyOf(ground)]}: ${said.join(' × ')}. 1 is ground like any other; typical values.`
+    : `${severities[keyOf(ground)]}: ${said.join(' × ')}. 1 is ground like any other.`
 }

@@ -7,12 +7,17 @@ import type { Planter, PlanterEdit, SpecSheet } from '@/api/types'
 import PlanterRibbon from '@/components/PlanterRibbon.vue'
 import { vCursor } from '@/components/cursor'
 import { useSend } from '@/composables/useSend'
+import { useUnits } from '@/composables/useUnits'
+import { areaText, typedAcres } from '@/measure/area'
 import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 import EquipmentFields from './EquipmentFields.vue'
 
 const { planter, sheets } = defineProps<{ planter?: Planter; sheets: SpecSheet[] }>()
 const router = useRouter()
+const { units } = useUnits()
+// What nobody types over goes up as it came.
+const shownAcres = planter?.planned_acres == null ? '' : areaText(planter.planned_acres, units.value)
 
 const form = reactive({
   farm: planter?.farm ?? '',
@@ -22,7 +27,7 @@ const form = reactive({
   sections: planter && planter.sections.length > 1 ? planter.sections.join(', ') : '',
   sheet: planter?.spec_sheet.id ?? sheets[0]?.id,
   plantingStart: planter?.planting_start ?? '',
-  plannedAcres: planter?.planned_acres == null ? '' : String(planter.planned_acres),
+  plannedAcres: shownAcres,
   plantingDays: planter?.planting_days == null ? '' : String(planter.planting_days),
   equipment: planter?.equipment ?? sheets[0]?.typical_equipment,
 })
@@ -53,7 +58,8 @@ const edit = computed<PlanterEdit>(() => ({
   spec_sheet_id: form.sheet as number,
   ...(form.equipment ? { equipment: form.equipment } : {}),
   planting_start: form.plantingStart || null,
-  planned_acres: typedNumber(form.plannedAcres),
+  planned_acres:
+    planter && form.plannedAcres === shownAcres ? planter.planned_acres : typedAcres(form.plannedAcres, units.value, 1),
   planting_days: typedNumber(form.plantingDays),
 }))
 
@@ -129,7 +135,7 @@ const save = () =>
     />
     <v-text-field
       v-model="form.plannedAcres"
-      label="Acres this season"
+      :label="units === 'in' ? 'Acres this season' : 'Hectares this season'"
       inputmode="decimal"
       hint="The odds that parts last are reckoned to here. Empty: as many as last season"
       persistent-hint

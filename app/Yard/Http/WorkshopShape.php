@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard\Http;
+
+use App\Models\Workshop;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Wear\GroundFactors;
+use Ustrel\Core\Wear\ReadingError;
+
+#[OA\Schema(schema: 'Workshop', required: ['watch_chance', 'time_zone', 'depth_school', 'ground', 'measuring'], properties: [
+    new OA\Property(property: 'watch_chance', description: 'Over this chance of reaching its limit within the season a part is watched', type: 'number'),
+    new OA\Property(property: 'time_zone', description: 'Of the tz database; days begin and end by it', type: 'string'),
+    new OA\Property(property: 'depth_school', description: 'What the shop does about depth stops that do not lift alike', type: 'string', enum: DepthSchool::class),
+    new OA\Property(property: 'ground', description: 'How fast parts wear by what is said of the ground, each to ground like any other', type: 'array', items: new OA\Items(required: ['kind', 'case', 'typical', 'own'], properties: [
+        new OA\Property(property: 'kind', type: 'string', enum: ['soil', 'residue', 'tillage', 'downforce']),
+        new OA\Property(property: 'case', type: 'string'),
+        new OA\Property(property: 'typical', type: 'number'),
+        new OA\Property(property: 'own', type: 'number', nullable: true),
+    ], type: 'object')),
+    new OA\Property(property: 'measuring', description: 'How far the shop measures off, as a standard deviation in millimetres', type: 'array', items: new OA\Items(required: ['check', 'typical', 'learned', 'own'], properties: [
+        new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
+        new OA\Property(property: 'typical', type: 'number'),
+        new OA\Property(property: 'learned', description: 'As the shop\'s own readings tell; null as long as they tell nothing', type: 'number', nullable: true),
+        new OA\Property(property: 'own', description: 'As the shop says itself', type: 'number', nullable: true),
+    ], type: 'object')),
+])]
+final class WorkshopShape
+{
+    /** @return array<string, mixed> */
+    public static function of(Workshop $workshop): array
+    {
+        $ground = [];
+        foreach (GroundFactors::kinds() as $kind => $cases) {
+            foreach ($cases as $case) {
+                $ground[] = ['kind' => $kind, 'case' => $case->value, 'typical' => $case->factor(), 'own' => $workshop->ground_factors[$kind][$case->value] ?? null];
+            }
+        }
+
+        return [
+            'watch_chance' => (float) $workshop->watch_chance,
+            'time_zone' => $workshop->time_zone,
+            'depth_school' => $workshop->depth_school->value,
+            'ground' => $ground,
+            'measuring' => array_map(static fn (CheckKey $check): array => [
+                'check' => $check->value,
+                'typical' => ReadingError::of($check)->sd,
+                'learned' => $workshop->learned_sd[$check->value] ?? null,
+                'own' => $workshop->own_sd[$check->value] ?? null,
+            ], ReadingError::checks()),
+        ];
+    }
+}

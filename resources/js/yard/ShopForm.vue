@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import { api, body } from '@/api/client'
+import { keys, queries } from '@/api/queries'
+import type { Shop } from '@/api/types'
+import { useSend } from '@/composables/useSend'
+import { typedNumber } from '@/measure/typed'
+import { type Ground, GROUNDS } from '@/wear/ground'
+import { say } from '@/words'
+
+/** What the shop goes by where forecasts are made: how the ground wears parts, and how far its readings may be off. */
+const { shop } = defineProps<{ shop: Shop }>()
+const typed = (own: number | null) => (own === null ? '' : String(own))
+type Typed = Record<string, string>
+const factors = reactive(
+  Object.fromEntries(
+    GROUNDS.map((kind) => {
+      const cases = shop.ground.filter((one) => one.kind === kind)
+      return [kind, Object.fromEntries(cases.map((one) => [one.case, typed(one.own)])) as Typed]
+    }),
+  ) as Record<Ground, Typed>,
+)
+const errors = reactive(Object.fromEntries(shop.measuring.map((one) => [one.check, typed(one.own)])))
+const { send, refusal, busy } = useSend()
+const saved = ref(false)
+
+/** Only what was filled in; the rest goes by the typical figure, or by what was learned. */
+const filled = (fields: Typed) =>
+  Object.fromEntries(
+    Object.entries(fields).flatMap(([key, text]) => (text.trim() === '' ? [] : [[key, typedNumber(text) as number]])),
+  )
+
+async function save(): Promise<void> {
+  saved.value = false
+  saved.value = await send(async () => {
+    const ground_factors = Object.fromEntries(GROUNDS.map((kind) => [kind, filled(factors[kind])]))
+    const sent = { ground_factors, measuring_sd: filled(errors) }
+    queries.setQueryData(keys.shop, await body(api.PATCH('/api/workshop', { body: sent })))
+    await queries.invalidateQueries()
+  })
+}
+</script>
+
+<template>
+  <form class="form" novalidate @submit.prevent="save">
+    <h1>The shop’s figures</h1>
+    <section class="sheet">
+      <h2>How fast the ground wears parts</h2>
+      <p class="quiet">
+        1 is ground like any other. What is said of a field is multiplied, and is never under 0.5 or over 2. An empty
+        line goes by the typical figure beside it. Fields that are logged already are weighed anew.
+      </p>
+      <div class="kinds">
+        <fieldset v-for="kind in GROUNDS" :key="kind">
+          <legend>{{ say(`ground.${kind}`) }}</legend>
+          <label v-for="one in shop.ground.filter((of) => of.kind === kind)" :key="one.case">
+            <span>{{ say(`${kind}.${one.case}`) }}</span>
+            <input
+              v-model="factors[kind][one.case]"
+              inputmode="decimal"
+              :placeholder="String(one.typical)"
+              :aria-invalid="refusal?.about(`ground_factors.${kind}.${one.case}`) !== undefined"
+            />
+            <span v-if="refusal?.about(`ground_factors.${kind}.${one.case}`)" class="change" role="alert">{{
+              refusal.about(`ground_factors.${kind}.${one.case}`)
+            }}</span>
+          </label>
+        </fieldset>
+      </div>
+    </section>
+    <section class="sheet">
+      <h2>How far readings may be off</h2>
+      <p class="quiet">
+        Two thirds of your readings lie within this of the truth, rounding not counted. It is learned from how the
+        readings of each part lie about its own line, anew when a walk is finished. Fill a line in to say it yourself.
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Measured</th>
+            <th scope="col">Learned</th>
+            <th scope="col">Your own, mm</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="one in shop.measuring" :key="one.check">
+            <th scope="row">{{ say(`check.${one.check}`) }}</th>
+            <td>
+              <strong v-if="one.learned !== null">{{ one.learned }} mm</strong>
+              <span v-else class="quiet">nothing yet, {{ one.typical }} mm is taken</span>
+            </td>
+            <td>
+              <input
+                v-model="errors[one.check]"
+                inputmode="decimal"
+                :aria-label="`${say(`check.${one.check}`)}, your own, in mm`"
+                :aria-invalid="refusal?.about(`measuring_sd.${one.check}`) !== undefined"
+              />
+              <span v-if="refusal?.about(`measuring_sd.${one.check}`)" class="change" role="alert">{{
+                refusal.about(`measuring_sd.${one.check}`)
+              }}</span>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <div class="buttons">
+      <v-btn type="submit" color="primary" size="large" :loading="busy">Save the figures</v-btn>
+      <span v-if="saved" role="status">Saved. All planters are forecast by them from now on.</span>
+      <span v-else-if="refusal" class="change" role="alert">{{ refusal.message }}</span>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: var(--gap);
+}
+section {
+  display: grid;
+  gap: 10px;
+}
+.kinds {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+  gap: 10px 28px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+}
+legend {
+  font-weight: 700;
+}
+label {
+  display: grid;
+  grid-template-columns: 1fr 96px;
+  align-items: center;
+  gap: 4px 10px;
+  padding: 3px 0;
+}
+label .change {
+  grid-column: 1 / -1;
+}
+input {
+  width: 96px;
+  min-height: 44px;
+  padding: 0 10px;
+  font-size: 1rem;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--paper);
+  color: var(--ink);
+}
+input::placeholder {
+  color: var(--ink-2);
+  opacity: 1;
+}
+input[aria-invalid='true'] {
+  border: 2px solid var(--change);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 5px 12px 5px 0;
+  text-align: left;
+  border-top: 1px solid var(--line);
+}
+thead th {
+  border-top: 0;
+  color: var(--ink-2);
+  font-weight: 400;
+}
+.buttons {
+  position: sticky;
+  bottom: 0;
+  padding: 8px 0;
+  background: var(--paper);
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px;
+}
+@media (pointer: coarse) {
+  input {
+    min-height: var(--touch);
+  }
+}
+</style>
