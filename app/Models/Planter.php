@@ -16,6 +16,8 @@ use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Season\Season;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\SpecSheet as Sheet;
 
 /**
@@ -75,6 +77,12 @@ final class Planter extends Model
     public function readSheet(): Sheet
     {
         return SpecSheet::readFor((string) $this->specSheet->getAttributes()['sheet'], (string) $this->attributes['equipment']);
+    }
+
+    /** What it carries; what is not said is as typical for its row units. */
+    public function carries(): Equipment
+    {
+        return Equipment::of($this->equipment, RowUnitType::from($this->specSheet->type));
     }
 
     /** How the planter's days fall into seasons. */

@@ -36,6 +36,7 @@ const plain = {
   states: [],
   chips: [],
   compares_rows: false,
+  sides_within: null,
   running: false,
 }
 
@@ -158,6 +159,7 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
         fertilizer_both_sides: false,
         liquid: false,
         electronics: true,
+        tyre_pairs: null,
       },
       spec_sheet: { id: 1, name: 'Vacuum', type: 'vacuum', left_hand_thread: 'left', torque: '' },
     },

@@ -51,7 +51,7 @@ final readonly class ChangeLines implements Lines
             'happened_at' => "{$day}T12:00:00Z",
             'row' => $line->wholeNumber('row'),
             'slot' => $slot->value,
-            'side' => self::side($line, $slot)->value,
+            'side' => $this->side($line, $slot)->value,
             'part_type_id' => $part === null ? null : $this->types[mb_strtolower($part)] ?? throw RefusedLine::because('unknown_part', ['text' => $part]),
             'size' => $line->text('size'),
             'reason' => self::reason($line),
@@ -110,14 +110,14 @@ final readonly class ChangeLines implements Lines
         throw RefusedLine::because('unknown_slot', ['text' => $text]);
     }
 
-    private static function side(LineFields $line, Slot $slot): Side
+    private function side(LineFields $line, Slot $slot): Side
     {
         $text = mb_strtolower($line->text('side') ?? '');
 
         return match (true) {
             in_array($text, ['l', 'left'], true) => Side::Left,
             in_array($text, ['r', 'right'], true) => Side::Right,
-            $text === '' && count($slot->sides()) > 1 => throw RefusedLine::because('no_side', ['check' => __("slot.{$slot->value}"), 'sides' => 'left, right']),
+            $text === '' && count($slot->sides($this->planter->carries())) > 1 => throw RefusedLine::because('no_side', ['check' => __("slot.{$slot->value}"), 'sides' => 'left, right']),
             default => Side::Centre,
         };
     }

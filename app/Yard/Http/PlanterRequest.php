@@ -25,7 +25,7 @@ use Ustrel\Core\Spec\Meter;
 use Ustrel\Core\Spec\RowUnitType;
 use ValueError;
 
-#[OA\Schema(schema: 'Equipment', description: 'What the planter carries; what is not fitted is not asked', required: ['meter', 'drive', 'downforce', 'closing_wheels', 'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard', 'fertilizer_both_sides', 'liquid', 'electronics'], properties: [
+#[OA\Schema(schema: 'Equipment', description: 'What the planter carries; what is not fitted is not asked', required: ['meter', 'drive', 'downforce', 'closing_wheels', 'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard', 'fertilizer_both_sides', 'liquid', 'electronics', 'tyre_pairs'], properties: [
     new OA\Property(property: 'meter', type: 'string', enum: Meter::class),
     new OA\Property(property: 'drive', type: 'string', enum: Drive::class),
     new OA\Property(property: 'downforce', type: 'string', enum: Downforce::class),
@@ -42,6 +42,7 @@ use ValueError;
     new OA\Property(property: 'fertilizer_both_sides', description: 'Fertilizer is fed on both sides of the row', type: 'boolean'),
     new OA\Property(property: 'liquid', description: 'A liquid system: tank, pump, screens', type: 'boolean'),
     new OA\Property(property: 'electronics', description: 'Monitor, sensors and maps', type: 'boolean'),
+    new OA\Property(property: 'tyre_pairs', description: 'Pairs of tyres that are gauged one by one; null where the lowest of all is read', type: 'integer', maximum: 4, minimum: 1, nullable: true),
 ])]
 #[OA\Schema(schema: 'PlanterEdit', required: ['farm', 'name', 'row_count', 'spacing', 'spec_sheet_id'], properties: [
     new OA\Property(property: 'farm', type: 'string', maxLength: 80),
@@ -74,7 +75,8 @@ final class PlanterRequest extends FormRequest
             'sections' => ['bail', 'sometimes', 'list', 'max:64', $this->sectionsRule(...)],
             'sections.*' => ['integer:strict', 'between:1,64'],
             'spec_sheet_id' => ['bail', 'required', 'integer:strict', $this->sheetRule(...)],
-            'equipment' => ['bail', 'sometimes', 'array:meter,drive,downforce,closing_wheels,'.implode(',', Equipment::OPTIONS), $this->fitRule(...)],
+            'equipment' => ['bail', 'sometimes', 'array:meter,drive,downforce,closing_wheels,tyre_pairs,'.implode(',', Equipment::OPTIONS), $this->fitRule(...)],
+            'equipment.tyre_pairs' => ['nullable', 'integer:strict', 'between:1,'.Equipment::MOST_TYRE_PAIRS],
             'equipment.meter' => [Rule::enum(Meter::class)],
             'equipment.drive' => [Rule::enum(Drive::class)],
             'equipment.downforce' => [Rule::enum(Downforce::class)],
@@ -99,6 +101,7 @@ final class PlanterRequest extends FormRequest
             'planting_days.*' => __('planter.planting_days'),
             'planting_start.*' => __('planter.planting_start'),
             'equipment.array' => __('planter.equipment'),
+            'equipment.tyre_pairs.*' => __('planter.tyre_pairs', ['most' => Equipment::MOST_TYRE_PAIRS]),
             'equipment.*.*' => __('planter.equipment'),
             'spec_sheet_id.*' => __('planter.spec_sheet'),
         ];

@@ -9,8 +9,6 @@ use App\Spec\Http\ThreadsShape;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\RowUnitType;
 
 /** @mixin Planter */
 #[OA\Schema(schema: 'Planter', required: ['id', 'farm', 'name', 'row_count', 'spacing_mm', 'spacing_typed', 'sections', 'season', 'planting_start', 'planned_acres', 'planting_days', 'days_to_planting', 'equipment', 'spec_sheet'], properties: [
@@ -53,7 +51,7 @@ final class PlanterResource extends JsonResource
             'planned_acres' => $this->planned_acres === null ? null : (float) $this->planned_acres,
             'planting_days' => $this->planting_days,
             'days_to_planting' => $this->resource->daysToPlanting(),
-            'equipment' => Equipment::of($this->equipment, RowUnitType::from($this->specSheet->type))->toArray(),
+            'equipment' => $this->carries()->toArray(),
             'spec_sheet' => $this->specSheet->only(['id', 'name', 'type']) + ThreadsShape::of($this->specSheet->read()->threads),
         ];
     }

@@ -124,10 +124,15 @@ enum Slot: string
         };
     }
 
-    /** @return non-empty-list<Side> */
-    public function sides(): array
+    /**
+     * @param  Equipment|null  $equipment  where the planter decides about them
+     * @return non-empty-list<Side>
+     */
+    public function sides(?Equipment $equipment = null): array
     {
-        return Catalogue::definition($this->checks()[0])->sides;
+        $definition = Catalogue::definition($this->checks()[0]);
+
+        return $equipment === null || $definition->sidesOn === null ? $definition->sides : ($definition->sidesOn)($equipment);
     }
 
     public function station(): Station

@@ -7,12 +7,17 @@ namespace Ustrel\Core\Spec;
 use Ustrel\Core\Measure\Quantity;
 
 /** A count of which there should be so many left, and as many on both sides: with fewer it is "watch", unequal "change". */
-final readonly class AtLeast implements Rule
+final readonly class AtLeast implements ComparesSides, Rule
 {
     use OfASetting;
 
     public function __construct(public Quantity $least)
     {
+    }
+
+    public function alikeWithin(): Quantity
+    {
+        return $this->least->unit()->quantity(0);
     }
 
     public function judge(Quantity $value, Background $background): Judgement

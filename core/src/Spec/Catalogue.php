@@ -28,7 +28,7 @@ final class Catalogue
         return $on->meter === Meter::Fluted;
     }
 
-    /** @return non-empty-list<Side> where the band of fertilizer lies */
+    /** @return non-empty-list<Side> where fertilizer is fed */
     private static function bands(Equipment $on): array
     {
         return $on->fertilizerBothSides ? [Side::Left, Side::Right] : [Side::Centre];
@@ -51,13 +51,13 @@ final class Catalogue
             'coulter_rim' => Define::condition(Station::Coulter, ['chunk_missing' => $change, 'cracked' => $change])->where($coulter),
             'coulter_bearing' => Define::condition(Station::Coulter, self::BEARING)->where($coulter),
 
-            'fertilizer_blade_diameter' => Define::measure(Station::FertilizerOpener, RuleName::WearLimit)->where($fertilizer),
-            'fertilizer_bearing' => Define::condition(Station::FertilizerOpener, self::BEARING)->where($fertilizer),
-            'fertilizer_boot' => Define::condition(Station::FertilizerOpener, ['edge_gone' => $change, 'broken' => Verdict::Failed])->where($fertilizer),
-            'fertilizer_tube' => Define::condition(Station::FertilizerOpener, ['thin' => Verdict::Watch, 'split' => $change, 'plugged' => $change])->where($fertilizer),
-            'fertilizer_pivot' => Define::condition(Station::FertilizerOpener, ['play' => $change, 'worn' => $change])->where($fertilizer),
-            'fertilizer_check_valve' => Define::condition(Station::FertilizerOpener, ['leaking' => $change, 'stuck' => $change, 'plugged' => $change])->where($fertilizer),
-            'fertilizer_hardware' => Define::condition(Station::FertilizerOpener, ['seized' => Verdict::Watch, 'loose' => Verdict::Watch, 'missing' => $change])->where($fertilizer),
+            'fertilizer_blade_diameter' => Define::measure(Station::FertilizerOpener, RuleName::WearLimit)->where($fertilizer)->sided(self::bands(...)),
+            'fertilizer_bearing' => Define::condition(Station::FertilizerOpener, self::BEARING)->where($fertilizer)->sided(self::bands(...)),
+            'fertilizer_boot' => Define::condition(Station::FertilizerOpener, ['edge_gone' => $change, 'broken' => Verdict::Failed])->where($fertilizer)->sided(self::bands(...)),
+            'fertilizer_tube' => Define::condition(Station::FertilizerOpener, ['thin' => Verdict::Watch, 'split' => $change, 'plugged' => $change])->where($fertilizer)->sided(self::bands(...)),
+            'fertilizer_pivot' => Define::condition(Station::FertilizerOpener, ['play' => $change, 'worn' => $change])->where($fertilizer)->sided(self::bands(...)),
+            'fertilizer_check_valve' => Define::condition(Station::FertilizerOpener, ['leaking' => $change, 'stuck' => $change, 'plugged' => $change])->where($fertilizer)->sided(self::bands(...)),
+            'fertilizer_hardware' => Define::condition(Station::FertilizerOpener, ['seized' => Verdict::Watch, 'loose' => Verdict::Watch, 'missing' => $change])->where($fertilizer)->sided(self::bands(...)),
             'fertilizer_band_offset' => Define::measure(Station::FertilizerOpener, RuleName::Recorded)->where($fertilizer)->sided(self::bands(...)),
             'fertilizer_band_depth' => Define::measure(Station::FertilizerOpener, RuleName::Recorded)->where($fertilizer)->sided(self::bands(...)),
 
@@ -155,6 +155,11 @@ final class Catalogue
         ];
     }
 
+    private static function tyres(int $pair): CheckDefinition
+    {
+        return Define::setting(Station::WheelsAndDrive, Unit::Psi, RuleName::Target)->leftAndRight()->where(static fn (Equipment $on): bool => $on->tyrePairs >= $pair);
+    }
+
     /** @return array<string, CheckDefinition> */
     private static function wholePlanter(): array
     {
@@ -171,7 +176,10 @@ final class Catalogue
             'marker_arms' => Define::condition(Station::Frame, ['bent' => $change, 'loose' => $change, 'leaking' => $change])->where(static fn (Equipment $on): bool => $on->markers),
             'lift_assist_wheels' => Define::condition(Station::Frame, ['loose' => $change, 'leaking' => $change, 'cracked' => Verdict::Failed])->where(static fn (Equipment $on): bool => $on->liftAssist),
 
-            'tyre_pressure' => Define::setting(Station::WheelsAndDrive, Unit::Psi, RuleName::Target),
+            'tyre_pressure' => Define::setting(Station::WheelsAndDrive, Unit::Psi, RuleName::Target)->sided(static fn (Equipment $on): array => $on->tyrePairs === null ? [Side::Centre] : [Side::Left, Side::Right]),
+            'tyre_pressure_2' => self::tyres(2),
+            'tyre_pressure_3' => self::tyres(3),
+            'tyre_pressure_4' => self::tyres(4),
             'drive_wheel_contact' => Define::yesNo(Station::WheelsAndDrive, $change)->where(static fn (Equipment $on): bool => $on->drive === Drive::Ground),
             'drive_shaft' => Define::condition(Station::WheelsAndDrive, ['worn' => $change] + self::BEARING)->where(static fn (Equipment $on): bool => $on->drive->hasChains()),
 

@@ -75,7 +75,13 @@ final readonly class Check
     /** Whether one side's verdict hangs on what the other side reads. */
     public function comparesSides(): bool
     {
-        return $this->rule instanceof AtLeast && count($this->sides) > 1;
+        return $this->alikeWithin() !== null;
+    }
+
+    /** By so much the two sides may differ; null where they are not held against each other. */
+    public function alikeWithin(): ?Quantity
+    {
+        return $this->rule instanceof ComparesSides && count($this->sides) > 1 ? $this->rule->alikeWithin() : null;
     }
 
     public function judge(Answer $answer, Background $background): Judgement

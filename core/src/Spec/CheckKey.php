@@ -85,6 +85,9 @@ enum CheckKey: string
     case MarkerArms = 'marker_arms';
     case LiftAssistWheels = 'lift_assist_wheels';
     case TyrePressure = 'tyre_pressure';
+    case TyrePressureSecond = 'tyre_pressure_2';
+    case TyrePressureThird = 'tyre_pressure_3';
+    case TyrePressureFourth = 'tyre_pressure_4';
     case DriveWheelContact = 'drive_wheel_contact';
     case DriveShaft = 'drive_shaft';
     case HydraulicMotors = 'hydraulic_motors';

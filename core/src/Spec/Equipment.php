@@ -13,6 +13,8 @@ final readonly class Equipment
         'fertilizer_both_sides', 'liquid', 'electronics',
     ];
 
+    public const MOST_TYRE_PAIRS = 4;
+
     public function __construct(
         public Meter $meter,
         public Drive $drive = Drive::Electric,
@@ -35,6 +37,8 @@ final readonly class Equipment
         public bool $liquid = false,
         /** Monitor, sensors and maps. */
         public bool $electronics = true,
+        /** Pairs of tyres that are gauged one by one, 1 to MOST_TYRE_PAIRS; null where the lowest of all is read. */
+        public ?int $tyrePairs = null,
     ) {
     }
 
@@ -65,10 +69,11 @@ final readonly class Equipment
             Downforce::tryFrom($text('downforce')) ?? Downforce::from((string) $typical['downforce']),
             ClosingWheels::tryFrom($text('closing_wheels')) ?? ClosingWheels::from((string) $typical['closing_wheels']),
             ...array_map($option, self::OPTIONS),
+            tyrePairs: in_array($given['tyre_pairs'] ?? null, range(1, self::MOST_TYRE_PAIRS), true) ? $given['tyre_pairs'] : null,
         );
     }
 
-    /** @return array<string, string|bool> */
+    /** @return array<string, string|bool|int|null> */
     public function toArray(): array
     {
         return [
@@ -88,6 +93,7 @@ final readonly class Equipment
             'fertilizer_both_sides' => $this->fertilizerBothSides,
             'liquid' => $this->liquid,
             'electronics' => $this->electronics,
+            'tyre_pairs' => $this->tyrePairs,
         ];
     }
 }

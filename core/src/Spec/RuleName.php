@@ -19,7 +19,7 @@ enum RuleName: string
     case ClosingGap = 'closing_gap';
     /** Off centre, with a limit of its own for spiked wheels. */
     case Centring = 'centring';
-    /** About a target, as far as a tolerance. */
+    /** About a target, as far as a tolerance, and as far from its partner. */
     case Target = 'target';
     /** Near the median of the rows; else to be watched. */
     case LikeRowsWatch = 'like_rows_watch';
@@ -74,7 +74,7 @@ enum RuleName: string
             self::Range => new Range($figure['low'], $figure['high']),
             self::ClosingGap => Range::around($figure[$wheels->value], $figure['tolerance']),
             self::Centring => new OffCentre($figure[$wheels->isSpiked() ? 'limit_spiked' : 'limit']),
-            self::Target => Range::around($figure['target'], $figure['tolerance']),
+            self::Target => new LikePartner($figure['target'], $figure['tolerance']),
             self::LikeRowsWatch => new NearMedian($figure['tolerance'], Verdict::Watch),
             self::LikeRowsChange => new NearMedian($figure['tolerance'], Verdict::Change),
             self::AtLeast => new AtLeast($figure['least']),

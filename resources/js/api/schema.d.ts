@@ -1092,7 +1092,7 @@ export interface components {
             already: components["schemas"]["Import"] | null;
         };
         /** @enum {string} */
-        CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "fertilizer_band_offset" | "fertilizer_band_depth" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "arm_body" | "downforce_spring_step" | "downforce_spring" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "drive_tab" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "firmer_tip" | "firmer_tension" | "press_wheel" | "closing_gap" | "closing_centring" | "closing_pressure" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting";
+        CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "fertilizer_band_offset" | "fertilizer_band_depth" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "arm_body" | "downforce_spring_step" | "downforce_spring" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "drive_tab" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "firmer_tip" | "firmer_tension" | "press_wheel" | "closing_gap" | "closing_centring" | "closing_pressure" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "tyre_pressure_2" | "tyre_pressure_3" | "tyre_pressure_4" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting";
         /** @enum {string} */
         CheckKind: "measure" | "touch" | "condition" | "count" | "setting" | "yes_no";
         /** @enum {string} */
@@ -1152,6 +1152,8 @@ export interface components {
             chips: components["schemas"]["ChipMeaning"][];
             /** @description A row is judged by the median of all rows */
             compares_rows: boolean;
+            /** @description By so much the two sides may differ, or both are to be changed; null where they are not held against each other */
+            sides_within: number | null;
             /** @description Made with the fan, the pump or the drives running */
             running: boolean;
         };
@@ -1751,6 +1753,8 @@ export interface components {
             liquid: boolean;
             /** @description Monitor, sensors and maps */
             electronics: boolean;
+            /** @description Pairs of tyres that are gauged one by one; null where the lowest of all is read */
+            tyre_pairs: number | null;
         };
         PlanterEdit: {
             farm: string;

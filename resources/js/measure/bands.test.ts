@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
-import type { Band, Doubt } from '@/api/types'
+import type { Band, Check, Doubt, WalkStep } from '@/api/types'
 import { bladeCheck, scraperCheck, touchCheck } from '@/testing'
-import { doubtsAbout, judgeByBands, judgeState, wordReasons } from './bands'
+import { bandsAt, doubtsAbout, judgeByBands, judgeState, wordReasons } from './bands'
 
 // A blade: change under 14 1/2 in = 368.3 mm, watch up to and including 14 5/8 in = 371.475 mm.
 const limit = { code: 'near_limit', ref: 368.3, unit: 'mm' as const }
@@ -56,4 +56,39 @@ it('takes the worst of what was said and what was ticked, as core has weighed it
   })
   const ticked = judgeState(scraperCheck, { state: 'watch', chips: ['worn', 'bent'] })
   expect(wordReasons('scraper', ticked.reasons, null, 'in')).toBe('Worn. Bent.')
+})
+
+it('holds one side against the other where the check does so', () => {
+  const at = { row: 1, check: 'inner_shims', side: 'left' } as WalkStep
+  const shims = {
+    ...bladeCheck,
+    unit: 'shim',
+    sides_within: 0,
+    bands: [
+      { from: 0, verdict: 'watch', reasons: [] },
+      { from: 1, verdict: 'sound', reasons: [] },
+    ],
+  } as Check
+  const judged = (check: Check, other: number | null, ...values: number[]) =>
+    values.map((value) => judgeByBands(bandsAt(at, check, {}, other), value, check).verdict)
+  expect(judged(shims, null, 0, 2, 3)).toEqual(['watch', 'sound', 'sound'])
+  expect(judged(shims, 2, 0, 1, 2, 3)).toEqual(['change', 'change', 'sound', 'change'])
+  const unlike = judgeByBands(bandsAt(at, shims, {}, 2), 3, shims)
+  expect(unlike.reasons).toEqual([{ code: 'unequal_sides', ref: 2, unit: 'shim' }])
+  // A tyre of 57 to 63 psi, no more than 3 from its partner; too low stays too low.
+  const low = { code: 'under_range', ref: 57, unit: 'psi' as const }
+  const tyre = {
+    ...shims,
+    unit: 'psi',
+    sides_within: 3,
+    bands: [
+      { from: 0, verdict: 'change', reasons: [low] },
+      { from: 57, verdict: 'sound', reasons: [] },
+      { from: 63.001, verdict: 'change', reasons: [] },
+    ],
+  } as Check
+  expect(judged(tyre, 62, 58.9, 59, 62, 63, 63.5)).toEqual(['change', 'sound', 'sound', 'sound', 'change'])
+  expect(judgeByBands(bandsAt(at, tyre, {}, 62), 50, tyre).reasons).toEqual([low])
+  // A check that does not hold its sides against each other.
+  expect(judged(bladeCheck, 300, 381)).toEqual(judged(bladeCheck, null, 381))
 })

@@ -3,11 +3,29 @@ import { say, sayReason } from '@/words'
 import type { Units } from './length'
 import { shortDate } from '@/dates'
 import { worst } from './verdict'
-import { printApart, printQuantity, toSteps } from './quantity'
+import { printApart, printQuantity, stepsPerUnit, toSteps } from './quantity'
 
-/** The bands that hold at a place: its own where the season's outlook counts, or the rows', or the check's. */
-export function bandsAt(step: WalkStep, check: Check, rowBands: Record<string, Band[]>): Band[] {
-  return step.bands ?? rowBands[step.check] ?? check.bands
+/**
+ * The bands that hold at a place: its own where the season's outlook counts, or the rows', or the check's; and beside what
+ * the other side reads, where the two are held against each other.
+ */
+export function bandsAt(step: WalkStep, check: Check, rowBands: Record<string, Band[]>, other: number | null): Band[] {
+  const bands = step.bands ?? rowBands[step.check] ?? check.bands
+  return other === null || check.sides_within === null ? bands : besideOther(bands, check, other, check.sides_within)
+}
+
+/** Unlike the other side is to be changed, whatever each side would be by itself. */
+function besideOther(bands: Band[], check: Check, other: number, within: number): Band[] {
+  const unit = check.unit ?? 'mark'
+  const beyond = other + within + 1 / stepsPerUnit(unit)
+  const from = [...new Set([...bands.map((band) => band.from), other - within, beyond])].sort((a, b) => a - b)
+  return from.map((start) => {
+    const own = judgeByBands(bands, start, check)
+    const isAlike =
+      toSteps(start, unit) >= toSteps(other - within, unit) && toSteps(start, unit) < toSteps(beyond, unit)
+    if (isAlike || worst([own.verdict, 'change']) === own.verdict) return { ...own, from: start }
+    return { from: start, verdict: 'change', reasons: [{ code: 'unequal_sides', ref: other, unit }] }
+  })
 }
 
 /** Looks a figure up in verdict bands, which core has compiled. */

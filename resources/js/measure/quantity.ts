@@ -46,9 +46,9 @@ export function unitName(unit: Unit, units: Units): string {
 }
 
 /** Whole steps, in which two figures are compared: nanometres of a length, thousandths of the rest. */
-export function toSteps(value: number, unit: Unit): number {
-  return Math.round(value * (unit === 'mm' ? NM_PER_MM : 1000))
-}
+export const toSteps = (value: number, unit: Unit) => Math.round(value * stepsPerUnit(unit))
+
+export const stepsPerUnit = (unit: Unit) => (unit === 'mm' ? NM_PER_MM : 1000)
 
 export function readQuantity(typed: string, unit: Unit, units: Units): ReadQuantity {
   if (unit === 'mm') {

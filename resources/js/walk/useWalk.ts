@@ -14,6 +14,10 @@ type Done = { place: PlaceRef; before: CurrentReading | null }
 /** What is taken back in one go. */
 type Deed = { at: string; done: Done[] }
 
+/** The place on the other side of the row; of the centre it is the place itself. */
+export const otherSideOf = ({ row, check, side }: PlaceRef) =>
+  placeKey({ row, check, side: side === 'left' ? 'right' : side === 'right' ? 'left' : side })
+
 /** A walk's places with what is on its way up, in the order of the walk. */
 export function useSteps(guide: Ref<WalkGuide>) {
   const outbox = useOutbox()
@@ -30,10 +34,23 @@ export function useSteps(guide: Ref<WalkGuide>) {
   })
 
   /** Every place of the planter, row by row; a reading on its way up counts as taken. */
-  const all = computed<WalkStep[]>(() =>
+  const told = computed<WalkStep[]>(() =>
     guide.value.steps.map((step) => {
       const reading = underWay.value.get(placeKey(step))
       return reading ? { ...step, now: expected(step, reading, checkOf(step), guide.value) } : step
+    }),
+  )
+  const places = computed(() => new Map(told.value.map((step) => [placeKey(step), step])))
+  const bandsOf = (step: WalkStep) => {
+    const other = places.value.get(otherSideOf(step))?.now?.value ?? null
+    return bandsAt(step, checkOf(step), guide.value.row_bands, other)
+  }
+  /** The same, with sides that are held against each other judged as they stand together now. */
+  const all = computed<WalkStep[]>(() =>
+    told.value.map((step) => {
+      const check = checkOf(step)
+      if (check.sides_within === null || step.now?.value == null || underWay.value.size === 0) return step
+      return { ...step, now: { ...step.now, ...judgeByBands(bandsOf(step), step.now.value, check) } }
     }),
   )
   /** Those that are walked today, in the walk's order. */
@@ -45,14 +62,14 @@ export function useSteps(guide: Ref<WalkGuide>) {
       .filter((step) => walked.has(step.check))
   })
 
-  return { all, steps, checkOf }
+  return { all, steps, checkOf, bandsOf }
 }
 
 /** Going through a walk: which place is up, what is done, and recording what is read there. */
 export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
   const session = useSession()
   const outbox = useOutbox()
-  const { steps, checkOf } = useSteps(guide)
+  const { steps, checkOf, bandsOf } = useSteps(guide)
   const deeds = ref<Deed[]>([])
 
   const at = ref(placeKey(steps.value.find((step) => isToDo(step)) ?? (steps.value[0] as WalkStep)))
@@ -70,7 +87,6 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
     const shown = new Map(steps.value.map((step) => [placeKey(step), step]))
     return inOrder.flatMap((key) => shown.get(key) ?? [])
   })
-  const bandsOf = (step: WalkStep) => bandsAt(step, checkOf(step), guide.value.row_bands)
   function doubtsOf(step: WalkStep): Doubt[] {
     const ofRows = guide.value.row_doubts[step.check]
     const ofPlace = step.doubts ?? checkOf(step).doubts
@@ -226,7 +242,7 @@ function expected(step: WalkStep, sent: Reading, check: Check, guide: WalkGuide)
   const judged =
     answer.value === null
       ? judgeState(check, answer)
-      : judgeByBands(bandsAt(step, check, guide.row_bands), answer.value, check)
+      : judgeByBands(bandsAt(step, check, guide.row_bands, null), answer.value, check)
   const { value, state, chips } = answer
   return { ...base, value, state, chips, result: 'recorded', verdict: judged.verdict, reasons: judged.reasons }
 }

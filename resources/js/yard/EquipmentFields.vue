@@ -28,6 +28,11 @@ const OPTIONS = [
   'electronics',
 ] as const
 
+const TYRES = [
+  { value: null, title: 'One figure, the lowest' },
+  { value: 1, title: 'Each of 2 tyres' },
+  ...[2, 3, 4].map((pairs) => ({ value: pairs, title: `Each of ${2 * pairs} tyres, in pairs` })),
+]
 const choices = Object.entries(CHOICES) as [keyof typeof CHOICES, readonly string[]][]
 
 function set(name: keyof Equipment, value: unknown): void {
@@ -45,6 +50,12 @@ function set(name: keyof Equipment, value: unknown): void {
       :label="LABELS[name]"
       :items="values.map((value) => ({ value, title: say(`${name}.${value}`) }))"
       @update:model-value="set(name, $event)"
+    />
+    <v-select
+      :model-value="equipment.tyre_pairs"
+      label="Tyre pressures"
+      :items="TYRES"
+      @update:model-value="set('tyre_pairs', $event)"
     />
     <div class="options">
       <v-checkbox

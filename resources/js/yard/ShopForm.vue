@@ -47,8 +47,8 @@ async function save(): Promise<void> {
     <section class="sheet">
       <h2>How fast the ground wears parts</h2>
       <p class="quiet">
-        1 is ground like any other. What is said of a field is multiplied, and is never under 0.5 or over 2. An empty
-        line goes by the typical figure beside it. Fields that are logged already are weighed anew.
+        1 is ground like any other. What is said of a field is multiplied, and is never under 0.5 or over 2. The typical
+        figure stands where you have none of your own. Fields that are logged already are weighed anew.
       </p>
       <div class="kinds">
         <fieldset v-for="kind in GROUNDS" :key="kind">
@@ -128,9 +128,11 @@ section {
 }
 fieldset {
   border: 0;
+  margin: 0;
   padding: 0;
 }
 legend {
+  padding: 0;
   font-weight: 700;
 }
 label {

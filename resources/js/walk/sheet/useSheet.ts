@@ -6,7 +6,7 @@ import { bandsAt, judgeByBands, judgeState, wordDoubts } from '@/measure/bands'
 import { readQuantity } from '@/measure/quantity'
 import { useOutbox } from '@/offline/outbox'
 import { useSession } from '@/session'
-import { reading, useSteps } from '@/walk/useWalk'
+import { otherSideOf, reading, useSteps } from '@/walk/useWalk'
 import { sayCheck, sayRow } from '@/words'
 import { readCell, type SheetCell, turned } from './sheetCells'
 
@@ -76,17 +76,23 @@ export function useSheet(planterId: number, guide: Ref<WalkGuide>) {
     const check = checkOf(step)
     const { state, typed: text } = cell.content
     if (state) return judgeState(check, { state, chips: [] }).verdict
-    const read = check.unit && readQuantity(text ?? '', check.unit, session.units)
-    return read && 'value' in read
-      ? judgeByBands(bandsAt(step, check, guide.value.row_bands), read.value, check).verdict
-      : 'sound'
+    const value = valueOf(text ?? '', check)
+    const other = otherSideOf(step)
+    const beside = valueOf(typed.value[other] ?? '', check) ?? steps.value.get(other)?.now?.value ?? null
+    const bands = bandsAt(step, check, guide.value.row_bands, beside)
+    return value === null ? 'sound' : judgeByBands(bands, value, check).verdict
+  }
+
+  /** The figure that a text says, in the check's unit; null where it says none. */
+  function valueOf(text: string, { unit }: Check): number | null {
+    const read = unit && readQuantity(text, unit, session.units)
+    return read && 'value' in read ? read.value : null
   }
 
   /** Words for what is hard to believe of a cell. */
   function doubtsOf({ key, doubts }: (typeof doubtful.value)[number]): string {
-    const { unit } = checkOf(steps.value.get(key) as WalkStep)
-    const read = unit && readQuantity(typed.value[key] ?? '', unit, session.units)
-    return wordDoubts(doubts, read && 'value' in read ? read.value : null, session.units)
+    const check = checkOf(steps.value.get(key) as WalkStep)
+    return wordDoubts(doubts, valueOf(typed.value[key] ?? '', check), session.units)
   }
 
   function placeOf(key: string): string {
