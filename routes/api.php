@@ -47,6 +47,8 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class])->group(function (): 
     Route::put('spec-sheets/{specSheet}', [SpecSheetController::class, 'update'])->can('update', 'specSheet');
     Route::post('spec-sheets/{specSheet}/preview', [SpecSheetController::class, 'preview'])->can('update', 'specSheet');
     Route::post('spec-sheets/{specSheet}/reset', [SpecSheetController::class, 'reset'])->can('update', 'specSheet');
+    Route::post('spec-sheets/{specSheet}/own-checks', [SpecSheetController::class, 'addCheck'])->can('update', 'specSheet');
+    Route::delete('spec-sheets/{specSheet}/own-checks/{check}', [SpecSheetController::class, 'removeCheck'])->can('update', 'specSheet');
     Route::post('spec-sheets/{specSheet}/copies', [SpecSheetController::class, 'copy'])->can('view', 'specSheet');
 
     Route::get('workshop', [WorkshopController::class, 'show']);

@@ -6,7 +6,9 @@ namespace App\Providers;
 
 use App\Console\Commands\Rebuild;
 use App\Http\WordLoader;
+use App\Models\OwnCheck;
 use App\Models\Planter;
+use App\Models\User;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
@@ -14,11 +16,13 @@ use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Translation\FileLoader;
 use Symfony\Component\HttpFoundation\Response;
+use Ustrel\Core\Spec\CheckKey;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -49,6 +53,14 @@ final class AppServiceProvider extends ServiceProvider
             if ($ended->method === 'up' && Planter::query()->exists()) {
                 Artisan::call(Rebuild::class);
             }
+        });
+
+        // What a shop calls its own checks is asked for only where one is named.
+        app('translator')->handleMissingKeysUsing(static function (string $key): string {
+            $user = preg_match('/^(?:check|measure)\.(own_\d+)$/', $key, $found) === 1 ? Auth::user() : null;
+            $check = CheckKey::tryFrom($found[1] ?? '');
+
+            return $user instanceof User && $check !== null ? OwnCheck::named($user->workshop_id, $check) ?? $key : $key;
         });
 
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(self::WRONG_PASSWORDS_A_MINUTE)

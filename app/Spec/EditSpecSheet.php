@@ -34,7 +34,9 @@ final readonly class EditSpecSheet
      */
     public function __invoke(SpecSheet $sheet, UnitSystem $units, string $name, array $figures, array $notch, ?array $threads = null): SpecSheet
     {
-        return self::named($name, fn (): SpecSheet => ($this->replace)($sheet, ['name' => $name, 'sheet' => ($threads === null ? [] : ['threads' => $threads]) + self::edited($sheet, $units, $figures, $notch)], static fn (): SpecSheet => $sheet));
+        $columns = static fn (SpecSheet $sheet): array => ['name' => $name, 'sheet' => ($threads === null ? [] : ['threads' => $threads]) + self::edited($sheet, $units, $figures, $notch)];
+
+        return self::named($name, fn (): SpecSheet => ($this->replace)($sheet, $columns, static fn (): SpecSheet => $sheet));
     }
 
     /**
@@ -68,17 +70,36 @@ final readonly class EditSpecSheet
         $known = $sheet->read()->checks;
         foreach ($figures as $check => $named) {
             foreach ($named as $figure => $entry) {
-                $unit = $known[$check]->figures[$figure]->quantity->unit();
+                // Somebody may have taken the check off the sheet meanwhile.
+                $unit = ($known[$check]->figures[$figure] ?? null)?->quantity->unit();
+                if ($unit === null) {
+                    throw ValidationException::withMessages(["figures.{$check}" => __('spec.unknown_check')]);
+                }
                 $edited['checks'][$check]['figures'][$figure] = self::withUnit($entry, $unit, $units);
             }
         }
-        try {
-            SpecSheetReader::read($edited);
-        } catch (InvalidSpecSheet $invalid) {
-            throw ValidationException::withMessages(self::messages($invalid));
-        }
+        self::refuse($edited, static fn (string $path): string => $path === 'notch' ? 'notch' : "figures.{$path}");
 
         return $edited;
+    }
+
+    /**
+     * @param  array<string, mixed>  $written  a sheet
+     * @param  Closure(string): string  $field  of the request, by the path in the sheet
+     *
+     * @throws ValidationException naming everything that could not be judged by
+     */
+    public static function refuse(array $written, Closure $field): void
+    {
+        try {
+            SpecSheetReader::read($written);
+        } catch (InvalidSpecSheet $invalid) {
+            $messages = [];
+            foreach ($invalid->faults as $fault) {
+                $messages[$field($fault->path)] ??= __($fault->wordKey, ['typed' => $fault->typed]);
+            }
+            throw ValidationException::withMessages($messages);
+        }
     }
 
     /**
@@ -87,7 +108,7 @@ final readonly class EditSpecSheet
      * @param  array{value: string, source: string}  $entry
      * @return array{value: string, source: string}
      */
-    private static function withUnit(array $entry, Unit $unit, UnitSystem $system): array
+    public static function withUnit(array $entry, Unit $unit, UnitSystem $system): array
     {
         $spelling = $unit->spelling($system);
 
@@ -99,17 +120,5 @@ final readonly class EditSpecSheet
         }
 
         return $bare && $spelling !== '' ? ['value' => "{$entry['value']} {$spelling}"] + $entry : $entry;
-    }
-
-    /** @return array<string, string> by field of the request */
-    private static function messages(InvalidSpecSheet $invalid): array
-    {
-        $messages = [];
-        foreach ($invalid->faults as $fault) {
-            $field = $fault->path === 'notch' ? 'notch' : "figures.{$fault->path}";
-            $messages[$field] ??= __($fault->wordKey, ['typed' => $fault->typed]);
-        }
-
-        return $messages;
     }
 }

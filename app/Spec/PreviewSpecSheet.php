@@ -35,7 +35,7 @@ final readonly class PreviewSpecSheet
             ->keyBy('id');
         $cells = static fn (): Collection => Cell::query()->whereIn('walk_id', $walks->keys())->orderBy('walk_id')->orderBy('row_number')->orderBy('check_key')->orderBy('side')->toBase()->get();
         $before = $cells();
-        $columns = ['name' => $name, 'sheet' => EditSpecSheet::edited($sheet, $units, $figures, $notch)];
+        $columns = static fn (SpecSheet $sheet): array => ['name' => $name, 'sheet' => EditSpecSheet::edited($sheet, $units, $figures, $notch)];
         $after = EditSpecSheet::named($name, fn (): Collection => ($this->replace)($sheet, $columns, $cells, keep: false));
         $names = $walks->map(static fn (Walk $walk): string => $walk->planter->name);
         $changes = [];

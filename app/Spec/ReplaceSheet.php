@@ -24,20 +24,18 @@ final readonly class ReplaceSheet
     /**
      * @template T
      *
-     * @param  array<string, mixed>  $columns  of the spec sheet
+     * @param  Closure(SpecSheet): array<string, mixed>  $columns  of the spec sheet, worked out once nobody else can change it
      * @param  Closure(): T  $said  asked once all of it is done
      * @param  bool  $keep  false: all of it is taken back
      * @return T
      */
-    public function __invoke(SpecSheet $sheet, array $columns, Closure $said, bool $keep = true): mixed
+    public function __invoke(SpecSheet $sheet, Closure $columns, Closure $said, bool $keep = true): mixed
     {
         $answer = $this->change->ofWorkshop(
             (int) $sheet->workshop_id,
             static function (Workshop $workshop, Closure $change) use ($sheet, $columns): SpecSheet {
-                $sheet->update($columns);
-                foreach ($sheet->planters()->orderBy('id')->get() as $planter) {
-                    $change($planter, static fn (Planter $planter, Touched $touched) => self::follow($planter, $touched, $sheet));
-                }
+                $sheet->update($columns($sheet->refresh()));
+                self::followed($sheet, $change);
 
                 return $sheet;
             },
@@ -47,6 +45,18 @@ final readonly class ReplaceSheet
         $sheet->refresh();
 
         return $answer;
+    }
+
+    /**
+     * All planters on a sheet go by its new figures.
+     *
+     * @param  Closure(Planter, Closure(Planter, Touched): mixed): mixed  $change
+     */
+    public static function followed(SpecSheet $sheet, Closure $change): void
+    {
+        foreach ($sheet->planters()->orderBy('id')->get() as $planter) {
+            $change($planter, static fn (Planter $planter, Touched $touched) => self::follow($planter, $touched, $sheet));
+        }
     }
 
     /** A planter goes by a sheet's new figures: its forecasts, and its open walk. */

@@ -37,6 +37,7 @@ const plain = {
   chips: [],
   compares_rows: false,
   sides_within: null,
+  own: null,
   running: false,
 }
 

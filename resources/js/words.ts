@@ -1,4 +1,4 @@
-import type { PlaceRef } from './api/types'
+import type { Check, CheckKey, PlaceRef } from './api/types'
 
 const files = import.meta.glob<Record<string, string>>('../../lang/en/*.json', { eager: true, import: 'default' })
 const words: Record<string, string> = Object.assign({}, ...Object.values(files))
@@ -18,6 +18,23 @@ export function say(key: string, fill: Record<string, string | number> = {}): st
 /** A check with its side, as `Opener blade diameter left`. */
 export function sayCheck({ check, side }: Pick<PlaceRef, 'check' | 'side'>): string {
   return `${say(`check.${check}`)} ${say(`side.${side}`)}`.trim()
+}
+
+/** Takes the names of the shop's own checks in, as a sheet or a walk brings them. */
+export function learnNames(checks: Pick<Check, 'key' | 'own' | 'rule'>[]): void {
+  for (const { key, own, rule } of checks) {
+    if (own === null) continue
+    words[`check.${key}`] = own.name
+    words[`measure.${key}`] = own.name
+    words[`howto.${key}`] = own.how
+    if (rule === 'at_most') words[`figure.limit.${key}`] = say('figure.limit.at_most')
+  }
+}
+
+/** How a check is made, in a few lines; of the shop's own in one or none. */
+export function howTo(key: CheckKey): string[] {
+  const lines = [1, 2, 3].flatMap((line) => words[`howto.${key}.${line}`] ?? [])
+  return lines.length > 0 ? lines : [words[`howto.${key}`] ?? ''].filter(Boolean)
 }
 
 /** A word cut down to what fits a cell, where there is a shorter one. */

@@ -51,7 +51,7 @@ function wording(): array
 }
 
 it('has words for everything that core can say', function (string $group, string $enum): void {
-    foreach ($enum::cases() as $case) {
+    foreach ($enum === CheckKey::class ? CheckKey::shipped() : $enum::cases() as $case) {
         expect(wording())->toHaveKey("{$group}.{$case->value}");
     }
 })->with([
@@ -64,7 +64,7 @@ it('has words for everything that core can say', function (string $group, string
 ]);
 
 it('says of every check how it is made, in three lines', function (): void {
-    foreach (CheckKey::cases() as $check) {
+    foreach (CheckKey::shipped() as $check) {
         expect(wording())->toHaveKeys(["howto.{$check->value}.1", "howto.{$check->value}.2", "howto.{$check->value}.3"]);
     }
     foreach (RuleName::cases() as $rule) {

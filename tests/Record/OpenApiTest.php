@@ -123,6 +123,11 @@ it('answers as the OpenAPI document says about spec sheets', function (): void {
     agrees('POST', '/api/spec-sheets/{specSheet}/reset', ['specSheet' => $sheet['id']])->assertOk();
     agrees('PUT', '/api/spec-sheets/{specSheet}', ['specSheet' => $sheet['id']], $edit)->assertOk();
 
+    $own = ['name' => 'Spring length, cm', 'station' => 'downforce', 'kind' => 'at_least', 'limit' => '30', 'sided' => true];
+    agrees('POST', '/api/spec-sheets/{specSheet}/own-checks', ['specSheet' => $sheet['id']], $own)->assertCreated();
+    agrees('POST', '/api/spec-sheets/{specSheet}/own-checks', ['specSheet' => $sheet['id']], $own)->assertUnprocessable();
+    agrees('DELETE', '/api/spec-sheets/{specSheet}/own-checks/{check}', ['specSheet' => $sheet['id'], 'check' => 'own_1'])->assertOk();
+
     $other = app(CopySpecSheet::class)($typical, $this->technician);
     agrees('PUT', '/api/spec-sheets/{specSheet}', ['specSheet' => $other->id], ['name' => 'own'] + $edit)
         ->assertUnprocessable()->assertJsonPath('errors.name.0', 'You already have a spec sheet named "own". Give this one another name.');

@@ -44,7 +44,11 @@ use Ustrel\Core\Spec\Verdict;
     new OA\Property(property: 'chip', ref: '#/components/schemas/Chip'),
     new OA\Property(property: 'verdict', ref: '#/components/schemas/Verdict'),
 ])]
-#[OA\Schema(schema: 'Check', required: ['key', 'station', 'whole_planter', 'kind', 'unit', 'rule', 'sides', 'figures', 'marks', 'bands', 'doubts', 'states', 'chips', 'compares_rows', 'sides_within', 'running'], properties: [
+#[OA\Schema(schema: 'OwnWords', description: 'What a check of the shop\'s own is called, and how it is made', required: ['name', 'how'], properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'how', type: 'string'),
+])]
+#[OA\Schema(schema: 'Check', required: ['key', 'station', 'whole_planter', 'kind', 'unit', 'rule', 'sides', 'figures', 'marks', 'bands', 'doubts', 'states', 'chips', 'compares_rows', 'sides_within', 'running', 'own'], properties: [
     new OA\Property(property: 'key', ref: '#/components/schemas/CheckKey'),
     new OA\Property(property: 'station', ref: '#/components/schemas/Station'),
     new OA\Property(property: 'whole_planter', description: 'Checked once, as row 0', type: 'boolean'),
@@ -60,6 +64,7 @@ use Ustrel\Core\Spec\Verdict;
     new OA\Property(property: 'chips', description: 'Reasons to tick, each with the verdict that it amounts to at least', type: 'array', items: new OA\Items(ref: '#/components/schemas/ChipMeaning')),
     new OA\Property(property: 'compares_rows', description: 'A row is judged by the median of all rows', type: 'boolean'),
     new OA\Property(property: 'sides_within', description: 'By so much the two sides may differ, or both are to be changed; null where they are not held against each other', type: 'number', nullable: true),
+    new OA\Property(property: 'own', description: 'Where it is the shop\'s own', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/OwnWords')]),
     new OA\Property(property: 'running', description: 'Made with the fan, the pump or the drives running', type: 'boolean'),
 ])]
 final class CheckShape
@@ -93,6 +98,7 @@ final class CheckShape
             'compares_rows' => $check->comparesRows(),
             'sides_within' => ($within = $check->alikeWithin()) === null ? null : $within->unit()->valueOf($within),
             'running' => $check->definition->isRunning,
+            'own' => $check->own === null ? null : ['name' => $check->own->name, 'how' => $check->own->how],
         ];
     }
 

@@ -6,15 +6,18 @@ namespace App\Spec\Http;
 
 use App\Http\Controller;
 use App\Models\SpecSheet;
+use App\Spec\AddOwnCheck;
 use App\Spec\CopySpecSheet;
 use App\Spec\EditSpecSheet;
 use App\Spec\PreviewSpecSheet;
+use App\Spec\RemoveOwnCheck;
 use App\Spec\ResetSpecSheet;
 use App\Spec\VerdictChange;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Spec\CheckKey;
 
 final class SpecSheetController extends Controller
 {
@@ -78,6 +81,29 @@ final class SpecSheetController extends Controller
     public function reset(SpecSheet $specSheet, ResetSpecSheet $reset): SpecSheetResource
     {
         return new SpecSheetResource($reset($specSheet));
+    }
+
+    #[OA\Post(path: '/api/spec-sheets/{specSheet}/own-checks', operationId: 'addOwnCheck', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/OwnCheck'))]
+    #[OA\Response(response: 201, description: 'The sheet with the check; open walks ask for it from now on', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function addCheck(OwnCheckRequest $request, SpecSheet $specSheet, AddOwnCheck $add): JsonResponse
+    {
+        return (new SpecSheetResource($add($specSheet, $this->user($request)->units, $request->check(), $request->limit())))->response()->setStatusCode(201);
+    }
+
+    #[OA\Delete(path: '/api/spec-sheets/{specSheet}/own-checks/{check}', operationId: 'removeOwnCheck', description: 'Doing it again is harmless', tags: ['spec'])]
+    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
+    #[OA\Parameter(name: 'check', in: 'path', required: true, schema: new OA\Schema(ref: '#/components/schemas/CheckKey'))]
+    #[OA\Response(response: 200, description: 'The sheet without the check; what was read of it stays on record', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function removeCheck(SpecSheet $specSheet, CheckKey $check, RemoveOwnCheck $remove): SpecSheetResource
+    {
+        return new SpecSheetResource($remove($specSheet, $check));
     }
 
     #[OA\Post(path: '/api/spec-sheets/{specSheet}/copies', operationId: 'copySpecSheet', tags: ['spec'])]

@@ -9,12 +9,11 @@ use Carbon\CarbonImmutable;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Walk\NoteKind;
 
-#[OA\Schema(schema: 'Remark', required: ['id', 'walk', 'row', 'check', 'station', 'side', 'season', 'taken_at', 'taken_by'], properties: [
+#[OA\Schema(schema: 'Remark', required: ['id', 'walk', 'row', 'check', 'side', 'season', 'taken_at', 'taken_by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'walk', type: 'string', format: 'uuid'),
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
-    new OA\Property(property: 'station', ref: '#/components/schemas/Station'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
     new OA\Property(property: 'season', type: 'integer'),
     new OA\Property(property: 'taken_at', type: 'string', format: 'date-time'),
@@ -51,7 +50,6 @@ final class RemarkShape
             'walk' => $remark->walk,
             'row' => $remark->place->row,
             'check' => $remark->place->check->value,
-            'station' => $remark->place->check->station()->value,
             'side' => $remark->place->side->value,
             'season' => $remark->season,
             'taken_at' => CarbonImmutable::parse($remark->takenAt)->toIso8601ZuluString(),

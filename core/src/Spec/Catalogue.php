@@ -20,7 +20,8 @@ final class Catalogue
     {
         self::$definitions ??= self::rowUnit() + self::meterAndAir() + self::furrow() + self::wholePlanter();
 
-        return self::$definitions[$key->value];
+        // What a shop's own check is stands in its spec sheet; its figure is a plain number in any case.
+        return self::$definitions[$key->value] ?? Define::setting(Station::Electronics, Unit::Mark);
     }
 
     private static function isDrill(Equipment $on): bool

@@ -31,6 +31,8 @@ final readonly class Check
         public array $sides,
         public array $figures,
         ClosingWheels $wheels = ClosingWheels::Rubber,
+        /** Where it is the shop's own. */
+        public ?OwnCheck $own = null,
     ) {
         $this->station = $definition->station;
         $this->kind = $definition->kind;
@@ -44,7 +46,7 @@ final readonly class Check
         $sides = $this->definition->sidesOn === null ? $this->sides : ($this->definition->sidesOn)($equipment);
 
         return $sides !== $this->sides || $this->definition->rule->goesByClosingWheels()
-            ? new self($this->key, $this->definition, $sides, $this->figures, $equipment->closingWheels)
+            ? new self($this->key, $this->definition, $sides, $this->figures, $equipment->closingWheels, $this->own)
             : $this;
     }
 

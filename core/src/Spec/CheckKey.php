@@ -106,8 +106,52 @@ enum CheckKey: string
     case FieldMaps = 'field_maps';
     case SensorsCounting = 'sensors_counting';
 
+    /* Places for checks of the shop's own: what each is stands in the spec sheet. */
+    case Own1 = 'own_1';
+    case Own2 = 'own_2';
+    case Own3 = 'own_3';
+    case Own4 = 'own_4';
+    case Own5 = 'own_5';
+    case Own6 = 'own_6';
+    case Own7 = 'own_7';
+    case Own8 = 'own_8';
+    case Own9 = 'own_9';
+    case Own10 = 'own_10';
+    case Own11 = 'own_11';
+    case Own12 = 'own_12';
+    case Own13 = 'own_13';
+    case Own14 = 'own_14';
+    case Own15 = 'own_15';
+    case Own16 = 'own_16';
+    case Own17 = 'own_17';
+    case Own18 = 'own_18';
+    case Own19 = 'own_19';
+    case Own20 = 'own_20';
+    case Own21 = 'own_21';
+    case Own22 = 'own_22';
+    case Own23 = 'own_23';
+    case Own24 = 'own_24';
+
+    /** Of a check that ships; a shop's own stands where its spec sheet says. */
     public function station(): Station
     {
         return Catalogue::definition($this)->station;
+    }
+
+    public function isOwn(): bool
+    {
+        return str_starts_with($this->value, 'own_');
+    }
+
+    /** @return list<self> the checks that ship, in the order of the walk */
+    public static function shipped(): array
+    {
+        return array_values(array_filter(self::cases(), static fn (self $key): bool => ! $key->isOwn()));
+    }
+
+    /** @return list<self> the places for checks of the shop's own */
+    public static function own(): array
+    {
+        return array_values(array_filter(self::cases(), static fn (self $key): bool => $key->isOwn()));
     }
 }

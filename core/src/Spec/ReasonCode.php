@@ -45,6 +45,10 @@ enum ReasonCode: string
     case BelowRows = 'below_rows';
     case TooFewRows = 'too_few_rows';
 
+    case WithinBound = 'within_bound';
+    case OverBound = 'over_bound';
+    case UnderBound = 'under_bound';
+
     case EnoughLeft = 'enough_left';
     case TooFewLeft = 'too_few_left';
     /** The other side, which is the reference, has another number. */

@@ -27,6 +27,10 @@ enum RuleName: string
     case LikeRowsChange = 'like_rows_change';
     case AtLeast = 'at_least';
     case DueAfter = 'due_after';
+    /** No more than a limit of the shop's own. */
+    case AtMost = 'at_most';
+    /** No less than a limit of the shop's own. */
+    case NotUnder = 'not_under';
     case Recorded = 'recorded';
 
     /** Whether the kind of closing wheels decides which of the figures hold. */
@@ -50,6 +54,7 @@ enum RuleName: string
             self::LikeRowsWatch, self::LikeRowsChange => ['tolerance'],
             self::AtLeast => ['least'],
             self::DueAfter => ['interval'],
+            self::AtMost, self::NotUnder => ['limit'],
             self::Recorded => [],
         };
         $units = array_fill_keys($names, null);
@@ -79,6 +84,8 @@ enum RuleName: string
             self::LikeRowsChange => new NearMedian($figure['tolerance'], Verdict::Change),
             self::AtLeast => new AtLeast($figure['least']),
             self::DueAfter => new DueAfter($figure['interval']),
+            self::AtMost => new Bound($figure['limit'], true),
+            self::NotUnder => new Bound($figure['limit'], false),
             self::Recorded => new Recorded,
         };
     }

@@ -90,13 +90,21 @@ final class SpecSheetReader
             }
         }
 
+        // The shop's own come last at their stations.
+        $stations = array_flip(array_column(Station::cases(), 'value'));
+        uasort($checks, static fn (Check $one, Check $other): int => $stations[$one->station->value] <=> $stations[$other->station->value]);
+
         return $checks;
     }
 
     /** @param  array<mixed>  $entry */
     private function check(CheckKey $key, array $entry): ?Check
     {
-        $definition = Catalogue::definition($key);
+        $own = $key->isOwn() ? $this->own($key, is_array($entry['own'] ?? null) ? $entry['own'] : []) : null;
+        if ($key->isOwn() && $own === null) {
+            return null;
+        }
+        $definition = $own?->definition() ?? Catalogue::definition($key);
         $sides = array_key_exists('sides', $entry) ? $this->sides($key, $entry['sides']) : $definition->sides;
 
         $given = is_array($entry['figures'] ?? null) ? $entry['figures'] : [];
@@ -111,10 +119,30 @@ final class SpecSheetReader
         if (count($figures) < count($names) || $sides === []) {
             return null;
         }
-        $check = new Check($key, $definition, $sides, $figures);
+        $check = new Check($key, $definition, $sides, $figures, own: $own);
         $this->faults = [...$this->faults, ...$this->faultsOf($check)];
 
         return $check;
+    }
+
+    /** @param  array<mixed>  $given */
+    private function own(CheckKey $key, array $given): ?OwnCheck
+    {
+        $name = trim($this->text($given, 'name'));
+        $station = Station::tryFrom($this->text($given, 'station'));
+        $kind = OwnKind::tryFrom($this->text($given, 'kind'));
+        $how = trim($this->text($given, 'how'));
+        $faults = array_filter([
+            'name' => $name === '' || mb_strlen($name) > OwnCheck::LONGEST_NAME ? 'own_name' : null,
+            'station' => $station === null ? 'own_station' : null,
+            'kind' => $kind === null ? 'own_kind' : null,
+            'how' => mb_strlen($how) > OwnCheck::LONGEST_HOW ? 'own_how' : null,
+        ]);
+        foreach ($faults as $field => $code) {
+            $this->faults[] = SpecFault::at("{$key->value}.{$field}", $code);
+        }
+
+        return $station === null || $kind === null || $faults !== [] ? null : new OwnCheck($name, $station, $kind, ($given['sided'] ?? false) === true, $how);
     }
 
     /** @return list<SpecFault> for whatever closing wheels, each once */

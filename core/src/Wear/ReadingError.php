@@ -42,7 +42,7 @@ final readonly class ReadingError
     public static function checks(): array
     {
         return array_values(array_filter(
-            CheckKey::cases(),
+            CheckKey::shipped(),
             static fn (CheckKey $check): bool => array_key_exists('life', Catalogue::definition($check)->rule->figures()),
         ));
     }

@@ -3,12 +3,20 @@ import { useThrottleFn } from '@vueuse/core'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { keep, remembered } from '@/offline/remember'
 import { useSession } from '@/session'
+import { learnNames } from '@/words'
 import { unfolded } from './board'
 import { api, body, Refusal } from './client'
-import { placeKey, type PlaceRef, type WalkGuide, type WalkNews } from './types'
+import { type Check, type CheckKey, placeKey, type PlaceRef, type WalkGuide, type WalkNews } from './types'
 
 export const queries = new QueryClient({
   queryCache: new QueryCache({
+    // Whatever brings checks brings the names of the shop's own.
+    onSuccess: (data) => {
+      for (const one of [data].flat()) {
+        const { checks } = (one ?? {}) as { checks?: (Check | CheckKey)[] }
+        learnNames((checks ?? []).filter((check) => typeof check === 'object'))
+      }
+    },
     onError: (error) => {
       if (error instanceof Refusal && error.isSignedOut) useSession().lapsed = true
     },

@@ -247,6 +247,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/spec-sheets/{specSheet}/own-checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addOwnCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spec-sheets/{specSheet}/own-checks/{check}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description Doing it again is harmless */
+        delete: operations["removeOwnCheck"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/spec-sheets/{specSheet}/copies": {
         parameters: {
             query?: never;
@@ -1092,7 +1125,7 @@ export interface components {
             already: components["schemas"]["Import"] | null;
         };
         /** @enum {string} */
-        CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "fertilizer_band_offset" | "fertilizer_band_depth" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "arm_body" | "downforce_spring_step" | "downforce_spring" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "drive_tab" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "firmer_tip" | "firmer_tension" | "press_wheel" | "closing_gap" | "closing_centring" | "closing_pressure" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "tyre_pressure_2" | "tyre_pressure_3" | "tyre_pressure_4" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting";
+        CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "fertilizer_band_offset" | "fertilizer_band_depth" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "arm_body" | "downforce_spring_step" | "downforce_spring" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "drive_tab" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "firmer_tip" | "firmer_tension" | "press_wheel" | "closing_gap" | "closing_centring" | "closing_pressure" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "tyre_pressure_2" | "tyre_pressure_3" | "tyre_pressure_4" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting" | "own_1" | "own_2" | "own_3" | "own_4" | "own_5" | "own_6" | "own_7" | "own_8" | "own_9" | "own_10" | "own_11" | "own_12" | "own_13" | "own_14" | "own_15" | "own_16" | "own_17" | "own_18" | "own_19" | "own_20" | "own_21" | "own_22" | "own_23" | "own_24";
         /** @enum {string} */
         CheckKind: "measure" | "touch" | "condition" | "count" | "setting" | "yes_no";
         /** @enum {string} */
@@ -1123,6 +1156,11 @@ export interface components {
             chip: components["schemas"]["Chip"];
             verdict: components["schemas"]["Verdict"];
         };
+        /** @description What a check of the shop's own is called, and how it is made */
+        OwnWords: {
+            name: string;
+            how: string;
+        };
         Check: {
             key: components["schemas"]["CheckKey"];
             station: components["schemas"]["Station"];
@@ -1132,7 +1170,7 @@ export interface components {
             /** @description Of its figure; null where it takes none */
             unit: components["schemas"]["Unit"] | null;
             /** @enum {string} */
-            rule: "wear_limit" | "window" | "play_limit" | "chain_stretch" | "range" | "closing_gap" | "centring" | "target" | "like_rows_watch" | "like_rows_change" | "at_least" | "due_after" | "recorded";
+            rule: "wear_limit" | "window" | "play_limit" | "chain_stretch" | "range" | "closing_gap" | "centring" | "target" | "like_rows_watch" | "like_rows_change" | "at_least" | "due_after" | "at_most" | "not_under" | "recorded";
             sides: components["schemas"]["Side"][];
             /** @description Of the spec sheet, by name */
             figures: {
@@ -1154,8 +1192,26 @@ export interface components {
             compares_rows: boolean;
             /** @description By so much the two sides may differ, or both are to be changed; null where they are not held against each other */
             sides_within: number | null;
+            /** @description Where it is the shop's own */
+            own: components["schemas"]["OwnWords"] | null;
             /** @description Made with the fan, the pump or the drives running */
             running: boolean;
+        };
+        OwnCheck: {
+            /** @description With the unit where it has one */
+            name: string;
+            station: components["schemas"]["Station"];
+            /**
+             * @description at_most and at_least: a plain number with that limit
+             * @enum {string}
+             */
+            kind: "condition" | "yes_no" | "at_most" | "at_least";
+            /** @description Made on the left and on the right */
+            sided?: boolean;
+            /** @description A number as typed, where it takes one */
+            limit?: string | null;
+            /** @description How it is made */
+            how?: string | null;
         };
         FigureEdit: {
             /** @description A figure as typed; a bare number is in the user's units */
@@ -1411,7 +1467,6 @@ export interface components {
             walk: string;
             row: number;
             check: components["schemas"]["CheckKey"];
-            station: components["schemas"]["Station"];
             side: components["schemas"]["Side"];
             season: number;
             /** Format: date-time */
@@ -2454,6 +2509,60 @@ export interface operations {
                     "application/json": components["schemas"]["SpecSheet"];
                 };
             };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    addOwnCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                specSheet: components["parameters"]["specSheet"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnCheck"];
+            };
+        };
+        responses: {
+            /** @description The sheet with the check; open walks ask for it from now on */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpecSheet"];
+                };
+            };
+            403: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    removeOwnCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                specSheet: components["parameters"]["specSheet"];
+                check: components["schemas"]["CheckKey"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The sheet without the check; what was read of it stays on record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpecSheet"];
+                };
+            };
+            403: components["responses"]["Refused"];
             404: components["responses"]["NotFound"];
         };
     };

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries, useSpecSheet, useSpecSheets } from '@/api/queries'
-import type { Figure, SpecSheet, Verdict } from '@/api/types'
+import type { Check, Figure, SpecSheet, Verdict } from '@/api/types'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { say, sayOwn, sayRow } from '@/words'
+import OwnChecks from './OwnChecks.vue'
 import SpecLine, { type Entry, type Field } from './SpecLine.vue'
 
 /** A spec sheet, a line a check with its figures across; the shop's own is edited. */
@@ -18,15 +19,28 @@ const form = reactive({
   name: sheet.name,
   notch: entry(sheet.notch),
   threads: { left_hand: sheet.left_hand_thread ?? '', torque: sheet.torque },
-  figures: Object.fromEntries(
-    sheet.checks
+  figures: figuresOf(sheet.checks),
+})
+// A check of the shop's own comes and goes; what is typed at the others stays.
+watch(
+  () => sheet.checks,
+  (checks) => {
+    const now = figuresOf(checks)
+    form.figures = Object.fromEntries(Object.entries(now).map(([key, figures]) => [key, form.figures[key] ?? figures]))
+  },
+)
+
+function figuresOf(checks: Check[]): Record<string, Record<string, Entry>> {
+  return Object.fromEntries(
+    checks
       .filter((check) => Object.keys(check.figures).length > 0)
       .map((check) => [
         check.key,
         Object.fromEntries(Object.entries(check.figures).map(([name, figure]) => [name, entry(figure)])),
       ]),
-  ) as Record<string, Record<string, Entry>>,
-})
+  )
+}
+
 const { send, refusal, busy } = useSend()
 const saved = ref(false)
 const confirming = ref(false)
@@ -176,6 +190,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
         {{ sheet.torque === '' ? say('threads.torque_in_manual') : say('threads.torque', { torque: sheet.torque }) }}
       </p>
     </section>
+    <own-checks v-if="sheet.own" :sheet="sheet" />
     <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
     <p v-if="saved" role="status">Saved. Open walks of planters on this sheet are judged by it from now on.</p>
     <section v-if="changes" class="sheet" role="status">

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Check, Planter } from '@/api/types'
 import { drawingOf } from '@/drawings'
-import { say } from '@/words'
+import { howTo, say } from '@/words'
 
 /** What to mind while making this check, and how it is made. */
 const { check, sheet } = defineProps<{ check: Check; sheet: Planter['spec_sheet'] }>()
@@ -27,7 +27,7 @@ const drawing = computed(() => drawingOf(check))
       <h2>How to {{ check.kind === 'measure' ? 'measure' : 'check' }}</h2>
       <component :is="drawing" v-if="drawing" />
       <ol>
-        <li v-for="line in [1, 2, 3]" :key="line">{{ say(`howto.${check.key}.${line}`) }}</li>
+        <li v-for="line in howTo(check.key)" :key="line">{{ line }}</li>
       </ol>
     </section>
   </aside>

@@ -8,11 +8,12 @@ import { say } from '@/words'
 const { guide, place, station } = defineProps<{ guide: WalkGuide; place: PlaceRef; station: Station }>()
 const outbox = useOutbox()
 
+const stations = computed(() => new Map(guide.checks.map((check) => [check.key, check.station])))
 const here = (one: PlaceRef) => one.row === place.row && one.check === place.check && one.side === place.side
 const notes = computed(() =>
   guide.notes.filter((note) =>
     note.kind === 'hard_joint'
-      ? note.row === place.row && note.station === station
+      ? note.row === place.row && stations.value.get(note.check) === station
       : note.walk === guide.walk?.id && here(note),
   ),
 )

@@ -6,7 +6,7 @@ import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { judgeState, wordReasons } from '@/measure/bands'
-import { say } from '@/words'
+import { howTo, say } from '@/words'
 import { stateKeys } from './stationKeys'
 
 /** A touch, a condition or a yes: one key or one tap, and for a condition the reasons ticked. */
@@ -112,7 +112,7 @@ defineExpose({ takeKey, isEmpty: computed(() => state.value === null) })
           <verdict-glyph :verdict="said.verdict" :size="20" silent />{{ say(`verdict.${said.verdict}`) }} </span
         >{{ ' ' }}<fraction-text :text="reasons" /> <span class="quiet">{{ lastTime }}</span>
       </p>
-      <p v-else class="quiet">{{ lastTime }} {{ say(`howto.${check.key}.3`) }}</p>
+      <p v-else class="quiet">{{ lastTime }} {{ howTo(check.key).at(-1) }}</p>
     </div>
     <v-btn v-if="state !== null" color="primary" size="large" block @click="store(state)">Store, next</v-btn>
   </div>
