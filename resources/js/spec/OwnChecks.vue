@@ -20,10 +20,10 @@ const empty = (): OwnCheck => ({
 })
 const form = reactive(empty())
 const KINDS = [
-  { value: 'condition', title: 'A condition: sound, watch, change, failed' },
+  { value: 'condition', title: 'A condition' },
   { value: 'yes_no', title: 'Yes or no' },
-  { value: 'at_most', title: 'A number, not over a limit' },
-  { value: 'at_least', title: 'A number, not under a limit' },
+  { value: 'at_most', title: 'A number, at most' },
+  { value: 'at_least', title: 'A number, at least' },
 ]
 const stations = (wordsOf('station') as Station[]).map((value) => ({ value, title: say(`station.${value}`) }))
 const own = computed(() => sheet.checks.filter((check) => check.own !== null))

@@ -210,7 +210,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       <v-btn variant="outlined" size="large" :disabled="busy" @click="preview">What would change</v-btn>
       <v-btn variant="outlined" size="large" :disabled="busy" @click="confirming = true">Back to typical</v-btn>
       <v-btn variant="text" size="large" :to="{ name: 'spec-sheets' }">Back</v-btn>
-      <span class="quiet">A number without a unit is in {{ units }}.</span>
+      <span class="quiet">A number without a unit is in {{ units === 'in' ? 'inches' : 'millimetres' }}.</span>
     </div>
     <v-dialog v-model="confirming" aria-label="Back to typical" max-width="440">
       <div class="sheet pa-6 confirm">
