@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Walk\Http;
 
 use App\Http\SaysAll;
+use App\Walk\Board\Http\BoardResource;
+use App\Walk\Board\Http\CellShape;
 use App\Walk\Board\WalkNews;
 use App\Yard\Http\PlanterResource;
 use Illuminate\Http\Request;

@@ -6,6 +6,8 @@ namespace App\Walk\Http;
 
 use App\Http\SaysAll;
 use App\Walk\Board\Board;
+use App\Walk\Board\Http\CellShape;
+use App\Walk\Board\Http\RibbonRowResource;
 use App\Walk\Board\Remarks;
 use App\Walk\Board\WalkNews;
 use Illuminate\Http\Request;

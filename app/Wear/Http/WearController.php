@@ -6,7 +6,7 @@ namespace App\Wear\Http;
 
 use App\Http\Controller;
 use App\Models\Planter;
-use App\Walk\Http\HistoryRequest;
+use App\Walk\Board\Http\HistoryRequest;
 use App\Wear\ForecastQuery;
 use App\Wear\WearChartQuery;
 use Illuminate\Http\JsonResponse;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Yard\Http;
 
-use App\Walk\Http\RibbonRowResource;
+use App\Walk\Board\Http\RibbonRowResource;
 use App\Yard\YardPlanter;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;

@@ -84,8 +84,8 @@ const asks = ({ kind, rule }: Check) => {
         label="What it is called, with its unit"
         placeholder="Hose clamp; spring length, cm"
         maxlength="60"
-        @keydown.enter.prevent="add"
         :error-messages="refusal?.about('name')"
+        @keydown.enter.prevent="add"
       />
       <v-select
         v-model="form.station"
@@ -99,16 +99,16 @@ const asks = ({ kind, rule }: Check) => {
         v-model="form.limit"
         :label="form.kind === 'at_most' ? 'Change over' : 'Change under'"
         inputmode="decimal"
-        @keydown.enter.prevent="add"
         :error-messages="refusal?.about('limit')"
+        @keydown.enter.prevent="add"
       />
       <v-text-field
         v-model="form.how"
         class="wide"
         label="How it is made"
         maxlength="200"
-        @keydown.enter.prevent="add"
         :error-messages="refusal?.about('how')"
+        @keydown.enter.prevent="add"
       />
       <v-checkbox v-model="form.sided" label="On the left and on the right" hide-details />
       <div class="buttons">

@@ -4,7 +4,7 @@ import { useRoute } from 'vue-router'
 import { useGuide } from '@/api/queries'
 import type { PlaceRef } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
-import StartWalk from './StartWalk.vue'
+import StartWalk from './start/StartWalk.vue'
 import WalkDesk from './WalkDesk.vue'
 
 const { planterId } = defineProps<{ planterId: number }>()

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { splitFractions } from '@/measure/fraction'
-import { putFraction, putWhole } from './keypad'
+import { putFraction, putWhole } from './single/keypad'
 import { listRows } from './rows'
 
 describe('the touch keypad', () => {

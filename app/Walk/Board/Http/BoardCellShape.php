@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Walk\Http;
+namespace App\Walk\Board\Http;
 
 use App\Walk\Board\Board;
 use App\Walk\Board\CurrentReading;

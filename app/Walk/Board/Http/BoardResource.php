@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Walk\Http;
+namespace App\Walk\Board\Http;
 
 use App\Http\GlanceShape;
 use App\Http\SaysAll;
 use App\Spec\Http\CheckShape;
 use App\Walk\Board\Board;
+use App\Walk\Http\GuideShape;
+use App\Walk\Http\WalkResource;
 use App\Yard\Http\PlanterResource;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;

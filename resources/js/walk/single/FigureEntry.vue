@@ -9,7 +9,7 @@ import { useUnits } from '@/composables/useUnits'
 import { wordDoubts } from '@/measure/bands'
 import { say, sayCheck, sayOwn, sayRow } from '@/words'
 import TouchKeypad from './TouchKeypad.vue'
-import { useFigure } from './useFigure'
+import { useFigure } from '../useFigure'
 
 /** A figure: typed by keyboard or keypad, judged as it is typed, doubted once where it is hard to believe. */
 const { step, check, bands, doubts, held } = defineProps<{

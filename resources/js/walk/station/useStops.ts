@@ -2,7 +2,7 @@ import { computed, type Ref } from 'vue'
 import type { Answer, Station, Walk, WalkGuide, WalkStep } from '@/api/types'
 import { isToDo, type PlaceRef, placeKey } from '@/api/types'
 import { useSession } from '@/session'
-import type { useWalk } from './useWalk'
+import type { useWalk } from '../useWalk'
 
 /** A station of one row: where a technician stands still. Row 0 is the planter as a whole. */
 export type Stop = { key: string; row: number; station: Station; steps: WalkStep[] }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Walk\Http;
+namespace App\Walk\Board\Http;
 
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;

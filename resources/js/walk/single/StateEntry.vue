@@ -7,7 +7,7 @@ import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { judgeState, wordReasons } from '@/measure/bands'
 import { howTo, say } from '@/words'
-import { stateKeys } from './stationKeys'
+import { stateKeys } from '../station/stationKeys'
 
 /** A touch, a condition or a yes: one key or one tap, and for a condition the reasons ticked. */
 const { step, check } = defineProps<{ step: WalkStep; check: Check }>()

@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Walk\Http;
+namespace App\Walk\Board\Http;
 
 use App\Http\SaysAll;
 use App\Walk\Board\Face;
+use App\Walk\Http\WalkResource;
 use App\Yard\Http\PlanterResource;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;

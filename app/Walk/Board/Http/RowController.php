@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Walk\Http;
+namespace App\Walk\Board\Http;
 
 use App\Http\Controller;
 use App\Models\Planter;
@@ -13,6 +13,7 @@ use App\Parts\MovedShims;
 use App\Walk\Board\HistoryQuery;
 use App\Walk\Board\HistoryReading;
 use App\Walk\Board\Remarks;
+use App\Walk\Http\RemarkShape;
 use App\Wear\ForecastQuery;
 use App\Wear\Http\ForecastShape;
 use Illuminate\Http\JsonResponse;

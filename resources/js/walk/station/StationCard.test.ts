@@ -8,7 +8,7 @@ import { useOutbox } from '@/offline/outbox'
 import { bladeCheck, guideOf, scraperCheck, signInForTest, touchCheck } from '@/testing'
 import StationCard from './StationCard.vue'
 import { useStops } from './useStops'
-import { useWalk } from './useWalk'
+import { useWalk } from '../useWalk'
 
 const bearing: Check = { ...scraperCheck, key: 'opener_bearing', station: 'opener_blades', sides: ['left', 'right'] }
 

@@ -8,7 +8,7 @@ import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { wordDoubts } from '@/measure/bands'
 import { say, sayCheck, sayRow } from '@/words'
-import { useFigure } from './useFigure'
+import { useFigure } from '../useFigure'
 
 /** One figure of a station: typed, judged as it is typed, doubted once where it is hard to believe. */
 const { step, check, bands, doubts } = defineProps<{
