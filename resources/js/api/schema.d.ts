@@ -345,6 +345,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/rows/{row}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["row"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/walks/{walk}/notes": {
         parameters: {
             query?: never;
@@ -486,22 +502,6 @@ export interface paths {
         put?: never;
         /** @description Each reading is stored, known, doubtful, refused or in conflict on its own; the answer says which. Sending a batch again is harmless. A batch of one that is in conflict answers 409. */
         post: operations["storeReadings"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/planters/{planter}/rows/{row}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["row"];
-        put?: never;
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1252,41 +1252,6 @@ export interface components {
             typical_equipment: components["schemas"]["Equipment"];
             checks: components["schemas"]["Check"][];
         };
-        Reading: {
-            /**
-             * Format: uuid
-             * @description Made on the device, UUIDv7
-             */
-            id: string;
-            /** @description 0 for a check of the whole planter */
-            row: number;
-            check: components["schemas"]["CheckKey"];
-            side: components["schemas"]["Side"];
-            /** @description recorded by default */
-            result?: components["schemas"]["Result"];
-            /** @description typed by default; rest_here, rest_of_row and rest_of_station go with looked_sound */
-            entry?: components["schemas"]["Entry"];
-            /** @description A figure as typed, where the check takes one */
-            typed?: string;
-            /**
-             * @description The system of a bare number
-             * @default in
-             * @enum {string}
-             */
-            units: "in" | "mm";
-            /** @description Where the check takes no figure */
-            state?: components["schemas"]["State"];
-            /** @description Reasons ticked, of those that the check has */
-            chips?: components["schemas"]["Chip"][];
-            /** @description Keep it although it is hard to believe */
-            confirmed?: boolean;
-            /** Format: date-time */
-            taken_at: string;
-        };
-        Batch: {
-            receipts: components["schemas"]["Receipt"][];
-            news: components["schemas"]["WalkNews"];
-        };
         BoardAnswer: {
             /** @description In the check's unit; missing where no figure was read */
             value?: number;
@@ -1383,6 +1348,95 @@ export interface components {
             ribbon: components["schemas"]["RibbonRow"][];
             whole_planter: components["schemas"]["RibbonRow"];
         };
+        HistoryReading: components["schemas"]["Answer"] & {
+            /** Format: uuid */
+            id: string;
+            result: components["schemas"]["Result"];
+            entry: components["schemas"]["Entry"];
+            typed: string | null;
+            confirmed: boolean;
+            /** Format: date-time */
+            taken_at: string;
+            taken_by: string;
+            season: number;
+            kind: components["schemas"]["WalkKind"];
+            /** @description False once a later reading of the same walk has taken its place */
+            holds: boolean;
+            verdict: components["schemas"]["Verdict"] | null;
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @enum {string} */
+        Verdict: "unchecked" | "sound" | "watch" | "change" | "failed";
+        RibbonRow: {
+            row: number;
+            verdict: components["schemas"]["Verdict"];
+            /** @description What a walk is expected to find; missing once somebody has looked, or where nothing is known */
+            expected?: components["schemas"]["Verdict"];
+            /** @description 0 to 1, of the worst part */
+            life_left: number | null;
+            /** @description Places of the row looked at */
+            checked: number;
+        };
+        TimelineReading: components["schemas"]["HistoryReading"] & {
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+        };
+        RowFitting: components["schemas"]["Fitting"] & {
+            /** @description In which it was fitted */
+            season: number;
+            removed_season: number | null;
+        };
+        RowShimMove: components["schemas"]["ShimMove"] & {
+            season: number;
+        };
+        RowRecord: {
+            row: number;
+            /** @description Figures and trouble of all walks, newest first; what was sound without a figure is left out */
+            readings: components["schemas"]["TimelineReading"][];
+            notes: components["schemas"]["Note"][];
+            photos: components["schemas"]["Photo"][];
+            /** @description What is fitted, and was, newest first */
+            fittings: components["schemas"]["RowFitting"][];
+            shim_moves: components["schemas"]["RowShimMove"][];
+            forecast: components["schemas"]["Forecast"];
+            /** @description Furrow metres that the row has run altogether */
+            run_m: number;
+        };
+        Reading: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /** @description 0 for a check of the whole planter */
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            /** @description recorded by default */
+            result?: components["schemas"]["Result"];
+            /** @description typed by default; rest_here, rest_of_row and rest_of_station go with looked_sound */
+            entry?: components["schemas"]["Entry"];
+            /** @description A figure as typed, where the check takes one */
+            typed?: string;
+            /**
+             * @description The system of a bare number
+             * @default in
+             * @enum {string}
+             */
+            units: "in" | "mm";
+            /** @description Where the check takes no figure */
+            state?: components["schemas"]["State"];
+            /** @description Reasons ticked, of those that the check has */
+            chips?: components["schemas"]["Chip"][];
+            /** @description Keep it although it is hard to believe */
+            confirmed?: boolean;
+            /** Format: date-time */
+            taken_at: string;
+        };
+        Batch: {
+            receipts: components["schemas"]["Receipt"][];
+            news: components["schemas"]["WalkNews"];
+        };
         Band: {
             /** @description In the check's unit, included; up to, not including, the next band */
             from: number;
@@ -1407,23 +1461,6 @@ export interface components {
         /** @description The bands of the checks that compare rows, by what the rows read now, by check */
         RowBands: {
             [key: string]: components["schemas"]["Bands"];
-        };
-        HistoryReading: components["schemas"]["Answer"] & {
-            /** Format: uuid */
-            id: string;
-            result: components["schemas"]["Result"];
-            entry: components["schemas"]["Entry"];
-            typed: string | null;
-            confirmed: boolean;
-            /** Format: date-time */
-            taken_at: string;
-            taken_by: string;
-            season: number;
-            kind: components["schemas"]["WalkKind"];
-            /** @description False once a later reading of the same walk has taken its place */
-            holds: boolean;
-            verdict: components["schemas"]["Verdict"] | null;
-            reasons: components["schemas"]["Reason"][];
         };
         NoteEntry: {
             /**
@@ -1485,43 +1522,6 @@ export interface components {
         Photo: components["schemas"]["Remark"] & {
             width: number;
             height: number;
-        };
-        /** @enum {string} */
-        Verdict: "unchecked" | "sound" | "watch" | "change" | "failed";
-        RibbonRow: {
-            row: number;
-            verdict: components["schemas"]["Verdict"];
-            /** @description What a walk is expected to find; missing once somebody has looked, or where nothing is known */
-            expected?: components["schemas"]["Verdict"];
-            /** @description 0 to 1, of the worst part */
-            life_left: number | null;
-            /** @description Places of the row looked at */
-            checked: number;
-        };
-        TimelineReading: components["schemas"]["HistoryReading"] & {
-            check: components["schemas"]["CheckKey"];
-            side: components["schemas"]["Side"];
-        };
-        RowFitting: components["schemas"]["Fitting"] & {
-            /** @description In which it was fitted */
-            season: number;
-            removed_season: number | null;
-        };
-        RowShimMove: components["schemas"]["ShimMove"] & {
-            season: number;
-        };
-        RowRecord: {
-            row: number;
-            /** @description Figures and trouble of all walks, newest first; what was sound without a figure is left out */
-            readings: components["schemas"]["TimelineReading"][];
-            notes: components["schemas"]["Note"][];
-            photos: components["schemas"]["Photo"][];
-            /** @description What is fitted, and was, newest first */
-            fittings: components["schemas"]["RowFitting"][];
-            shim_moves: components["schemas"]["RowShimMove"][];
-            forecast: components["schemas"]["Forecast"];
-            /** @description Furrow metres that the row has run altogether */
-            run_m: number;
         };
         WalkStep: components["schemas"]["Cell"] & {
             /** @description Only where the season's outlook counts; else the check's, or those of row_bands */
@@ -2676,6 +2676,31 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
+    row: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+                row: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The record of one row */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RowRecord"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
     storeNote: {
         parameters: {
             query?: never;
@@ -2988,31 +3013,6 @@ export interface operations {
                 };
             };
             422: components["responses"]["Refused"];
-        };
-    };
-    row: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
-                planter: components["parameters"]["planter"];
-                row: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The record of one row */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["RowRecord"];
-                };
-            };
-            404: components["responses"]["NotFound"];
         };
     };
     walks: {
