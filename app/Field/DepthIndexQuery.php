@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Field;
 
 use App\Models\Walk;
+use App\Walk\Board\Board;
 use App\Walk\Board\BoardQuery;
+use App\Walk\DepthAims;
+use Ustrel\Core\Field\BladeDepth;
 use Ustrel\Core\Field\DepthIndex;
 use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
@@ -22,25 +26,57 @@ final readonly class DepthIndexQuery
     {
     }
 
-    /** @return array{index: DepthIndex|null, tolerance: float, notch: Quantity} no index where no row was read */
-    public function of(Walk $walk): array
+    public function of(Walk $walk): DepthStops
     {
         $board = $this->boards->ofWalk($walk, $walk->planter);
         $allowed = $board->sheet->check(CheckKey::DepthStopNotch)?->figures['tolerance']->quantity;
-        $tolerance = $allowed === null ? self::TOLERANCE : $allowed->unit()->valueOf($allowed);
+        $tolerance = $allowed === null ? self::TOLERANCE : Unit::Notch->valueOf($allowed);
+        $lifts = self::notches($board, CheckKey::DepthStopNotch);
+        $notch = Unit::Millimetre->valueOf($board->sheet->notch->quantity);
+        $diameters = self::diameters($board);
+
+        return new DepthStops(
+            $lifts === [] ? null : DepthIndex::of($lifts, $tolerance, $walk->depth_school),
+            $walk->depth_school,
+            $tolerance,
+            $notch,
+            self::notches($board, CheckKey::DepthSetNotch),
+            array_map(Unit::Notch->valueOf(...), DepthAims::of($board->rowCount, $walk->depth_school, static fn (string $at): ?Quantity => self::read($board, $at))),
+            // What the wheels lift at has the blades in it already.
+            $lifts !== [] || $diameters === [] ? [] : array_filter(BladeDepth::moves($diameters, $notch)),
+        );
+    }
+
+    /** @return array<int, float> by row */
+    private static function notches(Board $board, CheckKey $check): array
+    {
         $notches = [];
         for ($row = 1; $row <= $board->rowCount; $row++) {
-            $place = new Place($row, CheckKey::DepthStopNotch, Side::Centre);
-            $notch = ($board->current[$place->key()] ?? null)?->quantity();
+            $notch = self::read($board, (new Place($row, $check, Side::Centre))->key());
             if ($notch !== null) {
-                $notches[$row] = $notch->unit()->valueOf($notch);
+                $notches[$row] = Unit::Notch->valueOf($notch);
             }
         }
 
-        return [
-            'index' => $notches === [] ? null : DepthIndex::of($notches, $tolerance, $walk->planter->workshop->depth_school),
-            'tolerance' => $tolerance,
-            'notch' => $board->sheet->notch->quantity,
-        ];
+        return $notches;
+    }
+
+    /** @return array<int, float> millimetres by row, the mean of both blades, of rows whose blades were both measured */
+    private static function diameters(Board $board): array
+    {
+        $diameters = [];
+        for ($row = 1; $row <= $board->rowCount; $row++) {
+            [$left, $right] = array_map(static fn (Side $side): ?Quantity => self::read($board, (new Place($row, CheckKey::OpenerBladeDiameter, $side))->key()), [Side::Left, Side::Right]);
+            if ($left !== null && $right !== null) {
+                $diameters[$row] = (Unit::Millimetre->valueOf($left) + Unit::Millimetre->valueOf($right)) / 2;
+            }
+        }
+
+        return $diameters;
+    }
+
+    private static function read(Board $board, string $at): ?Quantity
+    {
+        return ($board->current[$at] ?? null)?->quantity();
     }
 }

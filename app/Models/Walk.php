@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\SpecSheet as Sheet;
 use Ustrel\Core\Walk\WalkKind;
@@ -35,6 +36,7 @@ use Ustrel\Core\Walk\WalkOrder;
  * @property CarbonImmutable|null $reopened_at
  * @property CarbonImmutable|null $cautions_acknowledged_at
  * @property string|null $planned_acres what the season was to bring when the walk was made
+ * @property DepthSchool $depth_school
  * @property array<string, float> $measuring_sd how far the shop measured off, millimetres by check key
  * @property string $watch_chance over this chance of reaching the limit a part is watched, 0 to 1
  * @property int $guide_revision counts the changes that make a device get its guide anew
@@ -49,7 +51,7 @@ final class Walk extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'checks' => null, 'pack' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'measuring_sd' => '{}', 'guide_revision' => 0, 'imported' => false];
+    protected $attributes = ['equipment' => '{}', 'checks' => null, 'pack' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'measuring_sd' => '{}', 'depth_school' => 'handle', 'guide_revision' => 0, 'imported' => false];
 
     protected $casts = [
         'kind' => WalkKind::class,
@@ -58,6 +60,7 @@ final class Walk extends Model
         'equipment' => 'array',
         'checks' => 'array',
         'measuring_sd' => 'array',
+        'depth_school' => DepthSchool::class,
         'imported' => 'boolean',
         'cautions_acknowledged_at' => 'immutable_datetime',
         'started_at' => 'immutable_datetime',

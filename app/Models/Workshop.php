@@ -60,6 +60,12 @@ final class Workshop extends Model
         return array_map(floatval(...), $this->own_sd + $this->learned_sd);
     }
 
+    /** @return array<string, mixed> what a walk keeps of the shop's figures: once finished it goes by them for good */
+    public function ofWalk(): array
+    {
+        return ['watch_chance' => $this->watch_chance, 'measuring_sd' => $this->measuringSd(), 'depth_school' => $this->depth_school];
+    }
+
     /** @return HasMany<Planter, $this> */
     public function planters(): HasMany
     {

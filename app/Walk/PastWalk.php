@@ -77,8 +77,7 @@ final readonly class PastWalk
             'finished_at' => $ended,
             // What the season did bring is what it was to bring, as far as anybody can still tell.
             'planned_acres' => $planted->in($season) ?: $planted->lastBefore($season) ?? $this->planter->planned_acres,
-            'watch_chance' => $this->planter->workshop->watch_chance,
-            'measuring_sd' => $this->planter->workshop->measuringSd(),
+            ...$this->planter->workshop->ofWalk(),
             'imported' => true,
         ]))->countPlaces();
     }

@@ -52,8 +52,7 @@ final readonly class StartWalk
                 'started_at' => $start->at,
                 'cautions_acknowledged_at' => $start->at,
                 'planned_acres' => $record->plannedAcres(),
-                'watch_chance' => $planter->workshop->watch_chance,
-                'measuring_sd' => $planter->workshop->measuringSd(),
+                ...$planter->workshop->ofWalk(),
             ]);
             $walk->countPlaces()->save();
             $touched->walks[$walk->id] = true;

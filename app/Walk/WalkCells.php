@@ -37,7 +37,7 @@ final class WalkCells
     {
         $readings = self::newest($walk, static fn (Builder $readings): Builder => $readings);
 
-        return self::judged($walk->readSheet(), $readings, $readings, $outlooks);
+        return self::judged($walk, $walk->readSheet(), $readings, $readings, $outlooks);
     }
 
     /**
@@ -57,7 +57,7 @@ final class WalkCells
                 $readings[$key] ??= $cell;
             }
         }
-        $states = self::judged($sheet, $readings, $readings + $kept, $outlooks);
+        $states = self::judged($walk, $sheet, $readings, $readings + $kept, $outlooks);
         foreach ($kept as $key => $cell) {
             $states[$key] ??= self::asKept($cell);
         }
@@ -71,12 +71,17 @@ final class WalkCells
      * @param  array<string, Outlook>  $outlooks
      * @return array<string, CellState>
      */
-    private static function judged(SpecSheet $sheet, array $readings, array $all, array $outlooks): array
+    private static function judged(Walk $walk, SpecSheet $sheet, array $readings, array $all, array $outlooks): array
     {
         $figures = self::figures($sheet, $all);
+        $aims = null;
         $states = [];
         foreach ($readings as $key => $reading) {
-            $background = Background::ofRows($outlooks[$key] ?? null, $figures[$reading->check_key] ?? [], self::otherSide($sheet, self::place($reading), $all));
+            $place = self::place($reading);
+            if ($sheet->check($place->check)?->hasAims() === true) {
+                $aims ??= DepthAims::of($walk->row_count, $walk->depth_school, static fn (string $at): ?Quantity => isset($all[$at]) ? self::stored($all[$at])->answer()?->quantity : null);
+            }
+            $background = Background::ofRows($outlooks[$key] ?? null, $figures[$reading->check_key] ?? [], self::otherSide($sheet, $place, $all), $aims[$place->row] ?? null);
             $states[$key] = self::state($sheet, $reading, $background);
         }
 
@@ -152,7 +157,7 @@ final class WalkCells
     private static function newestAt(Walk $walk, SpecSheet $sheet, array $places): array
     {
         $checks = array_map(static fn (Place $place): string => $place->check->value, $places);
-        $comparing = array_keys(array_filter($sheet->checks, static fn (Check $check): bool => $check->comparesRows() && in_array($check->key->value, $checks, true)));
+        $comparing = array_keys(array_filter($sheet->checks, static fn (Check $check): bool => $check->comparesRows() && array_intersect(self::comparedWith($check), $checks) !== []));
         $rows = array_values(array_unique(array_map(static fn (Place $place): int => $place->row, $places)));
         $found = self::newest($walk, static fn (Builder $readings): Builder => $readings->where(static fn (Builder $which): Builder => $which
             ->where(static fn (Builder $those): Builder => $those->whereIn('row_number', $rows)->whereIn('check_key', array_values(array_unique($checks))))
@@ -167,6 +172,12 @@ final class WalkCells
         }
 
         return array_filter($found, static fn (stdClass $reading, string $key): bool => isset($read[$key]) || in_array($reading->check_key, $comparing, true), ARRAY_FILTER_USE_BOTH);
+    }
+
+    /** @return list<string> the checks whose readings a row is held against */
+    private static function comparedWith(Check $check): array
+    {
+        return $check->hasAims() ? array_column(DepthAims::CHECKS, 'value') : [$check->key->value];
     }
 
     /**

@@ -37,7 +37,7 @@ final readonly class LearnMeasuring
         $this->change->ofYard($workshopId, static function (Workshop $workshop) use ($moved): Closure {
             $workshop->update(['learned_sd' => $moved + $workshop->learned_sd]);
 
-            return static fn (Planter $planter, Touched $touched) => $touched->figures($planter, ['measuring_sd' => $planter->workshop->measuringSd()]);
+            return static fn (Planter $planter, Touched $touched) => $touched->figures($planter, $planter->workshop->ofWalk());
         });
     }
 

@@ -19,8 +19,8 @@ use Ustrel\Core\Wear\Ground;
  */
 final readonly class EditWorkshop
 {
-    /** What a forecast hangs on. */
-    private const OF_FORECASTS = ['watch_chance', 'time_zone', 'ground_factors', 'own_sd'];
+    /** What forecasts and open walks hang on. */
+    private const OF_JUDGEMENT = ['watch_chance', 'time_zone', 'ground_factors', 'own_sd', 'depth_school'];
 
     public function __construct(private Change $change)
     {
@@ -31,7 +31,7 @@ final readonly class EditWorkshop
     {
         return $this->change->ofYard($workshopId, static function (Workshop $workshop) use ($columns): ?Closure {
             $workshop->fill($columns);
-            [$counts, $newZone, $newGround] = [$workshop->isDirty(self::OF_FORECASTS), $workshop->isDirty('time_zone'), $workshop->isDirty('ground_factors')];
+            [$counts, $newZone, $newGround] = [$workshop->isDirty(self::OF_JUDGEMENT), $workshop->isDirty('time_zone'), $workshop->isDirty('ground_factors')];
             $workshop->save();
 
             return $counts ? static function (Planter $planter, Touched $touched) use ($newZone, $newGround): void {
@@ -39,7 +39,7 @@ final readonly class EditWorkshop
                     self::weighAnew($planter, $touched);
                 }
                 $touched->everything = $newZone;
-                $touched->figures($planter, ['watch_chance' => $planter->workshop->watch_chance, 'measuring_sd' => $planter->workshop->measuringSd()]);
+                $touched->figures($planter, $planter->workshop->ofWalk());
             } : null;
         });
     }

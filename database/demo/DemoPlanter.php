@@ -182,6 +182,7 @@ final readonly class DemoPlanter
             CheckKey::ClosingCentring => abs(0.05 * $noise),
             CheckKey::AirAtMeter => 18.5 + 0.12 * $noise,
             CheckKey::DepthStopNotch => $own->getInt(0, 5) === 0 ? 6 : 5,
+            CheckKey::DepthSetNotch => $this->figure(new Place($place->row, CheckKey::DepthStopNotch, $place->side), $seasonsRun) - 1,
             CheckKey::InnerShims => 3,
             CheckKey::MeterBenchSeasons => $seasonsRun % 2,
             CheckKey::RowCleanerSetting, CheckKey::DownforceSpringStep => 3,
@@ -189,7 +190,7 @@ final readonly class DemoPlanter
             CheckKey::DownforcePressure => 120,
             CheckKey::ToolbarHeight => 20,
             CheckKey::ToolbarPitch => 0.6,
-            CheckKey::TyrePressure => 60,
+            CheckKey::TyrePressure, CheckKey::TyrePressureSecond, CheckKey::TyrePressureThird, CheckKey::TyrePressureFourth => 60,
             default => 0.0,
         };
     }

@@ -122,7 +122,7 @@ final class LargeWorkshop
     {
         $answer = self::answer($check, $place, $season);
         // Checks that compare rows read alike on all of them.
-        $judgement = $check->judge($answer, Background::of(median: $check->comparesRows() ? $answer->quantity : null));
+        $judgement = $check->judge($answer, Background::of(median: $check->comparesRows() ? $answer->quantity : null, aim: $check->hasAims() ? $answer->quantity : null));
         $columns = StoredAnswer::columns($answer);
         $id = (string) Str::uuid7();
         $life = $answer->quantity === null ? null : $check->rule->lifeLeft($answer->quantity);

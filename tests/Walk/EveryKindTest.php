@@ -219,3 +219,38 @@ it('finds packs of shims that are not alike, on both sides, until they are', fun
     expect($told())->toBe(['1 left sound enough_left', '1 right sound enough_left', '2 left sound enough_left', '2 right sound enough_left']);
     expect($this->artisan('ustrel:rebuild'))->toBe(0);
 });
+
+it('judges the notch that is set now by what the row carries, whichever of the two is read last', function (): void {
+    $planter = $this->planter(['row_count' => 5]);
+    $walk = $this->openWalk($planter, null);
+    $notch = fn (int $row, string $check, string $typed): array => $this->reading($row, $typed, ['check' => $check, 'side' => 'centre', 'confirmed' => true]);
+    $verdicts = function () use ($planter): array {
+        $cells = $this->getJson("/api/planters/{$planter->id}/board")->json('cells');
+
+        return array_map(fn (int $row): string => $this->cellAt($cells, $row, 'depth_set_notch', 'centre')['now']['verdict'], range(1, 5));
+    };
+    $this->send($walk, ...array_map(fn (int $row): array => $notch($row, 'depth_set_notch', $row === 4 ? '6' : '5'), range(1, 5)))->assertOk();
+    expect($verdicts())->toBe(['sound', 'sound', 'sound', 'watch', 'sound']);
+
+    // Row 3 lifts 3 notches higher than the rest: set like them it plants shallow. Row 4 is right where it is.
+    $this->send($walk, ...array_map(fn (int $row, string $lifts): array => $notch($row, 'depth_stop_notch', $lifts), range(1, 5), ['5', '5', '8', '6', '5']))->assertOk();
+    expect($verdicts())->toBe(['sound', 'sound', 'change', 'sound', 'sound']);
+    $index = $this->getJson("/api/walks/{$walk->id}/depth-index")->json();
+    expect($index['set'][2])->toEqual(['row' => 3, 'notch' => 5, 'aim' => 8])->and($index['blades'])->toBe([]);
+    $bands = $this->getJson("/api/planters/{$planter->id}/guide")->json('row_bands');
+    expect(collect($bands['depth_set_notch 3'])->firstWhere('verdict', 'sound')['reasons'][0])->toMatchArray(['code' => 'at_aim', 'ref' => 8]);
+
+    // A shop that re-indexes its stops sets all alike; and what hangs on it is drawn as a rebuild would.
+    $this->patchJson('/api/workshop', ['depth_school' => 'reindex'])->assertOk();
+    expect($verdicts())->toBe(['sound', 'sound', 'sound', 'watch', 'sound'])
+        ->and($this->artisan('ustrel:rebuild'))->toBe(0);
+});
+
+it('says how rows with other blades are to be set, as long as nobody has measured where the wheels lift', function (): void {
+    $planter = $this->planter(['row_count' => 3]);
+    $walk = $this->openWalk($planter, null);
+    $blades = fn (int $row, string $typed): array => array_map(fn (string $side): array => $this->reading($row, $typed, ['side' => $side, 'confirmed' => true]), ['left', 'right']);
+    // 1/2 in lost is 1/4 in of depth: one notch.
+    $this->send($walk, ...$blades(1, '14 1/2'), ...$blades(2, '15'), ...$blades(3, '14 1/2'))->assertOk();
+    expect($this->getJson("/api/walks/{$walk->id}/depth-index")->json('blades'))->toEqual([['row' => 2, 'move' => -1]]);
+});

@@ -52,7 +52,7 @@ it('warns next year of what was hard to open, and keeps a note to its walk', fun
 
     $notes = $this->getJson("/api/planters/{$this->planterUnderTest->id}/guide")->json('notes');
     expect($notes)->toHaveCount(1)
-        ->and($notes[0])->toMatchArray(['kind' => 'hard_joint', 'text' => 'Bolt seized', 'row' => 3, 'station' => 'gauge_wheels', 'season' => 2025]);
+        ->and($notes[0])->toMatchArray(['kind' => 'hard_joint', 'text' => 'Bolt seized', 'row' => 3, 'season' => 2025]);
     expect($this->getJson("/api/planters/{$this->planterUnderTest->id}/rows/3")->json('notes'))->toHaveCount(2);
 });
 

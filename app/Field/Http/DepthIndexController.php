@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Field\RowIndex;
 
-#[OA\Schema(schema: 'DepthIndex', required: ['school', 'tolerance', 'notch_mm', 'median', 'spread_before', 'spread_after', 'rows'], properties: [
+#[OA\Schema(schema: 'DepthIndex', required: ['school', 'tolerance', 'notch_mm', 'median', 'spread_before', 'spread_after', 'rows', 'set', 'blades'], properties: [
     new OA\Property(property: 'school', description: 'What the shop does about it', type: 'string', enum: DepthSchool::class),
     new OA\Property(property: 'tolerance', description: 'Notches that a row may be off', type: 'number'),
     new OA\Property(property: 'notch_mm', description: 'What one notch moves the gauge wheels by', type: 'number'),
@@ -25,6 +25,15 @@ use Ustrel\Core\Field\RowIndex;
         new OA\Property(property: 'offset', description: 'Notches above the median', type: 'number'),
         new OA\Property(property: 'move', description: 'Notches, halves too, up where positive: how much higher than the rest it is set, or how far its stop is re-indexed', type: 'number'),
     ], type: 'object')),
+    new OA\Property(property: 'set', description: 'The rows whose notch was read as it is set now', type: 'array', items: new OA\Items(required: ['row', 'notch', 'aim'], properties: [
+        new OA\Property(property: 'row', type: 'integer'),
+        new OA\Property(property: 'notch', type: 'number'),
+        new OA\Property(property: 'aim', description: 'Where it belongs: the common notch with what the row carries; null while too few are set', type: 'number', nullable: true),
+    ], type: 'object')),
+    new OA\Property(property: 'blades', description: 'Where nobody measured where the wheels lift: rows that have to be set otherwise because of their blades alone', type: 'array', items: new OA\Items(required: ['row', 'move'], properties: [
+        new OA\Property(property: 'row', type: 'integer'),
+        new OA\Property(property: 'move', description: 'Notches, higher where positive', type: 'number'),
+    ], type: 'object')),
 ])]
 final class DepthIndexController extends Controller
 {
@@ -34,16 +43,18 @@ final class DepthIndexController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function __invoke(Walk $walk, DepthIndexQuery $depth): JsonResponse
     {
-        ['index' => $index, 'tolerance' => $tolerance, 'notch' => $notch] = $depth->of($walk->load(['planter.specSheet', 'planter.workshop']));
+        $stops = $depth->of($walk->load(['planter.specSheet', 'planter.workshop']));
 
         return new JsonResponse([
-            'school' => $walk->planter->workshop->depth_school->value,
-            'tolerance' => $tolerance,
-            'notch_mm' => $notch->unit()->valueOf($notch),
-            'median' => $index?->median,
-            'spread_before' => $index?->spreadBefore,
-            'spread_after' => $index?->spreadAfter,
-            'rows' => array_map(static fn (RowIndex $row): array => (array) $row, $index->rows ?? []),
+            'school' => $stops->school->value,
+            'tolerance' => $stops->tolerance,
+            'notch_mm' => $stops->notch,
+            'median' => $stops->index?->median,
+            'spread_before' => $stops->index?->spreadBefore,
+            'spread_after' => $stops->index?->spreadAfter,
+            'rows' => array_map(static fn (RowIndex $row): array => (array) $row, $stops->index->rows ?? []),
+            'set' => array_map(static fn (int $row, float $notch): array => ['row' => $row, 'notch' => $notch, 'aim' => $stops->aims[$row] ?? null], array_keys($stops->set), $stops->set),
+            'blades' => array_map(static fn (int $row, float $move): array => ['row' => $row, 'move' => $move], array_keys($stops->blades), $stops->blades),
         ]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Http;
 
 use App\Walk\Board\Board;
+use App\Walk\DepthAims;
 use App\Walk\ReasonShape;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Measure\Quantity;
@@ -12,6 +13,7 @@ use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\Band;
 use Ustrel\Core\Spec\Bands;
 use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Walk\Doubt;
 use Ustrel\Core\Walk\Plausibility;
 
@@ -30,7 +32,7 @@ use Ustrel\Core\Walk\Plausibility;
 ])]
 #[OA\Schema(schema: 'RowDoubts', description: 'What the other rows make hard to believe, by check', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Doubt'))]
 #[OA\Schema(schema: 'Bands', type: 'array', items: new OA\Items(ref: '#/components/schemas/Band'))]
-#[OA\Schema(schema: 'RowBands', description: 'The bands of the checks that compare rows, by what the rows read now, by check', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Bands'))]
+#[OA\Schema(schema: 'RowBands', description: 'The bands of the checks that compare rows, by what the rows read now: by check, or by check and row with a space between where each row has an aim of its own', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/Bands'))]
 final class GuideShape
 {
     /** @return list<array<string, mixed>> */
@@ -59,12 +61,26 @@ final class GuideShape
     public static function rowBands(Board $board): array
     {
         $figures = $board->figures();
-        $comparing = array_filter($board->sheet->checks, static fn (Check $check): bool => $check->comparesRows());
+        $comparing = array_filter($board->sheet->checks, static fn (Check $check): bool => $check->comparesRows() && ! $check->hasAims());
 
-        return array_map(
+        return self::aimBands($board) + array_map(
             static fn (Check $check): array => self::bands($check, Background::ofRows(null, $figures[$check->key->value] ?? [])),
             $comparing,
         );
+    }
+
+    /** @return array<string, list<array<string, mixed>>> by check key and row: each row has an aim of its own */
+    private static function aimBands(Board $board): array
+    {
+        $check = $board->sheet->check(CheckKey::DepthSetNotch);
+        $school = $board->walk === null ? $board->planter->workshop->depth_school : $board->walk->depth_school;
+        $aims = $check === null ? [] : DepthAims::of($board->rowCount, $school, static fn (string $at): ?Quantity => ($board->current[$at] ?? null)?->quantity());
+        $bands = [];
+        foreach ($aims as $row => $aim) {
+            $bands["{$check->key->value} {$row}"] = self::bands($check, Background::of(aim: $aim));
+        }
+
+        return $bands;
     }
 
     /** @return array<string, mixed> */

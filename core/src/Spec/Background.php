@@ -16,17 +16,19 @@ final readonly class Background
         public ?Quantity $median,
         /** What the same check reads on the other side of the row; null where it has none, or nobody has looked. */
         public ?Quantity $otherSide,
+        /** What this row is to be set at, by what all rows read; null where nobody knows. */
+        public ?Quantity $aim,
     ) {
     }
 
-    public static function of(?Outlook $outlook = null, ?Quantity $median = null, ?Quantity $otherSide = null): self
+    public static function of(?Outlook $outlook = null, ?Quantity $median = null, ?Quantity $otherSide = null, ?Quantity $aim = null): self
     {
-        return new self($outlook, $median, $otherSide);
+        return new self($outlook, $median, $otherSide, $aim);
     }
 
     /** @param  list<Quantity>  $readings  of one check, all rows read so far */
-    public static function ofRows(?Outlook $outlook, array $readings, ?Quantity $otherSide = null): self
+    public static function ofRows(?Outlook $outlook, array $readings, ?Quantity $otherSide = null, ?Quantity $aim = null): self
     {
-        return new self($outlook, Rows::of($readings)?->median, $otherSide);
+        return new self($outlook, Rows::of($readings)?->median, $otherSide, $aim);
     }
 }

@@ -142,6 +142,7 @@ final class Catalogue
             'gauge_touch' => Define::touch(Station::GaugeWheels)->leftAndRight(),
 
             'depth_stop_notch' => Define::setting(Station::DepthStop, Unit::Notch, RuleName::LikeRowsChange),
+            'depth_set_notch' => Define::setting(Station::DepthStop, Unit::Notch, RuleName::NearAim),
 
             'firmer_tip' => Define::condition(Station::SeedFirmer, ['worn' => $change, 'missing' => $change])->where($firmer),
             'firmer_tension' => Define::condition(Station::SeedFirmer, ['too_loose' => $change, 'too_tight' => $change])->where($firmer),

@@ -71,7 +71,13 @@ final readonly class Check
     /** Whether one row's verdict hangs on what the other rows read. */
     public function comparesRows(): bool
     {
-        return $this->rule instanceof NearMedian;
+        return $this->rule instanceof NearMedian || $this->rule instanceof NearAim;
+    }
+
+    /** Whether each row has an aim of its own, by what all rows read. */
+    public function hasAims(): bool
+    {
+        return $this->rule instanceof NearAim;
     }
 
     /** Whether one side's verdict hangs on what the other side reads. */

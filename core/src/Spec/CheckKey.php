@@ -68,6 +68,7 @@ enum CheckKey: string
     case GaugeArmPlay = 'gauge_arm_play';
     case GaugeTouch = 'gauge_touch';
     case DepthStopNotch = 'depth_stop_notch';
+    case DepthSetNotch = 'depth_set_notch';
     case FirmerTip = 'firmer_tip';
     case FirmerTension = 'firmer_tension';
     case PressWheel = 'press_wheel';

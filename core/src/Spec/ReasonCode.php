@@ -49,6 +49,10 @@ enum ReasonCode: string
     case OverBound = 'over_bound';
     case UnderBound = 'under_bound';
 
+    case AtAim = 'at_aim';
+    case AboveAim = 'above_aim';
+    case BelowAim = 'below_aim';
+
     case EnoughLeft = 'enough_left';
     case TooFewLeft = 'too_few_left';
     /** The other side, which is the reference, has another number. */

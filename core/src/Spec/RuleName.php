@@ -25,6 +25,8 @@ enum RuleName: string
     case LikeRowsWatch = 'like_rows_watch';
     /** Near the median of the rows; else to be adjusted. */
     case LikeRowsChange = 'like_rows_change';
+    /** Near an aim of the row's own. */
+    case NearAim = 'near_aim';
     case AtLeast = 'at_least';
     case DueAfter = 'due_after';
     /** No more than a limit of the shop's own. */
@@ -52,6 +54,7 @@ enum RuleName: string
             self::Centring => ['limit', 'limit_spiked'],
             self::Target => ['target', 'tolerance'],
             self::LikeRowsWatch, self::LikeRowsChange => ['tolerance'],
+            self::NearAim => ['watch', 'limit'],
             self::AtLeast => ['least'],
             self::DueAfter => ['interval'],
             self::AtMost, self::NotUnder => ['limit'],
@@ -82,6 +85,7 @@ enum RuleName: string
             self::Target => new LikePartner($figure['target'], $figure['tolerance']),
             self::LikeRowsWatch => new NearMedian($figure['tolerance'], Verdict::Watch),
             self::LikeRowsChange => new NearMedian($figure['tolerance'], Verdict::Change),
+            self::NearAim => new NearAim($figure['watch'], $figure['limit']),
             self::AtLeast => new AtLeast($figure['least']),
             self::DueAfter => new DueAfter($figure['interval']),
             self::AtMost => new Bound($figure['limit'], true),

@@ -762,6 +762,19 @@ export interface components {
                 /** @description Notches, halves too, up where positive: how much higher than the rest it is set, or how far its stop is re-indexed */
                 move: number;
             }[];
+            /** @description The rows whose notch was read as it is set now */
+            set: {
+                row: number;
+                notch: number;
+                /** @description Where it belongs: the common notch with what the row carries; null while too few are set */
+                aim: number | null;
+            }[];
+            /** @description Where nobody measured where the wheels lift: rows that have to be set otherwise because of their blades alone */
+            blades: {
+                row: number;
+                /** @description Notches, higher where positive */
+                move: number;
+            }[];
         };
         /** @description One line a station, front to back */
         Glance: {
@@ -1125,7 +1138,7 @@ export interface components {
             already: components["schemas"]["Import"] | null;
         };
         /** @enum {string} */
-        CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "fertilizer_band_offset" | "fertilizer_band_depth" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "arm_body" | "downforce_spring_step" | "downforce_spring" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "drive_tab" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "firmer_tip" | "firmer_tension" | "press_wheel" | "closing_gap" | "closing_centring" | "closing_pressure" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "tyre_pressure_2" | "tyre_pressure_3" | "tyre_pressure_4" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting" | "own_1" | "own_2" | "own_3" | "own_4" | "own_5" | "own_6" | "own_7" | "own_8" | "own_9" | "own_10" | "own_11" | "own_12" | "own_13" | "own_14" | "own_15" | "own_16" | "own_17" | "own_18" | "own_19" | "own_20" | "own_21" | "own_22" | "own_23" | "own_24";
+        CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "fertilizer_band_offset" | "fertilizer_band_depth" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "arm_body" | "downforce_spring_step" | "downforce_spring" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "drive_tab" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "depth_set_notch" | "firmer_tip" | "firmer_tension" | "press_wheel" | "closing_gap" | "closing_centring" | "closing_pressure" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "tyre_pressure_2" | "tyre_pressure_3" | "tyre_pressure_4" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting" | "own_1" | "own_2" | "own_3" | "own_4" | "own_5" | "own_6" | "own_7" | "own_8" | "own_9" | "own_10" | "own_11" | "own_12" | "own_13" | "own_14" | "own_15" | "own_16" | "own_17" | "own_18" | "own_19" | "own_20" | "own_21" | "own_22" | "own_23" | "own_24";
         /** @enum {string} */
         CheckKind: "measure" | "touch" | "condition" | "count" | "setting" | "yes_no";
         /** @enum {string} */
@@ -1170,7 +1183,7 @@ export interface components {
             /** @description Of its figure; null where it takes none */
             unit: components["schemas"]["Unit"] | null;
             /** @enum {string} */
-            rule: "wear_limit" | "window" | "play_limit" | "chain_stretch" | "range" | "closing_gap" | "centring" | "target" | "like_rows_watch" | "like_rows_change" | "at_least" | "due_after" | "at_most" | "not_under" | "recorded";
+            rule: "wear_limit" | "window" | "play_limit" | "chain_stretch" | "range" | "closing_gap" | "centring" | "target" | "like_rows_watch" | "like_rows_change" | "near_aim" | "at_least" | "due_after" | "at_most" | "not_under" | "recorded";
             sides: components["schemas"]["Side"][];
             /** @description Of the spec sheet, by name */
             figures: {
@@ -1458,7 +1471,7 @@ export interface components {
             [key: string]: components["schemas"]["Doubt"];
         };
         Bands: components["schemas"]["Band"][];
-        /** @description The bands of the checks that compare rows, by what the rows read now, by check */
+        /** @description The bands of the checks that compare rows, by what the rows read now: by check, or by check and row with a space between where each row has an aim of its own */
         RowBands: {
             [key: string]: components["schemas"]["Bands"];
         };

@@ -10,7 +10,7 @@ import { printApart, printQuantity, stepsPerUnit, toSteps } from './quantity'
  * the other side reads, where the two are held against each other.
  */
 export function bandsAt(step: WalkStep, check: Check, rowBands: Record<string, Band[]>, other: number | null): Band[] {
-  const bands = step.bands ?? rowBands[step.check] ?? check.bands
+  const bands = step.bands ?? rowBands[`${step.check} ${step.row}`] ?? rowBands[step.check] ?? check.bands
   return other === null || check.sides_within === null ? bands : besideOther(bands, check, other, check.sides_within)
 }
 

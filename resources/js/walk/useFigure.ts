@@ -40,8 +40,15 @@ export function useFigure(of: MaybeRefOrGetter<Figure>) {
   })
   const doubts = (figure: number) => doubtsAbout(toValue(of).doubts, figure)
   const raised = computed(() => (doubted.value === null || value.value === null ? [] : doubts(value.value)))
+  /** Where this row belongs, by what all rows read. */
+  const aim = computed(
+    () =>
+      toValue(of)
+        .bands.flatMap((band) => band.reasons)
+        .find(({ code }) => code === 'at_aim')?.ref ?? null,
+  )
   const marks = computed(() =>
-    Object.entries(check.value.marks)
+    Object.entries(aim.value === null ? check.value.marks : { ...check.value.marks, aim: aim.value })
       .filter(([name]) => name !== 'new')
       .map(([name, value]) => ({ value, label: say(`mark.${name}`) })),
   )
@@ -70,5 +77,5 @@ export function useFigure(of: MaybeRefOrGetter<Figure>) {
 
   watch(typed, () => (complaint.value = ''))
 
-  return { typed, complaint, unit, value, judgement, reasons, last, sinceLast, raised, marks, enter, clear }
+  return { typed, complaint, unit, value, judgement, reasons, last, sinceLast, raised, aim, marks, enter, clear }
 }

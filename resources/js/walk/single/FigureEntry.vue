@@ -24,12 +24,13 @@ const emit = defineEmits<{ store: [typed: string, confirmed: boolean] }>()
 
 const { units, quantity, beside, unitName } = useUnits()
 const field = useTemplateRef<HTMLInputElement>('field')
-const { typed, complaint, unit, value, judgement, reasons, last, sinceLast, raised, marks, ...figure } = useFigure(
+const { typed, complaint, unit, value, judgement, reasons, last, sinceLast, raised, aim, marks, ...figure } = useFigure(
   () => ({ step, check, bands, doubts }),
 )
 
 /** What the reading is held against, and where that figure comes from. */
 const basis = computed(() => {
+  if (aim.value !== null) return `This row belongs at ${quantity(aim.value, unit.value)}.`
   const { low, high, limit } = check.marks
   const source = Object.values(check.figures)[0]?.source
   if (low !== undefined && high !== undefined)

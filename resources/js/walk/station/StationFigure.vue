@@ -27,7 +27,7 @@ const emit = defineEmits<{
 const { units, quantity, unitName } = useUnits()
 const field = useTemplateRef<HTMLInputElement>('field')
 const figure = useFigure(() => ({ step, check, bands, doubts }))
-const { typed, complaint, unit, value, judgement, reasons, last, sinceLast, raised, marks } = figure
+const { typed, complaint, unit, value, judgement, reasons, last, sinceLast, raised, aim, marks } = figure
 
 const name = computed(() => [say(`measure.${check.key}`), say(`side.${step.side}`)].filter(Boolean).join(', '))
 const spoken = computed(
@@ -92,6 +92,7 @@ defineExpose({
         <fraction-text :text="reasons" /> <fraction-text class="quiet" :text="sinceLast" />
       </template>
       <span v-else class="quiet"
+        ><template v-if="aim !== null">Belongs at {{ quantity(aim, unit) }}. </template
         ><fraction-text v-if="last !== null" :text="`${step.last?.season}: ${quantity(last, unit)}`"
       /></span>
     </div>

@@ -22,6 +22,16 @@ const choose = (depth_school: (typeof schools)[number]) =>
     await body(api.PATCH('/api/workshop', { body: { depth_school } }))
     await query.refetch()
   })
+const setOf = computed(() => new Map(index.value?.set.map((row) => [row.row, row])))
+/** What is set now, and where it belongs if that is elsewhere. */
+function wordSet(row: number): string {
+  const set = setOf.value.get(row)
+  if (!set) return ''
+  return set.aim === null || Math.abs(set.notch - set.aim) <= 0.5
+    ? `set at ${set.notch}`
+    : `set at ${set.notch}: belongs at ${set.aim}`
+}
+const isOut = (row: number) => wordSet(row).includes('belongs')
 const toMove = computed(() => index.value?.rows.filter((row) => row.move !== 0) ?? [])
 const furthest = computed(() => Math.max(2, ...(index.value?.rows.map((row) => Math.abs(row.offset)) ?? [])))
 /** Whole and half notches, as they are said. */
@@ -44,6 +54,17 @@ function wordOf(move: number): string {
     <template v-if="index">
       <template v-if="index.median === null">
         <blocks-drawing />
+        <p v-if="index.blades.length > 0">
+          By the blades alone, until that is measured:
+          <strong v-for="{ row, move } in index.blades" :key="row" class="blades"
+            >row {{ row }} {{ notches(move) }} {{ move > 0 ? 'higher' : 'lower' }}</strong
+          >. A blade that has lost diameter cuts shallower by half of it.
+        </p>
+        <p v-if="index.set.some(({ row }) => isOut(row))" class="change">
+          <strong v-for="{ row } in index.set.filter((one) => isOut(one.row))" :key="row" class="blades"
+            >Row {{ row }} {{ wordSet(row) }}</strong
+          >
+        </p>
         <p>Equal blocks under all gauge wheels; note the notch at which each row's wheels just lift.</p>
         <v-btn
           variant="outlined"
@@ -84,13 +105,14 @@ function wordOf(move: number): string {
             /></span>
             <span class="notch">{{ row.notch }}</span>
             <strong class="move">{{ row.move === 0 ? '' : wordOf(row.move) }}</strong>
+            <span :class="['set', isOut(row.row) ? 'change' : 'quiet']">{{ wordSet(row.row) }}</span>
           </li>
         </ol>
         <p v-if="toMove.length === 0">Nothing to do: set all rows to the same notch.</p>
         <template v-else>
           <p v-if="index.school === 'handle'">
-            Set the rows named so much higher or lower than the rest, always. With all rows set alike the depth differs
-            by
+            Set the rows named so much higher or lower than the rest, always; each row’s card says the notch it belongs
+            at. With all rows set alike the depth differs by
             {{ notches(index.spread_before ?? 0) }}, so set by {{ notches(index.spread_after ?? 0) }}.
           </p>
           <p v-else>
@@ -112,7 +134,7 @@ function wordOf(move: number): string {
 }
 li {
   display: grid;
-  grid-template-columns: 30px 1fr 34px 150px;
+  grid-template-columns: 30px minmax(60px, 1fr) 34px minmax(0, 130px) minmax(0, 170px);
   align-items: center;
   gap: 8px;
   min-height: 26px;
@@ -132,6 +154,14 @@ li {
   inset: 2px auto;
   background: currentColor;
   border-radius: 2px;
+}
+@media (max-width: 700px) {
+  li {
+    grid-template-columns: 24px minmax(30px, 1fr) 28px minmax(0, 110px) minmax(0, 110px);
+  }
+}
+.blades + .blades::before {
+  content: ', ';
 }
 .notch {
   text-align: right;

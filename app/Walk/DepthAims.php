@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Walk;
+
+use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Field\SetNotches;
+use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\Place;
+
+/** At which notch each row's depth stop is to be set, by what a walk reads. */
+final class DepthAims
+{
+    /** What the aims hang on. */
+    public const CHECKS = [CheckKey::DepthStopNotch, CheckKey::DepthSetNotch];
+
+    /**
+     * @param  callable(string): (Quantity|null)  $read  what is read at a place, by its key
+     * @return array<int, Quantity> by row; none while too few are set
+     */
+    public static function of(int $rows, DepthSchool $school, callable $read): array
+    {
+        [$lifts, $set] = array_map(static fn (CheckKey $check): array => self::notches($rows, $check, $read), self::CHECKS);
+
+        return array_map(Unit::Notch->quantityOf(...), SetNotches::aims(range(1, $rows), $set, $lifts, $school));
+    }
+
+    /**
+     * @param  callable(string): (Quantity|null)  $read
+     * @return array<int, float> by row
+     */
+    private static function notches(int $rows, CheckKey $check, callable $read): array
+    {
+        $notches = [];
+        for ($row = 1; $row <= $rows; $row++) {
+            $notch = $read((new Place($row, $check, Side::Centre))->key());
+            if ($notch !== null) {
+                $notches[$row] = Unit::Notch->valueOf($notch);
+            }
+        }
+
+        return $notches;
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Field;
+
+/**
+ * At which notch each row is to be set so that all plant as deep: a notch common to all, and what the row carries because its
+ * stop lifts higher or lower than the rest.
+ */
+final class SetNotches
+{
+    /** With fewer rows nobody knows which of them is out. */
+    private const FEWEST = 3;
+
+    /**
+     * The common notch is the one that most rows are set to, their own offsets taken off: the median.
+     *
+     * @param  list<int>  $rows
+     * @param  array<int, float>  $set  notches as they are set now, by row
+     * @param  array<int, float>  $lifts  notches at which the wheels just lift, by row; a row that was not measured carries nothing
+     * @return array<int, float> notches by row, to the half; none with fewer than three rows set
+     */
+    public static function aims(array $rows, array $set, array $lifts, DepthSchool $school): array
+    {
+        if (count($set) < self::FEWEST) {
+            return [];
+        }
+        $offsets = $lifts === [] || $school === DepthSchool::Reindex ? [] : self::offsets($lifts);
+        $common = self::median(array_map(static fn (int $row): float => $set[$row] - ($offsets[$row] ?? 0.0), array_keys($set)));
+        $aims = [];
+        foreach ($rows as $row) {
+            $aims[$row] = round(2 * ($common + ($offsets[$row] ?? 0.0))) / 2;
+        }
+
+        return $aims;
+    }
+
+    /**
+     * @param  non-empty-array<int, float>  $lifts
+     * @return array<int, float>
+     */
+    private static function offsets(array $lifts): array
+    {
+        $offsets = [];
+        foreach (DepthIndex::of($lifts, 0.0, DepthSchool::Handle)->rows as $row) {
+            $offsets[$row->row] = $row->move;
+        }
+
+        return $offsets;
+    }
+
+    /** @param  non-empty-list<float>  $values */
+    private static function median(array $values): float
+    {
+        sort($values);
+        $count = count($values);
+
+        return ($values[intdiv($count - 1, 2)] + $values[intdiv($count, 2)]) / 2;
+    }
+}
