@@ -14,6 +14,7 @@ use App\Models\Workshop;
 use App\Record\Change;
 use App\Record\Touched;
 use App\Walk\Board\StoredAnswer;
+use App\Wear\LearnMeasuring;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -42,8 +43,10 @@ final readonly class DemoScenario
 
     private const SECONDS_A_READING = 15;
 
-    public function __construct(private Change $change)
-    {
+    public function __construct(
+        private Change $change,
+        private LearnMeasuring $learn,
+    ) {
     }
 
     public function load(CarbonImmutable $today): void
@@ -59,6 +62,8 @@ final readonly class DemoScenario
                 $this->planter($planter, $lowmoor, $today);
             }
         });
+        // As when the last of their walks was finished.
+        Workshop::query()->pluck('id')->each(fn (int $workshop) => ($this->learn)($workshop));
     }
 
     /** @param  non-empty-list<array{string, string}>  $people names and emails, the one who walks first */
