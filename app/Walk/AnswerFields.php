@@ -6,13 +6,13 @@ namespace App\Walk;
 
 use App\Record\Fields;
 use App\Record\Refused;
-use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\Unreadable;
 use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKind;
 use Ustrel\Core\Spec\Chip;
+use Ustrel\Core\Spec\SidedFigure;
 use Ustrel\Core\Spec\State;
 
 /** Reads what is sent as the answer to a check: a figure as typed, or a state with the reasons ticked. */
@@ -28,15 +28,17 @@ final class AnswerFields
             throw self::wrongKind($check, $row);
         }
 
-        return $check->kind->takesFigure() ? self::figure($fields, $check->unit) : self::state($fields, $check, $row);
+        return $check->kind->takesFigure() ? self::figure($fields, $check) : self::state($fields, $check, $row);
     }
 
-    private static function figure(Fields $fields, Unit $unit): Answer
+    private static function figure(Fields $fields, Check $check): Answer
     {
         $typed = $fields->text('typed', self::LONGEST_TYPED, $fields->said('typed') === '?' ? 'refused.not_typed' : 'refused.typed_too_long');
         $system = $fields->oneOf('units', UnitSystem::class, 'refused.unknown_units') ?? UnitSystem::Inch;
         try {
-            return Answer::figure($unit->read($typed, $system));
+            $sided = $check->definition->chips === [] ? null : SidedFigure::read($typed);
+
+            return Answer::figure($check->unit->read($sided->figure ?? $typed, $system), $sided?->side === null ? [] : [$sided->side]);
         } catch (Unreadable $unreadable) {
             throw Refused::unreadable('typed', $unreadable);
         }

@@ -254,3 +254,20 @@ it('says how rows with other blades are to be set, as long as nobody has measure
     $this->send($walk, ...$blades(1, '14 1/2'), ...$blades(2, '15'), ...$blades(3, '14 1/2'))->assertOk();
     expect($this->getJson("/api/walks/{$walk->id}/depth-index")->json('blades'))->toEqual([['row' => 2, 'move' => -1]]);
 });
+
+it('keeps to which side the closing wheels are off, from a device and from a file', function (): void {
+    $planter = $this->planter(['row_count' => 3]);
+    $walk = $this->openWalk($planter, null);
+    $off = fn (int $row, string $typed): array => $this->reading($row, $typed, ['check' => 'closing_centring', 'side' => 'centre']);
+    $this->send($walk, $off(1, '3/8 L'), $off(2, '5 mm right'), $off(3, '1/8'))->assertOk();
+    $cells = $this->getJson("/api/planters/{$planter->id}/board")->json('cells');
+    $now = fn (int $row): array => $this->cellAt($cells, $row, 'closing_centring', 'centre')['now'];
+    expect($now(1))->toMatchArray(['value' => 9.525, 'chips' => ['off_left'], 'verdict' => 'change'])
+        ->and(array_column($now(1)['reasons'], 'code'))->toBe(['off_centre', 'chip.off_left'])
+        ->and($now(2))->toMatchArray(['value' => 5, 'chips' => ['off_right']])
+        ->and($now(3)['chips'] ?? [])->toBe([]);
+    // A side where none can be said is no figure.
+    $this->send($walk, $this->reading(1, '14 3/8 L'))->assertOk()->assertJsonPath('receipts.0.outcome', 'refused');
+    $this->send($walk, $off(1, 'L'))->assertOk()->assertJsonPath('receipts.0.outcome', 'refused');
+    expect($this->artisan('ustrel:rebuild'))->toBe(0);
+});

@@ -43,7 +43,7 @@ final readonly class StoredAnswer
     public function answer(): ?Answer
     {
         if ($this->value !== null) {
-            return Answer::figure(self::unit($this->check)->quantityOf($this->value));
+            return Answer::figure(self::unit($this->check)->quantityOf($this->value), $this->chips());
         }
 
         return $this->state === null ? null : Answer::state(State::from($this->state), $this->chips());

@@ -17,9 +17,10 @@ final readonly class Answer
     ) {
     }
 
-    public static function figure(Quantity $quantity): self
+    /** @param  list<Chip>  $chips  what goes with the figure, such as the side to which it is off */
+    public static function figure(Quantity $quantity, array $chips = []): self
     {
-        return new self($quantity, null, []);
+        return new self($quantity, null, $chips);
     }
 
     /** @param  list<Chip>  $chips */

@@ -95,7 +95,9 @@ final readonly class Check
     public function judge(Answer $answer, Background $background): Judgement
     {
         if ($answer->quantity !== null) {
-            return $this->rule->judge($answer->quantity, $background);
+            $judgement = $this->rule->judge($answer->quantity, $background);
+
+            return $answer->chips === [] ? $judgement : Judgement::of($judgement->verdict, ...$judgement->reasons, ...array_map(static fn (Chip $chip): Reason => new Reason($chip), $answer->chips));
         }
 
         return match ($answer->state) {

@@ -80,6 +80,12 @@ final readonly class CheckDefinition
         return new self($this->station, $this->kind, $this->sides, $this->isFitted, $this->rule, $this->unit, $this->chips, $this->no, $sidesOn, $this->isRunning);
     }
 
+    /** A figure that is off to one side or the other, which is said with it. */
+    public function toASide(): self
+    {
+        return new self($this->station, $this->kind, $this->sides, $this->isFitted, $this->rule, $this->unit, ['off_left' => Verdict::Sound, 'off_right' => Verdict::Sound], $this->no, $this->sidesOn, $this->isRunning);
+    }
+
     /** It is made with the fan, the pump or the drives running. */
     public function running(): self
     {

@@ -29,6 +29,8 @@ enum Chip: string
     case LipGone = 'lip_gone';
     case Loose = 'loose';
     case Missing = 'missing';
+    case OffLeft = 'off_left';
+    case OffRight = 'off_right';
     case Play = 'play';
     case Plugged = 'plugged';
     case Residue = 'residue';

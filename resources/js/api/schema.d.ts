@@ -1142,7 +1142,7 @@ export interface components {
         /** @enum {string} */
         CheckKind: "measure" | "touch" | "condition" | "count" | "setting" | "yes_no";
         /** @enum {string} */
-        Chip: "bent" | "bolts_loose" | "brittle" | "broken" | "chafed" | "chipped" | "chunk_missing" | "cracked" | "curled_lip" | "dead" | "dirty" | "dog_ear" | "dull" | "edge_gone" | "hole_rubbed" | "holes_plugged" | "kinked" | "leaking" | "lid_missing" | "lip_gone" | "loose" | "missing" | "play" | "plugged" | "residue" | "rough" | "seized" | "split" | "spring_broken" | "stiff" | "stuck" | "teeth_bent" | "teeth_hooked" | "teeth_missing" | "teeth_worn" | "thin" | "too_loose" | "too_tight" | "torn" | "warped" | "worn";
+        Chip: "bent" | "bolts_loose" | "brittle" | "broken" | "chafed" | "chipped" | "chunk_missing" | "cracked" | "curled_lip" | "dead" | "dirty" | "dog_ear" | "dull" | "edge_gone" | "hole_rubbed" | "holes_plugged" | "kinked" | "leaking" | "lid_missing" | "lip_gone" | "loose" | "missing" | "off_left" | "off_right" | "play" | "plugged" | "residue" | "rough" | "seized" | "split" | "spring_broken" | "stiff" | "stuck" | "teeth_bent" | "teeth_hooked" | "teeth_missing" | "teeth_worn" | "thin" | "too_loose" | "too_tight" | "torn" | "warped" | "worn";
         /** @enum {string} */
         Side: "left" | "right" | "centre";
         /** @enum {string} */

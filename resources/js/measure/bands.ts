@@ -3,7 +3,7 @@ import { say, sayReason } from '@/words'
 import type { Units } from './length'
 import { shortDate } from '@/dates'
 import { worst } from './verdict'
-import { printApart, printQuantity, stepsPerUnit, toSteps } from './quantity'
+import { printApart, printQuantity, reasonsOf, stepsPerUnit, toSteps } from './quantity'
 
 /**
  * The bands that hold at a place: its own where the season's outlook counts, or the rows', or the check's; and beside what
@@ -43,7 +43,7 @@ export function judgeState(check: Check, { state, chips }: Pick<Answer, 'state' 
   const weights = check.chips.filter(({ chip }) => chips.includes(chip)).map(({ verdict }) => verdict)
   return {
     verdict: worst([said.verdict, ...weights]),
-    reasons: chips.map((chip) => ({ code: `chip.${chip}`, ref: null, unit: null })),
+    reasons: reasonsOf(chips),
   }
 }
 

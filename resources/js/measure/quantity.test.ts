@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import type { Unit } from '@/api/types'
+import type { Check, Unit } from '@/api/types'
 import vectors from '../../../core/tests/vectors/amounts.json'
 import type { Units } from './length'
-import { printApart, printQuantity, readQuantity } from './quantity'
+import { printApart, printQuantity, readFigure, readQuantity } from './quantity'
 
 type Read = { typed: string; unit: Unit; units: Units; value?: number; fault?: string }
 type Print = { value: number; unit: Unit; units: Units; text: string }
@@ -22,4 +22,14 @@ it('reads and prints lengths in the same way', () => {
   expect(printQuantity(365.125, 'mm', 'in')).toBe('14 3/8 in')
   expect(printApart(365.125, 368.3, 'mm', 'in')).toBe('1/8 in')
   expect(printApart(17.2, 18.5, 'inH2O', 'in')).toBe('1.3 in H2O')
+})
+
+it('reads the side behind a figure where the check has one, and nowhere else', () => {
+  const centring = { unit: 'mm', chips: [{ chip: 'off_left', verdict: 'sound' }] } as Pick<Check, 'unit' | 'chips'>
+  const read = (typed: string, check = centring) => readFigure(typed, check, 'in')
+  expect(read('1/4 L')).toEqual({ value: 6.35, chips: ['off_left'] })
+  expect(read('6 mm right')).toEqual({ value: 6, chips: ['off_right'] })
+  expect(read('1/4')).toEqual({ value: 6.35, chips: [] })
+  expect(read('L')).toHaveProperty('fault')
+  expect(read('14 3/8 L', { unit: 'mm', chips: [] })).toHaveProperty('fault')
 })

@@ -2,7 +2,7 @@
  * Figures of any unit on the device: lengths by length.ts, the rest as core's Amount and QuantityPrinter read and
  * print them, held to the same test vectors (core/tests/vectors/amounts.json).
  */
-import type { Unit } from '@/api/types'
+import type { Check, Chip, Unit } from '@/api/types'
 import { NM_PER_MM, printDifference, printFigure, printLength, readLength, type Units } from './length'
 
 /** A read figure in its check's unit, or the key of the words for what is wrong with it. */
@@ -69,6 +69,21 @@ export function readQuantity(typed: string, unit: Unit, units: Units): ReadQuant
   if ((unit === 'shim' || unit === 'season') && !Number.isInteger(rounded)) return { fault: 'amount.not_whole' }
   return { value: rounded }
 }
+
+/** A figure of a check; where it is off to one side or the other, with the side that is said behind it, as in 1/4 L. */
+export function readFigure(
+  typed: string,
+  { unit, chips }: Pick<Check, 'unit' | 'chips'>,
+  units: Units,
+): { value: number; chips: Chip[] } | { fault: string } {
+  const sided = chips.length > 0 ? /^(|.*?[\d"'\s])\s*(l|left|r|right)\.?\s*$/i.exec(typed) : null
+  const read = readQuantity(sided?.[1] ?? typed, unit ?? 'mark', units)
+  if (!('value' in read)) return read
+  return { ...read, chips: sided ? [/^l/i.test(sided[2] ?? '') ? 'off_left' : 'off_right'] : [] }
+}
+
+/** The reasons that go with what was ticked. */
+export const reasonsOf = (chips: Chip[]) => chips.map((chip) => ({ code: `chip.${chip}`, ref: null, unit: null }))
 
 /** The figure alone, as a person of these units says it. */
 export function printQuantityFigure(value: number, unit: Unit, units: Units): string {

@@ -2,7 +2,7 @@ import { computed, type MaybeRefOrGetter, ref, toValue, watch } from 'vue'
 import type { Band, Check, Doubt, Unit, WalkStep } from '@/api/types'
 import { useUnits } from '@/composables/useUnits'
 import { doubtsAbout, judgeByBands, wordReasons } from '@/measure/bands'
-import { readQuantity, toSteps } from '@/measure/quantity'
+import { readFigure, reasonsOf, toSteps } from '@/measure/quantity'
 import { say } from '@/words'
 
 type Figure = { step: WalkStep; check: Check; bands: Band[]; doubts: Doubt[] }
@@ -18,7 +18,7 @@ export function useFigure(of: MaybeRefOrGetter<Figure>) {
   const doubted = ref<string | null>(null)
 
   const unit = computed<Unit>(() => check.value.unit ?? 'mark')
-  const read = computed(() => readQuantity(typed.value, unit.value, units.value))
+  const read = computed(() => readFigure(typed.value, check.value, units.value))
   /** What is being typed, or else what stands here. */
   const value = computed(() => {
     if ('value' in read.value) return read.value.value
@@ -26,7 +26,11 @@ export function useFigure(of: MaybeRefOrGetter<Figure>) {
   })
   const judgement = computed(() => {
     if (typed.value === '' && step.value.now) return step.value.now
-    if (value.value !== null) return judgeByBands(toValue(of).bands, value.value, check.value)
+    if (value.value !== null) {
+      const judged = judgeByBands(toValue(of).bands, value.value, check.value)
+      const chips = 'value' in read.value ? read.value.chips : []
+      return { ...judged, reasons: [...judged.reasons, ...reasonsOf(chips)] }
+    }
     return { verdict: 'unchecked' as const, reasons: [] }
   })
   const reasons = computed(() => wordReasons(check.value.key, judgement.value.reasons, value.value, units.value))
@@ -69,6 +73,11 @@ export function useFigure(of: MaybeRefOrGetter<Figure>) {
     return entered
   }
 
+  /** Says to which side what is typed is off. */
+  function sayOff(side: 'L' | 'R'): void {
+    typed.value = `${typed.value.replace(/\s*(l|left|r|right)\.?\s*$/i, '')} ${side}`.trim()
+  }
+
   function clear(): void {
     typed.value = ''
     complaint.value = ''
@@ -77,5 +86,20 @@ export function useFigure(of: MaybeRefOrGetter<Figure>) {
 
   watch(typed, () => (complaint.value = ''))
 
-  return { typed, complaint, unit, value, judgement, reasons, last, sinceLast, raised, aim, marks, enter, clear }
+  return {
+    typed,
+    complaint,
+    unit,
+    value,
+    judgement,
+    reasons,
+    last,
+    sinceLast,
+    raised,
+    aim,
+    marks,
+    enter,
+    sayOff,
+    clear,
+  }
 }

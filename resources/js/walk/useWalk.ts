@@ -4,7 +4,7 @@ import type { Answer, Check, CurrentReading, Doubt, Reading, Station, WalkGuide,
 import { isToDo, type PlaceRef, placeKey } from '@/api/types'
 import { bandsAt, judgeByBands, judgeState } from '@/measure/bands'
 import type { Units } from '@/measure/length'
-import { printQuantity, readQuantity, toSteps } from '@/measure/quantity'
+import { printQuantity, readFigure, readQuantity, reasonsOf, toSteps } from '@/measure/quantity'
 import { useOutbox } from '@/offline/outbox'
 import { useSession } from '@/session'
 
@@ -244,13 +244,14 @@ function expected(step: WalkStep, sent: Reading, check: Check, guide: WalkGuide)
       ? judgeState(check, answer)
       : judgeByBands(bandsAt(step, check, guide.row_bands, null), answer.value, check)
   const { value, state, chips } = answer
-  return { ...base, value, state, chips, result: 'recorded', verdict: judged.verdict, reasons: judged.reasons }
+  const reasons = value === null ? judged.reasons : [...judged.reasons, ...reasonsOf(chips)]
+  return { ...base, value, state, chips, result: 'recorded', verdict: judged.verdict, reasons }
 }
 
 function read({ typed, units, state, chips }: Reading, check: Check): Answer | null {
   if (check.unit === null) return { value: null, state: state ?? null, chips: chips ?? [] }
-  const figure = readQuantity(typed ?? '', check.unit, (units ?? 'in') as Units)
-  return 'value' in figure ? { value: figure.value, state: null, chips: [] } : null
+  const figure = readFigure(typed ?? '', check, (units ?? 'in') as Units)
+  return 'value' in figure ? { ...figure, state: null } : null
 }
 
 function sayAgain(before: CurrentReading, check: Check): Content {
@@ -261,5 +262,6 @@ function sayAgain(before: CurrentReading, check: Check): Content {
   const inches = printQuantity(before.value, 'mm', 'in')
   const again = readQuantity(inches, 'mm', 'in')
   const isExact = 'value' in again && toSteps(again.value, 'mm') === toSteps(before.value, 'mm')
-  return { typed: isExact ? inches : `${before.value} mm`, confirmed: true }
+  const off = before.chips.includes('off_left') ? ' L' : before.chips.includes('off_right') ? ' R' : ''
+  return { typed: `${isExact ? inches : `${before.value} mm`}${off}`, confirmed: true }
 }

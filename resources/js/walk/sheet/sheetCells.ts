@@ -1,7 +1,7 @@
 import type { Check, Doubt, State, WalkStep } from '@/api/types'
 import { doubtsAbout } from '@/measure/bands'
 import type { Units } from '@/measure/length'
-import { readQuantity } from '@/measure/quantity'
+import { readFigure } from '@/measure/quantity'
 import type { Content } from '@/walk/useWalk'
 import { say } from '@/words'
 
@@ -36,7 +36,7 @@ export function readCell(text: string, check: Check, step: WalkStep, rows: Doubt
       return { fault: `"${written}" is not one of ${states.map((one) => say(`state.${one}`)).join(', ')}.` }
     return { content: { state, chips: [] }, doubts: [] }
   }
-  const read = readQuantity(written, check.unit, units)
+  const read = readFigure(written, check, units)
   if ('fault' in read) return { fault: say(read.fault, { typed: written }) }
   const doubts = [...(step.doubts ?? check.doubts), ...(rows ? [rows] : [])]
   return { content: { typed: written, units }, doubts: doubtsAbout(doubts, read.value) }

@@ -3,7 +3,7 @@ import { computed, type Ref, ref } from 'vue'
 import type { Check, Side, Verdict, WalkGuide, WalkStep } from '@/api/types'
 import { placeKey } from '@/api/types'
 import { bandsAt, judgeByBands, judgeState, wordDoubts } from '@/measure/bands'
-import { readQuantity } from '@/measure/quantity'
+import { readFigure } from '@/measure/quantity'
 import { useOutbox } from '@/offline/outbox'
 import { useSession } from '@/session'
 import { otherSideOf, reading, useSteps } from '@/walk/useWalk'
@@ -84,8 +84,8 @@ export function useSheet(planterId: number, guide: Ref<WalkGuide>) {
   }
 
   /** The figure that a text says, in the check's unit; null where it says none. */
-  function valueOf(text: string, { unit }: Check): number | null {
-    const read = unit && readQuantity(text, unit, session.units)
+  function valueOf(text: string, check: Check): number | null {
+    const read = check.unit && readFigure(text, check, session.units)
     return read && 'value' in read ? read.value : null
   }
 

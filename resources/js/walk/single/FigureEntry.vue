@@ -9,6 +9,7 @@ import { useUnits } from '@/composables/useUnits'
 import { wordDoubts } from '@/measure/bands'
 import { say, sayCheck, sayOwn, sayRow } from '@/words'
 import TouchKeypad from './TouchKeypad.vue'
+import OffSides from '../OffSides.vue'
 import { useFigure } from '../useFigure'
 
 /** A figure: typed by keyboard or keypad, judged as it is typed, doubted once where it is hard to believe. */
@@ -93,6 +94,7 @@ defineExpose({ takeKey, isEmpty: computed(() => typed.value === '') })
         <verdict-glyph :verdict="judgement.verdict" :size="22" silent />{{ say(`verdict.${judgement.verdict}`) }}
       </span>
     </div>
+    <off-sides v-if="check.chips.length > 0" :typed="typed" @off="figure.sayOff($event)" />
     <scale-strip
       :unit="unit"
       :bands="bands"

@@ -125,6 +125,9 @@ function notFitted(): void {
 
 const isFigureKey = (event: KeyboardEvent) =>
   event.target instanceof HTMLInputElement && /^[\d.,/ "'minft-]$/.test(event.key)
+/** The figure in hand may be off to the left or the right, which is typed behind it. */
+const isSideKey = (key: string) =>
+  /^[lr]$/i.test(key) && figures.value.some((step) => placeKey(step) === inHand.value && checkOf(step).chips.length > 0)
 const ANYWHERE = ['[', ']', '{', '}', '?']
 const WHEN_EMPTY = ['u', 'h']
 
@@ -150,7 +153,7 @@ function take(event: KeyboardEvent): boolean {
     return true
   }
   if (open.value !== undefined && isEmpty && condition()?.takeKey(key)) return true
-  if (isFigureKey(event)) return false
+  if (isFigureKey(event) || (!isEmpty && isSideKey(key))) return false
   const line = lines.value.find(({ letter }) => letter === key)
   if (line) {
     // What is typed is stored first: the figures that follow are reasons.

@@ -8,6 +8,7 @@ import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { wordDoubts } from '@/measure/bands'
 import { say, sayCheck, sayRow } from '@/words'
+import OffSides from '../OffSides.vue'
 import { useFigure } from '../useFigure'
 
 /** One figure of a station: typed, judged as it is typed, doubted once where it is hard to believe. */
@@ -54,7 +55,10 @@ defineExpose({
 
 <template>
   <div class="line">
-    <div class="name">{{ name }}</div>
+    <div class="name">
+      {{ name }}
+      <off-sides v-if="check.chips.length > 0" :typed="typed" @off="figure.sayOff($event)" />
+    </div>
     <input
       ref="field"
       v-model="typed"
