@@ -168,6 +168,42 @@ test('the same thing sent at once from two sides is kept once, and both are told
   server('artisan ustrel:rebuild')
 })
 
+test('packs and checks of the shop made at once: one of a name, and none lost beside other figures', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page)
+  const other = await (await browser.newContext()).newPage()
+  await signIn(other, 'idris@tollgate.example')
+  const { planter, sheet } = await set(page)
+  const sides = [page, other, page, other]
+  const pack = { name: `At once ${uuid().slice(-6)}`, kind: 'rain_day', checks: ['seed_tube'] }
+  const packs = await Promise.all(sides.map((side) => call(side, 'POST', '/api/packs', pack)))
+  expect(packs.map(({ status }) => status).sort()).toEqual([201, 422, 422, 422])
+
+  const path = `/api/spec-sheets/${sheet}`
+  const name = uuid().slice(-6)
+  const check = (of: string) => ({ name: `Bracket ${of} ${name}`, station: 'frame', kind: 'yes_no' })
+  const same = await Promise.all(sides.map((side) => call(side, 'POST', `${path}/own-checks`, check('same'))))
+  expect(same.map(({ status }) => status).sort()).toEqual([201, 422, 422, 422])
+  // While somebody saves figures of the same sheet.
+  const figures = { name: `Side by side ${name}`, figures: {}, notch: { value: '1/4 in', source: 'manual' } }
+  const answers = await Promise.all([
+    ...sides.map((side, index) => call(side, 'POST', `${path}/own-checks`, check(String(index)))),
+    ...sides.map((side) => call(side, 'PUT', path, figures)),
+  ])
+  expect(answers.map(({ status }) => status)).toEqual([201, 201, 201, 201, 200, 200, 200, 200])
+  type Sheet = { checks: { key: string; own: { name: string } | null }[] }
+  const { body } = await call<Sheet>(page, 'GET', path)
+  const own = body.checks.filter((one) => one.own !== null)
+  expect(own.map((one) => one.own?.name).sort()).toEqual(
+    ['0', '1', '2', '3', 'same'].map((of) => `Bracket ${of} ${name}`),
+  )
+  expect(new Set(own.map(({ key }) => key)).size).toBe(5)
+  const guide = await call<{ checks: { key: string }[] }>(page, 'GET', `/api/planters/${planter}/guide`)
+  expect(guide.body.checks.filter(({ key }) => key.startsWith('own_'))).toHaveLength(5)
+})
+
 test('of pictures sent at once under one id the one that was acknowledged is the one that is kept', async ({
   page,
   browser,

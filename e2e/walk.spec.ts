@@ -229,4 +229,35 @@ test('own figures: a spec sheet is copied, a bad figure named, a good one judged
   await expect(page.getByRole('row', { name: 'Opener blade diameter' }).getByLabel('Change under')).toHaveValue(
     '14 1/4 in',
   )
+
+  // A check of the shop's own beside them, with a limit that is no number first.
+  await page.getByRole('button', { name: 'Add a check of your own' }).click()
+  await page.getByLabel('What it is called').fill('Spring length, cm')
+  await page.getByLabel('What it asks').click({ force: true })
+  await page.getByRole('option', { name: 'A number, at least' }).click()
+  await page.getByLabel('Change under').last().fill('long')
+  await page.getByRole('button', { name: 'Add it' }).click()
+  await expect(page.getByText('"long" is not a number').first()).toBeVisible()
+  await page.getByLabel('Change under').last().fill('30')
+  await page.getByRole('button', { name: 'Add it' }).click()
+  await expect(page.getByRole('button', { name: 'Take Spring length, cm off' })).toBeVisible()
+  await expect(page.getByRole('row', { name: 'Spring length, cm' }).getByLabel('Change under')).toHaveValue('30')
+})
+
+test('the shop’s own figures: a bad one is named at its field, good ones hold', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/shop')
+  await page.getByLabel('sand').fill('5')
+  await page.getByRole('button', { name: 'Save the figures' }).click()
+  await expect(page.getByText('from 0.5 (half as fast').first()).toBeVisible()
+  await page.getByLabel('sand').fill('1.5')
+  await page.getByLabel('Opener blade diameter, your own, in mm').fill('0.8')
+  await page.getByRole('button', { name: 'Save the figures' }).click()
+  await expect(page.getByText('Saved. All planters')).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('sand')).toHaveValue('1.5')
+  await page.getByLabel('sand').fill('')
+  await page.getByLabel('Opener blade diameter, your own, in mm').fill('')
+  await page.getByRole('button', { name: 'Save the figures' }).click()
+  await expect(page.getByText('Saved. All planters')).toBeVisible()
 })

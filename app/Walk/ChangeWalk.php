@@ -24,7 +24,10 @@ final readonly class ChangeWalk
             $walk = Walk::query()->findOrFail($walk->id)->setRelation('planter', $planter);
             $walk->walk_order = $order ?? $walk->walk_order;
             if ($checks !== null) {
-                $walk->checks = ChosenChecks::of($checks, $walk->readSheet());
+                $chosen = ChosenChecks::of($checks, $walk->readSheet());
+                // With other checks it is that pack no more.
+                $walk->pack = $chosen === $walk->checks ? $walk->pack : null;
+                $walk->checks = $chosen;
                 $walk->countPlaces();
                 $touched->counted[$walk->id] = true;
             }

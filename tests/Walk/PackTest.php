@@ -45,6 +45,10 @@ it('proposes the pack that the planter was last walked with', function (): void 
     $this->postJson("/api/planters/{$planter->id}/walks", ['pack' => str_repeat('n', 61)] + $start)->assertUnprocessable()->assertJsonPath('errors.pack.0', 'A pack has a name of up to 60 letters.');
     $walk = $this->postJson("/api/planters/{$planter->id}/walks", $start)->assertCreated()->assertJsonPath('pack', 'Tubes')->json('id');
     $this->getJson($guide)->assertJsonPath('last_pack', 'Tubes')->assertJsonPath('walk.pack', 'Tubes');
+    // With other checks it is that pack no more; with the same it still is.
+    $this->patchJson("/api/walks/{$walk}", ['checks' => ['seed_tube']])->assertOk()->assertJsonPath('pack', 'Tubes');
+    $this->patchJson("/api/walks/{$walk}", ['checks' => ['seed_tube', 'seed_sensor']])->assertOk()->assertJsonPath('pack', null);
+    Walk::query()->whereKey($walk)->update(['pack' => 'Tubes']);
     $this->postJson("/api/walks/{$walk}/finish", ['with_unchecked' => true])->assertOk();
     Walk::query()->whereKey($walk)->update(['season' => 2020]);
     $this->getJson($guide)->assertJsonPath('walk', null)->assertJsonPath('last_pack', 'Tubes');

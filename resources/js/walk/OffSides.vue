@@ -16,10 +16,21 @@ const sides = [
       v-for="{ side, chip, is } in sides"
       :key="side"
       type="button"
+      :aria-label="say(`chip.${chip}`)"
       :aria-pressed="is.test(typed)"
       @click="emit('off', side)"
     >
-      {{ say(`chip.${chip}`) }}
+      {{ side }}
     </button>
   </span>
 </template>
+
+<style scoped>
+.segments {
+  display: inline-flex;
+}
+button {
+  min-width: var(--touch);
+  justify-content: center;
+}
+</style>

@@ -84,6 +84,7 @@ defineExpose({ takeKey, isEmpty: computed(() => typed.value === '') })
         :aria-label="`${sayRow(step.row)}, ${sayCheck(step)}${unitName(unit) && `, in ${unitName(unit)}`}`"
         :placeholder="step.now?.value != null ? quantity(step.now.value, unit) : unitName(unit)"
       />
+      <off-sides v-if="check.chips.length > 0" :typed="typed" @off="figure.sayOff($event)" />
       <span class="big"
         ><template v-if="value !== null"
           ><fraction-text :text="quantity(value, unit)" />{{ ' '
@@ -94,7 +95,6 @@ defineExpose({ takeKey, isEmpty: computed(() => typed.value === '') })
         <verdict-glyph :verdict="judgement.verdict" :size="22" silent />{{ say(`verdict.${judgement.verdict}`) }}
       </span>
     </div>
-    <off-sides v-if="check.chips.length > 0" :typed="typed" @off="figure.sayOff($event)" />
     <scale-strip
       :unit="unit"
       :bands="bands"
