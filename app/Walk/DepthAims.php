@@ -18,6 +18,12 @@ final class DepthAims
     /** What the aims hang on. */
     public const CHECKS = [CheckKey::DepthStopNotch, CheckKey::DepthSetNotch];
 
+    /** Whether a check is judged by the row's aim: what is set, and where the handle carries it what the wheels lift at. */
+    public static function count(CheckKey $check, DepthSchool $school): bool
+    {
+        return $check === CheckKey::DepthSetNotch || ($check === CheckKey::DepthStopNotch && $school === DepthSchool::Handle);
+    }
+
     /**
      * @param  callable(string): (Quantity|null)  $read  what is read at a place, by its key
      * @return array<int, Quantity> by row; none while too few are set

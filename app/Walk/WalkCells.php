@@ -78,10 +78,10 @@ final class WalkCells
         $states = [];
         foreach ($readings as $key => $reading) {
             $place = self::place($reading);
-            if ($sheet->check($place->check)?->hasAims() === true) {
+            if (DepthAims::count($place->check, $walk->depth_school)) {
                 $aims ??= DepthAims::of($walk->row_count, $walk->depth_school, static fn (string $at): ?Quantity => isset($all[$at]) ? self::stored($all[$at])->answer()?->quantity : null);
             }
-            $background = Background::ofRows($outlooks[$key] ?? null, $figures[$reading->check_key] ?? [], self::otherSide($sheet, $place, $all), $aims[$place->row] ?? null);
+            $background = Background::ofRows($outlooks[$key] ?? null, $figures[$reading->check_key] ?? [], self::otherSide($sheet, $place, $all), DepthAims::count($place->check, $walk->depth_school) ? $aims[$place->row] ?? null : null);
             $states[$key] = self::state($sheet, $reading, $background);
         }
 
@@ -177,7 +177,7 @@ final class WalkCells
     /** @return list<string> the checks whose readings a row is held against */
     private static function comparedWith(Check $check): array
     {
-        return $check->hasAims() ? array_column(DepthAims::CHECKS, 'value') : [$check->key->value];
+        return in_array($check->key, DepthAims::CHECKS, true) ? array_column(DepthAims::CHECKS, 'value') : [$check->key->value];
     }
 
     /**

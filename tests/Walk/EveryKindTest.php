@@ -235,6 +235,9 @@ it('judges the notch that is set now by what the row carries, whichever of the t
     // Row 3 lifts 3 notches higher than the rest: set like them it plants shallow. Row 4 is right where it is.
     $this->send($walk, ...array_map(fn (int $row, string $lifts): array => $notch($row, 'depth_stop_notch', $lifts), range(1, 5), ['5', '5', '8', '6', '5']))->assertOk();
     expect($verdicts())->toBe(['sound', 'sound', 'change', 'sound', 'sound']);
+    $lifts = fn (): string => $this->cellAt($this->getJson("/api/planters/{$planter->id}/board")->json('cells'), 3, 'depth_stop_notch', 'centre')['now']['verdict'];
+    // What a row carries is no fault of its own.
+    expect($lifts())->toBe('sound');
     $index = $this->getJson("/api/walks/{$walk->id}/depth-index")->json();
     expect($index['set'][2])->toEqual(['row' => 3, 'notch' => 5, 'aim' => 8])->and($index['blades'])->toBe([]);
     $bands = $this->getJson("/api/planters/{$planter->id}/guide")->json('row_bands');
@@ -243,6 +246,7 @@ it('judges the notch that is set now by what the row carries, whichever of the t
     // A shop that re-indexes its stops sets all alike; and what hangs on it is drawn as a rebuild would.
     $this->patchJson('/api/workshop', ['depth_school' => 'reindex'])->assertOk();
     expect($verdicts())->toBe(['sound', 'sound', 'sound', 'watch', 'sound'])
+        ->and($lifts())->toBe('change')
         ->and($this->artisan('ustrel:rebuild'))->toBe(0);
 });
 

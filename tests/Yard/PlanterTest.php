@@ -90,3 +90,16 @@ it('brings an open walk along when the planter changes', function (): void {
     expect(collect($guide['steps'])->where('check', 'opener_blade_diameter'))->toHaveCount(5)
         ->and(collect($guide['steps'])->where('check', 'blade_contact_length'))->toHaveCount(0);
 });
+
+it('says how many pairs of tyres there can be, and asks for each of them', function (mixed $pairs, bool $isTaken): void {
+    $planter = $this->planter();
+    $form = ['farm' => $planter->farm, 'name' => $planter->name, 'row_count' => $planter->row_count, 'spacing' => '30 in', 'spec_sheet_id' => $planter->spec_sheet_id];
+    $answer = $this->actingAs($this->technician)->putJson("/api/planters/{$planter->id}", $form + ['equipment' => ['meter' => 'vacuum', 'tyre_pairs' => $pairs]]);
+    if ($isTaken) {
+        $answer->assertOk()->assertJsonPath('equipment.tyre_pairs', $pairs);
+        $asked = collect($this->getJson("/api/planters/{$planter->id}/guide")->json('steps'))->filter(fn (array $step): bool => str_starts_with($step['check'], 'tyre_pressure'))->count();
+        expect($asked)->toBe($pairs === null ? 1 : 2 * $pairs);
+    } else {
+        $answer->assertUnprocessable()->assertJsonValidationErrors(['equipment.tyre_pairs' => 'from 1 to 4']);
+    }
+})->with([[null, true], [1, true], [4, true], [0, false], [5, false], ['2', false], [1.5, false]]);

@@ -13,7 +13,6 @@ use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\Band;
 use Ustrel\Core\Spec\Bands;
 use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Walk\Doubt;
 use Ustrel\Core\Walk\Plausibility;
 
@@ -72,12 +71,15 @@ final class GuideShape
     /** @return array<string, list<array<string, mixed>>> by check key and row: each row has an aim of its own */
     private static function aimBands(Board $board): array
     {
-        $check = $board->sheet->check(CheckKey::DepthSetNotch);
         $school = $board->walk === null ? $board->planter->workshop->depth_school : $board->walk->depth_school;
-        $aims = $check === null ? [] : DepthAims::of($board->rowCount, $school, static fn (string $at): ?Quantity => ($board->current[$at] ?? null)?->quantity());
+        $checks = array_filter(array_map($board->sheet->check(...), DepthAims::CHECKS), static fn (?Check $check): bool => $check !== null && DepthAims::count($check->key, $school));
+        $aims = $checks === [] ? [] : DepthAims::of($board->rowCount, $school, static fn (string $at): ?Quantity => ($board->current[$at] ?? null)?->quantity());
+        $figures = $board->figures();
         $bands = [];
-        foreach ($aims as $row => $aim) {
-            $bands["{$check->key->value} {$row}"] = self::bands($check, Background::of(aim: $aim));
+        foreach ($checks as $check) {
+            foreach ($aims as $row => $aim) {
+                $bands["{$check->key->value} {$row}"] = self::bands($check, Background::ofRows(null, $figures[$check->key->value] ?? [], aim: $aim));
+            }
         }
 
         return $bands;

@@ -16,7 +16,7 @@ final readonly class Background
         public ?Quantity $median,
         /** What the same check reads on the other side of the row; null where it has none, or nobody has looked. */
         public ?Quantity $otherSide,
-        /** What this row is to be set at, by what all rows read; null where nobody knows. */
+        /** What this row is to be set at, by what all rows read; null where nobody knows, or where it is not to make up for anything. */
         public ?Quantity $aim,
     ) {
     }

@@ -6,7 +6,7 @@ namespace Ustrel\Core\Spec;
 
 use Ustrel\Core\Measure\Quantity;
 
-/** A figure that should be alike on all rows: further from the planter's median than the tolerance it stands out. */
+/** A figure that should be alike on all rows: further from the planter's median than the tolerance it stands out, unless the row makes up for it elsewhere. */
 final readonly class NearMedian implements Rule
 {
     use OfASetting;
@@ -27,6 +27,8 @@ final readonly class NearMedian implements Rule
         $off = $value->steps() - $median->steps();
 
         return match (true) {
+            // What the row carries is judged where it is set.
+            $background->aim !== null && abs($off) > $this->tolerance->steps() => Judgement::of(Verdict::Sound, new Reason(ReasonCode::Carried, $background->aim)),
             $off > $this->tolerance->steps() => Judgement::of($this->verdict, new Reason(ReasonCode::AboveRows, $median)),
             $off < -$this->tolerance->steps() => Judgement::of($this->verdict, new Reason(ReasonCode::BelowRows, $median)),
             default => Judgement::of(Verdict::Sound, new Reason(ReasonCode::LikeRows, $median)),

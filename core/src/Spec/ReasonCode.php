@@ -49,6 +49,8 @@ enum ReasonCode: string
     case OverBound = 'over_bound';
     case UnderBound = 'under_bound';
 
+    /** Unlike the other rows, which is made up for by what it is set at: the reference. */
+    case Carried = 'carried';
     case AtAim = 'at_aim';
     case AboveAim = 'above_aim';
     case BelowAim = 'below_aim';
