@@ -58,11 +58,14 @@ test('wide', async ({ page }) => {
   await page.screenshot(to('row'))
 })
 
-test('spec sheet', async ({ page }) => {
+test('spec sheet and the shop', async ({ page }) => {
   await signIn(page)
   await page.goto('/spec-sheets/1')
   await settle(page)
   await page.screenshot(to('spec-sheet'))
+  await page.goto('/shop')
+  await settle(page)
+  await page.screenshot(to('shop'))
 })
 
 test('ledger', async ({ page }) => {
