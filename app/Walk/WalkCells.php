@@ -8,17 +8,12 @@ use App\Models\Cell;
 use App\Models\Reading;
 use App\Models\Walk;
 use App\Record\Moments;
-use App\Walk\Board\StoredAnswer;
 use Illuminate\Database\Query\Builder;
-use stdClass;
-use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judgement;
 use Ustrel\Core\Spec\Outlook;
-use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Place;
@@ -53,7 +48,7 @@ final class WalkCells
         $readings = $scope->read === [] ? [] : self::newestAt($walk, $sheet, $scope->read);
         foreach ($kept as $key => $cell) {
             // The same reading, in the light of another outlook.
-            if (isset($scope->reckoned[$cell->check_key])) {
+            if (isset($scope->reckoned[$cell->place->check->value])) {
                 $readings[$key] ??= $cell;
             }
         }
@@ -66,8 +61,8 @@ final class WalkCells
     }
 
     /**
-     * @param  array<string, stdClass>  $readings  by place key
-     * @param  array<string, stdClass>  $all  what the whole walk reads, by place key
+     * @param  array<string, CellLine>  $readings  by place key
+     * @param  array<string, CellLine>  $all  what the whole walk reads, by place key
      * @param  array<string, Outlook>  $outlooks
      * @return array<string, CellState>
      */
@@ -77,11 +72,11 @@ final class WalkCells
         $aims = null;
         $states = [];
         foreach ($readings as $key => $reading) {
-            $place = self::place($reading);
+            $place = $reading->place;
             if (DepthAims::count($place->check, $walk->depth_school)) {
-                $aims ??= DepthAims::of($walk->row_count, $walk->depth_school, static fn (string $at): ?Quantity => isset($all[$at]) ? self::stored($all[$at])->answer()?->quantity : null);
+                $aims ??= DepthAims::of($walk->row_count, $walk->depth_school, static fn (string $at): ?Quantity => ($all[$at] ?? null)?->quantity());
             }
-            $background = Background::ofRows($outlooks[$key] ?? null, $figures[$reading->check_key] ?? [], self::otherSide($sheet, $place, $all), DepthAims::count($place->check, $walk->depth_school) ? $aims[$place->row] ?? null : null);
+            $background = Background::ofRows($outlooks[$key] ?? null, $figures[$place->check->value] ?? [], self::otherSide($sheet, $place, $all), DepthAims::count($place->check, $walk->depth_school) ? $aims[$place->row] ?? null : null);
             $states[$key] = self::state($sheet, $reading, $background);
         }
 
@@ -89,7 +84,7 @@ final class WalkCells
     }
 
     /**
-     * @param  array<string, stdClass>  $all  by place key
+     * @param  array<string, CellLine>  $all  by place key
      * @return Quantity|null what the other side reads, where the two are held against each other
      */
     private static function otherSide(SpecSheet $sheet, Place $place, array $all): ?Quantity
@@ -97,48 +92,36 @@ final class WalkCells
         $other = $sheet->check($place->check)?->comparesSides() === true ? $place->side->opposite() : null;
         $reading = $other === null ? null : $all[(new Place($place->row, $place->check, $other))->key()] ?? null;
 
-        return $reading === null ? null : self::stored($reading)->answer()?->quantity;
+        return $reading?->quantity();
     }
 
-    private static function state(SpecSheet $sheet, stdClass $reading, Background $background): CellState
+    private static function state(SpecSheet $sheet, CellLine $reading, Background $background): CellState
     {
-        $answer = self::stored($reading)->answer();
-        $place = self::place($reading);
-        $check = $sheet->check($place->check);
-        $result = Result::from($reading->result);
+        $answer = $reading->stored->answer();
+        $check = $sheet->check($reading->place->check);
         $judgement = match (true) {
             // Withdrawn, or the check has since left the spec sheet.
-            $check === null || $result === Result::Withdrawn => Judgement::of(Verdict::Unchecked),
-            $result === Result::NotFitted => Judgement::notFitted(),
+            $check === null || $reading->result === Result::Withdrawn => Judgement::of(Verdict::Unchecked),
+            $reading->result === Result::NotFitted => Judgement::notFitted(),
             $answer === null => Judgement::lookedSound(),
             default => $check->judge($answer, $background),
         };
 
         return new CellState(
-            $place, $reading->reading_id, $result, $reading->value, $reading->state, json_decode($reading->chips, true), Moment::ofMilliseconds($reading->at),
+            $reading->place, $reading->reading, $reading->result, $reading->value, $reading->state, $reading->chips, $reading->at,
             $judgement->verdict, array_map(ReasonShape::of(...), $judgement->reasons), $answer?->quantity === null ? null : $check?->rule->lifeLeft($answer->quantity), true,
         );
     }
 
-    private static function asKept(stdClass $cell): CellState
+    private static function asKept(CellLine $cell): CellState
     {
         return new CellState(
-            self::place($cell), $cell->reading_id, Result::from($cell->result), $cell->value, $cell->state, [], Moment::ofMilliseconds($cell->at),
-            Verdict::from($cell->verdict), [], $cell->life_left === null ? null : (float) $cell->life_left, false,
+            $cell->place, $cell->reading, $cell->result, $cell->value, $cell->state, [], $cell->at,
+            $cell->verdict ?? Verdict::Unchecked, [], $cell->lifeLeft, false,
         );
     }
 
-    private static function stored(stdClass $row): StoredAnswer
-    {
-        return new StoredAnswer($row->check_key, $row->value, $row->state, $row->chips);
-    }
-
-    private static function place(stdClass $row): Place
-    {
-        return new Place($row->row_number, CheckKey::from($row->check_key), Side::from($row->side));
-    }
-
-    /** @return array<string, stdClass> the cells of a walk, by place key */
+    /** @return array<string, CellLine> the cells of a walk, by place key */
     private static function kept(Walk $walk): array
     {
         return Cell::query()
@@ -147,12 +130,13 @@ final class WalkCells
             ->selectRaw(Place::KEY_IN_SQL.' AS place, row_number, check_key, side, reading_id, result, value, state, chips, verdict, life_left, '.Moments::sql('taken_at').' AS at')
             ->get()
             ->keyBy('place')
+            ->map(CellLine::of(...))
             ->all();
     }
 
     /**
      * @param  array<string, Place>  $places
-     * @return array<string, stdClass> the newest readings there, on their other sides where those are compared, and at the checks that compare rows, by place key
+     * @return array<string, CellLine> the newest readings there, on their other sides where those are compared, and at the checks that compare rows, by place key
      */
     private static function newestAt(Walk $walk, SpecSheet $sheet, array $places): array
     {
@@ -171,7 +155,7 @@ final class WalkCells
             }
         }
 
-        return array_filter($found, static fn (stdClass $reading, string $key): bool => isset($read[$key]) || in_array($reading->check_key, $comparing, true), ARRAY_FILTER_USE_BOTH);
+        return array_filter($found, static fn (CellLine $reading, string $key): bool => isset($read[$key]) || in_array($reading->place->check->value, $comparing, true), ARRAY_FILTER_USE_BOTH);
     }
 
     /** @return list<string> the checks whose readings a row is held against */
@@ -182,7 +166,7 @@ final class WalkCells
 
     /**
      * @param  callable(Builder): Builder  $which
-     * @return array<string, stdClass> by place key
+     * @return array<string, CellLine> by place key
      */
     private static function newest(Walk $walk, callable $which): array
     {
@@ -191,21 +175,22 @@ final class WalkCells
             ->orderByRaw('row_number, check_key, side, taken_at DESC, id DESC')
             ->get()
             ->keyBy('place')
+            ->map(CellLine::of(...))
             ->all();
     }
 
     /**
-     * @param  array<string, stdClass>  $readings
+     * @param  array<string, CellLine>  $readings
      * @return array<string, list<Quantity>> what all rows read at the checks that compare them, by check
      */
     private static function figures(SpecSheet $sheet, array $readings): array
     {
         $figures = [];
         foreach ($readings as $reading) {
-            $compares = $sheet->check(CheckKey::from($reading->check_key))?->comparesRows() ?? false;
-            $quantity = $compares ? self::stored($reading)->answer()?->quantity : null;
+            $check = $reading->place->check;
+            $quantity = $sheet->check($check)?->comparesRows() === true ? $reading->quantity() : null;
             if ($quantity !== null) {
-                $figures[$reading->check_key][] = $quantity;
+                $figures[$check->value][] = $quantity;
             }
         }
 
