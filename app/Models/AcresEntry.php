@@ -11,10 +11,10 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Wear\DownforceLevel;
-use Ustrel\Core\Wear\Residue;
-use Ustrel\Core\Wear\Soil;
-use Ustrel\Core\Wear\Tillage;
+use Ustrel\Core\Wear\Acres\DownforceLevel;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\Soil;
+use Ustrel\Core\Wear\Acres\Tillage;
 
 /**
  * One field that a planter has planted on a day: only ever added to, a correction supersedes.

@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Judging\State;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\State;
 use Ustrel\Core\Walk\Entry;
 use Ustrel\Core\Walk\Result;
 

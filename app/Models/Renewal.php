@@ -9,8 +9,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Result;
 
 /**

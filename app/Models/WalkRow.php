@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\Judging\Verdict;
 
 /**
  * The projection: one row of a walk's ribbon.

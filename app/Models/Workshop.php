@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Wear\GroundFactors;
+use Ustrel\Core\Wear\Acres\GroundFactors;
 
 /**
  * The root of everything that is kept: each user, planter and own spec sheet belongs to one.

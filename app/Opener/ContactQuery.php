@@ -15,8 +15,8 @@ use Ustrel\Core\Opener\ShimCount;
 use Ustrel\Core\Opener\ShimMove;
 use Ustrel\Core\Opener\ShimSensitivity;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Rules\Window;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\Window;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use Ustrel\Core\Wear\Life;
+use Ustrel\Core\Parts\Life;
 
 /** The lives of the parts of one type. */
 final readonly class PartLives

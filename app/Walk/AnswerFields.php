@@ -8,12 +8,12 @@ use App\Record\Fields;
 use App\Record\Refused;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\Unreadable;
-use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKind;
-use Ustrel\Core\Spec\Chip;
-use Ustrel\Core\Spec\SidedFigure;
-use Ustrel\Core\Spec\State;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\SidedFigure;
+use Ustrel\Core\Spec\Judging\State;
 
 /** Reads what is sent as the answer to a check: a figure as typed, or a state with the reasons ticked. */
 final class AnswerFields

@@ -9,8 +9,8 @@ use stdClass;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
 

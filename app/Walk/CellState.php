@@ -7,7 +7,7 @@ namespace App\Walk;
 use App\Models\Cell;
 use App\Models\Walk;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
 

@@ -8,7 +8,7 @@ use App\Models\Outlook as OutlookLine;
 use App\Models\Walk;
 use stdClass;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Outlook;
+use Ustrel\Core\Spec\Judging\Outlook;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Wear\PlanterWear;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Walk;
 
 use Ustrel\Core\Measure\Quantity;
-use Ustrel\Core\Spec\Chip;
-use Ustrel\Core\Spec\Reason;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\Reason;
 
 /** A reason as it is stored with a cell and handed out by the API: code and figure, to be worded where it is read. */
 final class ReasonShape

@@ -10,12 +10,12 @@ use App\Models\Walk;
 use App\Record\Moments;
 use Illuminate\Database\Query\Builder;
 use Ustrel\Core\Measure\Quantity;
-use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\Judgement;
-use Ustrel\Core\Spec\Outlook;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\Judging\Judgement;
+use Ustrel\Core\Spec\Judging\Outlook;
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\SpecSheet;
-use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
 

@@ -13,13 +13,13 @@ use App\Record\KindWording;
 use App\Record\Refused;
 use App\Record\Touched;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Wear\AcresLine;
-use Ustrel\Core\Wear\DownforceLevel;
-use Ustrel\Core\Wear\Ground;
-use Ustrel\Core\Wear\Residue;
-use Ustrel\Core\Wear\Soil;
-use Ustrel\Core\Wear\Tillage;
-use Ustrel\Core\Wear\UnreadableAcresLine;
+use Ustrel\Core\Wear\Acres\AcresLine;
+use Ustrel\Core\Wear\Acres\DownforceLevel;
+use Ustrel\Core\Wear\Acres\Ground;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\Soil;
+use Ustrel\Core\Wear\Acres\Tillage;
+use Ustrel\Core\Wear\Acres\UnreadableAcresLine;
 
 /** Fields that one planter has planted. */
 final readonly class AcresEvents implements Kind

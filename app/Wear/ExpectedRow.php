@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\Judging\Verdict;
 
 /** What a walk is expected to find on a row, as far as what wears there is concerned. */
 final readonly class ExpectedRow

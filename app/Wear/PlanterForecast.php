@@ -7,7 +7,7 @@ namespace App\Wear;
 use App\Models\Planter;
 use Ustrel\Core\Season\SeasonPlan;
 use Ustrel\Core\Walk\Glance;
-use Ustrel\Core\Wear\UseLog;
+use Ustrel\Core\Wear\Acres\UseLog;
 
 /** How long what wears on a planter will last. */
 final readonly class PlanterForecast

@@ -10,10 +10,10 @@ use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Wear\Acres\Stretch;
 use Ustrel\Core\Wear\Forecast;
 use Ustrel\Core\Wear\Normal;
 use Ustrel\Core\Wear\Sighting;
-use Ustrel\Core\Wear\Stretch;
 use Ustrel\Core\Wear\WearPath;
 
 /** Draws one place's wear over the furrow distance of its row: what was read, how it goes on, and how sure that is. */

@@ -34,10 +34,10 @@ use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
 use Ustrel\Core\Walk\TakenReading;
-use Ustrel\Core\Wear\FieldRun;
+use Ustrel\Core\Wear\Acres\FieldRun;
+use Ustrel\Core\Wear\Acres\UseLog;
 use Ustrel\Core\Wear\History;
 use Ustrel\Core\Wear\PlanterWear;
-use Ustrel\Core\Wear\UseLog;
 
 /**
  * What is on record of one planter as far as wear goes, read when it is first asked for and once: its ledger, its acres,

@@ -11,7 +11,7 @@ use App\Record\Change;
 use App\Record\Touched;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
-use Ustrel\Core\Wear\Ground;
+use Ustrel\Core\Wear\Acres\Ground;
 
 /**
  * Sets what a shop goes by: its time zone, what it does about depth stops, over which odds a part is watched, how the ground

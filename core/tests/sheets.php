@@ -5,21 +5,21 @@ declare(strict_types=1);
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Spec\Answer;
-use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Chip;
 use Ustrel\Core\Spec\Downforce;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\Judgement;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\Judgement;
+use Ustrel\Core\Spec\Judging\Outlook;
+use Ustrel\Core\Spec\Judging\Reason;
+use Ustrel\Core\Spec\Judging\State;
 use Ustrel\Core\Spec\Meter;
-use Ustrel\Core\Spec\Outlook;
-use Ustrel\Core\Spec\Reason;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\SpecSheetReader;
-use Ustrel\Core\Spec\State;
 
 /* What the tests of core share: the typical sheets as they ship, and judging by them. */
 

@@ -12,24 +12,24 @@ use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\LengthPrinter;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Chip;
 use Ustrel\Core\Spec\ClosingWheels;
 use Ustrel\Core\Spec\Downforce;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\State;
 use Ustrel\Core\Spec\Meter;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\SpecSheet;
-use Ustrel\Core\Spec\State;
 use Ustrel\Core\Walk\Place;
-use Ustrel\Core\Wear\Ground;
-use Ustrel\Core\Wear\Residue;
-use Ustrel\Core\Wear\Soil;
-use Ustrel\Core\Wear\Tillage;
+use Ustrel\Core\Wear\Acres\Ground;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\Soil;
+use Ustrel\Core\Wear\Acres\Tillage;
 
 /** A made-up planter and the wear of its rows. Inches throughout. */
 final readonly class DemoPlanter

@@ -17,27 +17,27 @@ use Ustrel\Core\Parts\RemovalReason;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\CheckKind;
-use Ustrel\Core\Spec\Chip;
 use Ustrel\Core\Spec\ClosingWheels;
 use Ustrel\Core\Spec\Downforce;
 use Ustrel\Core\Spec\Drive;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\ReasonCode;
+use Ustrel\Core\Spec\Judging\State;
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\Meter;
-use Ustrel\Core\Spec\ReasonCode;
 use Ustrel\Core\Spec\RowUnitType;
-use Ustrel\Core\Spec\RuleName;
+use Ustrel\Core\Spec\Rules\RuleName;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\State;
 use Ustrel\Core\Spec\Station;
-use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\DoubtCode;
 use Ustrel\Core\Walk\Entry;
 use Ustrel\Core\Walk\Result;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
-use Ustrel\Core\Wear\Residue;
-use Ustrel\Core\Wear\Soil;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\Soil;
+use Ustrel\Core\Wear\Acres\Tillage;
 use Ustrel\Core\Wear\Standing;
-use Ustrel\Core\Wear\Tillage;
 
 /** @return array<string, string> */
 function wording(): array

@@ -10,9 +10,9 @@ use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Measure\Amount;
 use Ustrel\Core\Measure\Unit;
-use Ustrel\Core\Spec\Answer;
-use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Background;
 
 final class ToolbarLevelController extends Controller
 {

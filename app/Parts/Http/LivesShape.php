@@ -7,10 +7,10 @@ namespace App\Parts\Http;
 use App\Models\PartType;
 use App\Parts\PartLives;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Wear\Life;
-use Ustrel\Core\Wear\LifeComparison;
-use Ustrel\Core\Wear\LifeCurve;
-use Ustrel\Core\Wear\LifeStep;
+use Ustrel\Core\Parts\Life;
+use Ustrel\Core\Parts\LifeComparison;
+use Ustrel\Core\Parts\LifeCurve;
+use Ustrel\Core\Parts\LifeStep;
 
 #[OA\Schema(schema: 'LifeCurve', required: ['part_type_id', 'name', 'parts', 'left_out', 'ended', 'longest_m', 'median_m', 'median_low_m', 'median_high_m', 'steps'], properties: [
     new OA\Property(property: 'part_type_id', type: 'integer'),

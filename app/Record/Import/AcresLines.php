@@ -10,10 +10,10 @@ use App\Record\Fields;
 use App\Record\Kind;
 use App\Wear\AcresEvents;
 use Ustrel\Core\Measure\FurrowDistance;
-use Ustrel\Core\Wear\DownforceLevel;
-use Ustrel\Core\Wear\Residue;
-use Ustrel\Core\Wear\Soil;
-use Ustrel\Core\Wear\Tillage;
+use Ustrel\Core\Wear\Acres\DownforceLevel;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\Soil;
+use Ustrel\Core\Wear\Acres\Tillage;
 
 /** A season's fields. */
 final readonly class AcresLines implements Lines

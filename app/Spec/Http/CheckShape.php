@@ -9,18 +9,18 @@ use App\Walk\ReasonShape;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\Unit;
-use Ustrel\Core\Spec\Answer;
-use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\CheckKind;
-use Ustrel\Core\Spec\Chip;
 use Ustrel\Core\Spec\Figure;
-use Ustrel\Core\Spec\RuleName;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\State;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\Rules\RuleName;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\State;
 use Ustrel\Core\Spec\Station;
-use Ustrel\Core\Spec\Verdict;
 
 #[OA\Schema(schema: 'CheckKey', type: 'string', enum: CheckKey::class)]
 #[OA\Schema(schema: 'CheckKind', type: 'string', enum: CheckKind::class)]

@@ -7,8 +7,8 @@ namespace App\Walk\Board;
 use App\Models\Planter;
 use App\Models\Walk;
 use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\SpecSheet;
-use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Place;
 
 /** A planter's face: a walk of it, or none yet this season, with what each place reads now and read last time. */

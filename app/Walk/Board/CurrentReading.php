@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use Ustrel\Core\Measure\Quantity;
-use Ustrel\Core\Spec\Answer;
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Result;
 
 /** What holds at a place of a walk: the newest reading there, or the part fitted since, with its verdict. */

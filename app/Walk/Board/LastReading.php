@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use LogicException;
-use Ustrel\Core\Spec\Answer;
+use Ustrel\Core\Spec\Judging\Answer;
 
 /** What a place read in the newest earlier season in which it was read. */
 final readonly class LastReading

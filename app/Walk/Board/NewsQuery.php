@@ -11,7 +11,7 @@ use App\Record\Moments;
 use App\Walk\KeptOutlooks;
 use App\Wear\WearRecord;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Spec\Outlook;
+use Ustrel\Core\Spec\Judging\Outlook;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Wear\PlanterWear;
 

@@ -6,7 +6,7 @@ namespace App\Walk\Board;
 
 use App\Models\WalkRow;
 use App\Wear\ExpectedRow;
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Place;
 
 /** One row of the ribbon: as a walk has it, or a row on which nothing was read yet. */

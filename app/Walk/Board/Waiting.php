@@ -8,7 +8,7 @@ use App\Models\Cell;
 use App\Models\Renewal;
 use App\Models\Walk;
 use Illuminate\Database\Eloquent\Builder;
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Result;
 
 /** Counts what a walk has found that waits for a person, as columns of a query of walks. */

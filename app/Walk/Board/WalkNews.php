@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Spec\Outlook;
+use Ustrel\Core\Spec\Judging\Outlook;
 use Ustrel\Core\Walk\Place;
 
 /** A walk as it is now, and which of its places have changed since a device last heard of it. */

@@ -13,7 +13,7 @@ use Dompdf\Options;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\State;
+use Ustrel\Core\Spec\Judging\State;
 use Ustrel\Core\Walk\Findings;
 use Ustrel\Core\Walk\Place;
 

@@ -9,7 +9,7 @@ use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Spec\Chip;
+use Ustrel\Core\Spec\Judging\Chip;
 use Ustrel\Core\Walk\Place;
 
 /** A walk as CSV, one place a line. Columns and quoting: docs/formats.md. */

@@ -10,9 +10,9 @@ use Illuminate\Support\Facades\Lang;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\Unit;
-use Ustrel\Core\Spec\Answer;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Chip;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Chip;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Result;
 

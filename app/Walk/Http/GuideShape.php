@@ -9,10 +9,10 @@ use App\Walk\DepthAims;
 use App\Walk\ReasonShape;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Measure\Quantity;
-use Ustrel\Core\Spec\Background;
-use Ustrel\Core\Spec\Band;
-use Ustrel\Core\Spec\Bands;
 use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\Judging\Band;
+use Ustrel\Core\Spec\Judging\Bands;
 use Ustrel\Core\Walk\Doubt;
 use Ustrel\Core\Walk\Plausibility;
 

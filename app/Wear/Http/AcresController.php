@@ -14,10 +14,10 @@ use App\Wear\LogAcres;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Wear\DownforceLevel;
-use Ustrel\Core\Wear\Residue;
-use Ustrel\Core\Wear\Soil;
-use Ustrel\Core\Wear\Tillage;
+use Ustrel\Core\Wear\Acres\DownforceLevel;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\Soil;
+use Ustrel\Core\Wear\Acres\Tillage;
 
 #[OA\Schema(schema: 'ShutOff', description: 'Rows that ran only a share of it', required: ['rows', 'share'], properties: [
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'integer')),

@@ -10,12 +10,12 @@ use App\Wear\WearRecord;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Arr;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Wear\DownforceLevel;
-use Ustrel\Core\Wear\Ground;
-use Ustrel\Core\Wear\GroundFactors;
-use Ustrel\Core\Wear\Residue;
-use Ustrel\Core\Wear\Soil;
-use Ustrel\Core\Wear\Tillage;
+use Ustrel\Core\Wear\Acres\DownforceLevel;
+use Ustrel\Core\Wear\Acres\Ground;
+use Ustrel\Core\Wear\Acres\GroundFactors;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\Soil;
+use Ustrel\Core\Wear\Acres\Tillage;
 
 #[OA\Schema(schema: 'AcresLine', required: ['id', 'day', 'field', 'crop', 'acres', 'mph', 'soil', 'residue', 'tillage', 'downforce', 'severity', 'own_severity', 'shut_off', 'logged_by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),

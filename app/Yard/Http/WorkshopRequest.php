@@ -9,8 +9,8 @@ use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Wear\Ground;
-use Ustrel\Core\Wear\GroundFactors;
+use Ustrel\Core\Wear\Acres\Ground;
+use Ustrel\Core\Wear\Acres\GroundFactors;
 use Ustrel\Core\Wear\ReadingError;
 
 #[OA\Schema(schema: 'OwnFactors', description: 'By case', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number', maximum: 2, minimum: 0.5))]

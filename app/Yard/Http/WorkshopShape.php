@@ -8,7 +8,7 @@ use App\Models\Workshop;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Wear\GroundFactors;
+use Ustrel\Core\Wear\Acres\GroundFactors;
 use Ustrel\Core\Wear\ReadingError;
 
 #[OA\Schema(schema: 'Workshop', required: ['watch_chance', 'time_zone', 'depth_school', 'ground', 'measuring'], properties: [

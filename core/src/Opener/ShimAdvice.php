@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Opener;
 
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Window;
+use Ustrel\Core\Spec\Rules\Window;
 use Ustrel\Core\Wear\ReadingError;
 
 /**

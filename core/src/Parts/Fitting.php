@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Parts;
 
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Wear\Stretch;
+use Ustrel\Core\Wear\Acres\Stretch;
 
 /** One part in one slot over a span of time. */
 final readonly class Fitting

@@ -6,7 +6,7 @@ namespace Ustrel\Core\Parts;
 
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Measure\Quantity;
-use Ustrel\Core\Spec\Judgement;
+use Ustrel\Core\Spec\Judging\Judgement;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Season;
 
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Wear\FieldRun;
+use Ustrel\Core\Wear\Acres\FieldRun;
 
 /** The acres that a planter has planted, season by season. */
 final readonly class PlantedAcres

@@ -6,6 +6,8 @@ namespace Ustrel\Core\Spec;
 
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Spec\CheckDefinition as Define;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\Rules\RuleName;
 
 /** Every check that there is: where it is made, what kind of answer it takes, what its reasons amount to, when it is asked. */
 final class Catalogue

@@ -7,6 +7,18 @@ namespace Ustrel\Core\Spec;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\Judgement;
+use Ustrel\Core\Spec\Judging\Reason;
+use Ustrel\Core\Spec\Judging\ReasonCode;
+use Ustrel\Core\Spec\Judging\Rule;
+use Ustrel\Core\Spec\Judging\State;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\Rules\ComparesSides;
+use Ustrel\Core\Spec\Rules\NearAim;
+use Ustrel\Core\Spec\Rules\NearMedian;
 use Ustrel\Core\Wear\WearPath;
 
 /** A check as one spec sheet has it: on which sides, by which figures, judged by which rule. */

@@ -6,6 +6,8 @@ namespace Ustrel\Core\Spec;
 
 use Closure;
 use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\Rules\RuleName;
 
 /** What a check is on every row unit that has it; the figures come from the spec sheet. Made by the Catalogue. */
 final readonly class CheckDefinition

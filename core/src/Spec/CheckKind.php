@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
+use Ustrel\Core\Spec\Judging\State;
+
 /** What kind of answer a check takes. */
 enum CheckKind: string
 {

@@ -6,6 +6,8 @@ namespace Ustrel\Core\Spec;
 
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Spec\CheckDefinition as Define;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\Rules\RuleName;
 
 /** A check that a shop has added to its spec sheet: what it is called, where it is made, what it asks. */
 final readonly class OwnCheck

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Walk;
 
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\Judging\Verdict;
 
 /** What was looked at and is not sound: the worst first, then along the planter. */
 final class Findings

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Walk;
 
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\SpecSheet;
-use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Wear\Standing;
 
 /** A planter at a glance: one cell a station and row, in which the place stands that matters most. */

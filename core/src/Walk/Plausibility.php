@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Ustrel\Core\Walk;
 
 use Ustrel\Core\Measure\Quantity;
-use Ustrel\Core\Spec\Rows;
-use Ustrel\Core\Spec\Rule;
-use Ustrel\Core\Spec\Trend;
+use Ustrel\Core\Spec\Judging\Rows;
+use Ustrel\Core\Spec\Judging\Rule;
+use Ustrel\Core\Spec\Judging\Trend;
 
 /** What would be hard to believe at a place. A doubt asks; it never refuses. */
 final class Plausibility

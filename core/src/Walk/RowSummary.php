@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Walk;
 
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\Judging\Verdict;
 
 /** One row of the ribbon: its worst verdict, and the life left of its worst part. */
 final readonly class RowSummary

@@ -16,6 +16,7 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\TakenReading;
+use Ustrel\Core\Wear\Acres\Stretch;
 
 /**
  * What is on record of the sizes that wear on one planter: readings, what was fitted meanwhile, where shims were moved.

@@ -8,8 +8,9 @@ use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Season\SeasonPlan;
 use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\Outlook;
+use Ustrel\Core\Spec\Judging\Outlook;
 use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Wear\Acres\UseLog;
 
 /** The wear of one planter as of a moment: the one way from what is on record to what is to be expected. */
 final readonly class PlanterWear

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\Judging\Verdict;
 
 /** How a part stands in the season that is coming. Worded under `standing.<value>`. */
 enum Standing: string

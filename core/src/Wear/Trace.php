@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Ustrel\Core\Wear;
 
 use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Wear\Acres\RowUse;
+use Ustrel\Core\Wear\Acres\Stretch;
+use Ustrel\Core\Wear\Acres\UseLog;
 
 /** One part wherever it has been, or one contact since it was last set, and the sizes that were read of it. */
 final readonly class Trace

@@ -5,9 +5,9 @@ declare(strict_types=1);
 use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Field\SetNotches;
 use Ustrel\Core\Measure\Unit;
-use Ustrel\Core\Spec\Background;
-use Ustrel\Core\Spec\Bands;
-use Ustrel\Core\Spec\NearAim;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\Judging\Bands;
+use Ustrel\Core\Spec\Rules\NearAim;
 
 it('sets every row as deep as the rest, by geometry', function (): void {
     mt_srand(7);

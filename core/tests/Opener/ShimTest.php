@@ -8,7 +8,7 @@ use Ustrel\Core\Opener\ShimAdvice;
 use Ustrel\Core\Opener\ShimAdviceCode;
 use Ustrel\Core\Opener\ShimMove;
 use Ustrel\Core\Opener\ShimSensitivity;
-use Ustrel\Core\Spec\Window;
+use Ustrel\Core\Spec\Rules\Window;
 
 function advice(string $contact, ?int $left, ?int $right, ShimMove ...$moves): ShimAdvice
 {

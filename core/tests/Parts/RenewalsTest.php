@@ -15,8 +15,8 @@ use Ustrel\Core\Parts\Renewals;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\Verdict;
 use Ustrel\Core\Walk\Findings;
 use Ustrel\Core\Walk\Place;
 

@@ -7,7 +7,7 @@ use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Season\PlantedAcres;
 use Ustrel\Core\Season\Season;
 use Ustrel\Core\Season\SeasonPlan;
-use Ustrel\Core\Wear\FieldRun;
+use Ustrel\Core\Wear\Acres\FieldRun;
 
 it('runs from eight months before planting is to start', function (?string $start, string $day, int $season): void {
     expect(Season::startingOn($start === null ? null : Day::of($start))->of(Day::of($day)))->toBe($season);

@@ -6,20 +6,20 @@ use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Spec\AtLeast;
-use Ustrel\Core\Spec\Background;
-use Ustrel\Core\Spec\Bands;
-use Ustrel\Core\Spec\ChainStretch;
-use Ustrel\Core\Spec\NearMedian;
-use Ustrel\Core\Spec\OffCentre;
-use Ustrel\Core\Spec\Outlook;
-use Ustrel\Core\Spec\PlayLimit;
-use Ustrel\Core\Spec\Range;
-use Ustrel\Core\Spec\ReasonCode;
-use Ustrel\Core\Spec\Rule;
-use Ustrel\Core\Spec\Verdict;
-use Ustrel\Core\Spec\WearLimit;
-use Ustrel\Core\Spec\Window;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\Judging\Bands;
+use Ustrel\Core\Spec\Judging\Outlook;
+use Ustrel\Core\Spec\Judging\ReasonCode;
+use Ustrel\Core\Spec\Judging\Rule;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\Rules\AtLeast;
+use Ustrel\Core\Spec\Rules\ChainStretch;
+use Ustrel\Core\Spec\Rules\NearMedian;
+use Ustrel\Core\Spec\Rules\OffCentre;
+use Ustrel\Core\Spec\Rules\PlayLimit;
+use Ustrel\Core\Spec\Rules\Range;
+use Ustrel\Core\Spec\Rules\WearLimit;
+use Ustrel\Core\Spec\Rules\Window;
 
 function inches(string $typed): Length
 {

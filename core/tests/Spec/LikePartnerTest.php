@@ -3,12 +3,12 @@
 declare(strict_types=1);
 
 use Ustrel\Core\Measure\Unit;
-use Ustrel\Core\Spec\Background;
-use Ustrel\Core\Spec\Bands;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\LikePartner;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\Judging\Bands;
 use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\Rules\LikePartner;
 use Ustrel\Core\Spec\Side;
 
 it('wants a tyre at its own target, no more over than under, and like its partner', function (float $value, ?float $partner, string $verdict, string $reason): void {

@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use Ustrel\Core\Spec\Answer;
-use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Chip;
 use Ustrel\Core\Spec\InvalidSpecSheet;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\State;
 use Ustrel\Core\Spec\SpecFault;
 use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\SpecSheetReader;
-use Ustrel\Core\Spec\State;
 
 /** @param  array<string, array<string, mixed>>  $own */
 function sheetWith(array $own): SpecSheet

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Spec\Answer;
-use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Chip;
-use Ustrel\Core\Spec\SidedFigure;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\SidedFigure;
 
 it('reads the side behind a figure', function (string $typed, string $figure, ?Chip $side): void {
     $read = SidedFigure::read($typed);

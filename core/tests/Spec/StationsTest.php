@@ -5,18 +5,18 @@ declare(strict_types=1);
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Spec\Answer;
-use Ustrel\Core\Spec\Background;
 use Ustrel\Core\Spec\Catalogue;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\CheckKind;
-use Ustrel\Core\Spec\Chip;
 use Ustrel\Core\Spec\ClosingWheels;
 use Ustrel\Core\Spec\Downforce;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\State;
 use Ustrel\Core\Spec\Meter;
-use Ustrel\Core\Spec\State;
 use Ustrel\Core\Spec\Station;
 
 /* Station by station, front to back: the rule at, under and over its limit, by the figures of the trade. */

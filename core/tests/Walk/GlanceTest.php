@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Glance;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;

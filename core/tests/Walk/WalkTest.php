@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Spec\PlayLimit;
-use Ustrel\Core\Spec\Verdict;
-use Ustrel\Core\Spec\WearLimit;
-use Ustrel\Core\Spec\Window;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\Rules\PlayLimit;
+use Ustrel\Core\Spec\Rules\WearLimit;
+use Ustrel\Core\Spec\Rules\Window;
 use Ustrel\Core\Walk\Doubt;
 use Ustrel\Core\Walk\Pace;
 use Ustrel\Core\Walk\Place;

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use Ustrel\Core\Wear\AcresLine;
-use Ustrel\Core\Wear\DownforceLevel;
-use Ustrel\Core\Wear\Ground;
-use Ustrel\Core\Wear\GroundFactors;
-use Ustrel\Core\Wear\Residue;
-use Ustrel\Core\Wear\Soil;
-use Ustrel\Core\Wear\Tillage;
+use Ustrel\Core\Wear\Acres\AcresLine;
+use Ustrel\Core\Wear\Acres\DownforceLevel;
+use Ustrel\Core\Wear\Acres\Ground;
+use Ustrel\Core\Wear\Acres\GroundFactors;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\Soil;
+use Ustrel\Core\Wear\Acres\Tillage;
 
 it('counts downforce among what wears parts, and goes by the shop\'s own figures where it has some', function (): void {
     $sand = new Ground(Soil::Sand, downforce: DownforceLevel::Heavy);

@@ -7,16 +7,16 @@ use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Season\SeasonPlan;
-use Ustrel\Core\Wear\AcresLine;
-use Ustrel\Core\Wear\FieldRun;
-use Ustrel\Core\Wear\Ground;
-use Ustrel\Core\Wear\Residue;
-use Ustrel\Core\Wear\RowUse;
-use Ustrel\Core\Wear\Soil;
-use Ustrel\Core\Wear\Stretch;
-use Ustrel\Core\Wear\Tillage;
-use Ustrel\Core\Wear\UnreadableAcresLine;
-use Ustrel\Core\Wear\UseLog;
+use Ustrel\Core\Wear\Acres\AcresLine;
+use Ustrel\Core\Wear\Acres\FieldRun;
+use Ustrel\Core\Wear\Acres\Ground;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\RowUse;
+use Ustrel\Core\Wear\Acres\Soil;
+use Ustrel\Core\Wear\Acres\Stretch;
+use Ustrel\Core\Wear\Acres\Tillage;
+use Ustrel\Core\Wear\Acres\UnreadableAcresLine;
+use Ustrel\Core\Wear\Acres\UseLog;
 
 function spacing(int $inches): Length
 {

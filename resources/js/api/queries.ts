@@ -73,7 +73,9 @@ export const useSpecSheets = () =>
 export const useSpecSheet = (id: Id) =>
   useQuery({
     queryKey: computed(() => keys.specSheet(toValue(id))),
-    queryFn: () => body(api.GET('/api/spec-sheets/{specSheet}', { params: { path: { specSheet: toValue(id) } } })),
+    // By the key: the sheet that is asked for may have become another since the key was made.
+    queryFn: ({ queryKey: [, specSheet] }) =>
+      body(api.GET('/api/spec-sheets/{specSheet}', { params: { path: { specSheet } } })),
   })
 
 export const usePlanter = (id: MaybeRefOrGetter<number | undefined>) =>

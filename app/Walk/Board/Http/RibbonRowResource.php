@@ -6,7 +6,7 @@ namespace App\Walk\Board\Http;
 
 use App\Walk\Board\RibbonRow;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Spec\Verdict;
+use Ustrel\Core\Spec\Judging\Verdict;
 
 #[OA\Schema(schema: 'Verdict', type: 'string', enum: Verdict::class)]
 #[OA\Schema(schema: 'RibbonRow', required: ['row', 'verdict', 'life_left', 'checked'], properties: [
