@@ -33,6 +33,7 @@ use Ustrel\Core\Spec\SpecSheet as Sheet;
  * @property string $spacing_typed
  * @property list<int> $sections rows in each section of the toolbar, from the left; they add up to row_count
  * @property array<string, mixed> $equipment shape: docs/formats.md
+ * @property array<string, array{squares: float, spare: int}> $measuring what its readings tell of how the shop measures, by check key
  * @property Day|null $planting_start
  * @property string|null $planned_acres of the season that is being prepared
  * @property int|null $planting_days from the first to the last day of planting
@@ -47,11 +48,12 @@ final class Planter extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'planned_acres' => null, 'planting_days' => null];
+    protected $attributes = ['equipment' => '{}', 'measuring' => '{}', 'planned_acres' => null, 'planting_days' => null];
 
     protected $casts = [
         'sections' => 'array',
         'equipment' => 'array',
+        'measuring' => 'array',
         'planting_start' => AsDay::class,
     ];
 

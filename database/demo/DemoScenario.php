@@ -62,8 +62,8 @@ final readonly class DemoScenario
                 $this->planter($planter, $lowmoor, $today);
             }
         });
-        // As when the last of their walks was finished.
-        Workshop::query()->pluck('id')->each(fn (int $workshop) => ($this->learn)($workshop));
+        // As when their last walks were finished.
+        Planter::query()->with('specSheet')->orderBy('id')->get()->each(fn (Planter $planter) => ($this->learn)($planter));
     }
 
     /** @param  non-empty-list<array{string, string}>  $people names and emails, the one who walks first */

@@ -18,6 +18,10 @@ return new class extends Migration
             $table->jsonb('learned_sd')->default('{}');
             $table->jsonb('own_sd')->default('{}');
         });
+        Schema::table('planters', function (Blueprint $table): void {
+            // What its readings tell of how the shop measures: squares and readings to spare, by check.
+            $table->jsonb('measuring')->default('{}');
+        });
         Schema::table('walks', function (Blueprint $table): void {
             // How far the shop measured off when it was walked, as with its odds.
             $table->jsonb('measuring_sd')->default('{}');

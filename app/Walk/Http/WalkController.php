@@ -122,7 +122,7 @@ final class WalkController extends Controller
         $request->validate(['with_unchecked' => ['sometimes', 'boolean:strict']], ['with_unchecked.*' => __('refused.unknown_flag')]);
 
         $finished = $finish($walk, $this->user($request), $request->boolean('with_unchecked'));
-        $learn($walk->planter->workshop_id);
+        $learn($walk->planter->load('specSheet'));
 
         return new WalkResource($finished);
     }

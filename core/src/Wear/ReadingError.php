@@ -77,6 +77,33 @@ final readonly class ReadingError
      */
     public function learnedFrom(array $items): self
     {
+        return $this->pooled([$this->spread($items)]);
+    }
+
+    /**
+     * The same from several planters that are measured with the same hands.
+     *
+     * @param  list<Spread>  $spreads
+     */
+    public function pooled(array $spreads): self
+    {
+        $squares = self::WEIGHT * $this->sd ** 2;
+        $spare = (float) self::WEIGHT;
+        foreach ($spreads as $spread) {
+            $squares += $spread->squares;
+            $spare += $spread->spare;
+        }
+
+        return new self(self::sd($squares, $spare), $this->step);
+    }
+
+    /**
+     * What the parts of one planter tell, gross errors left out.
+     *
+     * @param  list<Item>  $items
+     */
+    public function spread(array $items): Spread
+    {
         $lines = [];
         foreach ($items as $item) {
             $line = Scatter::of($item, $this);
@@ -85,19 +112,26 @@ final readonly class ReadingError
             }
         }
         $sd = $this->typicalOf($lines);
+        $squares = 0.0;
+        $spare = 0;
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            $squares = self::WEIGHT * $this->sd ** 2;
-            $spare = (float) self::WEIGHT;
+            $squares = 0.0;
+            $spare = 0;
             foreach ($lines as $line) {
                 if ($line->squares <= $line->chiSquared(self::FAR) / $line->spare * $line->expected($sd)) {
                     $squares += $line->measured();
                     $spare += $line->spare;
                 }
             }
-            $sd = max(self::LEAST_SD, sqrt(max(0.0, $squares / $spare)));
+            $sd = self::sd(self::WEIGHT * $this->sd ** 2 + $squares, self::WEIGHT + $spare);
         }
 
-        return new self($sd, $this->step);
+        return new Spread($squares, $spare);
+    }
+
+    private static function sd(float $squares, float $spare): float
+    {
+        return max(self::LEAST_SD, sqrt(max(0.0, $squares / $spare)));
     }
 
     /**

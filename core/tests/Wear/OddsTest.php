@@ -9,6 +9,7 @@ use Ustrel\Core\Wear\Item;
 use Ustrel\Core\Wear\OwnRate;
 use Ustrel\Core\Wear\Point;
 use Ustrel\Core\Wear\ReadingError;
+use Ustrel\Core\Wear\Spread;
 use Ustrel\Core\Wear\WearPath;
 
 /*
@@ -96,7 +97,7 @@ it('holds the truth as often as it says, by group, and tells chances that come t
     for ($shop = 0; $shop < 700; $shop++) {
         $hands = oneOf([0.8, 1.0, 1.2, 1.5]);
         $planters = array_map(static fn (): array => planterOf($hands, $path), range(1, 3));
-        $error = $prior->learnedFrom(array_merge(...array_column($planters, 'items')));
+        $error = $prior->pooled(array_map(static fn (array $planter): Spread => $prior->spread($planter['items']), $planters));
         foreach ($planters as ['world' => $world, 'items' => $items, 'truth' => $truth, 'slipped' => $slipped, 'mean' => $mean, 'planned' => $planned]) {
             $good += array_sum(array_map(static fn (Item $item): int => count($item->points), $items)) - count($slipped);
             foreach ((new Forecaster($path, $error, learns: false))->of($items, $planned) as $key => $forecast) {
