@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { call, planterWithWalk, server, signIn, signInByHand } from './support'
+import { keptOnDevice, call, planterWithWalk, server, signIn, signInByHand } from './support'
 
 test.use({ serviceWorkers: 'allow' })
 
@@ -36,11 +36,8 @@ for (const restarts of [false, true]) {
     ])
     // Opened once with a signal.
     await page.goto(`/planters/${planter}/walk`)
+    await keptOnDevice(page)
     await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 1 of 20' })).toBeVisible()
-    await page.waitForFunction(async () => {
-      const page = await (await caches.open('page')).match('/')
-      return page !== undefined && navigator.serviceWorker.controller !== null
-    })
 
     await context.setOffline(true)
     const figures = Array.from({ length: 40 }, (_, index) => `14 ${9 + (index % 5)}/16`)
@@ -84,8 +81,8 @@ test('a walk is started without a signal, and gives way to one that somebody els
   const { planter, walk } = await planterWithWalk(page, 'Started Twice', 2)
   await call(page, 'POST', `/api/walks/${walk}/finish`, { with_unchecked: true })
   await page.goto(`/planters/${planter}/walk`)
+  await keptOnDevice(page)
   await expect(page.getByRole('heading', { name: /^Start a walk/ })).toBeVisible()
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
   await context.setOffline(true)
   await page.getByLabel('I have read this').check()
   await page.getByRole('button', { name: 'Start the walk' }).click()

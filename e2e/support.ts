@@ -44,6 +44,20 @@ const walkByCheck = (page: Page) =>
     if (localStorage.getItem('ustrel.walk-view') === null) localStorage.setItem('ustrel.walk-view', 'single')
   })
 
+/** The device keeps the client. A page that came in the moment before is not the device's yet, and is got once more. */
+export async function keptOnDevice(page: Page): Promise<void> {
+  const isKept = () =>
+    page.evaluate(async () => {
+      const kept = await (await caches.open('page')).match('/')
+      return kept !== undefined && navigator.serviceWorker.controller !== null
+    })
+  await expect(async () => {
+    if (!(await isKept())) await page.waitForTimeout(3_000)
+    if (!(await isKept())) await page.reload()
+    expect(await isKept()).toBe(true)
+  }).toPass({ timeout: 90_000 })
+}
+
 /** Calls the API as the signed-in page would. */
 export async function call<T>(
   page: Page,
