@@ -31,7 +31,8 @@ final readonly class DepthIndexQuery
         $board = $this->boards->ofWalk($walk, $walk->planter);
         $allowed = $board->sheet->check(CheckKey::DepthStopNotch)?->figures['tolerance']->quantity;
         $tolerance = $allowed === null ? self::TOLERANCE : Unit::Notch->valueOf($allowed);
-        $lifts = self::notches($board, CheckKey::DepthStopNotch);
+        $read = static fn (string $at): ?Quantity => self::read($board, $at);
+        $lifts = DepthAims::notches($board->rowCount, CheckKey::DepthStopNotch, $read);
         $notch = Unit::Millimetre->valueOf($board->sheet->notch->quantity);
         $diameters = self::diameters($board);
 
@@ -40,25 +41,11 @@ final readonly class DepthIndexQuery
             $walk->depth_school,
             $tolerance,
             $notch,
-            self::notches($board, CheckKey::DepthSetNotch),
-            array_map(Unit::Notch->valueOf(...), DepthAims::of($board->rowCount, $walk->depth_school, static fn (string $at): ?Quantity => self::read($board, $at))),
+            DepthAims::notches($board->rowCount, CheckKey::DepthSetNotch, $read),
+            array_map(Unit::Notch->valueOf(...), DepthAims::of($board->rowCount, $walk->depth_school, $read)),
             // What the wheels lift at has the blades in it already.
             $lifts !== [] || $diameters === [] ? [] : array_filter(BladeDepth::moves($diameters, $notch)),
         );
-    }
-
-    /** @return array<int, float> by row */
-    private static function notches(Board $board, CheckKey $check): array
-    {
-        $notches = [];
-        for ($row = 1; $row <= $board->rowCount; $row++) {
-            $notch = self::read($board, (new Place($row, $check, Side::Centre))->key());
-            if ($notch !== null) {
-                $notches[$row] = Unit::Notch->valueOf($notch);
-            }
-        }
-
-        return $notches;
     }
 
     /** @return array<int, float> millimetres by row, the mean of both blades, of rows whose blades were both measured */

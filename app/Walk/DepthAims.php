@@ -37,9 +37,9 @@ final class DepthAims
 
     /**
      * @param  callable(string): (Quantity|null)  $read
-     * @return array<int, float> by row
+     * @return array<int, float> notches by row that was read
      */
-    private static function notches(int $rows, CheckKey $check, callable $read): array
+    public static function notches(int $rows, CheckKey $check, callable $read): array
     {
         $notches = [];
         for ($row = 1; $row <= $rows; $row++) {

@@ -9,21 +9,24 @@ use App\Models\User;
 use App\Models\Walk;
 use App\Models\WalkRow;
 use App\Record\Change;
+use App\Wear\LearnMeasuring;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
 use Ustrel\Core\Walk\Place;
 
-/** Closes a walk. With anything unchecked it has to be said that this is meant, or it is refused as invalid. */
+/** Closes a walk, and learns from it how the shop measures. With anything unchecked it has to be said that this is meant, or it is refused as invalid. */
 final readonly class FinishWalk
 {
-    public function __construct(private Change $change)
-    {
+    public function __construct(
+        private Change $change,
+        private LearnMeasuring $learn,
+    ) {
     }
 
     /** @throws ValidationException */
     public function __invoke(Walk $walk, User $by, bool $withUnchecked): Walk
     {
-        return $this->change->of($walk->planter, static function (Planter $planter) use ($walk, $by, $withUnchecked): Walk {
+        $finished = $this->change->of($walk->planter, static function (Planter $planter) use ($walk, $by, $withUnchecked): Walk {
             $walk = Walk::query()->findOrFail($walk->id)->setRelation('planter', $planter);
             if ($walk->isFinished()) {
                 return $walk;
@@ -36,6 +39,9 @@ final readonly class FinishWalk
 
             return $walk;
         });
+        ($this->learn)($walk->planter->load('specSheet'));
+
+        return $finished;
     }
 
     /** @return list<string> what is unchecked, in words */

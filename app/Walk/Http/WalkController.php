@@ -12,7 +12,6 @@ use App\Walk\ChangeWalk;
 use App\Walk\FinishWalk;
 use App\Walk\ReopenWalk;
 use App\Walk\StartWalk;
-use App\Wear\LearnMeasuring;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
@@ -117,14 +116,11 @@ final class WalkController extends Controller
     #[OA\Response(response: 200, description: 'Finished', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function finish(Request $request, Walk $walk, FinishWalk $finish, LearnMeasuring $learn): WalkResource
+    public function finish(Request $request, Walk $walk, FinishWalk $finish): WalkResource
     {
         $request->validate(['with_unchecked' => ['sometimes', 'boolean:strict']], ['with_unchecked.*' => __('refused.unknown_flag')]);
 
-        $finished = $finish($walk, $this->user($request), $request->boolean('with_unchecked'));
-        $learn($walk->planter->load('specSheet'));
-
-        return new WalkResource($finished);
+        return new WalkResource($finish($walk, $this->user($request), $request->boolean('with_unchecked')));
     }
 
     #[OA\Post(path: '/api/walks/{walk}/reopen', operationId: 'reopenWalk', tags: ['walk'])]
