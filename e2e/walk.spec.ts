@@ -232,13 +232,14 @@ test('own figures: a spec sheet is copied, a bad figure named, a good one judged
 
   // A check of the shop's own beside them, with a limit that is no number first.
   await page.getByRole('button', { name: 'Add a check of your own' }).click()
-  await page.getByLabel('What it is called').fill('Spring length, cm')
-  await page.getByLabel('What it asks').click({ force: true })
+  const form = page.getByRole('group', { name: 'A check of your own' })
+  await form.getByLabel('What it is called').fill('Spring length, cm')
+  await form.getByLabel('What it asks').click({ force: true })
   await page.getByRole('option', { name: 'A number, at least' }).click()
-  await page.getByLabel('Change under').last().fill('long')
+  await form.getByLabel('Change under').fill('long')
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(page.getByText('"long" is not a number').first()).toBeVisible()
-  await page.getByLabel('Change under').last().fill('30')
+  await form.getByLabel('Change under').fill('30')
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(page.getByRole('button', { name: 'Take Spring length, cm off' })).toBeVisible()
   await expect(page.getByRole('row', { name: 'Spring length, cm' }).getByLabel('Change under')).toHaveValue('30')
