@@ -86,8 +86,10 @@ build_client() {
 
 install_packages() {
     mkdir -p "$ROOT/vendor" "$ROOT/node_modules" "$ROOT/public/build"
-    once_per "$ROOT/vendor/.stamp" "$ROOT"/{composer,core/composer}.json -- install_php_packages
+    once_per "$ROOT/vendor/.stamp" "$ROOT"/{composer,core/composer}.json -- install_php_packages &
+    local php=$!
     once_per "$ROOT/node_modules/.stamp" "$ROOT/package.json" "$ROOT/package-lock.json" -- install_node_packages
+    wait "$php" || exit 1
     once_per "$ROOT/public/build/.stamp" "$ROOT"/{resources/js,lang,package-lock.json,vite.config.ts} -- build_client
 }
 

@@ -12,4 +12,4 @@ $all = count($xml->xpath('//testcase') ?: []);
 $skipped = count($xml->xpath('//testcase[skipped]') ?: []);
 $bad = count($xml->xpath('//testcase[failure or error]') ?: []);
 
-echo $all - $skipped - $bad, ' ', $bad;
+echo $all - $skipped - $bad, ' ', $bad, "\n";
