@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Wear\Acres\GroundFactors;
 
 /**
@@ -20,6 +21,9 @@ use Ustrel\Core\Wear\Acres\GroundFactors;
  * @property int $id
  * @property string $name
  * @property DepthSchool $depth_school what it does about depth stops that do not lift alike
+ * @property string $currency of prices, ISO 4217
+ * @property UnitSystem $units that a new person begins with
+ * @property bool $is_demo made-up data
  * @property string $time_zone of the tz database; days begin and end by it
  * @property string $import_key goes into the ids of what is imported
  * @property array<string, array<string, float>> $ground_factors the shop's own, by kind and case of the ground
@@ -34,9 +38,9 @@ final class Workshop extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}'];
+    protected $attributes = ['currency' => 'USD', 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}'];
 
-    protected $casts = ['depth_school' => DepthSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array'];
+    protected $casts = ['units' => UnitSystem::class, 'is_demo' => 'boolean', 'depth_school' => DepthSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array'];
 
     public function zone(): DateTimeZone
     {
@@ -64,6 +68,24 @@ final class Workshop extends Model
     public function ofWalk(): array
     {
         return ['watch_chance' => $this->watch_chance, 'measuring_sd' => $this->measuringSd(), 'depth_school' => $this->depth_school];
+    }
+
+    /** @return HasMany<User, $this> */
+    public function users(): HasMany
+    {
+        return $this->hasMany(User::class);
+    }
+
+    /** @return HasMany<User, $this> those who work here, guests not among them */
+    public function people(): HasMany
+    {
+        return $this->users()->where('role', '!=', Role::Guest);
+    }
+
+    /** @return HasMany<Invitation, $this> */
+    public function invitations(): HasMany
+    {
+        return $this->hasMany(Invitation::class);
     }
 
     /** @return HasMany<Planter, $this> */

@@ -13,6 +13,6 @@ final class PhotoPolicy
 {
     public function view(User $user, Photo $photo): Response
     {
-        return $photo->planter->workshop_id === $user->workshop_id ? Response::allow() : Response::denyAsNotFound();
+        return (new PlanterPolicy)->view($user, $photo->planter);
     }
 }

@@ -13,6 +13,6 @@ final class WalkPolicy
 {
     public function view(User $user, Walk $walk): Response
     {
-        return $walk->planter->workshop_id === $user->workshop_id ? Response::allow() : Response::denyAsNotFound();
+        return (new PlanterPolicy)->view($user, $walk->planter);
     }
 }

@@ -8,7 +8,9 @@ use App\Console\Commands\Rebuild;
 use App\Http\WordLoader;
 use App\Models\OwnCheck;
 use App\Models\Planter;
+use App\Models\Role;
 use App\Models\User;
+use Illuminate\Auth\Access\Response as GateResponse;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
@@ -18,27 +20,26 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Translation\FileLoader;
-use Symfony\Component\HttpFoundation\Response;
 use Ustrel\Core\Spec\CheckKey;
 
 final class AppServiceProvider extends ServiceProvider
 {
-    /** Wrong passwords in a minute, from one address for one name. */
-    private const WRONG_PASSWORDS_A_MINUTE = 5;
+    /** Writes of one person in a minute: more than hands can do, and all that a device brings that was long without a signal. */
+    private const WRITES_A_MINUTE = 900;
 
-    /** Whose password is tried; a name that is none counts as one, too. */
-    private static function named(Request $request): string
-    {
-        $email = $request->input('email');
+    /** What may be done at all, and by whom at least. */
+    private const ABILITIES = ['see' => Role::Guest, 'record' => Role::Helper, 'set' => Role::Technician, 'run' => Role::Owner];
 
-        return is_string($email) ? mb_strtolower(trim($email)) : '';
-    }
+    private const NOT_YOURS = ['guest' => 'people.not_for_guest', 'helper' => 'people.not_for_helper'];
 
     public function register(): void
     {
+        // Nothing is served from the disk but by its own route.
+        config(['filesystems.disks.local.serve' => false]);
         $this->app->extend('translation.loader', static fn (FileLoader $loader, Application $app): WordLoader => new WordLoader($app->make('files'), $loader->paths()));
     }
 
@@ -63,8 +64,14 @@ final class AppServiceProvider extends ServiceProvider
             return $user instanceof User && $check !== null ? OwnCheck::named($user->workshop_id, $check) ?? $key : $key;
         });
 
-        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(self::WRONG_PASSWORDS_A_MINUTE)
-            ->by(self::named($request).'|'.$request->ip())
-            ->after(static fn (Response $response): bool => $response->getStatusCode() === 422));
+        foreach (self::ABILITIES as $ability => $least) {
+            Gate::define($ability, static fn (User $user): GateResponse => $user->role->mayAs($least)
+                ? GateResponse::allow()
+                : GateResponse::deny(__(self::NOT_YOURS[$user->role->value] ?? 'people.only_owner')));
+        }
+
+        RateLimiter::for('writes', static fn (Request $request): Limit => $request->isMethodSafe()
+            ? Limit::none()
+            : Limit::perMinute(self::WRITES_A_MINUTE)->by('writes|'.$request->user()?->getAuthIdentifier()));
     }
 }

@@ -5,21 +5,27 @@ declare(strict_types=1);
 namespace App\Yard;
 
 use App\Models\Planter;
+use App\Models\User;
 use App\Models\Walk;
 use App\Models\WalkRow;
 use App\Walk\Board\RibbonRow;
 use App\Walk\Board\Waiting;
 use App\Wear\ExpectedRows;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Ustrel\Core\Walk\Urgency;
 
-/** Reads the yard: every planter of a workshop with its ribbon, the most pressing first. */
+/** Reads the yard: every planter that somebody may look at with its ribbon, the most pressing first. */
 final class YardQuery
 {
     /** @return list<YardPlanter> */
-    public function of(int $workshopId): array
+    public function of(User $user): array
     {
-        $planters = Planter::query()->where('workshop_id', $workshopId)->with('workshop')->get();
+        $planters = Planter::query()
+            ->where('workshop_id', $user->workshop_id)
+            ->when($user->planter_id !== null, static fn (Builder $planters): Builder => $planters->whereKey($user->planter_id))
+            ->with('workshop')
+            ->get();
         $walks = $this->newestWalks($planters);
         $read = WalkRow::query()
             ->whereIn('walk_id', $walks->pluck('id'))

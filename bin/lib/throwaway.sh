@@ -25,7 +25,7 @@ throwaway_environment() {
     DB_PORT=$(cat "$STATE/db_port")
     WEB_PORT=$(free_port)
     export APP_ENV=testing APP_DEBUG=false APP_KEY="base64:$(head -c 32 /dev/urandom | base64)"
-    export LOG_CHANNEL=single CACHE_STORE=file SESSION_DRIVER=file QUEUE_CONNECTION=sync
+    export LOG_CHANNEL=single CACHE_STORE=file SESSION_DRIVER=database QUEUE_CONNECTION=sync
     export DB_CONNECTION=pgsql DB_HOST=127.0.0.1 DB_PORT DB_USERNAME=ustrel DB_PASSWORD=only-for-tests
     export WEB_PORT BASE_URL=http://127.0.0.1:$WEB_PORT USTREL_ROOT=$ROOT USTREL_STATE=$STATE
 }

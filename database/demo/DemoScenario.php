@@ -7,6 +7,7 @@ namespace Database\Demo;
 use App\Models\Note;
 use App\Models\Planter;
 use App\Models\Reading;
+use App\Models\Role;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk;
@@ -52,12 +53,14 @@ final readonly class DemoScenario
     public function load(CarbonImmutable $today): void
     {
         DB::transaction(function () use ($today): void {
-            $tollgate = $this->workshop(self::WORKSHOP, [['Wren Ashdown', self::EMAIL], ['Idris Vale', 'idris@tollgate.example']]);
+            $tollgate = $this->workshop(self::WORKSHOP, [
+                ['Wren Ashdown', self::EMAIL, Role::Owner], ['Idris Vale', 'idris@tollgate.example', Role::Technician], ['Pim Larkspur', 'pim@tollgate.example', Role::Helper],
+            ]);
             DemoHistory::catalogue($tollgate->workshop_id);
             foreach (DemoPlanter::ofTollgate() as $planter) {
                 $this->planter($planter, $tollgate, $today);
             }
-            $lowmoor = $this->workshop('Lowmoor Planter Services', [['Sable Thorne', 'sable@lowmoor.example']]);
+            $lowmoor = $this->workshop('Lowmoor Planter Services', [['Sable Thorne', 'sable@lowmoor.example', Role::Owner]]);
             foreach (DemoPlanter::ofLowmoor() as $planter) {
                 $this->planter($planter, $lowmoor, $today);
             }
@@ -66,13 +69,13 @@ final readonly class DemoScenario
         Planter::query()->with('specSheet')->orderBy('id')->get()->each(fn (Planter $planter) => ($this->learn)($planter));
     }
 
-    /** @param  non-empty-list<array{string, string}>  $people names and emails, the one who walks first */
+    /** @param  non-empty-list<array{string, string, Role}>  $people names, emails and roles, the one who walks first */
     private function workshop(string $name, array $people): User
     {
-        $workshop = Workshop::query()->create(['name' => $name]);
-        foreach ($people as [$person, $email]) {
+        $workshop = Workshop::query()->create(['name' => $name, 'is_demo' => true]);
+        foreach ($people as [$person, $email, $role]) {
             User::query()->create([
-                'workshop_id' => $workshop->id, 'name' => $person, 'email' => $email, 'password' => self::PASSWORD,
+                'workshop_id' => $workshop->id, 'name' => $person, 'email' => $email, 'password' => self::PASSWORD, 'role' => $role,
             ]);
         }
 

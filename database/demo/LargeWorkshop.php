@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Models\Planter;
+use App\Models\Role;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk;
@@ -59,7 +60,7 @@ final class LargeWorkshop
     public function make(int $planters, int $seasons, int $readings, Closure $progress): int
     {
         $workshop = Workshop::query()->create(['name' => 'Large Row Works '.Str::random(6)]);
-        $by = User::query()->create(['workshop_id' => $workshop->id, 'name' => 'Ash Moor', 'email' => Str::lower(Str::random(10)).'@large.example', 'password' => 'large-rows']);
+        $by = User::query()->create(['workshop_id' => $workshop->id, 'name' => 'Ash Moor', 'email' => Str::lower(Str::random(10)).'@large.example', 'password' => 'large-rows', 'role' => Role::Owner]);
         $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', 'vacuum')->firstOrFail();
         for ($number = 1; $number <= $planters && $this->made < $readings; $number++) {
             DB::transaction(fn () => $this->planter($number, $by, $sheet, $seasons, $readings));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Factories;
 
+use App\Models\Role;
 use App\Models\User;
 use App\Models\Workshop;
 use Illuminate\Database\Eloquent\Factories\Factory;
@@ -21,6 +22,7 @@ final class UserFactory extends Factory
             'name' => 'Wren Ashdown',
             'email' => Str::lower(Str::random(8)).'@example.test',
             'password' => self::PASSWORD,
+            'role' => Role::Owner,
         ];
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use Closure;
-use Illuminate\Contracts\Session\Session;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
@@ -19,7 +18,7 @@ final class StaysSignedOut
 {
     public function handle(Request $request, Closure $next): Response
     {
-        if ($request->hasSession() && Cache::has(self::key($request->session()))) {
+        if ($request->hasSession() && Cache::has(self::key($request->session()->getId()))) {
             $request->session()->invalidate();
             Auth::forgetGuards();
         }
@@ -27,14 +26,18 @@ final class StaysSignedOut
         return $next($request);
     }
 
-    /** To be called before the session is invalidated, while it still has its id. Noted for longer than a session lives. */
-    public static function note(Session $session): void
+    /**
+     * Noted for longer than a session lives.
+     *
+     * @param  string  $id  of the session, before it is invalidated
+     */
+    public static function note(string $id): void
     {
-        Cache::put(self::key($session), true, now()->addMinutes(2 * (int) config('session.lifetime')));
+        Cache::put(self::key($id), true, now()->addMinutes(2 * (int) config('session.lifetime')));
     }
 
-    private static function key(Session $session): string
+    private static function key(string $id): string
     {
-        return 'signed-out:'.$session->getId();
+        return 'signed-out:'.$id;
     }
 }

@@ -7,6 +7,7 @@ namespace App\Parts\Http;
 use App\Parts\FittedPart;
 use App\Parts\MovedShims;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Gate;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'Fitting', description: 'One part in one slot over a span of time', required: ['id', 'row', 'slot', 'side', 'part_id', 'part_type_id', 'part', 'used', 'size_mm', 'ran_before_m', 'shims', 'cost', 'note', 'fitted_at', 'fitted_by', 'removed_at', 'removal_reason', 'run_m', 'part_ran_m'], properties: [
@@ -56,7 +57,8 @@ final class FittingShape
             'size_mm' => $fitting->size === null ? null : (float) $fitting->size,
             'ran_before_m' => (float) $fitting->ranBefore,
             'shims' => $fitting->shims,
-            'cost' => $fitting->cost === null ? null : (float) $fitting->cost,
+            // What the shop pays is the shop's.
+            'cost' => $fitting->cost === null || Gate::denies('record') ? null : (float) $fitting->cost,
             'note' => $fitting->note,
             'fitted_at' => self::moment($fitting->fittedAt),
             'fitted_by' => $fitting->fittedBy,

@@ -13,10 +13,10 @@ use OpenApi\Attributes as OA;
 final class YardController extends Controller
 {
     #[OA\Get(path: '/api/yard', operationId: 'yard', tags: ['yard'])]
-    #[OA\Response(response: 200, description: 'Every planter of the workshop, the most pressing first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/YardPlanter')))]
+    #[OA\Response(response: 200, description: 'Every planter of the workshop, the most pressing first; a guest\'s one', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/YardPlanter')))]
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
     public function __invoke(Request $request, YardQuery $yard): AnonymousResourceCollection
     {
-        return YardPlanterResource::collection($yard->of($this->user($request)->workshop_id));
+        return YardPlanterResource::collection($yard->of($this->user($request)));
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http;
+namespace App\People\Http;
 
 use App\Models\User;
 use Illuminate\Http\Request;
@@ -10,10 +10,15 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /** @mixin User */
-#[OA\Schema(schema: 'Me', required: ['id', 'name', 'workshop', 'time_zone', 'units', 'theme'], properties: [
+#[OA\Schema(schema: 'Me', required: ['id', 'name', 'email', 'role', 'planter', 'workshop', 'is_demo', 'currency', 'time_zone', 'units', 'theme'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'email', description: 'null for a guest', type: 'string', nullable: true),
+    new OA\Property(property: 'role', ref: '#/components/schemas/Role'),
+    new OA\Property(property: 'planter', description: 'The one that a guest looks at', type: 'integer', nullable: true),
     new OA\Property(property: 'workshop', type: 'string'),
+    new OA\Property(property: 'is_demo', description: 'Made-up data', type: 'boolean'),
+    new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
     new OA\Property(property: 'time_zone', description: 'Of the workshop: days begin and end by it', type: 'string'),
     new OA\Property(property: 'units', type: 'string', enum: ['in', 'mm']),
     new OA\Property(property: 'theme', description: 'device: as the device has it', type: 'string', enum: ['device', 'light', 'dark']),
@@ -26,7 +31,12 @@ final class MeResource extends JsonResource
         return [
             'id' => $this->id,
             'name' => $this->name,
+            'email' => $this->email,
+            'role' => $this->role->value,
+            'planter' => $this->planter_id,
             'workshop' => $this->workshop->name,
+            'is_demo' => $this->workshop->is_demo,
+            'currency' => $this->workshop->currency,
             'time_zone' => $this->workshop->time_zone,
             'units' => $this->units->value,
             'theme' => $this->theme,

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Http;
+namespace App\People\Http;
 
+use App\Http\Controller;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -11,7 +12,7 @@ use Ustrel\Core\Measure\UnitSystem;
 
 final class MeController extends Controller
 {
-    #[OA\Get(path: '/api/me', operationId: 'me', tags: ['session'])]
+    #[OA\Get(path: '/api/me', operationId: 'me', tags: ['people'])]
     #[OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
     public function show(Request $request): MeResource
@@ -19,7 +20,7 @@ final class MeController extends Controller
         return new MeResource($this->user($request)->load('workshop'));
     }
 
-    #[OA\Patch(path: '/api/me', operationId: 'updateMe', tags: ['session'])]
+    #[OA\Patch(path: '/api/me', operationId: 'updateMe', tags: ['people'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(properties: [
         new OA\Property(property: 'units', type: 'string', enum: ['in', 'mm']),
         new OA\Property(property: 'theme', type: 'string', enum: ['device', 'light', 'dark']),

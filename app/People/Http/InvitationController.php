@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Http;
+
+use App\Http\Controller;
+use App\Models\Invitation;
+use App\Models\Role;
+use App\People\AcceptInvitation;
+use App\People\Email;
+use App\People\Invite;
+use App\People\Tries;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'Role', type: 'string', enum: Role::class)]
+#[OA\Schema(schema: 'NewLink', required: ['link', 'expires_at'], properties: [
+    new OA\Property(property: 'link', description: 'Told this once; only its digest is kept', type: 'string'),
+    new OA\Property(property: 'expires_at', type: 'string', format: 'date-time'),
+])]
+final class InvitationController extends Controller
+{
+    use EntersPeople;
+
+    #[OA\Post(path: '/api/people/invitations', operationId: 'invite', tags: ['people'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['role'], properties: [
+        new OA\Property(property: 'role', type: 'string', enum: ['owner', 'technician', 'helper']),
+        new OA\Property(property: 'email', description: 'Whom alone it is for, and who gets it by mail; left out: whoever has the link', type: 'string', nullable: true),
+    ]))]
+    #[OA\Response(response: 201, description: 'The link', content: new OA\JsonContent(ref: '#/components/schemas/NewLink'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function store(Request $request, Invite $invite): JsonResponse
+    {
+        $given = $request->validate(
+            ['role' => ['required', 'string', Rule::in(array_column(Role::INVITED, 'value'))], 'email' => ['nullable', 'string', 'max:254', 'email:rfc']],
+            ['role.*' => __('people.role'), 'email.*' => __('people.email')],
+        );
+        $email = $given['email'] ?? null;
+        [$invitation, $link] = $invite($this->user($request)->load('workshop'), Role::from($given['role']), $email === null ? null : Email::normal($email));
+
+        return new JsonResponse(['link' => $link->address, 'expires_at' => $invitation->expires_at->toIso8601ZuluString()], 201);
+    }
+
+    #[OA\Delete(path: '/api/people/invitations/{invitation}', operationId: 'withdrawInvitation', tags: ['people'])]
+    #[OA\Parameter(name: 'invitation', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 204, description: 'Taken back')]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function destroy(Invitation $invitation): Response
+    {
+        Invitation::query()->whereKey($invitation->id)->whereNull('accepted_at')->whereNull('withdrawn_at')->update(['withdrawn_at' => now()]);
+
+        return response()->noContent();
+    }
+
+    #[OA\Post(path: '/api/invitations/look', operationId: 'lookAtInvitation', tags: ['people'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/LinkSecret'))]
+    #[OA\Response(response: 200, description: 'What it invites to', content: new OA\JsonContent(required: ['workshop', 'role', 'email', 'by'], properties: [
+        new OA\Property(property: 'workshop', type: 'string'),
+        new OA\Property(property: 'role', ref: '#/components/schemas/Role'),
+        new OA\Property(property: 'email', description: 'Whom alone it is for', type: 'string', nullable: true),
+        new OA\Property(property: 'by', description: 'Who invites', type: 'string'),
+    ]))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
+    public function look(Request $request, AcceptInvitation $accept, Tries $tries): JsonResponse
+    {
+        $this->countLink($request, $tries);
+        $invitation = $accept->look($this->secret($request))->load(['workshop', 'maker']);
+
+        return new JsonResponse(['workshop' => $invitation->workshop->name, 'role' => $invitation->role->value, 'email' => $invitation->email, 'by' => $invitation->maker->name]);
+    }
+
+    #[OA\Post(path: '/api/invitations/accept', operationId: 'acceptInvitation', tags: ['people'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['link', 'name', 'email', 'password'], properties: [
+        new OA\Property(property: 'link', type: 'string', maxLength: 200),
+        new OA\Property(property: 'name', type: 'string', maxLength: 80),
+        new OA\Property(property: 'email', type: 'string'),
+        new OA\Property(property: 'password', type: 'string'),
+    ]))]
+    #[OA\Response(response: 201, description: 'Joined and signed in', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
+    public function accept(Request $request, AcceptInvitation $accept, Tries $tries): JsonResponse
+    {
+        $this->countLink($request, $tries);
+        $secret = $this->secret($request);
+        $person = $this->person($request, [$accept->look($secret)->load('workshop')->workshop->name]);
+        $user = $this->onePerAddress(static fn () => $accept($secret, ...$person));
+
+        return $this->enter($request, $user)->response()->setStatusCode(201);
+    }
+}
