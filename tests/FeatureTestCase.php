@@ -52,6 +52,15 @@ abstract class FeatureTestCase extends TestCase
         return $this->actingAs($user);
     }
 
+    /** Nobody, on a device of their own. */
+    protected function signedOut(): static
+    {
+        session()->flush();
+        app('auth')->forgetGuards();
+
+        return $this;
+    }
+
     /** @param  array<string, mixed>  $fields */
     public function planter(array $fields = []): Planter
     {

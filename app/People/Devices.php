@@ -7,11 +7,18 @@ namespace App\People;
 use App\Http\Middleware\StaysSignedOut;
 use App\Models\DeviceSession;
 use App\Models\User;
+use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
 
 /** Where a person is signed in, and how that is ended from elsewhere. */
 final class Devices
 {
+    /** @return string|null id of the session that a request comes with */
+    public static function here(Request $request): ?string
+    {
+        return $request->hasSession() ? $request->session()->getId() : null;
+    }
+
     /** @return Collection<int, DeviceSession> the newest first */
     public function of(User $user): Collection
     {

@@ -17,6 +17,10 @@ final readonly class GoodPassword implements ValidationRule
 
     private const FEWEST_DIFFERENT = 5;
 
+    private const FEWEST_LETTERS = 4;
+
+    private const LOOK_ALIKES = ['@' => 'a', '4' => 'a', '3' => 'e', '1' => 'i', '!' => 'i', '0' => 'o', '$' => 's', '5' => 's', '7' => 't'];
+
     /** Rows of a keyboard and of the alphabet, along which nothing is long. */
     private const RUNS = '01234567890 qwertyuiop asdfghjkl zxcvbnm qazwsxedcrfvtgbyhnujmikolp abcdefghijklmnopqrstuvwxyz';
 
@@ -49,14 +53,16 @@ final readonly class GoodPassword implements ValidationRule
         if (count(array_unique(mb_str_split($password))) < self::FEWEST_DIFFERENT) {
             return true;
         }
-        $plain = strtr($password, ['@' => 'a', '4' => 'a', '3' => 'e', '1' => 'i', '!' => 'i', '0' => 'o', '$' => 's', '5' => 's', '7' => 't']);
+        if (preg_match('/\pL/u', $password) !== 1) {
+            // Figures alone: more than a telephone number has, and not along the keys.
+            return preg_match_all('/\d/', $this->withoutRuns($password)) < self::LEAST;
+        }
+        // Figures at either end are figures; within a word they stand for letters.
+        $plain = strtr((string) preg_replace('/^[\d\W_]+|[\d\W_]+$/u', '', $password), self::LOOK_ALIKES);
         foreach ([$password, $plain] as $spelling) {
             $left = $this->withoutRuns(str_replace([...self::words(), ...$this->ownWords()], '', $spelling));
-            if (preg_match_all('/\pL/u', $left) < 4) {
-                // Figures alone are left: as many as a telephone number has, and none of them in a row.
-                if (preg_match_all('/\d/', $left) < self::LEAST) {
-                    return true;
-                }
+            if (preg_match_all('/\pL/u', $left) < self::FEWEST_LETTERS) {
+                return true;
             }
         }
 

@@ -25,22 +25,26 @@ final readonly class Passwords
         return (int) config('auth.passwords.users.expire');
     }
 
-    /** @throws ValidationException for somebody who has no password */
-    public function linkFor(User $person): string
+    /**
+     * @param  string|null  $root  of the address; by default what the caller has in front
+     *
+     * @throws ValidationException for somebody who has no password
+     */
+    public function linkFor(User $person, ?string $root = null): string
     {
         if ($person->email === null || $person->deactivated_at !== null) {
             throw ValidationException::withMessages(['person' => __($person->email === null ? 'people.is_guest' : 'people.is_inactive')]);
         }
 
-        return url('reset').'#'.$this->broker()->createToken($person).'.'.rtrim(strtr(base64_encode($person->email), '+/', '-_'), '=');
+        return ($root ?? url('/')).'/reset#'.$this->broker()->createToken($person).'.'.rtrim(strtr(base64_encode($person->email), '+/', '-_'), '=');
     }
 
-    /** By mail, to whoever has that address; whether somebody has is not told. */
+    /** By mail, to whoever has that address; whether somebody has is not told. Anybody may ask: what host they named is not gone by. */
     public function sendLink(string $email): void
     {
         $person = User::query()->letIn()->where('email', $email)->first();
         if ($person !== null && ! $this->broker()->getRepository()->recentlyCreatedToken($person)) {
-            Mail::to($email)->send(new ResetMail($this->linkFor($person)));
+            Mail::to($email)->send(new ResetMail($this->linkFor($person, (string) config('app.url'))));
         }
     }
 

@@ -26,7 +26,7 @@ final class DeviceController extends Controller
     #[OA\Response(response: 200, description: 'Where the caller is signed in, the newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Device')))]
     public function index(Request $request, Devices $devices): JsonResponse
     {
-        $here = $request->session()->getId();
+        $here = Devices::here($request);
 
         return new JsonResponse($devices->of($this->user($request))->map(static fn (DeviceSession $one): array => [
             'id' => $one->handle(), 'agent' => (string) $one->user_agent, 'ip' => (string) $one->ip_address, 'is_this' => $one->id === $here,
@@ -47,7 +47,7 @@ final class DeviceController extends Controller
     #[OA\Response(response: 204, description: 'Signed out everywhere but here')]
     public function others(Request $request, Devices $devices): Response
     {
-        $devices->endAll($this->user($request), $request->session()->getId());
+        $devices->endAll($this->user($request), Devices::here($request));
 
         return response()->noContent();
     }

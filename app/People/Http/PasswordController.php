@@ -6,6 +6,7 @@ namespace App\People\Http;
 
 use App\Http\Controller;
 use App\Models\User;
+use App\People\Devices;
 use App\People\Email;
 use App\People\GoodPassword;
 use App\People\Passwords;
@@ -75,7 +76,7 @@ final class PasswordController extends Controller
             throw ValidationException::withMessages(['current' => __('people.password_wrong')]);
         }
         $tries->giveBack($key);
-        $passwords->change($user, $this->newPassword($request, $user), $request->session()->getId());
+        $passwords->change($user, $this->newPassword($request, $user), Devices::here($request));
 
         return response()->noContent();
     }

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Route as Routes;
+
+/** What the API answers to. */
+final class ApiRoutes
+{
+    /** Routes that anybody may call. */
+    public const OPEN = [
+        'GET api/welcome', 'POST api/sign-in', 'POST api/guest', 'POST api/set-up', 'POST api/invitations/look', 'POST api/invitations/accept', 'POST api/password/forgot', 'POST api/password/reset',
+    ];
+
+    /** @return array<string, Route> by method and address */
+    public static function all(): array
+    {
+        $routes = [];
+        foreach (Routes::getRoutes()->getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/')) {
+                $routes[$route->methods()[0].' '.$route->uri()] = $route;
+            }
+        }
+
+        return $routes;
+    }
+}
