@@ -20,6 +20,15 @@ enum Role: string
     /** Those that somebody can be invited as; a guest gets a link. */
     public const INVITED = [self::Owner, self::Technician, self::Helper];
 
+    /** What may be done at all, and by whom at least: look; walk and record; set figures, prices and planters; run the shop. */
+    public const ABILITIES = ['see' => self::Guest, 'record' => self::Helper, 'set' => self::Technician, 'run' => self::Owner];
+
+    /** @return list<string> */
+    public function abilities(): array
+    {
+        return array_keys(array_filter(self::ABILITIES, $this->mayAs(...)));
+    }
+
     /** Whether this role may do what is kept to the other and those above it. */
     public function mayAs(self $least): bool
     {

@@ -31,9 +31,6 @@ final class AppServiceProvider extends ServiceProvider
     /** Writes of one person in a minute: more than hands can do, and all that a device brings that was long without a signal. */
     private const WRITES_A_MINUTE = 900;
 
-    /** What may be done at all, and by whom at least. */
-    private const ABILITIES = ['see' => Role::Guest, 'record' => Role::Helper, 'set' => Role::Technician, 'run' => Role::Owner];
-
     private const NOT_YOURS = ['guest' => 'people.not_for_guest', 'helper' => 'people.not_for_helper'];
 
     public function register(): void
@@ -64,7 +61,7 @@ final class AppServiceProvider extends ServiceProvider
             return $user instanceof User && $check !== null ? OwnCheck::named($user->workshop_id, $check) ?? $key : $key;
         });
 
-        foreach (self::ABILITIES as $ability => $least) {
+        foreach (Role::ABILITIES as $ability => $least) {
             Gate::define($ability, static fn (User $user): GateResponse => $user->role->mayAs($least)
                 ? GateResponse::allow()
                 : GateResponse::deny(__(self::NOT_YOURS[$user->role->value] ?? 'people.only_owner')));

@@ -13,7 +13,14 @@ const moved = {
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/sign-in', name: 'sign-in', component: () => import('@/yard/SignInScreen.vue') },
+    { path: '/sign-in', name: 'sign-in', component: () => import('@/people/SignInScreen.vue') },
+    // Links, each with its secret behind the #, for who is not signed in yet.
+    { path: '/set-up', meta: { open: true }, component: () => import('@/people/SetUpScreen.vue') },
+    { path: '/join', meta: { open: true }, component: () => import('@/people/JoinScreen.vue') },
+    { path: '/reset', meta: { open: true }, component: () => import('@/people/ResetScreen.vue') },
+    { path: '/guest', meta: { open: true }, component: () => import('@/people/GuestScreen.vue') },
+    { path: '/people', name: 'people', component: () => import('@/people/PeopleScreen.vue') },
+    { path: '/account', name: 'account', component: () => import('@/people/AccountScreen.vue') },
     { path: '/', name: 'yard', component: () => import('@/yard/YardScreen.vue') },
     { path: '/planters/new', name: 'new-planter', component: () => import('@/yard/PlanterScreen.vue') },
     {
@@ -93,6 +100,7 @@ export const router = createRouter({
 })
 
 router.beforeEach(async (to) => {
+  if (to.meta.open) return
   const session = useSession()
   // Without a signal, and with nobody known to this device, there is only the way to sign in.
   if (session.me === null) await session.load().catch(() => undefined)

@@ -3,9 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { api, body, Refusal, renewToken, speakAs } from './api/client'
 import type { Me } from './api/types'
-import { forget, keep, remembered } from './offline/remember'
-
-const enter = (email: string, password: string) => body(api.POST('/api/sign-in', { body: { email, password } }))
+import { clearDevice, keep, owesSignOut, remembered } from './offline/remember'
 
 /** Who is signed in on this device, and how they like it shown. */
 export const useSession = defineStore('session', () => {
@@ -30,6 +28,10 @@ export const useSession = defineStore('session', () => {
 
   /** Without a signal it is who was signed in last. */
   async function load(): Promise<void> {
+    if (await owesSignOut.isOwed()) {
+      await tellSignedOut()
+      if (await owesSignOut.isOwed()) return
+    }
     try {
       become(await remembered('me', (signal) => body(api.GET('/api/me', { signal }))))
     } catch (error) {
@@ -38,25 +40,43 @@ export const useSession = defineStore('session', () => {
     }
   }
 
-  async function signIn(email: string, password: string): Promise<void> {
+  /** Lets somebody in: with a password, or by a link. */
+  async function enter(ask: () => Promise<Me>): Promise<void> {
     speakAs(undefined)
     const person = await renewToken()
-      .then(() => enter(email, password))
+      .then(ask)
       .catch(async (error: unknown) => {
         // An answer that came late has taken the token along: once more with a fresh one.
         if (!(error instanceof Refusal && error.status === 419)) throw error
         await renewToken()
-        return enter(email, password)
+        return ask()
       })
+    await owesSignOut.settle()
     become(person)
     void keep('me', person)
   }
 
+  const signIn = (email: string, password: string) =>
+    enter(() => body(api.POST('/api/sign-in', { body: { email, password } })))
+
+  /** Without a signal too: the device forgets the person at once, and the server is told when it can be reached. */
   async function signOut(): Promise<void> {
-    await api.POST('/api/sign-out')
-    if (me.value !== null) await forget(me.value.id)
+    if (me.value !== null) await clearDevice()
+    await owesSignOut.owe()
     become(null)
+    await tellSignedOut()
   }
+
+  async function tellSignedOut(): Promise<void> {
+    try {
+      await api.POST('/api/sign-out')
+    } catch (error) {
+      if (!(error instanceof Refusal && error.isSignedOut)) return
+    }
+    await owesSignOut.settle()
+  }
+
+  const may = (ability: Me['may'][number]) => me.value?.may.includes(ability) ?? false
 
   async function change(settings: Partial<Pick<Me, 'units' | 'theme'>>): Promise<void> {
     if (me.value === null) return
@@ -70,5 +90,5 @@ export const useSession = defineStore('session', () => {
     }
   }
 
-  return { me, lapsed, units, timeZone, theme, load, signIn, signOut, change }
+  return { me, lapsed, units, timeZone, theme, may, load, enter, signIn, signOut, change }
 })

@@ -1,14 +1,42 @@
 import { createPinia, setActivePinia } from 'pinia'
-import type { Band, Check, Fitting, PlaceForecast, State, Verdict, Walk, WalkGuide, WalkStep } from './api/types'
+import type { Band, Check, Fitting, Me, PlaceForecast, State, Verdict, Walk, WalkGuide, WalkStep } from './api/types'
 import { useSession } from './session'
 
 /* What component tests share: a signed-in technician and a small walk. Not part of the client. */
 
 const IN = 25.4
 
+export const meForTest: Me = {
+  id: 1,
+  name: 'Wren',
+  email: 'wren@tollgate.example',
+  role: 'owner',
+  may: ['see', 'record', 'set', 'run'],
+  planter: null,
+  workshop: 'Tollgate',
+  is_demo: false,
+  currency: 'USD',
+  units: 'in',
+  theme: 'light',
+  time_zone: 'America/Chicago',
+}
+
 export function signInForTest(units: 'in' | 'mm' = 'in'): void {
   setActivePinia(createPinia())
-  useSession().me = { id: 1, name: 'Wren', workshop: 'Tollgate', units, theme: 'light', time_zone: 'America/Chicago' }
+  useSession().me = {
+    id: 1,
+    name: 'Wren',
+    email: 'wren@tollgate.example',
+    role: 'owner',
+    may: ['see', 'record', 'set', 'run'],
+    planter: null,
+    workshop: 'Tollgate Row Works',
+    is_demo: false,
+    currency: 'USD',
+    units,
+    theme: 'light',
+    time_zone: 'America/Chicago',
+  }
 }
 
 const reason = (code: string) => ({ code, ref: 14.5 * IN, unit: 'mm' as const })

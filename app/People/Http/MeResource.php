@@ -10,11 +10,12 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /** @mixin User */
-#[OA\Schema(schema: 'Me', required: ['id', 'name', 'email', 'role', 'planter', 'workshop', 'is_demo', 'currency', 'time_zone', 'units', 'theme'], properties: [
+#[OA\Schema(schema: 'Me', required: ['id', 'name', 'email', 'role', 'may', 'planter', 'workshop', 'is_demo', 'currency', 'time_zone', 'units', 'theme'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'email', description: 'null for a guest', type: 'string', nullable: true),
     new OA\Property(property: 'role', ref: '#/components/schemas/Role'),
+    new OA\Property(property: 'may', description: 'see: look; record: walk and say what was done; set: figures, prices, planters; run: people', type: 'array', items: new OA\Items(type: 'string', enum: ['see', 'record', 'set', 'run'])),
     new OA\Property(property: 'planter', description: 'The one that a guest looks at', type: 'integer', nullable: true),
     new OA\Property(property: 'workshop', type: 'string'),
     new OA\Property(property: 'is_demo', description: 'Made-up data', type: 'boolean'),
@@ -33,6 +34,7 @@ final class MeResource extends JsonResource
             'name' => $this->name,
             'email' => $this->email,
             'role' => $this->role->value,
+            'may' => $this->role->abilities(),
             'planter' => $this->planter_id,
             'workshop' => $this->workshop->name,
             'is_demo' => $this->workshop->is_demo,

@@ -1311,6 +1311,8 @@ export interface components {
             /** @description null for a guest */
             email: string | null;
             role: components["schemas"]["Role"];
+            /** @description see: look; record: walk and say what was done; set: figures, prices, planters; run: people */
+            may: ("see" | "record" | "set" | "run")[];
             /** @description The one that a guest looks at */
             planter: number | null;
             workshop: string;

@@ -3,11 +3,12 @@ import { mdiAccountCircleOutline, mdiChevronDown, mdiWeatherNight, mdiWhiteBalan
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useYard } from '@/api/queries'
-import { tabs } from './tabs'
+import { tabsFor } from './tabs'
 import OutboxProblems from './OutboxProblems.vue'
 import { useUnits } from '@/composables/useUnits'
 import { useOutbox } from '@/offline/outbox'
 import { useSession } from '@/session'
+import { say } from '@/words'
 
 /** The top of every screen: home, which planter, its tabs, and what concerns the person. */
 const { planterId } = defineProps<{ planterId?: number }>()
@@ -57,7 +58,7 @@ async function signOut(): Promise<void> {
     </v-menu>
     <nav v-if="planterId" class="tabs" aria-label="Planter">
       <router-link
-        v-for="tab in tabs"
+        v-for="tab in tabsFor(session)"
         :key="tab.name"
         :to="{ name: tab.name, params: { planter: planterId } }"
         :class="{ here: tab.holds.includes(String(route.name)) }"
@@ -90,16 +91,23 @@ async function signOut(): Promise<void> {
           </button>
         </template>
         <v-list>
-          <v-list-item :title="session.me?.name" :subtitle="session.me?.workshop" />
+          <v-list-item
+            :title="session.me?.name"
+            :subtitle="`${say(`role.${session.me?.role}`)}, ${session.me?.workshop}`"
+          />
           <v-divider />
           <v-list-item
             v-if="outbox.ofOthers > 0"
             :title="`${outbox.ofOthers} recorded by somebody else`"
             subtitle="They wait on this device until that person signs in."
           />
-          <v-list-item title="Part types" :to="{ name: 'part-types' }" />
-          <v-list-item title="Spec sheets" :to="{ name: 'spec-sheets' }" />
-          <v-list-item title="The shop’s figures" :to="{ name: 'shop' }" />
+          <template v-if="session.may('record')">
+            <v-list-item title="Part types" :to="{ name: 'part-types' }" />
+            <v-list-item title="Spec sheets" :to="{ name: 'spec-sheets' }" />
+            <v-list-item title="The shop’s figures" :to="{ name: 'shop' }" />
+            <v-list-item v-if="session.may('run')" title="People" :to="{ name: 'people' }" />
+            <v-list-item title="Your password and devices" :to="{ name: 'account' }" />
+          </template>
           <v-list-item title="Settings" @click="isSetting = true" />
           <v-list-item title="Sign out" @click="signOut" />
         </v-list>

@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { mdiDotsHorizontal } from '@mdi/js'
-import { tabs } from './tabs'
+import { useSession } from '@/session'
+import { tabsFor } from './tabs'
 
 /** The tabs at the foot of a phone, where the thumb is; what is seldom needed stands under More. */
 const { planterId } = defineProps<{ planterId: number }>()
+const session = useSession()
 </script>
 
 <template>
   <nav class="foot" aria-label="Planter, at the foot">
     <router-link
-      v-for="tab in tabs"
+      v-for="tab in tabsFor(session)"
       :key="tab.name"
       :to="{ name: tab.name, params: { planter: planterId } }"
       :class="{ here: tab.holds.includes(String($route.name)) }"
@@ -22,9 +24,15 @@ const { planterId } = defineProps<{ planterId: number }>()
         <button type="button" v-bind="opener"><v-icon :icon="mdiDotsHorizontal" size="22" />More</button>
       </template>
       <v-list>
-        <v-list-item title="Sheet of figures" :to="{ name: 'sheet', params: { planter: planterId } }" />
-        <v-list-item title="Edit the planter" :to="{ name: 'edit-planter', params: { planter: planterId } }" />
-        <v-list-item title="Import" :to="{ name: 'import', params: { planter: planterId } }" />
+        <v-list-item
+          v-if="session.may('record')"
+          title="Sheet of figures"
+          :to="{ name: 'sheet', params: { planter: planterId } }"
+        />
+        <template v-if="session.may('set')">
+          <v-list-item title="Edit the planter" :to="{ name: 'edit-planter', params: { planter: planterId } }" />
+          <v-list-item title="Import" :to="{ name: 'import', params: { planter: planterId } }" />
+        </template>
         <v-list-item title="All planters" :to="{ name: 'yard' }" />
       </v-list>
     </v-menu>

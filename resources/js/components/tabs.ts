@@ -1,9 +1,13 @@
 import { mdiClipboardListOutline, mdiFormatListChecks, mdiSprout, mdiViewGridOutline } from '@mdi/js'
 
 /** A planter's screens in the order of the job; each tab stands for all screens whose names it lists. */
-export const tabs = [
+const tabs = [
   { name: 'board', label: 'Board', icon: mdiViewGridOutline, holds: ['board', 'row'] },
   { name: 'walk', label: 'Walk', icon: mdiFormatListChecks, holds: ['walk', 'sheet'] },
   { name: 'decide', label: 'Decide', icon: mdiClipboardListOutline, holds: ['decide'] },
   { name: 'field', label: 'Field', icon: mdiSprout, holds: ['field'] },
 ]
+
+/** Those of somebody who may record; who only looks on has nothing to walk. */
+export const tabsFor = ({ may }: { may: (ability: 'record') => boolean }) =>
+  tabs.filter((tab) => tab.name !== 'walk' || may('record'))

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { keys, queries } from '@/api/queries'
-import { guideOf } from '@/testing'
+import { guideOf, meForTest } from '@/testing'
 import { useSession } from '../session'
 import { reactive } from 'vue'
 import { device, type Waiting } from './device'
@@ -21,14 +21,7 @@ const network = vi.hoisted(() => {
 type Receipt = { index: number; outcome: string; message?: string }
 type Answer = Receipt[] | 'down' | 'kept' | number
 
-const wren = {
-  id: 1,
-  name: 'Wren',
-  workshop: 'Tollgate',
-  units: 'in' as const,
-  theme: 'light' as const,
-  time_zone: 'America/Chicago',
-}
+const wren = meForTest
 const place = { row: 1, check: 'opener_blade_diameter', side: 'left' } as const
 const at = '2026-03-01T09:00:00Z'
 const guide = guideOf(2)

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { Refusal } from '@/api/client'
 import { device } from './device'
-import { forget, keep, remembered } from './remember'
+import { clearDevice, keep, owesSignOut, remembered } from './remember'
 
 const away = () => Promise.reject<{ rows: number }>(new TypeError('Failed to fetch'))
 
@@ -35,10 +35,13 @@ it('never papers over a refusal', async () => {
   expect(await remembered('1:guide', () => Promise.reject<unknown>(new Refusal(503, 'down')))).toEqual({ rows: 9 })
 })
 
-it('forgets what it kept for one person alone', async () => {
+it('forgets everything kept when somebody signs out, and remembers that the server has to be told', async () => {
   await keep('1:yard', 1)
-  await keep('11:yard', 2)
   await keep('me', { id: 1 })
-  await forget(1)
-  expect(await device.answers.toCollection().primaryKeys()).toEqual(['11:yard'])
+  await clearDevice()
+  expect(await device.answers.count()).toBe(0)
+  await owesSignOut.owe()
+  expect(await owesSignOut.isOwed()).toBe(true)
+  await owesSignOut.settle()
+  expect(await owesSignOut.isOwed()).toBe(false)
 })

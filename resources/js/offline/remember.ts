@@ -43,8 +43,24 @@ export async function keep(key: string, value: unknown): Promise<void> {
   }
 }
 
-/** Forgets what was kept for a person who signs out; what waits to go up stays. */
-export async function forget(user: number): Promise<void> {
-  await device.answers.where('key').startsWith(`${user}:`).delete()
-  await device.answers.delete('me')
+/**
+ * Forgets, when somebody signs out, all answers and pictures that are kept on the device. What waits to go up stays, for
+ * when its owner signs in.
+ */
+export async function clearDevice(): Promise<void> {
+  await device.answers.clear()
+  if ('caches' in globalThis) await caches.delete('thumbnails')
+}
+
+const OWED = 'signed-out'
+
+/** Somebody has signed out without a signal: until the server has been told, nobody is let in by what it still holds. */
+export const owesSignOut = {
+  owe: () => keep(OWED, true),
+  settle: () => device.answers.delete(OWED).catch(() => undefined),
+  isOwed: () =>
+    device.answers.get(OWED).then(
+      (kept) => kept !== undefined,
+      () => false,
+    ),
 }

@@ -11,7 +11,9 @@ import { shortDate } from '@/dates'
 import FurrowDrawing from '@/drawings/FurrowDrawing.vue'
 import { useOutbox } from '@/offline/outbox'
 import { say, sayShims } from '@/words'
+import { useSession } from '@/session'
 
+const session = useSession()
 /** The contact of a row's blades, what to do about it with shims, and the furrow it makes. */
 const { planterId, contact, sensitivity, lastMove } = defineProps<{
   planterId: number
@@ -105,18 +107,19 @@ async function moved(): Promise<void> {
             </option>
           </select>
         </label>
-        <v-btn color="primary" :loading="busy" @click="moved">They are moved</v-btn>
+        <v-btn v-if="session.may('record')" color="primary" :loading="busy" @click="moved">They are moved</v-btn>
       </div>
     </template>
     <refusal-list :refusal="refusal" />
     <template v-if="contact.moved">
-      <v-btn color="primary" @click="emit('measure')">Measure it again</v-btn>
+      <v-btn v-if="session.may('record')" color="primary" @click="emit('measure')">Measure it again</v-btn>
       <div v-if="lastMove" class="does">
         <p class="quiet">
           {{ sayShims(lastMove) }}
           {{ shortDate(dayOf(lastMove.happened_at)) }} by {{ lastMove.by }}.
         </p>
         <v-btn
+          v-if="session.may('record')"
           variant="outlined"
           :loading="busy"
           @click="record([{ kind: 'withdrawn', supersedes: lastMove.id }], today())"

@@ -7,7 +7,9 @@ import { useUnits } from '@/composables/useUnits'
 import { shortDate } from '@/dates'
 import { printChance, printLeft } from '@/wear/life'
 import { say } from '@/words'
+import { useSession } from '@/session'
 
+const session = useSession()
 /** What is fitted in each slot of a row: since when, how far it has run, how long it will last. */
 const { record, ledger } = defineProps<{ record: RowRecord; ledger: Ledger }>()
 const emit = defineEmits<{
@@ -42,7 +44,9 @@ const shelf = computed(() => ledger.shelf.filter((part) => part.row === record.r
   <section class="sheet fitted">
     <div class="head">
       <h2>Fitted parts</h2>
-      <v-btn color="primary" @click="emit('change', { slot: 'opener_blade' })">Change parts</v-btn>
+      <v-btn v-if="session.may('record')" color="primary" @click="emit('change', { slot: 'opener_blade' })"
+        >Change parts</v-btn
+      >
     </div>
     <p class="quiet">This row has run {{ distance(record.run_m) }} of furrow, as far as acres were logged.</p>
     <ul>
@@ -68,9 +72,11 @@ const shelf = computed(() => ledger.shelf.filter((part) => part.row === record.r
         </div>
         <div class="does">
           <v-btn v-if="forecast" variant="text" @click="emit('wear', forecast)">Wear</v-btn>
-          <v-btn v-if="fitting" variant="text" @click="emit('move', fitting)">Move</v-btn>
-          <v-btn v-if="fitting" variant="text" @click="emit('correct', fitting)">Put right</v-btn>
-          <v-btn variant="text" @click="emit('change', { slot, side })">Change</v-btn>
+          <template v-if="session.may('record')">
+            <v-btn v-if="fitting" variant="text" @click="emit('move', fitting)">Move</v-btn>
+            <v-btn v-if="fitting" variant="text" @click="emit('correct', fitting)">Put right</v-btn>
+            <v-btn variant="text" @click="emit('change', { slot, side })">Change</v-btn>
+          </template>
         </div>
       </li>
       <li v-for="part in shelf" :key="part.id">

@@ -9,7 +9,9 @@ import LoadProblem from '@/components/LoadProblem.vue'
 import { useUnits } from '@/composables/useUnits'
 import { say, wordsOf } from '@/words'
 import PartTypeForm from './PartTypeForm.vue'
+import { useSession } from '@/session'
 
+const session = useSession()
 /** The workshop's own catalogue of part types. */
 const router = useRouter()
 const types = usePartTypes()
@@ -33,7 +35,7 @@ function open(type: PartType): void {
   <main class="page">
     <div class="head">
       <h1>Part types</h1>
-      <v-btn color="primary" @click="adding = true">Add a part type</v-btn>
+      <v-btn v-if="session.may('set')" color="primary" @click="adding = true">Add a part type</v-btn>
     </div>
     <load-problem :error="types.error.value" @again="types.refetch()" />
     <p v-if="types.data.value?.length === 0" class="sheet">

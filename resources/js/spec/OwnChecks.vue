@@ -5,7 +5,9 @@ import { keys, queries } from '@/api/queries'
 import type { Check, OwnCheck, SpecSheet, Station } from '@/api/types'
 import { useSend } from '@/composables/useSend'
 import { learnNames, say, wordsOf } from '@/words'
+import { useSession } from '@/session'
 
+const session = useSession()
 /** The checks that the shop has added to a sheet of its own, and the form that adds one. */
 const { sheet } = defineProps<{ sheet: SpecSheet }>()
 const { send, refusal, busy } = useSend()
@@ -73,7 +75,12 @@ const asks = ({ kind, rule }: Check) => {
             }}{{ check.sides.length > 1 ? '; left and right' : '' }}</span
           >
         </div>
-        <v-btn variant="text" :disabled="busy" :aria-label="`Take ${check.own?.name} off`" @click="remove(check)"
+        <v-btn
+          v-if="session.may('set')"
+          variant="text"
+          :disabled="busy"
+          :aria-label="`Take ${check.own?.name} off`"
+          @click="remove(check)"
           >Take it off</v-btn
         >
       </li>
@@ -116,7 +123,9 @@ const asks = ({ kind, rule }: Check) => {
         <v-btn variant="text" size="large" @click="isAdding = false">Cancel</v-btn>
       </div>
     </div>
-    <v-btn v-else class="start" variant="outlined" size="large" @click="isAdding = true">Add a check of your own</v-btn>
+    <v-btn v-else-if="session.may('set')" class="start" variant="outlined" size="large" @click="isAdding = true"
+      >Add a check of your own</v-btn
+    >
     <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
   </section>
 </template>

@@ -9,7 +9,9 @@ import { useUnits } from '@/composables/useUnits'
 import { say, sayOwn, sayRow } from '@/words'
 import OwnChecks from './OwnChecks.vue'
 import SpecLine, { type Entry, type Field } from './SpecLine.vue'
+import { useSession } from '@/session'
 
+const session = useSession()
 /** A spec sheet, a line a check with its figures across; the shop's own is edited. */
 const { sheet } = defineProps<{ sheet: SpecSheet }>()
 const { units } = useUnits()
@@ -206,7 +208,9 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       </ul>
     </section>
     <div v-if="sheet.own" class="buttons">
-      <v-btn type="submit" color="primary" size="large" :loading="busy">Save the figures</v-btn>
+      <v-btn v-if="session.may('set')" type="submit" color="primary" size="large" :loading="busy"
+        >Save the figures</v-btn
+      >
       <v-btn variant="outlined" size="large" :disabled="busy" @click="preview">What would change</v-btn>
       <v-btn variant="outlined" size="large" :disabled="busy" @click="confirming = true">Back to typical</v-btn>
       <v-btn variant="text" size="large" :to="{ name: 'spec-sheets' }">Back</v-btn>

@@ -6,7 +6,9 @@ import AppBar from '@/components/AppBar.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import { useSend } from '@/composables/useSend'
 import { say } from '@/words'
+import { useSession } from '@/session'
 
+const session = useSession()
 const router = useRouter()
 const sheets = useSpecSheets()
 const { send, refusal } = useSend('The server does not answer. No copy was made.')
@@ -38,9 +40,9 @@ const copy = (id: number) =>
       </div>
       <div class="buttons">
         <v-btn variant="outlined" :to="{ name: 'spec-sheet', params: { sheet: sheet.id } }">
-          {{ sheet.own ? 'Edit' : 'See the figures' }}
+          {{ sheet.own && session.may('set') ? 'Edit' : 'See the figures' }}
         </v-btn>
-        <v-btn variant="text" @click="copy(sheet.id)">Copy</v-btn>
+        <v-btn v-if="session.may('set')" variant="text" @click="copy(sheet.id)">Copy</v-btn>
       </div>
     </article>
   </main>

@@ -12,7 +12,9 @@ import { useOutbox } from '@/offline/outbox'
 import { shortDate } from '@/dates'
 import AcresForm from './AcresForm.vue'
 import { groundOf } from './ground'
+import { useSession } from '@/session'
 
+const session = useSession()
 /** What the planter has planted: one line from the phone, or a field with all there is to say. */
 const { planterId } = defineProps<{ planterId: number }>()
 const { data: face } = useFace(() => planterId)
@@ -67,7 +69,7 @@ async function takeBack(of: AcresLine): Promise<void> {
       <waiting-list :planter-id="planterId" what="acres" />
       <section class="sheet">
         <h1>Acres</h1>
-        <form class="quick" novalidate @submit.prevent="logLine">
+        <form v-if="session.may('record')" class="quick" novalidate @submit.prevent="logLine">
           <v-text-field
             v-model="line"
             label="What was planted"
@@ -81,9 +83,9 @@ async function takeBack(of: AcresLine): Promise<void> {
           <v-btn color="primary" type="submit" :loading="busy" :disabled="line.trim() === ''">Log it</v-btn>
         </form>
         <p v-if="saved" role="status">{{ saved }}</p>
-        <div class="more">
+        <div v-if="session.may('record')" class="more">
           <v-btn variant="outlined" @click="editing = 'new'">A field with rows shut off</v-btn>
-          <v-btn variant="outlined" :to="{ name: 'import', params: { planter: planterId } }"
+          <v-btn v-if="session.may('set')" variant="outlined" :to="{ name: 'import', params: { planter: planterId } }"
             >Import a season’s fields</v-btn
           >
         </div>
@@ -111,7 +113,7 @@ async function takeBack(of: AcresLine): Promise<void> {
         </p>
         <ul>
           <li v-for="entry in acres.data.value.lines" :key="entry.id">
-            <button type="button" @click="editing = entry">
+            <button type="button" :disabled="!session.may('record')" @click="editing = entry">
               <span class="when quiet">{{ shortDate(entry.day) }}</span>
               <strong class="size">{{ exactArea(entry.acres) }}</strong>
               <span

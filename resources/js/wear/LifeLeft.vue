@@ -13,7 +13,9 @@ import LifeMatrix from './LifeMatrix.vue'
 import { willNotLast } from './life'
 import OddsList from './OddsList.vue'
 import WearDialog from './WearDialog.vue'
+import { useSession } from '@/session'
 
+const session = useSession()
 /** How long everything that wears will last: the planter's stations by their odds, and what will not make the season. */
 const { board, selectedRow } = defineProps<{ board: Board; selectedRow?: number }>()
 const emit = defineEmits<{ select: [row: number]; row: [row: number] }>()
@@ -81,7 +83,7 @@ const setWatchChance = (percent: string) =>
         <h2>What will not make the season</h2>
         <v-menu v-if="toChange.length > 0 && ledger.data.value">
           <template #activator="{ props: opener }">
-            <v-btn color="primary" v-bind="opener">Change what will not last</v-btn>
+            <v-btn v-if="session.may('record')" color="primary" v-bind="opener">Change what will not last</v-btn>
           </template>
           <v-list>
             <v-list-item

@@ -7,7 +7,9 @@ import { useSend } from '@/composables/useSend'
 import { typedNumber } from '@/measure/typed'
 import { type Ground, GROUNDS } from '@/wear/ground'
 import { say } from '@/words'
+import { useSession } from '@/session'
 
+const session = useSession()
 /** What the shop goes by where forecasts are made: how the ground wears parts, and how far its readings may be off. */
 const { shop } = defineProps<{ shop: Shop }>()
 const typed = (own: number | null) => (own === null ? '' : String(own))
@@ -105,7 +107,9 @@ async function save(): Promise<void> {
       </table>
     </section>
     <div class="buttons">
-      <v-btn type="submit" color="primary" size="large" :loading="busy">Save the figures</v-btn>
+      <v-btn v-if="session.may('set')" type="submit" color="primary" size="large" :loading="busy"
+        >Save the figures</v-btn
+      >
       <span v-if="saved" role="status">Saved. All planters are forecast by them from now on.</span>
       <span v-else-if="refusal" class="change" role="alert">{{ refusal.message }}</span>
     </div>

@@ -22,8 +22,19 @@ const planters = computed(() => yard.data.value ?? [])
           {{ planters.length === 1 ? '1 planter' : `${planters.length} planters, the most pressing first` }}
         </p>
       </div>
-      <v-btn color="primary" size="large" :prepend-icon="mdiPlus" :to="{ name: 'new-planter' }">New planter</v-btn>
+      <v-btn
+        v-if="session.may('set')"
+        color="primary"
+        size="large"
+        :prepend-icon="mdiPlus"
+        :to="{ name: 'new-planter' }"
+        >New planter</v-btn
+      >
     </div>
+    <p v-if="session.me?.is_demo" class="sheet caution">
+      The demo: planters, people and figures are made up. For your own workshop stop it and run
+      <code>bin/start --own</code>.
+    </p>
     <load-problem :error="yard.error.value" @again="yard.refetch()" />
     <p v-if="yard.isSuccess.value && planters.length === 0" class="sheet empty">
       No planter yet. Make one with its rows, spacing and spec sheet; then walk it.

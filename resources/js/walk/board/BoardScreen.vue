@@ -7,6 +7,7 @@ import type { Cell, Check, Verdict, Walk } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { monthAndYear } from '@/dates'
+import { useSession } from '@/session'
 import LifeLeft from '@/wear/LifeLeft.vue'
 import { say } from '@/words'
 import WholePlanter from '../whole-planter/WholePlanter.vue'
@@ -23,6 +24,7 @@ const {
   open = undefined,
 } = defineProps<{ planterId: number; face?: 'now' | 'life'; open?: unknown }>()
 const router = useRouter()
+const session = useSession()
 const shown = ref<string>()
 const query = useBoard(() => planterId, shown)
 const walks = useWalks(() => planterId)
@@ -105,7 +107,7 @@ function walkTo(cell: Cell): void {
             {{ option.label }}
           </button>
         </div>
-        <walk-actions :board="board" />
+        <walk-actions v-if="session.may('record')" :board="board" />
         <v-menu>
           <template #activator="{ props: opener }">
             <v-btn :icon="mdiDotsHorizontal" variant="text" aria-label="More of this board" v-bind="opener" />
@@ -118,11 +120,16 @@ function walkTo(cell: Cell): void {
               download
             />
             <v-list-item
+              v-if="session.may('record')"
               title="The figures it is judged by"
               :subtitle="`${board.planter.spec_sheet.name}: typical value, check the operator's manual`"
               :to="{ name: 'spec-sheet', params: { sheet: board.planter.spec_sheet.id } }"
             />
-            <v-list-item title="Edit the planter" :to="{ name: 'edit-planter', params: { planter: planterId } }" />
+            <v-list-item
+              v-if="session.may('set')"
+              title="Edit the planter"
+              :to="{ name: 'edit-planter', params: { planter: planterId } }"
+            />
             <template v-if="(walks.data.value?.length ?? 0) > (board.walk ? 1 : 0)">
               <v-divider />
               <v-list-subheader>Look back at</v-list-subheader>

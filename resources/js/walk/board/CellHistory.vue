@@ -10,7 +10,9 @@ import { useUnits } from '@/composables/useUnits'
 import { dateAndTime } from '@/dates'
 import { wordReasons } from '@/measure/bands'
 import { say, sayCheck, sayRow } from '@/words'
+import { useSession } from '@/session'
 
+const session = useSession()
 /** Everything that was ever recorded at one place, corrections included. */
 const { planterId, cell, check, canWalk } = defineProps<{
   planterId: number
@@ -73,7 +75,7 @@ function remarks(reading: HistoryReading): string {
         </li>
       </ol>
       <p v-if="history.data.value?.length === 0" class="quiet">Nothing was ever measured here.</p>
-      <v-btn v-if="canWalk" color="primary" size="large" block @click="$emit('walk')">
+      <v-btn v-if="canWalk && session.may('record')" color="primary" size="large" block @click="$emit('walk')">
         {{ cell.now ? 'Measure it again' : 'Measure it' }}
       </v-btn>
     </div>

@@ -8,7 +8,9 @@ import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import BlocksDrawing from '@/drawings/BlocksDrawing.vue'
 import { say } from '@/words'
+import { useSession } from '@/session'
 
+const session = useSession()
 /** The rows' depth stops against each other: what each row carries or is moved by, and what is won by it. */
 const { planterId, walk } = defineProps<{ planterId: number; walk: string }>()
 const { length } = useUnits()
@@ -67,6 +69,7 @@ function wordOf(move: number): string {
         </p>
         <p>Equal blocks under all gauge wheels; note the notch at which each row's wheels just lift.</p>
         <v-btn
+          v-if="session.may('record')"
           variant="outlined"
           :to="{ name: 'walk', params: { planter: planterId }, query: { row: 1, check: 'depth_stop_notch' } }"
           >Read the notches</v-btn
@@ -79,6 +82,7 @@ function wordOf(move: number): string {
             :key="value"
             type="button"
             :aria-pressed="index.school === value"
+            :disabled="!session.may('set')"
             @click="choose(value)"
           >
             {{ say(`depth_school.${value}`) }}

@@ -10,7 +10,9 @@ import { say } from '@/words'
 import AirAcrossRows from './AirAcrossRows.vue'
 import DepthIndex from './DepthIndex.vue'
 import ToolbarLevel from './ToolbarLevel.vue'
+import { useSession } from '@/session'
 
+const session = useSession()
 /** What belongs to no row: grouped checks, the toolbar's level, the depth stops against each other. */
 const { planterId } = defineProps<{ planterId: number }>()
 const { board, checks, checkOf, stationsOf, canWalk, walkTo } = usePlanterBoard(() => planterId)
@@ -38,7 +40,7 @@ const groups = computed(() =>
       <p v-if="group.cells.some((cell) => checkOf(cell).running)" class="caution">{{ say('caution.running') }}</p>
       <ul>
         <li v-for="cell in group.cells" :key="placeKey(cell)">
-          <button type="button" :disabled="!canWalk" @click="walkTo(cell)">
+          <button type="button" :disabled="!canWalk || !session.may('record')" @click="walkTo(cell)">
             <verdict-glyph :verdict="cell.now?.verdict ?? 'unchecked'" />
             <span class="what">{{ say(`check.${cell.check}`) }}</span>
             <strong v-if="cell.now"><fraction-text :text="reading(cell.now, checkOf(cell))" /></strong>

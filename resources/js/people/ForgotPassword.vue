@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { api } from '@/api/client'
+import { vCursor } from '@/components/cursor'
+import RefusalList from '@/components/RefusalList.vue'
+import { useSend } from '@/composables/useSend'
+
+const emit = defineEmits<{ back: [] }>()
+const email = ref('')
+const isSent = ref(false)
+const { send, refusal, busy } = useSend()
+
+async function ask(): Promise<void> {
+  isSent.value = await send(() => api.POST('/api/password/forgot', { body: { email: email.value } }))
+}
+</script>
+
+<template>
+  <p v-if="isSent" role="status">
+    If somebody signs in with this email, a link is on its way to it. Where your shop sends no mail, ask an owner of the
+    workshop for a link.
+  </p>
+  <form v-else class="ask" novalidate @submit.prevent="ask">
+    <v-text-field v-model="email" v-cursor label="Your email" type="email" autocomplete="username" />
+    <refusal-list :refusal="refusal" />
+    <v-btn type="submit" color="primary" size="large" block :loading="busy">Send me a link</v-btn>
+  </form>
+  <v-btn variant="text" @click="emit('back')">Back</v-btn>
+</template>
+
+<style scoped>
+.ask {
+  display: grid;
+  gap: var(--gap);
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { api, body } from '@/api/client'
+import { useYard } from '@/api/queries'
+import type { NewLink } from '@/api/types'
+import RefusalList from '@/components/RefusalList.vue'
+import { useSend } from '@/composables/useSend'
+import { typedNumber } from '@/measure/typed'
+
+const emit = defineEmits<{ made: [link: NewLink]; close: [] }>()
+const yard = useYard()
+const planter = ref<number>()
+const name = ref('')
+const days = ref('60')
+const { send, refusal, busy } = useSend()
+
+const make = () =>
+  send(async () => {
+    const sent = { name: name.value, days: typedNumber(days.value) as number }
+    const params = { path: { planter: planter.value ?? 0 } }
+    emit('made', await body(api.POST('/api/planters/{planter}/guests', { params, body: sent })))
+  })
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="520" aria-label="Let a guest look" @update:model-value="emit('close')">
+    <form class="sheet asks" novalidate @submit.prevent="make">
+      <h2>Let a guest look</h2>
+      <p class="quiet">
+        Whoever has the link sees one planter: its board, rows, life left and walks, without what parts cost. They
+        change nothing.
+      </p>
+      <v-select
+        v-model="planter"
+        label="Planter"
+        :items="(yard.data.value ?? []).map(({ id, name: title }) => ({ value: id, title }))"
+      />
+      <div class="pair">
+        <v-text-field
+          v-model="name"
+          label="Who it is for"
+          placeholder="Hollis Pell"
+          maxlength="80"
+          :error-messages="refusal?.about('name')"
+        />
+        <v-text-field
+          v-model="days"
+          label="Good for, days"
+          inputmode="numeric"
+          :error-messages="refusal?.about('days')"
+        />
+      </div>
+      <refusal-list v-if="refusal && !Object.keys(refusal.errors).length" :refusal="refusal" />
+      <div class="actions">
+        <v-btn variant="text" size="large" @click="emit('close')">Cancel</v-btn>
+        <v-btn type="submit" color="primary" size="large" :loading="busy" :disabled="planter === undefined"
+          >Make the link</v-btn
+        >
+      </div>
+    </form>
+  </v-dialog>
+</template>

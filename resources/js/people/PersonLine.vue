@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import type { NewLink, Person } from '@/api/types'
+import { api, body } from '@/api/client'
+import RefusalList from '@/components/RefusalList.vue'
+import { useSend } from '@/composables/useSend'
+import { dateAndTime } from '@/dates'
+import { say } from '@/words'
+
+/** One of the workshop's people: what they may do, and what can be done about them. */
+const { person, isMe } = defineProps<{ person: Person; isMe: boolean }>()
+const emit = defineEmits<{ changed: []; made: [link: NewLink] }>()
+const ROLES = ['owner', 'technician', 'helper'] as const
+const { send, refusal, busy } = useSend()
+const params = { path: { person: person.id } }
+
+async function change(edit: { role?: (typeof ROLES)[number]; is_active?: boolean }): Promise<void> {
+  await send(() => api.PATCH('/api/people/{person}', { params, body: edit }))
+  // What was refused shows as it is again.
+  emit('changed')
+}
+
+const resetLink = () =>
+  send(async () => emit('made', await body(api.POST('/api/people/{person}/reset-link', { params }))))
+</script>
+
+<template>
+  <li :class="{ gone: !person.is_active }">
+    <div class="who">
+      <strong>{{ person.name }}</strong>
+      <span v-if="isMe" class="quiet">, you</span>
+      <span class="quiet line">
+        {{ person.email }};
+        {{ person.last_seen_at ? `last here ${dateAndTime(person.last_seen_at)}` : 'not signed in anywhere' }}
+      </span>
+      <span v-if="!person.is_active" class="line">Not let in any more. The record keeps the name.</span>
+      <refusal-list :refusal="refusal" />
+    </div>
+    <select
+      v-if="person.is_active"
+      :value="person.role"
+      :disabled="busy"
+      :aria-label="`What ${person.name} may do`"
+      @change="change({ role: ($event.target as HTMLSelectElement).value as (typeof ROLES)[number] })"
+    >
+      <option v-for="role in ROLES" :key="role" :value="role">{{ say(`role.${role}`) }}</option>
+    </select>
+    <v-menu>
+      <template #activator="{ props: opener }">
+        <v-btn variant="text" :disabled="busy" :aria-label="`More about ${person.name}`" v-bind="opener">More</v-btn>
+      </template>
+      <v-list>
+        <template v-if="person.is_active">
+          <v-list-item title="Link to a new password" @click="resetLink" />
+          <v-list-item title="Let them in no more" @click="change({ is_active: false })" />
+        </template>
+        <v-list-item v-else title="Let them in again" @click="change({ is_active: true })" />
+      </v-list>
+    </v-menu>
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  min-height: 60px;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+.who {
+  flex: 1 1 260px;
+  min-width: 0;
+}
+.line {
+  display: block;
+  overflow-wrap: anywhere;
+}
+.gone strong {
+  text-decoration: line-through;
+}
+select {
+  min-height: var(--touch);
+  padding: 0 10px;
+  color: inherit;
+  background: var(--card);
+  border: 1px solid var(--line);
+  border-radius: 8px;
+}
+</style>
