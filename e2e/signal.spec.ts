@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { call, planterWithWalk, signIn, valuesOf, signInByHand } from './support'
+import { call, keptOnDevice, planterWithWalk, signIn, valuesOf, signInByHand } from './support'
 
 test.use({ serviceWorkers: 'allow' })
 
@@ -99,4 +99,40 @@ test('parts and acres recorded with no signal wait on the device, through a relo
   expect(fitted.body.fitted.filter(({ row, slot }) => row === 2 && slot === 'opener_blade')).toHaveLength(2)
   const acres = await call<{ lines: { field: string }[] }>(page, 'GET', `/api/planters/${planter}/acres`)
   expect(acres.body.lines.map(({ field }) => field)).toEqual(['Long Field'])
+})
+
+test('on a tablet of the shop nothing of one is left for the next, signed out without a signal too', async ({
+  page,
+  context,
+}) => {
+  await signInByHand(page)
+  await keptOnDevice(page)
+  await page
+    .getByRole('link', { name: /Quill Bottom/ })
+    .first()
+    .click()
+  await expect(page.getByRole('row', { name: /Opener blades/ }).first()).toBeVisible()
+  const kept = () =>
+    page.evaluate(
+      () =>
+        new Promise<string[]>((done) => {
+          const opening = indexedDB.open('ustrel')
+          opening.onsuccess = () => {
+            const all = opening.result.transaction('answers').objectStore('answers').getAllKeys()
+            all.onsuccess = () => done(all.result as string[])
+          }
+        }),
+    )
+  await expect.poll(async () => (await kept()).some((key) => key.includes('board'))).toBe(true)
+  await context.setOffline(true)
+  await page.getByRole('button', { name: 'You and your workshop' }).click()
+  await page.getByText('Sign out').click()
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
+  expect(await kept()).toEqual(['signed-out'])
+  await context.setOffline(false)
+  await page.goto('/')
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
+  expect((await page.request.get('/api/me', { headers: { Referer: page.url() } })).status()).toBe(401)
+  await signInByHand(page, 'pim@tollgate.example')
+  expect((await kept()).filter((key) => key.includes('board'))).toEqual([])
 })

@@ -63,9 +63,17 @@ trait EntersPeople
     {
         $given = $request->validate(['name' => ['required', 'string', 'max:80'], 'email' => self::emailRules()], self::words());
         $email = Email::normal($given['email']);
-        $request->validate(['password' => ['required', 'string', new GoodPassword([...$names, $given['name'], strtok($email, '@') ?: ''])]], ['password.*' => __('people.password_short', ['least' => GoodPassword::LEAST])]);
+        $password = $this->newPassword($request, [...$names, $given['name'], strtok($email, '@') ?: '']);
 
-        return ['name' => trim($given['name']), 'email' => $email, 'password' => $request->string('password')->value()];
+        return ['name' => trim($given['name']), 'email' => $email, 'password' => $password];
+    }
+
+    /** @param  list<string>  $names  that it must not be made of */
+    private function newPassword(Request $request, array $names): string
+    {
+        $short = __('people.password_short', ['least' => GoodPassword::LEAST]);
+
+        return $request->validate(['password' => ['required', 'string', new GoodPassword($names)]], ['password.required' => $short, 'password.string' => $short])['password'];
     }
 
     /** @return list<string> */

@@ -94,6 +94,7 @@ async function end(device?: string): Promise<void> {
 ul {
   list-style: none;
   padding: 0;
+  margin-top: 8px;
 }
 li {
   display: flex;

@@ -118,6 +118,7 @@ async function endGuest(person: number): Promise<void> {
 ul {
   list-style: none;
   padding: 0;
+  margin-top: 8px;
 }
 .line {
   display: flex;

@@ -1,0 +1,107 @@
+import AxeBuilder from '@axe-core/playwright'
+import { type Browser, expect, type Page, test } from '@playwright/test'
+import { signIn } from './support'
+
+const PASSWORD = 'wet gravel under the hitch'
+
+/** Somebody else, on a device of their own. */
+const elsewhere = async (browser: Browser) =>
+  (await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })).newPage()
+
+/** The link that is shown now, as an address of this server. */
+async function shownLink(page: Page): Promise<string> {
+  const link = await page.getByLabel('The link', { exact: true }).inputValue()
+  await page.getByRole('button', { name: 'Close' }).click()
+  return new URL(link).pathname + new URL(link).hash
+}
+
+async function findsNothingWrong(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
+}
+
+test('somebody is invited, joins as a helper, forgets the password, and is let in no more', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'sable@lowmoor.example')
+  await page.goto('/people')
+  await page.getByRole('button', { name: 'Invite somebody' }).click()
+  const invite = page.getByRole('dialog', { name: 'Invite somebody' })
+  await invite.getByRole('radio', { name: /^Helper/ }).check()
+  await invite.getByLabel('Email, if it').fill('ash')
+  await invite.getByRole('button', { name: 'Make the link' }).click()
+  await expect(invite.getByText('Write an email address')).toBeVisible()
+  await invite.getByLabel('Email, if it').fill('ash@lowmoor.example')
+  await invite.getByRole('button', { name: 'Make the link' }).click()
+  await expect(page.getByRole('img', { name: /code for a phone/ })).toBeVisible()
+  const link = await shownLink(page)
+  await expect(page.getByRole('button', { name: 'Take back the invitation of ash@lowmoor.example' })).toBeVisible()
+  await findsNothingWrong(page)
+
+  const ash = await elsewhere(browser)
+  await ash.goto(link)
+  await expect(ash.getByRole('heading', { name: 'Join Lowmoor Planter Services' })).toBeVisible()
+  await expect(ash.getByLabel('Your email')).toHaveValue('ash@lowmoor.example')
+  await ash.getByLabel('Your name').fill('Ash Moor')
+  await ash.getByLabel('A password').fill('lowmoor1234567')
+  await ash.getByRole('button', { name: 'Join', exact: true }).click()
+  await expect(ash.getByText('one of the first that would be guessed')).toBeVisible()
+  await findsNothingWrong(ash)
+  await ash.getByLabel('A password').fill(PASSWORD)
+  await ash.getByRole('button', { name: 'Join', exact: true }).click()
+  await expect(ash.getByRole('heading', { name: 'Lowmoor Planter Services', exact: true })).toBeVisible()
+  // A helper has no planters to make and no people to run.
+  await expect(ash.getByRole('link', { name: 'New planter' })).toHaveCount(0)
+  await ash.goto('/people')
+  await expect(ash.getByText('A helper walks and records')).toBeVisible()
+
+  const again = await elsewhere(browser)
+  await again.goto(link)
+  await expect(again.getByText('This invitation was taken up already')).toBeVisible()
+
+  await page.reload()
+  await page.getByRole('button', { name: 'More about Ash Moor' }).click()
+  await page.getByText('Link to a new password').click()
+  const reset = await shownLink(page)
+  await again.goto(reset)
+  await again.getByLabel('A password').fill(`${PASSWORD} again`)
+  await again.getByRole('button', { name: 'Take it' }).click()
+  await expect(again.getByRole('heading', { name: 'Lowmoor Planter Services', exact: true })).toBeVisible()
+  // Signed out where the old password was used.
+  await ash.goto('/')
+  await expect(ash.getByRole('button', { name: 'Sign in' })).toBeVisible()
+
+  await page.getByRole('button', { name: 'More about Ash Moor' }).click()
+  await page.getByText('Let them in no more').click()
+  await expect(page.getByText('Not let in any more')).toBeVisible()
+  await again.reload()
+  await expect(again.getByRole('button', { name: 'Sign in' })).toBeVisible()
+})
+
+test('a guest sees one planter, changes nothing, and no more once the link is ended', async ({ page, browser }) => {
+  await signIn(page)
+  await page.goto('/people')
+  await page.getByRole('button', { name: 'Let a guest look' }).click()
+  const form = page.getByRole('dialog', { name: 'Let a guest look' })
+  await form.getByRole('combobox', { name: 'Planter' }).press('ArrowDown')
+  await page.getByRole('option', { name: 'Hask Hill' }).click()
+  await form.getByLabel('Who it is for').fill('Hollis Pell')
+  await form.getByRole('button', { name: 'Make the link' }).click()
+  const link = await shownLink(page)
+
+  const guest = await elsewhere(browser)
+  await guest.goto(link)
+  await expect(guest.getByRole('row', { name: /Opener blades/ }).first()).toBeVisible()
+  const tabs = guest.getByRole('navigation', { name: 'Planter', exact: true })
+  await expect(tabs.getByRole('link')).toHaveText(['Board', 'Decide', 'Field'])
+  await guest.getByRole('link', { name: 'Ustrel, to the yard' }).click()
+  await expect(guest.getByRole('main').getByRole('link', { name: 'Hask Hill' })).toBeVisible()
+  await expect(guest.getByRole('main').getByRole('link', { name: 'Quill Bottom' })).toHaveCount(0)
+  await page.getByRole('button', { name: 'End the link of Hollis Pell' }).click()
+  await expect(page.getByRole('button', { name: 'End the link of Hollis Pell' })).toHaveCount(0)
+  await guest.reload()
+  await expect(guest.getByRole('button', { name: 'Sign in' })).toBeVisible()
+  await guest.goto(link)
+  await expect(guest.getByText('This link has ended')).toBeVisible()
+})
