@@ -1,5 +1,18 @@
 import { defineConfig } from '@playwright/test'
 
+const browser = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+}
+
 // bin/test starts the server on the demo data and sets BASE_URL.
 export default defineConfig({
   testDir: 'e2e',
@@ -12,6 +25,16 @@ export default defineConfig({
   // Some take the server down, or hold what all planters of the workshop share: they would be in the way of the others.
   projects: [
     { name: 'together', grepInvert: /@alone/ },
+    // Signing in and working without a signal once more, by TLS through a proxy, with a certificate of our own.
+    {
+      name: 'proxied',
+      testMatch: 'signal.spec.ts',
+      use: {
+        baseURL: process.env.PROXIED_URL,
+        ignoreHTTPSErrors: true,
+        launchOptions: { ...browser, args: [...browser.args, '--ignore-certificate-errors'] },
+      },
+    },
     { name: 'alone', grep: /@alone/, dependencies: ['together'], workers: 1 },
   ],
   use: {
@@ -20,17 +43,6 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     // Those that need what is kept on the device allow them.
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: browser,
   },
 })

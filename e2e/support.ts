@@ -72,7 +72,7 @@ export async function call<T>(
     data,
     headers: {
       Accept: 'application/json',
-      Referer: process.env.BASE_URL as string,
+      Referer: test.info().project.use.baseURL as string,
       'X-XSRF-TOKEN': decodeURIComponent(token),
     },
   })

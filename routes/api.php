@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Field\Http\DepthIndexController;
 use App\Field\Http\ToolbarLevelController;
+use App\Http\Middleware\NeedsSession;
 use App\Http\Middleware\SpeaksForItself;
 use App\Http\Middleware\StillBelongs;
 use App\Opener\Http\ContactController;
@@ -44,13 +45,15 @@ Route::pattern('person', '[0-9]{1,18}');
 Route::pattern('invitation', '[0-9]{1,18}');
 
 Route::get('welcome', [SetUpController::class, 'show']);
-Route::post('sign-in', [SessionController::class, 'store']);
-Route::post('guest', [SessionController::class, 'guest']);
-Route::post('set-up', [SetUpController::class, 'store']);
-Route::post('invitations/look', [InvitationController::class, 'look']);
-Route::post('invitations/accept', [InvitationController::class, 'accept']);
-Route::post('password/forgot', [PasswordController::class, 'forgot']);
-Route::post('password/reset', [PasswordController::class, 'reset']);
+Route::middleware(NeedsSession::class)->group(function (): void {
+    Route::post('sign-in', [SessionController::class, 'store']);
+    Route::post('guest', [SessionController::class, 'guest']);
+    Route::post('set-up', [SetUpController::class, 'store']);
+    Route::post('invitations/look', [InvitationController::class, 'look']);
+    Route::post('invitations/accept', [InvitationController::class, 'accept']);
+    Route::post('password/forgot', [PasswordController::class, 'forgot']);
+    Route::post('password/reset', [PasswordController::class, 'reset']);
+});
 
 // What belongs to somebody else is not there; only then it is asked whether the caller's role may do it: see, record, set, run.
 Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 'throttle:writes'])->group(function (): void {

@@ -22,6 +22,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Translation\FileLoader;
 use Ustrel\Core\Spec\CheckKey;
@@ -37,6 +38,8 @@ final class AppServiceProvider extends ServiceProvider
     {
         // Nothing is served from the disk but by its own route.
         config(['filesystems.disks.local.serve' => false]);
+        $public = config('ustrel.public_url');
+        config(['session.secure' => is_string($public) && str_starts_with($public, 'https://') ? true : config('session.secure')]);
         $this->app->extend('translation.loader', static fn (FileLoader $loader, Application $app): WordLoader => new WordLoader($app->make('files'), $loader->paths()));
     }
 
@@ -45,6 +48,12 @@ final class AppServiceProvider extends ServiceProvider
         Model::preventLazyLoading(config('app.env') !== 'production');
         Model::preventAccessingMissingAttributes();
         JsonResource::withoutWrapping();
+
+        $public = config('ustrel.public_url');
+        if (is_string($public)) {
+            URL::useOrigin($public);
+            URL::forceScheme((string) parse_url($public, PHP_URL_SCHEME));
+        }
 
         // What is drawn from the record is drawn by the rules of now, and only once all tables are as they are now.
         Event::listen(MigrationsEnded::class, static function (MigrationsEnded $ended): void {

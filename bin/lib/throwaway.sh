@@ -10,6 +10,7 @@ fi
 
 clean_up() {
     web_stop
+    stop_by_pid_file "$STATE/run/proxy.pid" QUIT
     [ "${USTREL_KEEP:-no}" = yes ] && return
     if [ -f "$STATE/pg/PG_VERSION" ]; then pg_stop; fi
     rm -rf "$STATE"
@@ -39,9 +40,45 @@ throwaway_database() {
     pg_admin -c "ALTER ROLE $DB_USERNAME CREATEDB"
 }
 
+# Another nginx before Ustrel, which speaks TLS and says for whom it asks: the address that PROXIED_URL names.
+throwaway_proxy() {
+    local port
+    port=$(free_port)
+    make_certificate "$STATE/tls"
+    cat >"$STATE/run/proxy.conf" <<CONF
+$(if [ "$(id -u)" -eq 0 ]; then echo 'user root;'; fi)
+pid $STATE/run/proxy.pid;
+error_log $STATE/log/proxy.log warn;
+events { worker_connections 256; }
+http {
+    access_log off;
+    client_max_body_size 16m;
+    client_body_temp_path $STATE/run/proxy-body;
+    proxy_temp_path $STATE/run/proxy-proxy;
+    fastcgi_temp_path $STATE/run/proxy-fastcgi;
+    uwsgi_temp_path $STATE/run/proxy-uwsgi;
+    scgi_temp_path $STATE/run/proxy-scgi;
+    server {
+        listen 127.0.0.1:$port ssl http2;
+        ssl_certificate $STATE/tls/cert.pem;
+        ssl_certificate_key $STATE/tls/key.pem;
+        location / {
+            proxy_pass http://127.0.0.1:$WEB_PORT;
+            proxy_set_header X-Forwarded-For \$remote_addr;
+            proxy_set_header X-Forwarded-Proto https;
+            proxy_set_header X-Forwarded-Host \$http_host;
+            proxy_set_header X-Forwarded-Port $port;
+        }
+    }
+}
+CONF
+    step "Starting the proxy" "Read $STATE/log/proxy.log." /usr/sbin/nginx -e "$STATE/log/proxy.log" -c "$STATE/run/proxy.conf"
+    export PROXIED_URL=https://127.0.0.1:$port
+}
+
 # The whole application on the demo data, as bin/start runs it.
 throwaway_server() {
-    export APP_ENV=production
+    export APP_ENV=production USTREL_PROXIES=127.0.0.1
     throwaway_database "$1"
     # A kept cluster may have one of an earlier run.
     pg_admin -c "DROP DATABASE $1 WITH (FORCE)"

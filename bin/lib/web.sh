@@ -1,4 +1,5 @@
-# php-fpm and nginx as the current user on loopback. Needs STATE and WEB_PORT; php-fpm takes over this environment.
+# php-fpm and nginx as the current user. Needs STATE and WEB_PORT; php-fpm takes over this environment.
+# WEB_BIND is the address that nginx listens at, loopback by default; with TLS_CERT and TLS_KEY it speaks TLS.
 
 fpm_start() {
     cat >"$STATE/run/fpm.conf" <<CONF
@@ -29,7 +30,50 @@ CONF
     wait_for "php-fpm" "Read $STATE/log/fpm.log." test -S "$STATE/run/fpm.sock"
 }
 
+# What every answer carries, also a file's. Scripts come from here alone; Vuetify writes its theme into a style of the page.
+security_headers() {
+    cat <<'CONF'
+add_header X-Content-Type-Options nosniff always;
+add_header X-Frame-Options DENY always;
+add_header Referrer-Policy same-origin always;
+add_header Permissions-Policy "accelerometer=(), camera=(), geolocation=(), gyroscope=(), magnetometer=(), microphone=(), payment=(), usb=()" always;
+add_header Cross-Origin-Opener-Policy same-origin always;
+add_header Content-Security-Policy "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' blob: data:; connect-src 'self'; worker-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'" always;
+CONF
+    [[ "${APP_URL:-}" == https://* ]] && echo 'add_header Strict-Transport-Security "max-age=31536000" always;'
+    return 0
+}
+
+# The directives of nginx that make it speak TLS, if it is to.
+tls() {
+    [ -n "${TLS_CERT:-}" ] || return 0
+    cat <<CONF
+ssl_certificate $TLS_CERT;
+ssl_certificate_key $TLS_KEY;
+ssl_protocols TLSv1.2 TLSv1.3;
+ssl_session_cache shared:tls:2m;
+ssl_session_tickets off;
+CONF
+}
+
+# Whether a certificate is the one of a key.
+certificate_fits() {
+    [ "$(openssl x509 -in "$1" -noout -pubkey 2>/dev/null)" = "$(openssl pkey -in "$2" -pubout 2>/dev/null)" ] && openssl x509 -in "$1" -noout 2>/dev/null
+}
+
+# A certificate of our own for this machine's names and addresses, which each device has to be told to trust once.
+make_certificate() {
+    local folder=$1 names
+    [ -f "$folder/cert.pem" ] && openssl x509 -in "$folder/cert.pem" -noout -checkend 2592000 >/dev/null && return
+    names=DNS:localhost,DNS:$(hostname)$(hostname -I 2>/dev/null | tr ' ' '\n' | sed '/^$/d; s/^/,IP:/' | tr -d '\n'),IP:127.0.0.1
+    (umask 077 && mkdir -p "$folder")
+    step "Making a certificate" "See whether $folder can be written to." \
+        openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -days 825 \
+        -subj "/CN=$(hostname)" -addext "subjectAltName=$names" -keyout "$folder/key.pem" -out "$folder/cert.pem"
+}
+
 nginx_start() {
+    security_headers >"$STATE/run/headers.conf"
     mkdir -p "$STATE"/run/{body,fastcgi,proxy,uwsgi,scgi}
     cat >"$STATE/run/nginx.conf" <<CONF
 $(if [ "$(id -u)" -eq 0 ]; then echo 'user root;'; fi)
@@ -53,20 +97,20 @@ http {
     gzip_min_length 512;
     gzip_types application/javascript text/css application/json image/svg+xml text/csv;
     server {
-        listen 127.0.0.1:$WEB_PORT;
+        listen ${WEB_BIND:-127.0.0.1}:$WEB_PORT${TLS_CERT:+ ssl http2};
+        $(tls)
         root $ROOT/public;
-        add_header X-Content-Type-Options nosniff always;
-        add_header X-Frame-Options SAMEORIGIN always;
-        add_header Referrer-Policy same-origin always;
+        include $STATE/run/headers.conf;
         location /build/assets/ { expires max; }
-        location = /sw.js { add_header Cache-Control no-cache; }
+        # Where a header is added, those from above have to be said again.
+        location = /sw.js { include $STATE/run/headers.conf; add_header Cache-Control no-cache; }
         location = /manifest.webmanifest { types { } default_type application/manifest+json; }
         location ~ /\\. { return 404; }
         location / { try_files \$uri /index.php?\$query_string; }
         location = /index.php {
             include /etc/nginx/fastcgi_params;
-            # Debian's file leaves the port out.
-            fastcgi_param HTTP_HOST \$host:$WEB_PORT;
+            # As it was asked for: who stands before Ustrel may have another name and port.
+            fastcgi_param HTTP_HOST \$http_host;
             fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
             fastcgi_pass unix:$STATE/run/fpm.sock;
             fastcgi_read_timeout 120s;
@@ -78,7 +122,8 @@ CONF
     wait_for "nginx" "Read $STATE/log/nginx.log." port_taken "$WEB_PORT"
 }
 
-answers() { php -r 'exit(@file_get_contents($argv[1]) === false ? 1 : 0);' "$1"; }
+# Looks past the certificate: it may be one of our own, and what is asked is only whether Ustrel is up.
+answers() { php -r 'exit(@file_get_contents($argv[1], false, stream_context_create(["ssl" => ["verify_peer" => false, "verify_peer_name" => false]])) === false ? 1 : 0);' "$1"; }
 
 wait_for() {
     local what=$1 advice=$2 tries=0

@@ -58,3 +58,8 @@ it('leaves no session with the page, so that one got late takes nobody\'s sign-i
         expect($this->get($address)->assertOk()->headers->getCookies())->toBe([], $address);
     }
 });
+
+it('says to whoever asks from elsewhere that nobody is let in like that', function (): void {
+    $this->withHeader('Referer', 'https://elsewhere.example/')
+        ->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'secret-rows'])->assertStatus(400)->assertJsonPath('message', __('people.no_session'));
+});

@@ -83,6 +83,54 @@ it('starts, answers, keeps data over a restart, and stops every child', function
     removeFolder($folder);
 })->with(['Ctrl-C' => SIGINT, 'SIGTERM' => SIGTERM]);
 
+/**
+ * @param  array<string, string>  $body
+ * @return array{int, string, string} status, headers and body
+ */
+function visit(string $method, string $url, array $body, string $jar): array
+{
+    $curl = curl_init($url);
+    $root = implode('/', array_slice(explode('/', $url), 0, 3));
+    preg_match('/XSRF-TOKEN\t(\S+)/', is_file($jar) ? (string) file_get_contents($jar) : '', $token);
+    curl_setopt_array($curl, [
+        CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0,
+        CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar,
+        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: {$root}/", 'X-XSRF-TOKEN: '.rawurldecode($token[1] ?? '')],
+    ] + ($body === [] ? [] : [CURLOPT_POSTFIELDS => json_encode($body)]));
+    $answer = (string) curl_exec($curl);
+    $length = curl_getinfo($curl, CURLINFO_HEADER_SIZE);
+    [$status, $headers] = [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), substr($answer, 0, $length)];
+    curl_close($curl);
+
+    return [$status, strtolower($headers), substr($answer, $length)];
+}
+
+it('begins as a workshop of one\'s own by TLS, set up once, with nothing that others could read along', function (): void {
+    $folder = dataFolder();
+    $jar = "{$folder}/jar";
+    $process = start(['USTREL_DATA' => $folder, 'USTREL_PORT' => (string) freePort()], '--own', '--self-signed');
+    $process->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
+    expect(preg_match('~Set up your workshop, once, within a day: (https://127\.0\.0\.1:\d+)/set-up#(\S+)~', $process->getOutput(), $found))->toBe(1)
+        ->and($process->getOutput())->not->toContain('tollgate');
+    [, $root, $secret] = $found;
+
+    [$status, $headers] = visit('GET', "{$root}/sw.js", [], $jar);
+    expect($status)->toBe(200)->and($headers)->toContain('x-content-type-options: nosniff')->toContain('strict-transport-security')
+        ->toContain("script-src 'self';")->toContain('frame-ancestors')->toContain('permissions-policy');
+    expect(visit('GET', "{$root}/up", [], $jar)[0])->toBe(204)
+        ->and(visit('GET', "{$root}/api/me", [], $jar)[1])->not->toContain('set-cookie');
+    [, $cookies] = visit('GET', "{$root}/sanctum/csrf-cookie", [], $jar);
+    expect(preg_match_all('/set-cookie: [^\n]*; secure;/', $cookies))->toBe(2);
+
+    $form = ['link' => $secret, 'workshop' => 'Ardle Row Works', 'time_zone' => 'UTC', 'currency' => 'EUR', 'units' => 'mm', 'name' => 'Teasel Brook', 'email' => 'teasel@ardle.example', 'password' => 'wet gravel under the hitch'];
+    expect(visit('POST', "{$root}/api/set-up", $form, $jar)[0])->toBe(201)
+        ->and(visit('GET', "{$root}/api/yard", [], $jar))->toMatchArray([0 => 200, 2 => '[]'])
+        ->and(visit('POST', "{$root}/api/set-up", $form, $jar)[0])->toBe(422);
+    $process->signal(SIGTERM);
+    $process->wait();
+    removeFolder($folder);
+});
+
 it('says what to do where it cannot start, and leaves nothing behind', function (Closure $settings, string $message): void {
     [$environment, $options, $release] = $settings();
     $process = start($environment, ...$options);
@@ -111,6 +159,21 @@ it('says what to do where it cannot start, and leaves nothing behind', function 
     ],
     'an option that there is not' => [
         fn (): array => [['USTREL_PORT' => (string) freePort()], ['--turbo'], fn (): null => null],
-        'unknown option --turbo. There is only --fresh-demo.',
+        'unknown option --turbo. There are --own, --self-signed and --fresh-demo.',
+    ],
+    'an address with a path' => [
+        fn (): array => [['USTREL_DATA' => '/tmp/ustrel-never-made', 'USTREL_PORT' => (string) freePort(), 'USTREL_URL' => 'https://rows.example/ustrel'], [], fn (): null => null],
+        'USTREL_URL is an address alone, without a path: leave "/ustrel" out. Ustrel wants a name or a port of its own.',
+    ],
+    'a certificate of another key' => [
+        function (): array {
+            $folder = dataFolder();
+            foreach (['a', 'b'] as $name) {
+                (new Process(['openssl', 'req', '-x509', '-newkey', 'ec', '-pkeyopt', 'ec_paramgen_curve:prime256v1', '-nodes', '-days', '2', '-subj', '/CN=rows.example', '-keyout', "{$folder}/{$name}.key", '-out', "{$folder}/{$name}.pem"]))->mustRun();
+            }
+
+            return [['USTREL_DATA' => '/tmp/ustrel-never-made', 'USTREL_PORT' => (string) freePort(), 'USTREL_CERT' => "{$folder}/a.pem", 'USTREL_KEY' => "{$folder}/b.key"], [], fn () => removeFolder($folder)];
+        },
+        'does not fit the key',
     ],
 ]);

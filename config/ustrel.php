@@ -1,0 +1,8 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // The address that people use, where it is not the one that Ustrel listens at; null: whatever was asked for.
+    'public_url' => env('USTREL_URL') ?: null,
+];
