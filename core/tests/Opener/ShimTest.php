@@ -38,6 +38,25 @@ it('moves shims on both sides alike, towards the aim', function (string $contact
     'more than fit' => ['5', 1, 1, ShimAdviceCode::TooMany, 6, sqrt(25 - 10.5)],
 ]);
 
+it('says how far off the expected contact may be, by hand', function (): void {
+    // s^2 of a reading is 3.09005 mm^2. Long by three: 4 x 76.2^2 x s^2 + (3 x 580.644)^2 = 3,106,097 of the square, over twice 49.187.
+    expect(advice('3', 0, 0)->sd)->toEqualWithDelta(sqrt(4 * 76.2 ** 2 * 3.09005 + (3 * 580.644) ** 2) / (2 * 25.4 * sqrt(3.75)), 0.01)
+        ->toEqualWithDelta(17.916, 0.01)
+        // Fifty moves of the shop's own: 50 / 128,924 and the prior leave 50.6 of a pair, so 308 of the square over twice 47.54.
+        ->and(advice('3', 0, 0, ...array_fill(0, 50, new ShimMove(1, 76.2, 68.0)))->sd)->toEqualWithDelta(3.24, 0.02)
+        ->and(advice('2', 3, 3)->sd)->toBeNull();
+});
+
+it('takes the pack of the side that has fewer, and what was hardly in touch for touch', function (): void {
+    // Two are wanted; the left has one only.
+    expect(advice('1/2', 1, 4))->code->toBe(ShimAdviceCode::NotEnough)->pairs->toBe(-1)
+        ->and(advice('1', null, 3)->code)->toBe(ShimAdviceCode::CountFirst)
+        ->and(advice('1', 3, null)->code)->toBe(ShimAdviceCode::CountFirst)
+        ->and((new ShimMove(1, 0.5, 0.5))->tells())->toBeTrue()
+        ->and((new ShimMove(1, 50.0, 0.0))->tells())->toBeFalse()
+        ->and((new ShimMove(-1, 0.0, 50.0))->tells())->toBeFalse();
+});
+
 it('says where one pair is too coarse', function (): void {
     // Each pair is worth 5 in^2: from 2.6 in one more is 1.33 in, from 1.4 in one fewer 2.64 in.
     $coarse = array_fill(0, 200, new ShimMove(1, 25.4 * 3, 25.4 * 2));

@@ -56,6 +56,13 @@ it('plays back what was fitted, changed, moved and taken out', function (): void
     ]);
 });
 
+it('takes out before it puts in where both were at one time, whatever their ids', function (): void {
+    expect(told([fit('m', 1, '2024-04-01'), takeOut('z', 'm', '2025-04-01'), fit('a', 1, '2025-04-01')]))->toBe([
+        'm' => 'row 1 2024-04-01 2025-04-01 failed',
+        'a' => 'row 1 2025-04-01 on',
+    ]);
+});
+
 it('swaps two parts at one time', function (): void {
     expect(told([
         fit('a', 1, '2023-04-01'), fit('b', 2, '2023-04-01'),

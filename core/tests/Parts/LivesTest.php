@@ -39,7 +39,10 @@ it('follows Kaplan and Meier through the textbook example', function (): void {
         ->and(round($curve->steps[0]->high, 3))->toBe(0.952)
         // Median 23, 95 % interval 13 to open.
         ->and([$curve->medianLow(), $curve->medianHigh()])->toBe([13.0, null])
-        ->and(LifeCurve::of(untreated())->median())->toBe(8.0);
+        // By the same interval, worked out from Greenwood's sum: of the placebo 4 to 11.
+        ->and([LifeCurve::of(untreated())->medianLow(), LifeCurve::of(untreated())->median(), LifeCurve::of(untreated())->medianHigh()])->toBe([4.0, 8.0, 11.0])
+        // Half of four is two.
+        ->and(LifeCurve::of(array_map(static fn (int $ran): Life => new Life($ran, true), [10, 20, 30, 40]))->median())->toBe(20.0);
 });
 
 it('tells two kinds apart by the log-rank test of the same example', function (): void {
@@ -115,6 +118,10 @@ it('counts a used part from where it was first seen, by hand and in the long run
     // At 10 three are seen running (the used one came in at 12), at 20 two: 2/3 x 1/2.
     $curve = LifeCurve::of([new Life(10, true), new Life(15, false), new Life(30, false), new Life(20, true, 12), new Life(5, true, 5)]);
     expect(array_map(static fn (LifeStep $step): array => [$step->ran, $step->atRisk, round($step->share, 6)], $curve->steps))->toBe([[10.0, 3, 0.666667], [20.0, 2, 0.333333]]);
+
+    // One that is first seen where another ends was not seen running up to there.
+    $seen = LifeCurve::of([new Life(12, true), new Life(20, true, 12), new Life(30, true)]);
+    expect(array_map(static fn (LifeStep $step): array => [$step->ran, $step->atRisk], $seen->steps))->toBe([[12.0, 2], [20.0, 2], [30.0, 1]]);
 
     // Half of all parts reach 69.3 of a mean of 100; that those found used had come through their first 60 does not lengthen it.
     mt_srand(23);

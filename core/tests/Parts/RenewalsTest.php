@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Opener\ShimCount;
 use Ustrel\Core\Opener\ShimsMoved;
 use Ustrel\Core\Parts\FitRule;
@@ -15,6 +16,7 @@ use Ustrel\Core\Parts\Renewals;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Judging\Outlook;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Findings;
@@ -34,6 +36,14 @@ it('tells a new part, judges a used one by its size, and asks for the contact ag
         ->and($told($new)['1:blade_contact_length:centre'])->toBe('measure_again unchecked measure_again')
         ->and($new['1:opener_blade_diameter:left']->lifeLeft)->toBe(1.0)
         ->and($new)->not->toHaveKey('1:opener_blade_diameter:right');
+    // Whose size nobody knows is new and no more is said of it.
+    $unknown = Renewals::of(sheetFor(), [$in(Slot::OpenerBlade, Side::Left, '2026-03-02')], $seen, [])['1:opener_blade_diameter:left'];
+    expect([$unknown->result->value, $unknown->judgement->verdict, $unknown->lifeLeft])->toBe(['fitted', Verdict::Sound, null]);
+    // 14 5/8 in is sound, unless the season would take it to the limit: then it is watched as it goes in.
+    $half = [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 371.475, true)];
+    $short = new Outlook(Unit::Millimetre->quantityOf(375.0), Unit::Percent->quantity(20_000));
+    expect(Renewals::of(sheetFor(), $half, $seen, [])['1:opener_blade_diameter:left']->judgement->verdict)->toBe(Verdict::Sound)
+        ->and(Renewals::of(sheetFor(), $half, $seen, ['1:opener_blade_diameter:left' => $short])['1:opener_blade_diameter:left']->judgement->verdict)->toBe(Verdict::Watch);
     // 14 7/16 in is under the limit of 14 1/2: worn out as it went in.
     $used = Renewals::of(sheetFor(), [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 366.7125, true)], $seen, []);
     expect($told($used)['1:opener_blade_diameter:left'])->toBe('fitted change under_limit used_since');

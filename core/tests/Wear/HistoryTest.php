@@ -109,3 +109,15 @@ it('learns from moves of shims that were measured before and after, before the n
     // What was measured for the move itself goes before what a walk read.
     expect($measured)->toBe([[-2, 30.0, 55.0], [1, 60.0, 48.0]]);
 });
+
+it('does not take the move of another row for the next one, nor an earlier for a later', function () use ($read, $contact, $noon): void {
+    $moves = [new ShimsMoved('other', 2, 1, $noon('2026-03-01'), 70.0), new ShimsMoved('a', 1, -1, $noon('2026-03-02')), new ShimsMoved('between', 2, 1, $noon('2026-03-04'), 65.0)];
+    $history = History::of(2, [], $moves, [
+        $read('1', $contact(1), '2026-03-01', 30.0),
+        $read('2', $contact(1), '2026-03-05', 42.0),
+        $read('two', $contact(2), '2026-03-06', 60.0),
+    ]);
+    $measured = array_map(static fn (ShimMove $move): array => [$move->pairs, $move->before, $move->after], ShimMove::measured($moves, $history));
+    // The first of row 2 had another before it was measured.
+    expect($measured)->toBe([[-1, 30.0, 42.0], [1, 65.0, 60.0]]);
+});
