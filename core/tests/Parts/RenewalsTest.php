@@ -39,9 +39,9 @@ it('tells a new part, judges a used one by its size, and asks for the contact ag
     // Whose size nobody knows is new and no more is said of it.
     $unknown = Renewals::of(sheetFor(), [$in(Slot::OpenerBlade, Side::Left, '2026-03-02')], $seen, [])['1:opener_blade_diameter:left'];
     expect([$unknown->result->value, $unknown->judgement->verdict, $unknown->lifeLeft])->toBe(['fitted', Verdict::Sound, null]);
-    // 14 5/8 in is sound, unless the season would take it to the limit: then it is watched as it goes in.
-    $half = [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 371.475, true)];
-    $short = new Outlook(Unit::Millimetre->quantityOf(375.0), Unit::Percent->quantity(20_000));
+    // 14 7/8 in is sound, unless the season would take it to the limit: then it is watched as it goes in.
+    $half = [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 377.825, true)];
+    $short = new Outlook(Unit::Millimetre->quantityOf(380.0), Unit::Percent->quantity(20_000));
     expect(Renewals::of(sheetFor(), $half, $seen, [])['1:opener_blade_diameter:left']->judgement->verdict)->toBe(Verdict::Sound)
         ->and(Renewals::of(sheetFor(), $half, $seen, ['1:opener_blade_diameter:left' => $short])['1:opener_blade_diameter:left']->judgement->verdict)->toBe(Verdict::Watch);
     // 14 7/16 in is under the limit of 14 1/2: worn out as it went in.
