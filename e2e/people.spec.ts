@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { type Browser, expect, type Page, test } from '@playwright/test'
-import { signIn } from './support'
+import { call, signIn } from './support'
 
 const PASSWORD = 'wet gravel under the hitch'
 
@@ -104,4 +104,38 @@ test('a guest sees one planter, changes nothing, and no more once the link is en
   await expect(guest.getByRole('button', { name: 'Sign in' })).toBeVisible()
   await guest.goto(link)
   await expect(guest.getByText('This link has ended')).toBeVisible()
+})
+
+test('of forty guesses side by side five get an answer, and one invitation makes one person', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'sable@lowmoor.example')
+  const stranger = await elsewhere(browser)
+  await stranger.request.get('/sanctum/csrf-cookie')
+  const guess = (n: number) =>
+    call(stranger, 'POST', '/api/sign-in', {
+      email: n % 2 ? 'Nobody@tollgate.example' : 'nobody@TOLLGATE.example',
+      password: `guess ${n}`,
+    })
+  const answers = await Promise.all(Array.from({ length: 40 }, (_, n) => guess(n)))
+  expect(answers.map(({ status }) => status).filter((status) => status !== 429)).toEqual([422, 422, 422, 422, 422])
+
+  const made = await call<{ link: string }>(page, 'POST', '/api/people/invitations', { role: 'helper' })
+  const link = made.body.link.split('#')[1]
+  const devices = await Promise.all(Array.from({ length: 5 }, () => elsewhere(browser)))
+  await Promise.all(devices.map((device) => device.request.get('/sanctum/csrf-cookie')))
+  const joined = await Promise.all(
+    devices.map((device, n) =>
+      call(device, 'POST', '/api/invitations/accept', {
+        link,
+        name: 'Fen',
+        email: `fen${n}@lowmoor.example`,
+        password: PASSWORD,
+      }),
+    ),
+  )
+  expect(joined.map(({ status }) => status).sort()).toEqual([201, 422, 422, 422, 422])
+  const { body } = await call<{ people: { name: string }[] }>(page, 'GET', '/api/people')
+  expect(body.people.filter(({ name }) => name === 'Fen')).toHaveLength(1)
 })

@@ -121,3 +121,38 @@ it('does not take the move of another row for the next one, nor an earlier for a
     // The first of row 2 had another before it was measured.
     expect($measured)->toBe([[-1, 30.0, 42.0], [1, 65.0, 60.0]]);
 });
+
+it('counts of a slot left empty only what was read since, in the order of time however it came', function () use ($installed, $read, $blade, $ids): void {
+    $history = History::of(1, [$installed('old', 1, '2024-03-01', '2025-03-01')], [], [
+        $read('a', $blade(1), '2026-03-01', 370.0),
+        $read('z', $blade(1), '2025-04-01', 372.0),
+        $read('of the old', $blade(1), '2024-06-01', 378.0),
+    ]);
+    expect($ids($history->trace($blade(1))->sightings))->toBe(['z', 'a'])
+        ->and($history->trace($blade(1))->start)->toBeNull()
+        ->and($history->trace($blade(1))->ranBefore)->toBe(0.0)
+        ->and($history->fitting($blade(1)))->toBeNull();
+});
+
+it('holds of several readings in one walk the last, and one before and one after where the part was changed between', function () use ($installed, $read, $blade, $ids): void {
+    $readings = [
+        $read('first', $blade(1), '2026-03-01', 366.0, '2026-02-28'),
+        $read('put right', $blade(1), '2026-03-02', 367.0, '2026-02-28'),
+        $read('of the new', $blade(1), '2026-03-05', 381.0, '2026-02-28'),
+    ];
+    expect($ids(History::of(1, [], [], $readings)->trace($blade(1))->sightings))->toBe(['of the new']);
+    $changed = History::of(1, [$installed('new', 1, '2026-03-04'), $installed('old', 1, '2024-03-01', '2026-03-04')], [], $readings);
+    expect($ids($changed->trace($blade(1))->sightings))->toBe(['of the new'])
+        ->and($ids($changed->gone($blade(1))))->toBe(['put right']);
+});
+
+it('takes a walk\'s readings of a check as read to the finest step that any of them shows', function () use ($read, $blade): void {
+    $sixteenth = 25.4 / 16;
+    $steps = static fn (float ...$inches): array => array_map(static fn (Sighting $sighting): ?float => $sighting->step, History::of(3, [], [], array_map(
+        static fn (int $at): TakenReading => $read("r{$at}", $blade($at + 1), '2026-03-01', 25.4 * $inches[$at]), array_keys($inches),
+    ))->trace($blade(1))->sightings);
+    // 14 1/2 alone was read to the eighth, the coarsest that a rule is read to; beside 14 7/16 it was read to the sixteenth, whichever came first.
+    expect($steps(14.5)[0])->toEqualWithDelta(25.4 / 8, 1e-6)
+        ->and($steps(14.5, 14.4375)[0])->toEqualWithDelta($sixteenth, 1e-6)
+        ->and($steps(14.4375, 14.5)[0])->toEqualWithDelta($sixteenth, 1e-6);
+});
