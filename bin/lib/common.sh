@@ -3,6 +3,14 @@
 
 say() { printf '%s\n' "$*"; }
 
+# STATE, the data folder: as it is set, or the default one; --own has one beside the demo's.
+default_data() {
+    STATE=/var/lib/ustrel
+    [ "$(id -u)" -eq 0 ] || STATE=$HOME/.local/share/ustrel
+    [ "$1" = --own ] && STATE=$STATE-own
+    STATE=${USTREL_DATA:-$STATE}
+}
+
 # One clear line, and out. What was started is stopped by the caller's exit trap.
 fail() { printf 'ustrel: %s\n' "$*" >&2; exit 1; }
 

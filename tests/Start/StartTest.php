@@ -6,13 +6,14 @@ use Symfony\Component\Process\Process;
 
 // bin/start as a newcomer runs it, in a data folder of its own.
 
+/** What the test run itself has set must not reach the application under test. */
+const OWN = ['APP_ENV' => false, 'APP_KEY' => false, 'APP_DEBUG' => false, 'APP_CONFIG_CACHE' => false, 'APP_ROUTES_CACHE' => false, 'APP_EVENTS_CACHE' => false, 'APP_SERVICES_CACHE' => false,
+    'APP_PACKAGES_CACHE' => false, 'LARAVEL_STORAGE_PATH' => false, 'DB_PORT' => false, 'DB_DATABASE' => false, 'DB_PASSWORD' => false, 'CACHE_STORE' => false, 'SESSION_DRIVER' => false];
+
 /** @param  array<string, string>  $settings */
 function start(array $settings, string ...$options): Process
 {
-    // What the test run itself has set must not reach the application under test.
-    $own = array_fill_keys(['APP_ENV', 'APP_KEY', 'APP_DEBUG', 'APP_CONFIG_CACHE', 'APP_ROUTES_CACHE', 'APP_EVENTS_CACHE', 'APP_SERVICES_CACHE',
-        'APP_PACKAGES_CACHE', 'LARAVEL_STORAGE_PATH', 'DB_PORT', 'DB_DATABASE', 'DB_PASSWORD', 'CACHE_STORE', 'SESSION_DRIVER'], false);
-    $process = new Process([dirname(__DIR__, 2).'/bin/start', ...$options], env: $settings + $own, timeout: 300);
+    $process = new Process([dirname(__DIR__, 2).'/bin/start', ...$options], env: $settings + OWN, timeout: 300);
     $process->setInput('no');
     $process->start();
 
@@ -129,6 +130,53 @@ it('begins as a workshop of one\'s own by TLS, set up once, with nothing that ot
     $process->signal(SIGTERM);
     $process->wait();
     removeFolder($folder);
+});
+
+/** @param  array<string, string>  $settings */
+function command(array $settings, string ...$arguments): Process
+{
+    $process = new Process([dirname(__DIR__, 2).'/bin/ustrel', ...$arguments], env: $settings + OWN, timeout: 300);
+    $process->run();
+
+    return $process;
+}
+
+it('puts everything by in one sealed file, and takes it back elsewhere, or says why not', function (): void {
+    [$from, $to] = [dataFolder(), dataFolder()];
+    $settings = ['USTREL_DATA' => $from, 'USTREL_PORT' => (string) freePort(), 'USTREL_BACKUP_PASSPHRASE' => 'kelp and ladle'];
+    $demo = start($settings);
+    $demo->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
+    expect(mkdir("{$from}/storage/app/photos/1", recursive: true))->toBeTrue();
+    file_put_contents("{$from}/storage/app/photos/1/a.jpg", 'a picture');
+    $backup = command($settings, 'ustrel:backup', '--thin');
+    expect($backup->getOutput())->toContain('Written: ')->and($backup->getExitCode())->toBe(0);
+    [$file] = glob("{$from}/storage/backups/*.backup");
+    expect((string) file_get_contents($file, length: 8))->toBe('Salted__')
+        ->and(fileperms($file) & 0777)->toBe(0600)
+        ->and(glob("{$from}/storage/backups/.backup-*"))->toBe([]);
+    $refused = command($settings, 'ustrel:restore', $file);
+    expect($refused->getExitCode())->toBe(1)->and($refused->getOutput())->toContain('There is a workshop here already.');
+    $demo->signal(SIGTERM);
+    $demo->wait();
+
+    $settings = ['USTREL_DATA' => $to, 'USTREL_PORT' => (string) freePort()] + $settings;
+    $own = start($settings, '--own');
+    $own->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
+    file_put_contents("{$to}/cut", substr((string) file_get_contents($file), 0, 200_000));
+    file_put_contents("{$to}/none", 'nothing of the kind');
+    foreach ([[['USTREL_BACKUP_PASSPHRASE' => 'another'], $file, 'does not open'], [['USTREL_BACKUP_PASSPHRASE' => ''], $file, 'is sealed'], [[], "{$to}/cut", 'or the file is cut'], [[], "{$to}/none", 'is no backup of Ustrel'], [[], "{$to}/not-there", 'There is no file']] as [$other, $what, $why]) {
+        $refused = command($other + $settings, 'ustrel:restore', $what);
+        expect($refused->getExitCode())->toBe(1, $why)->and(preg_replace('/\s+/', ' ', $refused->getOutput()))->toContain($why);
+    }
+    $restored = command($settings, 'ustrel:restore', $file);
+    expect($restored->getOutput().$restored->getErrorOutput())->toContain('the state is equal to the record')
+        ->and($restored->getExitCode())->toBe(0)
+        ->and(file_get_contents("{$to}/storage/app/photos/1/a.jpg"))->toBe('a picture')
+        ->and(visit('GET', "http://127.0.0.1:{$settings['USTREL_PORT']}/api/welcome", [], "{$to}/jar")[2])->toBe('{"is_set_up":true,"is_demo":true}')
+        ->and(command($settings, 'ustrel:rebuild')->getOutput())->toContain('Equal:');
+    $own->signal(SIGTERM);
+    $own->wait();
+    array_map(removeFolder(...), [$from, $to]);
 });
 
 it('says what to do where it cannot start, and leaves nothing behind', function (Closure $settings, string $message): void {

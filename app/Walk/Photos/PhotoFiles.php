@@ -31,8 +31,14 @@ final readonly class PhotoFiles
         return $this->path($photo->id, $photo->planter_id, $thumbnail);
     }
 
+    /** Where all of them are. */
+    public static function root(): string
+    {
+        return storage_path('app/photos');
+    }
+
     private function path(string $id, int $planterId, bool $thumbnail): string
     {
-        return storage_path("app/photos/{$planterId}/{$id}".($thumbnail ? '.thumb.jpg' : '.jpg'));
+        return self::root()."/{$planterId}/{$id}".($thumbnail ? '.thumb.jpg' : '.jpg');
     }
 }

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record\Backup;
+
+use App\Models\Workshop;
+use App\Walk\Photos\PhotoFiles;
+use Carbon\CarbonImmutable;
+use Illuminate\Filesystem\Filesystem;
+use Illuminate\Support\Facades\Artisan;
+
+/** Writes backups, takes one back, and lets go of those that are too many. */
+final readonly class Backups
+{
+    private const NAME = '/^ustrel-(\d{4}-\d{2}-\d{2})T\d{6}Z\.backup$/';
+
+    public function __construct(private Filesystem $files, private Archive $archive, private Manifest $manifest)
+    {
+    }
+
+    /**
+     * @return string the file
+     *
+     * @throws BackupFailed
+     */
+    public function write(string $into, ?string $passphrase): string
+    {
+        $this->files->ensureDirectoryExists($into, 0700);
+        $file = $into.'/ustrel-'.CarbonImmutable::now('UTC')->format('Y-m-d\THis\Z').'.backup';
+
+        return $this->within($into, function (string $folder) use ($file, $passphrase): string {
+            // The database first: a picture is on the disk before its line is in the database.
+            Dump::write("{$folder}/".Manifest::DUMP);
+            if ($this->files->isDirectory(PhotoFiles::root())) {
+                $this->files->copyDirectory(PhotoFiles::root(), "{$folder}/".Manifest::PHOTOS) || throw BackupFailed::because('not_written', ['file' => $file]);
+            }
+            $this->manifest->write($folder);
+            $this->archive->pack($folder, $file, $passphrase);
+
+            return $file;
+        });
+    }
+
+    /**
+     * Into an installation that holds nothing yet.
+     *
+     * @return bool whether the key is that of the backup: if it is another, everybody signs in anew
+     *
+     * @throws BackupFailed where it does not fit; then nothing was changed
+     */
+    public function takeBack(string $file, ?string $passphrase): bool
+    {
+        if (! is_file($file)) {
+            throw BackupFailed::because('no_file', ['file' => $file]);
+        }
+        if (Workshop::query()->exists()) {
+            throw BackupFailed::because('not_empty');
+        }
+
+        return $this->within(storage_path('app'), function (string $folder) use ($file, $passphrase): bool {
+            $this->archive->unpack($file, $folder, $passphrase);
+            $said = $this->manifest->check($folder);
+            Dump::takeBack("{$folder}/".Manifest::DUMP);
+            $this->files->deleteDirectory(PhotoFiles::root());
+            if ($this->files->isDirectory("{$folder}/".Manifest::PHOTOS)) {
+                $this->files->moveDirectory("{$folder}/".Manifest::PHOTOS, PhotoFiles::root());
+            }
+            if (Manifest::counts() !== $said['counts']) {
+                throw BackupFailed::because('counts');
+            }
+            Artisan::call('migrate', ['--force' => true]);
+            if (Artisan::call('ustrel:rebuild') !== 0) {
+                throw BackupFailed::because('not_equal');
+            }
+
+            return $said['key'] === Manifest::keyFingerprint();
+        });
+    }
+
+    /** @return int how many were let go of */
+    public function thin(string $in): int
+    {
+        $days = [];
+        foreach ($this->files->isDirectory($in) ? $this->files->files($in) : [] as $file) {
+            if (preg_match(self::NAME, $file->getFilename(), $found) === 1) {
+                $days[$file->getPathname()] = CarbonImmutable::parse($found[1], 'UTC');
+            }
+        }
+        $kept = Retention::of($days);
+        $this->files->delete(array_keys(array_diff_key($days, array_flip($kept))));
+
+        return count($days) - count($kept);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(string): T  $work  with a folder that is gone afterwards, whatever comes of it
+     * @return T
+     */
+    private function within(string $beside, callable $work): mixed
+    {
+        $folder = $beside.'/.backup-'.bin2hex(random_bytes(6));
+        $this->files->makeDirectory($folder, 0700, true);
+        try {
+            return $work($folder);
+        } finally {
+            $this->files->deleteDirectory($folder);
+        }
+    }
+}
