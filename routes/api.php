@@ -5,11 +5,13 @@ declare(strict_types=1);
 use App\Field\Http\DepthIndexController;
 use App\Field\Http\ToolbarLevelController;
 use App\Http\Middleware\NeedsSession;
+use App\Http\Middleware\NotesExport;
 use App\Http\Middleware\SpeaksForItself;
 use App\Http\Middleware\StillBelongs;
 use App\Opener\Http\ContactController;
 use App\Parts\Http\LedgerController;
 use App\Parts\Http\PartTypeController;
+use App\People\Http\ActivityController;
 use App\People\Http\DeviceController;
 use App\People\Http\GuestController;
 use App\People\Http\InvitationController;
@@ -66,6 +68,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
     Route::delete('me/devices/{device}', [DeviceController::class, 'destroy'])->can('record');
     Route::get('yard', YardController::class)->can('see');
 
+    Route::get('activity', ActivityController::class)->can('run');
     Route::get('people', [PeopleController::class, 'index'])->can('run');
     Route::post('people/invitations', [InvitationController::class, 'store'])->can('run');
     Route::delete('people/invitations/{invitation}', [InvitationController::class, 'destroy'])->can('manage', 'invitation')->can('run');
@@ -104,7 +107,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('rows/{row}', RowController::class)->where('row', '[0-9]{1,3}')->can('see');
         Route::get('guide', [WalkController::class, 'guide'])->can('record');
         Route::get('toolbar-level', ToolbarLevelController::class)->can('see');
-        Route::get('blank.pdf', [PrintController::class, 'blank'])->can('see');
+        Route::get('blank.pdf', [PrintController::class, 'blank'])->can('see')->middleware(NotesExport::class);
         Route::get('ledger', [LedgerController::class, 'show'])->can('see');
         Route::post('ledger', [LedgerController::class, 'store'])->can('record');
         Route::get('forecast', [WearController::class, 'forecast'])->can('see');
@@ -133,7 +136,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::post('notes', NoteController::class)->can('record');
         Route::post('photos', [PhotoController::class, 'store'])->can('record');
         Route::get('depth-index', DepthIndexController::class)->can('see');
-        Route::get('export.csv', WalkExportController::class)->can('see');
-        Route::get('sheet.pdf', [PrintController::class, 'walk'])->can('see');
+        Route::get('export.csv', WalkExportController::class)->can('see')->middleware(NotesExport::class);
+        Route::get('sheet.pdf', [PrintController::class, 'walk'])->can('see')->middleware(NotesExport::class);
     });
 });

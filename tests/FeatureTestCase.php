@@ -47,9 +47,7 @@ abstract class FeatureTestCase extends TestCase
     /** Another person on a device of their own. */
     protected function switchTo(User $user): static
     {
-        session()->flush();
-
-        return $this->actingAs($user);
+        return $this->signedOut()->actingAs($user, 'web');
     }
 
     /** Nobody, on a device of their own. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\IsWatched;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -26,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Invitation extends Model
 {
+    use IsWatched;
+
     protected $guarded = [];
 
     protected $casts = ['role' => Role::class, 'expires_at' => 'immutable_datetime', 'withdrawn_at' => 'immutable_datetime', 'accepted_at' => 'immutable_datetime'];
@@ -49,5 +52,11 @@ final class Invitation extends Model
     public function scopeOpen(Builder $query): Builder
     {
         return $query->whereNull('accepted_at')->whereNull('withdrawn_at')->where('expires_at', '>', now());
+    }
+
+    /** @return list<string> */
+    protected function unwatched(): array
+    {
+        return ['link_sha256', 'accepted_at', 'accepted_by'];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\IsWatched;
 use Illuminate\Database\Eloquent\Model;
 use Ustrel\Core\Spec\CheckKey;
 
@@ -18,6 +19,8 @@ use Ustrel\Core\Spec\CheckKey;
  */
 final class OwnCheck extends Model
 {
+    use IsWatched;
+
     public $timestamps = false;
 
     protected $guarded = [];

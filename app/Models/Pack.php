@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\IsWatched;
 use Database\Factories\PackFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
@@ -22,6 +23,8 @@ final class Pack extends Model
 {
     /** @use HasFactory<PackFactory> */
     use HasFactory;
+
+    use IsWatched;
 
     protected $guarded = [];
 

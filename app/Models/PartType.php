@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\IsWatched;
 use Database\Factories\PartTypeFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
@@ -30,6 +31,8 @@ final class PartType extends Model
 {
     /** @use HasFactory<PartTypeFactory> */
     use HasFactory;
+
+    use IsWatched;
 
     protected $guarded = [];
 

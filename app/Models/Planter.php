@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Casts\AsDay;
+use App\Models\Concerns\IsWatched;
 use Carbon\CarbonImmutable;
 use Database\Factories\PlanterFactory;
 use Illuminate\Database\Eloquent\Builder;
@@ -45,6 +46,8 @@ final class Planter extends Model
 {
     /** @use HasFactory<PlanterFactory> */
     use HasFactory;
+
+    use IsWatched;
 
     protected $guarded = [];
 
@@ -135,5 +138,11 @@ final class Planter extends Model
     public function lastPack(): ?string
     {
         return $this->walks()->whereNotNull('pack')->latest('started_at')->value('pack');
+    }
+
+    /** @return list<string> */
+    protected function unwatched(): array
+    {
+        return ['revision', 'measuring', 'spacing_mm'];
     }
 }

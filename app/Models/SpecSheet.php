@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\IsWatched;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -23,6 +24,8 @@ use Ustrel\Core\Spec\SpecSheetReader;
  */
 final class SpecSheet extends Model
 {
+    use IsWatched;
+
     private const MOST_READ = 50;
 
     protected $guarded = [];

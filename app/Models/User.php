@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\IsWatched;
 use Carbon\CarbonImmutable;
 use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Builder;
@@ -36,6 +37,8 @@ final class User extends Authenticatable
 {
     /** @use HasFactory<UserFactory> */
     use HasFactory;
+
+    use IsWatched;
 
     use Notifiable;
 
@@ -78,5 +81,11 @@ final class User extends Authenticatable
     public function isLetIn(): bool
     {
         return $this->deactivated_at === null && ($this->link_expires_at === null || $this->link_expires_at->isFuture());
+    }
+
+    /** @return list<string> */
+    protected function unwatched(): array
+    {
+        return ['password', 'remember_token', 'link_sha256', 'theme', 'units'];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\IsWatched;
 use Carbon\CarbonImmutable;
 use Database\Factories\WorkshopFactory;
 use DateTimeZone;
@@ -35,6 +36,8 @@ final class Workshop extends Model
 {
     /** @use HasFactory<WorkshopFactory> */
     use HasFactory;
+
+    use IsWatched;
 
     protected $guarded = [];
 
@@ -92,5 +95,11 @@ final class Workshop extends Model
     public function planters(): HasMany
     {
         return $this->hasMany(Planter::class);
+    }
+
+    /** @return list<string> */
+    protected function unwatched(): array
+    {
+        return ['import_key', 'learned_sd', 'is_demo'];
     }
 }

@@ -80,6 +80,7 @@ final readonly class Passwords
     public function change(User $person, string $password, ?string $session): void
     {
         $person->update(['password' => $password]);
+        activity()->performedOn($person)->log('password_changed');
         $this->devices->endAll($person, $session);
     }
 

@@ -122,6 +122,12 @@ CONF
     wait_for "nginx" "Read $STATE/log/nginx.log." port_taken "$WEB_PORT"
 }
 
+# What is due by the clock, such as the nightly backup.
+schedule_start() {
+    setsid php "$ROOT/artisan" schedule:work >>"$STATE/log/schedule.out" 2>&1 &
+    echo $! >"$STATE/run/schedule.pid"
+}
+
 # Looks past the certificate: it may be one of our own, and what is asked is only whether Ustrel is up.
 answers() { php -r 'exit(@file_get_contents($argv[1], false, stream_context_create(["ssl" => ["verify_peer" => false, "verify_peer_name" => false]])) === false ? 1 : 0);' "$1"; }
 
@@ -145,4 +151,4 @@ stop_by_pid_file() {
 }
 
 fpm_stop() { stop_by_pid_file "$STATE/run/fpm.pid" QUIT; rm -f "$STATE/run/fpm.sock"; }
-web_stop() { stop_by_pid_file "$STATE/run/nginx.pid" QUIT; fpm_stop; }
+web_stop() { stop_by_pid_file "$STATE/run/schedule.pid" TERM; stop_by_pid_file "$STATE/run/nginx.pid" QUIT; fpm_stop; }

@@ -59,6 +59,22 @@ return new class extends Migration
             $table->integer('last_activity')->index();
         });
 
+        // Who did what, of all that is no event of the record; columns as spatie/laravel-activitylog has them.
+        Schema::create('activity_log', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('workshop_id')->nullable()->constrained();
+            $table->text('log_name')->nullable();
+            $table->text('description');
+            $table->nullableMorphs('subject', 'subject');
+            $table->text('subject_name')->nullable();
+            $table->text('event')->nullable();
+            $table->nullableMorphs('causer', 'causer');
+            $table->jsonb('properties')->nullable();
+            $table->uuid('batch_uuid')->nullable();
+            $table->timestampsTz();
+            $table->index(['workshop_id', 'id']);
+        });
+
         // Tries at something that is guessed at, by key; counted before they are answered.
         Schema::create('tries', function (Blueprint $table): void {
             $table->text('key')->primary();

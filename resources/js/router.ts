@@ -20,6 +20,7 @@ export const router = createRouter({
     { path: '/reset', meta: { open: true }, component: () => import('@/people/ResetScreen.vue') },
     { path: '/guest', meta: { open: true }, component: () => import('@/people/GuestScreen.vue') },
     { path: '/people', name: 'people', component: () => import('@/people/PeopleScreen.vue') },
+    { path: '/activity', name: 'activity', component: () => import('@/people/ActivityScreen.vue') },
     { path: '/account', name: 'account', component: () => import('@/people/AccountScreen.vue') },
     { path: '/', name: 'yard', component: () => import('@/yard/YardScreen.vue') },
     { path: '/planters/new', name: 'new-planter', component: () => import('@/yard/PlanterScreen.vue') },

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Activity;
 use App\Models\Attempt;
 use App\Models\DeviceSession;
 use App\Models\Invitation;
@@ -25,6 +26,7 @@ function secretOf(string $link): string
 }
 
 it('sets an installation up once, by the address that the console prints', function (): void {
+    Activity::query()->delete();
     User::query()->delete();
     Workshop::query()->delete();
     $this->getJson('/api/welcome')->assertExactJson(['is_set_up' => false, 'is_demo' => false]);
@@ -46,6 +48,7 @@ it('sets an installation up once, by the address that the console prints', funct
 });
 
 it('does not take a set-up address that is a day old', function (): void {
+    Activity::query()->delete();
     User::query()->delete();
     Workshop::query()->delete();
     $link = app(SetUpWorkshop::class)->link();

@@ -87,7 +87,8 @@ it('keeps a photo upright, small and without what the camera wrote, and shows it
 
     $kept = (string) file_get_contents(app(PhotoFiles::class)->pathOf(Photo::query()->findOrFail($photo['id']), false));
     expect($kept)->not->toContain('Exif')->not->toContain('Ardle valley');
-    $picture = $this->get("/api/photos/{$photo['id']}")->assertOk()->assertHeader('Content-Type', 'image/jpeg');
+    $picture = $this->get("/api/photos/{$photo['id']}")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->assertHeader('Cache-Control', 'no-cache, private');
+    $this->get("/api/photos/{$photo['id']}", ['If-None-Match' => $picture->headers->get('ETag')])->assertStatus(304);
     expect(getimagesize($this->get("/api/photos/{$photo['id']}/thumbnail")->baseResponse->getFile()->getPathname())[1])->toBe(320)
         ->and(str_starts_with((string) $picture->baseResponse->getFile()->getPathname(), public_path()))->toBeFalse();
     $this->switchTo($this->technicianOf('Lowmoor Planter Services'))->get("/api/photos/{$photo['id']}")->assertNotFound();
@@ -103,7 +104,8 @@ it('refuses what is no picture, whatever its name says', function (string $conte
     'a torn picture' => [fn () => substr(cameraPicture(300, 300), 0, 420), 'photo.jpg', 'This picture cannot be read. Take it again.'],
     'too large a file' => [fn () => str_repeat('x', 15 * 1024 * 1024 + 1), 'photo.jpg', 'A photo may have 15 MB at most. Send a smaller one.'],
     // A PNG head that claims 20,000 x 20,000 pixels, which nobody should unpack.
-    'a bomb' => [fn () => "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 20000, 20000)."\x08\x02\0\0\0".pack('N', 0), 'photo.png', 'This picture has more than 60 million pixels. Send a smaller one.'],
+    'a bomb' => [fn () => "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 20000, 20000)."\x08\x02\0\0\0".pack('N', 0), 'photo.png', 'This picture has more than 40 million pixels. Send a smaller one.'],
+    'a line' => [fn () => "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 20000, 2)."\x08\x02\0\0\0".pack('N', 0), 'photo.png', 'This picture is more than 20 times as long as it is wide. Send one of the row unit.'],
 ]);
 
 it('refuses a photo of a place that is not there', function (): void {

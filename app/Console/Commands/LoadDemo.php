@@ -27,6 +27,8 @@ final class LoadDemo extends Command
 
             return $this->option('if-empty') ? self::SUCCESS : self::FAILURE;
         }
+        // What nobody did need not be told.
+        activity()->disableLogging();
         $demo->load(CarbonImmutable::today());
         $this->info('Demo loaded.');
 

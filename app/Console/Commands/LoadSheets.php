@@ -15,6 +15,7 @@ final class LoadSheets extends Command
 
     public function handle(LoadTypicalSheets $load): int
     {
+        activity()->disableLogging();
         $this->info("{$load()} typical spec sheets loaded.");
 
         return self::SUCCESS;

@@ -29,6 +29,7 @@ trait EntersPeople
         $this->endSession($request);
         $this->guard()->login($user);
         $request->session()->regenerate();
+        activity()->causedBy($user)->performedOn($user)->log('signed_in');
         if ($user->email !== null) {
             KnownDevices::remember($request, $user->email);
         }

@@ -70,25 +70,29 @@ final class PhotoController extends Controller
     #[OA\Parameter(name: 'photo', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\Response(response: 200, description: 'The picture', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    public function show(Photo $photo, PhotoFiles $files): BinaryFileResponse
+    public function show(Request $request, Photo $photo, PhotoFiles $files): BinaryFileResponse
     {
-        return $this->picture($photo, $files, false);
+        return $this->picture($request, $photo, $files, false);
     }
 
     #[OA\Get(path: '/api/photos/{photo}/thumbnail', operationId: 'thumbnail', tags: ['walk'])]
     #[OA\Parameter(name: 'photo', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\Response(response: 200, description: 'The picture, 320 pixels at most', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    public function thumbnail(Photo $photo, PhotoFiles $files): BinaryFileResponse
+    public function thumbnail(Request $request, Photo $photo, PhotoFiles $files): BinaryFileResponse
     {
-        return $this->picture($photo, $files, true);
+        return $this->picture($request, $photo, $files, true);
     }
 
-    private function picture(Photo $photo, PhotoFiles $files, bool $thumbnail): BinaryFileResponse
+    private function picture(Request $request, Photo $photo, PhotoFiles $files, bool $thumbnail): BinaryFileResponse
     {
         $path = $files->pathOf($photo, $thumbnail);
         abort_unless(is_file($path), 404);
 
-        return response()->file($path, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        // Kept by the browser, but looked at by nobody without asking first: the next person on the device may not.
+        $answer = response()->file($path, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, no-cache'])->setEtag($photo->id.($thumbnail ? ' small' : ''));
+        $answer->isNotModified($request);
+
+        return $answer;
     }
 }

@@ -10,7 +10,10 @@ use GdImage;
 final readonly class Picture
 {
     /** More pixels than any phone takes; unpacking them would take the memory of the server. */
-    private const MOST_PIXELS = 60_000_000;
+    private const MOST_PIXELS = 40_000_000;
+
+    /** Longer than this for its width is no photo; scaled down it would be nothing but a line. */
+    private const LONGEST_FOR_WIDTH = 20;
 
     private const TYPES = [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP];
 
@@ -29,6 +32,9 @@ final readonly class Picture
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
             throw NotAPicture::because('too_many_pixels');
+        }
+        if (max($size[0], $size[1]) > self::LONGEST_FOR_WIDTH * min($size[0], $size[1])) {
+            throw NotAPicture::because('too_long');
         }
         $image = self::whole($path, $size[2]);
         if ($image === false) {

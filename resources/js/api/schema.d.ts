@@ -118,6 +118,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/activity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["activity"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/devices": {
         parameters: {
             query?: never;
@@ -1287,6 +1303,25 @@ export interface components {
             notes: string;
             heavy: boolean;
             clearance: boolean;
+        };
+        Activity: {
+            id: number;
+            /** Format: date-time */
+            at: string;
+            /** @description null: nobody who was signed in, as from the console */
+            who: string | null;
+            /** @description created, updated, deleted, signed_in, password_changed, exported */
+            what: string;
+            /** @description What kind of thing it was done to */
+            kind: string | null;
+            /** @description What it was called then */
+            name: string | null;
+            /** @description Only what differs */
+            changes: {
+                field: string;
+                before: string | null;
+                after: string | null;
+            }[];
         };
         Device: {
             id: string;
@@ -2568,6 +2603,31 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+        };
+    };
+    activity: {
+        parameters: {
+            query?: {
+                /** @description Those before this one */
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Who did what besides the record, the newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Activity"][];
+                };
+            };
+            403: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
         };
     };
     devices: {

@@ -202,6 +202,19 @@ describe('the outbox', () => {
     expect(await device.waiting.count()).toBe(0)
   })
 
+  it('sets aside what the server fails over three times, and lets the rest through', async () => {
+    const sent = serve(500, 500, 500, stored(0))
+    const outbox = useOutbox()
+    await outbox.add(reading('kills'), reading('good'))
+    const hurry = setInterval(() => window.dispatchEvent(new Event('online')), 30)
+    await settled(() =>
+      expect(outbox.waiting.map(({ id, problem }) => `${id} ${problem?.outcome}`)).toEqual(['kills refused']),
+    )
+    clearInterval(hurry)
+    expect(sent[0]).toBe('readings kills good')
+    expect(sent.slice(1)).toEqual(['readings kills', 'readings kills', 'readings good'])
+  })
+
   it('keeps what a screen has wrapped for its own purposes', async () => {
     serve()
     const outbox = useOutbox()

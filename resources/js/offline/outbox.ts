@@ -9,6 +9,8 @@ import { isOf, kindOf } from './kinds'
 
 const FIRST_WAIT_MS = 1_000
 const LONGEST_WAIT_MS = 30_000
+/** After so many faults of the server over one thing it is set aside, and the rest goes on. */
+const MOST_FAULTS = 3
 /** How long a form waits for the server's word before what it took in goes on by itself. */
 const PATIENCE_MS = 8_000
 
@@ -31,6 +33,8 @@ export const useOutbox = defineStore('outbox', () => {
   const stumbles = ref(0)
   const retry = useTimeoutFn(() => void send(), wait, { immediate: false })
   let watching: Subscription | undefined
+  /** How often the server failed over a thing, by its id; what it failed over goes by itself, to find out which it is. */
+  const faults = new Map<string, number>()
 
   /** Counts what this tab does to the table: what was read before is out of date. */
   let version = 0
@@ -186,7 +190,8 @@ export const useOutbox = defineStore('outbox', () => {
     if (first === undefined) return []
     const kind = kindOf(first)
     const end = ready.findIndex((item) => item.what !== first.what || kind.address(item) !== kind.address(first))
-    return ready.slice(0, end === -1 ? kind.most : Math.min(end, kind.most))
+    const most = faults.has(first.id) ? 1 : kind.most
+    return ready.slice(0, end === -1 ? most : Math.min(end, most))
   }
 
   async function settle(group: Waiting[], refused: Map<string, Problem>): Promise<void> {
@@ -215,6 +220,15 @@ export const useOutbox = defineStore('outbox', () => {
       const problem = { outcome: 'refused' as const, message: error.message, doubts: [], errors: error.errors }
       await settle(group, new Map(group.map((item) => [item.id, problem])))
       return true
+    }
+    if (error instanceof Refusal && error.status === 500) {
+      for (const { id } of group) faults.set(id, (faults.get(id) ?? 0) + 1)
+      const [first] = group
+      if (first && group.length === 1 && (faults.get(first.id) ?? 0) >= MOST_FAULTS) {
+        faults.delete(first.id)
+        await settle(group, new Map([[first.id, { outcome: 'refused' as const, message: error.message, doubts: [] }]]))
+        return true
+      }
     }
     wait.value = Math.min(LONGEST_WAIT_MS, wait.value * 2)
     stumbles.value++

@@ -41,7 +41,10 @@ async function endGuest(person: number): Promise<void> {
   <main class="page">
     <div class="head">
       <h1>People of {{ session.me?.workshop }}</h1>
-      <v-btn color="primary" size="large" @click="asks = 'invitation'">Invite somebody</v-btn>
+      <div class="do">
+        <v-btn variant="text" size="large" :to="{ name: 'activity' }">Who did what</v-btn>
+        <v-btn color="primary" size="large" @click="asks = 'invitation'">Invite somebody</v-btn>
+      </div>
     </div>
     <load-problem :error="people.error.value" @again="people.refetch()" />
     <template v-if="people.data.value">
