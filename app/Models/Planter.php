@@ -130,7 +130,7 @@ final class Planter extends Model
     {
         return $this->walks()
             ->where(fn (Builder $walks): Builder => $walks->whereNull('finished_at')->orWhere('season', '>=', $this->season()))
-            ->orderByRaw('finished_at IS NULL DESC, started_at DESC')
+            ->orderByRaw('finished_at IS NULL DESC, started_at DESC, id DESC')
             ->first();
     }
 

@@ -64,7 +64,7 @@ final class YardQuery
         $newest = Walk::query()
             ->selectRaw('DISTINCT ON (planter_id) id, planter_id, season, kind, row_count, places_per_row, planter_places, started_at, finished_at')
             ->whereIn('planter_id', $planters->pluck('id'))
-            ->orderByRaw('planter_id, started_at DESC');
+            ->orderByRaw('planter_id, started_at DESC, id DESC');
 
         return Waiting::countedOn(Walk::query()->fromSub($newest, 'walks')->select('walks.*'))->get()->keyBy('planter_id');
     }

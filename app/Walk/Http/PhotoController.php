@@ -90,7 +90,7 @@ final class PhotoController extends Controller
         abort_unless(is_file($path), 404);
 
         // Kept by the browser, but looked at by nobody without asking first: the next person on the device may not.
-        $answer = response()->file($path, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, no-cache'])->setEtag($photo->id.($thumbnail ? ' small' : ''));
+        $answer = response()->file($path, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, no-cache'])->setPrivate()->setEtag($photo->id.($thumbnail ? ' small' : ''));
         $answer->isNotModified($request);
 
         return $answer;

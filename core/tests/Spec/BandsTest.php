@@ -14,6 +14,9 @@ use Ustrel\Core\Spec\Judging\Rule;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\Rules\AtLeast;
 use Ustrel\Core\Spec\Rules\ChainStretch;
+use Ustrel\Core\Spec\Rules\DueAfter;
+use Ustrel\Core\Spec\Rules\LikePartner;
+use Ustrel\Core\Spec\Rules\NearAim;
 use Ustrel\Core\Spec\Rules\NearMedian;
 use Ustrel\Core\Spec\Rules\OffCentre;
 use Ustrel\Core\Spec\Rules\PlayLimit;
@@ -93,7 +96,7 @@ function ruleFor(int $case, int $low, int $width, int $margin): Rule
 {
     $of = fn (int $steps): Length => Length::ofNanometres($steps);
 
-    return match ($case % 8) {
+    return match ($case % 10) {
         0 => new WearLimit($of($low + $width), $of($low), $of($margin)),
         1 => new Window($of($low), $of($low + $width), $of($low + intdiv($width, 2) + 1), $of(intdiv($margin, 2))),
         2 => new PlayLimit($of($low), $of($low + $width)),
@@ -101,7 +104,9 @@ function ruleFor(int $case, int $low, int $width, int $margin): Rule
         4 => new Range($of($low), $of($low + $width)),
         5 => new OffCentre($of($low)),
         6 => new NearMedian($of($margin), Verdict::Watch),
-        default => new AtLeast($of($low)),
+        7 => new AtLeast($of($low)),
+        8 => new LikePartner($of($low + $width), $of($margin + 1)),
+        default => new NearAim($of($margin), $of($margin + 1 + intdiv($width, 3))),
     };
 }
 
@@ -113,13 +118,19 @@ it('gives the same answer by bands as by the rule, for every value', function ()
         $rule = ruleFor($case, $low, $width, mt_rand(0, $width - 1));
         $outlook = $case % 3 === 0 ? null : outlook(Length::ofNanometres(mt_rand(max(0, $low - 5_000_000), $low + $width + 5_000_000)));
         $median = $case % 5 === 0 ? null : Length::ofNanometres(mt_rand($low, $low + $width));
-        $background = Background::of($outlook, $median);
+        $otherSide = $case % 7 === 0 ? null : Length::ofNanometres(mt_rand($low, $low + $width));
+        $aim = $case % 4 === 0 ? null : Length::ofNanometres(mt_rand($low, $low + $width));
+        $background = Background::of($outlook, $median, $otherSide, $aim);
         $bands = Bands::compile($rule, Unit::Millimetre, $background);
 
         // Everywhere at random, and one step to each side of every break point.
         $values = [0, 1, $low, $low + $width, $low + $width + 1_000_000_000];
         foreach ($bands->bands as $band) {
             array_push($values, $band->from - 1, $band->from, $band->from + 1);
+        }
+        // And about what it is held against, whether a band begins there or not.
+        foreach (array_filter([$otherSide, $aim, $median]) as $against) {
+            array_push($values, $against->steps() - 1, $against->steps(), $against->steps() + 1);
         }
         for ($draw = 0; $draw < 60; $draw++) {
             $values[] = mt_rand(max(0, $low - 1000), $low + $width + 1000);
@@ -175,4 +186,41 @@ it('takes the worst of several verdicts', function (): void {
     expect(Verdict::worst([]))->toBe(Verdict::Unchecked)
         ->and(Verdict::worst([Verdict::Sound, Verdict::Change, Verdict::Watch]))->toBe(Verdict::Change)
         ->and(Verdict::worst([Verdict::Failed, Verdict::Change]))->toBe(Verdict::Failed);
+});
+
+it('names what is wrong with the figures of a rule, to the step', function (Rule $rule, array $faults): void {
+    expect($rule->faults())->toBe($faults);
+})->with(static function (): iterable {
+    $of = static fn (int $steps): Length => Length::ofNanometres($steps);
+    $percent = static fn (int $steps) => Unit::Percent->quantity($steps);
+    yield 'play of nothing' => [new PlayLimit($of(0), $of(0)), ['limit' => 'zero']];
+    yield 'play of a step' => [new PlayLimit($of(0), $of(1)), []];
+    yield 'a chain without a pitch' => [new ChainStretch($of(0), $percent(1), $percent(2)), ['pitch' => 'zero']];
+    yield 'a chain without a limit' => [new ChainStretch($of(5), $percent(0), $percent(0)), ['limit' => 'zero']];
+    yield 'a chain watched at its limit' => [new ChainStretch($of(1), $percent(1), $percent(1)), ['watch' => 'watch_not_under_limit']];
+    yield 'a good chain' => [new ChainStretch($of(1), $percent(0), $percent(1)), []];
+    yield 'a window from nothing' => [new Window($of(0), $of(9), $of(5), $of(1)), ['high' => 'window_upside_down']];
+    yield 'a window of nothing' => [new Window($of(9), $of(9), $of(9), $of(1)), ['high' => 'window_upside_down']];
+    yield 'an aim at the low end' => [new Window($of(1), $of(9), $of(1), $of(1)), ['aim' => 'aim_outside_window']];
+    yield 'an aim at the high end' => [new Window($of(1), $of(9), $of(9), $of(1)), []];
+    yield 'an aim beyond' => [new Window($of(1), $of(9), $of(10), $of(1)), ['aim' => 'aim_outside_window']];
+    yield 'due at once' => [new DueAfter($of(0)), ['interval' => 'zero']];
+    yield 'due after a step' => [new DueAfter($of(1)), []];
+    yield 'watched at the limit' => [new NearAim($of(3), $of(3)), ['watch' => 'watch_not_under_limit']];
+    yield 'watched under it' => [new NearAim($of(2), $of(3)), []];
+    yield 'a target less than its tolerance' => [new LikePartner($of(3), $of(4)), (Range::around($of(3), $of(4)))->faults()];
+});
+
+it('tells whether a notch is over or under its aim, and how life left ends at nothing and at one', function (): void {
+    $of = static fn (int $steps): Length => Length::ofNanometres($steps);
+    $at = static fn (int $steps): array => words((new NearAim($of(2), $of(5)))->judge($of($steps), Background::of(aim: $of(100))));
+    expect([$at(98), $at(102), $at(97), $at(103), $at(95), $at(105), $at(94), $at(106)])->toBe([
+        ['sound', 'at_aim'], ['sound', 'at_aim'], ['watch', 'below_aim'], ['watch', 'above_aim'], ['watch', 'below_aim'], ['watch', 'above_aim'], ['change', 'below_aim'], ['change', 'above_aim'],
+    ]);
+    $play = new PlayLimit($of(50), $of(100));
+    $chain = new ChainStretch($of(1_000_000), Unit::Percent->quantity(1500), Unit::Percent->quantity(3000));
+    expect([$play->lifeLeft($of(0)), $play->lifeLeft($of(25)), $play->lifeLeft($of(150))])->toBe([1.0, 0.75, 0.0])
+        ->and([$chain->lifeLeft($of(9_000_000)), $chain->lifeLeft($of(13_000_000))])->toBe([1.0, 0.0])
+        ->and(blade()->lifeLeft(inches('15 1/4')))->toBe(1.0)
+        ->and(contact()->lifeLeft(inches('1')))->toBe(0.0);
 });
