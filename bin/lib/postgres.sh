@@ -27,6 +27,16 @@ pg_start() {
         -o "-p $DB_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=$STATE/pgrun ${PG_OPTIONS_EXTRA:-}" start
 }
 
+# After its postmaster was killed: the backends go a moment later, and until then no other is let in.
+pg_revive() {
+    local tries
+    for tries in 1 2 3 4 5; do
+        (pg_start) 2>/dev/null && return
+        sleep "$tries"
+    done
+    pg_start
+}
+
 pg_stop() { if pg_running; then as_postgres "$PG_BIN/pg_ctl" -D "$STATE/pg" -w -m fast stop >/dev/null; fi; }
 
 pg_admin() { as_postgres psql -qAtX -h "$STATE/pgrun" -p "$DB_PORT" -U postgres -v ON_ERROR_STOP=1 "$@"; }

@@ -141,6 +141,27 @@ wait_for() {
     done
 }
 
+# Whether what a pid file names runs.
+runs() {
+    local pid
+    pid=$(cat "$STATE/run/$1.pid" 2>/dev/null) && [ -n "$pid" ] && kill -0 "$pid" 2>/dev/null
+}
+
+# Ends what is left of one of ours, by the group that it was started in: nginx killed leaves its workers with the port.
+end_rest() {
+    local pid
+    pid=$(cat "$STATE/run/$1.pid" 2>/dev/null) && [ -n "$pid" ] || return 0
+    if ps -o args= --ppid "$pid" -p "$pid" -g "$pid" 2>/dev/null | grep -qE 'nginx|php-fpm|artisan'; then kill -KILL -- "-$pid" 2>/dev/null || true; fi
+    rm -f "$STATE/run/$1.pid"
+}
+
+# What an earlier start has left running, because it was itself ended at once.
+stop_orphans() {
+    local name
+    for name in nginx fpm schedule; do end_rest "$name"; done
+    rm -f "$STATE/run/fpm.sock"
+}
+
 stop_by_pid_file() {
     local file=$1 signal=$2 pid
     pid=$(cat "$file" 2>/dev/null) || return 0

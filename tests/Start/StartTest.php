@@ -179,6 +179,45 @@ it('puts everything by in one sealed file, and takes it back elsewhere, or says 
     array_map(removeFolder(...), [$from, $to]);
 });
 
+/** Seconds until it answers. */
+function secondsUntilUp(string $root): float
+{
+    for ($began = microtime(true); microtime(true) - $began < 30; usleep(100_000)) {
+        if (visit('GET', "{$root}/up", [], '/dev/null')[0] === 204) {
+            return microtime(true) - $began;
+        }
+    }
+
+    return INF;
+}
+
+it('is back within ten seconds whatever of it is killed, and takes over what a killed start has left', function (): void {
+    $folder = dataFolder();
+    $settings = ['USTREL_DATA' => $folder, 'USTREL_PORT' => (string) freePort()];
+    $root = "http://127.0.0.1:{$settings['USTREL_PORT']}";
+    $first = start($settings, '--own');
+    $first->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
+    $pid = fn (string $file): int => (int) file_get_contents("{$folder}/{$file}");
+    foreach (['run/nginx.pid', 'run/fpm.pid', 'pg/postmaster.pid', 'run/schedule.pid'] as $file) {
+        $killed = $pid($file);
+        exec("kill -9 {$killed}");
+        sleep(3);
+        expect(secondsUntilUp($root))->toBeLessThan(7.0, $file)
+            ->and($pid($file))->not->toBe($killed, $file);
+    }
+
+    $first->signal(SIGKILL);
+    $first->wait();
+    expect(runningIn($folder))->not->toBe('');
+    $second = start($settings, '--own');
+    $second->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
+    expect(secondsUntilUp($root))->toBeLessThan(1.0);
+    $second->signal(SIGTERM);
+    $second->wait();
+    expect(runningIn($folder))->toBe('');
+    removeFolder($folder);
+});
+
 it('says what to do where it cannot start, and leaves nothing behind', function (Closure $settings, string $message): void {
     [$environment, $options, $release] = $settings();
     $process = start($environment, ...$options);
