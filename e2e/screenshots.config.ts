@@ -2,4 +2,10 @@ import { defineConfig } from '@playwright/test'
 import base from '../playwright.config'
 
 // Not a test: bin/screenshots runs it to take docs/screenshots.
-export default defineConfig({ ...base, testDir: '.', outputDir: '../test-results', testMatch: 'screenshots.ts' })
+export default defineConfig({
+  ...base,
+  testDir: '.',
+  outputDir: '../test-results',
+  testMatch: 'screenshots.ts',
+  projects: [{ name: 'screenshots' }],
+})

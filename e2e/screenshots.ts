@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { signIn, walkByStation } from './support'
+import { call, signIn, walkByStation } from './support'
 
 const to = (name: string) => ({ path: `docs/screenshots/${name}.png` })
 
@@ -68,6 +68,16 @@ test('spec sheet and the shop', async ({ page }) => {
   await page.screenshot(to('shop'))
 })
 
+test('people', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/people')
+  await call(page, 'POST', '/api/people/invitations', { role: 'technician', email: 'ash@tollgate.example' })
+  await call(page, 'POST', '/api/planters/1/guests', { name: 'Hollis Pell', days: 60 })
+  await page.reload()
+  await settle(page)
+  await page.screenshot(to('people'))
+})
+
 test('ledger', async ({ page }) => {
   await signIn(page)
   await openWalk(page)
@@ -119,8 +129,6 @@ test.describe('phone', () => {
   test('phone', async ({ page }) => {
     await signIn(page)
     await openWalk(page)
-    await settle(page)
-    await page.screenshot(to('condition-phone'))
     await page.getByRole('link', { name: 'Board' }).tap()
     await settle(page)
     await page.screenshot(to('board-phone'))
@@ -130,5 +138,8 @@ test.describe('phone', () => {
     await pad.getByRole('button', { name: '3 eighths' }).tap()
     await settle(page)
     await page.screenshot(to('walk-phone'))
+    await page.goto('/set-up#shown')
+    await settle(page)
+    await page.screenshot(to('set-up-phone'))
   })
 })

@@ -53,11 +53,9 @@ async function setUp(): Promise<void> {
         :error-messages="refusal?.about('currency')"
       />
       <div class="segments" role="group" aria-label="Units">
-        <button type="button" :aria-pressed="shop.units === 'in'" @click="shop.units = 'in'">
-          Inches, acres, miles
-        </button>
+        <button type="button" :aria-pressed="shop.units === 'in'" @click="shop.units = 'in'">Inches, acres</button>
         <button type="button" :aria-pressed="shop.units === 'mm'" @click="shop.units = 'mm'">
-          Millimetres, hectares, kilometres
+          Millimetres, hectares
         </button>
       </div>
       <h2>You, its owner</h2>
