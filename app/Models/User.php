@@ -39,7 +39,6 @@ final class User extends Authenticatable
     use HasFactory;
 
     use IsWatched;
-
     use Notifiable;
 
     protected $guarded = [];

@@ -30,7 +30,7 @@ use Ustrel\Core\Spec\CheckKey;
 final class AppServiceProvider extends ServiceProvider
 {
     /** Writes of one person in a minute: more than hands can do, and all that a device brings that was long without a signal. */
-    private const WRITES_A_MINUTE = 900;
+    private const WRITES_A_MINUTE = 1800;
 
     private const NOT_YOURS = ['guest' => 'people.not_for_guest', 'helper' => 'people.not_for_helper'];
 

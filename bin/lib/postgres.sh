@@ -47,7 +47,8 @@ pg_database() {
     if [ -z "$(pg_admin -c "SELECT 1 FROM pg_roles WHERE rolname = '$DB_USERNAME'")" ]; then
         pg_admin -c "CREATE ROLE $DB_USERNAME LOGIN"
     fi
-    pg_admin -c "ALTER ROLE $DB_USERNAME PASSWORD '$DB_PASSWORD'"
+    # A backup is tried in a database of its own.
+    pg_admin -c "ALTER ROLE $DB_USERNAME CREATEDB PASSWORD '$DB_PASSWORD'"
     if [ -z "$(pg_admin -c "SELECT 1 FROM pg_database WHERE datname = '$database'")" ]; then
         pg_admin -c "CREATE DATABASE $database OWNER $DB_USERNAME"
     fi

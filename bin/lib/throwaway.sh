@@ -36,8 +36,6 @@ throwaway_database() {
     # Nothing may depend on statistics that autovacuum happens to have gathered.
     PG_OPTIONS_EXTRA='-c fsync=off -c full_page_writes=off -c autovacuum=off' pg_start
     pg_database "$1"
-    # Tests run side by side, each on a database of its own.
-    pg_admin -c "ALTER ROLE $DB_USERNAME CREATEDB"
 }
 
 # Another nginx before Ustrel, which speaks TLS and says for whom it asks: the address that PROXIED_URL names.

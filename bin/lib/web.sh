@@ -69,7 +69,7 @@ make_certificate() {
     (umask 077 && mkdir -p "$folder")
     step "Making a certificate" "See whether $folder can be written to." \
         openssl req -x509 -newkey ec -pkeyopt ec_paramgen_curve:prime256v1 -nodes -days 825 \
-        -subj "/CN=$(hostname)" -addext "subjectAltName=$names" -keyout "$folder/key.pem" -out "$folder/cert.pem"
+        -subj /CN=Ustrel -addext "subjectAltName=$names" -keyout "$folder/key.pem" -out "$folder/cert.pem"
 }
 
 nginx_start() {

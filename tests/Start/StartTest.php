@@ -154,6 +154,10 @@ it('puts everything by in one sealed file, and takes it back elsewhere, or says 
     expect((string) file_get_contents($file, length: 8))->toBe('Salted__')
         ->and(fileperms($file) & 0777)->toBe(0600)
         ->and(glob("{$from}/storage/backups/.backup-*"))->toBe([]);
+    expect(command($settings, 'ustrel:try-backup')->getOutput())->toContain('was taken back whole')
+        ->and(command(['USTREL_BACKUP_PASSPHRASE' => 'another'] + $settings, 'ustrel:try-backup')->getExitCode())->toBe(1)
+        ->and(json_decode((string) file_get_contents("{$from}/storage/backups/trial.json"), true)['why'])->toContain('does not open')
+        ->and(glob("{$from}/storage/backups/.trial-*"))->toBe([]);
     $refused = command($settings, 'ustrel:restore', $file);
     expect($refused->getExitCode())->toBe(1)->and($refused->getOutput())->toContain('There is a workshop here already.');
     $demo->signal(SIGTERM);

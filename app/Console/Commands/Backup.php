@@ -16,7 +16,7 @@ final class Backup extends Command
 
     public function handle(Backups $backups): int
     {
-        $to = $this->option('to') ?? storage_path('backups');
+        $to = $this->option('to') ?? Backups::folder();
         try {
             $file = $backups->write($to, getenv('USTREL_BACKUP_PASSPHRASE') ?: null);
         } catch (BackupFailed $failed) {

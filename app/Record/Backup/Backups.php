@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\Artisan;
 /** Writes backups, takes one back, and lets go of those that are too many. */
 final readonly class Backups
 {
-    private const NAME = '/^ustrel-(\d{4}-\d{2}-\d{2})T\d{6}Z\.backup$/';
+    private const NAME = '/^ustrel-(\d{4}-\d{2}-\d{2}T\d{6}Z)\.backup$/';
 
     public function __construct(private Filesystem $files, private Archive $archive, private Manifest $manifest)
     {
@@ -78,15 +78,30 @@ final readonly class Backups
         });
     }
 
+    /** Where the nightly ones are. */
+    public static function folder(): string
+    {
+        return storage_path('backups');
+    }
+
+    /** @return array<string, CarbonImmutable> when each was made, by path, the newest last */
+    public function all(string $in): array
+    {
+        $made = [];
+        foreach ($this->files->isDirectory($in) ? $this->files->files($in) : [] as $file) {
+            if (preg_match(self::NAME, $file->getFilename(), $found) === 1) {
+                $made[$file->getPathname()] = CarbonImmutable::createFromFormat('!Y-m-d\THis\Z', $found[1], 'UTC') ?: CarbonImmutable::now();
+            }
+        }
+        ksort($made);
+
+        return $made;
+    }
+
     /** @return int how many were let go of */
     public function thin(string $in): int
     {
-        $days = [];
-        foreach ($this->files->isDirectory($in) ? $this->files->files($in) : [] as $file) {
-            if (preg_match(self::NAME, $file->getFilename(), $found) === 1) {
-                $days[$file->getPathname()] = CarbonImmutable::parse($found[1], 'UTC');
-            }
-        }
+        $days = $this->all($in);
         $kept = Retention::of($days);
         $this->files->delete(array_keys(array_diff_key($days, array_flip($kept))));
 

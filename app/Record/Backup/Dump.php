@@ -18,11 +18,13 @@ final class Dump
     /**
      * In the place of all that is in the database, in one go: it is all taken back, or nothing is.
      *
+     * @param  string|null  $into  another database than the application's
+     *
      * @throws BackupFailed
      */
-    public static function takeBack(string $file): void
+    public static function takeBack(string $file, ?string $into = null): void
     {
-        self::run('pg_restore', ['--single-transaction', '--clean', '--if-exists', '--no-owner', '--no-privileges', '--dbname='.config('database.connections.pgsql.database'), $file], 'not_taken_back');
+        self::run('pg_restore', ['--single-transaction', '--clean', '--if-exists', '--no-owner', '--no-privileges', '--dbname='.($into ?? config('database.connections.pgsql.database')), $file], 'not_taken_back');
     }
 
     /** @param  list<string>  $arguments */

@@ -35,12 +35,15 @@ final readonly class Manifest
     {
     }
 
-    /** @return array<string, int> how many of each there are now, by table */
-    public static function counts(): array
+    /**
+     * @param  string|null  $connection  to another database than the application's
+     * @return array<string, int> how many of each there are now, by table
+     */
+    public static function counts(?string $connection = null): array
     {
         $counts = [];
         foreach (self::COUNTED as $model) {
-            $counts[(new $model)->getTable()] = $model::query()->count();
+            $counts[(new $model)->getTable()] = $model::on($connection)->count();
         }
 
         return $counts;

@@ -443,6 +443,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["backups"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/imports": {
         parameters: {
             query?: never;
@@ -3187,6 +3203,40 @@ export interface operations {
             };
             422: components["responses"]["Refused"];
             429: components["responses"]["Refused"];
+        };
+    };
+    backups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is put by, and whether the newest was seen to come back */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        count: number;
+                        newest: {
+                            /** Format: date-time */
+                            made_at: string;
+                            bytes: number;
+                        } | null;
+                        trial: {
+                            /** Format: date-time */
+                            at: string;
+                            /** @description Why it did not come back; null: it did, whole */
+                            why: string | null;
+                        } | null;
+                    };
+                };
+            };
+            403: components["responses"]["Refused"];
         };
     };
     imports: {

@@ -8,6 +8,7 @@ import LoadProblem from '@/components/LoadProblem.vue'
 import { dateAndTime } from '@/dates'
 import { useSession } from '@/session'
 import { say } from '@/words'
+import BackupLine from './BackupLine.vue'
 import GuestForm from './GuestForm.vue'
 import InviteForm from './InviteForm.vue'
 import LinkDialog from './LinkDialog.vue'
@@ -103,6 +104,7 @@ async function endGuest(person: number): Promise<void> {
           </li>
         </ul>
       </section>
+      <backup-line />
     </template>
   </main>
   <invite-form v-if="asks === 'invitation'" @made="show($event, 'An invitation')" @close="asks = null" />

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\Attempt;
+use App\Models\DeviceSession;
+use App\Walk\Photos\OrphanPhotos;
+use Illuminate\Console\Command;
+
+final class Tidy extends Command
+{
+    protected $signature = 'ustrel:tidy';
+
+    protected $description = 'Remove what nothing hangs on any more: pictures without a photo, tries and sessions that are over';
+
+    public function handle(OrphanPhotos $orphans): int
+    {
+        $removed = $orphans->remove();
+        Attempt::query()->where('until', '<', now())->delete();
+        DeviceSession::query()->where('last_activity', '<', now()->subMinutes((int) config('session.lifetime'))->getTimestamp())->delete();
+        $this->info("{$removed} pictures that no photo had were removed.");
+
+        return self::SUCCESS;
+    }
+}
