@@ -101,7 +101,12 @@ install_packages() {
     once_per "$ROOT/public/build/.stamp" "$ROOT"/{resources/js,lang,package-lock.json,vite.config.ts} -- build_client
 }
 
-port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+# Whether somebody listens at a port, of loopback where no address is given.
+port_taken() {
+    local host=${2:-127.0.0.1}
+    host=${host#[}
+    (exec 3<>"/dev/tcp/${host%]}/$1") 2>/dev/null
+}
 
 free_port() { php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo explode(":", stream_socket_get_name($s, false))[1];'; }
 

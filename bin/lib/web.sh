@@ -119,7 +119,7 @@ http {
 }
 CONF
     setsid /usr/sbin/nginx -e "$STATE/log/nginx.log" -c "$STATE/run/nginx.conf" >>"$STATE/log/nginx.out" 2>&1 &
-    wait_for "nginx" "Read $STATE/log/nginx.log." port_taken "$WEB_PORT"
+    wait_for "nginx" "Read $STATE/log/nginx.log." port_taken "$WEB_PORT" "${WEB_HOST:-127.0.0.1}"
 }
 
 # What is due by the clock, such as the nightly backup.

@@ -68,18 +68,19 @@ final class ActivityController extends Controller
         $changes = [];
         foreach (array_unique([...array_keys($old), ...array_keys($new)]) as $field) {
             [$before, $after] = [self::text($old[$field] ?? null), self::text($new[$field] ?? null)];
-            if ($before !== $after && count($changes) < self::MOST_CHANGES) {
+            if ($before !== $after) {
                 $changes[] = ['field' => (string) $field, 'before' => $before, 'after' => $after];
             }
         }
 
-        return $changes;
+        // What was made with hundreds of figures is a copy: its name says it.
+        return $line->description === 'created' && count($changes) > self::MOST_CHANGES ? [] : array_slice($changes, 0, self::MOST_CHANGES);
     }
 
     private static function text(mixed $value): ?string
     {
         return match (true) {
-            $value === null || $value === [] => null,
+            $value === null || $value === [] || $value === '' => null,
             is_bool($value) => $value ? 'yes' : 'no',
             is_scalar($value) => mb_strimwidth((string) $value, 0, 120, '…'),
             default => mb_strimwidth((string) json_encode($value), 0, 120, '…'),

@@ -21,7 +21,7 @@ use Illuminate\Validation\ValidationException;
 trait EntersPeople
 {
     /** Links are long; whoever tries more of them in a minute is guessing. */
-    private int $linksAMinute = 30;
+    private const LINKS_A_MINUTE = 30;
 
     /** Begins a session for a person, and only for this one. */
     private function enter(Request $request, User $user): MeResource
@@ -53,7 +53,7 @@ trait EntersPeople
 
     private function countLink(Request $request, Tries $tries): void
     {
-        $tries->take("link|{$request->ip()}", $this->linksAMinute, 60);
+        $tries->take("link|{$request->ip()}", self::LINKS_A_MINUTE, 60);
     }
 
     /**

@@ -43,7 +43,7 @@ const sentence = ({ what, kind, name }: Activity) =>
       <li v-for="line in lines" :key="line.id">
         <div class="head">
           <span
-            ><strong>{{ line.who ?? 'The console' }}</strong> {{ sentence(line) }}</span
+            ><strong>{{ line.who ?? 'By a link or the console:' }}</strong> {{ sentence(line) }}</span
           >
           <time class="quiet" :datetime="line.at">{{ dateAndTime(line.at) }}</time>
         </div>

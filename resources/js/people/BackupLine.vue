@@ -13,7 +13,7 @@ const megabytes = (bytes: number) => `${(bytes / 1_000_000).toLocaleString('en',
     <h2>Backups</h2>
     <p v-if="backups.data.value.newest">
       The newest is of {{ dateAndTime(backups.data.value.newest.made_at) }},
-      {{ megabytes(backups.data.value.newest.bytes) }}; {{ backups.data.value.count }} are kept on this machine. Take a
+      {{ megabytes(backups.data.value.newest.bytes) }}. Kept on this machine: {{ backups.data.value.count }}. Take a
       copy elsewhere now and then.
     </p>
     <p v-else class="quiet">None yet: one is written every night, while Ustrel runs.</p>

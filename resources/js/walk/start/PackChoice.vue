@@ -21,6 +21,10 @@ const offered = computed(() =>
 )
 const current = computed(() => offered.value.find(({ checks: of }) => of.join() === chosen.value.join())?.pack)
 
+/** Which packs there are, or that nobody can say. */
+const isKnown = computed(() => !packs.isPending.value)
+const isOpen = computed(() => isKnown.value && (byHand.value || current.value === undefined))
+
 /** What of a pack this planter has. */
 function fittedOf(pack: Pack): string[] {
   const of = pack.checks === null ? null : new Set<string>(pack.checks)
@@ -55,6 +59,7 @@ defineExpose({ offered, choose })
 <template>
   <div class="choice">
     <div class="packs" role="group" aria-label="Pack">
+      <!-- All at once: a button must not move away under the finger. -->
       <button
         v-for="{ pack } in offered"
         :key="pack.name"
@@ -64,9 +69,9 @@ defineExpose({ offered, choose })
       >
         {{ pack.name }}
       </button>
-      <button type="button" :aria-pressed="byHand || current === undefined" @click="byHand = !byHand">By hand</button>
+      <button v-if="isKnown" type="button" :aria-pressed="isOpen" @click="byHand = !byHand">By hand</button>
     </div>
-    <template v-if="byHand || current === undefined">
+    <template v-if="isOpen">
       <station-choice v-model="chosen" :checks="checks" />
       <form v-if="current === undefined" class="keep" @submit.prevent="keep">
         <v-text-field
@@ -100,6 +105,7 @@ defineExpose({ offered, choose })
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
+  min-height: var(--touch);
 }
 .packs button {
   min-height: var(--touch);
