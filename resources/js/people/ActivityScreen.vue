@@ -48,7 +48,11 @@ const sentence = ({ what, kind, name }: Activity) =>
           <time class="quiet" :datetime="line.at">{{ dateAndTime(line.at) }}</time>
         </div>
         <details v-if="line.changes.length > 0">
-          <summary>{{ line.changes.length === 1 ? '1 thing' : `${line.changes.length} things` }}</summary>
+          <summary>
+            {{
+              line.changes.length === 1 ? 'Show what changed' : `Show the ${line.changes.length} things that changed`
+            }}
+          </summary>
           <dl>
             <template v-for="change in line.changes" :key="change.field">
               <dt>{{ sayField(change.field) }}</dt>
