@@ -119,6 +119,8 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::post('acres', [AcresController::class, 'store'])->can('record');
         Route::get('imports', [ImportController::class, 'index'])->can('set');
         Route::post('imports', [ImportController::class, 'store'])->can('set');
+        Route::get('imports/{import}', [ImportController::class, 'show'])->scopeBindings()->can('set');
+        Route::post('imports/{import}/cancel', [ImportController::class, 'cancel'])->scopeBindings()->can('set');
         Route::get('walks', [WalkController::class, 'index'])->can('see');
         Route::post('walks', [WalkController::class, 'store'])->can('record');
     });

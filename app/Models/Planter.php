@@ -78,6 +78,12 @@ final class Planter extends Model
         return $this->hasMany(Walk::class);
     }
 
+    /** @return HasMany<Import, $this> */
+    public function imports(): HasMany
+    {
+        return $this->hasMany(Import::class);
+    }
+
     /** All checks that this planter has by its spec sheet and equipment. */
     public function readSheet(): Sheet
     {

@@ -28,11 +28,21 @@ final readonly class Change
     /**
      * @param  Closure(Planter, Touched): mixed  $write  may run more than once
      * @param  (Closure(mixed): mixed)|null  $then  what is said once all that hangs on it is drawn up; by default what writing said
-     * @param  (Closure(mixed): bool)|null  $keep  false: all of it is taken back, and only said
      */
-    public function of(Planter $planter, Closure $write, ?Closure $then = null, ?Closure $keep = null): mixed
+    public function of(Planter $planter, Closure $write, ?Closure $then = null): mixed
     {
-        return $this->tried(fn (): mixed => $this->changed($planter, $write), $then, $keep);
+        return $this->tried(fn (): mixed => $this->changed($planter, $write), $then, null);
+    }
+
+    /**
+     * What a change would say. Nobody waits for it: the planter is not held, what hangs on it is not drawn up, and all of it
+     * is taken back.
+     *
+     * @param  Closure(Planter, Touched): mixed  $write
+     */
+    public function tryOut(Planter $planter, Closure $write): mixed
+    {
+        return $this->tried(static fn (): mixed => $write(Planter::query()->with(['specSheet', 'workshop'])->findOrFail($planter->id), new Touched), null, static fn (): bool => false);
     }
 
     /**
@@ -40,7 +50,7 @@ final readonly class Change
      *
      * @param  Closure(Workshop, Closure(Planter, Closure(Planter, Touched): mixed): mixed): mixed  $write  handed the workshop, and what changes one of its planters; planters are to be taken by id
      * @param  (Closure(mixed): mixed)|null  $then
-     * @param  (Closure(mixed): bool)|null  $keep
+     * @param  (Closure(mixed): bool)|null  $keep  false: all of it is taken back, and only said
      */
     public function ofWorkshop(int $workshopId, Closure $write, ?Closure $then = null, ?Closure $keep = null): mixed
     {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Import;
 use App\Models\Pack;
 use App\Models\PartType;
 use App\Models\Photo;
@@ -45,7 +46,7 @@ it('lets each role do what is its own on every route, and nothing else', functio
     $workshop = $this->technician->workshop;
     $ids = [
         'planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => app(CopySpecSheet::class)($this->typicalSheet(), $this->technician)->id, 'row' => 1, 'check' => 'own_1', 'photo' => $photo,
-        'pack' => Pack::factory()->create(['workshop_id' => $workshop->id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $workshop->id])->id,
+        'pack' => Pack::factory()->create(['workshop_id' => $workshop->id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $workshop->id])->id, 'import' => Import::factory()->for($planter)->for($this->technician)->create()->id,
         'person' => User::factory()->for($workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id, 'device' => 'abc',
     ];
     $guest = app(GuestLinks::class)->make($this->technician, $planter, 'Hollis Pell', 30)[0]->refresh();

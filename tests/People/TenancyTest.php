@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Import;
 use App\Models\Pack;
 use App\Models\PartType;
 use App\Models\Photo;
@@ -48,7 +49,7 @@ it('answers the neighbour with 404 on every route about something', function ():
         'id' => $photo, 'walk_id' => $walk->id, 'planter_id' => $planter->id, 'row_number' => 1, 'check_key' => 'seed_tube', 'side' => 'centre',
         'file_sha256' => str_repeat('0', 64), 'width' => 192, 'height' => 192, 'taken_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id,
     ]);
-    $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id, 'row' => 1, 'check' => 'own_1', 'photo' => $photo, 'pack' => Pack::factory()->create(['workshop_id' => $this->technician->workshop_id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $this->technician->workshop_id])->id];
+    $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id, 'row' => 1, 'check' => 'own_1', 'photo' => $photo, 'pack' => Pack::factory()->create(['workshop_id' => $this->technician->workshop_id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $this->technician->workshop_id])->id, 'import' => Import::factory()->for($planter)->for($this->technician)->create()->id];
     $ids += ['person' => User::factory()->for($this->technician->workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id];
     $neighbour = $this->technicianOf('Lowmoor Planter Services');
 

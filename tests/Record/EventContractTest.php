@@ -157,8 +157,7 @@ it('judges an import by the rules of the screen', function (): void {
     }
     $csv = "Date,Row,Slot,Side,Part,Cost\n2025-03-01,2,seed tube guard,,Plain guard,\n2025-03-01,2,opener blade,L,Heavy blade,\n2025-03-01,3,opener blade,L,,9999999999\n2025-03-01,4,opener blade,L,,38\n";
     $answer = $this->actingAs($this->technician)->post("/api/planters/{$planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('changes.csv', $csv), 'kind' => 'changes', 'mode' => 'good']);
-    $said = array_filter(explode("\n", $answer->streamedContent()));
-    $report = json_decode(end($said), true)['result'];
+    $report = $answer->json('result');
     expect(array_column($report['errors'], 'line'))->toBe([3, 4])
         ->and($report['errors'][0]['message'])->toStartWith('Row 2: ')
         ->and($report['errors'][1]['message'])->toContain('0 to 100,000')

@@ -2,25 +2,32 @@
 
 declare(strict_types=1);
 
+use App\Models\Import;
+use App\Models\ImportState;
 use App\Models\PartType;
 use App\Models\Reading;
 use App\Models\Walk;
 use App\Record\Import\CsvFile;
+use App\Record\Import\ImportFiles;
+use App\Record\Import\RunImport;
+use App\Record\Import\TakeImport;
+use Illuminate\Cache\Events\KeyWritten;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Queue;
 use Ramsey\Uuid\Uuid;
 
 beforeEach(function (): void {
     $this->planter = $this->planter(['planting_start' => '2026-04-20']);
-    /** The last thing that the import says. */
+    /** What comes of a file: what it holds, or why it was refused. */
     $this->import = function (string $content, string $kind = 'acres', string $mode = 'preview', array $more = []): array {
         $answer = $this->actingAs($this->technician)->post("/api/planters/{$this->planter->id}/imports", $more + [
             'file' => UploadedFile::fake()->createWithContent('fields.csv', $content), 'kind' => $kind, 'mode' => $mode,
-        ])->assertOk();
-        $said = array_map(fn (string $line): array => json_decode($line, true, 64, JSON_THROW_ON_ERROR), array_filter(explode("\n", $answer->streamedContent())));
-        $last = end($said);
+        ])->assertStatus(202)->json();
 
-        return $last['result'] ?? $last;
+        return $answer['result'] ?? $answer;
     };
 });
 
@@ -96,6 +103,8 @@ it('asks for what it cannot guess', function (): void {
 it('refuses by name what is no such file', function (string $content, string $message): void {
     expect(($this->import)($content)['refused'])->toContain($message);
 })->with([
+    'nothing but commas' => [str_repeat(",,,\n", 3_500_000), 'no line in it'], 'one line of commas' => [str_repeat(',', 14_000_000), 'more than 100,000 letters'],
+    'UTF-16 cut within a letter' => [fn () => "\xFF\xFE".mb_convert_encoding("Date,Field,Acres\n2025-04-28,A,62.5", 'UTF-16LE', 'UTF-8').'5', 'in the middle of a letter'],
     'empty' => ['', 'empty'], 'a picture' => ["\x89PNG\0\0\0\0", 'no text file'], 'one column' => ["Acres\n12\n", 'only one column'],
 ]);
 
@@ -119,7 +128,7 @@ it('brings past readings in as finished walks of their seasons', function (): vo
 it('says which readings are hard to believe, and keeps them where they are not left out', function (): void {
     $csv = "Date,Row,Check,Side,Reading\n2025-03-01,1,opener_blade_diameter,left,15\n2025-03-01,2,opener_blade_diameter,left,16 1/4\n2025-03-01,3,opener_blade_diameter,left,14 7/8\n2025-03-01,1,seed tube,,change\n";
     $report = ($this->import)($csv, 'readings');
-    expect($report)->toMatchArray(['good' => 4, 'bad' => 0, 'doubtful' => 1])->and($report['doubts'])->toBe([
+    expect($report)->toMatchArray(['good' => 4, 'bad' => 0, 'doubtful' => 1])->and($report['doubts'])->toEqual([
         ['line' => 3, 'message' => 'That is 1 1/4 in larger than new (15 in).', 'text' => '2025-03-01 | 2 | opener_blade_diameter | left | 16 1/4'],
     ]);
     expect(($this->import)($csv, 'readings', 'whole', ['leave_out' => '[3]']))->toMatchArray(['kept' => 3, 'doubtful' => 0]);
@@ -144,25 +153,93 @@ it('brings past part changes in, and names those that cannot all be true', funct
         ->and($this->artisan('ustrel:rebuild'))->toBe(0);
 });
 
-it('takes 100,000 lines in little memory, telling how far it is', function (): void {
+/** @return string the path of a file with so many lines of fields */
+function manyFields(int $lines): string
+{
     $path = (string) tempnam(sys_get_temp_dir(), 'ustrel');
     $file = fopen($path, 'w');
     fwrite($file, "Date,Field,Acres\n");
-    for ($line = 0; $line < 100_000; $line++) {
-        fwrite($file, sprintf("%d-05-%02d,Field %d,%.1f\n", 2000 + $line % 25, 1 + $line % 28, $line, 1 + $line % 90));
+    for ($line = 0; $line < $lines; $line++) {
+        // Every tenth says the same as another: they are told apart by their turn.
+        fwrite($file, sprintf("%d-05-%02d,Field %d,%.1f\n", 2000 + $line % 25, 1 + $line % 28, $line % 10 === 0 ? 0 : $line, $line % 10 === 0 ? 5 : 1 + $line % 90));
     }
     fclose($file);
+
+    return $path;
+}
+
+it('takes many lines slice by slice in little memory, and gives the planter free between them', function (): void {
+    $path = manyFields(20_000);
+    $held = [];
+    DB::listen(function (QueryExecuted $query) use (&$held): void {
+        if (str_starts_with($query->sql, 'UPDATE planters SET revision')) {
+            $held[] = memory_get_usage();
+        }
+    });
     memory_reset_peak_usage();
     $before = memory_get_usage();
     $answer = $this->actingAs($this->technician)->post("/api/planters/{$this->planter->id}/imports", [
-        'file' => new UploadedFile($path, 'all.csv', 'text/csv', null, true), 'kind' => 'acres', 'mode' => 'whole',
-    ]);
-    $said = array_filter(explode("\n", $answer->streamedContent()));
+        'file' => new UploadedFile($path, 'all.csv', 'text/csv', null, true), 'kind' => 'acres', 'mode' => 'good',
+    ])->assertStatus(202);
     unlink($path);
-    expect(count($said))->toBeGreaterThan(100)
-        ->and(json_decode(end($said), true)['result'])->toMatchArray(['kept' => 100_000, 'bad' => 0])
-        ->and(memory_get_peak_usage() - $before)->toBeLessThan(64 * 2 ** 20);
-    expect(DB::table('acres_log')->count())->toBe(100_000);
+    expect($answer->json('result'))->toMatchArray(['kept' => 20_000, 'bad' => 0, 'done' => true])
+        ->and($answer->json('import'))->toMatchArray(['state' => 'done', 'kept' => 20_000])
+        ->and($answer->json('progress'))->toBe(['lines' => 20_000, 'share' => 1])
+        ->and(count($held))->toBe(10)
+        ->and(memory_get_peak_usage() - $before)->toBeLessThan(32 * 2 ** 20)
+        ->and(DB::table('acres_log')->count())->toBe(20_000)
+        ->and(app(ImportFiles::class)->pathOf(Import::query()->firstOrFail()))->not->toBeFile();
+});
+
+it('goes on where it was after its worker was killed, and takes nothing twice', function (): void {
+    $path = manyFields(5000);
+    // The worker is gone with the second slice on record: nothing more is written by it.
+    $killed = false;
+    Event::listen(function (KeyWritten $told) use (&$killed): void {
+        if (! $killed && str_starts_with($told->key, 'import.') && $told->value['lines'] === 4000) {
+            $killed = true;
+            DB::table('imports')->update(['state' => 'cancelled']);
+        }
+    });
+    $answer = $this->actingAs($this->technician)->post("/api/planters/{$this->planter->id}/imports", ['file' => new UploadedFile($path, 'all.csv', 'text/csv', null, true), 'kind' => 'acres', 'mode' => 'good']);
+    expect($answer->json('import'))->toMatchArray(['state' => 'cancelled', 'kept' => 4000])
+        ->and(DB::table('acres_log')->count())->toBe(4000);
+
+    $import = Import::query()->firstOrFail();
+    app(ImportFiles::class)->keep($import, $path);
+    $import->update(['state' => ImportState::Taking]);
+    TakeImport::dispatch($import->id);
+    $now = $this->getJson("/api/planters/{$this->planter->id}/imports/{$import->id}")->assertOk();
+    expect($now->json('result'))->toMatchArray(['kept' => 5000, 'good' => 5000, 'known' => 0])
+        ->and(DB::table('acres_log')->count())->toBe(5000);
+    // Handed to a second worker by mistake, it is over; and the file again brings nothing.
+    TakeImport::dispatch($import->id);
+    expect(($this->import)((string) file_get_contents($path), mode: 'whole'))->toMatchArray(['kept' => 0, 'known' => 5000])
+        ->and(DB::table('acres_log')->count())->toBe(5000);
+    unlink($path);
+});
+
+it('stops at a press, keeps what is on record, and says so; what is over cannot be stopped', function (): void {
+    Queue::fake();
+    $planter = "/api/planters/{$this->planter->id}/imports";
+    $answer = $this->actingAs($this->technician)->post($planter, ['file' => UploadedFile::fake()->createWithContent('a.csv', "Date,Field,Acres\n2025-04-28,A,5\n"), 'kind' => 'acres', 'mode' => 'good'])->assertStatus(202);
+    $id = $answer->json('import.id');
+    expect($answer->json())->toMatchArray(['progress' => null, 'result' => null, 'refused' => null])->and($answer->json('import.state'))->toBe('waiting')
+        ->and($this->getJson($planter)->json('0.id'))->toBe($id);
+    $this->postJson("{$planter}/{$id}/cancel")->assertOk()->assertJsonPath('import.state', 'cancelled');
+    $this->postJson("{$planter}/{$id}/cancel")->assertOk();
+    app(RunImport::class)($id);
+    expect(DB::table('acres_log')->count())->toBe(0)->and(app(ImportFiles::class)->pathOf(Import::query()->firstOrFail()))->not->toBeFile();
+    Import::query()->update(['state' => ImportState::Done]);
+    $this->postJson("{$planter}/{$id}/cancel")->assertConflict()->assertJsonPath('message', 'This import is over; there is nothing left to stop.');
+});
+
+it('gives a file up that ends its worker again and again', function (): void {
+    Queue::fake();
+    $answer = $this->actingAs($this->technician)->post("/api/planters/{$this->planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('a.csv', "Date,Field,Acres\n2025-04-28,A,5\n"), 'kind' => 'acres', 'mode' => 'good']);
+    Import::query()->update(['starts' => 5]);
+    app(RunImport::class)($answer->json('import.id'));
+    expect(Import::query()->firstOrFail())->state->toBe(ImportState::Refused)->refused->toContain('gave up on this file');
 });
 
 it('holds no more of a file than a line at a time', function (): void {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Spec\CopySpecSheet;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\OpenApiSchema;
@@ -99,6 +100,10 @@ it('answers as the OpenAPI document says about parts, acres and wear', function 
     foreach (['ledger', 'forecast', 'contact', 'acres', 'board', 'guide', 'imports'] as $what) {
         agrees('GET', "/api/planters/{planter}/{$what}", $ids)->assertOk();
     }
+    $import = $this->post("/api/planters/{$planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('a.csv', "Date,Field,Acres\n2025-04-28,A,5\nx,B,5\n"), 'kind' => 'acres', 'mode' => 'good'])->json('import.id');
+    agrees('GET', '/api/planters/{planter}/imports', $ids)->assertJsonCount(1);
+    agrees('GET', '/api/planters/{planter}/imports/{import}', $ids + ['import' => $import])->assertJsonPath('result.bad', 1);
+    agrees('POST', '/api/planters/{planter}/imports/{import}/cancel', $ids + ['import' => $import])->assertConflict();
     agrees('GET', '/api/planters/{planter}/rows/{row}', $ids + ['row' => 1])->assertJsonCount(1, 'shim_moves');
     agrees('GET', '/api/planters/{planter}/wear-chart', $ids + ['query' => '?row=3&check=opener_blade_diameter&side=left'])->assertJsonCount(1, 'points');
     agrees('GET', '/api/planters/{planter}/wear-chart', $ids + ['query' => '?row=3&check=seed_tube&side=centre'])->assertNotFound();

@@ -6,6 +6,9 @@ namespace App\Console\Commands;
 
 use App\Models\Attempt;
 use App\Models\DeviceSession;
+use App\Models\Import;
+use App\Record\Import\ImportFiles;
+use App\Record\Import\ImportMode;
 use App\Walk\Photos\OrphanPhotos;
 use Illuminate\Console\Command;
 
@@ -13,11 +16,13 @@ final class Tidy extends Command
 {
     protected $signature = 'ustrel:tidy';
 
-    protected $description = 'Remove what nothing hangs on any more: pictures without a photo, tries and sessions that are over';
+    protected $description = 'Remove what nothing hangs on any more: pictures without a photo, tries, sessions and files that are over';
 
-    public function handle(OrphanPhotos $orphans): int
+    public function handle(OrphanPhotos $orphans, ImportFiles $files): int
     {
         $removed = $orphans->remove();
+        $files->removeOld();
+        Import::query()->where('mode', ImportMode::Preview)->where('imported_at', '<', now()->subDay())->delete();
         Attempt::query()->where('until', '<', now())->delete();
         DeviceSession::query()->where('last_activity', '<', now()->subMinutes((int) config('session.lifetime'))->getTimestamp())->delete();
         $this->info("{$removed} pictures that no photo had were removed.");

@@ -25,6 +25,12 @@ final class CsvFile
 
     private const LINE_BREAKS = "\r\n|\r|\n";
 
+    /** A line of a sheet; more on one are no sheet. */
+    private const LONGEST_LINE = 100_000;
+
+    /** The copy in UTF-8 of what came in UTF-16, which goes when this does. */
+    private ?string $copy = null;
+
     /** @param  list<string>  $columns  names of the columns; `Column 1` and so on where the file has none */
     private function __construct(
         private readonly string $path,
@@ -46,11 +52,21 @@ final class CsvFile
         }
         $head = (string) file_get_contents($path, length: self::HEAD);
         if (str_starts_with($head, "\xFF\xFE") || str_starts_with($head, "\xFE\xFF")) {
-            return self::open(self::fromUtf16($path, $head[0] === "\xFF" ? 'UTF-16LE' : 'UTF-16BE'));
+            $copy = (string) tempnam(sys_get_temp_dir(), 'ustrel');
+            try {
+                self::fromUtf16($path, $head[0] === "\xFF" ? 'UTF-16LE' : 'UTF-16BE', $size, $copy);
+                $file = self::open($copy);
+                $file->copy = $copy;
+
+                return $file;
+            } finally {
+                isset($file) || unlink($copy);
+            }
         }
         if (str_contains($head, "\0")) {
             throw RefusedFile::because('not_text');
         }
+        self::mustHaveLines($path);
         $skip = str_starts_with($head, "\xEF\xBB\xBF") ? 3 : 0;
         // The head may end within a character.
         $isUtf8 = mb_check_encoding(mb_strcut(substr($head, $skip), 0, self::HEAD - 8, 'UTF-8'), 'UTF-8');
@@ -131,18 +147,49 @@ final class CsvFile
         return fopen($path, $mode) ?: throw new RuntimeException("{$path} cannot be opened");
     }
 
-    private static function fromUtf16(string $path, string $encoding): string
+    public function __destruct()
+    {
+        if ($this->copy !== null) {
+            unlink($this->copy);
+        }
+    }
+
+    /** @throws RefusedFile */
+    private static function fromUtf16(string $path, string $encoding, int $size, string $copy): void
     {
         $from = self::stream($path);
-        fseek($from, 2);
-        stream_filter_append($from, "convert.iconv.{$encoding}/UTF-8", STREAM_FILTER_READ);
-        $copy = (string) tempnam(sys_get_temp_dir(), 'ustrel');
         $to = self::stream($copy, 'w');
-        stream_copy_to_stream($from, $to);
+        fseek($from, 2);
+        // Two bytes a letter; a filter would leave out what does not fit, and say it to nobody.
+        while (($part = (string) fread($from, self::HEAD)) !== '') {
+            // The second half of a letter of four bytes goes with its first.
+            $ahead = $part.(self::endsWithinLetter($part, $encoding) ? (string) fread($from, 2) : '');
+            if (! mb_check_encoding($ahead, $encoding)) {
+                throw RefusedFile::because($size % 2 === 1 ? 'cut_letter' : 'not_text');
+            }
+            fwrite($to, (string) mb_convert_encoding($ahead, 'UTF-8', $encoding));
+        }
         fclose($from);
         fclose($to);
+    }
 
-        return $copy;
+    private static function endsWithinLetter(string $part, string $encoding): bool
+    {
+        $high = substr($part, $encoding === 'UTF-16LE' ? -1 : -2, 1);
+
+        return $high >= "\xD8" && $high <= "\xDB";
+    }
+
+    /** @throws RefusedFile where a line is longer than any of a sheet: reading it in would take all memory */
+    private static function mustHaveLines(string $path): void
+    {
+        $file = self::stream($path);
+        for ($number = 1; ($line = fgets($file, self::LONGEST_LINE)) !== false; $number++) {
+            if (strlen($line) >= self::LONGEST_LINE - 1) {
+                throw RefusedFile::because('long_line', ['line' => $number]);
+            }
+        }
+        fclose($file);
     }
 
     /** The one that the first lines have most often and alike. */

@@ -27,13 +27,15 @@ final class Intake
     ) {
     }
 
-    public function read(int $number, LineFields $fields, string $text, ImportReport $report): void
+    public function read(int $number, LineFields $fields, string $text, ImportReport $report): null
     {
         $line = $this->lines->read($fields);
         $this->waiting[$line->into][] = [$number, $text, $line];
         if ($line->doubt !== null) {
             $report->doubt($number, $line->doubt, $text);
         }
+
+        return null;
     }
 
     public function take(ImportReport $report): void

@@ -47,6 +47,7 @@ export const keys = {
   forecast: (planter: number) => ['forecast', planter] as const,
   contact: (planter: number) => ['contact', planter] as const,
   acres: (planter: number) => ['acres', planter] as const,
+  imports: (planter: number) => ['imports', planter] as const,
   partTypes: ['part-types'] as const,
   packs: ['packs'] as const,
   shop: ['shop'] as const,

@@ -468,8 +468,41 @@ export interface paths {
         };
         get: operations["imports"];
         put?: never;
-        /** @description Answers line by line while it reads, each line a JSON object: ImportProgress, and at the end an ImportResult or an ImportRefusal. */
+        /** @description Takes a file in; it is worked on in the background. Ask for the import until it is over. Sending a file again is harmless: what is on record does not come twice. */
         post: operations["importFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/imports/{import}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["import"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/imports/{import}/cancel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Stops it; what is on record by then stays there. */
+        post: operations["cancelImport"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1438,6 +1471,11 @@ export interface components {
         };
         /** @enum {string} */
         ImportKind: "acres" | "readings" | "changes";
+        /**
+         * @description preview: only say what it holds; whole: all or nothing; good: the good lines
+         * @enum {string}
+         */
+        ImportMode: "preview" | "whole" | "good";
         ImportMapping: {
             /** @description By field, the number of its column from 0 */
             columns: {
@@ -1453,33 +1491,43 @@ export interface components {
             /** Format: binary */
             file: string;
             kind: components["schemas"]["ImportKind"];
-            /**
-             * @description preview: only say what it holds; whole: all or nothing; good: the good lines
-             * @enum {string}
-             */
-            mode: "preview" | "whole" | "good";
+            mode: components["schemas"]["ImportMode"];
             /** @description ImportMapping as JSON; guessed from the names of the columns where it is left out */
             mapping?: string;
             /** @description Numbers of lines that are not wanted, as a JSON list */
             leave_out?: string;
         };
+        /** @enum {string} */
+        ImportState: "waiting" | "looking" | "taking" | "done" | "refused" | "cancelled";
         Import: {
+            id: number;
             kind: components["schemas"]["ImportKind"];
+            mode: components["schemas"]["ImportMode"];
+            state: components["schemas"]["ImportState"];
             file_name: string;
+            /** @description New to the record so far; of a preview, what would be */
             kept: number;
             left_out: number;
-            /** Format: date-time */
+            /**
+             * Format: date-time
+             * @description When it was sent
+             */
             imported_at: string;
             imported_by: string;
+        };
+        ImportNow: {
+            import: components["schemas"]["Import"];
+            progress: components["schemas"]["ImportProgress"] | null;
+            /** @description Once it is done */
+            result: components["schemas"]["ImportResult"] | null;
+            /** @description Why the file was not taken */
+            refused: string | null;
         };
         ImportProgress: {
             /** @description Read so far */
             lines: number;
             /** @description Of the file */
             share: number;
-        };
-        ImportRefusal: {
-            refused: string;
         };
         ImportLine: {
             line: number;
@@ -2357,6 +2405,7 @@ export interface components {
         /** @description The parts of the OpenAPI document that belong to no single route. */
         planter: number;
         specSheet: number;
+        import: number;
         walk: string;
         partType: number;
         pack: number;
@@ -3251,7 +3300,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Files that were imported, newest first */
+            /** @description Files that were imported or are on their way, newest first; files that were only looked at are not among them */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -3279,17 +3328,76 @@ export interface operations {
             };
         };
         responses: {
-            /** @description Newline-delimited JSON */
+            /** @description Taken in */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportNow"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    import: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+                import: components["parameters"]["import"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it is, or what came of it */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/x-ndjson": string;
+                    "application/json": components["schemas"]["ImportNow"];
                 };
             };
             404: components["responses"]["NotFound"];
-            422: components["responses"]["Refused"];
+        };
+    };
+    cancelImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+                import: components["parameters"]["import"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Stopped */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportNow"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            /** @description It was over already */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     specSheets: {

@@ -1,20 +1,56 @@
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { shallowRef } from 'vue'
 import { createVuetify } from 'vuetify'
-import type { ImportKind, ImportMapping, ImportResult } from '@/api/types'
+import type { Import, ImportKind, ImportMapping, ImportMode, ImportNow, ImportResult } from '@/api/types'
 import { signInForTest } from '@/testing'
-import type { Mode } from './sendFile'
+import type { Wish } from './imports'
 
-type Sent = { kind: ImportKind; mode: Mode; mapping: ImportMapping | null; leaveOut: number[] }
-const server = vi.hoisted(() => ({ sent: [] as unknown[], answers: [] as unknown[] }))
-vi.mock('./sendFile', () => ({
-  sendFile: (_: number, __: File, kind: ImportKind, mode: Mode, mapping: ImportMapping | null, leaveOut: number[]) => {
-    server.sent.push({ kind, mode, mapping, leaveOut })
-    const answer = server.answers.shift()
-    return answer instanceof Error ? Promise.reject(answer) : Promise.resolve(answer)
-  },
+type Sent = { kind: ImportKind; mode: ImportMode; mapping: ImportMapping | null; leaveOut: number[] }
+const server = vi.hoisted(() => ({
+  sent: [] as unknown[],
+  answers: [] as unknown[],
+  stopped: [] as number[],
+  end: undefined as undefined | ((over: unknown) => void),
 }))
+vi.mock('./imports', async (original) => ({
+  ...(await original<typeof import('./imports')>()),
+  useImports: () => ({ data: imports }),
+  sendFile: (_: number, { kind, mode, mapping, leaveOut }: Wish) => {
+    server.sent.push({ kind, mode, mapping, leaveOut })
+    const answer = server.answers.shift() as ImportResult | Error
+    return answer instanceof Error ? Promise.reject(answer) : Promise.resolve(over({ kind, mode }, answer))
+  },
+  follow: (_: number, first: ImportNow, onProgress: (now: ImportNow) => void) => {
+    onProgress(first)
+    if (first.result !== null) return Promise.resolve(first)
+    return new Promise((end) => (server.end = end as (over: unknown) => void))
+  },
+  cancel: (_: number, { id }: Import) => Promise.resolve(server.stopped.push(id)),
+}))
+const imports = shallowRef<Import[]>()
+
+function over(fields: Partial<Import>, result: ImportResult | null, more: Partial<ImportNow> = {}): ImportNow {
+  return {
+    import: {
+      id: 7,
+      kind: 'acres',
+      mode: 'good',
+      state: result ? 'done' : 'waiting',
+      file_name: 'past.csv',
+      kept: result?.kept ?? 0,
+      left_out: 0,
+      imported_at: '2026-04-28T12:00:00Z',
+      imported_by: 'Wren Ellery',
+      ...fields,
+    },
+    progress: null,
+    result,
+    refused: null,
+    ...more,
+  }
+}
 const { default: ImportScreen } = await import('./ImportScreen.vue')
 
 const line = (number: number, message: string) => ({ line: number, message, text: `line ${number}` })
@@ -39,7 +75,7 @@ function result(fields: Partial<ImportResult> = {}): ImportResult {
   }
 }
 
-async function screen() {
+async function screen(file: File | null = new File(['Day,Row'], 'past.csv')) {
   const wrapper = mount(ImportScreen, {
     props: { planterId: 1 },
     global: {
@@ -55,17 +91,20 @@ async function screen() {
     await flushPromises()
     return server.sent.at(-1) as Sent
   }
-  const input = wrapper.get<HTMLInputElement>('input[type=file]')
-  Object.defineProperty(input.element, 'files', { value: [new File(['Day,Row'], 'past.csv')] })
-  await input.trigger('change')
-  await flushPromises()
+  if (file) {
+    const input = wrapper.get<HTMLInputElement>('input[type=file]')
+    Object.defineProperty(input.element, 'files', { value: [file] })
+    await input.trigger('change')
+    await flushPromises()
+  }
   return { wrapper, press, says: () => wrapper.text().replace(/\s+/g, ' ') }
 }
 
 describe('an import', () => {
   beforeEach(() => {
     signInForTest()
-    server.sent.length = 0
+    server.sent.length = server.stopped.length = 0
+    imports.value = []
   })
 
   it('looks first, and offers all lines where all are good, or the good ones', async () => {
@@ -115,5 +154,20 @@ describe('an import', () => {
     await press('Import all 4 lines')
     expect(says()).toContain('Nothing was imported; try again.')
     expect(says()).toContain('Import all 4 lines')
+  })
+
+  it('takes up what was begun elsewhere, stops it at a press, and says what stays', async () => {
+    const { press, says } = await screen(null)
+    imports.value = [over({ state: 'taking' }, null).import]
+    await flushPromises()
+    expect(says()).toContain('Others can work on the planter meanwhile.')
+    await press('Stop')
+    expect(server.stopped).toEqual([7])
+    server.end?.(over({ state: 'cancelled', kept: 4000 }, null))
+    await flushPromises()
+    expect(says()).toContain('Stopped. 4,000 lines are on record and stay there.')
+    imports.value = [over({ state: 'cancelled', kept: 4000 }, null).import]
+    await flushPromises()
+    expect(says()).toContain('4,000 lines kept, then stopped')
   })
 })

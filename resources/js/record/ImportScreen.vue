@@ -1,17 +1,18 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { refreshRecord, useFace } from '@/api/queries'
-import type { ImportKind, ImportMapping, ImportProgress, ImportResult } from '@/api/types'
+import { computed, onUnmounted, ref, watch } from 'vue'
+import { queries, keys, refreshRecord, useFace } from '@/api/queries'
+import type { ImportKind, ImportMapping, ImportMode, ImportNow, ImportResult } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import { dateAndTime } from '@/dates'
 import { say } from '@/words'
 import ColumnChoice from './ColumnChoice.vue'
+import { cancel, follow, isOver, sendFile, useImports } from './imports'
 import LineList from './LineList.vue'
-import { type Mode, sendFile } from './sendFile'
 
 /** A season's fields, past readings or part changes from a CSV file: look first, then take in what is good. */
 const { planterId } = defineProps<{ planterId: number }>()
 const { data: face } = useFace(() => planterId)
+const { data: imports } = useImports(() => planterId)
 
 const KINDS: ImportKind[] = ['acres', 'readings', 'changes']
 const kind = ref<ImportKind>('acres')
@@ -20,7 +21,8 @@ const columns = ref<Record<string, number | null>>({})
 const dates = ref<ImportMapping['dates']>('auto')
 const leaveOut = ref<number[]>([])
 const result = ref<ImportResult | null>(null)
-const progress = ref<ImportProgress | null>(null)
+/** What the server is at. */
+const running = ref<ImportNow | null>(null)
 const problem = ref('')
 const busy = ref(false)
 
@@ -31,31 +33,86 @@ const mapping = computed<ImportMapping>(() => ({
   dates: dates.value,
 }))
 const toTake = computed(() => result.value?.good ?? 0)
+const before = computed(() => (imports.value ?? []).filter((one) => isOver(one)))
 
-async function send(mode: Mode, guess = false): Promise<void> {
-  if (file.value === null) return
+const progressText = computed(() => {
+  const lines = running.value?.progress?.lines
+  if (lines === undefined) return 'Reading …'
+  const done = running.value?.import.state === 'taking' ? 'taken in' : 'looked at'
+  return `${lines.toLocaleString('en')} lines ${done}`
+})
+
+let here = true
+onUnmounted(() => (here = false))
+
+/** Waits for the end of what the server is at, whoever began it. */
+async function see(begun: () => Promise<ImportNow>): Promise<void> {
   busy.value = true
   problem.value = ''
-  progress.value = null
   try {
-    const said = await sendFile(
+    const over = await follow(
       planterId,
-      file.value,
-      kind.value,
-      mode,
-      guess ? null : mapping.value,
-      leaveOut.value,
-      (now) => (progress.value = now),
+      await begun(),
+      (now) => (running.value = now),
+      () => here,
     )
-    result.value = said
-    columns.value = { ...Object.fromEntries(said.fields.map(({ field }) => [field, null])), ...said.mapping.columns }
-    dates.value = said.mapping.dates
-    if (said.done) await refreshRecord(planterId)
+    if (here) await show(over)
   } catch (error) {
     problem.value = (error as Error).message
   } finally {
     busy.value = false
-    progress.value = null
+    running.value = null
+  }
+}
+
+async function show(over: ImportNow): Promise<void> {
+  if (over.import.mode !== 'preview') {
+    await Promise.all([refreshRecord(planterId), queries.invalidateQueries({ queryKey: keys.imports(planterId) })])
+  }
+  const { kept } = over.import
+  const stays = kept > 0 ? ` ${kept.toLocaleString('en')} lines are on record and stay there.` : ''
+  if (over.import.state === 'cancelled' && over.import.mode !== 'preview') {
+    problem.value = `Stopped.${stays} To go on, choose the file again: nothing comes twice.`
+  }
+  if (over.refused !== null) problem.value = over.refused + stays
+  if (over.result === null) return
+  kind.value = over.import.kind
+  result.value = over.result
+  columns.value = {
+    ...Object.fromEntries(over.result.fields.map(({ field }) => [field, null])),
+    ...over.result.mapping.columns,
+  }
+  dates.value = over.result.mapping.dates
+}
+
+async function send(mode: ImportMode, guess = false): Promise<void> {
+  const chosen = file.value
+  if (chosen === null) return
+  await see(() =>
+    sendFile(planterId, {
+      file: chosen,
+      kind: kind.value,
+      mode,
+      mapping: guess ? null : mapping.value,
+      leaveOut: leaveOut.value,
+    }),
+  )
+}
+
+// Begun on another device, or before this page was loaded again.
+watch(imports, (all) => {
+  const [onTheWay] = (all ?? []).filter((one) => !isOver(one))
+  if (onTheWay && !busy.value) {
+    void see(() => Promise.resolve({ import: onTheWay, progress: null, result: null, refused: null }))
+  }
+})
+
+async function stop(): Promise<void> {
+  if (running.value === null) return
+  try {
+    await cancel(planterId, running.value.import)
+  } catch (error) {
+    problem.value = (error as Error).message
   }
 }
 
@@ -98,17 +155,22 @@ function chooseKind(chosen: ImportKind): void {
           so.
         </p>
         <p v-if="problem" class="change" role="alert">{{ problem }}</p>
-        <v-progress-linear
-          v-if="busy"
-          :model-value="progress ? 100 * progress.share : undefined"
-          :indeterminate="progress === null"
-          color="primary"
-          height="8"
-          aria-label="Reading the file"
-        />
-        <p v-if="busy" role="status">
-          {{ progress ? `${progress.lines.toLocaleString('en')} lines read` : 'Reading …' }}
-        </p>
+        <template v-if="busy">
+          <v-progress-linear
+            :model-value="100 * (running?.progress?.share ?? 0)"
+            :indeterminate="!running?.progress"
+            color="primary"
+            height="8"
+            aria-label="Reading the file"
+          />
+          <div class="actions">
+            <p role="status">{{ progressText }}</p>
+            <v-btn v-if="running" variant="outlined" @click="stop">Stop</v-btn>
+          </div>
+          <p v-if="running && running.import.mode !== 'preview'" class="quiet">
+            It goes on when this page is left. Others can work on the planter meanwhile.
+          </p>
+        </template>
       </section>
       <template v-if="result">
         <section v-if="!result.done" :class="['sheet', { last: result.missing.length === 0 }]">
@@ -174,6 +236,20 @@ function chooseKind(chosen: ImportKind): void {
           </v-btn>
         </section>
       </template>
+      <section v-if="before.length > 0" class="sheet before">
+        <h2>Imported before</h2>
+        <ul>
+          <li v-for="one in before" :key="one.id">
+            <strong>{{ one.file_name }}</strong> {{ say(`import.kind.${one.kind}`) }}
+            <span class="quiet">
+              {{ one.kept.toLocaleString('en') }} {{ one.kept === 1 ? 'line' : 'lines' }} kept<template
+                v-if="one.state !== 'done'"
+                >, then {{ one.state === 'cancelled' ? 'stopped' : 'given up' }}</template
+              >, {{ dateAndTime(one.imported_at) }}, {{ one.imported_by }}
+            </span>
+          </li>
+        </ul>
+      </section>
     </div>
   </planter-page>
 </template>
@@ -214,6 +290,19 @@ input::file-selector-button {
 }
 .last {
   order: 1;
+}
+.before {
+  order: 2;
+}
+.before ul {
+  display: grid;
+  gap: 8px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.before .quiet {
+  display: block;
 }
 h3 {
   font-size: 1rem;

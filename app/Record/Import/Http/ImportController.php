@@ -6,81 +6,88 @@ namespace App\Record\Import\Http;
 
 use App\Http\Controller;
 use App\Models\Import;
+use App\Models\ImportState;
 use App\Models\Planter;
-use App\Record\Import\CsvFile;
-use App\Record\Import\ImportFile;
-use App\Record\Import\Mapping;
+use App\Record\Import\ImportMode;
+use App\Record\Import\ImportProgress;
 use App\Record\Import\RefusedFile;
+use App\Record\Import\StartImport;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
-use Symfony\Component\HttpFoundation\StreamedResponse;
-use Throwable;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
 final class ImportController extends Controller
 {
     private const MOST = 50;
 
+    public function __construct(private readonly ImportProgress $progress)
+    {
+    }
+
     #[OA\Get(path: '/api/planters/{planter}/imports', operationId: 'imports', tags: ['imports'])]
     #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Response(response: 200, description: 'Files that were imported, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Import')))]
+    #[OA\Response(response: 200, description: 'Files that were imported or are on their way, newest first; files that were only looked at are not among them', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Import')))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function index(Planter $planter): JsonResponse
     {
-        $imports = Import::query()->where('planter_id', $planter->id)->with('user:id,name')->orderByDesc('id')->limit(self::MOST)->get();
+        $imports = $planter->imports()->where('mode', '!=', ImportMode::Preview)
+            ->where(static fn (Builder $some): Builder => $some->where('kept', '>', 0)->orWhereIn('state', ImportState::onTheWay()))
+            ->with('user:id,name')->orderByDesc('id')->limit(self::MOST)->get();
 
         return new JsonResponse($imports->map(ImportShape::import(...))->all());
     }
 
-    #[OA\Post(path: '/api/planters/{planter}/imports', operationId: 'importFile', description: 'Answers line by line while it reads, each line a JSON object: ImportProgress, and at the end an ImportResult or an ImportRefusal.', tags: ['imports'])]
+    #[OA\Post(path: '/api/planters/{planter}/imports', operationId: 'importFile', description: 'Takes a file in; it is worked on in the background. Ask for the import until it is over. Sending a file again is harmless: what is on record does not come twice.', tags: ['imports'])]
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: '#/components/schemas/ImportEdit')))]
-    #[OA\Response(response: 200, description: 'Newline-delimited JSON', content: new OA\MediaType(mediaType: 'application/x-ndjson', schema: new OA\Schema(type: 'string')))]
+    #[OA\Response(response: 202, description: 'Taken in', content: new OA\JsonContent(ref: '#/components/schemas/ImportNow'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function store(ImportRequest $request, Planter $planter, ImportFile $import): StreamedResponse
-    {
-        return new StreamedResponse(function () use ($request, $planter, $import): void {
-            try {
-                self::say(['result' => $this->import($request, $planter, $import)]);
-            } catch (RefusedFile $refused) {
-                self::say(['refused' => $refused->getMessage()]);
-            } catch (Throwable $fault) {
-                report($fault);
-                self::say(['refused' => __('error.fault')]);
-            }
-        }, 200, ['Content-Type' => 'application/x-ndjson', 'X-Accel-Buffering' => 'no', 'Cache-Control' => 'no-cache']);
-    }
-
-    /** @return array<string, mixed> */
-    private function import(ImportRequest $request, Planter $planter, ImportFile $import): array
+    public function store(ImportRequest $request, Planter $planter, StartImport $start): JsonResponse
     {
         $upload = $request->file('file');
-        $path = $upload->getRealPath();
-        $sha256 = (string) hash_file('sha256', $path);
-        $file = CsvFile::open($path);
-        $mapping = $request->mapping() === null
-            ? Mapping::suggested($request->kind(), $file->columns)
-            : Mapping::of($request->kind(), $request->mapping(), count($file->columns));
-        $already = ImportShape::already($planter, $sha256);
-        if ($mapping->missing() !== []) {
-            return ImportShape::unmapped($file, $mapping, $already);
+        try {
+            $import = $start($planter, $this->user($request), $upload->getRealPath(), $upload->getClientOriginalName(), $request->kind(), $request->mode(), $request->mapping(), $request->leaveOut());
+        } catch (RefusedFile $refused) {
+            throw ValidationException::withMessages(['file' => $refused->getMessage()]);
         }
-        $report = $import(
-            $planter, $this->user($request), $file, $mapping, $request->mode(), $request->leaveOut(), $upload->getClientOriginalName(), $sha256,
-            static fn (int $lines, float $share): null => self::say(['lines' => $lines, 'share' => round($share, 3)]),
-        );
 
-        return ImportShape::result($file, $mapping, $report, $request->mode(), $already);
+        return $this->now($planter, $import, 202);
     }
 
-    /** @param  array<string, mixed>  $said */
-    private static function say(array $said): null
+    #[OA\Get(path: '/api/planters/{planter}/imports/{import}', operationId: 'import', tags: ['imports'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Parameter(ref: '#/components/parameters/import')]
+    #[OA\Response(response: 200, description: 'How far it is, or what came of it', content: new OA\JsonContent(ref: '#/components/schemas/ImportNow'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function show(Planter $planter, Import $import): JsonResponse
     {
-        echo json_encode($said, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE), "\n";
-        if (ob_get_level() === 0) {
-            flush();
+        return $this->now($planter, $import, 200);
+    }
+
+    #[OA\Post(path: '/api/planters/{planter}/imports/{import}/cancel', operationId: 'cancelImport', description: 'Stops it; what is on record by then stays there.', tags: ['imports'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Parameter(ref: '#/components/parameters/import')]
+    #[OA\Response(response: 200, description: 'Stopped', content: new OA\JsonContent(ref: '#/components/schemas/ImportNow'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(response: 409, description: 'It was over already', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
+    public function cancel(Planter $planter, Import $import): JsonResponse
+    {
+        $stopped = Import::query()->whereKey($import->id)->whereIn('state', ImportState::onTheWay())->update(['state' => ImportState::Cancelled]);
+        if ($stopped === 0 && $import->refresh()->state !== ImportState::Cancelled) {
+            throw new ConflictHttpException(__('import.over'));
         }
 
-        return null;
+        return $this->now($planter, $import, 200);
+    }
+
+    private function now(Planter $planter, Import $import, int $status): JsonResponse
+    {
+        $already = $planter->imports()->where('sha256', $import->sha256)->where('id', '<', $import->id)->where('mode', '!=', ImportMode::Preview)
+            ->where('state', ImportState::Done)->where('kept', '>', 0)->with('user:id,name')->latest('id')->first();
+
+        return new JsonResponse(ImportShape::now($import->refresh()->load('user:id,name'), $this->progress->of($import->id), $already), $status);
     }
 }

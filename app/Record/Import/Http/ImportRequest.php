@@ -11,6 +11,7 @@ use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'ImportKind', type: 'string', enum: ImportKind::class)]
+#[OA\Schema(schema: 'ImportMode', description: 'preview: only say what it holds; whole: all or nothing; good: the good lines', type: 'string', enum: ImportMode::class)]
 #[OA\Schema(schema: 'ImportMapping', required: ['columns', 'dates'], properties: [
     new OA\Property(property: 'columns', description: 'By field, the number of its column from 0', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
     new OA\Property(property: 'dates', description: 'What 3/4/2025 means', type: 'string', enum: ['auto', 'dmy', 'mdy']),
@@ -18,7 +19,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'ImportEdit', required: ['file', 'kind', 'mode'], properties: [
     new OA\Property(property: 'file', type: 'string', format: 'binary'),
     new OA\Property(property: 'kind', ref: '#/components/schemas/ImportKind'),
-    new OA\Property(property: 'mode', description: 'preview: only say what it holds; whole: all or nothing; good: the good lines', type: 'string', enum: ImportMode::class),
+    new OA\Property(property: 'mode', ref: '#/components/schemas/ImportMode'),
     new OA\Property(property: 'mapping', description: 'ImportMapping as JSON; guessed from the names of the columns where it is left out', type: 'string'),
     new OA\Property(property: 'leave_out', description: 'Numbers of lines that are not wanted, as a JSON list', type: 'string'),
 ])]

@@ -5,26 +5,33 @@ declare(strict_types=1);
 namespace App\Record\Import\Http;
 
 use App\Models\Import;
-use App\Models\Planter;
-use App\Record\Import\CsvFile;
+use App\Models\ImportState;
+use App\Record\Import\ImportKind;
 use App\Record\Import\ImportMode;
-use App\Record\Import\ImportReport;
-use App\Record\Import\Mapping;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Import', required: ['kind', 'file_name', 'kept', 'left_out', 'imported_at', 'imported_by'], properties: [
+#[OA\Schema(schema: 'ImportState', type: 'string', enum: ImportState::class)]
+#[OA\Schema(schema: 'Import', required: ['id', 'kind', 'mode', 'state', 'file_name', 'kept', 'left_out', 'imported_at', 'imported_by'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'kind', ref: '#/components/schemas/ImportKind'),
+    new OA\Property(property: 'mode', ref: '#/components/schemas/ImportMode'),
+    new OA\Property(property: 'state', ref: '#/components/schemas/ImportState'),
     new OA\Property(property: 'file_name', type: 'string'),
-    new OA\Property(property: 'kept', type: 'integer'),
+    new OA\Property(property: 'kept', description: 'New to the record so far; of a preview, what would be', type: 'integer'),
     new OA\Property(property: 'left_out', type: 'integer'),
-    new OA\Property(property: 'imported_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'imported_at', description: 'When it was sent', type: 'string', format: 'date-time'),
     new OA\Property(property: 'imported_by', type: 'string'),
+])]
+#[OA\Schema(schema: 'ImportNow', required: ['import', 'progress', 'result', 'refused'], properties: [
+    new OA\Property(property: 'import', ref: '#/components/schemas/Import'),
+    new OA\Property(property: 'progress', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/ImportProgress')]),
+    new OA\Property(property: 'result', description: 'Once it is done', nullable: true, oneOf: [new OA\Schema(ref: '#/components/schemas/ImportResult')]),
+    new OA\Property(property: 'refused', description: 'Why the file was not taken', type: 'string', nullable: true),
 ])]
 #[OA\Schema(schema: 'ImportProgress', required: ['lines', 'share'], properties: [
     new OA\Property(property: 'lines', description: 'Read so far', type: 'integer'),
     new OA\Property(property: 'share', description: 'Of the file', type: 'number'),
 ])]
-#[OA\Schema(schema: 'ImportRefusal', required: ['refused'], properties: [new OA\Property(property: 'refused', type: 'string')])]
 #[OA\Schema(schema: 'ImportLine', required: ['line', 'message', 'text'], properties: [
     new OA\Property(property: 'line', type: 'integer'),
     new OA\Property(property: 'message', type: 'string'),
@@ -56,7 +63,10 @@ final class ImportShape
     public static function import(Import $import): array
     {
         return [
+            'id' => $import->id,
             'kind' => $import->kind,
+            'mode' => $import->mode,
+            'state' => $import->state->value,
             'file_name' => $import->file_name,
             'kept' => $import->kept,
             'left_out' => $import->left_out,
@@ -65,55 +75,39 @@ final class ImportShape
         ];
     }
 
-    /** @return array<string, mixed>|null */
-    public static function already(Planter $planter, string $sha256): ?array
+    /**
+     * @param  array{lines: int, share: float}|null  $progress
+     * @return array<string, mixed>
+     */
+    public static function now(Import $import, ?array $progress, ?Import $already): array
     {
-        $before = Import::query()->where('planter_id', $planter->id)->where('sha256', $sha256)->with('user:id,name')->orderByDesc('id')->first();
-
-        return $before === null ? null : self::import($before);
+        return [
+            'import' => self::import($import),
+            'progress' => $progress,
+            'result' => $import->state === ImportState::Done && $import->report !== null ? self::result($import, $import->report, $already) : null,
+            'refused' => $import->refused,
+        ];
     }
 
     /**
-     * @param  array<string, mixed>|null  $already
+     * @param  array<string, mixed>  $report  of ImportReport
      * @return array<string, mixed>
      */
-    public static function unmapped(CsvFile $file, Mapping $mapping, ?array $already): array
+    private static function result(Import $import, array $report, ?Import $already): array
     {
-        $report = new ImportReport;
-        foreach ($file->lines() as [$fields]) {
-            $report->see($fields);
-            if (count($report->samples) === 5) {
-                break;
-            }
-        }
-
-        return self::result($file, $mapping, $report, ImportMode::Preview, $already);
-    }
-
-    /**
-     * @param  array<string, mixed>|null  $already
-     * @return array<string, mixed>
-     */
-    public static function result(CsvFile $file, Mapping $mapping, ImportReport $report, ImportMode $mode, ?array $already): array
-    {
-        $fields = $mapping->kind->fields();
+        $fields = ImportKind::from($import->kind)->fields();
+        $isThere = $report['kept'] + $report['known'] > 0;
 
         return [
-            'has_header' => $file->hasHeader,
-            'columns' => $file->columns,
+            ...$report,
+            'mapping' => ['columns' => (object) $report['mapping']['columns'], 'dates' => $report['mapping']['dates']],
             'fields' => array_map(static fn (string $field, bool $needed): array => ['field' => $field, 'needed' => $needed], array_keys($fields), array_values($fields)),
-            'mapping' => ['columns' => (object) $mapping->columns, 'dates' => $mapping->dates],
-            'missing' => $mapping->missing(),
-            'samples' => $report->samples,
-            'good' => $report->good,
-            'bad' => $report->bad,
-            'kept' => $report->kept,
-            'known' => $report->known,
-            'errors' => $report->errors,
-            'doubtful' => $report->doubtful,
-            'doubts' => $report->doubts,
-            'done' => $mode !== ImportMode::Preview && $report->kept + $report->known > 0 && ($mode === ImportMode::Good || $report->bad === 0),
-            'already' => $already,
+            'done' => $isThere && match (ImportMode::from($import->mode)) {
+                ImportMode::Preview => false,
+                ImportMode::Whole => $report['bad'] === 0,
+                ImportMode::Good => true,
+            },
+            'already' => $already === null ? null : self::import($already),
         ];
     }
 }

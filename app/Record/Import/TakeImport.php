@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record\Import;
+
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+
+/** Works on a file in the background. Started again after its worker was killed, it goes on where it was. */
+final class TakeImport implements ShouldQueue
+{
+    use Queueable;
+
+    /** Seconds. */
+    public int $timeout = 3600;
+
+    public function __construct(private readonly int $import)
+    {
+    }
+
+    public function handle(RunImport $run): void
+    {
+        $run($this->import);
+    }
+}
