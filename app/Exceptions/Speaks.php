@@ -27,6 +27,7 @@ final class Speaks
         419 => 'error.signed_out',
         429 => 'error.too_many',
         500 => 'error.fault',
+        503 => 'error.busy',
     ];
 
     public static function inTheTechniciansWords(Exceptions $exceptions): void

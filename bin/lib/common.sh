@@ -77,8 +77,9 @@ once_per() {
 
 install_php_packages() {
     say "Installing PHP packages"
+    rm -f "$ROOT"/vendor/.stamp{,-run}
     step "composer update" "Check that Composer reaches its registry." \
-        env COMPOSER_ALLOW_SUPERUSER=1 composer update --working-dir="$ROOT" --no-interaction --no-progress --prefer-dist
+        env COMPOSER_ALLOW_SUPERUSER=1 composer update --working-dir="$ROOT" --no-interaction --no-progress --prefer-dist ${1:+"$1"}
 }
 
 install_node_packages() {
@@ -92,9 +93,12 @@ build_client() {
     step "Building the client" "Run npm run build to see more." npm run --prefix "$ROOT" build
 }
 
+# With --no-dev as "$1" only what running needs; what tests need besides is left where it is there already.
 install_packages() {
     mkdir -p "$ROOT/vendor" "$ROOT/node_modules" "$ROOT/public/build"
-    once_per "$ROOT/vendor/.stamp" "$ROOT"/{composer,core/composer}.json -- install_php_packages &
+    local stamp=.stamp manifests=("$ROOT"/{composer,core/composer}.json)
+    if [ "${1:-}" = --no-dev ] && [ "$(cat "$ROOT/vendor/.stamp" 2>/dev/null)" != "$(digest_of "${manifests[@]}")" ]; then stamp=.stamp-run; fi
+    once_per "$ROOT/vendor/$stamp" "${manifests[@]}" -- install_php_packages "${1:-}" &
     local php=$!
     once_per "$ROOT/node_modules/.stamp" "$ROOT/package.json" "$ROOT/package-lock.json" -- install_node_packages
     wait "$php" || exit 1
@@ -110,18 +114,43 @@ port_taken() {
 
 free_port() { php -r '$s = stream_socket_server("tcp://127.0.0.1:0"); echo explode(":", stream_socket_get_name($s, false))[1];'; }
 
-# The folders of one running Ustrel, and the paths that Laravel writes to.
+# Who the application runs as: when root starts it, a user of its own that may do nothing else.
+APP_USER=''
+choose_user() {
+    [ "$(id -u)" -eq 0 ] || return 0
+    id ustrel >/dev/null 2>&1 || step "Adding the user ustrel" "Add a system user of that name by hand." \
+        useradd --system --user-group --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin ustrel
+    mkdir -p "$STATE" || fail "cannot write to $STATE. Set USTREL_DATA to a folder that you may write to."
+    chmod 711 "$STATE"
+    APP_USER=ustrel
+    local code=("$ROOT"/{artisan,app,bootstrap,config,core,database,lang,public,resources/views,routes,vendor})
+    # Packages come as their makers packed them, some for their owner alone.
+    if [ -n "$(as_app find "${code[@]}" ! -readable -print -quit 2>&1)" ]; then chmod -R a+rX "${code[@]}"; fi
+    if ! as_app test -r "$ROOT/vendor/autoload.php" || ! as_app test -x "$STATE"; then
+        APP_USER=''
+        say "Ustrel runs as root: the user ustrel cannot read $ROOT or reach $STATE. Put both where it can, such as /opt and /var/lib."
+    fi
+}
+as_app() { if [ -n "$APP_USER" ]; then setpriv --reuid "$APP_USER" --regid "$APP_USER" --init-groups "${APP_CAPS[@]}" -- "$@"; else "$@"; fi; }
+# A port below 1024 is otherwise root's alone.
+APP_CAPS=()
+may_bind_low() { APP_CAPS=(--inh-caps +net_bind_service --ambient-caps +net_bind_service); }
+
+# The folders of one running Ustrel, and the paths that Laravel writes to. Nobody else reads them.
 prepare_state() {
-    mkdir -p "$STATE"/{run,log,cache,pgrun,storage/{app,logs,framework/{sessions,views,cache/data}}} \
+    local own=("$STATE"/{run,log,cache,storage})
+    mkdir -p "${own[@]}" "$STATE/pgrun" "$STATE"/storage/{app,logs,framework/{sessions,views,cache/data}} \
         || fail "cannot write to $STATE. Set USTREL_DATA to a folder that you may write to."
     chmod 711 "$STATE"
+    chmod 700 "${own[@]}"
+    if [ -n "$APP_USER" ] && [ "$(stat -c %U "$STATE/storage")" != "$APP_USER" ]; then chown -R "$APP_USER:$APP_USER" "${own[@]}"; fi
     export LARAVEL_STORAGE_PATH=$STATE/storage
     export APP_CONFIG_CACHE=$STATE/cache/config.php APP_ROUTES_CACHE=$STATE/cache/routes.php
     export APP_EVENTS_CACHE=$STATE/cache/events.php APP_SERVICES_CACHE=$STATE/cache/services.php
     export APP_PACKAGES_CACHE=$STATE/cache/packages.php
 }
 
-artisan() { php "$ROOT/artisan" "$@"; }
+artisan() { as_app php "$ROOT/artisan" "$@"; }
 
 . "$ROOT/bin/lib/postgres.sh"
 . "$ROOT/bin/lib/web.sh"

@@ -76,7 +76,7 @@ CONF
 
 # The whole application on the demo data, as bin/start runs it.
 throwaway_server() {
-    export APP_ENV=production USTREL_PROXIES=127.0.0.1
+    export APP_ENV=production QUEUE_CONNECTION=database USTREL_PROXIES=127.0.0.1
     throwaway_database "$1"
     # A kept cluster may have one of an earlier run.
     pg_admin -c "DROP DATABASE $1 WITH (FORCE)"
@@ -87,4 +87,5 @@ throwaway_server() {
     step "Preparing the application" "Read the lines above." artisan optimize
     fpm_start
     nginx_start
+    worker_start
 }

@@ -1,8 +1,17 @@
-# php-fpm and nginx as the current user. Needs STATE and WEB_PORT; php-fpm takes over this environment.
+# php-fpm, nginx, the worker and the clock, as APP_USER or the current user. Needs STATE and WEB_PORT; they take over this environment.
 # WEB_BIND is the address that nginx listens at, loopback by default; with TLS_CERT and TLS_KEY it speaks TLS.
 
+# Starts one of them in a group of its own; its process is $!.
+start_child() {
+    local name=$1
+    shift
+    as_app touch "$STATE/log/$name.out"
+    as_app setsid "$@" >>"$STATE/log/$name.out" 2>&1 &
+}
+runs_as_root() { [ "$(id -u)" -eq 0 ] && [ -z "$APP_USER" ]; }
+
 fpm_start() {
-    cat >"$STATE/run/fpm.conf" <<CONF
+    as_app tee "$STATE/run/fpm.conf" >/dev/null <<CONF
 [global]
 pid = $STATE/run/fpm.pid
 error_log = $STATE/log/fpm.log
@@ -19,14 +28,14 @@ php_admin_value[upload_max_filesize] = 15M
 php_admin_value[post_max_size] = 16M
 php_admin_value[memory_limit] = 512M
 php_admin_value[display_errors] = 0
-$(if [ "$(id -u)" -eq 0 ]; then printf 'user = root\ngroup = root\n'; fi)
+$(if runs_as_root; then printf 'user = root\ngroup = root\n'; fi)
 CONF
     # What the cache of compiled code is given is settled when php-fpm starts, not by its pool.
     local flags=(--nodaemonize --fpm-config "$STATE/run/fpm.conf"
         -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000
         -d opcache.jit=tracing -d opcache.jit_buffer_size=64M)
-    [ "$(id -u)" -eq 0 ] && flags+=(--allow-to-run-as-root)
-    setsid /usr/sbin/php-fpm8.2 "${flags[@]}" >>"$STATE/log/fpm.out" 2>&1 &
+    if runs_as_root; then flags+=(--allow-to-run-as-root); fi
+    start_child fpm /usr/sbin/php-fpm8.2 "${flags[@]}"
     wait_for "php-fpm" "Read $STATE/log/fpm.log." test -S "$STATE/run/fpm.sock"
 }
 
@@ -73,10 +82,10 @@ make_certificate() {
 }
 
 nginx_start() {
-    security_headers >"$STATE/run/headers.conf"
-    mkdir -p "$STATE"/run/{body,fastcgi,proxy,uwsgi,scgi}
-    cat >"$STATE/run/nginx.conf" <<CONF
-$(if [ "$(id -u)" -eq 0 ]; then echo 'user root;'; fi)
+    security_headers | as_app tee "$STATE/run/headers.conf" >/dev/null
+    as_app mkdir -p "$STATE"/run/{body,fastcgi,proxy,uwsgi,scgi}
+    as_app tee "$STATE/run/nginx.conf" >/dev/null <<CONF
+$(if runs_as_root; then echo 'user root;'; fi)
 worker_processes 2;
 pid $STATE/run/nginx.pid;
 error_log $STATE/log/nginx.log warn;
@@ -118,15 +127,32 @@ http {
     }
 }
 CONF
-    setsid /usr/sbin/nginx -e "$STATE/log/nginx.log" -c "$STATE/run/nginx.conf" >>"$STATE/log/nginx.out" 2>&1 &
+    start_child nginx /usr/sbin/nginx -e "$STATE/log/nginx.log" -c "$STATE/run/nginx.conf"
     wait_for "nginx" "Read $STATE/log/nginx.log." port_taken "$WEB_PORT" "${WEB_HOST:-127.0.0.1}"
 }
 
 # What is due by the clock, such as the nightly backup.
 schedule_start() {
-    setsid php "$ROOT/artisan" schedule:work >>"$STATE/log/schedule.out" 2>&1 &
+    start_child schedule php "$ROOT/artisan" schedule:work
     echo $! >"$STATE/run/schedule.pid"
 }
+
+# What is worked on in the background, such as files that are imported.
+worker_start() {
+    start_child worker php -d memory_limit=256M "$ROOT/artisan" ustrel:work
+    echo $! >"$STATE/run/worker.pid"
+}
+
+# What is written along the way is put by when it is a day old or large, and the newest fourteen of each are kept.
+rotate_logs() {
+    local conf=$STATE/run/logrotate
+    printf '"%s/log/*.log" "%s/log/*.out" "%s/storage/logs/*.log" {\n%s\n}\n' "$STATE" "$STATE" "$STATE" "$(log_rules)" | as_app tee "$conf.conf" >/dev/null
+    as_app /usr/sbin/logrotate -s "$conf.state" "$conf.conf" || say "The logs in $STATE/log cannot be put by. Look whether there is room."
+    conf=$STATE/pgrun/logrotate
+    printf '"%s/pgrun/postgres.log" {\n%s\n}\n' "$STATE" "$(log_rules)" | as_postgres tee "$conf.conf" >/dev/null
+    as_postgres /usr/sbin/logrotate -s "$conf.state" "$conf.conf" || say "The log in $STATE/pgrun cannot be put by. Look whether there is room."
+}
+log_rules() { printf 'daily\nmaxsize 5M\nrotate 14\nmissingok\nnotifempty\ncompress\ncopytruncate'; }
 
 # Looks past the certificate: it may be one of our own, and what is asked is only whether Ustrel is up.
 answers() { php -r 'exit(@file_get_contents($argv[1], false, stream_context_create(["ssl" => ["verify_peer" => false, "verify_peer_name" => false]])) === false ? 1 : 0);' "$1"; }
@@ -151,14 +177,14 @@ runs() {
 end_rest() {
     local pid
     pid=$(cat "$STATE/run/$1.pid" 2>/dev/null) && [ -n "$pid" ] || return 0
-    if ps -o args= --ppid "$pid" -p "$pid" -g "$pid" 2>/dev/null | grep -qE 'nginx|php-fpm|artisan'; then kill -KILL -- "-$pid" 2>/dev/null || true; fi
+    if ps -o args= --ppid "$pid" -p "$pid" -g "$pid" 2>/dev/null | grep -qE 'nginx|php-fpm|artisan'; then as_app kill -KILL -- "-$pid" 2>/dev/null || true; fi
     rm -f "$STATE/run/$1.pid"
 }
 
 # What an earlier start has left running, because it was itself ended at once.
 stop_orphans() {
     local name
-    for name in nginx fpm schedule; do end_rest "$name"; done
+    for name in nginx fpm schedule worker; do end_rest "$name"; done
     rm -f "$STATE/run/fpm.sock"
 }
 
@@ -166,10 +192,11 @@ stop_by_pid_file() {
     local file=$1 signal=$2 pid
     pid=$(cat "$file" 2>/dev/null) || return 0
     [ -n "$pid" ] || return 0
-    kill -s "$signal" "$pid" 2>/dev/null || return 0
-    for _ in $(seq 50); do kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
-    kill -9 "$pid" 2>/dev/null || true
+    # As the one it runs as: whoever writes the file can end no other's process by it.
+    as_app kill -s "$signal" "$pid" 2>/dev/null || return 0
+    for _ in $(seq 50); do as_app kill -0 "$pid" 2>/dev/null || break; sleep 0.1; done
+    as_app kill -9 "$pid" 2>/dev/null || true
 }
 
 fpm_stop() { stop_by_pid_file "$STATE/run/fpm.pid" QUIT; rm -f "$STATE/run/fpm.sock"; }
-web_stop() { stop_by_pid_file "$STATE/run/schedule.pid" TERM; stop_by_pid_file "$STATE/run/nginx.pid" QUIT; fpm_stop; }
+web_stop() { stop_by_pid_file "$STATE/run/schedule.pid" TERM; stop_by_pid_file "$STATE/run/worker.pid" TERM; stop_by_pid_file "$STATE/run/nginx.pid" QUIT; fpm_stop; }

@@ -12,7 +12,7 @@ use App\People\GuestLinks;
 use App\People\Invite;
 use App\Spec\CopySpecSheet;
 use App\Walk\Photos\PhotoFiles;
-use App\Walk\Photos\Picture;
+use App\Walk\Photos\PictureMaker;
 use Illuminate\Support\Str;
 use Tests\ApiRoutes;
 
@@ -38,7 +38,7 @@ it('lets each role do what is its own on every route, and nothing else', functio
     $planter = $this->planter();
     $walk = $this->openWalk($planter);
     $photo = (string) Str::uuid7();
-    app(PhotoFiles::class)->keep($photo, $planter->id, Picture::read(base_path('public/icon-192.png')));
+    app(PhotoFiles::class)->keep($photo, $planter->id, app(PictureMaker::class)->make(base_path('public/icon-192.png')));
     Photo::query()->create([
         'id' => $photo, 'walk_id' => $walk->id, 'planter_id' => $planter->id, 'row_number' => 1, 'check_key' => 'seed_tube', 'side' => 'centre',
         'file_sha256' => str_repeat('0', 64), 'width' => 192, 'height' => 192, 'taken_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id,

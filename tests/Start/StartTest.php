@@ -8,7 +8,7 @@ use Symfony\Component\Process\Process;
 
 /** What the test run itself has set must not reach the application under test. */
 const OWN = ['APP_ENV' => false, 'APP_KEY' => false, 'APP_DEBUG' => false, 'APP_CONFIG_CACHE' => false, 'APP_ROUTES_CACHE' => false, 'APP_EVENTS_CACHE' => false, 'APP_SERVICES_CACHE' => false,
-    'APP_PACKAGES_CACHE' => false, 'LARAVEL_STORAGE_PATH' => false, 'DB_PORT' => false, 'DB_DATABASE' => false, 'DB_PASSWORD' => false, 'CACHE_STORE' => false, 'SESSION_DRIVER' => false];
+    'APP_PACKAGES_CACHE' => false, 'LARAVEL_STORAGE_PATH' => false, 'DB_PORT' => false, 'DB_DATABASE' => false, 'DB_PASSWORD' => false, 'CACHE_STORE' => false, 'SESSION_DRIVER' => false, 'QUEUE_CONNECTION' => false];
 
 /** @param  array<string, string>  $settings */
 function start(array $settings, string ...$options): Process
@@ -115,6 +115,15 @@ it('begins as a workshop of one\'s own by TLS, set up once, with nothing that ot
         ->and($process->getOutput())->not->toContain('tollgate');
     [, $root, $secret] = $found;
 
+    // Nobody else on the machine reads anything of it; and started by root, none of it but the way in runs as root.
+    $nobody = new Process([...(posix_geteuid() === 0 ? ['setpriv', '--reuid', 'nobody', '--regid', 'nogroup', '--clear-groups', '--'] : []), 'find', $folder, '-type', 'f', '-readable']);
+    $nobody->run();
+    if (posix_geteuid() === 0) {
+        expect($nobody->getOutput())->toBe('')
+            ->and(shell_exec("ps -eo user:20,args | grep -E '[n]ginx|[p]hp-fpm|[a]rtisan' | grep -F ".escapeshellarg($folder)." | grep -c '^root'"))->toBe("0\n")
+            ->and((int) shell_exec('ps -eo user:20,args | grep -F '.escapeshellarg($folder)." | grep -cE '^(ustrel|postgres) '"))->toBeGreaterThan(2);
+    }
+
     [$status, $headers] = visit('GET', "{$root}/sw.js", [], $jar);
     expect($status)->toBe(200)->and($headers)->toContain('x-content-type-options: nosniff')->toContain('strict-transport-security')
         ->toContain("script-src 'self';")->toContain('frame-ancestors')->toContain('permissions-policy');
@@ -202,7 +211,7 @@ it('is back within ten seconds whatever of it is killed, and takes over what a k
     $first = start($settings, '--own');
     $first->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
     $pid = fn (string $file): int => (int) file_get_contents("{$folder}/{$file}");
-    foreach (['run/nginx.pid', 'run/fpm.pid', 'pg/postmaster.pid', 'run/schedule.pid'] as $file) {
+    foreach (['run/nginx.pid', 'run/fpm.pid', 'pg/postmaster.pid', 'run/schedule.pid', 'run/worker.pid'] as $file) {
         $killed = $pid($file);
         exec("kill -9 {$killed}");
         sleep(3);
@@ -219,6 +228,23 @@ it('is back within ten seconds whatever of it is killed, and takes over what a k
     $second->signal(SIGTERM);
     $second->wait();
     expect(runningIn($folder))->toBe('');
+    removeFolder($folder);
+});
+
+it('is put into the care of systemd as it was started, and taken out again', function (): void {
+    $folder = dataFolder();
+    // Writes down what it is told, in place of the one that runs this machine.
+    file_put_contents("{$folder}/systemctl", "#!/bin/sh\necho \"\$*\" >>{$folder}/told\n");
+    chmod("{$folder}/systemctl", 0755);
+    $settings = ['PATH' => "{$folder}:".getenv('PATH'), 'USTREL_UNITS' => $folder, 'USTREL_PORT' => '8443', 'USTREL_BIND' => '0.0.0.0', 'USTREL_DATA' => ''];
+    $made = start($settings, '--own', '--self-signed', '--install-service');
+    expect($made->wait())->toBe(0)->and($made->getOutput())->toContain('journalctl -u ustrel');
+    $unit = (string) file_get_contents("{$folder}/ustrel.service");
+    expect($unit)->toContain('ExecStart="'.dirname(__DIR__, 2).'/bin/start" --own --self-signed')->toContain('Environment="USTREL_PORT=8443"')->toContain('Environment="USTREL_BIND=0.0.0.0"')
+        ->not->toContain('USTREL_UNITS')->not->toContain('USTREL_DATA')->toContain('Restart=on-failure');
+    expect(start($settings, '--remove-service')->wait())->toBe(0)
+        ->and("{$folder}/ustrel.service")->not->toBeFile()
+        ->and(file("{$folder}/told", FILE_IGNORE_NEW_LINES))->toBe(['daemon-reload', 'enable --now ustrel.service', 'disable --now ustrel.service', 'daemon-reload']);
     removeFolder($folder);
 });
 
@@ -250,7 +276,7 @@ it('says what to do where it cannot start, and leaves nothing behind', function 
     ],
     'an option that there is not' => [
         fn (): array => [['USTREL_PORT' => (string) freePort()], ['--turbo'], fn (): null => null],
-        'unknown option --turbo. There are --own, --self-signed and --fresh-demo.',
+        'unknown option --turbo. There are --own, --self-signed, --fresh-demo, --install-service and --remove-service.',
     ],
     'an address with a path' => [
         fn (): array => [['USTREL_DATA' => '/tmp/ustrel-never-made', 'USTREL_PORT' => (string) freePort(), 'USTREL_URL' => 'https://rows.example/ustrel'], [], fn (): null => null],

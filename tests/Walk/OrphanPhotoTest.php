@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Models\Photo;
 use App\Walk\Photos\OrphanPhotos;
 use App\Walk\Photos\PhotoFiles;
-use App\Walk\Photos\Picture;
+use App\Walk\Photos\PictureMaker;
 use Illuminate\Support\Str;
 
 it('removes old pictures that no photo has, and no others', function (): void {
@@ -14,7 +14,7 @@ it('removes old pictures that no photo has, and no others', function (): void {
     [$kept, $orphan, $young] = [(string) Str::uuid7(), (string) Str::uuid7(), (string) Str::uuid7()];
     $files = app(PhotoFiles::class);
     foreach ([$kept, $orphan, $young] as $id) {
-        $files->keep($id, $planter->id, Picture::read(base_path('public/icon-192.png')));
+        $files->keep($id, $planter->id, app(PictureMaker::class)->make(base_path('public/icon-192.png')));
     }
     Photo::query()->create([
         'id' => $kept, 'walk_id' => $walk->id, 'planter_id' => $planter->id, 'row_number' => 1, 'check_key' => 'seed_tube', 'side' => 'centre',

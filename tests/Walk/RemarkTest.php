@@ -5,8 +5,15 @@ declare(strict_types=1);
 use App\Models\Photo;
 use App\Walk\Photos\PhotoFiles;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Process\Exceptions\ProcessTimedOutException;
+use Illuminate\Process\FakeProcessResult;
+use Illuminate\Process\PendingProcess;
+use Illuminate\Process\ProcessResult;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
+use Symfony\Component\Process\Exception\ProcessTimedOutException as TimedOut;
+use Symfony\Component\Process\PhpProcess;
 
 beforeEach(function (): void {
     $this->planterUnderTest = $this->planter(['planting_start' => '2025-04-20']);
@@ -107,6 +114,17 @@ it('refuses what is no picture, whatever its name says', function (string $conte
     'a bomb' => [fn () => "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 20000, 20000)."\x08\x02\0\0\0".pack('N', 0), 'photo.png', 'This picture has more than 40 million pixels. Send a smaller one.'],
     'a line' => [fn () => "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NN', 20000, 2)."\x08\x02\0\0\0".pack('N', 0), 'photo.png', 'This picture is more than 20 times as long as it is wide. Send one of the row unit.'],
 ]);
+
+it('outlives a picture that ends the process it is made in, or keeps it for ever', function (string $what): void {
+    Process::fake(['*' => fn (): FakeProcessResult => match ($what) {
+        'killed' => Process::result(exitCode: 137),
+        'says it is done, and is not' => Process::result(),
+        'never ends' => throw new ProcessTimedOutException(new TimedOut(new PhpProcess(''), TimedOut::TYPE_GENERAL), new ProcessResult(new PhpProcess(''))),
+    }]);
+    $this->post("/api/walks/{$this->walk->id}/photos", remark() + ['photo' => upload(cameraPicture(20, 20))], ['Accept' => 'application/json'])
+        ->assertUnprocessable()->assertJsonPath('errors.photo.0', 'This picture cannot be read. Take it again.');
+    $what === 'never ends' || Process::assertRan(fn (PendingProcess $process): bool => $process->timeout === 20 && in_array('memory_limit=448M', (array) $process->command, true));
+})->with(['killed', 'says it is done, and is not', 'never ends']);
 
 it('refuses a photo of a place that is not there', function (): void {
     $this->post("/api/walks/{$this->walk->id}/photos", remark(['row' => 30]) + ['photo' => upload(cameraPicture(20, 20))], ['Accept' => 'application/json'])

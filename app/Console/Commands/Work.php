@@ -16,15 +16,12 @@ final class Work extends Command
 
     protected $description = 'Work on what waits in the background, such as files that are imported';
 
-    /** Ends after so long, to be started anew with empty hands. */
-    private const LONGEST_SECONDS = 3600;
-
     public function handle(Pulse $pulse): int
     {
         // What a worker had that was killed is taken up at once: there is no other that could have it.
         Job::query()->whereNotNull('reserved_at')->update(['reserved_at' => null]);
         Queue::looping(static fn () => $pulse->beat());
 
-        return $this->call('queue:work', ['--sleep' => '0.3', '--tries' => '0', '--max-time' => self::LONGEST_SECONDS]);
+        return $this->call('queue:work', ['--sleep' => '0.3', '--tries' => '0']);
     }
 }

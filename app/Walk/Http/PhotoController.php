@@ -11,7 +11,7 @@ use App\Walk\Board\NewsQuery;
 use App\Walk\Photos\NotAPicture;
 use App\Walk\Photos\PhotoEvents;
 use App\Walk\Photos\PhotoFiles;
-use App\Walk\Photos\Picture;
+use App\Walk\Photos\PictureMaker;
 use App\Walk\TakeIntoWalk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -37,7 +37,8 @@ final class PhotoController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function store(Request $request, Walk $walk, TakeIntoWalk $take, PhotoFiles $files, NewsQuery $news): JsonResponse
+    #[OA\Response(response: 503, description: 'Too many pictures at once; send it again a little later', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
+    public function store(Request $request, Walk $walk, TakeIntoWalk $take, PictureMaker $maker, PhotoFiles $files, NewsQuery $news): JsonResponse
     {
         $request->validate(
             ['photo' => ['required', 'file', 'max:'.self::LARGEST_KILOBYTES]],
@@ -45,8 +46,8 @@ final class PhotoController extends Controller
         );
         $file = $request->file('photo')->getPathname();
         try {
-            // Read before the planter is held: that takes a while.
-            $picture = Picture::read($file);
+            // Made before the planter is held: that takes a while.
+            $picture = $maker->make($file);
         } catch (NotAPicture $refused) {
             throw ValidationException::withMessages(['photo' => $refused->getMessage()]);
         }

@@ -23,12 +23,16 @@ final readonly class OrphanPhotos
     /** @return int how many pictures, each with its thumbnail */
     public function remove(): int
     {
+        $long = now()->subHours(self::OLD_HOURS)->getTimestamp();
+        foreach ($this->files->isDirectory(PictureMaker::root()) ? $this->files->directories(PictureMaker::root()) : [] as $folder) {
+            $this->files->lastModified($folder) < $long && $this->files->deleteDirectory($folder);
+        }
         if (! $this->files->isDirectory(PhotoFiles::root())) {
             return 0;
         }
         $old = [];
         foreach ($this->files->allFiles(PhotoFiles::root()) as $file) {
-            if ($file->getMTime() < now()->subHours(self::OLD_HOURS)->getTimestamp()) {
+            if ($file->getMTime() < $long) {
                 $old[Str::before($file->getFilename(), '.')][] = $file->getPathname();
             }
         }

@@ -18,7 +18,7 @@ final readonly class PhotoEvents implements Kind
 {
     public function __construct(
         private Walk $walk,
-        private Picture $picture,
+        private MadePicture $picture,
         private PhotoFiles $files,
     ) {
     }
@@ -52,7 +52,8 @@ final readonly class PhotoEvents implements Kind
             'walk_id' => $this->walk->id,
             ...Photo::at($place),
             'file_sha256' => $fields->said('file'),
-            ...$this->picture->within(PhotoFiles::LONGEST)->size(),
+            'width' => $this->picture->width,
+            'height' => $this->picture->height,
             'taken_at' => $takenAt->toIso(),
         ];
     }

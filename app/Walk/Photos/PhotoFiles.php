@@ -12,18 +12,17 @@ final readonly class PhotoFiles
 {
     public const LONGEST = 1600;
 
-    private const LONGEST_THUMBNAIL = 320;
+    public const LONGEST_THUMBNAIL = 320;
 
     public function __construct(private Filesystem $files)
     {
     }
 
-    public function keep(string $id, int $planterId, Picture $picture): void
+    public function keep(string $id, int $planterId, MadePicture $picture): void
     {
-        $kept = $picture->within(self::LONGEST);
         $this->files->ensureDirectoryExists(dirname($this->path($id, $planterId, false)));
-        $this->files->replace($this->path($id, $planterId, true), $kept->within(self::LONGEST_THUMBNAIL)->jpeg());
-        $this->files->replace($this->path($id, $planterId, false), $kept->jpeg());
+        $this->files->replace($this->path($id, $planterId, true), $picture->thumbnail());
+        $this->files->replace($this->path($id, $planterId, false), $picture->picture());
     }
 
     public function pathOf(Photo $photo, bool $thumbnail): string

@@ -23,8 +23,14 @@ final readonly class Picture
     {
     }
 
-    /** @throws NotAPicture whatever the file is called, where its content is not a picture that is taken */
-    public static function read(string $path): self
+    /**
+     * By its head alone, before anything is unpacked.
+     *
+     * @return int its type, of IMAGETYPE_
+     *
+     * @throws NotAPicture whatever the file is called, where its content is not a picture that is taken
+     */
+    public static function mustBeTaken(string $path): int
     {
         $size = @getimagesize($path);
         if ($size === false || ! in_array($size[2], self::TYPES, true)) {
@@ -36,12 +42,20 @@ final readonly class Picture
         if (max($size[0], $size[1]) > self::LONGEST_FOR_WIDTH * min($size[0], $size[1])) {
             throw NotAPicture::because('too_long');
         }
-        $image = self::whole($path, $size[2]);
+
+        return $size[2];
+    }
+
+    /** @throws NotAPicture */
+    public static function read(string $path): self
+    {
+        $type = self::mustBeTaken($path);
+        $image = self::whole($path, $type);
         if ($image === false) {
             throw NotAPicture::because('broken_picture');
         }
 
-        return new self(self::upright($image, $path, $size[2]));
+        return new self(self::upright($image, $path, $type));
     }
 
     /** False also for a picture that breaks off: it would be kept with its rest in grey. */
@@ -76,18 +90,12 @@ final readonly class Picture
         return $scaled === false ? throw NotAPicture::because('broken_picture') : new self($scaled);
     }
 
-    /** @return array{width: int, height: int} */
-    public function size(): array
-    {
-        return ['width' => $this->width(), 'height' => $this->height()];
-    }
-
-    public function width(): int
+    private function width(): int
     {
         return imagesx($this->image);
     }
 
-    public function height(): int
+    private function height(): int
     {
         return imagesy($this->image);
     }

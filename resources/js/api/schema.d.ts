@@ -3894,6 +3894,15 @@ export interface operations {
             404: components["responses"]["NotFound"];
             409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
+            /** @description Too many pictures at once; send it again a little later */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refusal"];
+                };
+            };
         };
     };
     photo: {
