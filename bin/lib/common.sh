@@ -123,18 +123,21 @@ choose_user() {
     mkdir -p "$STATE" || fail "cannot write to $STATE. Set USTREL_DATA to a folder that you may write to."
     chmod 711 "$STATE"
     APP_USER=ustrel
+    AS_APP=(setpriv --reuid "$APP_USER" --regid "$APP_USER" --init-groups)
+    # A port below 1024 is otherwise root's alone.
+    if [ "${WEB_PORT:-1024}" -lt 1024 ]; then AS_APP+=(--inh-caps +net_bind_service --ambient-caps +net_bind_service); fi
+    AS_APP+=(--)
     local code=("$ROOT"/{artisan,app,bootstrap,config,core,database,lang,public,resources/views,routes,vendor})
     # Packages come as their makers packed them, some for their owner alone.
     if [ -n "$(as_app find "${code[@]}" ! -readable -print -quit 2>&1)" ]; then chmod -R a+rX "${code[@]}"; fi
     if ! as_app test -r "$ROOT/vendor/autoload.php" || ! as_app test -x "$STATE"; then
-        APP_USER=''
+        APP_USER='' AS_APP=()
         say "Ustrel runs as root: the user ustrel cannot read $ROOT or reach $STATE. Put both where it can, such as /opt and /var/lib."
     fi
 }
-as_app() { if [ -n "$APP_USER" ]; then setpriv --reuid "$APP_USER" --regid "$APP_USER" --init-groups "${APP_CAPS[@]}" -- "$@"; else "$@"; fi; }
-# A port below 1024 is otherwise root's alone.
-APP_CAPS=()
-may_bind_low() { APP_CAPS=(--inh-caps +net_bind_service --ambient-caps +net_bind_service); }
+# What stands before a command to run it as that user.
+AS_APP=()
+as_app() { "${AS_APP[@]}" "$@"; }
 
 # The folders of one running Ustrel, and the paths that Laravel writes to. Nobody else reads them.
 prepare_state() {

@@ -6,7 +6,8 @@ start_child() {
     local name=$1
     shift
     as_app touch "$STATE/log/$name.out"
-    as_app setsid "$@" >>"$STATE/log/$name.out" 2>&1 &
+    # Not through as_app: the process is to be the child itself and not a shell before it.
+    "${AS_APP[@]}" setsid "$@" >>"$STATE/log/$name.out" 2>&1 &
 }
 runs_as_root() { [ "$(id -u)" -eq 0 ] && [ -z "$APP_USER" ]; }
 

@@ -37,9 +37,18 @@ function dataFolder(): string
     return $folder;
 }
 
+/** Processes that have a data folder in what they were called with or in their surroundings, besides this one. */
 function runningIn(string $folder): string
 {
-    return trim((string) shell_exec('ps -eo args | grep '.escapeshellarg('['.$folder[0].']'.substr($folder, 1))));
+    $running = [];
+    foreach (glob('/proc/[0-9]*') ?: [] as $process) {
+        $told = strtr((string) @file_get_contents("{$process}/cmdline"), "\0", ' ');
+        if (basename($process) !== (string) getmypid() && $told !== '' && (str_contains($told, $folder) || str_contains((string) @file_get_contents("{$process}/environ"), "LARAVEL_STORAGE_PATH={$folder}/"))) {
+            $running[] = trim($told);
+        }
+    }
+
+    return implode("\n", $running);
 }
 
 /** Removes a data folder, also where its cluster belongs to the user postgres. */
@@ -229,6 +238,110 @@ it('is back within ten seconds whatever of it is killed, and takes over what a k
     $second->wait();
     expect(runningIn($folder))->toBe('');
     removeFolder($folder);
+});
+
+/** Asks the database of a data folder. */
+function asked(string $folder, string $sql): string
+{
+    $as = posix_geteuid() === 0 ? ['runuser', '-u', 'postgres', '--'] : [];
+    $psql = new Process([...$as, 'psql', '-qAtX', '-h', "{$folder}/pgrun", '-p', trim((string) file_get_contents("{$folder}/db_port")), '-U', 'postgres', '-d', 'ustrel', '-c', $sql], cwd: '/');
+    $psql->mustRun();
+
+    return trim($psql->getOutput());
+}
+
+it('loses nothing and doubles nothing whatever is killed while two people send everything there is', function (): void {
+    [$folder, $journals] = [dataFolder(), dataFolder()];
+    $settings = ['USTREL_DATA' => $folder, 'USTREL_PORT' => (string) freePort()];
+    $root = "http://127.0.0.1:{$settings['USTREL_PORT']}";
+    $run = function () use ($settings): Process {
+        $process = start($settings);
+        $process->setTimeout(3600);
+        $process->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
+
+        return $process;
+    };
+    $ustrel = $run();
+    $jar = "{$journals}/jar";
+    visit('GET', "{$root}/sanctum/csrf-cookie", [], $jar);
+    visit('POST', "{$root}/api/sign-in", ['email' => 'wren@tollgate.example', 'password' => 'tollgate-rows'], $jar);
+    $sheet = json_decode(visit('GET', "{$root}/api/spec-sheets", [], $jar)[2], true)[0]['id'];
+    $planter = json_decode(visit('POST', "{$root}/api/planters", ['farm' => 'Ardle', 'name' => 'Killed', 'row_count' => 8, 'spacing' => '30', 'spec_sheet_id' => $sheet], $jar)[2], true)['id'];
+    $walk = json_decode(visit('POST', "{$root}/api/planters/{$planter}/walks", ['kind' => 'pre_season', 'order' => 'row_by_row', 'cautions_acknowledged' => true], $jar)[2], true)['id'];
+    $clients = array_map(function (int $own) use ($root, $planter, $walk, $journals): Process {
+        $client = new Process([PHP_BINARY, __DIR__.'/kills/client.php', $root, (string) $planter, (string) $walk, (string) $own, "{$journals}/{$own}", dirname(__DIR__, 2).'/public/icon-192.png'], timeout: 3600);
+        $client->start();
+
+        return $client;
+    }, [1, 2]);
+
+    $pid = fn (string $file): int => (int) @file_get_contents("{$folder}/{$file}");
+    $childOf = fn (int $parent): int => (int) trim((string) shell_exec("pgrep -P {$parent} | shuf -n 1"));
+    $victims = [
+        'postmaster' => fn (): int => $pid('pg/postmaster.pid'),
+        'a backend' => fn (): int => (int) trim((string) shell_exec("pgrep -P {$pid('pg/postmaster.pid')} -f 'postgres: ustrel ustrel' | shuf -n 1")),
+        'php-fpm' => fn (): int => $pid('run/fpm.pid'),
+        'one of php-fpm' => fn (): int => $childOf($pid('run/fpm.pid')),
+        'nginx' => fn (): int => $pid('run/nginx.pid'),
+        'the worker' => fn (): int => $pid('run/worker.pid'),
+        'bin/start itself' => fn (): int => (int) $ustrel->getPid(),
+    ];
+    $slowest = [];
+    $kills = (int) (getenv('USTREL_KILLS') ?: 14);
+    for ($kill = 0; $kill < $kills; $kill++) {
+        usleep(random_int(300_000, 2_000_000));
+        $victim = array_keys($victims)[$kill % count($victims)];
+        $began = microtime(true);
+        if ($victim === 'bin/start itself') {
+            $ustrel->signal(SIGKILL);
+            $ustrel->wait();
+            $ustrel = $run();
+        } else {
+            exec("kill -9 {$victims[$victim]()} 2>&1");
+            // Nobody asks before the one that looks after them has had its turn.
+            usleep(2_100_000);
+        }
+        secondsUntilUp($root);
+        $slowest[$victim] = max($slowest[$victim] ?? 0.0, microtime(true) - $began);
+    }
+    touch("{$journals}/stop");
+    foreach ($clients as $client) {
+        $client->wait();
+        expect($client->getErrorOutput())->toBe('');
+    }
+    // Files that were taken in are worked on to their end.
+    for ($began = microtime(true); asked($folder, "SELECT count(*) FROM imports WHERE state IN ('waiting', 'looking', 'taking')") !== '0' && microtime(true) - $began < 120; sleep(1)) {
+    }
+
+    $said = array_map(fn (string $line): array => explode(' ', $line), [...file("{$journals}/1", FILE_IGNORE_NEW_LINES), ...file("{$journals}/2", FILE_IGNORE_NEW_LINES)]);
+    $counts = [];
+    foreach (['readings', 'notes', 'photos', 'ledger_events', 'acres_log'] as $table) {
+        $acknowledged = array_column(array_filter($said, fn (array $line): bool => $line[0] === $table), 1);
+        $ids = "'".implode("', '", $acknowledged)."'";
+        $counts[$table] = count($acknowledged);
+        expect($acknowledged)->not->toBe([], $table)
+            ->and((int) asked($folder, "SELECT count(*) FROM {$table} WHERE planter_id = {$planter} AND id IN ({$ids})"))->toBe(count($acknowledged), "{$table} acknowledged and lost");
+    }
+    expect(array_filter($said, fn (array $line): bool => $line[0] === 'refused'))->toBe([]);
+    $files = array_column(array_filter($said, fn (array $line): bool => $line[0] === 'file'), 2);
+    foreach ($files as $file) {
+        [$own, $number] = explode('-', $file);
+        expect(asked($folder, "SELECT count(*) || ' ' || count(DISTINCT field) FROM acres_log WHERE planter_id = {$planter} AND field LIKE 'Client {$own} file {$number} line %'"))->toBe('5000 5000', "file {$file}");
+    }
+    // Each photo has its two pictures, and no picture is without a photo but those that were being sent when all fell over.
+    foreach (array_column(array_filter($said, fn (array $line): bool => $line[0] === 'photos'), 1) as $photo) {
+        expect("{$folder}/storage/app/photos/{$planter}/{$photo}.jpg")->toBeFile()->and("{$folder}/storage/app/photos/{$planter}/{$photo}.thumb.jpg")->toBeFile();
+    }
+    exec('find '.escapeshellarg("{$folder}/storage/app")." -exec touch -d '2 days ago' {} +");
+    command($settings, 'ustrel:tidy');
+    expect(count(glob("{$folder}/storage/app/photos/{$planter}/*.jpg") ?: []))->toBe(2 * (int) asked($folder, "SELECT count(*) FROM photos WHERE planter_id = {$planter}"))
+        ->and(command($settings, 'ustrel:rebuild')->getOutput())->toContain('Equal:')
+        ->and(max($slowest))->toBeLessThan(10.0, json_encode($slowest));
+    fwrite(STDERR, "\n{$kills} kills; acknowledged ".json_encode($counts).', files of 5,000 lines '.count($files).'; back within s '.json_encode(array_map(fn (float $s): float => round($s, 1), $slowest))."\n");
+    $ustrel->signal(SIGTERM);
+    $ustrel->wait();
+    expect(runningIn($folder))->toBe('');
+    array_map(removeFolder(...), [$folder, $journals]);
 });
 
 it('is put into the care of systemd as it was started, and taken out again', function (): void {

@@ -27,9 +27,6 @@ final readonly class RunImport
     /** Lines that go into the record in one change. */
     private const SLICE = 2000;
 
-    /** Lines that the inbox is handed at a time. */
-    private const CHUNK = 500;
-
     /** Part changes can get into each other's way: all of a file go in at once. */
     private const MOST_CHANGES = 10_000;
 
@@ -204,16 +201,14 @@ final readonly class RunImport
     private function take(Lines $lines, Inbox $inbox, Planter $planter, Touched $touched, array $slice, Mapping $mapping, array $leaveOut, ImportReport $report): void
     {
         $intake = new Intake($lines, $inbox, $planter, $touched);
-        foreach (array_chunk($slice, self::CHUNK, true) as $chunk) {
-            $report->see(...array_column($chunk, 0));
-            self::eachRead(
-                array_diff_key($chunk, $leaveOut),
-                $mapping,
-                static fn (LineFields $fields, int $number, string $text): null => $intake->read($number, $fields, $text, $report),
-                $report,
-            );
-            $intake->take($report);
-        }
+        $report->see(...array_column($slice, 0));
+        self::eachRead(
+            array_diff_key($slice, $leaveOut),
+            $mapping,
+            static fn (LineFields $fields, int $number, string $text): null => $intake->read($number, $fields, $text, $report),
+            $report,
+        );
+        $intake->take($report);
         $intake->hold($report, self::MOST_IMPOSSIBLE);
     }
 
