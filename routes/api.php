@@ -22,6 +22,7 @@ use App\People\Http\SessionController;
 use App\People\Http\SetUpController;
 use App\Record\Backup\Http\BackupController;
 use App\Record\Import\Http\ImportController;
+use App\Record\Parcel\Http\ParcelController;
 use App\Spec\Http\SpecSheetController;
 use App\Walk\Board\Http\BoardController;
 use App\Walk\Board\Http\HistoryController;
@@ -71,6 +72,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
 
     Route::get('activity', ActivityController::class)->can('run');
     Route::get('backups', BackupController::class)->can('run');
+    Route::get('workshop/parcel', ParcelController::class)->can('run');
     Route::get('people', [PeopleController::class, 'index'])->can('run');
     Route::post('people/invitations', [InvitationController::class, 'store'])->can('run');
     Route::delete('people/invitations/{invitation}', [InvitationController::class, 'destroy'])->can('manage', 'invitation')->can('run');

@@ -39,13 +39,13 @@ abstract class FeatureTestCase extends TestCase
         return User::factory()->for(Workshop::factory()->state(['name' => $workshop]))->create()->refresh();
     }
 
-    protected function typicalSheet(string $type = 'vacuum'): SpecSheet
+    public function typicalSheet(string $type = 'vacuum'): SpecSheet
     {
         return SpecSheet::query()->whereNull('workshop_id')->where('type', $type)->firstOrFail();
     }
 
     /** Another person on a device of their own. */
-    protected function switchTo(User $user): static
+    public function switchTo(User $user): static
     {
         return $this->signedOut()->actingAs($user, 'web');
     }

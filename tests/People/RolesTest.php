@@ -31,7 +31,7 @@ const HELPER_MAY = [
     'POST api/walks/{walk}/finish', 'POST api/walks/{walk}/reopen', 'POST api/walks/{walk}/readings', 'GET api/walks/{walk}/news', 'POST api/walks/{walk}/notes', 'POST api/walks/{walk}/photos',
 ];
 const OWNER_ALONE_MAY = [
-    'GET api/activity', 'GET api/backups', 'GET api/people', 'POST api/people/invitations', 'DELETE api/people/invitations/{invitation}', 'PATCH api/people/{person}', 'POST api/people/{person}/reset-link', 'POST api/planters/{planter}/guests',
+    'GET api/activity', 'GET api/backups', 'GET api/workshop/parcel', 'GET api/people', 'POST api/people/invitations', 'DELETE api/people/invitations/{invitation}', 'PATCH api/people/{person}', 'POST api/people/{person}/reset-link', 'POST api/planters/{planter}/guests',
 ];
 
 it('lets each role do what is its own on every route, and nothing else', function (): void {

@@ -18,7 +18,7 @@ use Tests\ApiRoutes;
 /** Routes that are about the caller or the caller's own workshop, with nothing in the address to steal. */
 const OWN_ROUTES = [
     'POST api/sign-out', 'GET api/me', 'PATCH api/me', 'GET api/yard', 'GET api/spec-sheets', 'POST api/planters', 'GET api/workshop', 'PATCH api/workshop', 'GET api/part-types', 'POST api/part-types', 'GET api/packs', 'POST api/packs',
-    'PUT api/me/password', 'GET api/me/devices', 'DELETE api/me/devices', 'DELETE api/me/devices/{device}', 'GET api/people', 'GET api/activity', 'GET api/backups', 'POST api/people/invitations',
+    'PUT api/me/password', 'GET api/me/devices', 'DELETE api/me/devices', 'DELETE api/me/devices/{device}', 'GET api/people', 'GET api/activity', 'GET api/backups', 'GET api/workshop/parcel', 'POST api/people/invitations',
 ];
 
 it('knows every route: a new one has to be placed here or name what it is about', function (): void {

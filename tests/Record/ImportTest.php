@@ -234,12 +234,33 @@ it('stops at a press, keeps what is on record, and says so; what is over cannot 
     $this->postJson("{$planter}/{$id}/cancel")->assertConflict()->assertJsonPath('message', 'This import is over; there is nothing left to stop.');
 });
 
+it('tries again where the database was away for a moment, and says so in the end where it fails each time', function (): void {
+    Queue::fake();
+    $id = $this->actingAs($this->technician)->post("/api/planters/{$this->planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('a.csv', "Date,Field,Acres\n2025-04-28,A,5\n"), 'kind' => 'acres', 'mode' => 'good'])->json('import.id');
+    $isAway = true;
+    DB::listen(function (QueryExecuted $query) use (&$isAway): void {
+        if ($isAway && str_starts_with($query->sql, 'UPDATE planters SET revision')) {
+            throw new RuntimeException('server closed the connection unexpectedly');
+        }
+    });
+    expect(fn () => app(RunImport::class)($id))->toThrow(RuntimeException::class)
+        ->and(Import::query()->firstOrFail())->state->toBe(ImportState::Taking)->kept->toBe(0);
+    Import::query()->update(['starts' => 11]);
+    app(RunImport::class)($id);
+    expect(Import::query()->firstOrFail())->state->toBe(ImportState::Refused)->refused->toContain('Something went wrong');
+    Import::query()->update(['starts' => 0, 'state' => ImportState::Taking, 'refused' => null]);
+    $isAway = false;
+    app(ImportFiles::class)->keep(Import::query()->firstOrFail(), (string) tap(tempnam(sys_get_temp_dir(), 'ustrel'), fn (string $path) => file_put_contents($path, "Date,Field,Acres\n2025-04-28,A,5\n")));
+    app(RunImport::class)($id);
+    expect(Import::query()->firstOrFail())->state->toBe(ImportState::Done)->kept->toBe(1);
+});
+
 it('gives a file up that ends its worker again and again', function (): void {
     Queue::fake();
     $answer = $this->actingAs($this->technician)->post("/api/planters/{$this->planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('a.csv', "Date,Field,Acres\n2025-04-28,A,5\n"), 'kind' => 'acres', 'mode' => 'good']);
-    Import::query()->update(['starts' => 5]);
+    Import::query()->update(['starts' => 12]);
     app(RunImport::class)($answer->json('import.id'));
-    expect(Import::query()->firstOrFail())->state->toBe(ImportState::Refused)->refused->toContain('gave up on this file');
+    expect(Import::query()->firstOrFail())->state->toBe(ImportState::Refused)->refused->toContain('had to give up on this file');
 });
 
 it('holds no more of a file than a line at a time', function (): void {

@@ -18,9 +18,11 @@ final class Work extends Command
 
     public function handle(Pulse $pulse): int
     {
-        // What a worker had that was killed is taken up at once: there is no other that could have it.
-        Job::query()->whereNotNull('reserved_at')->update(['reserved_at' => null]);
-        Queue::looping(static fn () => $pulse->beat());
+        Queue::looping(static function () use ($pulse): void {
+            $pulse->beat();
+            // Who looks for work has none in hand, and there is no other worker: what is taken was by one that was killed or fell over.
+            Job::query()->whereNotNull('reserved_at')->update(['reserved_at' => null]);
+        });
 
         return $this->call('queue:work', ['--sleep' => '0.3', '--tries' => '0']);
     }

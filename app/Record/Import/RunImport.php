@@ -33,8 +33,8 @@ final readonly class RunImport
     /** More lines than these that cannot be true, and the file is another planter's. */
     private const MOST_IMPOSSIBLE = 100;
 
-    /** A file that ends its worker so often without getting on will do so again. */
-    private const MOST_STARTS = 5;
+    /** A file that ends its worker, or fails, so often without getting on will do so again. */
+    private const MOST_STARTS = 12;
 
     public function __construct(
         private Change $change,
@@ -63,6 +63,7 @@ final readonly class RunImport
     {
         // What the shop calls its own checks is asked for by who is signed in.
         Auth::setUser($import->user);
+        $this->giveUpWhereMemoryEnds($import);
         try {
             $report = $import->starts > self::MOST_STARTS ? throw RefusedFile::because('too_much') : $this->run($import);
             self::set($import, ['state' => ImportState::Done, 'kept' => $report->kept, 'left_out' => $report->bad + count($import->leave_out), 'report' => $report->sorted()->toArray()]);
@@ -71,9 +72,19 @@ final readonly class RunImport
         } catch (RefusedFile $refused) {
             self::set($import, ['state' => ImportState::Refused, 'refused' => $refused->getMessage(), 'report' => null]);
         } catch (Throwable $fault) {
-            report($fault);
-            self::set($import, ['state' => ImportState::Refused, 'refused' => __('error.fault'), 'report' => null]);
+            // A database that is away for a moment is back in the next: the job is tried again.
+            $import->starts >= self::MOST_STARTS ? self::set($import, ['state' => ImportState::Refused, 'refused' => __('error.fault'), 'report' => null]) : throw $fault;
         }
+    }
+
+    /** It would end there again. */
+    private function giveUpWhereMemoryEnds(Import $import): void
+    {
+        register_shutdown_function(static function () use ($import): void {
+            if ((error_get_last()['type'] ?? null) === E_ERROR) {
+                self::set($import, ['state' => ImportState::Refused, 'refused' => __('import.too_much'), 'report' => null]);
+            }
+        });
     }
 
     /** @throws RefusedFile */

@@ -15,6 +15,9 @@ final class TakeImport implements ShouldQueue
     /** Seconds. */
     public int $timeout = 3600;
 
+    /** Seconds until it is tried again where something was away, such as the database. */
+    public int $backoff = 2;
+
     public function __construct(private readonly int $import)
     {
     }

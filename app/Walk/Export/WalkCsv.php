@@ -78,7 +78,7 @@ final readonly class WalkCsv
     }
 
     /** A name that a spreadsheet would run as a formula is quoted with an apostrophe. */
-    private static function text(string $text): string
+    public static function text(string $text): string
     {
         return preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'{$text}" : $text;
     }

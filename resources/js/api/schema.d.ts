@@ -509,6 +509,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workshop/parcel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description All of the workshop as an open archive: a zip with JSON, CSV and pictures, which another installation takes in */
+        get: operations["packWorkshop"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/spec-sheets": {
         parameters: {
             query?: never;
@@ -3398,6 +3415,28 @@ export interface operations {
                     "application/json": components["schemas"]["Refusal"];
                 };
             };
+        };
+    };
+    packWorkshop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The archive */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            403: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
         };
     };
     specSheets: {

@@ -24,5 +24,26 @@ const megabytes = (bytes: number) => `${(bytes / 1_000_000).toLocaleString('en',
       Tried on {{ dateAndTime(backups.data.value.trial.at) }} by taking it back: all of it was there.
     </p>
     <p v-else-if="backups.data.value.newest" class="quiet">Every Sunday the newest is tried by taking it back.</p>
+    <div class="parcel">
+      <v-btn variant="outlined" size="large" href="/api/workshop/parcel" download>Take all of the shop out</v-btn>
+      <p class="quiet">
+        One zip with tables, sheets for any spreadsheet, and pictures; another Ustrel takes it in. Passwords and guests’
+        links stay here.
+      </p>
+    </div>
   </section>
 </template>
+
+<style scoped>
+.parcel {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+  margin-top: 12px;
+}
+.parcel p {
+  flex: 1 1 300px;
+  margin: 0;
+}
+</style>

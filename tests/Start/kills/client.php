@@ -34,7 +34,7 @@ $signIn = static function () use ($ask): void {
 };
 /** Until somebody answers who is not about to fall over. */
 $insist = static function (string $method, string $path, ?array $body, bool $isForm = false) use ($ask, $signIn): array {
-    for (;;) {
+    for (; ;) {
         [$status, $said] = $ask($method, $path, $body, $isForm);
         if ($status !== 0 && $status < 500 && $status !== 429 && $status !== 401 && $status !== 419) {
             return [$status, $said];

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record\Parcel;
+
+use App\Models\AcresEntry;
+use App\Models\Activity;
+use App\Models\Import;
+use App\Models\LedgerEvent;
+use App\Models\Note;
+use App\Models\OwnCheck;
+use App\Models\Pack;
+use App\Models\PartType;
+use App\Models\Photo;
+use App\Models\Planter;
+use App\Models\Reading;
+use App\Models\SpecSheet;
+use App\Models\User;
+use App\Models\Walk;
+use App\Models\Workshop;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Migrations\Migrator;
+
+/**
+ * What a parcel holds: a zip with about.json, one file of a JSON object a line for each table below, sheets in CSV for
+ * reading, and the pictures. Layout: docs/formats.md.
+ */
+final class Content
+{
+    public const FORMAT = 1;
+
+    public const ABOUT = 'about.json';
+
+    /**
+     * The tables in the order in which they can be filled, each with the columns that name something of another one.
+     *
+     * @var array<class-string<Model>, array<string, class-string<Model>>>
+     */
+    public const TABLES = [
+        Workshop::class => [],
+        SpecSheet::class => ['workshop_id' => Workshop::class, 'copied_from_id' => SpecSheet::class],
+        OwnCheck::class => ['workshop_id' => Workshop::class],
+        PartType::class => ['workshop_id' => Workshop::class],
+        Pack::class => ['workshop_id' => Workshop::class],
+        User::class => ['workshop_id' => Workshop::class, 'made_by' => User::class],
+        Planter::class => ['workshop_id' => Workshop::class, 'spec_sheet_id' => SpecSheet::class],
+        Walk::class => ['planter_id' => Planter::class, 'started_by' => User::class, 'finished_by' => User::class],
+        Reading::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        Note::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        Photo::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        LedgerEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class, 'part_type_id' => PartType::class],
+        AcresEntry::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        Import::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        Activity::class => ['workshop_id' => Workshop::class, 'causer_id' => User::class],
+    ];
+
+    /** What only this installation may know, or what it makes anew. */
+    public const LEFT_OUT = [
+        User::class => ['password', 'remember_token', 'link_sha256', 'link_expires_at', 'planter_id'],
+        Import::class => ['report', 'mapping'],
+    ];
+
+    /**
+     * Which lines of a table are the workshop's; what an event takes the place of comes before it.
+     *
+     * @param  class-string<Model>  $model
+     * @return string behind FROM, with the workshop's number for the mark
+     */
+    public static function whose(string $model): string
+    {
+        $table = self::table($model);
+
+        return match (true) {
+            $model === Workshop::class => 'workshops WHERE id = ?',
+            // Typical sheets that something of the workshop goes by come along by their names.
+            $model === SpecSheet::class => 'spec_sheets WHERE workshop_id = ? OR workshop_id IS NULL ORDER BY workshop_id NULLS FIRST, id',
+            // Guests come by links, which stay behind.
+            $model === User::class => "users WHERE workshop_id = ? AND role <> 'guest' ORDER BY id",
+            isset(self::TABLES[$model]['workshop_id']) => "{$table} WHERE workshop_id = ? ORDER BY id",
+            $model === Import::class => "imports WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) AND state = 'done' AND mode <> 'preview' ORDER BY id",
+            $model === Walk::class => 'walks WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY started_at, id',
+            default => "{$table} WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY recorded_at, id",
+        };
+    }
+
+    /** @param  class-string<Model>  $model */
+    public static function table(string $model): string
+    {
+        return (new $model)->getTable();
+    }
+
+    /** @param  class-string<Model>  $model */
+    public static function file(string $model): string
+    {
+        return 'tables/'.self::table($model).'.ndjson';
+    }
+
+    /** @return list<string> */
+    public static function migrations(Migrator $migrator): array
+    {
+        return array_values($migrator->getRepository()->getRan());
+    }
+}

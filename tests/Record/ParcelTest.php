@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\PartType;
+use App\Models\Planter;
+use App\Models\Role;
+use App\Models\User;
+use App\Models\Workshop;
+use App\People\GuestLinks;
+use App\Record\Parcel\PackWorkshop;
+use App\Record\Parcel\ParcelFailed;
+use App\Record\Parcel\UnpackWorkshop;
+use App\Spec\CopySpecSheet;
+use App\Spec\LoadTypicalSheets;
+use App\Walk\Photos\PhotoFiles;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+beforeEach(function (): void {
+    $this->parcel = sys_get_temp_dir().'/parcel-'.Str::uuid7().'.zip';
+});
+afterEach(function (): void {
+    @unlink($this->parcel);
+});
+
+/** A shop with something of every kind in it. */
+function fullShop(Tests\FeatureTestCase $test, User $owner): Planter
+{
+    $sheet = app(CopySpecSheet::class)($test->typicalSheet(), $owner);
+    $test->actingAs($owner)->postJson("/api/spec-sheets/{$sheet->id}/own-checks", ['name' => 'Dew on the glass', 'kind' => 'yes_no', 'station' => 'meter', 'sides' => 'one'])->assertCreated();
+    $type = PartType::factory()->create(['workshop_id' => $owner->workshop_id, 'name' => '=HYPERLINK("x")', 'price' => '38.50']);
+    $planter = $test->planter(['workshop_id' => $owner->workshop_id, 'spec_sheet_id' => $sheet->id, 'row_count' => 4, 'planting_start' => '2026-04-20']);
+    $test->record($planter, $test->fitting(1, '2025-03-01', ['part_type_id' => $type->id, 'cost' => 38.5]), $test->fitting(2, '2025-03-01'))->assertCreated();
+    $test->logAcres($planter, '2025-05-02', 120.25)->assertCreated();
+    $line = $test->acresOf($planter)['lines'][0];
+    $test->logAcres($planter, '2025-05-02', 130.5, ['supersedes' => $line['id']])->assertCreated();
+    $walk = $test->openWalk($planter);
+    $first = $test->reading(1, '14 3/4');
+    $test->send($walk, $first)->assertOk();
+    $test->send($walk, $test->reading(1, '14 11/16', ['supersedes' => $first['id'], 'confirmed' => true]), $test->reading(2, '14 7/8'))->assertOk();
+    $place = ['row' => 3, 'check' => 'gauge_bearing', 'side' => 'left', 'taken_at' => '2026-03-01T09:30:00.000Z'];
+    $test->postJson("/api/walks/{$walk->id}/notes", $place + ['id' => (string) Str::uuid7(), 'kind' => 'hard_joint', 'text' => 'Größe: seized'])->assertCreated();
+    $test->post("/api/walks/{$walk->id}/photos", $place + ['id' => (string) Str::uuid7(), 'photo' => UploadedFile::fake()->image('a.jpg', 60, 40)], ['Accept' => 'application/json'])->assertCreated();
+    $test->post("/api/planters/{$planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('past.csv', "Date,Row,Check,Side,Reading\n2024-03-02,1,opener_blade_diameter,left,14 15/16\n"), 'kind' => 'readings', 'mode' => 'good'])->assertStatus(202);
+    app(GuestLinks::class)->make($owner, $planter, 'Hollis Pell', 30);
+
+    return $planter;
+}
+
+/** @return array<string, mixed> what people see of a planter, without the numbers that differ from one installation to another */
+function seenOf(Tests\FeatureTestCase $test, User $owner, Planter $planter): array
+{
+    $test->switchTo($owner);
+    $seen = array_map(fn (string $what): mixed => $test->getJson("/api/planters/{$planter->id}/{$what}")->assertOk()->json(), ['board', 'ledger', 'acres', 'forecast', 'rows/1', 'walks']);
+    array_walk_recursive($seen, function (mixed &$value, int|string $key): void {
+        $value = in_array($key, ['id', 'part_type_id', 'spec_sheet_id', 'revision', 'as_of'], true) && ! is_string($value) || in_array($key, ['as_of', 'revision'], true) ? null : $value;
+    });
+
+    return $seen;
+}
+
+it('takes all of a workshop out as an open archive and brings it back elsewhere, seen as it was', function (): void {
+    $planter = fullShop($this, $this->technician);
+    $tables = ['spec_sheets', 'own_checks', 'part_types', 'planters', 'walks', 'readings', 'notes', 'photos', 'ledger_events', 'acres_log', 'imports', 'cells', 'fittings', 'forecasts', 'renewals', 'outlooks', 'walk_rows'];
+    $counts = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), array_combine($tables, $tables));
+    app(PackWorkshop::class)($this->technician->workshop, $this->parcel);
+    [$seen, $were] = [seenOf($this, $this->technician, $planter), $counts()];
+    $photo = DB::table('photos')->value('id');
+    $picture = fn (int $of): string => (string) file_get_contents(PhotoFiles::root()."/{$of}/{$photo}.jpg");
+    $ofShop = fn (int $workshop): array => [DB::table('packs')->where('workshop_id', $workshop)->count(), DB::table('activity_log')->where('workshop_id', $workshop)->whereNotNull('causer_id')->count()];
+    $had = ['picture' => $picture($planter->id), 'of the shop' => $ofShop($planter->workshop_id)];
+
+    $zip = new ZipArchive;
+    $zip->open($this->parcel);
+    expect($zip->getFromName('csv/part-changes.csv'))->toContain("\"'=HYPERLINK")
+        ->and($zip->getFromName('csv/readings.csv'))->toContain('14 11/16')
+        ->and($zip->getFromName('tables/users.ndjson'))->not->toContain('$2y$')->not->toContain('Hollis Pell')
+        ->and(json_decode((string) $zip->getFromName('about.json'), true)['counts'])->toMatchArray(['readings' => 4, 'acres_log' => 2, 'photos' => 1, 'users' => 1]);
+
+    // Another installation, with a shop of its own in it.
+    $this->signedOut();
+    DB::statement('TRUNCATE workshops, users, spec_sheets, jobs CASCADE');
+    app(LoadTypicalSheets::class)();
+    $neighbour = $this->technicianOf('Lowmoor Planter Services');
+    expect($this->artisan('ustrel:unpack-workshop', ['file' => $this->parcel]))->toBe(0);
+    $here = Planter::query()->firstOrFail();
+    $owner = User::query()->where('email', $this->technician->email)->firstOrFail();
+    expect($here->id)->not->toBe($planter->id)
+        ->and(seenOf($this, $owner, $here))->toEqual($seen)
+        ->and($counts())->toBe($were)
+        ->and($ofShop($here->workshop_id))->toBe($had['of the shop'])
+        ->and($picture($here->id))->toBe($had['picture'])
+        ->and($this->artisan('ustrel:rebuild'))->toBe(0)
+        ->and($this->switchTo($neighbour)->getJson("/api/planters/{$here->id}/board")->getStatusCode())->toBe(404)
+        // Nobody gets in by a password until an owner has chosen one.
+        ->and($this->signedOut()->postJson('/api/sign-in', ['email' => $owner->email, 'password' => 'secret-rows'])->getStatusCode())->toBe(422);
+
+    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, 'is here already');
+    DB::table('workshops')->where('id', $here->workshop_id)->update(['import_key' => (string) Str::uuid7()]);
+    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, "the address {$owner->email} already");
+    $owner->update(['email' => 'other@tollgate.example']);
+    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, 'is here already')
+        ->and(Workshop::query()->count())->toBe(2)
+        ->and($picture($here->id))->toBe($had['picture']);
+});
+
+it('takes in nothing that was altered, cut, is none, or is of another version, and says which', function (Closure $harm, string $why): void {
+    fullShop($this, $this->technician);
+    app(PackWorkshop::class)($this->technician->workshop, $this->parcel);
+    $this->signedOut();
+    DB::statement('TRUNCATE workshops, users, spec_sheets CASCADE');
+    app(LoadTypicalSheets::class)();
+    $harm($this->parcel);
+    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, $why)
+        ->and(Workshop::query()->count())->toBe(0)->and(User::query()->count())->toBe(0);
+})->with([
+    'cut' => [fn (string $file) => file_put_contents($file, substr((string) file_get_contents($file), 0, 900)), 'or it is cut'],
+    'something else' => [fn (string $file) => file_put_contents($file, 'rows and rows'), 'is no workshop packed by Ustrel'],
+    'a line altered' => [fn (string $file) => inZip($file, 'tables/readings.ndjson', fn (string $text): string => str_replace('14 7/8', '14 1/8', $text)), 'readings.ndjson in it is not what was packed'],
+    'a table left out' => [fn (string $file) => inZip($file, 'tables/notes.ndjson', fn (): null => null), 'notes.ndjson in it is not what was packed'],
+    'a later version' => [fn (string $file) => inZip($file, 'about.json', fn (string $text): string => str_replace('"migrations": [', '"migrations": ["2031_01_01_000000_more",', $text)), 'another version of Ustrel'],
+]);
+
+/** @param  Closure(string): (string|null)  $edit */
+function inZip(string $file, string $name, Closure $edit): void
+{
+    $zip = new ZipArchive;
+    $zip->open($file);
+    $edited = $edit((string) $zip->getFromName($name));
+    $edited === null ? $zip->deleteName($name) : $zip->addFromString($name, $edited);
+    $zip->close();
+}
+
+it('hands the archive to the owner alone, and notes it', function (): void {
+    fullShop($this, $this->technician);
+    $helper = User::factory()->for($this->technician->workshop)->create(['role' => Role::Technician])->refresh();
+    $this->switchTo($helper)->get('/api/workshop/parcel', ['Accept' => 'application/json'])->assertForbidden();
+    $answer = $this->switchTo($this->technician)->get('/api/workshop/parcel')->assertOk()->assertHeader('Content-Type', 'application/zip');
+    expect($answer->headers->get('Content-Disposition'))->toContain('tollgate-row-works-')
+        ->and(DB::table('activity_log')->where('description', 'exported')->count())->toBe(1);
+});
