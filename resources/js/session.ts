@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { api, body, Refusal, renewToken, speakAs } from './api/client'
 import type { Me } from './api/types'
 import { clearDevice, keep, owesSignOut, remembered } from './offline/remember'
+import { seal, unseal } from './offline/seal'
 
 /** Who is signed in on this device, and how they like it shown. */
 export const useSession = defineStore('session', () => {
@@ -26,6 +27,17 @@ export const useSession = defineStore('session', () => {
     me.value = person
   }
 
+  /** What somebody has waiting on the device is opened as they come. */
+  async function arrive(person: Me): Promise<void> {
+    become(person)
+    await unseal(person.id, person.seal).catch((error: unknown) => console.warn('Not opened', error))
+  }
+
+  /** And sealed as they go. */
+  async function leave(person: Me): Promise<void> {
+    await seal(person.id, person.seal).catch((error: unknown) => console.warn('Not sealed', error))
+  }
+
   /** Without a signal it is who was signed in last. */
   async function load(): Promise<void> {
     if (await owesSignOut.isOwed()) {
@@ -33,7 +45,7 @@ export const useSession = defineStore('session', () => {
       if (await owesSignOut.isOwed()) return
     }
     try {
-      become(await remembered('me', (signal) => body(api.GET('/api/me', { signal }))))
+      await arrive(await remembered('me', (signal) => body(api.GET('/api/me', { signal }))))
     } catch (error) {
       if (!(error instanceof Refusal && error.isSignedOut)) throw error
       become(null)
@@ -52,7 +64,8 @@ export const useSession = defineStore('session', () => {
         return ask()
       })
     await owesSignOut.settle()
-    become(person)
+    if (me.value !== null && me.value.id !== person.id) await leave(me.value)
+    await arrive(person)
     void keep('me', person)
   }
 
@@ -61,7 +74,10 @@ export const useSession = defineStore('session', () => {
 
   /** Without a signal too: the device forgets the person at once, and the server is told when it can be reached. */
   async function signOut(): Promise<void> {
-    if (me.value !== null) await clearDevice()
+    if (me.value !== null) {
+      await leave(me.value)
+      await clearDevice()
+    }
     await owesSignOut.owe()
     become(null)
     await tellSignedOut()

@@ -19,24 +19,12 @@ export const meForTest: Me = {
   units: 'in',
   theme: 'light',
   time_zone: 'America/Chicago',
+  seal: 'c2VhbA==',
 }
 
 export function signInForTest(units: 'in' | 'mm' = 'in'): void {
   setActivePinia(createPinia())
-  useSession().me = {
-    id: 1,
-    name: 'Wren',
-    email: 'wren@tollgate.example',
-    role: 'owner',
-    may: ['see', 'record', 'set', 'run'],
-    planter: null,
-    workshop: 'Tollgate Row Works',
-    is_demo: false,
-    currency: 'USD',
-    units,
-    theme: 'light',
-    time_zone: 'America/Chicago',
-  }
+  useSession().me = { ...meForTest, workshop: 'Tollgate Row Works', units }
 }
 
 const reason = (code: string) => ({ code, ref: 14.5 * IN, unit: 'mm' as const })

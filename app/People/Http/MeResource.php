@@ -10,7 +10,7 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /** @mixin User */
-#[OA\Schema(schema: 'Me', required: ['id', 'name', 'email', 'role', 'may', 'planter', 'workshop', 'is_demo', 'currency', 'time_zone', 'units', 'theme'], properties: [
+#[OA\Schema(schema: 'Me', required: ['id', 'name', 'email', 'role', 'may', 'planter', 'workshop', 'is_demo', 'currency', 'time_zone', 'units', 'theme', 'seal'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'email', description: 'null for a guest', type: 'string', nullable: true),
@@ -22,6 +22,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
     new OA\Property(property: 'time_zone', description: 'Of the workshop: days begin and end by it', type: 'string'),
     new OA\Property(property: 'units', type: 'string', enum: ['in', 'mm']),
+    new OA\Property(property: 'seal', description: 'Key by which the device seals what waits of this person when they sign out; Base64 of 32 bytes', type: 'string'),
     new OA\Property(property: 'theme', description: 'device: as the device has it', type: 'string', enum: ['device', 'light', 'dark']),
 ])]
 final class MeResource extends JsonResource
@@ -42,6 +43,7 @@ final class MeResource extends JsonResource
             'time_zone' => $this->workshop->time_zone,
             'units' => $this->units->value,
             'theme' => $this->theme,
+            'seal' => base64_encode(hash_hmac('sha256', "what waits of {$this->id}", (string) config('app.key'), true)),
         ];
     }
 }

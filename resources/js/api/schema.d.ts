@@ -1425,6 +1425,8 @@ export interface components {
             time_zone: string;
             /** @enum {string} */
             units: "in" | "mm";
+            /** @description Key by which the device seals what waits of this person when they sign out; Base64 of 32 bytes */
+            seal: string;
             /**
              * @description device: as the device has it
              * @enum {string}

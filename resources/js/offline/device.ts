@@ -33,14 +33,19 @@ export type Waiting<W extends What = What> = New<W> & { user: number; problem?: 
 
 export type Kept = Waiting & { order: number }
 
+/** What waits of a person who has left the device: nobody else can read it. */
+export type Sealed = { order: number; user: number; nonce: Uint8Array<ArrayBuffer>; data: ArrayBuffer }
+
 /** What this device keeps: answers of the server to show without a signal, and what waits to go up. */
 class Device extends Dexie {
   declare answers: EntityTable<{ key: string; value: unknown }, 'key'>
   declare waiting: EntityTable<Kept, 'order'>
+  declare sealed: EntityTable<Sealed, 'order'>
 
   constructor() {
     super('ustrel')
     this.version(1).stores({ answers: 'key', waiting: '++order, &id, user' })
+    this.version(2).stores({ sealed: 'order, user' })
   }
 }
 

@@ -46,8 +46,8 @@ export const useOutbox = defineStore('outbox', () => {
       watching?.unsubscribe()
       waiting.value = []
       if (user === undefined) return
-      watching = liveQuery(async () => ({ version, all: await device.waiting.toArray() })).subscribe({
-        next: (read) => read.version === version && take(read.all),
+      watching = liveQuery(async () => ({ version, ...(await read(user)) })).subscribe({
+        next: (now) => now.version === version && take(now),
         error: () => (notKept.value = true),
       })
     },
@@ -55,10 +55,15 @@ export const useOutbox = defineStore('outbox', () => {
     { immediate: true, flush: 'sync' },
   )
 
-  function take(all: Kept[]): void {
+  /** All that waits on the device, and how much of it is sealed for others. */
+  async function read(user: number): Promise<{ all: Kept[]; sealed: number }> {
+    return { all: await device.waiting.toArray(), sealed: await device.sealed.where('user').notEqual(user).count() }
+  }
+
+  function take({ all, sealed }: { all: Kept[]; sealed: number }): void {
     if (owner.value === undefined) return
     const own = all.filter((item) => item.user === owner.value)
-    ofOthers.value = all.length - own.length
+    ofOthers.value = all.length - own.length + sealed
     // What could not be written to the device is still in memory.
     const unwritten = waiting.value.filter((item) => !('order' in item) && !own.some(({ id }) => id === item.id))
     waiting.value = [...own, ...unwritten]
@@ -74,8 +79,8 @@ export const useOutbox = defineStore('outbox', () => {
     try {
       await device.transaction('rw', device.waiting, change)
       const now = ++version
-      const all = await device.waiting.toArray()
-      if (now === version) take(all)
+      const found = await read(owner.value ?? 0)
+      if (now === version) take(found)
     } catch {
       notKept.value = true
       void send()
