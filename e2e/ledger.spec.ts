@@ -221,6 +221,7 @@ test('two hundred field lines are imported, three of them bad', async ({ page })
     .setInputFiles({ name: 'fields.csv', mimeType: 'text/csv', buffer: Buffer.from(`\uFEFF${lines.join('\r\n')}`) })
   await expect(page.getByText('This very file was imported on')).toBeVisible()
   await expect(page.getByText('197 on record already')).toBeVisible()
+  await expect(page.getByText('197 lines kept')).toBeVisible()
 })
 
 test('a part type is added, and the lives of two are compared', async ({ page }) => {

@@ -20,6 +20,16 @@ async function findsNothingWrong(page: Page): Promise<void> {
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
 }
 
+test('an empty installation asks for what it needs', async ({ page }) => {
+  // What an installation says that nobody has set up; the rest is bin/start's own test.
+  await page.route('**/api/welcome', (route) => route.fulfill({ json: { is_set_up: false, is_demo: false } }))
+  await page.goto('/set-up#a-link')
+  await expect(page.getByLabel('Workshop', { exact: true })).toBeVisible()
+  await findsNothingWrong(page)
+  await page.getByRole('button', { name: 'Set it up' }).click()
+  await findsNothingWrong(page)
+})
+
 test('somebody is invited, joins as a helper, forgets the password, and is let in no more', async ({
   page,
   browser,

@@ -136,3 +136,41 @@ test('on a tablet of the shop nothing of one is left for the next, signed out wi
   await signInByHand(page, 'pim@tollgate.example')
   expect((await kept()).filter((key) => key.includes('board'))).toEqual([])
 })
+
+test('what waits of one is sealed for the next on the tablet, and goes up when its owner is back', async ({ page }) => {
+  await signInByHand(page)
+  const { planter } = await planterWithWalk(page, 'Left Behind', 4)
+  await page.goto(`/planters/${planter}/field`)
+  await expect(page.getByRole('heading', { name: 'Acres', exact: true })).toBeVisible()
+  await page.route('**/api/**', (route) => route.abort())
+  await page.getByLabel('What was planted').fill('62.5 ac, Hidden Field, popcorn')
+  await page.getByRole('button', { name: 'Log it' }).click()
+  await expect(page.getByText('1 waiting')).toBeVisible()
+  await page.getByRole('button', { name: 'You and your workshop' }).click()
+  await page.getByText('Sign out').click()
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
+  const onDevice = () =>
+    page.evaluate(
+      () =>
+        new Promise<string>((done) => {
+          const opening = indexedDB.open('ustrel')
+          opening.onsuccess = () => {
+            const tables = opening.result.transaction(['waiting', 'sealed'])
+            const waiting = tables.objectStore('waiting').getAll()
+            const sealed = tables.objectStore('sealed').getAll()
+            tables.oncomplete = () => done(`${JSON.stringify(waiting.result)} and ${sealed.result.length} sealed`)
+          }
+        }),
+    )
+  expect(await onDevice()).toBe('[] and 1 sealed')
+
+  await page.unroute('**/api/**')
+  await signInByHand(page, 'pim@tollgate.example')
+  await page.getByRole('button', { name: 'You and your workshop' }).click()
+  await expect(page.getByText('1 recorded by somebody else')).toBeVisible()
+  await page.getByText('Sign out').click()
+  await signInByHand(page)
+  await expect.poll(onDevice).toBe('[] and 0 sealed')
+  const acres = await call<{ lines: { field: string }[] }>(page, 'GET', `/api/planters/${planter}/acres`)
+  expect(acres.body.lines.map(({ field }) => field)).toEqual(['Hidden Field'])
+})

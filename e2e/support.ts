@@ -165,4 +165,7 @@ export const screens = [
   ['the spec sheets', () => '/spec-sheets'],
   ['a spec sheet', () => '/spec-sheets/1'],
   ['the shop', () => '/shop'],
+  ['people', () => '/people'],
+  ['who did what', () => '/activity'],
+  ['one’s account', () => '/account'],
 ] as const

@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { api, body, Refusal, renewToken, speakAs } from './api/client'
 import type { Me } from './api/types'
-import { clearDevice, keep, owesSignOut, remembered } from './offline/remember'
+import { clearDevice, keep, lastKept, owesSignOut, remembered } from './offline/remember'
 import { seal, unseal } from './offline/seal'
 
 /** Who is signed in on this device, and how they like it shown. */
@@ -48,6 +48,9 @@ export const useSession = defineStore('session', () => {
       await arrive(await remembered('me', (signal) => body(api.GET('/api/me', { signal }))))
     } catch (error) {
       if (!(error instanceof Refusal && error.isSignedOut)) throw error
+      // The session has ended meanwhile: who was here last has left.
+      const last = await lastKept<Me>('me')
+      if (last) await leave(last)
       become(null)
     }
   }

@@ -43,6 +43,13 @@ export async function keep(key: string, value: unknown): Promise<void> {
   }
 }
 
+/** What was heard last, without asking anybody. */
+export const lastKept = <T>(key: string): Promise<T | undefined> =>
+  device.answers.get(key).then(
+    (kept) => kept?.value as T | undefined,
+    () => undefined,
+  )
+
 /**
  * Forgets, when somebody signs out, all answers and pictures that are kept on the device. What waits to go up stays, for
  * when its owner signs in.
