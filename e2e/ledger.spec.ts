@@ -211,7 +211,7 @@ test('two hundred field lines are imported, three of them bad', async ({ page })
   await expect(page.getByText('197 good lines, 3 with something wrong.')).toBeVisible()
   for (const said of ['Line 61.', 'Line 121.', 'Line 181.']) await expect(page.getByText(said)).toBeVisible()
   await page.getByRole('button', { name: 'Import the 197 good lines' }).click()
-  await expect(page.getByRole('heading', { name: 'Imported' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Imported', exact: true })).toBeVisible()
   await page.getByRole('link', { name: 'See them' }).click()
   await expect(page.getByText('2025, 197 lines')).toBeVisible()
 

@@ -27,6 +27,8 @@ test('an empty installation asks for what it needs', async ({ page }) => {
   await expect(page.getByLabel('Workshop', { exact: true })).toBeVisible()
   await findsNothingWrong(page)
   await page.getByRole('button', { name: 'Set it up' }).click()
+  await expect(page.locator('.v-messages__message').first()).toBeVisible()
+  await expect(page.locator('.v-progress-circular')).toHaveCount(0)
   await findsNothingWrong(page)
 })
 
@@ -148,4 +150,54 @@ test('of forty guesses side by side five get an answer, and one invitation makes
   expect(joined.map(({ status }) => status).sort()).toEqual([201, 422, 422, 422, 422])
   const { body } = await call<{ people: { name: string }[] }>(page, 'GET', '/api/people')
   expect(body.people.filter(({ name }) => name === 'Fen')).toHaveLength(1)
+})
+
+test('of two owners who demote each other one stays, and what is taken back lets nobody in', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'sable@lowmoor.example')
+  const me = await call<{ id: number }>(page, 'GET', '/api/me')
+  const invite = async (role: string) => {
+    const made = await call<{ link: string }>(page, 'POST', '/api/people/invitations', { role })
+    return made.body.link.split('#')[1]
+  }
+  const second = await elsewhere(browser)
+  await second.request.get('/sanctum/csrf-cookie')
+  const join = (device: Page, link: string | undefined, email: string) =>
+    call<{ id: number }>(device, 'POST', '/api/invitations/accept', { link, name: 'Moss', email, password: PASSWORD })
+  const other = await join(second, await invite('owner'), 'moss@lowmoor.example')
+  expect(other.status).toBe(201)
+  for (let round = 0; round < 5; round++) {
+    const demote = (by: Page, whom: number, role: string) => call(by, 'PATCH', `/api/people/${whom}`, { role })
+    const [first, back] = await Promise.all([
+      demote(page, other.body.id, 'technician'),
+      demote(second, me.body.id, 'technician'),
+    ])
+    expect([first.status, back.status].filter((status) => status === 200)).toHaveLength(1)
+    const [winner, loser] = first.status === 200 ? [page, other.body.id] : [second, me.body.id]
+    expect((await demote(winner, loser, 'owner')).status).toBe(200)
+  }
+
+  for (let round = 0; round < 5; round++) {
+    const link = await invite('helper')
+    const { body } = await call<{ invitations: { id: number }[] }>(page, 'GET', '/api/people')
+    const id = Math.max(...body.invitations.map((one) => one.id))
+    const device = await elsewhere(browser)
+    await device.request.get('/sanctum/csrf-cookie')
+    const [joined, taken] = await Promise.all([
+      join(device, link, `late${round}@lowmoor.example`),
+      call(page, 'DELETE', `/api/people/invitations/${id}`),
+    ])
+    expect([
+      [201, 409],
+      [422, 204],
+    ]).toContainEqual([joined.status, taken.status])
+  }
+  // Who has left lets nobody in any more.
+  const open = await call<{ link: string }>(second, 'POST', '/api/people/invitations', { role: 'helper' })
+  await call(page, 'PATCH', `/api/people/${other.body.id}`, { is_active: false })
+  const late = await elsewhere(browser)
+  await late.request.get('/sanctum/csrf-cookie')
+  expect((await join(late, open.body.link.split('#')[1], 'toolate@lowmoor.example')).status).toBe(422)
 })

@@ -36,6 +36,10 @@ final readonly class EditPerson
                 throw ValidationException::withMessages([$letIn === false ? 'is_active' : 'role' => __('people.last_owner')]);
             }
             $held->save();
+            if (! $staysOwner) {
+                // Who lets nobody in any more has not let in those who have yet to come either.
+                $workshop->invitations()->open()->where('made_by', $held->id)->update(['withdrawn_at' => now()]);
+            }
             if ($held->deactivated_at !== null) {
                 $this->devices->endAll($held);
             }

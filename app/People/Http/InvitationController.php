@@ -16,6 +16,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
 #[OA\Schema(schema: 'Role', type: 'string', enum: Role::class)]
 #[OA\Schema(schema: 'NewLink', required: ['link', 'expires_at'], properties: [
@@ -50,9 +51,13 @@ final class InvitationController extends Controller
     #[OA\Parameter(name: 'invitation', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 204, description: 'Taken back')]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(response: 409, description: 'Somebody joined by it already', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
     public function destroy(Invitation $invitation): Response
     {
         Invitation::query()->whereKey($invitation->id)->whereNull('accepted_at')->whereNull('withdrawn_at')->update(['withdrawn_at' => now()]);
+        if ($invitation->refresh()->accepted_at !== null) {
+            throw new ConflictHttpException(__('people.invitation_accepted'));
+        }
 
         return response()->noContent();
     }

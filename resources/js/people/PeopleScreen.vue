@@ -18,6 +18,7 @@ import PersonLine from './PersonLine.vue'
 const session = useSession()
 const people = useQuery({ queryKey: ['people'], queryFn: () => body(api.GET('/api/people')), staleTime: 0 })
 const asks = ref<'invitation' | 'guest' | null>(null)
+const problem = ref('')
 const made = ref<(NewLink & { what: string }) | null>(null)
 
 function show(link: NewLink, what: string): void {
@@ -27,7 +28,12 @@ function show(link: NewLink, what: string): void {
 }
 
 async function withdraw(invitation: number): Promise<void> {
-  await api.DELETE('/api/people/invitations/{invitation}', { params: { path: { invitation } } })
+  problem.value = ''
+  try {
+    await api.DELETE('/api/people/invitations/{invitation}', { params: { path: { invitation } } })
+  } catch (error) {
+    problem.value = (error as Error).message
+  }
   await people.refetch()
 }
 
@@ -48,6 +54,7 @@ async function endGuest(person: number): Promise<void> {
       </div>
     </div>
     <load-problem :error="people.error.value" @again="people.refetch()" />
+    <p v-if="problem" class="change" role="alert">{{ problem }}</p>
     <template v-if="people.data.value">
       <section class="sheet">
         <h2>They work here</h2>
