@@ -286,23 +286,20 @@ it('loses nothing and doubles nothing whatever is killed while two people send e
         'the worker' => fn (): int => $pid('run/worker.pid'),
         'bin/start itself' => fn (): int => (int) $ustrel->getPid(),
     ];
-    $slowest = [];
     $kills = (int) (getenv('USTREL_KILLS') ?: 14);
     for ($kill = 0; $kill < $kills; $kill++) {
         usleep(random_int(300_000, 2_000_000));
         $victim = array_keys($victims)[$kill % count($victims)];
-        $began = microtime(true);
         if ($victim === 'bin/start itself') {
             $ustrel->signal(SIGKILL);
             $ustrel->wait();
             $ustrel = $run();
         } else {
             exec("kill -9 {$victims[$victim]()} 2>&1");
-            // Nobody asks before the one that looks after them has had its turn.
+            // The one that looks after them has its turn.
             usleep(2_100_000);
         }
-        secondsUntilUp($root);
-        $slowest[$victim] = max($slowest[$victim] ?? 0.0, microtime(true) - $began);
+        expect(secondsUntilUp($root))->toBeLessThan(10.0, $victim);
     }
     touch("{$journals}/stop");
     foreach ($clients as $client) {
@@ -328,6 +325,7 @@ it('loses nothing and doubles nothing whatever is killed while two people send e
         [$own, $number] = explode('-', $file);
         expect(asked($folder, "SELECT count(*) || ' ' || count(DISTINCT field) FROM acres_log WHERE planter_id = {$planter} AND field LIKE 'Client {$own} file {$number} line %'"))->toBe('5000 5000', "file {$file}");
     }
+    $waited = (float) max(array_column(array_filter($said, fn (array $line): bool => $line[0] === 'waited'), 1));
     // Each photo has its two pictures, and no picture is without a photo but those that were being sent when all fell over.
     foreach (array_column(array_filter($said, fn (array $line): bool => $line[0] === 'photos'), 1) as $photo) {
         expect("{$folder}/storage/app/photos/{$planter}/{$photo}.jpg")->toBeFile()->and("{$folder}/storage/app/photos/{$planter}/{$photo}.thumb.jpg")->toBeFile();
@@ -336,8 +334,9 @@ it('loses nothing and doubles nothing whatever is killed while two people send e
     command($settings, 'ustrel:tidy');
     expect(count(glob("{$folder}/storage/app/photos/{$planter}/*.jpg") ?: []))->toBe(2 * (int) asked($folder, "SELECT count(*) FROM photos WHERE planter_id = {$planter}"))
         ->and(command($settings, 'ustrel:rebuild')->getOutput())->toContain('Equal:')
-        ->and(max($slowest))->toBeLessThan(10.0, json_encode($slowest));
-    fwrite(STDERR, "\n{$kills} kills; acknowledged ".json_encode($counts).', files of 5,000 lines '.count($files).'; back within s '.json_encode(array_map(fn (float $s): float => round($s, 1), $slowest))."\n");
+        // Nobody at work went without an answer for longer.
+        ->and($waited)->toBeLessThan(10.0);
+    fwrite(STDERR, "\n{$kills} kills; acknowledged ".json_encode($counts).', files of 5,000 lines '.count($files).", longest without an answer {$waited} s\n");
     $ustrel->signal(SIGTERM);
     $ustrel->wait();
     expect(runningIn($folder))->toBe('');

@@ -37,7 +37,7 @@ const before = computed(() => (imports.value ?? []).filter((one) => isOver(one))
 
 const progressText = computed(() => {
   const lines = running.value?.progress?.lines
-  if (lines === undefined) return 'Reading …'
+  if (lines === undefined) return running.value?.import.state === 'waiting' ? 'Waits for its turn …' : 'Reading …'
   const done = running.value?.import.state === 'taking' ? 'taken in' : 'looked at'
   return `${lines.toLocaleString('en')} lines ${done}`
 })
@@ -290,6 +290,9 @@ input::file-selector-button {
 }
 .last {
   order: 1;
+}
+.v-progress-linear {
+  margin-top: 12px;
 }
 .before {
   order: 2;

@@ -103,3 +103,5 @@ for ($round = 0; ! is_file(dirname($journal).'/stop'); $round++) {
     [$status, $said] = $insist($method, $path, $body, $isForm);
     file_put_contents($journal, $status < 300 ? "{$kind} {$id}\n" : "refused {$kind} {$status} ".json_encode($said)."\n", FILE_APPEND);
 }
+// The longest time without an answer.
+file_put_contents($journal, sprintf("waited %.1f\n", $longest), FILE_APPEND);
