@@ -20,6 +20,8 @@ final class Speaks
     /** Those that bring their own words. */
     private const SPOKEN = [ValidationException::class, HttpResponseException::class, AuthorizationException::class];
 
+    private const NO_ROOM = '/No space left on device|out of free disk space|SQLSTATE\[53100\]/';
+
     private const WORDS = [
         401 => 'error.signed_out',
         404 => 'error.not_found',
@@ -28,6 +30,7 @@ final class Speaks
         429 => 'error.too_many',
         500 => 'error.fault',
         503 => 'error.busy',
+        507 => 'error.no_room',
     ];
 
     public static function inTheTechniciansWords(Exceptions $exceptions): void
@@ -46,6 +49,8 @@ final class Speaks
         $status = match (true) {
             $e instanceof AuthenticationException => 401,
             $e instanceof HttpExceptionInterface => $e->getStatusCode(),
+            // Of the database, or of a file; not for ever, so that what waits on a device goes on waiting.
+            preg_match(self::NO_ROOM, $e->getMessage()) === 1 => 507,
             default => 500,
         };
         $words = self::WORDS[$status] ?? null;

@@ -82,6 +82,9 @@ make_certificate() {
         -subj /CN=Ustrel -addext "subjectAltName=$names" -keyout "$folder/key.pem" -out "$folder/cert.pem"
 }
 
+# What is said under a key, for who speaks without the application.
+words() { php -r 'echo json_decode(file_get_contents($argv[1]), true)[$argv[2]];' "$ROOT/lang/en/record.json" "$1"; }
+
 nginx_start() {
     security_headers | as_app tee "$STATE/run/headers.conf" >/dev/null
     as_app mkdir -p "$STATE"/run/{body,fastcgi,proxy,uwsgi,scgi}
@@ -116,6 +119,9 @@ http {
         location = /sw.js { include $STATE/run/headers.conf; add_header Cache-Control no-cache; }
         location = /manifest.webmanifest { types { } default_type application/manifest+json; }
         location ~ /\\. { return 404; }
+        # By itself nginx fails only where it cannot put by what comes in.
+        error_page 500 = @no_room;
+        location @no_room { include $STATE/run/headers.conf; default_type application/json; return 507 '{"message": "$(words error.no_room)"}'; }
         location / { try_files \$uri /index.php?\$query_string; }
         location = /index.php {
             include /etc/nginx/fastcgi_params;

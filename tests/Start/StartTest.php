@@ -94,19 +94,20 @@ it('starts, answers, keeps data over a restart, and stops every child', function
 })->with(['Ctrl-C' => SIGINT, 'SIGTERM' => SIGTERM]);
 
 /**
- * @param  array<string, string>  $body
+ * @param  array<string, mixed>  $body  a form where there is a file in it
  * @return array{int, string, string} status, headers and body
  */
 function visit(string $method, string $url, array $body, string $jar): array
 {
     $curl = curl_init($url);
     $root = implode('/', array_slice(explode('/', $url), 0, 3));
+    $isForm = array_filter($body, is_object(...)) !== [];
     preg_match('/XSRF-TOKEN\t(\S+)/', is_file($jar) ? (string) file_get_contents($jar) : '', $token);
     curl_setopt_array($curl, [
         CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0,
         CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar,
-        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: {$root}/", 'X-XSRF-TOKEN: '.rawurldecode($token[1] ?? '')],
-    ] + ($body === [] ? [] : [CURLOPT_POSTFIELDS => json_encode($body)]));
+        CURLOPT_HTTPHEADER => ['Accept: application/json', "Referer: {$root}/", 'X-XSRF-TOKEN: '.rawurldecode($token[1] ?? ''), ...($isForm ? [] : ['Content-Type: application/json'])],
+    ] + ($body === [] ? [] : [CURLOPT_POSTFIELDS => $isForm ? $body : json_encode($body)]));
     $answer = (string) curl_exec($curl);
     $length = curl_getinfo($curl, CURLINFO_HEADER_SIZE);
     [$status, $headers] = [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), substr($answer, 0, $length)];
@@ -342,6 +343,51 @@ it('loses nothing and doubles nothing whatever is killed while two people send e
     expect(runningIn($folder))->toBe('');
     array_map(removeFolder(...), [$folder, $journals]);
 });
+
+it('refuses in words where the disk is full, leaves nothing half, and goes on once there is room', function (): void {
+    $folder = dataFolder();
+    (new Process(['mount', '-t', 'tmpfs', '-o', 'size=260m,mode=711', 'tmpfs', $folder]))->mustRun();
+    $settings = ['USTREL_DATA' => $folder, 'USTREL_PORT' => (string) freePort()];
+    $root = "http://127.0.0.1:{$settings['USTREL_PORT']}";
+    $jar = sys_get_temp_dir().'/jar-'.bin2hex(random_bytes(4));
+    $ustrel = start($settings);
+    $ustrel->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
+    visit('GET', "{$root}/sanctum/csrf-cookie", [], $jar);
+    visit('POST', "{$root}/api/sign-in", ['email' => 'wren@tollgate.example', 'password' => 'tollgate-rows'], $jar);
+    $yard = json_decode(visit('GET', "{$root}/api/yard", [], $jar)[2], true);
+    [$planter, $walk] = [$yard[0]['id'], collect($yard)->pluck('open_walk.id')->filter()->first() ?? json_decode(visit('GET', "{$root}/api/planters/{$yard[0]['id']}/walks", [], $jar)[2], true)[0]['id']];
+    $photo = ['id' => '0198b0c0-0000-7000-8000-00000000f011', 'row' => '1', 'check' => 'seed_tube', 'side' => 'centre', 'taken_at' => gmdate('Y-m-d\TH:i:s.000\Z')];
+    $send = fn (): array => visit('POST', "{$root}/api/walks/{$walk}/photos", $photo + ['photo' => new CURLFile(dirname(__DIR__, 2).'/public/icon-192.png', 'image/png', 'a.png')], $jar);
+    $acres = fn (int $n): array => ['id' => sprintf('0198b0c0-0000-7000-8000-%012d', $n), 'day' => '2025-05-02', 'field' => 'Long Field', 'acres' => 5];
+    $pictures = fn (): int => (int) trim((string) shell_exec('find '.escapeshellarg("{$folder}/storage/app").' -name "*.jpg" | wc -l'));
+    $before = $pictures();
+
+    // All that is left is taken by something else.
+    $filler = new Process(['dd', 'if=/dev/zero', "of={$folder}/filler", 'bs=64k']);
+    $filler->run();
+    [$status, , $said] = $send();
+    expect($status)->toBe(507)->and($said)->toContain('no room left on its disk')->and($pictures())->toBe($before)
+        ->and(asked($folder, "SELECT count(*) FROM photos WHERE id = '{$photo['id']}'"))->toBe('0');
+    file_put_contents("{$jar}.csv", "Date,Field,Acres\n".str_repeat("2025-04-28,Field,5\n", 50_000));
+    [$status, , $said] = visit('POST', "{$root}/api/planters/{$planter}/imports", ['file' => new CURLFile("{$jar}.csv", 'text/csv', 'a.csv'), 'kind' => 'acres', 'mode' => 'good'], $jar);
+    expect($status)->toBe(507)->and($said)->toContain('no room left on its disk')->and(glob("{$folder}/storage/app/imports/*.csv") ?: [])->toBe([]);
+    $backup = command($settings, 'ustrel:backup');
+    expect($backup->getExitCode())->toBe(1)->and($backup->getOutput().$backup->getErrorOutput())->toMatch('/room|could not be written/i')
+        ->and(glob("{$folder}/storage/backups/{,.}*.{backup,part}", GLOB_BRACE) ?: [])->toBe([]);
+    // What the database has room for it takes, and what it took is there.
+    $taken = array_filter(range(1, 20), fn (int $n): bool => visit('POST', "{$root}/api/planters/{$planter}/acres", $acres($n), $jar)[0] === 201);
+
+    unlink("{$folder}/filler");
+    expect(secondsUntilUp($root))->toBeLessThan(10.0)
+        ->and($send()[0])->toBe(201)
+        ->and((int) asked($folder, "SELECT count(*) FROM acres_log WHERE id::text LIKE '0198b0c0-0000-7000-8000-%'"))->toBe(count($taken))
+        ->and(command($settings, 'ustrel:rebuild')->getOutput())->toContain('Equal:');
+    $ustrel->signal(SIGTERM);
+    $ustrel->wait();
+    (new Process(['umount', $folder]))->mustRun();
+    array_map(unlink(...), glob("{$jar}*") ?: []);
+    removeFolder($folder);
+})->skip(posix_geteuid() !== 0, 'A small disk can be made by root alone.');
 
 it('is put into the care of systemd as it was started, and taken out again', function (): void {
     $folder = dataFolder();

@@ -7,6 +7,8 @@ namespace App\Console\Commands;
 use App\Walk\Photos\NotAPicture;
 use App\Walk\Photos\PhotoFiles;
 use App\Walk\Photos\Picture;
+use App\Walk\Photos\PictureMaker;
+use ErrorException;
 use Illuminate\Console\Command;
 use Illuminate\Filesystem\Filesystem;
 
@@ -26,8 +28,12 @@ final class MakePicture extends Command
         } catch (NotAPicture) {
             return self::FAILURE;
         }
-        $files->put("{$this->argument('into')}/thumbnail.jpg", $picture->within(PhotoFiles::LONGEST_THUMBNAIL)->jpeg());
-        $files->put("{$this->argument('into')}/picture.jpg", $picture->jpeg());
+        try {
+            $files->put("{$this->argument('into')}/thumbnail.jpg", $picture->within(PhotoFiles::LONGEST_THUMBNAIL)->jpeg());
+            $files->put("{$this->argument('into')}/picture.jpg", $picture->jpeg());
+        } catch (ErrorException) {
+            return PictureMaker::NO_ROOM;
+        }
 
         return self::SUCCESS;
     }

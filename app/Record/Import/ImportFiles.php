@@ -6,6 +6,7 @@ namespace App\Record\Import;
 
 use App\Models\Import;
 use Illuminate\Filesystem\Filesystem;
+use Throwable;
 
 /** Files that were sent to be imported, until what was to become of them has. */
 final readonly class ImportFiles
@@ -20,7 +21,13 @@ final readonly class ImportFiles
     public function keep(Import $import, string $path): void
     {
         $this->files->ensureDirectoryExists(self::root(), 0700);
-        $this->files->copy($path, $this->pathOf($import)) ?: throw RefusedFile::because('no_room');
+        try {
+            $this->files->copy($path, $this->pathOf($import));
+        } catch (Throwable $noRoom) {
+            $this->remove($import);
+
+            throw $noRoom;
+        }
     }
 
     public function pathOf(Import $import): string

@@ -23,6 +23,9 @@ final readonly class PictureMaker
 
     private const LONGEST_SECONDS = 20;
 
+    /** What the process ends with where the disk is full. */
+    public const NO_ROOM = 28;
+
     /** For one's turn; later it is to be sent again. */
     private const LONGEST_WAIT_SECONDS = 30;
 
@@ -43,6 +46,11 @@ final readonly class PictureMaker
             $made = null;
         } finally {
             fclose($turn);
+        }
+        if ($made !== null && $made->exitCode() === self::NO_ROOM) {
+            $this->files->deleteDirectory($folder);
+
+            throw new RuntimeException('No space left on device');
         }
         $size = $made?->successful() ? @getimagesize("{$folder}/picture.jpg") : false;
         if ($size === false) {

@@ -10,11 +10,9 @@ use App\Models\ImportState;
 use App\Models\Planter;
 use App\Record\Import\ImportMode;
 use App\Record\Import\ImportProgress;
-use App\Record\Import\RefusedFile;
 use App\Record\Import\StartImport;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
@@ -48,11 +46,7 @@ final class ImportController extends Controller
     public function store(ImportRequest $request, Planter $planter, StartImport $start): JsonResponse
     {
         $upload = $request->file('file');
-        try {
-            $import = $start($planter, $this->user($request), $upload->getRealPath(), $upload->getClientOriginalName(), $request->kind(), $request->mode(), $request->mapping(), $request->leaveOut());
-        } catch (RefusedFile $refused) {
-            throw ValidationException::withMessages(['file' => $refused->getMessage()]);
-        }
+        $import = $start($planter, $this->user($request), $upload->getRealPath(), $upload->getClientOriginalName(), $request->kind(), $request->mode(), $request->mapping(), $request->leaveOut());
 
         return $this->now($planter, $import, 202);
     }
