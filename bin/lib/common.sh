@@ -21,12 +21,13 @@ as_root() {
     fi
 }
 
-# Runs a quiet step; when it fails, shows its last lines and one line that says what to do.
+# Runs a quiet step; when it fails, shows what it names as the error, its last lines, and one line that says what to do.
 step() {
     local what=$1 advice=$2 log
     shift 2
     log=$(mktemp)
     if ! "$@" >"$log" 2>&1; then
+        head -n -20 "$log" | grep -m 3 -E 'ERROR|SQLSTATE|Exception' >&2 || true
         tail -n 20 "$log" >&2
         rm -f "$log"
         fail "$what failed. $advice"

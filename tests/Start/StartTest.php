@@ -41,12 +41,15 @@ function dataFolder(): string
 function runningIn(string $folder): string
 {
     $running = [];
+    // A process may be gone between the list and the look.
+    set_error_handler(static fn (): true => true);
     foreach (glob('/proc/[0-9]*') ?: [] as $process) {
-        $told = strtr((string) @file_get_contents("{$process}/cmdline"), "\0", ' ');
-        if (basename($process) !== (string) getmypid() && $told !== '' && (str_contains($told, $folder) || str_contains((string) @file_get_contents("{$process}/environ"), "LARAVEL_STORAGE_PATH={$folder}/"))) {
+        $told = strtr((string) file_get_contents("{$process}/cmdline"), "\0", ' ');
+        if (basename($process) !== (string) getmypid() && $told !== '' && (str_contains($told, $folder) || str_contains((string) file_get_contents("{$process}/environ"), "LARAVEL_STORAGE_PATH={$folder}/"))) {
             $running[] = trim($told);
         }
     }
+    restore_error_handler();
 
     return implode("\n", $running);
 }
@@ -342,6 +345,32 @@ it('loses nothing and doubles nothing whatever is killed while two people send e
     $ustrel->wait();
     expect(runningIn($folder))->toBe('');
     array_map(removeFolder(...), [$folder, $journals]);
+});
+
+it('puts by what there is before an update, and says how to go on where one fails', function (): void {
+    $folder = dataFolder();
+    $settings = ['USTREL_DATA' => $folder, 'USTREL_PORT' => (string) freePort()];
+    $run = function (string ...$sql) use ($settings, $folder): void {
+        $ustrel = start($settings, '--own');
+        $ustrel->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
+        array_map(fn (string $one): string => asked($folder, $one), $sql);
+        $ustrel->signal(SIGTERM);
+        $ustrel->wait();
+    };
+    $forget = "DELETE FROM migrations WHERE migration = '2026_11_30_000012_work_in_the_background'";
+    // As an earlier version left it.
+    $run('DROP TABLE jobs', 'ALTER TABLE imports DROP state, DROP mode, DROP mapping, DROP leave_out, DROP line, DROP starts, DROP report, DROP refused', $forget);
+    expect(glob("{$folder}/storage/backups/before-updates/*.backup"))->toBe([]);
+    $run();
+    expect(glob("{$folder}/storage/backups/before-updates/*.backup"))->toHaveCount(1);
+    // One that cannot be: its tables are there already.
+    $run($forget);
+    $fails = start($settings, '--own');
+    expect($fails->wait())->toBe(1)
+        ->and($fails->getErrorOutput())->toContain('already exists')->toContain('The data are as they were before it, and put by in')
+        ->and(glob("{$folder}/storage/backups/before-updates/*.backup"))->toHaveCount(2)
+        ->and(runningIn($folder))->toBe('');
+    removeFolder($folder);
 });
 
 it('refuses in words where the disk is full, leaves nothing half, and goes on once there is room', function (): void {
