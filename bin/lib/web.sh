@@ -184,7 +184,7 @@ runs() {
 end_rest() {
     local pid
     pid=$(cat "$STATE/run/$1.pid" 2>/dev/null) && [ -n "$pid" ] || return 0
-    if ps -o args= --ppid "$pid" -p "$pid" -g "$pid" 2>/dev/null | grep -qE 'nginx|php-fpm|artisan'; then as_app kill -KILL -- "-$pid" 2>/dev/null || true; fi
+    if ps -o args= --ppid "$pid" -p "$pid" -g "$pid" 2>/dev/null | grep -qE 'nginx|php-fpm|artisan'; then kill -KILL -- "-$pid" 2>/dev/null || true; fi
     rm -f "$STATE/run/$1.pid"
 }
 
