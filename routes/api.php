@@ -47,6 +47,7 @@ Route::pattern('pack', '[0-9]{1,18}');
 Route::pattern('partType', '[0-9]{1,18}');
 Route::pattern('person', '[0-9]{1,18}');
 Route::pattern('invitation', '[0-9]{1,18}');
+Route::pattern('import', '[0-9]{1,18}');
 
 Route::get('welcome', [SetUpController::class, 'show']);
 Route::middleware(NeedsSession::class)->group(function (): void {

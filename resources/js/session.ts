@@ -29,8 +29,8 @@ export const useSession = defineStore('session', () => {
 
   /** What somebody has waiting on the device is opened as they come. */
   async function arrive(person: Me): Promise<void> {
-    become(person)
     await unseal(person.id, person.seal).catch((error: unknown) => console.warn('Not opened', error))
+    become(person)
   }
 
   /** And sealed as they go. */
@@ -77,12 +77,14 @@ export const useSession = defineStore('session', () => {
 
   /** Without a signal too: the device forgets the person at once, and the server is told when it can be reached. */
   async function signOut(): Promise<void> {
-    if (me.value !== null) {
-      await leave(me.value)
+    const person = me.value
+    // First: what is sealed in the following is no other tab's doing.
+    become(null)
+    if (person !== null) {
+      await leave(person)
       await clearDevice()
     }
     await owesSignOut.owe()
-    become(null)
     await tellSignedOut()
   }
 

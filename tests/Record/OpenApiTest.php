@@ -140,7 +140,7 @@ it('answers as the OpenAPI document says about spec sheets', function (): void {
 
 it('notices an answer that the document does not describe', function (): void {
     $schema = new OpenApiSchema;
-    $me = ['id' => 1, 'name' => 'W', 'email' => 'w@example.test', 'role' => 'owner', 'may' => ['see'], 'planter' => null, 'workshop' => 'T', 'is_demo' => false, 'currency' => 'USD', 'time_zone' => 'UTC', 'units' => 'in', 'theme' => 'light'];
+    $me = ['id' => 1, 'name' => 'W', 'email' => 'w@example.test', 'role' => 'owner', 'may' => ['see'], 'planter' => null, 'workshop' => 'T', 'is_demo' => false, 'currency' => 'USD', 'time_zone' => 'UTC', 'units' => 'in', 'theme' => 'light', 'seal' => 'c2VhbA=='];
     expect($schema->faults('get', '/api/me', 200, $me))->toBe([])
         ->and($schema->faults('get', '/api/me', 200, ['units' => 'ell'] + $me))->toBe(['$.units is "ell", not one of in, mm'])
         ->and($schema->faults('get', '/api/me', 200, ['id' => '1'] + $me))->toBe(['$.id is "1", not integer'])

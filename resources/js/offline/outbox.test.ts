@@ -190,6 +190,27 @@ describe('the outbox', () => {
     await settled(() => expect(outbox.waiting.map((item) => item.id)).toEqual(['mine']))
   })
 
+  it('asks to sign in where another tab has sealed what waits, and does not look as if it had gone up', async () => {
+    serve(503)
+    const session = useSession()
+    const outbox = useOutbox()
+    await outbox.add(reading('mine'))
+    await settled(async () => expect(await device.waiting.count()).toBe(1))
+    const [item] = await device.waiting.toArray()
+    await device.transaction('rw', device.waiting, device.sealed, async () => {
+      await device.sealed.put({
+        order: item?.order ?? 0,
+        user: wren.id,
+        nonce: new Uint8Array(12),
+        data: new ArrayBuffer(1),
+      })
+      await device.waiting.clear()
+    })
+    await settled(() => expect(session.lapsed).toBe(true))
+    expect(outbox.waiting.map(({ id }) => id)).toEqual(['mine'])
+    await device.sealed.clear()
+  })
+
   it('does not try for ever what is refused outright, and drops it only when told', async () => {
     const sent = serve(404)
     const outbox = useOutbox()

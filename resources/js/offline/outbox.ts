@@ -55,13 +55,22 @@ export const useOutbox = defineStore('outbox', () => {
     { immediate: true, flush: 'sync' },
   )
 
-  /** All that waits on the device, and how much of it is sealed for others. */
-  async function read(user: number): Promise<{ all: Kept[]; sealed: number }> {
-    return { all: await device.waiting.toArray(), sealed: await device.sealed.where('user').notEqual(user).count() }
+  type Found = { all: Kept[]; sealed: number; isSealed: boolean }
+
+  /** All that waits on the device, how much is sealed for others, and whether anything of the user's own is. */
+  async function read(user: number): Promise<Found> {
+    const sealed = await device.sealed.toArray()
+    const others = sealed.filter((item) => item.user !== user).length
+    return { all: await device.waiting.toArray(), sealed: others, isSealed: others < sealed.length }
   }
 
-  function take({ all, sealed }: { all: Kept[]; sealed: number }): void {
+  function take({ all, sealed, isSealed }: Found): void {
     if (owner.value === undefined) return
+    if (isSealed) {
+      // Signed out in another tab, which sealed what waits here too: it is not to look as if it had gone up.
+      session.lapsed = true
+      return
+    }
     const own = all.filter((item) => item.user === owner.value)
     ofOthers.value = all.length - own.length + sealed
     // What could not be written to the device is still in memory.

@@ -30,8 +30,6 @@ it('leaves nothing of a person to be read on the device, and gives it back in it
   expect(kept).toHaveLength(2)
   for (const { data } of kept) expect(new TextDecoder().decode(data)).not.toContain('seized')
 
-  await unseal(1, IDRIS)
-  expect(await device.sealed.count()).toBe(2)
   await unseal(1, WREN)
   expect(await device.sealed.count()).toBe(0)
   const after = await device.waiting.toArray()
@@ -46,4 +44,12 @@ it('leaves things as they are where the browser cannot seal', async () => {
   await device.waiting.add(note('first', 1))
   await seal(1, WREN)
   expect(await device.waiting.count()).toBe(1)
+})
+
+it('keeps what another key has sealed, as nobody’s', async () => {
+  await device.waiting.add(note('first', 1))
+  await seal(1, IDRIS)
+  await unseal(1, WREN)
+  expect((await device.sealed.toArray()).map(({ user }) => user)).toEqual([0])
+  expect(await device.waiting.count()).toBe(0)
 })

@@ -4,6 +4,7 @@ import { isOf } from './kinds'
 /** What GCM asks for. */
 const NONCE_BYTES = 12
 const LENGTH_BYTES = 4
+const NOBODY = 0
 
 type Bytes = Uint8Array<ArrayBuffer>
 
@@ -30,14 +31,17 @@ export async function seal(user: number, secret: string): Promise<void> {
   })
 }
 
-/** Opens what was sealed, for its owner; what another key had sealed stays as it is. */
+/** Opens what was sealed, for its owner; what another key had sealed stays, as nobody's that is known here. */
 export async function unseal(user: number, secret: string): Promise<void> {
   const sealed = await device.sealed.where('user').equals(user).toArray()
   const key = sealed.length === 0 ? null : await keyOf(secret)
   if (key === null) return
   for (const { order, nonce, data } of sealed) {
     const bytes = await crypto.subtle.decrypt({ name: 'AES-GCM', iv: nonce }, key, data).catch(() => null)
-    if (bytes === null) continue
+    if (bytes === null) {
+      await device.sealed.update(order, { user: NOBODY })
+      continue
+    }
     const item = unpacked(new Uint8Array(bytes))
     await device.transaction('rw', device.waiting, device.sealed, async () => {
       await device.waiting.put(item)

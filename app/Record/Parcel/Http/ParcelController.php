@@ -16,6 +16,9 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 
 final class ParcelController extends Controller
 {
+    /** Seconds; nginx waits for two minutes. A shop that takes longer is packed by ustrel:pack-workshop. */
+    private const LONGEST = 110;
+
     #[OA\Get(path: '/api/workshop/parcel', operationId: 'packWorkshop', description: 'All of the workshop as an open archive: a zip with JSON, CSV and pictures, which another installation takes in', tags: ['record'])]
     #[OA\Response(response: 200, description: 'The archive', content: new OA\MediaType(mediaType: 'application/zip', schema: new OA\Schema(type: 'string', format: 'binary')))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
@@ -25,6 +28,7 @@ final class ParcelController extends Controller
         $workshop = $this->user($request)->workshop()->firstOrFail();
         $file = storage_path('app/made/'.Str::uuid7().'.zip');
         $files->ensureDirectoryExists(dirname($file), 0700);
+        set_time_limit(self::LONGEST);
         try {
             $pack($workshop, $file);
         } catch (ParcelFailed $failed) {
