@@ -162,6 +162,7 @@ test('what waits of one is sealed for the next on the tablet, and goes up when i
           }
         }),
     )
+  await page.waitForURL('**/sign-in')
   expect(await onDevice()).toBe('[] and 1 sealed')
 
   await page.unroute('**/api/**')
@@ -169,6 +170,8 @@ test('what waits of one is sealed for the next on the tablet, and goes up when i
   await page.getByRole('button', { name: 'You and your workshop' }).click()
   await expect(page.getByText('1 recorded by somebody else')).toBeVisible()
   await page.getByText('Sign out').click()
+  await page.waitForURL('**/sign-in')
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
   await signInByHand(page)
   await expect.poll(onDevice).toBe('[] and 0 sealed')
   const acres = await call<{ lines: { field: string }[] }>(page, 'GET', `/api/planters/${planter}/acres`)

@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory, type RouteLocation } from 'vue-router'
+import { useOutbox } from './offline/outbox'
 import { useSession } from './session'
 
 /** Where the screens went that once had a tab of their own. */
@@ -104,7 +105,10 @@ router.beforeEach(async (to) => {
   if (to.meta.open) return
   const session = useSession()
   // Without a signal, and with nobody known to this device, there is only the way to sign in.
-  if (session.me === null) await session.load().catch(() => undefined)
+  if (session.me === null) {
+    await session.load().catch(() => undefined)
+    if (session.me !== null) await useOutbox().known()
+  }
   if (session.me === null && to.name !== 'sign-in') return { name: 'sign-in', query: { to: to.fullPath } }
   if (session.me !== null && to.name === 'sign-in') return { name: 'yard' }
 })

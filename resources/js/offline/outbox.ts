@@ -11,6 +11,8 @@ const FIRST_WAIT_MS = 1_000
 const LONGEST_WAIT_MS = 30_000
 /** After so many faults of the server over one thing it is set aside, and the rest goes on. */
 const MOST_FAULTS = 3
+/** How long a screen waits for what the device has; it does not keep anybody from working. */
+const READ_MS = 2_000
 /** How long a form waits for the server's word before what it took in goes on by itself. */
 const PATIENCE_MS = 8_000
 
@@ -27,6 +29,8 @@ export const useOutbox = defineStore('outbox', () => {
   /** The device has no room or no leave to keep anything: what is recorded now must not be left. */
   const notKept = ref(false)
   const problems = computed(() => waiting.value.filter((item) => item.problem !== undefined))
+  /** Whether what waits has been read from the device. */
+  const isKnown = ref(false)
   const sending = ref(false)
   const wait = ref(FIRST_WAIT_MS)
   /** Counts the times that the server could not be reached. */
@@ -45,10 +49,11 @@ export const useOutbox = defineStore('outbox', () => {
     (user) => {
       watching?.unsubscribe()
       waiting.value = []
+      isKnown.value = false
       if (user === undefined) return
       watching = liveQuery(async () => ({ version, ...(await read(user)) })).subscribe({
         next: (now) => now.version === version && take(now),
-        error: () => (notKept.value = true),
+        error: () => (notKept.value = isKnown.value = true),
       })
     },
     // At once: not for a moment may one person's pieces stand under another's name.
@@ -76,8 +81,12 @@ export const useOutbox = defineStore('outbox', () => {
     // What could not be written to the device is still in memory.
     const unwritten = waiting.value.filter((item) => !('order' in item) && !own.some(({ id }) => id === item.id))
     waiting.value = [...own, ...unwritten]
+    isKnown.value = true
     void send()
   }
+
+  /** What waits belongs to what a screen begins with: a walk begins behind it. */
+  const known = () => until(isKnown).toBe(true, { timeout: READ_MS, flush: 'sync' })
 
   /**
    * Changes the table, all or nothing, and then shows it as it has become. A device that cannot keep anything works on
@@ -255,7 +264,7 @@ export const useOutbox = defineStore('outbox', () => {
     void send()
   })
 
-  return { waiting, problems, ofOthers, notKept, sending, add, deliver, sendAgain, rewrite, discard, send }
+  return { waiting, problems, ofOthers, notKept, sending, known, add, deliver, sendAgain, rewrite, discard, send }
 })
 
 /** As the device can store it: without the reactive wrappers that a screen puts around lists. A picture stays itself. */
