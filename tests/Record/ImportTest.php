@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Console\Pulse;
 use App\Models\Import;
 use App\Models\ImportState;
+use App\Models\Job;
 use App\Models\PartType;
 use App\Models\Reading;
 use App\Models\Walk;
@@ -14,6 +16,7 @@ use App\Record\Import\TakeImport;
 use Illuminate\Cache\Events\KeyWritten;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Queue;
@@ -253,6 +256,15 @@ it('tries again where the database was away for a moment, and says so in the end
     app(ImportFiles::class)->keep(Import::query()->firstOrFail(), (string) tap(tempnam(sys_get_temp_dir(), 'ustrel'), fn (string $path) => file_put_contents($path, "Date,Field,Acres\n2025-04-28,A,5\n")));
     app(RunImport::class)($id);
     expect(Import::query()->firstOrFail())->state->toBe(ImportState::Done)->kept->toBe(1);
+});
+
+it('tells who watches over it that work waits and nobody works', function (): void {
+    Cache::forget('worker.pulse');
+    $this->get('/up')->assertNoContent();
+    Job::query()->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => time() - 300, 'created_at' => time() - 300]);
+    $this->get('/up')->assertStatus(503);
+    app(Pulse::class)->beat();
+    $this->get('/up')->assertNoContent();
 });
 
 it('gives a file up that ends its worker again and again', function (): void {

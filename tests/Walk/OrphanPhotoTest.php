@@ -28,3 +28,18 @@ it('removes old pictures that no photo has, and no others', function (): void {
     expect(app(OrphanPhotos::class)->remove())->toBe(1)
         ->and([is_file($path($kept)), is_file($path($orphan)), is_file($path($orphan, '.thumb.jpg')), is_file($path($young))])->toBe([true, false, false, true]);
 });
+
+it('removes what was half made when the server went down: pictures, and workshops that were being packed', function (): void {
+    $left = [PictureMaker::root().'/'.Str::uuid7(), PictureMaker::root().'/parcel-'.Str::uuid7(), PictureMaker::root().'/'.Str::uuid7().'.zip', PictureMaker::root().'/'.Str::uuid7().'.zip.part'];
+    $young = PictureMaker::root().'/'.Str::uuid7();
+    foreach ([$left[0], $left[1], $young] as $folder) {
+        mkdir($folder, 0700, true);
+    }
+    array_map(touch(...), [$left[2], $left[3]]);
+    foreach ($left as $one) {
+        touch($one, time() - 100_000);
+    }
+    app(OrphanPhotos::class)->remove();
+    expect(array_filter($left, file_exists(...)))->toBe([])->and(is_dir($young))->toBeTrue();
+    rmdir($young);
+});

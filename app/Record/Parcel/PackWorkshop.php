@@ -38,7 +38,7 @@ final readonly class PackWorkshop
         if (is_file($file)) {
             throw ParcelFailed::because('is_there', ['file' => $file]);
         }
-        $folder = dirname($file).'/.parcel-'.Str::uuid7();
+        $folder = dirname($file).'/parcel-'.Str::uuid7();
         @mkdir("{$folder}/tables", 0700, true) && mkdir("{$folder}/csv", 0700) ?: throw ParcelFailed::because('not_written', ['file' => $file]);
         try {
             $counts = DB::transaction(fn (): array => $this->writeOut($workshop, $folder));

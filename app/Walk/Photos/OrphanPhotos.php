@@ -24,8 +24,11 @@ final readonly class OrphanPhotos
     public function remove(): int
     {
         $long = now()->subHours(self::OLD_HOURS)->getTimestamp();
-        foreach ($this->files->isDirectory(PictureMaker::root()) ? $this->files->directories(PictureMaker::root()) : [] as $folder) {
-            $this->files->lastModified($folder) < $long && $this->files->deleteDirectory($folder);
+        if ($this->files->isDirectory(PictureMaker::root())) {
+            foreach ([...$this->files->directories(PictureMaker::root()), ...$this->files->glob(PictureMaker::root().'/*.zip*')] as $left) {
+                $isOld = $this->files->lastModified($left) < $long;
+                $isOld && ($this->files->isDirectory($left) ? $this->files->deleteDirectory($left) : $this->files->delete($left));
+            }
         }
         if (! $this->files->isDirectory(PhotoFiles::root())) {
             return 0;
