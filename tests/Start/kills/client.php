@@ -32,16 +32,11 @@ $signIn = static function () use ($ask): void {
     $ask('GET', '/sanctum/csrf-cookie');
     $ask('POST', '/api/sign-in', ['email' => 'wren@tollgate.example', 'password' => 'tollgate-rows']);
 };
-$answered = microtime(true);
-$longest = 0.0;
 /** Until somebody answers who is not about to fall over. */
-$insist = static function (string $method, string $path, ?array $body, bool $isForm = false) use ($ask, $signIn, &$answered, &$longest): array {
+$insist = static function (string $method, string $path, ?array $body, bool $isForm = false) use ($ask, $signIn): array {
     for (; ;) {
         [$status, $said] = $ask($method, $path, $body, $isForm);
         if ($status !== 0 && $status < 500 && $status !== 429 && $status !== 401 && $status !== 419) {
-            $longest = max($longest, microtime(true) - $answered);
-            $answered = microtime(true);
-
             return [$status, $said];
         }
         if ($status === 401 || $status === 419) {
@@ -107,5 +102,3 @@ for ($round = 0; ! is_file(dirname($journal).'/stop'); $round++) {
     [$status, $said] = $insist($method, $path, $body, $isForm);
     file_put_contents($journal, $status < 300 ? "{$kind} {$id}\n" : "refused {$kind} {$status} ".json_encode($said)."\n", FILE_APPEND);
 }
-// The longest time without an answer.
-file_put_contents($journal, sprintf("waited %.1f\n", $longest), FILE_APPEND);
