@@ -27,6 +27,10 @@ final readonly class Belief
         public float $rateVariance,
         /** Covariance of the errors of room and rate. */
         public float $covariance,
+        /** How the rate moves with what is not known of the average of its kind, for one standard deviation of that. */
+        public float $sharedRate,
+        /** How the room does. */
+        public float $sharedRoom,
         /** The farthest that is looked ahead, effective metres. */
         private float $horizon,
     ) {
@@ -68,6 +72,8 @@ final readonly class Belief
             $rate,
             $rateVariance,
             $both - $rateVariance * $item->use,
+            $rateMoves * sqrt($pool->ofMean),
+            ($offMoves - $rateMoves * $item->use) * sqrt($pool->ofMean),
             $horizon,
         );
     }

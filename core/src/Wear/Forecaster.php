@@ -38,6 +38,9 @@ final readonly class Forecaster
 
     private const ROUNDS = 8;
 
+    /** The size of a new part is true within this share of the allowance at least: play begins near nothing. */
+    private const NEW_SHARE = 0.1;
+
     private float $watchDeviate;
 
     /** @param  bool  $learns  the reading error is learned from the items; else it is taken as it is told */
@@ -68,6 +71,29 @@ final readonly class Forecaster
         }
 
         return $forecasts;
+    }
+
+    /**
+     * How parts of the kind wear, new ones and those that are there.
+     *
+     * @param  list<Item>  $items  with keys of their own
+     * @param  list<Item>  $gone
+     */
+    public function life(array $items, array $gone = []): KindLife
+    {
+        [$error, $rates, $weights] = $this->weighed([...$items, ...$gone]);
+        $pool = $this->poolOf($rates);
+        $beliefs = [];
+        foreach ($items as $index => $item) {
+            if ($item->start !== null) {
+                $beliefs[$item->key] = $this->belief($item, $pool, $error, $weights[$index] ?? []);
+            }
+        }
+
+        return new KindLife(
+            $pool->mean, sqrt($pool->scatter), sqrt($pool->ofMean), min(Item::NEW_PART_SD * $this->path->gain($this->path->allowance), self::NEW_SHARE * $this->path->allowance),
+            $this->path->gain($this->path->allowance / 2) * sqrt($error->variance()), $pool->items < self::FEWEST_ITEMS, $beliefs,
+        );
     }
 
     /**

@@ -55,6 +55,14 @@ final readonly class PlanterWear
             ->of($this->items($this->history->traces($check), $path), $this->plan?->effectiveLeft(), $this->items($this->history->former($check), $path));
     }
 
+    /** How the parts that a check reads wear on this planter; null where none does. */
+    public function life(Check $check): ?KindLife
+    {
+        $path = $check->wear();
+
+        return $path === null ? null : $this->forecaster($check, $path)->life($this->items($this->history->traces($check), $path), $this->items($this->history->former($check), $path));
+    }
+
     /** @return list<Item> all parts that a check was ever read of, for the shop to learn from how it measures */
     public function parts(Check $check): array
     {

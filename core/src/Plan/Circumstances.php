@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Plan;
+
+use Ustrel\Core\Opener\ShimSensitivity;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\SpecSheet;
+
+/** What proposals hang on besides what was found: the policy, prices, wear and shims of a planter, and the shop's own record. */
+final readonly class Circumstances
+{
+    /**
+     * @param  int  $rows  1 or more
+     * @param  array<string, float|null>  $prices  of what would go into a slot, by SlotPlace key; null where nobody knows
+     * @param  array<string, WearNow>  $wear  by key of the place that reads the part
+     * @param  array<int, array{int|null, int|null}>  $shims  inner shims left and right, by row; null where nobody counted
+     * @param  array<string, array{int, int}>  $left  findings that the shop left, and those of them that went wrong, by check
+     * @param  float|null  $acresLeft  of the season; null without a plan
+     * @param  float  $acresDone  of it, 0 or more
+     */
+    public function __construct(
+        public SpecSheet $sheet,
+        public Equipment $equipment,
+        public int $rows,
+        public Policy $policy,
+        public JobBook $jobs,
+        public array $prices = [],
+        public array $wear = [],
+        public array $shims = [],
+        public ?ShimSensitivity $sensitivity = null,
+        public array $left = [],
+        public ?float $acresLeft = null,
+        public float $acresDone = 0.0,
+    ) {
+    }
+}

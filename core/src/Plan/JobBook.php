@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Plan;
+
+
+/**
+ * How long jobs take: each needs steps of access, and a step counts once for its row and side, however many jobs need it.
+ *
+ * Typical minutes stand in core/jobs; what a shop's own finished jobs tell goes before them.
+ */
+final class JobBook
+{
+    /** No single job or step takes longer, minutes. */
+    private const MOST = 600;
+
+    /**
+     * @param  array<string, Step>  $steps  by name
+     * @param  array<string, array<string, array{float, list<string>}>>  $jobs  minutes and steps, by action and by slot or check
+     */
+    private function __construct(
+        private array $steps,
+        private array $jobs,
+    ) {
+    }
+
+    public static function typical(): self
+    {
+        static $typical = null;
+
+        return $typical ??= self::read(
+            (array) json_decode((string) file_get_contents(__DIR__.'/../../jobs/access.json'), true, flags: JSON_THROW_ON_ERROR),
+            (array) json_decode((string) file_get_contents(__DIR__.'/../../jobs/jobs.json'), true, flags: JSON_THROW_ON_ERROR),
+        );
+    }
+
+    /**
+     * @param  array<mixed>  $access  shape: core/jobs/access.json
+     * @param  array<mixed>  $jobs  shape: core/jobs/jobs.json
+     *
+     * @throws InvalidJobBook
+     */
+    public static function read(array $access, array $jobs): self
+    {
+        $needs = $steps = [];
+        foreach ($access as $name => $step) {
+            [$minutes, $needs[$name]] = self::entry((string) $name, $step);
+            $span = is_array($step) && is_string($step['per'] ?? null) ? Span::tryFrom($step['per']) : null;
+            $steps[$name] = [$minutes, $span ?? throw InvalidJobBook::shape((string) $name)];
+        }
+        $built = [];
+        foreach ($steps as $name => [$minutes, $span]) {
+            $built[$name] = new Step((string) $name, $span, $minutes, array_slice(self::all((string) $name, $needs, []), 1));
+        }
+        $entries = [];
+        foreach ($jobs as $action => $of) {
+            foreach (is_array($of) ? $of : throw InvalidJobBook::shape((string) $action) as $what => $job) {
+                [$minutes, $direct] = self::entry("{$action} {$what}", $job);
+                $all = [];
+                foreach ($direct as $step) {
+                    isset($built[$step]) || throw InvalidJobBook::missing("{$action} {$what}", $step);
+                    array_push($all, $step, ...$built[$step]->needs);
+                }
+                $entries[$action][$what] = [$minutes, array_values(array_unique($all))];
+            }
+        }
+
+        return new self($built, $entries);
+    }
+
+    /**
+     * @param  array<string, list<string>>  $needs
+     * @param  list<string>  $above
+     * @return non-empty-list<string> the step and all that it needs
+     */
+    private static function all(string $name, array $needs, array $above): array
+    {
+        if (in_array($name, $above, true)) {
+            throw InvalidJobBook::circle(array_slice($above, (int) array_search($name, $above, true)));
+        }
+        $all = [$name];
+        foreach ($needs[$name] ?? throw InvalidJobBook::missing($above === [] ? $name : $above[count($above) - 1], $name) as $next) {
+            array_push($all, ...self::all($next, $needs, [...$above, $name]));
+        }
+
+        return array_values(array_unique($all));
+    }
+
+    /** @return array{float, list<string>} */
+    private static function entry(string $of, mixed $entry): array
+    {
+        $isEntry = is_array($entry) && isset($entry['minutes']) && is_array($entry['needs'] ?? null) && array_is_list($entry['needs']);
+        if (! $isEntry || array_filter($entry['needs'], is_string(...)) !== $entry['needs']) {
+            throw InvalidJobBook::shape($of);
+        }
+        $minutes = $entry['minutes'];
+
+        return (is_int($minutes) || is_float($minutes)) && $minutes >= 0 && $minutes <= self::MOST ? [(float) $minutes, $entry['needs']] : throw InvalidJobBook::minutes($of);
+    }
+
+    /**
+     * Minutes that all of them take together; a job that is named twice is done once.
+     *
+     * @param  list<Job>  $jobs
+     */
+    public function minutes(array $jobs): float
+    {
+        return $this->sum($jobs, true);
+    }
+
+    /**
+     * The same without what makes the planter safe, which all of a day's jobs share.
+     *
+     * @param  list<Job>  $jobs
+     */
+    public function minutesOnRows(array $jobs): float
+    {
+        return $this->sum($jobs, false);
+    }
+
+    /** What makes the planter safe, once. */
+    public function minutesOnPlanter(): float
+    {
+        $minutes = 0.0;
+        foreach ($this->steps as $step) {
+            $minutes += $step->per === Span::Planter ? $step->minutes : 0.0;
+        }
+
+        return $minutes;
+    }
+
+    /** @param  list<Job>  $jobs */
+    private function sum(array $jobs, bool $ofPlanter): float
+    {
+        $minutes = $done = [];
+        foreach ($jobs as $job) {
+            [$own, $steps] = $this->entryOf($job);
+            $done[$job->key()] = $own;
+            foreach ($steps as $name) {
+                $step = $this->steps[$name];
+                foreach ($ofPlanter || $step->per !== Span::Planter ? $step->per->places($job->row, $job->side) : [] as $place) {
+                    $minutes["{$name} {$place}"] = $step->minutes;
+                }
+            }
+        }
+
+        return array_sum($done) + array_sum($minutes);
+    }
+
+    /** @return array{float, list<string>} */
+    private function entryOf(Job $job): array
+    {
+        $of = $this->jobs[$job->action->value] ?? [];
+
+        return $of[$job->what->value] ?? $of['*'] ?? [0.0, []];
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Season;
+
+use Ustrel\Core\Measure\Day;
+
+/** By when one thing has to be ready, and when it has to be begun for that. */
+final readonly class Deadline
+{
+    public function __construct(
+        /** Of the Step enum, or of the shop's own. */
+        public string $key,
+        /** The day by whose end it has to be done. */
+        public Day $due,
+        /** The last day on which it can be begun; null where nobody has hours for it. */
+        public ?Day $latestStart,
+        public bool $isDone,
+        /** It ought to have been begun before today. */
+        public bool $isLate,
+    ) {
+    }
+}
