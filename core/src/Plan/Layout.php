@@ -32,6 +32,9 @@ final class Layout
     /** @var array<int, float> minutes by group */
     private array $ofGroup = [];
 
+    /** Minutes that make the planter safe. */
+    private float $safe;
+
     /** @var array<int, list<Job>> by bit */
     private array $jobsOf = [];
 
@@ -56,6 +59,7 @@ final class Layout
                 [$kinds[$item->kind]->slot, ...array_column($kinds[$item->kind]->along, 0)],
             );
         }
+        $this->safe = $jobs->minutesOnPlanter();
         $this->ofKind = $ofKind;
         $this->groups = $groups;
         $this->groupOf = $groupOf;
@@ -73,30 +77,40 @@ final class Layout
     /** Minutes to change one group in a stop of its own. */
     public function minutesForGroup(int $group): float
     {
-        return $this->ofGroup[$group] ??= $this->minutesFor($this->groups[$group]);
+        return $this->ofGroup[$group] ??= $this->minutesOf($this->bitsOf($this->groups[$group]));
     }
 
     /**
-     * Minutes to change these, what makes the planter safe among them.
-     *
-     * @param  list<int>  $changed  items
+     * @param  list<int>  $items
+     * @return array<int, int> by row, the kinds and sides as bits
      */
-    public function minutesFor(array $changed): float
+    public function bitsOf(array $items): array
     {
-        $ofRows = [];
-        foreach ($changed as $item) {
+        $rows = [];
+        foreach ($items as $item) {
             $row = $this->items[$item]->row;
-            $ofRows[$row] = ($ofRows[$row] ?? 0) | $this->bits[$item];
+            $rows[$row] = ($rows[$row] ?? 0) | $this->bits[$item];
         }
-        $minutes = $this->jobs->minutesOnPlanter();
-        foreach ($ofRows as $bits) {
-            $minutes += $this->minutes[$bits] ??= $this->minutesOf($bits);
+
+        return $rows;
+    }
+
+    /**
+     * Minutes to change these in one go, what makes the planter safe among them.
+     *
+     * @param  array<int, int>  $rows  by row, as bits
+     */
+    public function minutesOf(array $rows): float
+    {
+        $minutes = $this->safe;
+        foreach ($rows as $bits) {
+            $minutes += $this->minutes[$bits] ??= $this->onOneRow($bits);
         }
 
         return $minutes;
     }
 
-    private function minutesOf(int $bits): float
+    private function onOneRow(int $bits): float
     {
         $jobs = [];
         foreach ($this->jobsOf as $bit => $of) {

@@ -25,6 +25,12 @@ final readonly class Luck
     /** @var list<float> */
     private array $quantiles;
 
+    /** Where the bits of the first item begin. */
+    private int $first;
+
+    /** Parts that one place can get before they come round again. */
+    private int $most;
+
     /** @param  array<int, int>  $bits  from 1 on */
     public function __construct(
         private Play $play,
@@ -32,6 +38,8 @@ final readonly class Luck
         private int $perItem,
     ) {
         $this->quantiles = Draws::quantiles();
+        $this->first = 1 + count($play->kinds);
+        $this->most = $play->partsDrawn();
         $under = [];
         $shared = $kindRates = $rooms = $rates = [];
         foreach ($play->kinds as $index => $kind) {
@@ -40,7 +48,7 @@ final readonly class Luck
             $under[] = Draws::casesUnder($kind->scatter > 0 ? $rate / $kind->scatter : INF);
         }
         foreach ($play->items as $index => $item) {
-            $at = 1 + count($play->kinds) + $index * $perItem;
+            $at = $this->first + $index * $perItem;
             $mean = $item->rate + $item->sharedRate * $shared[$item->kind];
             $deviate = $this->over($bits[$at], $item->rateSd > 0 ? $mean / $item->rateSd : INF);
             $rates[] = max(self::LEAST_RATE * $play->kinds[$item->kind]->rate, $mean + $item->rateSd * $deviate);
@@ -63,19 +71,19 @@ final readonly class Luck
     {
         $of = $this->play->items[$item]->kind;
         $kind = $this->play->kinds[$of];
-        $at = 1 + count($this->play->kinds) + $item * $this->perItem + 2 * (1 + ($generation - 1) % $this->play->partsDrawn());
-        $rate = $this->kindRates[$of];
+        $at = $this->first + $item * $this->perItem + 2 * (1 + ($generation - 1) % $this->most);
+        $under = $this->under[$of];
+        $bits = $under === 0 ? $this->bits[$at] : self::above($this->bits[$at], $under);
+        $rate = $this->kindRates[$of] + $kind->scatter * $this->quantiles[$bits];
+        $least = self::LEAST_RATE * $kind->rate;
 
-        return [
-            $kind->allowance + $kind->newSd * $this->quantiles[$this->bits[$at + 1]],
-            max(self::LEAST_RATE * $kind->rate, $rate + $kind->scatter * $this->quantiles[self::above($this->bits[$at], $this->under[$of])]),
-        ];
+        return [$kind->allowance + $kind->newSd * $this->quantiles[$this->bits[$at + 1]], $rate > $least ? $rate : $least];
     }
 
     /** By how many standard deviations a look at a part is off. */
     public function off(int $item, int $look): float
     {
-        return $this->quantiles[$this->bits[1 + count($this->play->kinds) + $item * $this->perItem + 2 * (1 + $this->play->partsDrawn()) + $look]];
+        return $this->quantiles[$this->bits[$this->first + $item * $this->perItem + 2 * (1 + $this->most) + $look]];
     }
 
     /** A deviate given that the value itself is over 0. */

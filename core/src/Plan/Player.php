@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Plan;
 
-/** Plays one policy, run by run, and keeps the account. */
+/** Plays some kinds of parts under the rules of one policy, run by run. What it says is of the run that was played last. */
 final class Player
 {
     /** No measurement is off by more standard deviations. */
@@ -13,137 +13,152 @@ final class Player
     /** At one place no more parts go in in one season, however badly they wear. */
     private const MOST_CHANGES = 40;
 
-    /** @var list<float> */
+    /** Money for parts, less what they gained in worth. */
+    public float $parts = 0.0;
+
+    /** Of the stops that each part made for itself. */
+    public float $minutes = 0.0;
+
+    /** Those. */
+    public int $stops = 0;
+
+    /** Money for standing still in them. */
+    public float $standing = 0.0;
+
+    /** Worth of what was left of parts that were taken out. */
+    public float $waste = 0.0;
+
+    /** @var array<int, array<int, int>> what was changed at each look, by row as bits of the Layout */
+    public array $changed = [];
+
+    /** @var array<int, float|null> at which share of the season a look stopped the planter; null before planting */
+    public array $stopsAt = [];
+
+    /** @var list<float> millimetres of depth lost at each planting on the worst row */
+    public array $lostWorst = [];
+
+    /** The same summed over rows and plantings. */
+    public float $lostSum = 0.0;
+
+    /** Parts whose wear loses depth. */
+    public readonly int $measured;
+
+    /** @var array<int, int> parts that went in in all runs, by kind */
+    public array $used;
+
+    /** @var array<int, float> by item */
     private array $rooms = [];
 
-    /** @var list<float> */
+    /** @var array<int, float> by item */
     private array $rates = [];
 
     /** @var array<int, int> parts that went in so far in this run, by item */
     private array $generations = [];
 
-    private float $parts = 0.0;
+    /** @var list<int> */
+    private array $items;
 
-    private float $minutes = 0.0;
+    /** @var list<int> by item, its kind */
+    private array $kindOf;
 
-    private float $stops = 0.0;
+    /** @var list<float> by kind, what a unit of its room is worth */
+    private array $worthOf = [];
 
-    private float $standing = 0.0;
+    /** @var list<float> by kind, what goes in with each change */
+    private array $priceOf = [];
 
-    /** @var array{list<float>, list<float>, list<float>, list<float>} */
-    private array $account = [[], [], [], []];
-
-    /** @var array<int, int> by kind */
-    private array $used;
-
-    private float $waste = 0.0;
-
-    private float $lostWorst = 0.0;
-
-    private float $lostMean = 0.0;
-
-    /** @var list<SlotRule> by kind */
+    /** @var array<int, SlotRule> by kind */
     private array $rules;
 
-    /** @var list<list<int>> by kind, the kinds that are changed along with it */
+    /** @var array<int, list<int>> by kind, the kinds that are changed along with it */
     private array $with;
 
-    private bool $looksTwice = false;
+    /** Looks a season. */
+    private int $looks;
 
     private int $look = 0;
 
+    /** @param  non-empty-list<int>  $kinds  that are tied together, and to no other */
     public function __construct(
         private readonly Play $play,
         private readonly Layout $layout,
-        private readonly Policy $policy,
+        Policy $policy,
+        private readonly array $kinds,
     ) {
-        $slots = array_map(static fn (WearKind $kind): string => $kind->slot->value, $play->kinds);
-        $rules = $with = [];
-        foreach ($play->kinds as $kind) {
-            $rules[] = $rule = $policy->ruleFor($kind->slot);
-            $this->looksTwice = $this->looksTwice || $rule->looks > 1;
-            $with[] = array_keys(array_filter($slots, static fn (string $slot): bool => in_array($slot, array_column($rule->with, 'value'), true)));
+        $items = [];
+        $measured = 0;
+        foreach ($kinds as $of) {
+            $rule = $this->rules[$of] = $policy->ruleFor($play->kinds[$of]->slot);
+            $this->with[$of] = array_values(array_filter($kinds, static fn (int $other): bool => in_array($play->kinds[$other]->slot, $rule->with, true)));
+            array_push($items, ...$layout->ofKind[$of]);
+            $measured += $play->kinds[$of]->depth > 0 ? count($layout->ofKind[$of]) : 0;
         }
-        $this->rules = $rules;
-        $this->with = $with;
-        $this->used = array_fill(0, count($play->kinds), 0);
+        $this->measured = $measured;
+        $this->items = $items;
+        $this->looks = $play->services > 0 ? 1 + $play->services : max(array_map(static fn (SlotRule $rule): int => $rule->looks, $this->rules));
+        $this->kindOf = array_map(static fn (WearItem $item): int => $item->kind, $play->items);
+        foreach ($play->kinds as $kind) {
+            $this->worthOf[] = (float) $kind->price / $kind->allowance;
+            $this->priceOf[] = (float) $kind->price + (float) array_sum(array_column($kind->along, 1));
+        }
+        $this->used = array_fill_keys($kinds, 0);
     }
 
     public function run(Luck $luck): void
     {
-        [$this->rooms, $this->rates, $this->generations, $this->look] = [$luck->rooms, $luck->rates, [], 0];
+        $this->generations = $this->changed = $this->stopsAt = $this->lostWorst = [];
+        $this->minutes = $this->standing = $this->waste = $this->lostSum = 0.0;
+        $this->stops = $this->look = 0;
+        foreach ($this->items as $item) {
+            $this->rooms[$item] = $luck->rooms[$item];
+            $this->rates[$item] = $luck->rates[$item];
+        }
         $this->parts = $this->worth();
-        $this->minutes = $this->stops = $this->standing = 0.0;
-        $stretches = $this->play->services > 0 ? 1 + $this->play->services : ($this->looksTwice ? 2 : 1);
         for ($season = 0; $season < $this->play->seasons; $season++) {
-            $this->beforePlanting($luck);
-            $use = $season === 0 ? $this->play->firstUse : $this->play->use;
+            $use = $season === 0 && $this->play->firstUse > 0 ? $this->play->firstUse : $this->play->use;
             $done = 1 - $use / $this->play->use;
-            for ($stretch = 0; $stretch < $stretches; $stretch++) {
-                if ($stretch > 0) {
-                    $this->onTheWay($luck, $done + (1 - $done) * $stretch / $stretches);
+            for ($part = 0; $part < $this->looks; $part++) {
+                // Every look has its place, whoever looks how often.
+                $this->look = $season * max(SlotRule::MOST_LOOKS, 1 + $this->play->services) + $part;
+                $at = $done + (1 - $done) * $part / $this->looks;
+                $this->look($luck, 1 + $part, $use * (1 - $part / $this->looks), $part === 0 ? null : $at);
+                if ($part === 0) {
+                    $this->measureDepth();
                 }
-                $this->plant($luck, $use / $stretches, $done + (1 - $done) * $stretch / $stretches);
+                $this->plant($luck, $use / $this->looks, $at);
             }
         }
         $this->parts -= $this->worth();
-        foreach ([$this->parts, $this->minutes, $this->stops, $this->standing] as $index => $sum) {
-            $this->account[$index][] = $sum;
-        }
     }
 
     /** What is on the planter counts at its share of the price. */
     private function worth(): float
     {
         $worth = 0.0;
-        foreach ($this->layout->ofKind as $of => $items) {
-            $kind = $this->play->kinds[$of];
-            $left = 0.0;
-            foreach ($items as $item) {
-                $left += max(0.0, $this->rooms[$item]);
+        foreach ($this->rooms as $item => $room) {
+            if ($room > 0) {
+                $worth += $room * $this->worthOf[$this->kindOf[$item]];
             }
-            $worth += $left / $kind->allowance * (float) $kind->price;
         }
 
         return $worth;
     }
 
-    private function beforePlanting(Luck $luck): void
-    {
-        $changed = $this->due($luck, 1, $this->play->firstUse > 0 && $this->look === 0 ? $this->play->firstUse : $this->play->use);
-        if ($changed !== []) {
-            $this->minutes += $this->layout->minutesFor($changed);
-            $this->renew($luck, $changed);
-        }
-        $this->measureDepth();
-    }
-
-    /** A look half way through, or a service stop: what is due then is changed in one stop. */
-    private function onTheWay(Luck $luck, float $at): void
-    {
-        $changed = $this->due($luck, 2, $this->play->use * (1 - $at));
-        if ($changed !== []) {
-            $this->stop($this->layout->minutesFor($changed), $at);
-            $this->renew($luck, $changed);
-        }
-    }
-
     /**
-     * What the policy changes at a look, by what is measured.
+     * Changes what the policy changes at a look, by what is measured.
      *
-     * @param  int  $looks  how many a season a rule has at least that is asked now
-     * @param  float  $ahead  effective metres that are expected until the next
-     * @return list<int> items
+     * @param  int  $number  of the look in its season, 1 before planting
+     * @param  float  $ahead  effective metres until the season's end
+     * @param  float|null  $at  share of the season that is planted, where the planter stops for it
      */
-    private function due(Luck $luck, int $looks, float $ahead): array
+    private function look(Luck $luck, int $number, float $ahead, ?float $at): void
     {
-        $look = $this->look++;
         $rooms = $this->rooms;
         $due = [];
-        foreach ($this->layout->ofKind as $of => $items) {
-            [$kind, $rule] = [$this->play->kinds[$of], $this->rules[$of]];
-            // As the shop knows it: the rate that is usual.
-            $under = $rule->looks < $looks ? 0.0 : $rule->dueUnder($kind->allowance, $kind->rate * $ahead);
+        foreach ($this->kinds as $of) {
+            [$kind, $rule, $items] = [$this->play->kinds[$of], $this->rules[$of], $this->layout->ofKind[$of]];
+            // As the shop knows it: the rate that is usual. A rule that looks once goes by the limit the other time.
+            $under = $rule->looks < $number ? 0.0 : $rule->dueUnder($kind->allowance, $kind->rate * $ahead);
             $sd = $kind->measuringSd;
             $beyond = $under + self::FURTHEST_OFF * $sd;
             $byRule = [];
@@ -153,7 +168,7 @@ final class Player
                     continue;
                 }
                 if ($sd > 0) {
-                    $room += $sd * $luck->off($item, $look);
+                    $room += $sd * $luck->off($item, $this->look);
                 }
                 if ($room < 0) {
                     $due[$item] = true;
@@ -172,36 +187,32 @@ final class Player
                 }
             }
         }
+        if ($due === []) {
+            return;
+        }
         $changed = [];
         foreach (array_keys($due) as $item) {
             $changed += array_fill_keys($this->layout->groups[$this->layout->groupOf[$item]], true);
         }
-
-        return array_keys($changed);
+        $this->changed[$this->look] = $this->layout->bitsOf(array_keys($changed));
+        $this->stopsAt[$this->look] = $at;
+        $this->renew($luck, array_keys($changed));
     }
 
     /** @param  list<int>  $items */
     private function renew(Luck $luck, array $items): void
     {
         foreach ($items as $item) {
-            $of = $this->play->items[$item]->kind;
-            $kind = $this->play->kinds[$of];
+            $of = $this->kindOf[$item];
             $generation = $this->generations[$item] = ($this->generations[$item] ?? 0) + 1;
-            $this->waste += max(0.0, $this->rooms[$item]) / $kind->allowance * (float) $kind->price;
-            [$this->rooms[$item], $this->rates[$item]] = $luck->part($item, $generation);
-            $this->parts += (float) $kind->price;
-            foreach ($kind->along as [, $price]) {
-                $this->parts += (float) $price;
+            $room = $this->rooms[$item];
+            if ($room > 0) {
+                $this->waste += $room * $this->worthOf[$of];
             }
+            [$this->rooms[$item], $this->rates[$item]] = $luck->part($item, $generation);
+            $this->parts += $this->priceOf[$of];
             $this->used[$of]++;
         }
-    }
-
-    private function stop(float $minutes, float $at): void
-    {
-        $this->minutes += $minutes;
-        $this->stops++;
-        $this->standing += ($this->play->prices->stopHours + $minutes / 60) * $this->play->prices->standingAt($at);
     }
 
     /**
@@ -210,16 +221,15 @@ final class Player
      */
     private function plant(Luck $luck, float $use, float $from): void
     {
-        $before = $rooms = $this->rooms;
+        $before = $this->rooms;
         $worn = [];
         foreach ($this->rates as $item => $rate) {
             $room = $before[$item] - $rate * $use;
-            $rooms[$item] = $room;
+            $this->rooms[$item] = $room;
             if ($room < 0) {
                 $worn[$this->layout->groupOf[$item]] = true;
             }
         }
-        $this->rooms = $rooms;
         if ($this->play->services > 0) {
             return;
         }
@@ -235,56 +245,46 @@ final class Player
     private function wearOut(Luck $luck, int $of, float $use, float $from): void
     {
         $group = $this->layout->groups[$of];
-        $gone = 0.0;
+        $minutes = $this->layout->minutesForGroup($of);
+        $left = $use;
         for ($change = 0; $change < self::MOST_CHANGES; $change++) {
-            $next = $use - $gone;
-            $worn = false;
+            $next = $left;
             foreach ($group as $item) {
-                $lasts = max(0.0, $this->rooms[$item]) / $this->rates[$item];
-                [$next, $worn] = $lasts < $next ? [$lasts, true] : [$next, $worn];
+                // Lasts no longer than that.
+                if ($this->rooms[$item] < $this->rates[$item] * $next) {
+                    $next = $this->rooms[$item] > 0 ? $this->rooms[$item] / $this->rates[$item] : 0.0;
+                }
             }
             foreach ($group as $item) {
                 $this->rooms[$item] -= $this->rates[$item] * $next;
             }
-            $gone += $next;
-            if (! $worn) {
+            if ($next >= $left) {
                 return;
             }
-            $this->stop($this->layout->minutesForGroup($of), $from + $gone / $this->play->use);
+            $left -= $next;
+            $this->stops++;
+            $this->minutes += $minutes;
+            $this->standing += $this->play->prices->standing($minutes, $from + ($use - $left) / $this->play->use);
             $this->renew($luck, $group);
         }
     }
 
     private function measureDepth(): void
     {
-        $worst = $sum = 0.0;
-        $items = 0;
-        foreach ($this->layout->ofKind as $of => $ofKind) {
+        if ($this->measured === 0) {
+            return;
+        }
+        $worst = 0.0;
+        foreach ($this->kinds as $of) {
             $kind = $this->play->kinds[$of];
-            foreach ($kind->depth > 0 ? $ofKind : [] as $item) {
-                $lost = max(0.0, $kind->allowance - $this->rooms[$item]) * $kind->depth;
-                $worst = max($worst, $lost);
-                $sum += $lost;
-                $items++;
+            foreach ($kind->depth > 0 ? $this->layout->ofKind[$of] : [] as $item) {
+                $lost = ($kind->allowance - $this->rooms[$item]) * $kind->depth;
+                if ($lost > 0) {
+                    $worst = max($worst, $lost);
+                    $this->lostSum += $lost;
+                }
             }
         }
-        $this->lostWorst += $worst;
-        $this->lostMean += $items === 0 ? 0.0 : $sum / $items;
-    }
-
-    /** @param  int  $runs  that were played, 1 or more */
-    public function played(int $runs): Played
-    {
-        $seasons = $runs * $this->play->seasons;
-        $used = [];
-        $unpriced = 0.0;
-        foreach ($this->play->kinds as $of => $kind) {
-            $used[$kind->slot->value] = ($used[$kind->slot->value] ?? 0.0) + $this->used[$of] / $seasons;
-            $unknown = count(array_filter([[$kind->slot, $kind->price], ...$kind->along], static fn (array $part): bool => $part[1] === null));
-            $unpriced += $unknown * $this->used[$of] / $seasons;
-        }
-        [$parts, $minutes, $stops, $standing] = $this->account;
-
-        return new Played($this->policy, $parts, $minutes, $stops, $standing, $used, $unpriced, $this->lostWorst / $seasons, $this->lostMean / $seasons, $this->waste / $seasons);
+        $this->lostWorst[] = $worst;
     }
 }

@@ -158,7 +158,12 @@ final readonly class PolicyTable
                 }
             }
             $rival = (int) array_search(min($others), $others, true);
-            $isBest = static fn (float $at): bool => self::middle($play->of([$of->policy->withShare($at) ?? $of->policy], self::SHARE_RUNS, $seed)[0]->costs($play->prices)) < $others[$rival];
+            // All that are looked at first are played in one go.
+            $coarse = array_combine(array_map(strval(...), self::SHARES), array_map(
+                static fn (Played $at): float => self::middle($at->costs($play->prices)),
+                $play->of(array_map(static fn (float $at): Policy => $of->policy->withShare($at) ?? $of->policy, self::SHARES), self::SHARE_RUNS, $seed),
+            ));
+            $isBest = static fn (float $at): bool => ($coarse[(string) $at] ?? self::middle($play->of([$of->policy->withShare($at) ?? $of->policy], self::SHARE_RUNS, $seed)[0]->costs($play->prices))) < $others[$rival];
             $now = $isBest($share);
             foreach (self::waysFrom($share) as $way) {
                 $from = $share;

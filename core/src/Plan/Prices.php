@@ -21,11 +21,16 @@ final readonly class Prices
     ) {
     }
 
-    /** @param  float  $at  share of the season that is planted, 0 to 1 */
-    public function standingAt(float $at): float
+    /**
+     * What a stop costs in standing still, without the work itself and its fixed cost.
+     *
+     * @param  float  $minutes  of the work
+     * @param  float  $at  share of the season that is planted, 0 to 1
+     */
+    public function standing(float $minutes, float $at): float
     {
         $last = count($this->standing) - 1;
 
-        return $this->standing[max(0, min($last, (int) floor($at * ($last + 1))))];
+        return ($this->stopHours + $minutes / 60) * $this->standing[max(0, min($last, (int) ($at * ($last + 1))))];
     }
 }
