@@ -30,6 +30,12 @@ use Ustrel\Core\Wear\Acres\GroundFactors;
  * @property array<string, array<string, float>> $ground_factors the shop's own, by kind and case of the ground
  * @property array<string, float> $learned_sd how far the shop measures off, as its readings tell: millimetres by check key
  * @property array<string, float> $own_sd the same as the shop says itself
+ * @property string|null $shop_rate of an hour's work
+ * @property string|null $stop_cost of a stop in season, whatever is done in it
+ * @property string|null $stop_hours that the planter stands in a stop besides the work
+ * @property int $service_stops a season that worn parts wait for; 0 where each stops the planter at once
+ * @property array<string, array<string, mixed>> $own_policy the shop's own rule for each slot. Shape: docs/formats.md
+ * @property list<array{name: string, hours: array<int, float>}> $crew who works, with hours by day of the week, 1 for Monday
  * @property string $watch_chance over this chance of reaching the limit within the season a part is watched, 0 to 1
  */
 final class Workshop extends Model
@@ -41,9 +47,9 @@ final class Workshop extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['currency' => 'USD', 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}'];
+    protected $attributes = ['currency' => 'USD', 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]'];
 
-    protected $casts = ['units' => UnitSystem::class, 'is_demo' => 'boolean', 'depth_school' => DepthSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array'];
+    protected $casts = ['units' => UnitSystem::class, 'is_demo' => 'boolean', 'depth_school' => DepthSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array'];
 
     public function zone(): DateTimeZone
     {

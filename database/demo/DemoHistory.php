@@ -66,6 +66,10 @@ final class DemoHistory
             ['Gauge wheel tyre', 'T-140', [Slot::GaugeTyre], 2, 33, 7, null, []],
             ['Gauge wheel arm bushing kit', 'T-141', [Slot::GaugeArmBushing], 2, 28, 9, $miles(1500), []],
             ['Fertilizer blade 16 in', 'T-150', [Slot::FertilizerBlade], 1, 52, 12, $miles(1200), $inches('16', 256)],
+            ['Fertilizer boot', 'T-151', [Slot::FertilizerBoot], 1, 34.5, 12, null, []],
+            ['Fertilizer tube', 'T-152', [Slot::FertilizerTube], 1, null, null, null, []],
+            ['Row cleaner wheel', 'T-110', [Slot::RowCleanerWheel], 2, 46, 10, null, []],
+            ['Parallel arm bushing kit', 'T-170', [Slot::ArmBushings], 1, 39, 16, $miles(1500), []],
             ['Ball bearing, two-row', 'T-160', [Slot::OpenerBearing, Slot::GaugeBearing, Slot::ClosingBearing], 6, 14.5, 5, null, []],
         ] as [$name, $number, $slots, $perRow, $price, $leadDays, $life, $more]) {
             PartType::query()->create([

@@ -57,6 +57,7 @@ final readonly class DemoScenario
                 ['Wren Ashdown', self::EMAIL, Role::Owner], ['Idris Vale', 'idris@tollgate.example', Role::Technician], ['Pim Larkspur', 'pim@tollgate.example', Role::Helper],
             ]);
             DemoHistory::catalogue($tollgate->workshop_id);
+            DemoSeason::shop($tollgate->workshop);
             foreach (DemoPlanter::ofTollgate() as $planter) {
                 $this->planter($planter, $tollgate, $today);
             }
@@ -109,6 +110,9 @@ final readonly class DemoScenario
             $this->walk($planter, $sheet, $technician, $demo, $today->subDay()->setTime(13, 10), self::PAST_SEASONS, $demo->rowsWalked);
         }
         $history->write(self::PAST_SEASONS);
+        if ($demo->rowsWalked > 0) {
+            DemoSeason::plan($planter, $technician, $today);
+        }
         $this->change->of($planter, static function (Planter $planter, Touched $touched): void {
             $touched->everything = true;
         });

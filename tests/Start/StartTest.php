@@ -351,7 +351,7 @@ it('loses nothing and doubles nothing whatever is killed while two people send e
     command($settings, 'ustrel:tidy');
     expect(count(glob("{$folder}/storage/app/photos/{$planter}/*.jpg") ?: []))->toBe(2 * (int) asked($folder, "SELECT count(*) FROM photos WHERE planter_id = {$planter}"))
         ->and(command($settings, 'ustrel:rebuild')->getOutput())->toContain('Equal:');
-    fwrite(STDERR, "\n{$kills} kills; acknowledged ".json_encode($counts).', files of 5,000 lines '.count($files).", both at work answered again within ".round($waited, 1)." s of each\n");
+    fwrite(STDERR, "\n{$kills} kills; acknowledged ".json_encode($counts).', files of 5,000 lines '.count($files).', both at work answered again within '.round($waited, 1)." s of each\n");
     $ustrel->signal(SIGTERM);
     $ustrel->wait();
     expect(runningIn($folder))->toBe('');

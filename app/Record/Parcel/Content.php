@@ -6,6 +6,7 @@ namespace App\Record\Parcel;
 
 use App\Models\AcresEntry;
 use App\Models\Activity;
+use App\Models\Decision;
 use App\Models\Import;
 use App\Models\LedgerEvent;
 use App\Models\Note;
@@ -14,7 +15,9 @@ use App\Models\Pack;
 use App\Models\PartType;
 use App\Models\Photo;
 use App\Models\Planter;
+use App\Models\PolicyChoice;
 use App\Models\Reading;
+use App\Models\SeasonPlan;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk;
@@ -51,6 +54,9 @@ final class Content
         Photo::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         LedgerEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class, 'part_type_id' => PartType::class],
         AcresEntry::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        SeasonPlan::class => ['planter_id' => Planter::class],
+        Decision::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        PolicyChoice::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Import::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Activity::class => ['workshop_id' => Workshop::class, 'causer_id' => User::class],
     ];
@@ -79,6 +85,7 @@ final class Content
             $model === User::class => "users WHERE workshop_id = ? AND role <> 'guest' ORDER BY id",
             isset(self::TABLES[$model]['workshop_id']) => "{$table} WHERE workshop_id = ? ORDER BY id",
             $model === Import::class => "imports WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) AND state = 'done' AND mode <> 'preview' ORDER BY id",
+            $model === SeasonPlan::class => 'season_plans WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY season, id',
             $model === Walk::class => 'walks WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY started_at, id',
             default => "{$table} WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY recorded_at, id",
         };

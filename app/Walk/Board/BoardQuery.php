@@ -73,6 +73,12 @@ final readonly class BoardQuery
         return Route::through($sheet, $rows, WalkOrder::RowByRow)->places;
     }
 
+    /** @return array<string, CurrentReading> what a walk has found and is not sound, by place key */
+    public static function unsound(Walk $walk): array
+    {
+        return array_filter(self::current($walk), static fn (CurrentReading $reading): bool => $reading->verdict->severity() >= Verdict::Watch->severity());
+    }
+
     /** @return array<string, CurrentReading> by place key */
     private static function current(Walk $walk): array
     {

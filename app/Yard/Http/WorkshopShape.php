@@ -11,7 +11,14 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Wear\Acres\GroundFactors;
 use Ustrel\Core\Wear\ReadingError;
 
-#[OA\Schema(schema: 'Workshop', required: ['watch_chance', 'time_zone', 'depth_school', 'ground', 'measuring'], properties: [
+#[OA\Schema(schema: 'Workshop', required: ['currency', 'shop_rate', 'stop_cost', 'stop_hours', 'service_stops', 'crew', 'own_policy', 'watch_chance', 'time_zone', 'depth_school', 'ground', 'measuring'], properties: [
+    new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
+    new OA\Property(property: 'shop_rate', description: 'Of an hour\'s work', type: 'number', nullable: true),
+    new OA\Property(property: 'stop_cost', type: 'number', nullable: true),
+    new OA\Property(property: 'stop_hours', type: 'number', nullable: true),
+    new OA\Property(property: 'service_stops', type: 'integer'),
+    new OA\Property(property: 'crew', type: 'array', items: new OA\Items(ref: '#/components/schemas/CrewMember')),
+    new OA\Property(property: 'own_policy', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/SlotRule')),
     new OA\Property(property: 'watch_chance', description: 'Over this chance of reaching its limit within the season a part is watched', type: 'number'),
     new OA\Property(property: 'time_zone', description: 'Of the tz database; days begin and end by it', type: 'string'),
     new OA\Property(property: 'depth_school', description: 'What the shop does about depth stops that do not lift alike', type: 'string', enum: DepthSchool::class),
@@ -41,6 +48,13 @@ final class WorkshopShape
         }
 
         return [
+            'currency' => $workshop->currency,
+            'shop_rate' => $workshop->shop_rate === null ? null : (float) $workshop->shop_rate,
+            'stop_cost' => $workshop->stop_cost === null ? null : (float) $workshop->stop_cost,
+            'stop_hours' => $workshop->stop_hours === null ? null : (float) $workshop->stop_hours,
+            'service_stops' => $workshop->service_stops,
+            'crew' => array_map(static fn (array $one): array => ['name' => $one['name'], 'hours' => array_values($one['hours'])], $workshop->crew),
+            'own_policy' => (object) $workshop->own_policy,
             'watch_chance' => (float) $workshop->watch_chance,
             'time_zone' => $workshop->time_zone,
             'depth_school' => $workshop->depth_school->value,

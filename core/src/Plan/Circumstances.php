@@ -19,6 +19,7 @@ final readonly class Circumstances
      * @param  array<string, array{int, int}>  $left  findings that the shop left, and those of them that went wrong, by check
      * @param  float|null  $acresLeft  of the season; null without a plan
      * @param  float  $acresDone  of it, 0 or more
+     * @param  float|null  $stopCost  what a stop in season costs besides the work that is done in it either way; null where nobody has said
      */
     public function __construct(
         public SpecSheet $sheet,
@@ -33,6 +34,7 @@ final readonly class Circumstances
         public array $left = [],
         public ?float $acresLeft = null,
         public float $acresDone = 0.0,
+        public ?float $stopCost = null,
     ) {
     }
 }

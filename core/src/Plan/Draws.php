@@ -27,12 +27,13 @@ final class Draws
     }
 
     /**
-     * @param  int  $count  1 or more
+     * @param  int<1, max>  $count
      * @return array<int, int> sixteen random bits each, from 1 on
      */
     public function bits(int $count): array
     {
-        return (array) unpack('v*', $this->randomizer->getBytes(2 * $count));
+        /** @var array<int, int> */
+        return unpack('v*', $this->randomizer->getBytes(2 * $count));
     }
 
     /** Of how many cases of the bits a normal value with that mean over its deviation is under 0. */

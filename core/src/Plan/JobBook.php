@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Plan;
 
-
 /**
  * How long jobs take: each needs steps of access, and a step counts once for its row and side, however many jobs need it.
  *
@@ -16,8 +15,8 @@ final class JobBook
     private const MOST = 600;
 
     /**
-     * @param  array<string, Step>  $steps  by name
-     * @param  array<string, array<string, array{float, list<string>}>>  $jobs  minutes and steps, by action and by slot or check
+     * @param  array<array-key, Step>  $steps  by name
+     * @param  array<array-key, array<array-key, array{float, list<string>}>>  $jobs  minutes and steps, by action and by slot or check
      */
     private function __construct(
         private array $steps,
@@ -27,6 +26,7 @@ final class JobBook
 
     public static function typical(): self
     {
+        /** @var self|null $typical */
         static $typical = null;
 
         return $typical ??= self::read(
@@ -43,16 +43,21 @@ final class JobBook
      */
     public static function read(array $access, array $jobs): self
     {
-        $needs = $steps = [];
+        /** @var array<array-key, list<string>> $needs */
+        $needs = [];
+        /** @var array<array-key, array{float, Span}> $steps */
+        $steps = [];
         foreach ($access as $name => $step) {
             [$minutes, $needs[$name]] = self::entry((string) $name, $step);
             $span = is_array($step) && is_string($step['per'] ?? null) ? Span::tryFrom($step['per']) : null;
             $steps[$name] = [$minutes, $span ?? throw InvalidJobBook::shape((string) $name)];
         }
+        /** @var array<array-key, Step> $built */
         $built = [];
         foreach ($steps as $name => [$minutes, $span]) {
             $built[$name] = new Step((string) $name, $span, $minutes, array_slice(self::all((string) $name, $needs, []), 1));
         }
+        /** @var array<array-key, array<array-key, array{float, list<string>}>> $entries */
         $entries = [];
         foreach ($jobs as $action => $of) {
             foreach (is_array($of) ? $of : throw InvalidJobBook::shape((string) $action) as $what => $job) {
@@ -70,7 +75,7 @@ final class JobBook
     }
 
     /**
-     * @param  array<string, list<string>>  $needs
+     * @param  array<array-key, list<string>>  $needs
      * @param  list<string>  $above
      * @return non-empty-list<string> the step and all that it needs
      */

@@ -61,7 +61,7 @@ final class Layout
         }
         $this->safe = $jobs->minutesOnPlanter();
         $this->ofKind = $ofKind;
-        $this->groups = $groups;
+        $this->groups = array_values($groups);
         $this->groupOf = $groupOf;
         $this->bits = $bits;
     }

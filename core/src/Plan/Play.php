@@ -49,7 +49,7 @@ final readonly class Play
     {
         $draws = new Draws($seed);
         $perItem = self::OF_A_PART * (1 + $this->partsDrawn()) + $this->seasons * $this->looks();
-        $count = count($this->kinds) + $perItem * max(1, count($this->items));
+        $count = max(1, count($this->kinds) + $perItem * count($this->items));
         $layout = new Layout($this->kinds, $this->items, $this->jobs);
         $players = [];
         $accounts = [];

@@ -55,22 +55,23 @@ final readonly class PolicyTable
                 $wins[$index] / $runs, array_sum($of->stops) / $runs / $play->seasons, array_sum($of->minutes) / 60 / $runs / $play->seasons,
             );
         }
-        [$cheapest, $next] = self::order($costs) + [1 => null];
+        $order = self::order($costs);
+        [$cheapest, $next] = [$order[0], $order[1] ?? null];
         $ahead = $next === null ? 0.0 : self::middle(array_map(static fn (float $one, float $other): float => $other - $one, $costs[$cheapest], $costs[$next])) / $play->seasons;
 
         return new self($lines, $cheapest, $next, $ahead, [...self::turnsOfMoney($played, $play->prices, $cheapest), ...self::turnsOfShare($play, $played, $seed)]);
     }
 
     /**
-     * @param  non-empty-list<list<float>>  $costs
-     * @return list<float> runs in which each is the cheapest; what several share is shared out
+     * @param  list<list<float>>  $costs
+     * @return array<int, float> runs in which each is the cheapest; what several share is shared out
      */
     private static function wins(array $costs): array
     {
         $wins = array_fill(0, count($costs), 0.0);
-        foreach (array_keys($costs[0]) as $run) {
-            $of = array_column($costs, $run);
-            $best = array_keys($of, min($of), true);
+        foreach (array_keys($costs[0] ?? []) as $run) {
+            $of = array_map(static fn (array $one): float => $one[$run], $costs);
+            $best = array_keys($of, min([INF, ...$of]), true);
             foreach ($best as $index) {
                 $wins[$index] += 1 / count($best);
             }
@@ -80,7 +81,7 @@ final readonly class PolicyTable
     }
 
     /**
-     * @param  non-empty-list<list<float>>  $costs
+     * @param  list<list<float>>  $costs  of one policy at least
      * @return non-empty-list<int> the cheapest in the middle first
      */
     private static function order(array $costs): array
@@ -88,7 +89,7 @@ final readonly class PolicyTable
         $middles = array_map(self::middle(...), $costs);
         asort($middles);
 
-        return array_keys($middles);
+        return array_keys($middles) ?: [0];
     }
 
     /**
@@ -157,7 +158,7 @@ final readonly class PolicyTable
                     $others[$at] = self::middle(array_slice($other->costs($play->prices), 0, self::SHARE_RUNS));
                 }
             }
-            $rival = (int) array_search(min($others), $others, true);
+            $rival = (int) array_search(min([INF, ...$others]), $others, true);
             // All that are looked at first are played in one go.
             $coarse = array_combine(array_map(strval(...), self::SHARES), array_map(
                 static fn (Played $at): float => self::middle($at->costs($play->prices)),

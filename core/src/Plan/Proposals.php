@@ -161,16 +161,41 @@ final readonly class Proposals
         return match (true) {
             $finding->verdict->severity() >= Verdict::Change->severity() => Remedy::change($finding->verdict === Verdict::Failed ? Why::CannotRun : Why::PastLimit, $finding->reasons[0]->reference ?? null),
             isset($this->due[$finding->place->key()]) => Remedy::change($this->due[$finding->place->key()]),
+            $this->isCheaperNow($finding->place) => Remedy::change(Why::CheaperNow),
             default => Remedy::of(Action::CarryOver, Why::StillGoes),
         };
+    }
+
+    /** Whether leaving it costs more, by the odds of a stop, than what is thrown away by changing it and its partners now. */
+    private function isCheaperNow(Place $place): bool
+    {
+        $wear = $this->now->wear[$place->key()] ?? null;
+        $slot = Slot::of($place->check);
+        if ($wear?->chance === null || $wear->isThin || $slot === null || $this->now->stopCost === null) {
+            return false;
+        }
+        $thrownAway = 0.0;
+        foreach (Partners::of(new SlotPlace($place->row, $slot, $place->side), $this->now->equipment) as $part) {
+            $price = $this->now->prices[$part->key()] ?? null;
+            if ($price === null) {
+                return false;
+            }
+            // What no figure is read of counts whole.
+            $gone = ($this->now->wear[(new Place($part->row, $part->slot->checks()[0], $part->side))->key()] ?? null)->gone ?? 0.0;
+            $thrownAway += max(0.0, 1 - $gone) * $price;
+        }
+
+        return $wear->chance * $this->now->stopCost > $thrownAway;
     }
 
     private function proposal(Place $place, Remedy $remedy, Verdict $verdict): Proposal
     {
         $parts = $remedy->action === Action::Change ? $this->parts($place, $remedy) : [];
-        $jobs = match ($remedy->action) {
-            Action::Change => array_map(Job::change(...), $parts),
-            Action::CarryOver => [],
+        $jobs = match (true) {
+            $remedy->action === Action::Change => array_map(Job::change(...), $parts),
+            $remedy->action === Action::CarryOver => [],
+            // They are off for the blades anyway.
+            $remedy->why === Why::AfterBlades => [Job::at(Action::LookAgain, $place)],
             default => [Job::at($remedy->action, $place)],
         };
         $withoutSlot = $remedy->action === Action::Change && $parts === [] ? 1 : 0;
@@ -203,7 +228,7 @@ final readonly class Proposals
             }
         }
 
-        return array_values($parts);
+        return $parts;
     }
 
     private function risk(Place $place, Verdict $verdict): Risk
@@ -215,7 +240,7 @@ final readonly class Proposals
         if ($wear?->chance !== null) {
             return Risk::ofWear($wear->chance, $wear->isThin);
         }
-        if ($verdict === Verdict::Sound || ($this->now->sheet->check($place->check)?->kind ?? CheckKind::Condition) !== CheckKind::Condition) {
+        if ($verdict === Verdict::Sound || ($this->now->sheet->check($place->check)->kind ?? CheckKind::Condition) !== CheckKind::Condition) {
             return Risk::unknown();
         }
 

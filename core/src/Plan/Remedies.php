@@ -35,7 +35,9 @@ final class Remedies
     private static function read(): array
     {
         static $read = null;
+        $read ??= json_decode((string) file_get_contents(__DIR__.'/../../jobs/remedies.json'), true, flags: JSON_THROW_ON_ERROR);
 
-        return $read ??= json_decode((string) file_get_contents(__DIR__.'/../../jobs/remedies.json'), true, flags: JSON_THROW_ON_ERROR);
+        /** @var array{chips: array<string, string>, checks: array<string, array<string, string>>, no: array<string, string>, qualified: list<string>} */
+        return $read;
     }
 }

@@ -16,6 +16,8 @@ enum Why: string
     case ShareGone = 'share_gone';
     case Always = 'always';
     case SetIsDue = 'set_is_due';
+    /** Left, it costs more by the odds of a stop than what is thrown away now. */
+    case CheaperNow = 'cheaper_now';
     /** It will do for now; the odds say when to look. */
     case StillGoes = 'still_goes';
     case LooksPoor = 'looks_poor';

@@ -60,7 +60,7 @@ final class Countdown
             default => $planting->plusDays(-1),
         };
         foreach (self::BEFORE[$step->value] ?? [] as $next) {
-            $begins = ($later[$next] ?? null)?->latestStart ?? ($later[$next] ?? null)?->due;
+            $begins = ($later[$next] ?? null)->latestStart ?? ($later[$next] ?? null)->due ?? null;
             if ($begins !== null && $begins->plusDays(-1)->isBefore($due)) {
                 $due = $begins->plusDays(-1);
             }

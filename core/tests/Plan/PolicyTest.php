@@ -12,7 +12,6 @@ use Ustrel\Core\Plan\Policy;
 use Ustrel\Core\Plan\PolicyTable;
 use Ustrel\Core\Plan\Prices;
 use Ustrel\Core\Plan\School;
-use Ustrel\Core\Plan\Scope;
 use Ustrel\Core\Plan\SlotRule;
 use Ustrel\Core\Plan\Turn;
 use Ustrel\Core\Plan\TurnOf;

@@ -443,6 +443,72 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/decide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["decide"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/walks/{walk}/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Each is taken or refused on its own; sending it again is harmless */
+        post: operations["decideFindings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/policies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["policies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/policy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Proposals follow; sending it again is harmless */
+        post: operations["choosePolicy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/backups": {
         parameters: {
             query?: never;
@@ -518,6 +584,72 @@ export interface paths {
         };
         /** @description All of the workshop as an open archive: a zip with JSON, CSV and pictures, which another installation takes in */
         get: operations["packWorkshop"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/season": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["season"];
+        put: operations["planSeason"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/season/fields.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Columns: docs/formats.md */
+        get: operations["exportFields"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/season/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Reads a table of fields; nothing is kept */
+        post: operations["readFields"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/season/countdown.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportCountdown"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1473,6 +1605,250 @@ export interface components {
             /** @description What stands behind the # of the link */
             link: string;
         };
+        DecisionEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /** @description 0 for the planter as a whole */
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            /** @enum {string} */
+            action: "change" | "adjust" | "clean" | "carry_over" | "send_out" | "look_again";
+            /**
+             * @description Where it is another than is proposed; or in own words
+             * @enum {string|null}
+             */
+            reason?: "part_is_here" | "part_not_to_be_had" | "owner_wants" | "owner_declines" | "row_will_be_open" | "few_acres_left" | "looks_better" | "looks_worse" | null;
+            words?: string;
+            /**
+             * @description When what is carried over comes back; by default as proposed
+             * @enum {string|null}
+             */
+            look_when?: "next_walk" | "first_rain" | "acres" | null;
+            /** @description Of the season, 1 to 100,000 */
+            look_acres?: number | null;
+            /** Format: date-time */
+            happened_at: string;
+            /**
+             * Format: uuid
+             * @description The decision whose place it takes
+             */
+            supersedes?: string | null;
+            /** @description Take back the decision that is superseded */
+            withdrawn?: boolean;
+        };
+        PartPlace: {
+            row: number;
+            slot: components["schemas"]["Slot"];
+            side: components["schemas"]["Side"];
+        };
+        /** @description A figure to set to, or by which to turn */
+        Turned: {
+            value: number;
+            unit: components["schemas"]["Unit"];
+        };
+        Sum: {
+            /** @description Of parts, in the currency of the workshop, as far as prices are known */
+            cost: number;
+            /** @description Parts whose price nobody knows */
+            unpriced: number;
+            /** @description Shared access counted once */
+            minutes: number;
+        };
+        Proposal: {
+            /** @enum {string} */
+            action: "change" | "adjust" | "clean" | "carry_over" | "send_out" | "look_again";
+            /** @enum {string} */
+            why: "past_limit" | "cannot_run" | "would_not_last" | "share_gone" | "always" | "set_is_due" | "cheaper_now" | "still_goes" | "looks_poor" | "shims_in" | "shims_out" | "shim_out_and_measure" | "shims_not_enough" | "after_blades" | "blades_done" | "count_shims" | "too_coarse" | "level_packs" | "few_shims" | "arm_shim_out" | "arm_shim_in" | "carry_notches" | "set_to" | "move_left" | "move_right" | "move_to_centre" | "loosen" | "tighten" | "clean_it" | "air_low" | "air_high" | "bench_due" | "see_to" | "look_over" | "chosen";
+            to: components["schemas"]["Turned"] | null;
+            by: components["schemas"]["Turned"] | null;
+            parts: components["schemas"]["PartPlace"][];
+            cost: number;
+            unpriced: number;
+            minutes: number;
+            /** @description To reach the limit, or to stop the row, within the season where it is left, 0 to 1 */
+            chance: number | null;
+            /** @description That stands on little */
+            thin: boolean;
+            /** @description The row cannot run as it is */
+            stops: boolean;
+            /** @description Such findings that the shop left, where the chance stands on them */
+            left: number | null;
+            /** @enum {string|null} */
+            look_when: "next_walk" | "first_rain" | "acres" | null;
+            look_acres: number | null;
+            /** @description Beyond basic service it is for qualified people */
+            qualified: boolean;
+        };
+        Decision: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            action: "change" | "adjust" | "clean" | "carry_over" | "send_out" | "look_again";
+            /** @enum {string|null} */
+            proposed: "change" | "adjust" | "clean" | "carry_over" | "send_out" | "look_again" | null;
+            /** @enum {string|null} */
+            reason: "part_is_here" | "part_not_to_be_had" | "owner_wants" | "owner_declines" | "row_will_be_open" | "few_acres_left" | "looks_better" | "looks_worse" | null;
+            words: string;
+            /** @enum {string|null} */
+            look_when: "next_walk" | "first_rain" | "acres" | null;
+            look_acres: number | null;
+            cost: number;
+            unpriced: number;
+            minutes: number;
+            /** Format: date-time */
+            happened_at: string;
+            /** @description Name of who decided */
+            by: string;
+            season: number;
+        };
+        ToDecide: {
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            /**
+             * @description Sound where nothing was found, and the policy alone says so
+             * @enum {string}
+             */
+            verdict: "unchecked" | "sound" | "watch" | "change" | "failed";
+            reasons: components["schemas"]["Reason"][];
+            value: number | null;
+            state: components["schemas"]["State"] | null;
+            chips: components["schemas"]["Chip"][];
+            proposal: components["schemas"]["Proposal"];
+            decision: components["schemas"]["Decision"] | null;
+            /** @description Something else was read there since it was decided */
+            overtaken: boolean;
+            before: components["schemas"]["Decision"] | null;
+        };
+        CarriedOver: {
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            due: boolean;
+            decision: components["schemas"]["Decision"];
+        };
+        Decide: {
+            /** Format: uuid */
+            walk: string | null;
+            season: number;
+            /** @description That rules */
+            school: string;
+            /** @description The worst first, then what is due by the policy alone */
+            found: components["schemas"]["ToDecide"][];
+            /** @description Over from before: what is due first */
+            carried: components["schemas"]["CarriedOver"][];
+            open: components["schemas"]["Sum"];
+            decided: components["schemas"]["Sum"];
+        };
+        PolicyChoice: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /** @enum {string} */
+            school: "limit" | "set" | "every_spring" | "like_new" | "own";
+            /**
+             * @description For this kind of slot alone; by default for the planter
+             * @enum {string|null}
+             */
+            slot?: "row_cleaner_wheel" | "row_cleaner_bearing" | "coulter_blade" | "coulter_bearing" | "fertilizer_blade" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "arm_bushings" | "arm_bolts" | "arms" | "downforce_spring" | "downforce_cylinder" | "seed_hose" | "meter_chain" | "sprockets" | "chain_idler" | "drive_motor" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter" | "air_hose" | "opener_blade" | "opener_bearing" | "scraper" | "seed_tube_guard" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_bushing" | "firmer_tip" | "press_wheel" | "closing_wheel" | "closing_bearing" | "closing_tail_bushing" | null;
+            /** Format: date-time */
+            happened_at: string;
+        };
+        SlotRule: {
+            /** @enum {string} */
+            when: "past_limit" | "share_gone" | "would_not_last" | "always";
+            /** @description Of the allowance gone, over 0 to 1 */
+            share?: number;
+            /** @enum {string} */
+            scope?: "row" | "set";
+            /** @description Slots that are changed along with it */
+            with?: components["schemas"]["Slot"][];
+            /** @description A season */
+            looks?: number;
+        };
+        /** @description Money in the currency of the workshop, a season */
+        PolicyLine: {
+            /** @enum {string} */
+            school: "limit" | "set" | "every_spring" | "like_new" | "own";
+            p10: number;
+            p50: number;
+            p90: number;
+            /** @description The middle, an acre */
+            acre: number;
+            /** @description Share of runs in which it is, 0 to 1 */
+            cheapest: number;
+            /** @description A season, by slot */
+            parts: {
+                slot: components["schemas"]["Slot"];
+                count: number;
+            }[];
+            /** @description Parts a season whose price nobody knows: they are not in the money */
+            unpriced: number;
+            hours: number;
+            stops: number;
+            /** @description Millimetres of depth lost at planting, on the worst row */
+            lost_worst: number;
+            lost_mean: number;
+            /** @description Worth of what was left of parts taken out */
+            waste: number;
+        };
+        PolicyTurn: {
+            /** @enum {string} */
+            of: "part_prices" | "stop_cost" | "share";
+            /** @description Times what it is now; of a share, the share */
+            factor: number;
+            /**
+             * @description That would be the cheapest
+             * @enum {string}
+             */
+            school: "limit" | "set" | "every_spring" | "like_new" | "own";
+        };
+        PolicyRuled: {
+            /** @enum {string} */
+            school: "limit" | "set" | "every_spring" | "like_new" | "own";
+            slot: components["schemas"]["Slot"] | null;
+            /** Format: date-time */
+            happened_at: string;
+            by: string;
+        };
+        PolicyTable: {
+            lines: components["schemas"]["PolicyLine"][];
+            /** @enum {string} */
+            cheapest: "limit" | "set" | "every_spring" | "like_new" | "own";
+            /** @enum {string|null} */
+            next: "limit" | "set" | "every_spring" | "like_new" | "own" | null;
+            /** @description Of the next, in the middle run */
+            ahead: number;
+            turns: components["schemas"]["PolicyTurn"][];
+            /** @description Of a season */
+            acres: number;
+            /** @description Slots whose record says little: nominal lives, wide */
+            thin: components["schemas"]["Slot"][];
+            /** @description Nobody has said what an hour costs */
+            without_rate: boolean;
+            without_stop_cost: boolean;
+        };
+        Policies: {
+            seasons: number;
+            /**
+             * @description That rules
+             * @enum {string}
+             */
+            school: "limit" | "set" | "every_spring" | "like_new" | "own";
+            /** @description The shop's own, by slot */
+            own: {
+                [key: string]: components["schemas"]["SlotRule"];
+            };
+            table: components["schemas"]["PolicyTable"] | null;
+            /** @description Which policy ruled since when, the newest first */
+            ruled: components["schemas"]["PolicyRuled"][];
+        };
         Receipt: {
             /** @description Place in what was sent, from 0 */
             index: number;
@@ -1583,6 +1959,161 @@ export interface components {
             done: boolean;
             /** @description When this very file was imported before */
             already: components["schemas"]["Import"] | null;
+        };
+        SeasonField: {
+            name: string;
+            crop?: string | null;
+            /** @description Over 0 to 10,000 */
+            acres: number;
+            /** @enum {string|null} */
+            soil?: "clay" | "silt" | "loam" | "sand" | "stony" | null;
+            /** @enum {string|null} */
+            residue?: "bare" | "usual" | "heavy" | null;
+            /** @enum {string|null} */
+            tillage?: "worked" | "min_till" | "no_till" | null;
+            /** @description Lot, or what is planted there otherwise */
+            seed?: string | null;
+            /** @description Seeds an acre */
+            population?: number | null;
+        };
+        /** @description A box or tank; what it holds and what an acre takes in one unit */
+        Tank: {
+            name: string;
+            holds: number;
+            rate: number;
+            unit: string;
+        };
+        /** @description Of the countdown */
+        OwnItem: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            title: string;
+            /** Format: date */
+            due: string;
+            done: boolean;
+        };
+        /** @description The whole plan of a season; what is left out or null is as typical */
+        SeasonEdit: {
+            /** @description Of the plan that was changed: with another one meanwhile nothing is overwritten */
+            revision: number;
+            /** Format: date */
+            planting_start?: string | null;
+            /**
+             * Format: date
+             * @description The last day of the window
+             */
+            planting_end?: string | null;
+            /** @description By default those of the fields, or of the last season */
+            planned_acres?: number | null;
+            mph?: number | null;
+            /** @description Over 0 to 1: of the whole field, or of turning alone where fills are counted */
+            efficiency?: number | null;
+            counts_fills?: boolean;
+            fill_minutes?: number | null;
+            hours_a_day?: number | null;
+            /** @description Of days fit for fieldwork, over 0 to 1 */
+            fit_share?: number | null;
+            /** @description Of an acre planted a day late, in the currency of the workshop */
+            delay_price?: number | null;
+            /**
+             * Format: date
+             * @description The last day that is not late
+             */
+            delay_after?: string | null;
+            tanks?: components["schemas"]["Tank"][];
+            fields?: components["schemas"]["SeasonField"][];
+            /** @description Steps of the countdown that somebody says are done */
+            ticked?: ("seed" | "seed_fits" | "walk" | "decisions" | "parts_ordered" | "parts_here" | "work" | "meters" | "level" | "monitor" | "first_pass")[];
+            own_items?: components["schemas"]["OwnItem"][];
+        };
+        Deadline: {
+            /** @description A step of the job, or the id of an own item */
+            key: string;
+            /** @description Of an own item */
+            title: string | null;
+            /** Format: date */
+            due: string;
+            /**
+             * Format: date
+             * @description Null where nobody has hours for it
+             */
+            latest_start: string | null;
+            done: boolean;
+            late: boolean;
+            /** @description No record tells: somebody says that it is done */
+            by_hand: boolean;
+        };
+        /** @description The day by whose end planting is done: with one chance in ten, with an even one, with nine in ten */
+        FinishDays: {
+            /** Format: date */
+            p10: string | null;
+            /** Format: date */
+            p50: string | null;
+            /** Format: date */
+            p90: string | null;
+        };
+        Season: {
+            season: number;
+            revision: number;
+            /** Format: date */
+            planting_start: string | null;
+            /** Format: date */
+            planting_end: string | null;
+            /** @description Where they are not those of the fields */
+            planned_acres: number | null;
+            mph: number | null;
+            efficiency: number | null;
+            counts_fills: boolean;
+            fill_minutes: number | null;
+            hours_a_day: number | null;
+            fit_share: number | null;
+            delay_price: number | null;
+            /** Format: date */
+            delay_after: string | null;
+            tanks: components["schemas"]["Tank"][];
+            fields: components["schemas"]["SeasonField"][];
+            ticked: ("seed" | "seed_fits" | "walk" | "decisions" | "parts_ordered" | "parts_here" | "work" | "meters" | "level" | "monitor" | "first_pass")[];
+            own_items: components["schemas"]["OwnItem"][];
+            /** @description Of the season before */
+            fields_before: components["schemas"]["SeasonField"][];
+            /** @description What holds where nothing is said */
+            typical: {
+                mph: number;
+                efficiency: number;
+                turning: number;
+                fill_minutes: number;
+                hours_a_day: number;
+                fit_share: number;
+            };
+            /** @description Of the season; null where nobody knows */
+            acres: number | null;
+            done: number;
+            acres_an_hour: number;
+            /** @description That a fit day brings, as pace, hours and the acres log have it */
+            acres_a_day: number;
+            days_logged: number;
+            width_ft: number;
+            finish: components["schemas"]["FinishDays"] | null;
+            /** @description The chance to be done by the end of the window, 0 to 1 */
+            in_window: number | null;
+            /** @description Of a stop that came now */
+            hour_cost: number;
+            fills: {
+                /** @description Between two stops */
+                acres: number;
+                /** @description What runs out first */
+                first: string;
+                /** @description That it would have to hold more to last as long as the next */
+                short: number | null;
+                unit: string;
+                each: number[];
+            } | null;
+            countdown: components["schemas"]["Deadline"][];
+            /** @description What is to be known of it: worded under season_said */
+            said: string[];
         };
         /** @enum {string} */
         CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "fertilizer_band_offset" | "fertilizer_band_depth" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "arm_body" | "downforce_spring_step" | "downforce_spring" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "drive_tab" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "depth_set_notch" | "firmer_tip" | "firmer_tension" | "press_wheel" | "closing_gap" | "closing_centring" | "closing_pressure" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "tyre_pressure_2" | "tyre_pressure_3" | "tyre_pressure_4" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting" | "own_1" | "own_2" | "own_3" | "own_4" | "own_5" | "own_6" | "own_7" | "own_8" | "own_9" | "own_10" | "own_11" | "own_12" | "own_13" | "own_14" | "own_15" | "own_16" | "own_17" | "own_18" | "own_19" | "own_20" | "own_21" | "own_22" | "own_23" | "own_24";
@@ -2335,8 +2866,40 @@ export interface components {
             measuring_sd?: {
                 [key: string]: number;
             };
+            /** @description ISO 4217 */
+            currency?: string;
+            /** @description Of an hour's work, in the currency */
+            shop_rate?: number | null;
+            /** @description Of a stop in season, whatever is done in it */
+            stop_cost?: number | null;
+            /** @description That the planter stands in a stop besides the work */
+            stop_hours?: number | null;
+            /** @description A season that worn parts wait for; 0 where each stops the planter at once */
+            service_stops?: number;
+            /** @description Who works, with hours by day of the week, 1 for Monday */
+            crew?: components["schemas"]["CrewMember"][];
+            /** @description The shop's own rule for each kind of slot */
+            own_policy?: {
+                [key: string]: components["schemas"]["SlotRule"];
+            };
+        };
+        CrewMember: {
+            name: string;
+            /** @description From Monday to Sunday */
+            hours: number[];
         };
         Workshop: {
+            /** @description ISO 4217 */
+            currency: string;
+            /** @description Of an hour's work */
+            shop_rate: number | null;
+            stop_cost: number | null;
+            stop_hours: number | null;
+            service_stops: number;
+            crew: components["schemas"]["CrewMember"][];
+            own_policy: {
+                [key: string]: components["schemas"]["SlotRule"];
+            };
             /** @description Over this chance of reaching its limit within the season a part is watched */
             watch_chance: number;
             /** @description Of the tz database; days begin and end by it */
@@ -3282,6 +3845,143 @@ export interface operations {
             429: components["responses"]["Refused"];
         };
     };
+    decide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What there is to decide, with what is proposed and what was decided */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Decide"];
+                };
+            };
+            /** @description As it was under the ETag in If-None-Match */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    decideFindings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                walk: components["parameters"]["walk"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description 1 to 1,000 */
+                    decisions: components["schemas"]["DecisionEntry"][];
+                };
+            };
+        };
+        responses: {
+            /** @description What became of each */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    policies: {
+        parameters: {
+            query?: {
+                /** @description That are played: 1, 3 or 5; 3 by default */
+                seasons?: 1 | 3 | 5;
+            };
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What each policy would cost */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Policies"];
+                };
+            };
+            /** @description As it was under the ETag in If-None-Match */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    choosePolicy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PolicyChoice"];
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description It rules from now on */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
     backups: {
         parameters: {
             query?: never;
@@ -3448,6 +4148,142 @@ export interface operations {
             };
             403: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
+        };
+    };
+    season: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The season that is being prepared: its plan, and what follows from it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Season"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    planSeason: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeasonEdit"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Season"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    exportFields: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The fields of the season, one a line */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    readFields: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The fields as they were read */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        fields: components["schemas"]["SeasonField"][];
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    exportCountdown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What has to be ready by when */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     specSheets: {

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Models\Decision;
+use App\Models\Planter;
+use App\Models\Walk;
+use Ustrel\Core\Plan\Circumstances;
+use Ustrel\Core\Plan\Cost;
+use Ustrel\Core\Plan\Proposal;
+use Ustrel\Core\Plan\Proposals;
+
+/** What there is to decide on a planter, and what was decided. */
+final readonly class Decisions
+{
+    /**
+     * @param  list<Found>  $found  the findings, the worst first, then what is due by the policy alone
+     * @param  list<CarriedOver>  $carried  over from earlier walks, those that are due first
+     */
+    public function __construct(
+        public Planter $planter,
+        public ?Walk $walk,
+        public array $found,
+        public array $carried,
+        public Circumstances $now,
+    ) {
+    }
+
+    public function at(string $key): ?Found
+    {
+        foreach ($this->found as $found) {
+            if ($found->place->key() === $key) {
+                return $found;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{Cost, float} what is proposed and still open comes to */
+    public function open(): array
+    {
+        return $this->together(array_filter($this->found, static fn (Found $found): bool => $found->isOpen()));
+    }
+
+    /** @return array{Cost, float} what was decided and is not done comes to */
+    public function decided(): array
+    {
+        return $this->together(array_filter($this->found, static fn (Found $found): bool => ! $found->isOpen()));
+    }
+
+    /**
+     * @param  array<Found>  $found
+     * @return array{Cost, float}
+     */
+    private function together(array $found): array
+    {
+        return Proposals::together(array_values(array_map($this->asDecided(...), $found)), $this->now);
+    }
+
+    private function asDecided(Found $found): Proposal
+    {
+        return $found->isOpen() || $found->decision === null || $found->decision->action === $found->proposal->action
+            ? $found->proposal
+            : Proposals::instead($found->place, $found->decision->action, $found->decision->verdict, $this->now);
+    }
+
+    /** @return list<Decision> those that are not overtaken */
+    public function held(): array
+    {
+        return array_values(array_filter(array_map(static fn (Found $found): ?Decision => $found->isOpen() ? null : $found->decision, $this->found)));
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Models\Decision;
+use App\Walk\Board\CurrentReading;
+use Ustrel\Core\Plan\Proposal;
+use Ustrel\Core\Walk\Place;
+
+/** One thing to decide: what was found, what is proposed, what was decided. */
+final readonly class Found
+{
+    public function __construct(
+        public Place $place,
+        /** Null where nothing was found, and the policy alone says so. */
+        public ?CurrentReading $reading,
+        public Proposal $proposal,
+        /** The newest that holds; null where nobody has decided. */
+        public ?Decision $decision,
+        /** Carried over in an earlier walk, with the reason. */
+        public ?Decision $before,
+    ) {
+    }
+
+    /** Somebody has read something else there since it was decided. */
+    public function isOvertaken(): bool
+    {
+        return $this->decision !== null && ($this->decision->reading_id !== $this->reading?->readingId || $this->decision->verdict !== ($this->reading->verdict ?? $this->decision->verdict));
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->decision === null || $this->isOvertaken();
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan\Http;
+
+use App\Http\Controller;
+use App\Http\JsonBody;
+use App\Models\Planter;
+use App\Plan\ChoosePolicy;
+use App\Plan\PolicyQuery;
+use App\Record\Http\ReceiptsShape;
+use App\Record\NotTaken;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Plan\School;
+
+#[OA\Schema(schema: 'PolicyChoice', required: ['id', 'school', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'school', type: 'string', enum: School::class),
+    new OA\Property(property: 'slot', description: 'For this kind of slot alone; by default for the planter', type: 'string', enum: Slot::class, nullable: true),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+])]
+final class PolicyController extends Controller
+{
+    private const SEASONS = [1, 3, 5];
+
+    #[OA\Get(path: '/api/planters/{planter}/policies', operationId: 'policies', tags: ['decide'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Parameter(name: 'seasons', description: 'That are played: 1, 3 or 5; 3 by default', in: 'query', schema: new OA\Schema(type: 'integer', enum: self::SEASONS))]
+    #[OA\Response(response: 304, description: 'As it was under the ETag in If-None-Match')]
+    #[OA\Response(response: 200, description: 'What each policy would cost', content: new OA\JsonContent(ref: '#/components/schemas/Policies'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function show(Request $request, Planter $planter, PolicyQuery $policies): Response
+    {
+        $asked = $request->query('seasons', '3');
+        abort_unless(is_string($asked) && in_array($asked, array_map(strval(...), self::SEASONS), true), 404);
+
+        return KeptDecide::answer($request, $planter->load(['specSheet', 'workshop']), "policies {$asked}", static fn (): array => PolicyShape::of($planter, (int) $asked, $policies));
+    }
+
+    #[OA\Post(path: '/api/planters/{planter}/policy', operationId: 'choosePolicy', description: 'Proposals follow; sending it again is harmless', tags: ['decide'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PolicyChoice'))]
+    #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(response: 201, description: 'It rules from now on', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function store(Request $request, Planter $planter, ChoosePolicy $choose): JsonResponse
+    {
+        try {
+            return ReceiptsShape::answer($choose($planter, $this->user($request), JsonBody::of($request)));
+        } catch (NotTaken $notTaken) {
+            throw ReceiptsShape::refusal($notTaken);
+        }
+    }
+}

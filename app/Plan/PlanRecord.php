@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Models\Forecast;
+use App\Models\Planter;
+use App\Opener\ContactQuery;
+use App\Opener\RowContact;
+use App\Season\SeasonQuery;
+use App\Wear\WearRecord;
+use Ustrel\Core\Measure\FurrowDistance;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Plan\Circumstances;
+use Ustrel\Core\Plan\JobBook;
+use Ustrel\Core\Plan\WearNow;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Wear\PlanterWear;
+
+/** What proposals hang on, read from the record of one planter. */
+final readonly class PlanRecord
+{
+    public function __construct(
+        private ContactQuery $contacts,
+        private SeasonQuery $season,
+    ) {
+    }
+
+    /**
+     * @param  Planter  $planter  with its spec sheet and workshop
+     * @param  list<CheckKey>  $found  the checks of what was found
+     */
+    public function of(Planter $planter, array $found): Circumstances
+    {
+        $sheet = $planter->readSheet();
+        $equipment = $planter->carries();
+        $record = new WearRecord($planter);
+        $plan = $record->plan();
+        $severity = $record->log()->severity(Moment::endOfTime());
+        $checks = PlanterWear::checks($sheet);
+        $wear = [];
+        foreach (Forecast::query()->where('planter_id', $planter->id)->get() as $line) {
+            $path = ($checks[$line->check_key->value] ?? null)?->wear();
+            if ($path === null || $line->size === null) {
+                continue;
+            }
+            $gone = 1 - $path->room($line->size) / $path->allowance;
+            $wear[$line->place()->key()] = new WearNow(
+                $gone,
+                $plan === null || $line->rate === null ? null : $gone + max(0.0, $line->rate) * $plan->effectiveLeft() / $path->allowance,
+                $line->chance,
+                $line->thin,
+                $line->left10_m === null ? null : FurrowDistance::ofMetres($line->left10_m / $severity)->toPlanterAcres($planter->spacing(), $planter->row_count),
+            );
+        }
+        $contacts = in_array(CheckKey::BladeContactLength, $found, true) ? $this->contacts->of($planter) : null;
+
+        return new Circumstances(
+            $sheet, $equipment, $planter->row_count, RulingPolicy::of($planter), JobBook::typical(), PartPrices::of($planter, $equipment)->prices(), $wear,
+            array_column(array_map(static fn (RowContact $row): array => ['row' => $row->row, 'shims' => [$row->left, $row->right]], $contacts['rows'] ?? []), 'shims', 'row'),
+            $contacts['sensitivity'] ?? null, self::left($planter), $plan?->acresLeft(), $plan->done ?? 0.0, $this->stopCost($planter, $plan->done ?? 0.0),
+        );
+    }
+
+    /** The trip and the time that the planter stands; null where nobody has said what a stop costs. */
+    private function stopCost(Planter $planter, float $done): ?float
+    {
+        $shop = $planter->workshop;
+
+        return $shop->stop_cost === null ? null : (float) $shop->stop_cost + (float) $shop->stop_hours * $this->season->delay($planter)->anHour($done);
+    }
+
+    /** @return array<string, array{int, int}> findings that the shop left and how many of them went wrong, by check, over all its planters */
+    private static function left(Planter $planter): array
+    {
+        $sums = [];
+        foreach (Planter::query()->where('workshop_id', $planter->workshop_id)->toBase()->pluck('left_findings') as $kept) {
+            foreach (json_decode($kept, true) as $check => [$left, $failed]) {
+                $sums[$check] = [($sums[$check][0] ?? 0) + $left, ($sums[$check][1] ?? 0) + $failed];
+            }
+        }
+
+        return $sums;
+    }
+}

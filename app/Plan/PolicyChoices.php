@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Models\Planter;
+use App\Models\PolicyChoice;
+use App\Record\Envelope;
+use App\Record\Fields;
+use App\Record\Kind;
+use App\Record\KindWording;
+use App\Record\Refused;
+use App\Record\Touched;
+use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Plan\InvalidPolicy;
+use Ustrel\Core\Plan\Policy;
+use Ustrel\Core\Plan\School;
+
+/** Policies that were chosen for a planter, or for one kind of slot on it. */
+final readonly class PolicyChoices implements Kind
+{
+    public function __construct(private Planter $planter)
+    {
+    }
+
+    public function model(): string
+    {
+        return PolicyChoice::class;
+    }
+
+    public function canSupersede(): bool
+    {
+        return false;
+    }
+
+    public function takesBack(array $row): bool
+    {
+        return false;
+    }
+
+    public function wording(): KindWording
+    {
+        return new KindWording('policy.item');
+    }
+
+    public function read(Fields $fields, Envelope $envelope): array
+    {
+        $school = $fields->oneOf('school', School::class, 'policy.school') ?? throw Refused::because('school', 'policy.school');
+        $slot = $fields->oneOf('slot', Slot::class, 'policy.slot');
+        if ($slot !== null && ! $slot->isOn($this->planter->carries())) {
+            throw Refused::because('slot', 'policy.no_such_slot', ['slot' => __("slot.{$slot->value}")]);
+        }
+        $rules = [];
+        if ($school === School::Own) {
+            try {
+                $rules = Policy::ownOf($this->planter->workshop->own_policy)->toArray();
+            } catch (InvalidPolicy $invalid) {
+                throw Refused::because('school', "policy.{$invalid->fault}", ['said' => $invalid->said]);
+            }
+        }
+
+        return [
+            'slot' => $slot?->value,
+            'school' => $school->value,
+            'rules' => json_encode((object) $rules, JSON_THROW_ON_ERROR),
+            'happened_at' => $fields->moment('happened_at', 'refused.no_time', 'refused.in_the_future')->toIso(),
+        ];
+    }
+
+    public function touch(array $rows, array $superseded, Touched $touched): void
+    {
+        // Proposals follow when they are asked for.
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Models\Planter;
+use App\Models\PolicyChoice;
+use Ustrel\Core\Plan\Policy;
+use Ustrel\Core\Plan\School;
+
+/** The policy that rules a planter now: what was chosen last for it, and for some kinds of slot since. */
+final class RulingPolicy
+{
+    /** By its limit where nobody has chosen. */
+    public static function of(Planter $planter): Policy
+    {
+        $choices = PolicyChoice::query()->where('planter_id', $planter->id)->orderBy('happened_at')->orderBy('id')->get();
+        $policy = Policy::of(School::Limit);
+        foreach ($choices as $choice) {
+            $chosen = self::read($choice->school, $choice->rules);
+            $policy = $choice->slot === null ? $chosen : $policy->with($choice->slot, $chosen);
+        }
+
+        return $policy;
+    }
+
+    /** @param  array<string, array<string, mixed>>  $rules  of the shop's own */
+    public static function read(School $school, array $rules): Policy
+    {
+        return $school === School::Own ? Policy::ownOf($rules) : Policy::of($school);
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Models\Cell;
+use App\Models\Walk;
+use App\Models\WalkRow;
+use App\Plan\DecideQuery;
+use App\Plan\Decisions;
+use App\Plan\Found;
+use App\Plan\PartPrices;
+use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Season\Countdown;
+use Ustrel\Core\Season\Deadline;
+use Ustrel\Core\Season\Ready;
+use Ustrel\Core\Season\Step;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Station;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\Result;
+use Ustrel\Core\Walk\WalkKind;
+
+/** Reads how far everything is that has to be ready before planting, by the program's own record where that can tell. */
+final readonly class CountdownQuery
+{
+    /** Typical hours. */
+    private const WALK_OF_A_ROW = 0.25;
+
+    private const LEVEL = 2.0;
+
+    private const MONITOR = 2.0;
+
+    private const FIRST_PASS = 3.0;
+
+    private const A_DECISION = 0.05;
+
+    private const A_METER = 17 / 60;
+
+    public function __construct(private DecideQuery $decide)
+    {
+    }
+
+    /** @return list<Deadline> none without a day on which planting is to start */
+    public function of(SeasonView $view): array
+    {
+        $planter = $view->planter;
+        if ($planter->planting_start === null) {
+            return [];
+        }
+        $own = [];
+        foreach ($view->plan->own_items as $item) {
+            $own[$item['id']] = [Day::of($item['due']), $item['done']];
+        }
+
+        return Countdown::of($planter->planting_start, $planter->workshop->today(), $view->crew, $this->ready($view), $own);
+    }
+
+    /** @return array<string, Ready> by step */
+    private function ready(SeasonView $view): array
+    {
+        $decisions = $this->decide->of($view->planter);
+        $walk = $decisions->walk;
+        $sheet = $view->planter->readSheet();
+        $ticked = static fn (Step $step, int $days = 0): Ready => in_array($step->value, $view->plan->ticked, true) ? Ready::done() : Ready::open(0.0, $days);
+        $open = count(array_filter($decisions->found, static fn (Found $found): bool => $found->isOpen()));
+        [, $minutes] = $decisions->decided();
+        $parts = self::parts($decisions);
+        $lead = self::longestLead($decisions, $parts);
+        $read = $walk === null ? [] : self::verdicts($walk);
+        $isWalked = $walk !== null && ($walk->isFinished() || self::rowsLeft($walk) === 0);
+        $ready = [
+            Step::Seed->value => $ticked(Step::Seed),
+            Step::SeedFits->value => $ticked(Step::SeedFits),
+            Step::Walk->value => $isWalked ? Ready::done() : Ready::open(self::WALK_OF_A_ROW * ($walk === null ? $view->planter->row_count : self::rowsLeft($walk))),
+            Step::Decisions->value => $isWalked && $open === 0 ? Ready::done() : Ready::open(self::A_DECISION * $open),
+            Step::Work->value => $isWalked && $open === 0 && $decisions->held() === [] ? Ready::done() : Ready::open($minutes / 60),
+            Step::Level->value => self::stations($sheet, $read, [Station::Frame, Station::WheelsAndDrive], self::LEVEL),
+            Step::Monitor->value => self::stations($sheet, $read, [Station::Electronics], self::MONITOR),
+            Step::FirstPass->value => $view->planter->walks()->where('season', $view->planter->season())->where('kind', WalkKind::FirstPass)->exists() ? Ready::done() : Ready::open(self::FIRST_PASS),
+        ];
+        if ($parts !== [] || ! $isWalked) {
+            $ready[Step::PartsOrdered->value] = $ticked(Step::PartsOrdered);
+            $ready[Step::PartsHere->value] = $ticked(Step::PartsHere, $lead);
+        }
+        $meters = self::metersLeft($sheet, $view->planter->row_count, $read);
+        if ($meters !== null) {
+            $ready[Step::Meters->value] = $meters === 0 ? Ready::done() : Ready::open(self::A_METER * $meters);
+        }
+
+        return array_filter($ready);
+    }
+
+    private static function rowsLeft(Walk $walk): int
+    {
+        $full = WalkRow::query()->where('walk_id', $walk->id)->where('row_number', '>', 0)->where('checked', '>=', $walk->places_per_row)->count();
+
+        return max(0, $walk->row_count - $full);
+    }
+
+    /** @return array<string, Verdict> of what the walk has read, by place key */
+    private static function verdicts(Walk $walk): array
+    {
+        $place = Place::KEY_IN_SQL;
+
+        return Cell::query()->where('walk_id', $walk->id)->where('result', '!=', Result::Withdrawn->value)->toBase()->selectRaw("{$place} AS place, verdict")
+            ->pluck('verdict', 'place')->map(static fn (string $verdict): Verdict => Verdict::from($verdict))->all();
+    }
+
+    /**
+     * @param  array<string, Verdict>  $read
+     * @param  list<Station>  $stations
+     */
+    private static function stations(SpecSheet $sheet, array $read, array $stations, float $hours): ?Ready
+    {
+        $places = [];
+        foreach ($sheet->checks as $check) {
+            if (in_array($check->station, $stations, true)) {
+                foreach ($check->sides as $side) {
+                    $places[] = (new Place(Place::WHOLE_PLANTER, $check->key, $side))->key();
+                }
+            }
+        }
+        $sound = array_filter($places, static fn (string $key): bool => isset($read[$key]) && $read[$key]->severity() < Verdict::Change->severity());
+
+        return $places === [] ? null : (count($sound) === count($places) ? Ready::done() : Ready::open($hours));
+    }
+
+    /**
+     * Meters whose last run on the stand is due, or was not asked about; null where there are none to test.
+     *
+     * @param  array<string, Verdict>  $read
+     */
+    private static function metersLeft(SpecSheet $sheet, int $rows, array $read): ?int
+    {
+        $check = $sheet->check(CheckKey::MeterBenchSeasons);
+        if ($check === null) {
+            return null;
+        }
+        $left = 0;
+        for ($row = 1; $row <= $rows; $row++) {
+            $left += ($read[(new Place($row, $check->key, $check->sides[0]))->key()] ?? null) === Verdict::Sound ? 0 : 1;
+        }
+
+        return $left;
+    }
+
+    /** @return list<string> keys of the slot places that get a part */
+    private static function parts(Decisions $decisions): array
+    {
+        $keys = [];
+        foreach ($decisions->found as $found) {
+            foreach ($found->proposal->parts as $part) {
+                $keys[$part->key()] = true;
+            }
+        }
+
+        return array_keys($keys);
+    }
+
+    /** @param  list<string>  $parts  keys of slot places */
+    private static function longestLead(Decisions $decisions, array $parts): int
+    {
+        $types = $parts === [] ? [] : PartPrices::of($decisions->planter, $decisions->now->equipment)->types;
+
+        return max(0, ...array_map(static fn (string $key): int => (int) ($types[$key] ?? null)?->lead_days, $parts));
+    }
+}

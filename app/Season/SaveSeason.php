@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Models\Planter;
+use App\Models\SeasonPlan;
+use App\Record\Change;
+use App\Record\Touched;
+use App\Wear\WearRecord;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
+
+/** Keeps the plan of a planter's season. Who has seen an older one than there is is told, and nothing is overwritten. */
+final readonly class SaveSeason
+{
+    public function __construct(private Change $change)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $plan  columns of the plan
+     * @param  array<string, mixed>  $ofPlanter  columns of the planter: when planting starts, how long it takes, acres
+     * @param  int  $seen  the revision that was changed
+     *
+     * @throws ConflictHttpException
+     */
+    public function __invoke(Planter $planter, array $plan, array $ofPlanter, int $seen): Planter
+    {
+        return $this->change->of($planter, static function (Planter $planter, Touched $touched) use ($plan, $ofPlanter, $seen): Planter {
+            $kept = SeasonQuery::plan($planter);
+            if ($kept->revision !== $seen) {
+                throw new ConflictHttpException(__('season.changed_meanwhile'));
+            }
+            $planter->fill($ofPlanter);
+            $season = $planter->season();
+            $isOther = $planter->isDirty(array_keys($ofPlanter));
+            $planter->save();
+            // Another year of planting is another season: its plan goes along.
+            SeasonPlan::query()->where('planter_id', $planter->id)->where('season', $season)->whereKeyNot($kept->id ?? 0)->exists()
+                ? $kept = SeasonQuery::plan($planter)
+                : $kept->season = $season;
+            $kept->fill($plan + ['revision' => $kept->revision + 1])->save();
+            if ($isOther) {
+                $planter->openWalk()?->fill(['planned_acres' => (new WearRecord($planter))->plannedAcres()])->save();
+                $touched->everything = true;
+            }
+
+            return $planter;
+        });
+    }
+}
