@@ -125,6 +125,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::post('acres', [AcresController::class, 'store'])->can('record');
         Route::get('season', [SeasonController::class, 'show'])->can('record');
         Route::put('season', [SeasonController::class, 'update'])->can('set');
+        Route::get('season/speed', [SeasonController::class, 'speed'])->can('record');
         Route::get('season/fields.csv', [SeasonController::class, 'fields'])->can('record')->middleware(NotesExport::class);
         Route::post('season/fields', [SeasonController::class, 'readFields'])->can('set');
         Route::get('season/countdown.ics', [SeasonController::class, 'countdown'])->can('record')->middleware(NotesExport::class);

@@ -50,7 +50,13 @@ export const router = createRouter({
     {
       path: '/planters/:planter(\\d+)/decide',
       name: 'decide',
-      component: () => import('@/walk/board/FindingsScreen.vue'),
+      component: () => import('@/plan/DecideScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
+      path: '/planters/:planter(\\d+)/season',
+      name: 'season',
+      component: () => import('@/season/SeasonScreen.vue'),
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
     {

@@ -41,10 +41,11 @@ use Ustrel\Core\Plan\TurnOf;
     new OA\Property(property: 'lost_mean', type: 'number'),
     new OA\Property(property: 'waste', description: 'Worth of what was left of parts taken out', type: 'number'),
 ])]
-#[OA\Schema(schema: 'PolicyTurn', required: ['of', 'factor', 'school'], properties: [
+#[OA\Schema(schema: 'PolicyTurn', required: ['of', 'factor', 'school', 'by'], properties: [
     new OA\Property(property: 'of', type: 'string', enum: TurnOf::class),
     new OA\Property(property: 'factor', description: 'Times what it is now; of a share, the share', type: 'number'),
     new OA\Property(property: 'school', description: 'That would be the cheapest', type: 'string', enum: School::class),
+    new OA\Property(property: 'by', description: 'Of a share, the policy that goes by it', type: 'string', enum: School::class, nullable: true),
 ])]
 #[OA\Schema(schema: 'PolicyRuled', required: ['school', 'slot', 'happened_at', 'by'], properties: [
     new OA\Property(property: 'school', type: 'string', enum: School::class),
@@ -88,7 +89,7 @@ final class PolicyShape
                 'cheapest' => $school($outcome->table->cheapest),
                 'next' => $school($outcome->table->next),
                 'ahead' => round($outcome->table->ahead, 2),
-                'turns' => array_map(static fn (Turn $turn): array => ['of' => $turn->of->value, 'factor' => round($turn->factor, 3), 'school' => $school($turn->line)], $outcome->table->turns),
+                'turns' => array_map(static fn (Turn $turn): array => ['of' => $turn->of->value, 'factor' => round($turn->factor, 3), 'school' => $school($turn->line), 'by' => $school($turn->by)], $outcome->table->turns),
                 'acres' => $outcome->acres,
                 'thin' => array_map(static fn (Slot $slot): string => $slot->value, $outcome->thin),
                 'without_rate' => $outcome->withoutRate,

@@ -17,9 +17,9 @@ final readonly class PolicyTable
     /** A share is found by playing again, so fewer times. */
     private const SHARES = [0.25, 0.4, 0.55, 0.7, 0.85, 1.0];
 
-    private const SHARE_ROUNDS = 3;
+    private const SHARE_ROUNDS = 2;
 
-    private const SHARE_RUNS = 50;
+    private const SHARE_RUNS = 80;
 
     /**
      * @param  list<PolicyLine>  $lines
@@ -59,7 +59,7 @@ final readonly class PolicyTable
         [$cheapest, $next] = [$order[0], $order[1] ?? null];
         $ahead = $next === null ? 0.0 : self::middle(array_map(static fn (float $one, float $other): float => $other - $one, $costs[$cheapest], $costs[$next])) / $play->seasons;
 
-        return new self($lines, $cheapest, $next, $ahead, [...self::turnsOfMoney($played, $play->prices, $cheapest), ...self::turnsOfShare($play, $played, $seed)]);
+        return new self($lines, $cheapest, $next, $ahead, [...self::turnsOfMoney($played, $play->prices, $cheapest), ...self::turnsOfShare($play, $played, $cheapest, $seed)]);
     }
 
     /**
@@ -139,12 +139,12 @@ final readonly class PolicyTable
     }
 
     /**
-     * The share of each policy that goes by one at which it begins, or ceases, to be the cheapest.
+     * The share at which a policy that goes by one begins, or ceases, to be the cheapest: nearest to what it is, either way.
      *
      * @param  list<Played>  $played
      * @return list<Turn>
      */
-    private static function turnsOfShare(Play $play, array $played, int $seed): array
+    private static function turnsOfShare(Play $play, array $played, int $cheapest, int $seed): array
     {
         $turns = [];
         foreach ($played as $index => $of) {
@@ -159,34 +159,50 @@ final readonly class PolicyTable
                 }
             }
             $rival = (int) array_search(min([INF, ...$others]), $others, true);
-            // All that are looked at first are played in one go.
-            $coarse = array_combine(array_map(strval(...), self::SHARES), array_map(
-                static fn (Played $at): float => self::middle($at->costs($play->prices)),
-                $play->of(array_map(static fn (float $at): Policy => $of->policy->withShare($at) ?? $of->policy, self::SHARES), self::SHARE_RUNS, $seed),
-            ));
-            $isBest = static fn (float $at): bool => ($coarse[(string) $at] ?? self::middle($play->of([$of->policy->withShare($at) ?? $of->policy], self::SHARE_RUNS, $seed)[0]->costs($play->prices))) < $others[$rival];
-            $now = $isBest($share);
+            $at = static fn (float ...$shares): array => array_map(
+                static fn (Played $at): bool => self::middle($at->costs($play->prices)) < $others[$rival],
+                $play->of(array_map(static fn (float $at): Policy => $of->policy->withShare($at) ?? $of->policy, array_values($shares)), self::SHARE_RUNS, $seed),
+            );
+            $wins = array_combine(array_map(strval(...), [$share, ...self::SHARES]), $at($share, ...self::SHARES));
+            // Too close to tell by so few runs.
+            if ($wins[(string) $share] !== ($index === $cheapest)) {
+                continue;
+            }
             foreach (self::waysFrom($share) as $way) {
-                $from = $share;
-                foreach ($way as $at) {
-                    if ($isBest($at) === $now) {
-                        $from = $at;
-
-                        continue;
-                    }
-                    [$same, $other] = [$from, $at];
-                    for ($round = 0; $round < self::SHARE_ROUNDS; $round++) {
-                        $middle = ($same + $other) / 2;
-                        [$same, $other] = $isBest($middle) === $now ? [$middle, $other] : [$same, $middle];
-                    }
-                    $turns[] = new Turn(TurnOf::Share, round($other, 2), $now ? $rival : $index);
-
-                    break;
+                $turn = self::turnOnTheWay($share, $way, $wins, static fn (float $of): bool => $at($of)[0]);
+                if ($turn !== null) {
+                    $turns[] = new Turn(TurnOf::Share, $turn, $index === $cheapest ? $rival : $index, $index);
                 }
             }
         }
 
         return $turns;
+    }
+
+    /**
+     * @param  list<float>  $way  shares, the nearest first
+     * @param  array<array-key, bool>  $wins  whether the policy is the cheapest at those and where it is
+     * @param  callable(float): bool  $isBest
+     */
+    private static function turnOnTheWay(float $from, array $way, array $wins, callable $isBest): ?float
+    {
+        $now = $wins[(string) $from];
+        foreach ($way as $at) {
+            if ($wins[(string) $at] === $now) {
+                $from = $at;
+
+                continue;
+            }
+            [$same, $other] = [$from, $at];
+            for ($round = 0; $round < self::SHARE_ROUNDS; $round++) {
+                $middle = ($same + $other) / 2;
+                [$same, $other] = $isBest($middle) === $now ? [$middle, $other] : [$same, $middle];
+            }
+
+            return round($other, 2);
+        }
+
+        return null;
     }
 
     /** @return list<list<float>> shares over one, upwards, and under it, downwards */

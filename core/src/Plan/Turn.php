@@ -16,6 +16,8 @@ final readonly class Turn
         public TurnOf $of,
         public float $factor,
         public int $line,
+        /** Of a share, the policy that goes by it. */
+        public ?int $by = null,
     ) {
     }
 }

@@ -47,6 +47,9 @@ export const keys = {
   forecast: (planter: number) => ['forecast', planter] as const,
   contact: (planter: number) => ['contact', planter] as const,
   acres: (planter: number) => ['acres', planter] as const,
+  decide: (planter: number) => ['decide', planter] as const,
+  policies: (planter: number) => ['policies', planter] as const,
+  season: (planter: number) => ['season', planter] as const,
   imports: (planter: number) => ['imports', planter] as const,
   partTypes: ['part-types'] as const,
   packs: ['packs'] as const,
@@ -149,6 +152,28 @@ export const useForecast = (planter: Id) =>
 export const useContact = (planter: Id) =>
   ofPlanter(keys.contact, planter, (asked) => body(api.GET('/api/planters/{planter}/contact', asked)))
 
+export const useDecide = (planter: Id) =>
+  ofPlanter(keys.decide, planter, (asked) => body(api.GET('/api/planters/{planter}/decide', asked)))
+
+export const useSeason = (planter: Id) =>
+  ofPlanter(keys.season, planter, (asked) => body(api.GET('/api/planters/{planter}/season', asked)))
+
+/** What each policy would cost over so many seasons. */
+export const usePolicies = (planter: Id, seasons: MaybeRefOrGetter<1 | 3 | 5>) =>
+  useQuery({
+    queryKey: computed(() => [...keys.policies(toValue(planter)), toValue(seasons)]),
+    queryFn: ({ queryKey }) =>
+      remembered(kept(queryKey), (signal) =>
+        body(
+          api.GET('/api/planters/{planter}/policies', {
+            params: { path: { planter: toValue(planter) }, query: { seasons: toValue(seasons) } },
+            signal,
+          }),
+        ),
+      ),
+    placeholderData: keepPreviousData,
+  })
+
 export const useAcres = (planter: Id) =>
   ofPlanter(keys.acres, planter, (asked) => body(api.GET('/api/planters/{planter}/acres', asked)))
 
@@ -187,9 +212,29 @@ export const usePartLives = (type: Id, against: MaybeRefOrGetter<number | undefi
     placeholderData: keepPreviousData,
   })
 
+/** After something was decided: what is still to decide, and when all has to be ready. */
+export async function refreshPlan(planter: number): Promise<void> {
+  await Promise.all(
+    [keys.decide(planter), keys.season(planter), keys.row(planter), keys.yard].map((queryKey) =>
+      queries.invalidateQueries({ queryKey }),
+    ),
+  )
+}
+
 /** After parts, acres or the plan of a planter have changed: all that hangs on them is asked for again. */
 export async function refreshRecord(planter: number): Promise<void> {
-  const touched = [keys.ledger, keys.forecast, keys.contact, keys.acres, keys.board, keys.guide, keys.row]
+  const touched = [
+    keys.ledger,
+    keys.forecast,
+    keys.contact,
+    keys.acres,
+    keys.board,
+    keys.guide,
+    keys.row,
+    keys.decide,
+    keys.policies,
+    keys.season,
+  ]
   await Promise.all(
     [...touched.map((key) => key(planter)), keys.yard, keys.partTypes].map((queryKey) =>
       queries.invalidateQueries({ queryKey }),

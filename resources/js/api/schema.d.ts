@@ -608,6 +608,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/season/speed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description At the same efficiency and the same fills */
+        get: operations["speedFor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/season/fields.csv": {
         parameters: {
             query?: never;
@@ -1808,6 +1825,11 @@ export interface components {
              * @enum {string}
              */
             school: "limit" | "set" | "every_spring" | "like_new" | "own";
+            /**
+             * @description Of a share, the policy that goes by it
+             * @enum {string|null}
+             */
+            by: "limit" | "set" | "every_spring" | "like_new" | "own" | null;
         };
         PolicyRuled: {
             /** @enum {string} */
@@ -4201,6 +4223,37 @@ export interface operations {
             };
             404: components["responses"]["NotFound"];
             409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    speedFor: {
+        parameters: {
+            query: {
+                /** @description A claimed pace, over 0 to 1,000 */
+                acres_an_hour: number;
+            };
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The speed that it would need */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description Null where the fills alone take longer */
+                        mph: number | null;
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
             422: components["responses"]["Refused"];
         };
     };

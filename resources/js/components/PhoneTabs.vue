@@ -11,7 +11,7 @@ const session = useSession()
 <template>
   <nav class="foot" aria-label="Planter, at the foot">
     <router-link
-      v-for="tab in tabsFor(session)"
+      v-for="tab in tabsFor(session).filter(({ more }) => !more)"
       :key="tab.name"
       :to="{ name: tab.name, params: { planter: planterId } }"
       :class="{ here: tab.holds.includes(String($route.name)) }"
@@ -24,6 +24,12 @@ const session = useSession()
         <button type="button" v-bind="opener"><v-icon :icon="mdiDotsHorizontal" size="22" />More</button>
       </template>
       <v-list>
+        <v-list-item
+          v-for="tab in tabsFor(session).filter(({ more }) => more)"
+          :key="tab.name"
+          :title="tab.label"
+          :to="{ name: tab.name, params: { planter: planterId } }"
+        />
         <v-list-item
           v-if="session.may('record')"
           title="Sheet of figures"

@@ -1,8 +1,15 @@
-import { mdiClipboardListOutline, mdiFormatListChecks, mdiSprout, mdiViewGridOutline } from '@mdi/js'
+import {
+  mdiCalendarClockOutline,
+  mdiClipboardListOutline,
+  mdiFormatListChecks,
+  mdiSprout,
+  mdiViewGridOutline,
+} from '@mdi/js'
 
-/** A planter's screens in the order of the job; each tab stands for all screens whose names it lists. */
-const tabs = [
+/** A planter's screens in the order of the job; each tab stands for all screens whose names it lists, on a phone some under More. */
+const tabs: { name: string; label: string; icon: string; holds: string[]; more?: boolean }[] = [
   { name: 'board', label: 'Board', icon: mdiViewGridOutline, holds: ['board', 'row'] },
+  { name: 'season', label: 'Season', icon: mdiCalendarClockOutline, holds: ['season'], more: true },
   { name: 'walk', label: 'Walk', icon: mdiFormatListChecks, holds: ['walk', 'sheet'] },
   { name: 'decide', label: 'Decide', icon: mdiClipboardListOutline, holds: ['decide'] },
   { name: 'field', label: 'Field', icon: mdiSprout, holds: ['field'] },
@@ -10,4 +17,4 @@ const tabs = [
 
 /** Those of somebody who may record; who only looks on has nothing to walk. */
 export const tabsFor = ({ may }: { may: (ability: 'record') => boolean }) =>
-  tabs.filter((tab) => tab.name !== 'walk' || may('record'))
+  tabs.filter((tab) => (tab.name !== 'walk' && tab.name !== 'season') || may('record'))

@@ -1,5 +1,15 @@
 import Dexie, { type EntityTable } from 'dexie'
-import type { AcresEntry, LedgerEntry, NoteEntry, PlaceRef, Reading, Receipt, WalkKind, WalkOrder } from '@/api/types'
+import type {
+  AcresEntry,
+  DecisionEntry,
+  LedgerEntry,
+  NoteEntry,
+  PlaceRef,
+  Reading,
+  Receipt,
+  WalkKind,
+  WalkOrder,
+} from '@/api/types'
 
 /** A walk that was started on this device. */
 export type WalkStart = {
@@ -24,6 +34,7 @@ type Kinds = {
   /** What was done to parts in one go: taken whole or not at all. */
   ledger: { body: { events: LedgerEntry[] } }
   acres: { body: AcresEntry }
+  decision: { walk: string; body: DecisionEntry }
 }
 export type What = keyof Kinds
 export type New<W extends What = What> = { [K in W]: { what: K; id: string; planter: number } & Kinds[K] }[W]

@@ -25,6 +25,12 @@ export const allTaken = (): Map<string, Problem> => new Map()
 
 /** After something new on a walk: the board, the row and the yard are asked for again. */
 export function refreshWalk(planter: number): void {
-  for (const queryKey of [keys.board(planter), keys.row(planter), keys.yard])
+  for (const queryKey of [
+    keys.board(planter),
+    keys.row(planter),
+    keys.decide(planter),
+    keys.season(planter),
+    keys.yard,
+  ])
     void queries.invalidateQueries({ queryKey })
 }

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useUnits } from '@/composables/useUnits'
+import { typedAcres } from '@/measure/area'
+import { say, sayCheck, wordsOf } from '@/words'
+import { type Line, sayRows } from './findings'
+import type { Choice } from './useDecisions'
+
+/** What a person does instead of what is proposed, and why. */
+const { lines } = defineProps<{ lines: Line[] }>()
+const emit = defineEmits<{ choose: [choice: Choice]; close: [] }>()
+const { units, areaUnit } = useUnits()
+const actions = wordsOf('action') as Choice['action'][]
+const reasons = wordsOf('override') as NonNullable<Choice['reason']>[]
+const looks = ['next_walk', 'first_rain', 'acres'] as const
+
+const first = computed(() => lines[0] as Line)
+const action = ref<Choice['action']>(first.value.proposal.action === 'carry_over' ? 'change' : 'carry_over')
+const reason = ref<NonNullable<Choice['reason']>>()
+const words = ref('')
+const look = ref<(typeof looks)[number]>('next_walk')
+const acres = ref('')
+const isOther = computed(() => lines.some(({ proposal }) => proposal.action !== action.value))
+const missing = computed(() => {
+  if (isOther.value && reason.value === undefined && words.value.trim() === '')
+    return 'Say why: choose a reason, or use your own words.'
+  if (
+    action.value === 'carry_over' &&
+    look.value === 'acres' &&
+    !(Number(typedAcres(acres.value, units.value, 1)) >= 1)
+  )
+    return 'Give the acre figure of the season at which to look again.'
+  return ''
+})
+const tried = ref(false)
+
+function choose(): void {
+  tried.value = true
+  if (missing.value !== '') return
+  const carried = action.value === 'carry_over'
+  emit('choose', {
+    action: action.value,
+    reason: isOther.value ? (reason.value ?? null) : null,
+    words: words.value.trim(),
+    look_when: carried ? look.value : null,
+    look_acres: carried && look.value === 'acres' ? typedAcres(acres.value, units.value, 1) : null,
+  })
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="620" aria-label="Do otherwise" @update:model-value="emit('close')">
+    <form class="sheet asks" novalidate @submit.prevent="choose">
+      <h2>{{ sayRows(lines.map(({ row }) => row)) }}: {{ sayCheck(first).toLowerCase() }}</h2>
+      <p class="quiet">Proposed: {{ say(`action.${first.proposal.action}`) }}.</p>
+      <div class="choices" role="group" aria-label="What to do">
+        <button v-for="one in actions" :key="one" type="button" :aria-pressed="action === one" @click="action = one">
+          {{ say(`action.${one}`) }}
+        </button>
+      </div>
+      <template v-if="action === 'carry_over'">
+        <h3>Look again</h3>
+        <div class="choices" role="group" aria-label="Look again">
+          <button v-for="one in looks" :key="one" type="button" :aria-pressed="look === one" @click="look = one">
+            {{ one === 'acres' ? 'at an acre figure' : say(`look.${one}`) }}
+          </button>
+        </div>
+        <v-text-field
+          v-if="look === 'acres'"
+          v-model="acres"
+          :label="`At so many ${areaUnit()} of the season`"
+          inputmode="decimal"
+        />
+      </template>
+      <template v-if="isOther">
+        <h3>Why</h3>
+        <div class="choices" role="group" aria-label="Why">
+          <button
+            v-for="one in reasons"
+            :key="one"
+            type="button"
+            :aria-pressed="reason === one"
+            @click="reason = reason === one ? undefined : one"
+          >
+            {{ say(`override.${one}`) }}
+          </button>
+        </div>
+      </template>
+      <v-text-field v-model="words" :label="isOther ? 'Or in your own words' : 'A word about it'" maxlength="300" />
+      <p v-if="tried && missing" class="change" role="alert">{{ missing }}</p>
+      <div class="buttons">
+        <v-btn type="submit" color="primary" size="large">Decide</v-btn>
+        <v-btn variant="text" size="large" @click="emit('close')">Back</v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>
+
+<style scoped>
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.choices button {
+  min-height: var(--touch);
+  padding: 6px 14px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--paper);
+}
+.choices [aria-pressed='true'] {
+  border: 2px solid var(--accent);
+  background: var(--accent-weak);
+  font-weight: 700;
+}
+.buttons {
+  display: flex;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,234 @@
+<script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { api, body, type Refusal } from '@/api/client'
+import type { Season } from '@/api/types'
+import { useMoney } from '@/composables/useMoney'
+import { useUnits } from '@/composables/useUnits'
+import { shortDate } from '@/dates'
+import { SPEED_UNIT, speedText, typedAcres } from '@/measure/area'
+import type { Typed } from './season'
+
+/** How long planting takes: the window, the pace, the fills, the days, and what a day's delay costs. */
+const { planterId, season, refusal } = defineProps<{ planterId: number; season: Season; refusal: Refusal | null }>()
+const form = defineModel<Typed>('form', { required: true })
+const { units, area, areaUnit } = useUnits()
+const { money, currency } = useMoney()
+const claim = ref('')
+const speed = ref<number | null>()
+
+/** The speed that a claimed pace would need, as the server has it. */
+watchDebounced(
+  claim,
+  async (typed) => {
+    speed.value = undefined
+    const acres = typedAcres(typed, units.value, 1)
+    if (typeof acres !== 'number' || acres <= 0) return
+    const params = { path: { planter: planterId }, query: { acres_an_hour: acres } }
+    const told = await body(api.GET('/api/planters/{planter}/season/speed', { params })).catch(() => undefined)
+    if (told && typed === claim.value) speed.value = told.mph
+  },
+  { debounce: 300 },
+)
+const claimed = computed(() =>
+  speed.value === undefined
+    ? ''
+    : speed.value === null
+      ? 'not at any speed: the fills alone take longer'
+      : `needs ${speedText(speed.value, units.value)} ${SPEED_UNIT[units.value].name}`,
+)
+const chance = computed(() =>
+  season.in_window === null ? '' : `${Math.round(100 * season.in_window)} % to be done in the window`,
+)
+</script>
+
+<template>
+  <section class="sheet pace" aria-label="Pace and dates">
+    <h2>When it is done</h2>
+    <p v-if="season.finish" class="answer">
+      <strong>{{ season.finish.p50 ? shortDate(season.finish.p50) : 'out of sight' }}</strong>
+      <span class="quiet">
+        between {{ season.finish.p10 ? shortDate(season.finish.p10) : '…' }} and
+        {{ season.finish.p90 ? shortDate(season.finish.p90) : 'out of sight' }} in eight years of ten</span
+      >
+      <span v-if="chance" :class="(season.in_window ?? 1) < 0.5 ? 'due' : 'quiet'">{{ chance }}</span>
+    </p>
+    <p class="quiet">
+      {{ area(season.acres_an_hour) }}/h at that pace, {{ area(season.acres_a_day) }} on a fit day{{
+        season.days_logged > 0 ? `, as ${season.days_logged} days of the log have it` : ''
+      }}. An hour’s stop now costs {{ money(season.hour_cost) }}.
+    </p>
+    <div class="pair">
+      <v-text-field
+        v-model="form.planting_start"
+        type="date"
+        label="Planting starts"
+        :error-messages="refusal?.about('planting_start')"
+      />
+      <v-text-field
+        v-model="form.planting_end"
+        type="date"
+        label="Window ends"
+        :error-messages="refusal?.about('planting_end')"
+      />
+      <v-text-field
+        v-model="form.mph"
+        :label="`Speed, ${SPEED_UNIT[units].name}`"
+        inputmode="decimal"
+        :placeholder="speedText(season.typical.mph, units)"
+        :error-messages="refusal?.about('mph')"
+        persistent-placeholder
+      />
+      <v-text-field
+        v-model="form.efficiency"
+        label="Efficiency, %"
+        inputmode="decimal"
+        :placeholder="String(100 * (form.counts_fills ? season.typical.turning : season.typical.efficiency))"
+        :error-messages="refusal?.about('efficiency')"
+        persistent-placeholder
+      />
+      <v-text-field
+        v-model="form.hours_a_day"
+        label="Hours a day"
+        inputmode="decimal"
+        :placeholder="String(season.typical.hours_a_day)"
+        :error-messages="refusal?.about('hours_a_day')"
+        persistent-placeholder
+      />
+      <v-text-field
+        v-model="form.fit_share"
+        label="Days fit for fieldwork, %"
+        inputmode="decimal"
+        :placeholder="String(100 * season.typical.fit_share)"
+        :error-messages="refusal?.about('fit_share')"
+        persistent-placeholder
+      />
+      <v-text-field
+        v-model="form.planned_acres"
+        :label="`Planned ${areaUnit()}, if not the fields’`"
+        inputmode="decimal"
+        :error-messages="refusal?.about('planned_acres')"
+      />
+      <v-text-field
+        v-model="claim"
+        :label="`A claimed pace, ${areaUnit()}/h`"
+        inputmode="decimal"
+        :hint="claimed"
+        persistent-hint
+      />
+    </div>
+    <h3>Fills</h3>
+    <p v-if="season.fills" class="quiet">
+      A stop every {{ area(season.fills.acres) }}: {{ season.fills.first }} runs out first<template
+        v-if="season.fills.short"
+        >; {{ season.fills.short }} {{ season.fills.unit }} more and it would last as long as the next</template
+      >.
+    </p>
+    <div v-for="(tank, at) in form.tanks" :key="at" class="tank">
+      <input v-model="tank.name" aria-label="Box or tank" placeholder="seed, liquid" maxlength="40" />
+      <input v-model="tank.holds" aria-label="Holds" inputmode="decimal" placeholder="holds" />
+      <input v-model="tank.unit" aria-label="In" placeholder="gal" maxlength="12" />
+      <input v-model="tank.rate" aria-label="An acre takes" inputmode="decimal" placeholder="an acre takes" />
+      <button
+        type="button"
+        class="out"
+        :aria-label="`Take ${tank.name || 'this tank'} out`"
+        @click="form.tanks.splice(at, 1)"
+      >
+        ×
+      </button>
+    </div>
+    <div class="row">
+      <v-btn variant="outlined" size="small" @click="form.tanks.push({ name: '', holds: '', rate: '', unit: '' })"
+        >Add a box or tank</v-btn
+      >
+      <label><input v-model="form.counts_fills" type="checkbox" /> Count the fills by themselves</label>
+    </div>
+    <v-text-field
+      v-if="form.counts_fills"
+      v-model="form.fill_minutes"
+      label="Minutes a fill"
+      inputmode="decimal"
+      :placeholder="String(season.typical.fill_minutes)"
+      :error-messages="refusal?.about('fill_minutes')"
+      persistent-placeholder
+    />
+    <h3>What late planting costs</h3>
+    <div class="pair">
+      <v-text-field
+        v-model="form.delay_price"
+        :label="`An acre a day late, ${currency}`"
+        inputmode="decimal"
+        :error-messages="refusal?.about('delay_price')"
+      />
+      <v-text-field
+        v-model="form.delay_after"
+        type="date"
+        label="Late after"
+        :error-messages="refusal?.about('delay_after')"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.pace {
+  display: grid;
+  gap: 8px;
+  padding: 10px 14px;
+}
+p {
+  margin: 0;
+}
+.answer {
+  display: grid;
+}
+.answer strong {
+  font-size: 1.375rem;
+}
+.due {
+  color: var(--ochre);
+}
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
+  gap: 10px;
+}
+.tank {
+  display: grid;
+  grid-template-columns: 1.4fr 1fr 0.8fr 1.2fr auto;
+  gap: 6px;
+}
+.tank input {
+  width: 100%;
+  min-width: 0;
+  min-height: 44px;
+  padding: 0 8px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--paper);
+  color: var(--ink);
+  font: inherit;
+}
+.out {
+  min-width: 40px;
+  font-size: 1.25rem;
+  color: var(--ink-2);
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+}
+.row label {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: var(--touch);
+}
+.row input {
+  width: 22px;
+  height: 22px;
+}
+</style>
