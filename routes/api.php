@@ -154,7 +154,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('news', [WalkController::class, 'news'])->can('record');
         Route::post('notes', NoteController::class)->can('record');
         Route::post('photos', [PhotoController::class, 'store'])->can('record');
-        Route::post('decisions', [DecideController::class, 'store'])->can('record');
+        Route::post('decisions', [DecideController::class, 'store'])->can('set');
         Route::get('depth-index', DepthIndexController::class)->can('see');
         Route::get('export.csv', WalkExportController::class)->can('see')->middleware(NotesExport::class);
         Route::get('sheet.pdf', [PrintController::class, 'walk'])->can('see')->middleware(NotesExport::class);

@@ -167,4 +167,16 @@ abstract class FeatureTestCase extends TestCase
     {
         return $this->actingAs($this->technician)->postJson("/api/walks/{$walk->id}/readings", ['readings' => $readings]);
     }
+
+    /** @param  array<mixed>  ...$decisions */
+    public function decide(Walk $walk, array ...$decisions): TestResponse
+    {
+        return $this->actingAs($this->technician)->postJson("/api/walks/{$walk->id}/decisions", ['decisions' => $decisions]);
+    }
+
+    /** @return array<string, mixed> what there is to decide on a planter */
+    public function toDecide(Planter $planter): array
+    {
+        return $this->actingAs($this->technician)->getJson("/api/planters/{$planter->id}/decide")->assertOk()->json();
+    }
 }

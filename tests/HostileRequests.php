@@ -147,7 +147,7 @@ final class HostileRequests
         return match ($type) {
             'object' => $this->object($schema, $depth),
             'array' => $depth > 4 ? [] : array_map(fn (): mixed => $this->fitting($schema['items'] ?? [], $depth + 1), range(1, $this->random->getInt(1, 3))),
-            'integer' => $this->random->getInt((int) ($schema['minimum'] ?? 1), (int) min($schema['maximum'] ?? 9, 9)),
+            'integer' => $this->random->getInt($least = (int) ($schema['minimum'] ?? 1), (int) min($schema['maximum'] ?? $least + 9, $least + 9)),
             'number' => $this->random->getInt(1, 900) / 10,
             'boolean' => $this->chance(50),
             default => $this->string($schema),

@@ -68,7 +68,7 @@ final class DecisionEvents implements Kind
         $place = PlaceFields::read($fields, $this->walk->readSheet(), $this->walk->row_count);
         $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
         $action = $fields->oneOf('action', Action::class, 'decide.action') ?? throw Refused::because('action', 'decide.action');
-        $happened = $fields->moment('happened_at', 'refused.no_time', 'refused.in_the_future');
+        $happened = $fields->moment('happened_at', 'decide.when', 'decide.when');
         if ($withdrawn && $envelope->supersedes === null) {
             throw Refused::because('supersedes', 'decide.gone');
         }

@@ -64,7 +64,7 @@ final readonly class PolicyChoices implements Kind
             'slot' => $slot?->value,
             'school' => $school->value,
             'rules' => json_encode((object) $rules, JSON_THROW_ON_ERROR),
-            'happened_at' => $fields->moment('happened_at', 'refused.no_time', 'refused.in_the_future')->toIso(),
+            'happened_at' => $fields->moment('happened_at', 'decide.when', 'decide.when')->toIso(),
         ];
     }
 

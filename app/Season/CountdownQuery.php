@@ -166,6 +166,6 @@ final readonly class CountdownQuery
     {
         $types = $parts === [] ? [] : PartPrices::of($decisions->planter, $decisions->now->equipment)->types;
 
-        return max(0, ...array_map(static fn (string $key): int => (int) ($types[$key] ?? null)?->lead_days, $parts));
+        return max([0, ...array_map(static fn (string $key): int => (int) ($types[$key] ?? null)?->lead_days, $parts)]);
     }
 }

@@ -8,18 +8,20 @@ use App\Models\Planter;
 use App\Models\User;
 use App\Models\Walk;
 use App\Models\WalkRow;
+use App\Plan\LearnLeft;
 use App\Record\Change;
 use App\Wear\LearnMeasuring;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
 use Ustrel\Core\Walk\Place;
 
-/** Closes a walk, and learns from it how the shop measures. With anything unchecked it has to be said that this is meant, or it is refused as invalid. */
+/** Closes a walk, and learns from it how the shop measures and what comes of what it leaves. With anything unchecked it has to be said that this is meant, or it is refused as invalid. */
 final readonly class FinishWalk
 {
     public function __construct(
         private Change $change,
         private LearnMeasuring $learn,
+        private LearnLeft $learnLeft,
     ) {
     }
 
@@ -40,6 +42,7 @@ final readonly class FinishWalk
             return $walk;
         });
         ($this->learn)($walk->planter->load('specSheet'));
+        ($this->learnLeft)($walk->planter);
 
         return $finished;
     }

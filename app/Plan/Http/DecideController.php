@@ -11,6 +11,7 @@ use App\Models\Walk;
 use App\Plan\DecideQuery;
 use App\Plan\DecisionEvents;
 use App\Record\Http\ReceiptsShape;
+use App\Record\Outcome;
 use App\Walk\TakeIntoWalk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -58,12 +59,13 @@ final class DecideController extends Controller
     #[OA\Response(response: 200, description: 'What became of each', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Walk $walk, TakeIntoWalk $take, DecideQuery $decide): JsonResponse
     {
         $items = JsonBody::list($request, 'decisions', self::MOST, 'decide.list');
         $receipts = $take($walk, $this->user($request), static fn (Walk $walk): DecisionEvents => new DecisionEvents($walk, $decide), $items);
 
-        return new JsonResponse(['receipts' => ReceiptsShape::of($receipts)]);
+        return new JsonResponse(['receipts' => ReceiptsShape::of($receipts)], count($receipts) === 1 && $receipts[0]->outcome === Outcome::Conflict ? 409 : 200);
     }
 }

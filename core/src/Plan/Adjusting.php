@@ -93,9 +93,13 @@ final class Adjusting
         };
     }
 
+    /** As finely as it can be read. */
     private static function middle(Range $rule): Quantity
     {
-        return $rule->low->unit()->quantity(intdiv($rule->low->steps() + $rule->high->steps(), 2));
+        $unit = $rule->low->unit();
+        $middle = ($rule->low->steps() + $rule->high->steps()) / 2;
+
+        return $unit->quantity((int) round(round($middle / $unit->readingStep()) * $unit->readingStep()));
     }
 
     private static function apart(Quantity $one, Quantity $other): Quantity

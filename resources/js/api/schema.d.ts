@@ -2402,6 +2402,20 @@ export interface components {
         RowShimMove: components["schemas"]["ShimMove"] & {
             season: number;
         };
+        RowCarried: {
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            season: number;
+            by: string;
+            /** @enum {string|null} */
+            reason: "part_is_here" | "part_not_to_be_had" | "owner_wants" | "owner_declines" | "row_will_be_open" | "few_acres_left" | "looks_better" | "looks_worse" | null;
+            words: string;
+            /** @enum {string} */
+            look_when: "next_walk" | "first_rain" | "acres";
+            look_acres: number | null;
+            /** Format: date-time */
+            happened_at: string;
+        };
         RowRecord: {
             row: number;
             /** @description Figures and trouble of all walks, newest first; what was sound without a figure is left out */
@@ -2411,6 +2425,8 @@ export interface components {
             /** @description What is fitted, and was, newest first */
             fittings: components["schemas"]["RowFitting"][];
             shim_moves: components["schemas"]["RowShimMove"][];
+            /** @description What was carried over, and why, newest first */
+            carried: components["schemas"]["RowCarried"][];
             forecast: components["schemas"]["Forecast"];
             /** @description Furrow metres that the row has run altogether */
             run_m: number;
@@ -3927,6 +3943,7 @@ export interface operations {
             };
             400: components["responses"]["Refused"];
             404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };

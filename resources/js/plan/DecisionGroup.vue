@@ -6,6 +6,7 @@ import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useMoney } from '@/composables/useMoney'
 import { useUnits } from '@/composables/useUnits'
+import { useSession } from '@/session'
 import { shortDate } from '@/dates'
 import { wordReasons } from '@/measure/bands'
 import { placeKey } from '@/api/types'
@@ -21,6 +22,7 @@ const { planterId, group, digit, byRow } = defineProps<{
 }>()
 const emit = defineEmits<{ accept: [lines: Line[]]; otherwise: [lines: Line[]]; takeBack: [lines: Line[]] }>()
 const router = useRouter()
+const session = useSession()
 const { units } = useUnits()
 const { atLeast } = useMoney()
 const unfolded = ref(false)
@@ -112,6 +114,7 @@ const overtaken = computed(() => group.lines.some((line) => line.overtaken))
         class="accept"
         variant="outlined"
         color="primary"
+        :disabled="!session.may('set')"
         :aria-label="`Accept: ${title}`"
         @click="emit('accept', group.lines)"
       >
@@ -140,9 +143,11 @@ const overtaken = computed(() => group.lines.some((line) => line.overtaken))
             <span v-if="!alike" class="quiet"><fraction-text :text="proposed(line)" /></span>
           </span>
           <span class="quiet">{{ sayRisk(line.proposal) }}</span>
-          <v-btn v-if="isOpen(line)" size="small" variant="text" @click="emit('accept', [line])">Accept</v-btn>
-          <v-btn v-else size="small" variant="text" @click="emit('takeBack', [line])">Take back</v-btn>
-          <v-btn size="small" variant="text" @click="emit('otherwise', [line])">Otherwise</v-btn>
+          <template v-if="session.may('set')">
+            <v-btn v-if="isOpen(line)" size="small" variant="text" @click="emit('accept', [line])">Accept</v-btn>
+            <v-btn v-else size="small" variant="text" @click="emit('takeBack', [line])">Take back</v-btn>
+            <v-btn size="small" variant="text" @click="emit('otherwise', [line])">Otherwise</v-btn>
+          </template>
         </li>
       </ul>
       <p v-for="line in group.lines.filter(({ before }) => before)" :key="`before ${placeKey(line)}`" class="quiet">
@@ -162,10 +167,10 @@ const overtaken = computed(() => group.lines.some((line) => line.overtaken))
         }}{{ line.decision?.look_when ? `; look ${sayLook(line.decision, units)}` : '' }}
       </p>
       <div class="buttons">
-        <v-btn variant="outlined" @click="emit('otherwise', group.lines)">{{
+        <v-btn v-if="session.may('set')" variant="outlined" @click="emit('otherwise', group.lines)">{{
           isOne ? 'Do otherwise' : 'All otherwise'
         }}</v-btn>
-        <v-btn v-if="!group.isOpen" variant="outlined" @click="emit('takeBack', group.lines)">Take back</v-btn>
+        <v-btn v-if="session.may('set') && !group.isOpen" variant="outlined" @click="emit('takeBack', group.lines)">Take back</v-btn>
         <v-btn
           v-if="first.row > 0"
           variant="text"

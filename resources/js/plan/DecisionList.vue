@@ -3,6 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Decide } from '@/api/types'
 import { useMoney } from '@/composables/useMoney'
+import { useSession } from '@/session'
 import DecisionGroup from './DecisionGroup.vue'
 import { grouped, isOpen, type Line } from './findings'
 import OverrideDialog from './OverrideDialog.vue'
@@ -15,6 +16,7 @@ const { planterId, decide, decisions } = defineProps<{
   decisions: ReturnType<typeof useDecisions>
 }>()
 const { atLeast } = useMoney()
+const session = useSession()
 const byRow = ref(false)
 const otherwise = ref<Line[]>()
 const groups = computed(() => grouped(decisions.lines.value, byRow.value))
@@ -33,7 +35,7 @@ const digits = computed(
 const hours = (minutes: number) => (minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`)
 
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if (otherwise.value || event.ctrlKey || event.metaKey || event.altKey || event.target instanceof HTMLInputElement)
+  if (!session.may('set') || otherwise.value || event.ctrlKey || event.metaKey || event.altKey || event.target instanceof HTMLInputElement)
     return
   const wanted =
     event.key === 'Enter' && !(event.target instanceof HTMLElement && event.target.closest('button, a'))
@@ -57,7 +59,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <v-btn v-if="decide.walk" variant="outlined" :href="`/api/walks/${decide.walk}/sheet.pdf`" target="_blank"
           >Print the findings</v-btn
         >
-        <v-btn color="primary" :disabled="open.length === 0" @click="decisions.accept(open)"
+        <v-btn v-if="session.may('set')" color="primary" :disabled="open.length === 0" @click="decisions.accept(open)"
           >Accept all proposals</v-btn
         >
       </div>

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Parts\SlotPlace;
+use Ustrel\Core\Plan\Action;
+use Ustrel\Core\Plan\InvalidJobBook;
+use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\JobBook;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\Place;
+
+function changing(int $row, Slot $slot, Side $side = Side::Centre): Job
+{
+    return Job::change(new SlotPlace($row, $slot, $side));
+}
+
+it('counts shared access once for its row and side', function (array $jobs, float $minutes): void {
+    expect(JobBook::typical()->minutes($jobs))->toBe($minutes);
+})->with([
+    // Wheel 8, scraper 3, blade 6, and 10 for the planter.
+    'a blade' => [[changing(3, Slot::OpenerBlade, Side::Left)], 27.0],
+    'both blades of a row' => [[changing(3, Slot::OpenerBlade, Side::Left), changing(3, Slot::OpenerBlade, Side::Right)], 44.0],
+    'a blade, named twice' => [[changing(3, Slot::OpenerBlade, Side::Left), changing(3, Slot::OpenerBlade, Side::Left)], 27.0],
+    // The guard needs both blades off: 34 and 5; with the blades themselves no more.
+    'a guard' => [[changing(3, Slot::SeedTubeGuard)], 49.0],
+    'a guard and both blades' => [[changing(3, Slot::SeedTubeGuard), changing(3, Slot::OpenerBlade, Side::Left), changing(3, Slot::OpenerBlade, Side::Right)], 49.0],
+    'blades of two rows' => [[changing(3, Slot::OpenerBlade, Side::Left), changing(4, Slot::OpenerBlade, Side::Left)], 44.0],
+    // The wheel is off for the tyre anyway: 8 and 2; the arm bushing 15 more.
+    'a tyre and its arm bushing' => [[changing(2, Slot::GaugeTyre, Side::Left), changing(2, Slot::GaugeArmBushing, Side::Left)], 35.0],
+    'blade and boot' => [[changing(2, Slot::FertilizerBlade), changing(2, Slot::FertilizerBoot)], 30.0],
+    'seal and brush of one meter' => [[changing(2, Slot::MeterSeal), changing(2, Slot::MeterBrush)], 15.0],
+    'shims of a row' => [[Job::at(Action::Adjust, new Place(6, CheckKey::InnerShims, Side::Left))], 33.0],
+    'nothing' => [[], 0.0],
+]);
+
+it('knows how long it takes to change every part that there is', function (): void {
+    foreach (Slot::cases() as $slot) {
+        expect(JobBook::typical()->minutesOnRows([changing(1, $slot, $slot->sides()[0])]))->toBeGreaterThan(0.0, $slot->value);
+    }
+});
+
+it('refuses a book that cannot be worked by, by name', function (array $access, array $jobs, string $names): void {
+    expect(static fn (): JobBook => JobBook::read($access, $jobs))->toThrow(InvalidJobBook::class, $names);
+})->with([
+    'a missing step' => [['a' => ['per' => 'row', 'minutes' => 1, 'needs' => ['b']]], [], '"b"'],
+    'a job with a missing step' => [[], ['change' => ['scraper' => ['minutes' => 1, 'needs' => ['wheel']]]], 'change scraper needs the step "wheel"'],
+    'a circle' => [['a' => ['per' => 'row', 'minutes' => 1, 'needs' => ['b']], 'b' => ['per' => 'row', 'minutes' => 1, 'needs' => ['a']]], [], 'a, b'],
+    'a step that needs itself' => [['a' => ['per' => 'row', 'minutes' => 1, 'needs' => ['a']]], [], ': a'],
+    'minutes without end' => [['a' => ['per' => 'row', 'minutes' => 10000, 'needs' => []]], [], 'minutes of a'],
+    'minutes under 0' => [[], ['clean' => ['*' => ['minutes' => -1, 'needs' => []]]], 'minutes of clean *'],
+    'a span that there is not' => [['a' => ['per' => 'wing', 'minutes' => 1, 'needs' => []]], [], 'a has to say'],
+    'no list' => [['a' => 'off'], [], 'a has to say'],
+]);
