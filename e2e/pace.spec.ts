@@ -144,7 +144,7 @@ test('a pack is made, kept, proposed the next time, and one press from the first
     .getByRole('button', { name: /Finish/ })
     .last()
     .click()
-  await expect(page.getByRole('heading', { name: 'To see to' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'To decide' })).toBeVisible()
   await page.goto(`/planters/${planter}/walk`)
   await expect(packs.getByRole('button', { name: 'Just the blades' })).toHaveAttribute('aria-pressed', 'true')
   await packs.getByRole('button', { name: 'By hand' }).click()

@@ -54,6 +54,27 @@ const kinds: Record<string, (of: Planter) => Sent> = {
     const body = { id, day: `2025-04-${10 + (next() % 19)}`, field: 'Long Field', acres: 5 + (next() % 60) }
     return { method: 'POST', path: `/api/planters/${planter}/acres`, body, ids: [id] }
   },
+  decision: ({ walk }) => {
+    const body = {
+      id: uuid(),
+      row: row(),
+      check: 'firmer_tip',
+      side: 'centre',
+      action: 'change',
+      happened_at: at(next()),
+    }
+    return { method: 'POST', path: `/api/walks/${walk}/decisions`, body: { decisions: [body] }, ids: [body.id] }
+  },
+  policy: ({ planter }) => {
+    const id = uuid()
+    const school = ['limit', 'set', 'like_new'][next() % 3]
+    return {
+      method: 'POST',
+      path: `/api/planters/${planter}/policy`,
+      body: { id, school, happened_at: at(next()) },
+      ids: [id],
+    }
+  },
   planter: ({ planter, form }) => ({
     method: 'PUT',
     path: `/api/planters/${planter}`,
@@ -89,6 +110,9 @@ async function set(page: Page): Promise<Planter> {
   const { body } = await call<Record<string, unknown>>(page, 'GET', `/api/planters/${planter}`)
   const form = { farm: body.farm, name: body.name, row_count: ROWS, spacing: '30 in', spec_sheet_id: sheet }
   await call(page, 'PUT', `/api/planters/${planter}`, form)
+  const worn = { check: 'firmer_tip', side: 'centre', state: 'change', chips: ['worn'], taken_at: at(0) }
+  const readings = Array.from({ length: ROWS }, (_, index) => ({ id: uuid(), row: index + 1, ...worn }))
+  await call(page, 'POST', `/api/walks/${walk}/readings`, { readings })
   return { planter, walk, sheet, form }
 }
 

@@ -94,7 +94,7 @@ test('an eight-row planter is made and walked by keyboard alone, corrected, fini
   await page.getByRole('link', { name: 'All measured: finish' }).click()
   await page.getByRole('button', { name: 'Finish' }).click()
   await page.getByRole('button', { name: 'Finish the walk' }).click()
-  await expect(page.getByRole('heading', { name: 'To see to' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'To decide' })).toBeVisible()
   await page.getByRole('link', { name: 'Board' }).click()
   await expect(page.getByRole('button', { name: 'Reopen the walk' })).toBeVisible()
 
@@ -203,7 +203,7 @@ test('a walk is finished with rows unchecked, which it says, and is reopened', a
   await page.getByRole('button', { name: 'Finish' }).click()
   await expect(page.getByText('5 readings are unchecked, on rows 1 and 2.')).toBeVisible()
   await page.getByRole('button', { name: 'Finish with rows unchecked' }).click()
-  await expect(page.getByRole('heading', { name: 'To see to' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'To decide' })).toBeVisible()
   await page.getByRole('link', { name: 'Board' }).click()
   await page.getByRole('button', { name: 'Reopen the walk' }).click()
   await expect(page.getByText('1 of 6 readings')).toBeVisible()

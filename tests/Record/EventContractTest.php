@@ -28,6 +28,16 @@ function senders(): array
         'photo' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->post("/api/walks/{$walk->id}/photos", $item, ['Accept' => 'application/json']),
         'ledger' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/ledger", ['events' => [$item]]),
         'acres' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/acres", $item),
+        'decision' => function (Planter $planter, Walk $walk, array $item): TestResponse {
+            // There has to be something to decide on.
+            test()->postJson("/api/walks/{$walk->id}/readings", ['readings' => [['id' => $walk->id, 'row' => 2, 'check' => 'seed_tube', 'side' => 'centre', 'state' => 'change', 'chips' => ['curled_lip'], 'taken_at' => '2026-03-01T09:30:00Z']]]);
+            $answer = test()->postJson("/api/walks/{$walk->id}/decisions", ['decisions' => [$item]]);
+            $status = $answer->json('receipts.0.status');
+
+            // As if it had been sent alone.
+            return $status === null ? $answer : TestResponse::fromBaseResponse($answer->baseResponse->setStatusCode($status));
+        },
+        'policy' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/policy", $item),
     ];
 }
 
@@ -92,6 +102,10 @@ it('takes an event once, and nothing else under its id', function (string $kind,
     'acres' => ['acres', fn () => ['day' => '2026-04-20', 'field' => 'Long Field', 'acres' => 80, 'soil' => 'sand', 'shut_off' => [['rows' => [7], 'share' => 0.5]]], [
         ['acres' => 81], ['field' => 'Far Down'], ['crop' => 'corn'], ['mph' => 5], ['soil' => 'clay'], ['severity' => 1.2], ['shut_off' => []], ['day' => '2026-04-21'],
     ]],
+    'a decision' => ['decision', fn () => ['row' => 2, 'check' => 'seed_tube', 'side' => 'centre', 'action' => 'carry_over', 'words' => 'holds', 'look_when' => 'acres', 'look_acres' => 80, 'happened_at' => '2026-03-01T09:31:00Z'], [
+        ['action' => 'change', 'look_when' => null, 'look_acres' => null], ['words' => 'will do'], ['reason' => 'owner_declines'], ['look_acres' => 81], ['look_when' => 'next_walk', 'look_acres' => null], ['happened_at' => '2026-03-01T09:32:00Z'],
+    ]],
+    'a policy' => ['policy', fn () => ['school' => 'set', 'happened_at' => '2026-03-01T09:31:00Z'], [['school' => 'limit'], ['slot' => 'opener_blade'], ['happened_at' => '2026-03-01T09:32:00Z']]],
     'acres as a line' => ['acres', fn () => ['day' => '2026-04-20', 'line' => '80 ac, Long Field'], [['line' => '80.5 ac, Long Field']]],
 ]);
 
@@ -133,6 +147,7 @@ it('corrects what holds, again and again, and nothing else', function (string $k
     'a fitted part' => ['ledger', $fitted(), ['happened_at' => '2025-03-05T10:00:00Z'], ['kind' => 'withdrawn']],
     'moved shims' => ['ledger', fn () => ['kind' => 'shims_moved', 'happened_at' => '2025-03-01T10:00:00Z', 'row' => 1, 'pairs' => -1], ['pairs' => -2], ['kind' => 'withdrawn']],
     'acres' => ['acres', fn () => ['day' => '2026-04-20', 'field' => 'Long Field', 'acres' => 80], ['acres' => 8], ['withdrawn' => true]],
+    'a decision' => ['decision', fn () => ['row' => 2, 'check' => 'seed_tube', 'side' => 'centre', 'action' => 'carry_over', 'words' => 'holds', 'happened_at' => '2026-03-01T09:31:00Z'], ['words' => 'will do'], ['withdrawn' => true]],
 ]);
 
 it('takes one batch with the same id twice for what it is', function (): void {

@@ -170,7 +170,9 @@ const overtaken = computed(() => group.lines.some((line) => line.overtaken))
         <v-btn v-if="session.may('set')" variant="outlined" @click="emit('otherwise', group.lines)">{{
           isOne ? 'Do otherwise' : 'All otherwise'
         }}</v-btn>
-        <v-btn v-if="session.may('set') && !group.isOpen" variant="outlined" @click="emit('takeBack', group.lines)">Take back</v-btn>
+        <v-btn v-if="session.may('set') && !group.isOpen" variant="outlined" @click="emit('takeBack', group.lines)"
+          >Take back</v-btn
+        >
         <v-btn
           v-if="first.row > 0"
           variant="text"

@@ -35,7 +35,14 @@ const digits = computed(
 const hours = (minutes: number) => (minutes < 90 ? `${Math.round(minutes)} min` : `${(minutes / 60).toFixed(1)} h`)
 
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if (!session.may('set') || otherwise.value || event.ctrlKey || event.metaKey || event.altKey || event.target instanceof HTMLInputElement)
+  if (
+    !session.may('set') ||
+    otherwise.value ||
+    event.ctrlKey ||
+    event.metaKey ||
+    event.altKey ||
+    event.target instanceof HTMLInputElement
+  )
     return
   const wanted =
     event.key === 'Enter' && !(event.target instanceof HTMLElement && event.target.closest('button, a'))

@@ -38,9 +38,7 @@ export function grouped(lines: Line[], byRow = false): Group[] {
     const { check, verdict, row, proposal } = line
     const kind = byRow
       ? `${row}`
-      : [check, verdict, proposal.action, proposal.why, decidedOn(line)?.action ?? 'open', line.reasons[0]?.code].join(
-          ' ',
-        )
+      : [check, verdict, proposal.action, proposal.why, decidedOn(line)?.action ?? 'open'].join(' ')
     groups.set(kind, [...(groups.get(kind) ?? []), line])
   }
   return [...groups].map(([key, of]) => ({ key, lines: of, isOpen: of.some(isOpen) }))

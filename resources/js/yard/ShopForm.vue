@@ -45,7 +45,6 @@ async function save(): Promise<void> {
 
 <template>
   <form class="form" novalidate @submit.prevent="save">
-    <h1>The shop’s figures</h1>
     <section class="sheet">
       <h2>How fast the ground wears parts</h2>
       <p class="quiet">

@@ -3,6 +3,7 @@ import { useShop } from '@/api/queries'
 import AppBar from '@/components/AppBar.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import ShopForm from './ShopForm.vue'
+import ShopMoney from './ShopMoney.vue'
 
 const shop = useShop()
 </script>
@@ -11,6 +12,10 @@ const shop = useShop()
   <app-bar />
   <main class="page">
     <load-problem :error="shop.error.value" @again="shop.refetch()" />
-    <shop-form v-if="shop.data.value" :shop="shop.data.value" />
+    <template v-if="shop.data.value">
+      <h1>The shop’s figures</h1>
+      <shop-money :shop="shop.data.value" />
+      <shop-form :shop="shop.data.value" />
+    </template>
   </main>
 </template>

@@ -36,7 +36,7 @@ const fitting = (fields: Partial<RowRecord['fittings'][number]>) =>
   }) as RowRecord['fittings'][number]
 
 function timeline(record: Partial<RowRecord>) {
-  const empty = { row: 3, readings: [], notes: [], photos: [], fittings: [], shim_moves: [], run_m: 0 }
+  const empty = { row: 3, readings: [], notes: [], photos: [], fittings: [], shim_moves: [], carried: [], run_m: 0 }
   const wrapper = mount(RowTimeline, {
     props: {
       record: { ...empty, forecast: { places: [] }, ...record } as unknown as RowRecord,

@@ -5,6 +5,7 @@ import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { dateAndTime } from '@/dates'
+import { sayLook } from '@/plan/findings'
 import { say, sayCheck, sayShims } from '@/words'
 
 /**
@@ -15,7 +16,7 @@ const { record, checkOf } = defineProps<{
   record: RowRecord
   checkOf: (place: Pick<TimelineReading, 'check'>) => Check | undefined
 }>()
-const { answer, distance } = useUnits()
+const { answer, distance, units } = useUnits()
 
 type Entry = {
   at: string
@@ -33,6 +34,11 @@ const seasons = computed(() => {
     ...record.notes.map((note) => ({ at: note.taken_at, season: note.season, note })),
     ...record.photos.map((photo) => ({ at: photo.taken_at, season: photo.season, photo })),
     ...record.fittings.flatMap(changes),
+    ...record.carried.map((one) => ({
+      at: one.happened_at,
+      season: one.season,
+      done: `Carried over by ${one.by}: ${sayCheck(one).toLowerCase()}${one.reason ? `, ${say(`override.${one.reason}`)}` : ''}${one.words ? `, “${one.words}”` : ''}; look ${sayLook(one, units.value)}.`,
+    })),
     ...record.shim_moves.map((move) => ({
       at: move.happened_at,
       season: move.season,

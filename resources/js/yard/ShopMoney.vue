@@ -1,0 +1,186 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import { api, body } from '@/api/client'
+import { keys, queries } from '@/api/queries'
+import type { Shop } from '@/api/types'
+import RefusalList from '@/components/RefusalList.vue'
+import { useSend } from '@/composables/useSend'
+import { typedNumber } from '@/measure/typed'
+import { useSession } from '@/session'
+
+/** What the shop charges and who works when: by it stops, policies and the countdown are reckoned. */
+const { shop } = defineProps<{ shop: Shop }>()
+const session = useSession()
+const { send, refusal, busy } = useSend()
+const saved = ref(false)
+const days = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
+const names = new Intl.DisplayNames('en', { type: 'currency' })
+const currencies = Intl.supportedValuesOf('currency').map((value) => ({
+  value,
+  title: `${value}, ${names.of(value) ?? value}`,
+}))
+const typed = (value: number | null) => (value === null ? '' : String(value))
+const form = reactive({
+  currency: shop.currency,
+  shop_rate: typed(shop.shop_rate),
+  stop_cost: typed(shop.stop_cost),
+  stop_hours: typed(shop.stop_hours),
+  service_stops: shop.service_stops,
+  crew: shop.crew.map(({ name, hours }) => ({ name, hours: hours.map(String) })),
+})
+
+async function save(): Promise<void> {
+  saved.value = false
+  saved.value = await send(async () => {
+    const sent = {
+      ...form,
+      shop_rate: typedNumber(form.shop_rate),
+      stop_cost: typedNumber(form.stop_cost),
+      stop_hours: typedNumber(form.stop_hours),
+      crew: form.crew
+        .filter(({ name }) => name.trim() !== '')
+        .map(({ name, hours }) => ({ name, hours: hours.map((of) => typedNumber(of) ?? 0) })),
+    }
+    queries.setQueryData(keys.shop, await body(api.PATCH('/api/workshop', { body: sent })))
+    if (session.me) session.me = { ...session.me, currency: form.currency }
+    await queries.invalidateQueries()
+  })
+}
+</script>
+
+<template>
+  <form class="form sheet" novalidate @submit.prevent="save">
+    <h2>Money and people</h2>
+    <div class="pair">
+      <v-autocomplete
+        v-model="form.currency"
+        label="Currency of all prices"
+        :items="currencies"
+        :error-messages="refusal?.about('currency')"
+      />
+      <v-text-field
+        v-model="form.shop_rate"
+        :label="`An hour’s work, ${form.currency}`"
+        inputmode="decimal"
+        :error-messages="refusal?.about('shop_rate')"
+      />
+      <v-text-field
+        v-model="form.stop_cost"
+        :label="`A stop in season, ${form.currency}`"
+        hint="The trip, the call: whatever is done in it"
+        persistent-hint
+        inputmode="decimal"
+        :error-messages="refusal?.about('stop_cost')"
+      />
+      <v-text-field
+        v-model="form.stop_hours"
+        label="Hours that the planter waits"
+        hint="Besides the work itself"
+        persistent-hint
+        inputmode="decimal"
+        :error-messages="refusal?.about('stop_hours')"
+      />
+      <v-select
+        v-model="form.service_stops"
+        label="What wears out in season"
+        :items="[
+          { value: 0, title: 'stops the planter at once' },
+          ...[1, 2, 3, 4, 5, 6].map((value) => ({ value, title: `waits for one of ${value} service stops` })),
+        ]"
+        :error-messages="refusal?.about('service_stops')"
+      />
+    </div>
+    <h3>Who works when</h3>
+    <div class="scroll">
+      <table v-if="form.crew.length > 0">
+        <thead>
+          <tr>
+            <th scope="col">Name</th>
+            <th v-for="day in days" :key="day" scope="col">{{ day }}, h</th>
+            <td />
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(one, at) in form.crew" :key="at">
+            <td><input v-model="one.name" class="name" :aria-label="`Name of person ${at + 1}`" maxlength="80" /></td>
+            <td v-for="(day, index) in days" :key="day">
+              <input
+                v-model="one.hours[index]"
+                inputmode="decimal"
+                :aria-label="`${one.name || `Person ${at + 1}`}, hours on ${day}`"
+                :aria-invalid="refusal?.about(`crew.${at}.hours.${index}`) !== undefined"
+              />
+            </td>
+            <td>
+              <button type="button" class="out" :aria-label="`Take ${one.name} out`" @click="form.crew.splice(at, 1)">
+                ×
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <div class="buttons">
+      <v-btn
+        v-if="session.may('set')"
+        variant="outlined"
+        @click="form.crew.push({ name: '', hours: ['8', '8', '8', '8', '8', '0', '0'] })"
+        >Add a person</v-btn
+      >
+      <v-btn v-if="session.may('set')" type="submit" color="primary" :loading="busy">Save money and people</v-btn>
+      <span v-if="saved" role="status">Saved.</span>
+    </div>
+    <refusal-list :refusal="refusal" />
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 10px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));
+  gap: 10px;
+}
+.scroll {
+  overflow-x: auto;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  color: var(--ink-2);
+}
+td {
+  padding: 2px 6px 2px 0;
+}
+input {
+  width: 64px;
+  min-height: 44px;
+  padding: 0 8px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--paper);
+  color: var(--ink);
+  font: inherit;
+}
+.name {
+  width: 180px;
+}
+input[aria-invalid='true'] {
+  border: 2px solid var(--change);
+}
+.out {
+  min-width: 44px;
+  min-height: 44px;
+  font-size: 1.25rem;
+  color: var(--ink-2);
+}
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px;
+}
+</style>
