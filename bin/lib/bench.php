@@ -40,6 +40,7 @@ use Ustrel\Core\Wear\Point;
 use Ustrel\Core\Wear\ReadingError;
 
 require __DIR__.'/../../vendor/autoload.php';
+require __DIR__.'/bench-policies.php';
 (require __DIR__.'/../../bootstrap/app.php')->make(Kernel::class)->bootstrap();
 
 const ROUNDS = 80;
@@ -264,7 +265,7 @@ function measure(Client $client, Planter $planter, Walk $walk): array
     DB::statement('VACUUM ANALYZE');
     $guide = $client->call('GET', "/api/planters/{$planter->id}/guide")[1];
     $unchanged = "If-None-Match: \"{$guide['revision']}\"";
-    $reads = ['plain' => '/api/me', 'board' => "/api/planters/{$planter->id}/board", 'yard' => '/api/yard', 'row' => "/api/planters/{$planter->id}/rows/5", 'news' => "/api/walks/{$walk->id}/news?since=".urlencode($guide['as_of'])];
+    $reads = ['plain' => '/api/me', 'board' => "/api/planters/{$planter->id}/board", 'yard' => '/api/yard', 'row' => "/api/planters/{$planter->id}/rows/5", 'decide' => "/api/planters/{$planter->id}/decide", 'news' => "/api/walks/{$walk->id}/news?since=".urlencode($guide['as_of'])];
     $times = [];
     for ($round = -10; $round < ROUNDS; $round++) {
         foreach ($reads as $name => $path) {
@@ -320,6 +321,10 @@ $small = measure($client, $planter, $walk);
 $report('Board of 24 rows and 5 seasons, to a plain signed-in route', $small['board'] / $small['plain'], 2, 'x');
 $report('The same drawn anew, just after a reading', $small['drawn'] / $small['plain'], 3, 'x');
 $report('News with nothing new', $small['news'] / $small['plain'], 1.2, 'x');
+$report('What there is to decide on it', $small['decide'] / $small['plain'], 3, 'x');
+[$seconds, $megabytes] = policyTable();
+$report('Policy table: 24 rows, all slots, 5 seasons, 400 runs', $seconds, 2, 's');
+$report('Memory that it takes', $megabytes, 128, 'MB');
 $fitted = fittings($client);
 $report('Recording one fitting, 16 rows and three seasons', $fitted['now'], 6, 'x');
 $report('The same two years late', $fitted['late'], 20, 'x');

@@ -246,6 +246,10 @@ input:first-child {
   }
 }
 @media (max-width: 700px) {
+  .head .more {
+    margin-left: 0;
+    padding: 0;
+  }
   li {
     grid-template-columns: minmax(0, 1fr) auto;
   }

@@ -191,6 +191,7 @@ p {
 }
 .pair {
   display: grid;
+  align-items: start;
   grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
   gap: 10px;
 }

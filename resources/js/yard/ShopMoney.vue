@@ -141,6 +141,7 @@ async function save(): Promise<void> {
 }
 .pair {
   display: grid;
+  align-items: start;
   grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));
   gap: 10px;
 }

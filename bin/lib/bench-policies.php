@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+// What a policy table costs: part of bin/bench.
+
+use App\Models\SpecSheet;
+use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Plan\ChangeWhen;
+use Ustrel\Core\Plan\JobBook;
+use Ustrel\Core\Plan\Play;
+use Ustrel\Core\Plan\Policy;
+use Ustrel\Core\Plan\PolicyTable;
+use Ustrel\Core\Plan\Prices;
+use Ustrel\Core\Plan\School;
+use Ustrel\Core\Plan\Scope;
+use Ustrel\Core\Plan\SlotRule;
+use Ustrel\Core\Plan\WearItem;
+use Ustrel\Core\Plan\WearKind;
+use Ustrel\Core\Spec\Drive;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Wear\PlanterWear;
+
+/** @return array{float, float} seconds for five policies on 24 rows, all slots that wear, 5 seasons, 400 runs, with what would turn it; and the megabytes */
+function policyTable(): array
+{
+    $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', 'vacuum')->firstOrFail()->read()
+        ->for(new Equipment(Meter::Vacuum, Drive::Ground, coulter: true, fertilizer: true, fertilizerBothSides: true));
+    $kinds = $items = [];
+    foreach (PlanterWear::checks($sheet) as $check) {
+        $slot = Slot::of($check->key);
+        $path = $check->wear();
+        if ($slot === null || $path === null || $slot->checks()[0] !== $check->key) {
+            continue;
+        }
+        $rate = $path->nominalRate();
+        $kinds[] = new WearKind($slot, $path->allowance, 0.06 * $path->allowance, $rate, 0.2 * $rate, 0.1 * $rate, 0.08 * $path->allowance, 40.0, [], $slot === Slot::OpenerBlade ? 0.5 : 0.0);
+        for ($row = 1; $row <= 24; $row++) {
+            foreach ($check->sides as $side) {
+                $left = 0.15 + (($row * 7 + count($items)) % 17) / 20;
+                $items[] = new WearItem(count($kinds) - 1, $row, $side, $left * $path->allowance, 0.07 * $path->allowance, $rate, 0.12 * $rate, -0.3, 0.08 * $rate);
+            }
+        }
+    }
+    $play = new Play($kinds, $items, new Prices(58.0, 140.0, 1.5, [60.0, 80.0, 120.0, 160.0]), JobBook::typical(), 160_000.0, 160_000.0, 5);
+    $policies = [...array_map(Policy::of(...), [School::Limit, School::Set, School::EverySpring, School::LikeNew]), Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.7, Scope::Set, [Slot::SeedTubeGuard])])];
+    memory_reset_peak_usage();
+    $before = memory_get_usage();
+    $times = [];
+    for ($round = 0; $round < 3; $round++) {
+        $start = hrtime(true);
+        PolicyTable::of($play, $policies, 400, $round);
+        $times[] = (hrtime(true) - $start) / 1e9;
+    }
+
+    return [median($times), (memory_get_peak_usage() - $before) / 2 ** 20];
+}
