@@ -11,6 +11,7 @@ use App\Http\Middleware\StillBelongs;
 use App\Opener\Http\ContactController;
 use App\Parts\Http\LedgerController;
 use App\Parts\Http\PartTypeController;
+use App\Parts\Http\StoreController;
 use App\People\Http\ActivityController;
 use App\People\Http\DeviceController;
 use App\People\Http\GuestController;
@@ -98,6 +99,9 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
     Route::post('part-types', [PartTypeController::class, 'store'])->can('set');
     Route::put('part-types/{partType}', [PartTypeController::class, 'update'])->can('view', 'partType')->can('set');
     Route::get('part-types/{partType}/lives', [PartTypeController::class, 'lives'])->can('view', 'partType')->can('record');
+
+    Route::get('store', [StoreController::class, 'show'])->can('record');
+    Route::post('store/moves', [StoreController::class, 'move'])->can('record');
 
     Route::get('packs', [PackController::class, 'index'])->can('record');
     Route::post('packs', [PackController::class, 'store'])->can('set');

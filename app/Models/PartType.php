@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $life_m expected, furrow metres
  * @property string|null $price for one
  * @property int|null $lead_days
+ * @property int|null $minimum that is to stay on the shelf
  * @property string $notes
  * @property bool $heavy an opener blade of the heavier kind, with large rivets
  * @property bool $clearance a seed tube guard with clearance for large rivets
@@ -37,7 +38,7 @@ final class PartType extends Model
     protected $guarded = [];
 
     protected $attributes = [
-        'own_number' => null, 'new_size' => null, 'new_size_typed' => null, 'life_m' => null, 'price' => null, 'lead_days' => null, 'notes' => '', 'heavy' => false, 'clearance' => false,
+        'own_number' => null, 'new_size' => null, 'new_size_typed' => null, 'life_m' => null, 'price' => null, 'lead_days' => null, 'minimum' => null, 'notes' => '', 'heavy' => false, 'clearance' => false,
     ];
 
     protected $casts = ['slots' => 'array', 'heavy' => 'boolean', 'clearance' => 'boolean'];

@@ -33,11 +33,10 @@ final readonly class Envelope
     }
 
     /** @return array<string, mixed> the columns that are the same for every kind */
-    public function columns(int $planterId, int $userId): array
+    public function columns(int $userId): array
     {
         return [
             'id' => $this->id,
-            'planter_id' => $planterId,
             'user_id' => $userId,
             'recorded_at' => CarbonImmutable::now()->format('Y-m-d H:i:s.vP'),
             'sent_sha256' => $this->sha256,

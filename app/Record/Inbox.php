@@ -6,23 +6,28 @@ namespace App\Record;
 
 use App\Models\Planter;
 use App\Models\User;
+use App\Models\Workshop;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Str;
 
 /**
  * The one way into the record: what is sent again is known, an id is taken once, only what holds is superseded, and each
- * item is judged by its kind. To be called within a Change, which holds the planter.
+ * item is judged by its kind. To be called within a Change, which holds the planter or the workshop whose record it is.
  */
 final readonly class Inbox
 {
     /** So many lines go to the database at a time; its driver takes 65,535 values. */
     private const CHUNK = 1000;
 
+    /** The column of the events that says whose they are. */
+    private string $owner;
+
     public function __construct(
-        private Planter $planter,
+        private Planter|Workshop $of,
         private User $by,
     ) {
+        $this->owner = $of instanceof Planter ? 'planter_id' : 'workshop_id';
     }
 
     /**
@@ -47,7 +52,7 @@ final readonly class Inbox
                     continue;
                 }
                 $target = $this->target($kind, $envelope, $events);
-                $row = $kind->read($fields, $envelope) + $envelope->columns($this->planter->id, $this->by->id) + ($kind->canSupersede() ? ['supersedes' => $envelope->supersedes] : []);
+                $row = $kind->read($fields, $envelope) + [$this->owner => $this->of->id] + $envelope->columns($this->by->id) + ($kind->canSupersede() ? ['supersedes' => $envelope->supersedes] : []);
                 if ($target !== null) {
                     $superseded[] = $target;
                     $events[$target['id']]['later'] = $envelope->id;
@@ -93,7 +98,7 @@ final readonly class Inbox
     private function isSame(array $known, Envelope $envelope): bool
     {
         // What was recorded before there were digests is taken for the same.
-        return $known['planter_id'] === $this->planter->id && in_array($known['sent_sha256'], [null, $envelope->sha256], true);
+        return $known[$this->owner] === $this->of->id && in_array($known['sent_sha256'], [null, $envelope->sha256], true);
     }
 
     /**
@@ -110,7 +115,7 @@ final readonly class Inbox
             return null;
         }
         $target = $events[$envelope->supersedes] ?? null;
-        $holds = $target !== null && $target['planter_id'] === $this->planter->id && ! $target['withdrawn'] && $target['later'] === null;
+        $holds = $target !== null && $target[$this->owner] === $this->of->id && ! $target['withdrawn'] && $target['later'] === null;
 
         return $holds ? $target : throw Refused::because('supersedes', $kind->wording()->gone);
     }

@@ -10,7 +10,7 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /** @mixin PartType */
-#[OA\Schema(schema: 'PartType', required: ['id', 'name', 'own_number', 'slots', 'per_row', 'new_size_mm', 'new_size_typed', 'life_m', 'price', 'lead_days', 'notes', 'heavy', 'clearance'], properties: [
+#[OA\Schema(schema: 'PartType', required: ['id', 'name', 'own_number', 'slots', 'per_row', 'new_size_mm', 'new_size_typed', 'life_m', 'price', 'lead_days', 'minimum', 'notes', 'heavy', 'clearance'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'own_number', type: 'string', nullable: true),
@@ -21,6 +21,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'life_m', description: 'Expected, furrow metres', type: 'number', nullable: true),
     new OA\Property(property: 'price', description: 'For one', type: 'number', nullable: true),
     new OA\Property(property: 'lead_days', type: 'integer', nullable: true),
+    new OA\Property(property: 'minimum', description: 'That is to stay on the shelf', type: 'integer', nullable: true),
     new OA\Property(property: 'notes', type: 'string'),
     new OA\Property(property: 'heavy', type: 'boolean'),
     new OA\Property(property: 'clearance', type: 'boolean'),
@@ -43,6 +44,7 @@ final class PartTypeResource extends JsonResource
             'life_m' => $number($this->life_m),
             'price' => $number($this->price),
             'lead_days' => $this->lead_days,
+            'minimum' => $this->minimum,
             'notes' => $this->notes,
             'heavy' => $this->heavy,
             'clearance' => $this->clearance,

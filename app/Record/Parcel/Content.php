@@ -19,6 +19,7 @@ use App\Models\PolicyChoice;
 use App\Models\Reading;
 use App\Models\SeasonPlan;
 use App\Models\SpecSheet;
+use App\Models\StockMove;
 use App\Models\User;
 use App\Models\Walk;
 use App\Models\Workshop;
@@ -54,6 +55,7 @@ final class Content
         Photo::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         LedgerEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class, 'part_type_id' => PartType::class],
         AcresEntry::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        StockMove::class => ['workshop_id' => Workshop::class, 'part_type_id' => PartType::class, 'user_id' => User::class],
         SeasonPlan::class => ['planter_id' => Planter::class],
         Decision::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         PolicyChoice::class => ['planter_id' => Planter::class, 'user_id' => User::class],
@@ -83,6 +85,7 @@ final class Content
             $model === SpecSheet::class => 'spec_sheets WHERE workshop_id = ? OR workshop_id IS NULL ORDER BY workshop_id NULLS FIRST, id',
             // Guests come by links, which stay behind.
             $model === User::class => "users WHERE workshop_id = ? AND role <> 'guest' ORDER BY id",
+            $model === StockMove::class => 'stock_moves WHERE workshop_id = ? ORDER BY recorded_at, id',
             isset(self::TABLES[$model]['workshop_id']) => "{$table} WHERE workshop_id = ? ORDER BY id",
             $model === Import::class => "imports WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) AND state = 'done' AND mode <> 'preview' ORDER BY id",
             $model === SeasonPlan::class => 'season_plans WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY season, id',

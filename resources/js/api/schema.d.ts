@@ -118,6 +118,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/store": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["store"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/store/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description All of them, or nothing; sending it again is harmless */
+        post: operations["moveStock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/activity": {
         parameters: {
             query?: never;
@@ -1496,6 +1529,8 @@ export interface components {
             /** @description For one */
             price?: number | null;
             lead_days?: number | null;
+            /** @description That is to stay on the shelf */
+            minimum?: number | null;
             notes?: string;
             /** @description An opener blade of the heavier kind, with large rivets: needs a guard with clearance */
             heavy?: boolean;
@@ -1515,9 +1550,54 @@ export interface components {
             /** @description For one */
             price: number | null;
             lead_days: number | null;
+            /** @description That is to stay on the shelf */
+            minimum: number | null;
             notes: string;
             heavy: boolean;
             clearance: boolean;
+        };
+        StockMove: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            part_type_id: number;
+            /** @enum {string} */
+            kind: "counted" | "received" | "used" | "lost";
+            /** @description 1 to 100,000; counted may be 0 */
+            quantity: number;
+            note?: string;
+            /** Format: date-time */
+            happened_at: string;
+            /** Format: uuid */
+            supersedes?: string | null;
+            withdrawn?: boolean;
+        };
+        OnShelf: {
+            part_type_id: number;
+            name: string;
+            own_number: string | null;
+            /** @description For one; null where nobody knows */
+            price: number | null;
+            lead_days: number | null;
+            minimum: number | null;
+            /** @description Null where nobody ever counted */
+            on_hand: number | null;
+            /** @description More went than was there */
+            miscount: boolean;
+            /** @description For what was decided and is not done */
+            needed: number;
+            for: {
+                planter: string;
+                count: number;
+            }[];
+            to_order: number;
+            /**
+             * Format: date
+             * @description The last day; null where the lead time or the day of planting is not known
+             */
+            order_by: string | null;
         };
         Activity: {
             id: number;
@@ -3288,6 +3368,65 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+        };
+    };
+    store: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The shelf against what was decided, what is to be ordered first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OnShelf"][];
+                };
+            };
+        };
+    };
+    moveStock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description 1 to 1,000 */
+                    moves: components["schemas"]["StockMove"][];
+                };
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
         };
     };
     activity: {

@@ -216,7 +216,6 @@ li {
 }
 .accept kbd {
   font: inherit;
-  opacity: 0.75;
   margin-left: 6px;
 }
 .inner {

@@ -105,7 +105,7 @@ const chance = computed(() =>
       />
       <v-text-field
         v-model="form.planned_acres"
-        :label="`Planned ${areaUnit()}, if not the fields’`"
+        :label="`Other planned ${areaUnit()}`"
         inputmode="decimal"
         :error-messages="refusal?.about('planned_acres')"
       />

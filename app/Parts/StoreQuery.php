@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Parts;
+
+use App\Models\LedgerEvent;
+use App\Models\PartType;
+use App\Models\StockMove as StoredMove;
+use App\Models\Workshop;
+use App\Plan\PartsNeeded;
+use App\Record\Moments;
+use Illuminate\Database\Query\Builder as Query;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Parts\LedgerEventKind;
+use Ustrel\Core\Parts\Stock;
+use Ustrel\Core\Parts\StockMove;
+use Ustrel\Core\Parts\StockMoveKind;
+
+/** Reads the shelf of a workshop against what its decisions need. A part that is fitted comes from the shelf by itself. */
+final readonly class StoreQuery
+{
+    public function __construct(private PartsNeeded $needed)
+    {
+    }
+
+    /** @return list<OnShelf> what is to be ordered first, the most pressing before the rest */
+    public function of(Workshop $workshop): array
+    {
+        $moves = self::moves($workshop);
+        $needs = $this->needed->of($workshop);
+        $shelf = PartType::query()->where('workshop_id', $workshop->id)->orderBy('name')->get()
+            ->map(static fn (PartType $type): OnShelf => new OnShelf($type, Stock::of($moves[$type->id] ?? []), $needs[$type->id] ?? []))
+            ->all();
+        usort($shelf, static fn (OnShelf $a, OnShelf $b): int => [$a->toOrder() === 0, $a->orderBy()->iso ?? '9999', $a->type->name] <=> [$b->toOrder() === 0, $b->orderBy()->iso ?? '9999', $b->type->name]);
+
+        return $shelf;
+    }
+
+    /** @return array<int, list<StockMove>> by part type */
+    private static function moves(Workshop $workshop): array
+    {
+        $moves = [];
+        foreach (StoredMove::held($workshop->id)->toBase()->selectRaw('id, part_type_id, kind, quantity, '.Moments::sql('happened_at').' AS at')->get() as $row) {
+            $moves[$row->part_type_id][] = new StockMove($row->id, StockMoveKind::from($row->kind), $row->quantity, Moment::ofMilliseconds($row->at));
+        }
+        $fitted = LedgerEvent::query()
+            ->whereIn('part_type_id', array_keys($moves))
+            ->where('kind', LedgerEventKind::Fitted->value)->where('used', false)->where('withdrawn', false)
+            ->whereNotIn('ledger_events.id', static fn (Query $later): Query => $later->from('ledger_events AS later')->whereNotNull('later.supersedes')->whereColumn('later.planter_id', 'ledger_events.planter_id')->select('later.supersedes'))
+            // A piece that moves from one row to another is taken from the shelf once.
+            ->toBase()->selectRaw('min(ledger_events.id::text) AS id, part_type_id, min('.Moments::sql('happened_at').') AS at')->groupByRaw('part_type_id, coalesce(part_id, ledger_events.id)')->get();
+        foreach ($fitted as $row) {
+            $moves[$row->part_type_id][] = new StockMove($row->id, StockMoveKind::Used, 1, Moment::ofMilliseconds($row->at));
+        }
+
+        return $moves;
+    }
+}
