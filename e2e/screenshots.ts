@@ -68,6 +68,9 @@ test('spec sheet and the shop', async ({ page }) => {
   await page.goto('/shop')
   await settle(page)
   await page.screenshot(to('shop'))
+  await page.goto('/store')
+  await settle(page)
+  await page.screenshot(to('parts'))
 })
 
 test('people', async ({ page }) => {
@@ -98,19 +101,6 @@ test('ledger', async ({ page }) => {
   await page.getByRole('link', { name: 'Field', exact: true }).click()
   await settle(page)
   await page.screenshot(to('acres'))
-  await page.getByRole('link', { name: 'Import a season’s fields' }).click()
-  const lines = [
-    'Date,Field,Acres,Crop',
-    '2026-04-28,Long Acre,62.5,popcorn',
-    '2026-04-29,North Forty,0,popcorn',
-    '2026-05-01,Far Down,48,soybeans',
-  ]
-  await page
-    .getByLabel('CSV file')
-    .setInputFiles({ name: 'fields.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) })
-  await expect(page.getByText('with something wrong')).toBeVisible()
-  await settle(page)
-  await page.screenshot(to('import'))
   await page.goto('/part-types')
   await page.getByRole('button', { name: /^Seed tube, plain/ }).click()
   await page.getByRole('combobox', { name: 'Compare with' }).press('ArrowDown')

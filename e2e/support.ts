@@ -158,6 +158,7 @@ export const screens = [
   ['the field', (planter: number) => `/planters/${planter}/field`],
   ['an import', (planter: number) => `/planters/${planter}/import`],
   ['part types', () => '/part-types'],
+  ['parts on hand', () => '/store'],
   ['a part type', () => '/part-types/5'],
   ['the sheet', (planter: number) => `/planters/${planter}/walk/sheet`],
   ['the whole planter', (planter: number) => `/planters/${planter}/board?open=whole-planter`],

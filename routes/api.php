@@ -10,8 +10,10 @@ use App\Http\Middleware\SpeaksForItself;
 use App\Http\Middleware\StillBelongs;
 use App\Opener\Http\ContactController;
 use App\Parts\Http\LedgerController;
+use App\Parts\Http\OrderController;
 use App\Parts\Http\PartTypeController;
 use App\Parts\Http\StoreController;
+use App\Parts\Http\SupplierController;
 use App\People\Http\ActivityController;
 use App\People\Http\DeviceController;
 use App\People\Http\GuestController;
@@ -52,6 +54,8 @@ Route::pattern('partType', '[0-9]{1,18}');
 Route::pattern('person', '[0-9]{1,18}');
 Route::pattern('invitation', '[0-9]{1,18}');
 Route::pattern('import', '[0-9]{1,18}');
+Route::pattern('supplier', '[0-9]{1,18}');
+Route::pattern('order', '[0-9]{1,18}');
 
 Route::get('welcome', [SetUpController::class, 'show']);
 Route::middleware(NeedsSession::class)->group(function (): void {
@@ -102,6 +106,17 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
 
     Route::get('store', [StoreController::class, 'show'])->can('record');
     Route::post('store/moves', [StoreController::class, 'move'])->can('record');
+    Route::get('suppliers', [SupplierController::class, 'index'])->can('record');
+    Route::post('suppliers', [SupplierController::class, 'store'])->can('set');
+    Route::put('suppliers/{supplier}', [SupplierController::class, 'update'])->can('view', 'supplier')->can('set');
+    Route::get('orders', [OrderController::class, 'index'])->can('record');
+    Route::post('orders', [OrderController::class, 'store'])->can('set');
+    Route::middleware('can:view,order')->prefix('orders/{order}')->group(function (): void {
+        Route::put('/', [OrderController::class, 'update'])->can('set');
+        Route::post('receive', [OrderController::class, 'receive'])->can('record');
+        Route::get('order.pdf', [OrderController::class, 'pdf'])->can('record')->middleware(NotesExport::class);
+        Route::get('order.csv', [OrderController::class, 'csv'])->can('record')->middleware(NotesExport::class);
+    });
 
     Route::get('packs', [PackController::class, 'index'])->can('record');
     Route::post('packs', [PackController::class, 'store'])->can('set');

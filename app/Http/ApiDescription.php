@@ -12,6 +12,7 @@ use OpenApi\Attributes as OA;
 #[OA\Response(response: 'SignedOut', description: 'Not signed in', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
 #[OA\Response(response: 'NotFound', description: 'Not in this workshop', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
 #[OA\Response(response: 'Refused', description: 'Something in the request cannot stand; each field is named', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
+#[OA\Parameter(parameter: 'order', name: 'order', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
 #[OA\Parameter(parameter: 'planter', name: 'planter', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
 #[OA\Parameter(parameter: 'specSheet', name: 'specSheet', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
 #[OA\Parameter(parameter: 'import', name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]

@@ -57,12 +57,12 @@ final readonly class StockMoves implements Kind
             throw Refused::because('part_type_id', 'stock.part');
         }
         $kind = $fields->oneOf('kind', StockMoveKind::class, 'stock.kind') ?? throw Refused::because('kind', 'stock.kind');
-        $quantity = $fields->whole('quantity', $kind === StockMoveKind::Counted ? 0 : 1, self::MOST, $kind === StockMoveKind::Counted ? 'stock.counted' : 'stock.quantity');
+        [$least, $otherwise] = $kind === StockMoveKind::Counted ? [0, 'stock.counted'] : [1, 'stock.quantity'];
 
         return [
             'part_type_id' => $type,
             'kind' => $kind->value,
-            'quantity' => $quantity ?? throw Refused::because('quantity', 'stock.quantity'),
+            'quantity' => $fields->whole('quantity', $least, self::MOST, $otherwise) ?? throw Refused::because('quantity', $otherwise),
             'note' => $fields->text('note', self::LONGEST, 'stock.note'),
             'happened_at' => $fields->moment('happened_at', 'stock.when', 'stock.when')->toIso(),
             'withdrawn' => $withdrawn,

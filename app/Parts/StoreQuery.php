@@ -7,12 +7,14 @@ namespace App\Parts;
 use App\Models\LedgerEvent;
 use App\Models\PartType;
 use App\Models\StockMove as StoredMove;
+use App\Models\Supplier;
 use App\Models\Workshop;
 use App\Plan\PartsNeeded;
 use App\Record\Moments;
 use Illuminate\Database\Query\Builder as Query;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\LedgerEventKind;
+use Ustrel\Core\Parts\Offer;
 use Ustrel\Core\Parts\Stock;
 use Ustrel\Core\Parts\StockMove;
 use Ustrel\Core\Parts\StockMoveKind;
@@ -29,12 +31,28 @@ final readonly class StoreQuery
     {
         $moves = self::moves($workshop);
         $needs = $this->needed->of($workshop);
+        $onOrder = SaveOrder::onOrder($workshop->id);
+        $offers = self::offers($workshop);
+        $today = $workshop->today();
         $shelf = PartType::query()->where('workshop_id', $workshop->id)->orderBy('name')->get()
-            ->map(static fn (PartType $type): OnShelf => new OnShelf($type, Stock::of($moves[$type->id] ?? []), $needs[$type->id] ?? []))
+            ->map(static fn (PartType $type): OnShelf => new OnShelf($type, Stock::of($moves[$type->id] ?? []), $needs[$type->id] ?? [], $onOrder[$type->id] ?? 0, $offers[$type->id] ?? [], $today))
             ->all();
         usort($shelf, static fn (OnShelf $a, OnShelf $b): int => [$a->toOrder() === 0, $a->orderBy()->iso ?? '9999', $a->type->name] <=> [$b->toOrder() === 0, $b->orderBy()->iso ?? '9999', $b->type->name]);
 
         return $shelf;
+    }
+
+    /** @return array<int, list<Offer>> by part type */
+    private static function offers(Workshop $workshop): array
+    {
+        $offers = [];
+        foreach (Supplier::query()->where('workshop_id', $workshop->id)->orderBy('id')->get() as $supplier) {
+            foreach ($supplier->prices as $price) {
+                $offers[$price['part_type_id']][] = new Offer($supplier->id, $price['price'] === null ? null : (float) $price['price'], $price['lead_days']);
+            }
+        }
+
+        return $offers;
     }
 
     /** @return array<int, list<StockMove>> by part type */

@@ -10,6 +10,7 @@ use Ustrel\Core\Measure\Day;
 final readonly class Needed
 {
     public function __construct(
+        public int $planterId,
         public string $planter,
         public int $count,
         /** The day on which the work is to begin; null where no day of planting is set. */

@@ -32,7 +32,7 @@ final class PartsNeeded
                 }
             }
             foreach ($counts as $type => $count) {
-                $needs[$type][] = new Needed($planter->name, $count, $planter->planting_start?->plusDays(-self::WORK));
+                $needs[$type][] = new Needed($planter->id, $planter->name, $count, $planter->planting_start?->plusDays(-self::WORK));
             }
         }
 

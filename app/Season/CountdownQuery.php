@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace App\Season;
 
 use App\Models\Cell;
+use App\Models\Planter;
 use App\Models\Walk;
 use App\Models\WalkRow;
+use App\Parts\OnShelf;
+use App\Parts\StoreQuery;
 use App\Plan\DecideQuery;
 use App\Plan\Decisions;
 use App\Plan\Found;
+use App\Plan\Needed;
 use App\Plan\PartPrices;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Season\Countdown;
@@ -40,8 +44,10 @@ final readonly class CountdownQuery
 
     private const A_METER = 17 / 60;
 
-    public function __construct(private DecideQuery $decide)
-    {
+    public function __construct(
+        private DecideQuery $decide,
+        private StoreQuery $store,
+    ) {
     }
 
     /** @return list<Deadline> none without a day on which planting is to start */
@@ -83,8 +89,9 @@ final readonly class CountdownQuery
             Step::FirstPass->value => $view->planter->walks()->where('season', $view->planter->season())->where('kind', WalkKind::FirstPass)->exists() ? Ready::done() : Ready::open(self::FIRST_PASS),
         ];
         if ($parts !== [] || ! $isWalked) {
-            $ready[Step::PartsOrdered->value] = $ticked(Step::PartsOrdered);
-            $ready[Step::PartsHere->value] = $ticked(Step::PartsHere, $lead);
+            [$ordered, $here] = $isWalked && $open === 0 ? $this->shelf($view->planter) : [false, false];
+            $ready[Step::PartsOrdered->value] = $ordered ? Ready::done() : $ticked(Step::PartsOrdered);
+            $ready[Step::PartsHere->value] = $here ? Ready::done() : $ticked(Step::PartsHere, $lead);
         }
         $meters = self::metersLeft($sheet, $view->planter->row_count, $read);
         if ($meters !== null) {
@@ -92,6 +99,17 @@ final readonly class CountdownQuery
         }
 
         return array_filter($ready);
+    }
+
+    /** @return array{bool, bool} whether all that the planter needs is ordered or here, and whether it is all here */
+    private function shelf(Planter $planter): array
+    {
+        $needed = array_filter($this->store->of($planter->workshop), static fn (OnShelf $of): bool => in_array($planter->id, array_map(static fn (Needed $need): int => $need->planterId, $of->needs), true));
+
+        return [
+            array_filter($needed, static fn (OnShelf $of): bool => $of->toOrder() > 0) === [],
+            array_filter($needed, static fn (OnShelf $of): bool => (int) $of->stock->onHand < $of->needed()) === [],
+        ];
     }
 
     private static function rowsLeft(Walk $walk): int

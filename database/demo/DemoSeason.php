@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Models\Order;
+use App\Models\PartType;
 use App\Models\Planter;
 use App\Models\PolicyChoice;
 use App\Models\SeasonPlan;
+use App\Models\StockMove;
+use App\Models\Supplier;
 use App\Models\User;
 use App\Models\Workshop;
 use Carbon\CarbonImmutable;
+use Ustrel\Core\Parts\OrderState;
+use Ustrel\Core\Parts\StockMoveKind;
 use Ustrel\Core\Plan\ChangeWhen;
 use Ustrel\Core\Plan\School;
 use Ustrel\Core\Plan\Scope;
@@ -62,6 +68,27 @@ final class DemoSeason
         PolicyChoice::query()->create([
             'id' => DemoScenario::uuid("{$planter->name} policy"), 'planter_id' => $planter->id, 'slot' => null, 'school' => School::Own, 'rules' => $planter->workshop->own_policy,
             'happened_at' => $today->subDays(40)->setTime(9, 0), 'recorded_at' => $today->subDays(40)->setTime(9, 0), 'user_id' => $technician->id,
+        ]);
+    }
+
+    /** Who supplies the workshop, what is on its shelf, and one order that has come in part. */
+    public static function store(User $technician, CarbonImmutable $today): void
+    {
+        $type = static fn (string $number): PartType => PartType::query()->where('workshop_id', $technician->workshop_id)->where('own_number', $number)->firstOrFail();
+        $price = static fn (string $number, ?float $price, int $days): array => ['part_type_id' => $type($number)->id, 'price' => $price, 'lead_days' => $days, 'since' => $today->subDays(30)->toDateString()];
+        $brook = Supplier::query()->create(['workshop_id' => $technician->workshop_id, 'name' => 'Brook & Lane Supply', 'revision' => 1, 'prices' => [$price('T-101', 36.5, 12), $price('T-120', 20, 10), $price('T-131', 58, 16), $price('T-160', 13.9, 5)]]);
+        Supplier::query()->create(['workshop_id' => $technician->workshop_id, 'name' => 'Ardle Valley Parts', 'revision' => 1, 'notes' => 'Open on Saturdays.', 'prices' => [$price('T-101', 39, 3), $price('T-150', 50.5, 8), $price('T-151', null, 9), $price('T-110', 44, 6)]]);
+        foreach (['T-101' => [4, 6], 'T-120' => [1, 4], 'T-160' => [7, 6], 'T-140' => [0, null], 'T-150' => [1, 2]] as $number => [$count, $minimum]) {
+            $type($number)->update(['minimum' => $minimum]);
+            StockMove::query()->create([
+                'id' => DemoScenario::uuid("stock {$number}"), 'workshop_id' => $technician->workshop_id, 'part_type_id' => $type($number)->id, 'kind' => StockMoveKind::Counted, 'quantity' => $count,
+                'happened_at' => $today->subDays(3)->setTime(16, 0), 'recorded_at' => $today->subDays(3)->setTime(16, 0), 'user_id' => $technician->id,
+            ]);
+        }
+        Order::query()->create([
+            'key' => DemoScenario::uuid('order'), 'workshop_id' => $technician->workshop_id, 'supplier_id' => $brook->id, 'user_id' => $technician->id, 'state' => OrderState::Ordered, 'revision' => 1,
+            'ordered_on' => $today->subDays(8)->toDateString(), 'expected_on' => $today->addDays(4)->toDateString(),
+            'lines' => [['part_type_id' => $type('T-101')->id, 'quantity' => 8, 'price' => 36.5, 'received' => 4], ['part_type_id' => $type('T-120')->id, 'quantity' => 4, 'price' => 20, 'received' => 0]],
         ]);
     }
 }

@@ -3,10 +3,12 @@
 declare(strict_types=1);
 
 use App\Models\Import;
+use App\Models\Order;
 use App\Models\Pack;
 use App\Models\PartType;
 use App\Models\Photo;
 use App\Models\Role;
+use App\Models\Supplier;
 use App\Models\User;
 use App\People\GuestLinks;
 use App\People\Invite;
@@ -26,7 +28,7 @@ const GUEST_MAY = [
 ];
 const HELPER_MAY = [
     ...GUEST_MAY,
-    'PUT api/me/password', 'DELETE api/me/devices', 'DELETE api/me/devices/{device}', 'GET api/spec-sheets', 'GET api/spec-sheets/{specSheet}', 'GET api/workshop', 'GET api/part-types', 'GET api/part-types/{partType}/lives', 'GET api/packs', 'GET api/store', 'POST api/store/moves',
+    'PUT api/me/password', 'DELETE api/me/devices', 'DELETE api/me/devices/{device}', 'GET api/spec-sheets', 'GET api/spec-sheets/{specSheet}', 'GET api/workshop', 'GET api/part-types', 'GET api/part-types/{partType}/lives', 'GET api/packs', 'GET api/store', 'POST api/store/moves', 'GET api/suppliers', 'GET api/orders', 'POST api/orders/{order}/receive', 'GET api/orders/{order}/order.pdf', 'GET api/orders/{order}/order.csv',
     'GET api/planters/{planter}/season', 'GET api/planters/{planter}/season/speed', 'GET api/planters/{planter}/season/fields.csv', 'GET api/planters/{planter}/season/countdown.ics',
     'GET api/planters/{planter}/decide', 'GET api/planters/{planter}/policies', 'GET api/planters/{planter}/guide', 'POST api/planters/{planter}/ledger', 'POST api/planters/{planter}/acres', 'POST api/planters/{planter}/walks', 'PATCH api/walks/{walk}',
     'POST api/walks/{walk}/finish', 'POST api/walks/{walk}/reopen', 'POST api/walks/{walk}/readings', 'GET api/walks/{walk}/news', 'POST api/walks/{walk}/notes', 'POST api/walks/{walk}/photos',
@@ -47,6 +49,7 @@ it('lets each role do what is its own on every route, and nothing else', functio
     $workshop = $this->technician->workshop;
     $ids = [
         'planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => app(CopySpecSheet::class)($this->typicalSheet(), $this->technician)->id, 'row' => 1, 'check' => 'own_1', 'photo' => $photo,
+        'supplier' => Supplier::query()->create(['workshop_id' => $workshop->id, 'name' => 'Brook Supply'])->id, 'order' => Order::query()->create(['workshop_id' => $workshop->id, 'user_id' => $this->technician->id, 'lines' => [], 'key' => (string) Str::uuid7()])->id,
         'pack' => Pack::factory()->create(['workshop_id' => $workshop->id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $workshop->id])->id, 'import' => Import::factory()->for($planter)->for($this->technician)->create()->id,
         'person' => User::factory()->for($workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id, 'device' => 'abc',
     ];

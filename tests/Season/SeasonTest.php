@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\PartType;
 use App\Models\SeasonPlan;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\UploadedFile;
@@ -107,12 +108,18 @@ it('counts back from planting by its own record', function (): void {
         // Sunday the 19th, by Friday; level on Thursday at the latest, work before it.
         ->and($before['first_pass'])->toMatchArray(['due' => '2026-04-19', 'latest_start' => '2026-04-17']);
 
+    $tube = PartType::factory()->create(['workshop_id' => $this->technician->workshop_id, 'slots' => ['seed_tube'], 'price' => 44, 'lead_days' => 9, 'per_row' => 1]);
     $walk = $this->openWalk($this->planted, null);
     $this->send($walk, $this->state(5, 'seed_tube', 'change', ['chips' => ['curled_lip']]))->assertOk();
     $this->postJson("/api/walks/{$walk->id}/finish", ['with_unchecked' => true])->assertOk();
     expect($steps()['walk']['done'])->toBeTrue()->and($steps()['decisions']['done'])->toBeFalse();
     $this->decide($walk, ['id' => (string) Str::uuid7(), 'row' => 5, 'check' => 'seed_tube', 'side' => 'centre', 'action' => 'change', 'happened_at' => now()->toIso8601ZuluString('millisecond')])->assertOk();
-    expect($steps()['decisions']['done'])->toBeTrue()->and($steps()['work']['done'])->toBeFalse();
+    expect($steps()['decisions']['done'])->toBeTrue()->and($steps()['work']['done'])->toBeFalse()->and($steps()['parts_ordered']['done'])->toBeFalse();
+    // On order, then on the shelf.
+    $order = $this->postJson('/api/orders', ['key' => (string) Str::uuid7(), 'revision' => 0, 'state' => 'ordered', 'ordered_on' => '2026-03-02', 'lines' => [['part_type_id' => $tube->id, 'quantity' => 1, 'price' => 44]]])->assertCreated()->json('id');
+    expect([$steps()['parts_ordered']['done'], $steps()['parts_here']['done']])->toBe([true, false]);
+    $this->postJson("/api/orders/{$order}/receive", ['moves' => [['id' => (string) Str::uuid7(), 'part_type_id' => $tube->id, 'quantity' => 1, 'happened_at' => now()->toIso8601ZuluString('millisecond')]]])->assertOk();
+    expect($steps()['parts_here']['done'])->toBeTrue();
     $this->travel(1)->hours();
     $this->record($this->planted, $this->fitting(5, now()->toDateString(), ['slot' => 'seed_tube', 'side' => 'centre', 'happened_at' => now()->toIso8601ZuluString()]))->assertCreated();
     expect($steps()['work']['done'])->toBeTrue();

@@ -27,11 +27,12 @@ use Ustrel\Core\Parts\StockMoveKind;
     new OA\Property(property: 'supersedes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'withdrawn', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'OnShelf', required: ['part_type_id', 'name', 'own_number', 'price', 'lead_days', 'minimum', 'on_hand', 'miscount', 'needed', 'for', 'to_order', 'order_by'], properties: [
+#[OA\Schema(schema: 'OnShelf', required: ['part_type_id', 'name', 'own_number', 'supplier_id', 'price', 'lead_days', 'minimum', 'on_hand', 'miscount', 'needed', 'for', 'on_order', 'to_order', 'order_by'], properties: [
     new OA\Property(property: 'part_type_id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'own_number', type: 'string', nullable: true),
-    new OA\Property(property: 'price', description: 'For one; null where nobody knows', type: 'number', nullable: true),
+    new OA\Property(property: 'supplier_id', description: 'Who is to get the order: in time at the lowest price, or else first; null where no supplier is known to have it', type: 'integer', nullable: true),
+    new OA\Property(property: 'price', description: 'For one, of that supplier or the part type; null where nobody knows', type: 'number', nullable: true),
     new OA\Property(property: 'lead_days', type: 'integer', nullable: true),
     new OA\Property(property: 'minimum', type: 'integer', nullable: true),
     new OA\Property(property: 'on_hand', description: 'Null where nobody ever counted', type: 'integer', nullable: true),
@@ -41,6 +42,7 @@ use Ustrel\Core\Parts\StockMoveKind;
         new OA\Property(property: 'planter', type: 'string'),
         new OA\Property(property: 'count', type: 'integer'),
     ], type: 'object')),
+    new OA\Property(property: 'on_order', description: 'And not come yet', type: 'integer'),
     new OA\Property(property: 'to_order', type: 'integer'),
     new OA\Property(property: 'order_by', description: 'The last day; null where the lead time or the day of planting is not known', type: 'string', format: 'date', nullable: true),
 ])]
@@ -80,13 +82,15 @@ final class StoreController extends Controller
             'part_type_id' => $of->type->id,
             'name' => $of->type->name,
             'own_number' => $of->type->own_number,
-            'price' => $of->type->price === null ? null : (float) $of->type->price,
-            'lead_days' => $of->type->lead_days,
+            'supplier_id' => $of->offer()?->supplier,
+            'price' => $of->price(),
+            'lead_days' => $of->leadDays(),
             'minimum' => $of->type->minimum,
             'on_hand' => $of->stock->onHand,
             'miscount' => $of->stock->isMiscount(),
             'needed' => $of->needed(),
             'for' => array_map(static fn (Needed $need): array => ['planter' => $need->planter, 'count' => $need->count], $of->needs),
+            'on_order' => $of->onOrder,
             'to_order' => $of->toOrder(),
             'order_by' => $of->orderBy()?->iso,
         ];

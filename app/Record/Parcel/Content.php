@@ -10,6 +10,7 @@ use App\Models\Decision;
 use App\Models\Import;
 use App\Models\LedgerEvent;
 use App\Models\Note;
+use App\Models\Order;
 use App\Models\OwnCheck;
 use App\Models\Pack;
 use App\Models\PartType;
@@ -20,6 +21,7 @@ use App\Models\Reading;
 use App\Models\SeasonPlan;
 use App\Models\SpecSheet;
 use App\Models\StockMove;
+use App\Models\Supplier;
 use App\Models\User;
 use App\Models\Walk;
 use App\Models\Workshop;
@@ -55,6 +57,8 @@ final class Content
         Photo::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         LedgerEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class, 'part_type_id' => PartType::class],
         AcresEntry::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        Supplier::class => ['workshop_id' => Workshop::class],
+        Order::class => ['workshop_id' => Workshop::class, 'supplier_id' => Supplier::class, 'user_id' => User::class],
         StockMove::class => ['workshop_id' => Workshop::class, 'part_type_id' => PartType::class, 'user_id' => User::class],
         SeasonPlan::class => ['planter_id' => Planter::class],
         Decision::class => ['planter_id' => Planter::class, 'user_id' => User::class],

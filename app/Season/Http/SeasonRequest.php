@@ -56,7 +56,7 @@ use Ustrel\Core\Wear\Acres\Tillage;
 ])]
 final class SeasonRequest extends FormRequest
 {
-    /** What no record of the program tells. */
+    /** What no record of the program tells; of parts it may, where the shop keeps its shelf and its orders. */
     public const BY_HAND = [Step::Seed, Step::SeedFits, Step::PartsOrdered, Step::PartsHere];
 
     private const LONGEST_WINDOW = 365;

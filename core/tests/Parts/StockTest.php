@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Parts\Offer;
 use Ustrel\Core\Parts\Stock;
 use Ustrel\Core\Parts\StockMove;
 use Ustrel\Core\Parts\StockMoveKind;
@@ -35,4 +36,13 @@ it('says how many to order, and by when', function (): void {
         ->and(stockOf([['counted', 1, '01'], ['used', 3, '02']])->isMiscount())->toBeTrue()
         ->and(Stock::orderBy(Day::of('2026-04-13'), 14)?->iso)->toBe('2026-03-30')
         ->and(Stock::orderBy(Day::of('2026-04-13'), null))->toBeNull();
+});
+
+it('orders from whoever brings it in time at the lowest price, or else first', function (): void {
+    $cheap = new Offer(1, 40.0, 20);
+    $fast = new Offer(2, 45.0, 5);
+    $unknown = new Offer(3, null, null);
+    $best = static fn (?int $daysLeft, Offer ...$offers): ?int => Offer::best(array_values($offers), $daysLeft)?->supplier;
+    expect([$best(30, $cheap, $fast), $best(10, $cheap, $fast), $best(2, $cheap, $fast), $best(null, $cheap, $fast), $best(30)])->toBe([1, 2, 2, 1, null])
+        ->and([$best(30, $unknown, $fast), $best(2, $unknown, $fast), $best(null, $unknown)])->toBe([2, 2, 3]);
 });

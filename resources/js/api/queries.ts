@@ -53,6 +53,9 @@ export const keys = {
   imports: (planter: number) => ['imports', planter] as const,
   partTypes: ['part-types'] as const,
   packs: ['packs'] as const,
+  store: ['store'] as const,
+  suppliers: ['suppliers'] as const,
+  orders: ['orders'] as const,
   shop: ['shop'] as const,
   depthIndex: (walk: string) => ['depth-index', walk] as const,
 }
@@ -193,6 +196,17 @@ export const usePartTypes = () =>
     queryKey: keys.partTypes,
     queryFn: () => remembered(kept(keys.partTypes), (signal) => body(api.GET('/api/part-types', { signal }))),
   })
+
+/** The shelf, held against what was decided. */
+export const useStore = () =>
+  useQuery({
+    queryKey: keys.store,
+    queryFn: () => remembered(kept(keys.store), (signal) => body(api.GET('/api/store', { signal }))),
+  })
+
+export const useSuppliers = () => useQuery({ queryKey: keys.suppliers, queryFn: () => body(api.GET('/api/suppliers')) })
+
+export const useOrders = () => useQuery({ queryKey: keys.orders, queryFn: () => body(api.GET('/api/orders')) })
 
 export const usePacks = () =>
   useQuery({

@@ -70,6 +70,87 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["orders"];
+        put?: never;
+        post: operations["addOrder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{order}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["editOrder"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{order}/receive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Onto the shelf; sending it again is harmless */
+        post: operations["receiveOrder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{order}/order.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printOrder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{order}/order.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["exportOrder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/part-types": {
         parameters: {
             query?: never;
@@ -145,6 +226,38 @@ export interface paths {
         put?: never;
         /** @description All of them, or nothing; sending it again is harmless */
         post: operations["moveStock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/suppliers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["suppliers"];
+        put?: never;
+        post: operations["addSupplier"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/suppliers/{supplier}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["editSupplier"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1513,6 +1626,49 @@ export interface components {
                 luck: number | null;
             } | null;
         };
+        OrderLine: {
+            part_type_id: number;
+            quantity: number;
+            /** @description For one; null where it is not known */
+            price: number | null;
+            /** @description That have come */
+            received?: number;
+        };
+        OrderEdit: {
+            /**
+             * Format: uuid
+             * @description Of a new one: made on the device, UUIDv7
+             */
+            key?: string;
+            /** @description That was changed; 0 of a new one */
+            revision: number;
+            supplier_id?: number | null;
+            /** @enum {string} */
+            state: "draft" | "ordered" | "closed";
+            note?: string;
+            /** Format: date */
+            ordered_on?: string | null;
+            /**
+             * Format: date
+             * @description Of what is back-ordered, too
+             */
+            expected_on?: string | null;
+            lines: components["schemas"]["OrderLine"][];
+        };
+        Order: {
+            id: number;
+            supplier_id: number | null;
+            supplier: string | null;
+            /** @enum {string} */
+            state: "draft" | "ordered" | "closed";
+            note: string;
+            /** Format: date */
+            ordered_on: string | null;
+            /** Format: date */
+            expected_on: string | null;
+            lines: components["schemas"]["OrderLine"][];
+            revision: number;
+        };
         /** @enum {string} */
         Slot: "row_cleaner_wheel" | "row_cleaner_bearing" | "coulter_blade" | "coulter_bearing" | "fertilizer_blade" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "arm_bushings" | "arm_bolts" | "arms" | "downforce_spring" | "downforce_cylinder" | "seed_hose" | "meter_chain" | "sprockets" | "chain_idler" | "drive_motor" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter" | "air_hose" | "opener_blade" | "opener_bearing" | "scraper" | "seed_tube_guard" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_bushing" | "firmer_tip" | "press_wheel" | "closing_wheel" | "closing_bearing" | "closing_tail_bushing";
         PartTypeEdit: {
@@ -1578,7 +1734,9 @@ export interface components {
             part_type_id: number;
             name: string;
             own_number: string | null;
-            /** @description For one; null where nobody knows */
+            /** @description Who is to get the order: in time at the lowest price, or else first; null where no supplier is known to have it */
+            supplier_id: number | null;
+            /** @description For one, of that supplier or the part type; null where nobody knows */
             price: number | null;
             lead_days: number | null;
             minimum: number | null;
@@ -1592,12 +1750,37 @@ export interface components {
                 planter: string;
                 count: number;
             }[];
+            /** @description And not come yet */
+            on_order: number;
             to_order: number;
             /**
              * Format: date
              * @description The last day; null where the lead time or the day of planting is not known
              */
             order_by: string | null;
+        };
+        SupplierPrice: {
+            part_type_id: number;
+            /** @description For one; null where it is not known */
+            price: number | null;
+            lead_days: number | null;
+            /** Format: date */
+            since: string;
+        };
+        SupplierEdit: {
+            name: string;
+            notes?: string;
+            /** @description One for each part type */
+            prices: components["schemas"]["SupplierPrice"][];
+            /** @description That was changed; not of a new one */
+            revision?: number;
+        };
+        Supplier: {
+            id: number;
+            name: string;
+            notes: string;
+            prices: components["schemas"]["SupplierPrice"][];
+            revision: number;
         };
         Activity: {
             id: number;
@@ -3103,6 +3286,7 @@ export interface components {
     };
     parameters: {
         /** @description The parts of the OpenAPI document that belong to no single route. */
+        order: number;
         planter: number;
         specSheet: number;
         import: number;
@@ -3155,7 +3339,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -3186,7 +3369,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -3210,7 +3392,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -3234,7 +3415,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -3269,6 +3449,173 @@ export interface operations {
             404: components["responses"]["NotFound"];
             409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
+        };
+    };
+    orders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Order"][];
+                };
+            };
+        };
+    };
+    addOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderEdit"];
+            };
+        };
+        responses: {
+            /** @description Made */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Order"];
+                };
+            };
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    editOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                order: components["parameters"]["order"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderEdit"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Order"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    receiveOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                order: components["parameters"]["order"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description What has come, 1 to 1,000 */
+                    moves: {
+                        /**
+                         * Format: uuid
+                         * @description Made on the device, UUIDv7
+                         */
+                        id: string;
+                        part_type_id: number;
+                        quantity: number;
+                        /** Format: date-time */
+                        happened_at: string;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description The order as it is now; closed once all has come */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Order"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    printOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                order: components["parameters"]["order"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description To send off */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    exportOrder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description The parts of the OpenAPI document that belong to no single route. */
+                order: components["parameters"]["order"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Number, part, quantity, price */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     partTypes: {
@@ -3429,6 +3776,80 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
+    suppliers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description By name */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Supplier"][];
+                };
+            };
+        };
+    };
+    addSupplier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SupplierEdit"];
+            };
+        };
+        responses: {
+            /** @description Added */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Supplier"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    editSupplier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                supplier: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SupplierEdit"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Supplier"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
     activity: {
         parameters: {
             query?: {
@@ -3518,7 +3939,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4027,7 +4447,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4094,7 +4513,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4125,7 +4543,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4199,7 +4616,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4223,7 +4639,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4252,7 +4667,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
                 import: components["parameters"]["import"];
             };
@@ -4277,7 +4691,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
                 import: components["parameters"]["import"];
             };
@@ -4333,7 +4746,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4357,7 +4769,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4390,7 +4801,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4418,7 +4828,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4442,7 +4851,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4476,7 +4884,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4711,7 +5118,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4742,7 +5148,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4770,7 +5175,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -4795,7 +5199,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
                 row: number;
             };
@@ -5074,7 +5477,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -5143,7 +5545,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -5167,7 +5568,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -5224,7 +5624,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -5417,7 +5816,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -5441,7 +5839,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -5481,7 +5878,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -5509,7 +5905,6 @@ export interface operations {
             };
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -5559,7 +5954,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;
@@ -5583,7 +5977,6 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                /** @description The parts of the OpenAPI document that belong to no single route. */
                 planter: components["parameters"]["planter"];
             };
             cookie?: never;

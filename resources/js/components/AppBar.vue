@@ -102,6 +102,7 @@ async function signOut(): Promise<void> {
             subtitle="They wait on this device until that person signs in."
           />
           <template v-if="session.may('record')">
+            <v-list-item title="Parts on hand and orders" :to="{ name: 'store' }" />
             <v-list-item title="Part types" :to="{ name: 'part-types' }" />
             <v-list-item title="Spec sheets" :to="{ name: 'spec-sheets' }" />
             <v-list-item title="The shop’s figures" :to="{ name: 'shop' }" />

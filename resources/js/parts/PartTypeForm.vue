@@ -24,6 +24,7 @@ const form = reactive({
   life: type?.life_m == null ? '' : exactDistance(type.life_m),
   price: type?.price == null ? '' : String(type.price),
   leadDays: type?.lead_days == null ? '' : String(type.lead_days),
+  minimum: type?.minimum == null ? '' : String(type.minimum),
   notes: type?.notes ?? '',
   heavy: type?.heavy ?? false,
   clearance: type?.clearance ?? false,
@@ -40,6 +41,7 @@ async function save(): Promise<void> {
     life: form.life || null,
     price: typedNumber(form.price),
     lead_days: typedNumber(form.leadDays),
+    minimum: typedNumber(form.minimum),
     notes: form.notes,
     heavy: form.heavy,
     clearance: form.clearance,
@@ -101,6 +103,12 @@ async function save(): Promise<void> {
           label="Lead time, days"
           inputmode="numeric"
           :error-messages="refusal?.about('lead_days')"
+        />
+        <v-text-field
+          v-model="form.minimum"
+          label="Keep on the shelf at least"
+          inputmode="numeric"
+          :error-messages="refusal?.about('minimum')"
         />
       </div>
       <v-checkbox

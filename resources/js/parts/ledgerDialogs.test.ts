@@ -34,6 +34,7 @@ const type = (id: number, fields: Partial<PartType> = {}): PartType => ({
   life_m: null,
   price: 40,
   lead_days: null,
+  minimum: null,
   notes: '',
   heavy: false,
   clearance: false,

@@ -78,7 +78,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         >
         <template v-else-if="decided > 0"
           >All {{ decided }} decided: {{ atLeast(decide.decided) }} in parts, {{ hours(decide.decided.minutes) }} of
-          work.</template
+          work. <router-link :to="{ name: 'store' }">To the parts</router-link></template
         >
       </p>
     </header>

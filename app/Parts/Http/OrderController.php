@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Parts\Http;
+
+use App\Http\Controller;
+use App\Http\JsonBody;
+use App\Models\Order;
+use App\Parts\OrderSheet;
+use App\Parts\ReceiveOrder;
+use App\Parts\SaveOrder;
+use App\Record\Http\ReceiptsShape;
+use App\Record\NotTaken;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Parts\OrderState;
+
+#[OA\Schema(schema: 'OrderLine', required: ['part_type_id', 'quantity', 'price'], properties: [
+    new OA\Property(property: 'part_type_id', type: 'integer'),
+    new OA\Property(property: 'quantity', type: 'integer', maximum: 100000, minimum: 1),
+    new OA\Property(property: 'price', description: 'For one; null where it is not known', type: 'number', nullable: true),
+    new OA\Property(property: 'received', description: 'That have come', type: 'integer'),
+])]
+#[OA\Schema(schema: 'OrderEdit', required: ['revision', 'state', 'lines'], properties: [
+    new OA\Property(property: 'key', description: 'Of a new one: made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'revision', description: 'That was changed; 0 of a new one', type: 'integer'),
+    new OA\Property(property: 'supplier_id', type: 'integer', nullable: true),
+    new OA\Property(property: 'state', type: 'string', enum: OrderState::class),
+    new OA\Property(property: 'note', type: 'string', maxLength: 500),
+    new OA\Property(property: 'ordered_on', type: 'string', format: 'date', nullable: true),
+    new OA\Property(property: 'expected_on', description: 'Of what is back-ordered, too', type: 'string', format: 'date', nullable: true),
+    new OA\Property(property: 'lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/OrderLine')),
+])]
+#[OA\Schema(schema: 'Order', required: ['id', 'supplier_id', 'supplier', 'state', 'note', 'ordered_on', 'expected_on', 'lines', 'revision'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'supplier_id', type: 'integer', nullable: true),
+    new OA\Property(property: 'supplier', type: 'string', nullable: true),
+    new OA\Property(property: 'state', type: 'string', enum: OrderState::class),
+    new OA\Property(property: 'note', type: 'string'),
+    new OA\Property(property: 'ordered_on', type: 'string', format: 'date', nullable: true),
+    new OA\Property(property: 'expected_on', type: 'string', format: 'date', nullable: true),
+    new OA\Property(property: 'lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/OrderLine')),
+    new OA\Property(property: 'revision', type: 'integer'),
+])]
+final class OrderController extends Controller
+{
+    private const MOST = 1000;
+
+    #[OA\Get(path: '/api/orders', operationId: 'orders', tags: ['parts'])]
+    #[OA\Response(response: 200, description: 'The newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Order')))]
+    public function index(Request $request): JsonResponse
+    {
+        return new JsonResponse(Order::query()->where('workshop_id', $this->user($request)->workshop_id)->with('supplier')->orderByDesc('created_at')->orderByDesc('id')->limit(200)->get()->map(self::shape(...))->all());
+    }
+
+    #[OA\Post(path: '/api/orders', operationId: 'addOrder', tags: ['parts'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/OrderEdit'))]
+    #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/Order'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function store(OrderRequest $request, SaveOrder $save): JsonResponse
+    {
+        return new JsonResponse(self::shape($save($this->user($request), null, $request->columns() + ['key' => strtolower($request->string('key')->toString())], 0)), 201);
+    }
+
+    #[OA\Put(path: '/api/orders/{order}', operationId: 'editOrder', tags: ['parts'])]
+    #[OA\Parameter(ref: '#/components/parameters/order')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/OrderEdit'))]
+    #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Order'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function update(OrderRequest $request, Order $order, SaveOrder $save): JsonResponse
+    {
+        return new JsonResponse(self::shape($save($this->user($request), $order, $request->columns(), $request->integer('revision'))));
+    }
+
+    #[OA\Post(path: '/api/orders/{order}/receive', operationId: 'receiveOrder', description: 'Onto the shelf; sending it again is harmless', tags: ['parts'])]
+    #[OA\Parameter(ref: '#/components/parameters/order')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['moves'], properties: [
+        new OA\Property(property: 'moves', description: 'What has come, 1 to 1,000', type: 'array', items: new OA\Items(required: ['id', 'part_type_id', 'quantity', 'happened_at'], properties: [
+            new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+            new OA\Property(property: 'part_type_id', type: 'integer'),
+            new OA\Property(property: 'quantity', type: 'integer', maximum: 100000, minimum: 1),
+            new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+        ], type: 'object')),
+    ]))]
+    #[OA\Response(response: 200, description: 'The order as it is now; closed once all has come', content: new OA\JsonContent(ref: '#/components/schemas/Order'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function receive(Request $request, Order $order, ReceiveOrder $receive): JsonResponse
+    {
+        try {
+            return new JsonResponse(self::shape($receive($order, $this->user($request), JsonBody::list($request, 'moves', self::MOST, 'stock.list'))));
+        } catch (NotTaken $notTaken) {
+            throw ReceiptsShape::refusal($notTaken, 'moves');
+        }
+    }
+
+    #[OA\Get(path: '/api/orders/{order}/order.pdf', operationId: 'printOrder', tags: ['parts'])]
+    #[OA\Parameter(ref: '#/components/parameters/order')]
+    #[OA\Response(response: 200, description: 'To send off', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function pdf(Request $request, Order $order): Response
+    {
+        return new Response((new OrderSheet($order->load('supplier'), $this->user($request)->workshop))->pdf(), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="order.pdf"']);
+    }
+
+    #[OA\Get(path: '/api/orders/{order}/order.csv', operationId: 'exportOrder', tags: ['parts'])]
+    #[OA\Parameter(ref: '#/components/parameters/order')]
+    #[OA\Response(response: 200, description: 'Number, part, quantity, price', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function csv(Request $request, Order $order): Response
+    {
+        return new Response((new OrderSheet($order, $this->user($request)->workshop))->csv(), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="order.csv"']);
+    }
+
+    /** @return array<string, mixed> */
+    private static function shape(Order $order): array
+    {
+        return [
+            'id' => $order->id, 'supplier_id' => $order->supplier_id, 'supplier' => $order->supplier?->name, 'state' => $order->state->value, 'note' => $order->note,
+            'ordered_on' => $order->ordered_on?->iso, 'expected_on' => $order->expected_on?->iso, 'lines' => $order->lines, 'revision' => $order->revision,
+        ];
+    }
+}

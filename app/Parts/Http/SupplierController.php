@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Parts\Http;
+
+use App\Http\Controller;
+use App\Models\Supplier;
+use App\Parts\SaveSupplier;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'SupplierPrice', required: ['part_type_id', 'price', 'lead_days', 'since'], properties: [
+    new OA\Property(property: 'part_type_id', type: 'integer'),
+    new OA\Property(property: 'price', description: 'For one; null where it is not known', type: 'number', nullable: true),
+    new OA\Property(property: 'lead_days', type: 'integer', maximum: 730, minimum: 0, nullable: true),
+    new OA\Property(property: 'since', type: 'string', format: 'date'),
+])]
+#[OA\Schema(schema: 'SupplierEdit', required: ['name', 'prices'], properties: [
+    new OA\Property(property: 'name', type: 'string', maxLength: 80),
+    new OA\Property(property: 'notes', type: 'string', maxLength: 500),
+    new OA\Property(property: 'prices', description: 'One for each part type', type: 'array', items: new OA\Items(ref: '#/components/schemas/SupplierPrice')),
+    new OA\Property(property: 'revision', description: 'That was changed; not of a new one', type: 'integer'),
+])]
+#[OA\Schema(schema: 'Supplier', required: ['id', 'name', 'notes', 'prices', 'revision'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'notes', type: 'string'),
+    new OA\Property(property: 'prices', type: 'array', items: new OA\Items(ref: '#/components/schemas/SupplierPrice')),
+    new OA\Property(property: 'revision', type: 'integer'),
+])]
+final class SupplierController extends Controller
+{
+    #[OA\Get(path: '/api/suppliers', operationId: 'suppliers', tags: ['parts'])]
+    #[OA\Response(response: 200, description: 'By name', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Supplier')))]
+    public function index(Request $request): JsonResponse
+    {
+        return new JsonResponse(Supplier::query()->where('workshop_id', $this->user($request)->workshop_id)->orderBy('name')->get()->map(self::shape(...))->all());
+    }
+
+    #[OA\Post(path: '/api/suppliers', operationId: 'addSupplier', tags: ['parts'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SupplierEdit'))]
+    #[OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/Supplier'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function store(SupplierRequest $request, SaveSupplier $save): JsonResponse
+    {
+        return new JsonResponse(self::shape($save($this->user($request)->workshop_id, null, $request->columns(), null)), 201);
+    }
+
+    #[OA\Put(path: '/api/suppliers/{supplier}', operationId: 'editSupplier', tags: ['parts'])]
+    #[OA\Parameter(name: 'supplier', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SupplierEdit'))]
+    #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Supplier'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function update(SupplierRequest $request, Supplier $supplier, SaveSupplier $save): JsonResponse
+    {
+        return new JsonResponse(self::shape($save($supplier->workshop_id, $supplier, $request->columns(), $request->integer('revision'))));
+    }
+
+    /** @return array<string, mixed> */
+    private static function shape(Supplier $supplier): array
+    {
+        return ['id' => $supplier->id, 'name' => $supplier->name, 'notes' => $supplier->notes, 'prices' => $supplier->prices, 'revision' => $supplier->revision];
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Parts;
+
+use App\Models\Order;
+use App\Models\PartType;
+use App\Models\Workshop;
+use App\Walk\Export\WalkCsv;
+use Dompdf\Dompdf;
+use Dompdf\Options;
+use Illuminate\Support\Collection;
+use NumberFormatter;
+use RuntimeException;
+
+/** An order to send off: as a table, and on paper. */
+final readonly class OrderSheet
+{
+    /** @var Collection<int, PartType> */
+    private Collection $types;
+
+    public function __construct(private Order $order, private Workshop $workshop)
+    {
+        $this->types = PartType::query()->whereKey(array_column($order->lines, 'part_type_id'))->get()->keyBy('id');
+    }
+
+    public function csv(): string
+    {
+        $out = fopen('php://memory', 'w+') ?: throw new RuntimeException('no memory');
+        fputcsv($out, ['number', 'part', 'quantity', 'price', 'currency'], escape: '');
+        foreach ($this->order->lines as $line) {
+            $type = $this->types[$line['part_type_id']] ?? null;
+            fputcsv($out, [WalkCsv::text((string) $type?->own_number), WalkCsv::text((string) $type?->name), $line['quantity'], $line['price'] ?? '', $this->workshop->currency], escape: '');
+        }
+        rewind($out);
+
+        return (string) stream_get_contents($out);
+    }
+
+    public function pdf(): string
+    {
+        $money = new NumberFormatter('en', NumberFormatter::CURRENCY);
+        $options = new Options;
+        $options->setIsRemoteEnabled(false);
+        $options->setDefaultFont('DejaVu Sans');
+        $options->setFontCache(storage_path('framework/cache'));
+        $options->setTempDir(storage_path('framework/cache'));
+        $pdf = new Dompdf($options);
+        $pdf->loadHtml(view('print.order', [
+            'order' => $this->order,
+            'workshop' => $this->workshop,
+            'types' => $this->types,
+            'money' => fn (?float $sum): string => $sum === null ? __('order.unknown') : (string) $money->formatCurrency($sum, $this->workshop->currency),
+            'sum' => array_sum(array_map(static fn (array $line): float => $line['quantity'] * (float) $line['price'], $this->order->lines)),
+            'unpriced' => count(array_filter($this->order->lines, static fn (array $line): bool => $line['price'] === null)),
+        ])->render());
+        $pdf->render();
+
+        return (string) $pdf->output();
+    }
+}

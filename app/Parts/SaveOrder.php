@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Parts;
+
+use App\Models\Order;
+use App\Models\User;
+use App\Models\Workshop;
+use App\Record\Change;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
+use Ustrel\Core\Parts\OrderState;
+
+/** Makes an order or changes it, over the revision that was seen. What has come of a line stays with it. */
+final readonly class SaveOrder
+{
+    public function __construct(private Change $change)
+    {
+    }
+
+    /**
+     * @param  Order|null  $order  null of a new one
+     * @param  array<string, mixed>  $columns  of a new one with its key
+     * @param  int  $seen  the revision that was changed; 0 of a new one
+     *
+     * @throws ConflictHttpException
+     * @throws ValidationException where less would be ordered than has come
+     */
+    public function __invoke(User $by, ?Order $order, array $columns, int $seen): Order
+    {
+        return $this->change->ofWorkshop($by->workshop_id, static function (Workshop $workshop) use ($by, $order, $columns, $seen): Order {
+            $kept = $order === null
+                ? Order::query()->where('key', $columns['key'])->first() ?? new Order(['workshop_id' => $workshop->id, 'user_id' => $by->id, 'lines' => []])
+                : Order::query()->findOrFail($order->id);
+            if ($order === null && $kept->exists && self::isSame($kept, $columns, $workshop)) {
+                return $kept->load(['supplier', 'user']);
+            }
+            if ($kept->workshop_id !== $workshop->id || $kept->revision !== $seen) {
+                throw new ConflictHttpException(__('order.changed_meanwhile'));
+            }
+            $came = array_column($kept->lines, 'received', 'part_type_id');
+            $lines = [];
+            foreach ($columns['lines'] as $index => $line) {
+                $received = $came[$line['part_type_id']] ?? 0;
+                unset($came[$line['part_type_id']]);
+                if ($line['quantity'] < $received) {
+                    throw ValidationException::withMessages(["lines.{$index}.quantity" => __('order.less_than_came', ['count' => $received])]);
+                }
+                $lines[] = $line + ['received' => $received];
+            }
+            if (array_sum($came) > 0) {
+                throw ValidationException::withMessages(['lines' => __('order.came_already')]);
+            }
+            $kept->fill(['lines' => $lines, 'revision' => $kept->revision + 1] + $columns)->save();
+
+            return $kept->load(['supplier', 'user']);
+        });
+    }
+
+    /**
+     * Sent again as it was, and not changed since.
+     *
+     * @param  array<string, mixed>  $columns
+     */
+    private static function isSame(Order $kept, array $columns, Workshop $workshop): bool
+    {
+        $plain = static fn (array $line): array => [$line['part_type_id'], $line['quantity'], $line['price'] === null ? null : (float) $line['price']];
+
+        return $kept->workshop_id === $workshop->id && $kept->revision === 1 && $kept->state === $columns['state'] && $kept->supplier_id === $columns['supplier_id']
+            && array_map($plain, $kept->lines) === array_map($plain, $columns['lines']);
+    }
+
+    /** @return array<int, int> what is on order and has not come, by part type */
+    public static function onOrder(int $workshopId): array
+    {
+        $open = [];
+        foreach (Order::query()->where('workshop_id', $workshopId)->where('state', OrderState::Ordered)->get() as $order) {
+            foreach ($order->lines as $line) {
+                $open[$line['part_type_id']] = ($open[$line['part_type_id']] ?? 0) + max(0, $line['quantity'] - $line['received']);
+            }
+        }
+
+        return $open;
+    }
+}

@@ -1,0 +1,79 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { v7 as uuid } from 'uuid'
+import { call, planterWithWalk, signIn } from './support'
+
+const LOWMOOR = 'sable@lowmoor.example'
+
+test('what was decided is ordered, comes in part, and stands on the shelf', async ({ page }) => {
+  // A shop of its own, so that nobody else counts its shelf.
+  await signIn(page, LOWMOOR)
+  const name = `Tube ${uuid().slice(-6)}`
+  const part = {
+    name,
+    own_number: null,
+    slots: ['seed_tube'],
+    per_row: 1,
+    price: 44,
+    lead_days: 14,
+    notes: '',
+    heavy: false,
+    clearance: false,
+  }
+  const type = (await call<{ id: number }>(page, 'POST', '/api/part-types', part)).body.id
+  const { planter, walk } = await planterWithWalk(page, `Stocked ${uuid().slice(-6)}`, 4, null)
+  const at = new Date(Date.now() - 60_000).toISOString()
+  await call(page, 'POST', `/api/planters/${planter}/ledger`, {
+    events: [1, 2, 3].map((row) => ({
+      id: uuid(),
+      kind: 'fitted',
+      happened_at: '2025-03-01T10:00:00Z',
+      row,
+      slot: 'seed_tube',
+      side: 'centre',
+      reason: 'worn',
+      part_type_id: type,
+    })),
+  })
+  await call(page, 'POST', `/api/walks/${walk}/readings`, {
+    readings: [1, 2, 3].map((row) => ({
+      id: uuid(),
+      row,
+      check: 'seed_tube',
+      side: 'centre',
+      state: 'change',
+      chips: ['curled_lip'],
+      taken_at: at,
+    })),
+  })
+  await page.goto(`/planters/${planter}/decide`)
+  await page.getByRole('button', { name: 'Accept all proposals' }).click()
+  await expect(page.getByText('All 3 decided')).toBeVisible()
+  await page.getByRole('link', { name: 'To the parts' }).click()
+
+  const shelf = page.getByRole('region', { name: 'The shelf' })
+  const row = shelf.getByRole('row').filter({ hasText: name })
+  await expect(row).toContainText('not counted')
+  await row.getByRole('button', { name: `Count or move: ${name}` }).click()
+  const dialog = page.getByRole('dialog', { name })
+  await dialog.getByLabel('There are').fill('many')
+  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await expect(dialog).toContainText('Say how many there are: whole, from 0 to 100,000.')
+  await dialog.getByLabel('There are').fill('1')
+  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await expect(row.getByRole('cell').nth(3)).toHaveText('2')
+
+  await page.getByRole('button', { name: 'Draft the orders' }).click()
+  const order = page.getByRole('article', { name: /^Order/ }).filter({ hasText: name })
+  await expect(order).toContainText(`2 × ${name}`)
+  await order.getByRole('button', { name: 'Ordered today' }).click()
+  await expect(order).toContainText('ordered on')
+  await expect(row.getByRole('cell').nth(2)).toHaveText('2')
+  await order.getByLabel(`Come now: ${name}`).fill('1')
+  await order.getByRole('button', { name: 'Onto the shelf' }).click()
+  await expect(order).toContainText('1 have come')
+  await expect(row.getByRole('cell').nth(0)).toHaveText('2')
+  const downloading = page.waitForEvent('download')
+  await order.getByRole('link', { name: 'As a table' }).click()
+  expect(readFileSync(await (await downloading).path(), 'utf8')).toContain(`"${name}",2,44,`)
+})

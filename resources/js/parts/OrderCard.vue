@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { computed, reactive, ref } from 'vue'
+import { api, body } from '@/api/client'
+import type { OnShelf, Order, OrderEdit } from '@/api/types'
+import RefusalList from '@/components/RefusalList.vue'
+import { useDays } from '@/composables/useDays'
+import { useMoney } from '@/composables/useMoney'
+import { useSend } from '@/composables/useSend'
+import { dayAndMonth } from '@/dates'
+import { typedNumber } from '@/measure/typed'
+import { useSession } from '@/session'
+import { say } from '@/words'
+
+/** One order: a draft to send off, or what has come of it. */
+const { order, shelf } = defineProps<{ order: Order; shelf: OnShelf[] }>()
+const emit = defineEmits<{ changed: [] }>()
+const session = useSession()
+const { atLeast } = useMoney()
+const { today } = useDays()
+const { send, refusal, busy } = useSend()
+const came = reactive<Record<number, string>>({})
+const expected = ref(order.expected_on ?? '')
+
+const nameOf = (type: number) => shelf.find(({ part_type_id }) => part_type_id === type)?.name ?? `part ${type}`
+const sum = computed(() => ({
+  cost: order.lines.reduce((cost, { price, quantity }) => cost + (price ?? 0) * quantity, 0),
+  unpriced: order.lines.filter(({ price }) => price === null).length,
+}))
+
+const edit = (more: Partial<OrderEdit>) =>
+  send(async () => {
+    const { revision, state, supplier_id, note, ordered_on, lines } = order
+    const sent = { revision, state, supplier_id, note, ordered_on, expected_on: expected.value || null, lines, ...more }
+    await body(api.PUT('/api/orders/{order}', { params: { path: { order: order.id } }, body: sent }))
+    emit('changed')
+  })
+
+async function receive(): Promise<void> {
+  const moves = order.lines.flatMap(({ part_type_id }) => {
+    const quantity = typedNumber(came[part_type_id] ?? '')
+    return quantity === null ? [] : [{ id: uuid(), part_type_id, quantity, happened_at: new Date().toISOString() }]
+  })
+  if (moves.length === 0) return
+  await send(async () => {
+    await body(api.POST('/api/orders/{order}/receive', { params: { path: { order: order.id } }, body: { moves } }))
+    for (const { part_type_id } of moves) came[part_type_id] = ''
+    emit('changed')
+  })
+}
+</script>
+
+<template>
+  <article class="sheet" :aria-label="`Order, ${order.supplier ?? 'no supplier yet'}`">
+    <div class="head">
+      <h3>{{ order.supplier ?? 'No supplier yet' }}</h3>
+      <span class="quiet"
+        >{{ say(`order_state.${order.state}`)
+        }}<template v-if="order.ordered_on"> on {{ dayAndMonth(order.ordered_on) }}</template
+        ><template v-if="order.expected_on">, expected {{ dayAndMonth(order.expected_on) }}</template
+        >, {{ atLeast(sum) }}</span
+      >
+      <a :href="`/api/orders/${order.id}/order.pdf`" target="_blank">Print</a>
+      <a :href="`/api/orders/${order.id}/order.csv`" download>As a table</a>
+    </div>
+    <ul>
+      <li v-for="line in order.lines" :key="line.part_type_id">
+        <span>{{ line.quantity }} × {{ nameOf(line.part_type_id) }}</span>
+        <template v-if="order.state === 'ordered'">
+          <span class="quiet">{{ line.received ?? 0 }} have come</span>
+          <input
+            v-if="(line.received ?? 0) < line.quantity"
+            v-model="came[line.part_type_id]"
+            inputmode="numeric"
+            :placeholder="`${line.quantity - (line.received ?? 0)}`"
+            :aria-label="`Come now: ${nameOf(line.part_type_id)}`"
+          />
+        </template>
+      </li>
+    </ul>
+    <refusal-list :refusal="refusal" />
+    <div class="head">
+      <template v-if="order.state === 'draft' && session.may('set')">
+        <v-btn color="primary" :loading="busy" @click="edit({ state: 'ordered', ordered_on: today() })"
+          >Ordered today</v-btn
+        >
+      </template>
+      <template v-else-if="order.state === 'ordered'">
+        <v-btn v-if="session.may('record')" color="primary" :loading="busy" @click="receive">Onto the shelf</v-btn>
+        <template v-if="session.may('set')">
+          <input v-model="expected" type="date" aria-label="The rest is expected on" />
+          <v-btn variant="outlined" @click="edit({})">Back-ordered until then</v-btn>
+          <v-btn variant="text" @click="edit({ state: 'closed' })">Nothing more comes</v-btn>
+        </template>
+      </template>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+article {
+  display: grid;
+  gap: 6px;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 14px;
+}
+a {
+  min-height: var(--touch);
+  display: inline-flex;
+  align-items: center;
+  color: var(--accent);
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 110px 90px;
+  align-items: center;
+  gap: 10px;
+  min-height: 40px;
+  border-top: 1px solid var(--line);
+}
+input {
+  min-height: 44px;
+  padding: 0 8px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--paper);
+  color: var(--ink);
+  font: inherit;
+}
+li input {
+  width: 90px;
+}
+</style>

@@ -1,0 +1,256 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { computed, ref } from 'vue'
+import { api, body } from '@/api/client'
+import { keys, queries, useOrders, useStore, useSuppliers } from '@/api/queries'
+import type { OnShelf, StockMove, Supplier } from '@/api/types'
+import AppBar from '@/components/AppBar.vue'
+import LoadProblem from '@/components/LoadProblem.vue'
+import RefusalList from '@/components/RefusalList.vue'
+import { useDays } from '@/composables/useDays'
+import { useMoney } from '@/composables/useMoney'
+import { useSend } from '@/composables/useSend'
+import { dayAndMonth } from '@/dates'
+import { typedNumber } from '@/measure/typed'
+import { useSession } from '@/session'
+import { say, wordsOf } from '@/words'
+import OrderCard from './OrderCard.vue'
+import { drafts } from './store'
+import SupplierDialog from './SupplierDialog.vue'
+
+/** The shelf held against what was decided: what is short, by when to order, the orders, and who supplies. */
+const session = useSession()
+const store = useStore()
+const suppliers = useSuppliers()
+const orders = useOrders()
+const { money, atLeast } = useMoney()
+const { today } = useDays()
+const { send, refusal, busy } = useSend()
+const editing = ref<Supplier | 'new'>()
+const moving = ref<OnShelf>()
+const kind = ref<StockMove['kind']>('counted')
+const quantity = ref('')
+
+const shelf = computed(() => store.data.value ?? [])
+const short = computed(() => shelf.value.filter(({ to_order }) => to_order > 0))
+const sum = computed(() => ({
+  cost: short.value.reduce((cost, { price, to_order }) => cost + (price ?? 0) * to_order, 0),
+  unpriced: short.value.filter(({ price }) => price === null).length,
+}))
+const open = computed(() => (orders.data.value ?? []).filter(({ state }) => state !== 'closed'))
+const again = () =>
+  Promise.all([keys.store, keys.orders, keys.suppliers].map((queryKey) => queries.invalidateQueries({ queryKey })))
+
+async function draft(): Promise<void> {
+  await send(async () => {
+    for (const order of drafts(shelf.value)) await body(api.POST('/api/orders', { body: { ...order, key: uuid() } }))
+    await again()
+  })
+}
+
+async function move(): Promise<void> {
+  const of = moving.value
+  if (!of) return
+  const taken = await send(async () => {
+    const entry = {
+      id: uuid(),
+      part_type_id: of.part_type_id,
+      kind: kind.value,
+      quantity: typedNumber(quantity.value) as number,
+      happened_at: new Date().toISOString(),
+    }
+    await body(api.POST('/api/store/moves', { body: { moves: [entry] } }))
+    await again()
+  })
+  if (taken) moving.value = undefined
+}
+
+function begin(part: OnShelf): void {
+  refusal.value = null
+  moving.value = part
+  kind.value = 'counted'
+  quantity.value = ''
+}
+
+const onHand = ({ on_hand }: OnShelf) => (on_hand === null ? 'not counted' : String(on_hand))
+function byWhen(part: OnShelf): string {
+  if (part.to_order === 0) return ''
+  if (part.lead_days === null) return 'lead time unknown'
+  return part.order_by === null ? '' : `by ${dayAndMonth(part.order_by)}`
+}
+</script>
+
+<template>
+  <app-bar />
+  <main class="page">
+    <div class="head">
+      <h1>Parts on hand</h1>
+      <span v-if="short.length > 0" class="quiet"
+        >{{ short.length === 1 ? '1 kind' : `${short.length} kinds` }} to order, {{ atLeast(sum) }}</span
+      >
+      <v-btn v-if="session.may('set') && short.length > 0" color="primary" :loading="busy" @click="draft"
+        >Draft the orders</v-btn
+      >
+    </div>
+    <load-problem :error="store.error.value" @again="store.refetch()" />
+    <refusal-list v-if="!moving" :refusal="refusal" />
+    <section v-if="open.length > 0" aria-label="Orders" class="orders">
+      <h2>Orders</h2>
+      <order-card v-for="order in open" :key="order.id" :order="order" :shelf="shelf" @changed="again" />
+    </section>
+    <section class="sheet scroll" aria-label="The shelf">
+      <p v-if="store.data.value && shelf.length === 0" class="quiet">
+        Add part types first, then count what is on the shelf.
+      </p>
+      <table v-else>
+        <thead>
+          <tr>
+            <th scope="col">Part</th>
+            <th scope="col" class="number">On hand</th>
+            <th scope="col" class="number wide">Needed</th>
+            <th scope="col" class="number wide">On order</th>
+            <th scope="col" class="number">To order</th>
+            <th scope="col">Order</th>
+            <th scope="col" class="number wide">Price</th>
+            <td />
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="part in shelf" :key="part.part_type_id">
+            <th scope="row">
+              {{ part.name }} <span class="quiet">{{ part.own_number }}</span>
+            </th>
+            <td class="number">
+              {{ onHand(part) }}<span v-if="part.miscount" class="due"> count again: more went than was there</span>
+            </td>
+            <td class="number wide">
+              {{ part.needed || '' }} <span class="quiet">{{ part.for.map(({ planter }) => planter).join(', ') }}</span>
+            </td>
+            <td class="number wide">{{ part.on_order || '' }}</td>
+            <td class="number">
+              <strong>{{ part.to_order || '' }}</strong>
+            </td>
+            <td :class="part.order_by !== null && part.order_by < today() ? 'due' : ''">{{ byWhen(part) }}</td>
+            <td class="number wide">{{ part.price === null ? 'not known' : money(part.price) }}</td>
+            <td>
+              <v-btn
+                v-if="session.may('record')"
+                variant="text"
+                :aria-label="`Count or move: ${part.name}`"
+                @click="begin(part)"
+                >Count</v-btn
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <section class="sheet" aria-label="Suppliers">
+      <h2>Suppliers</h2>
+      <div class="suppliers">
+        <v-btn
+          v-for="supplier in suppliers.data.value"
+          :key="supplier.id"
+          variant="outlined"
+          @click="editing = supplier"
+          >{{ supplier.name }}, {{ supplier.prices.length }} prices</v-btn
+        >
+        <v-btn v-if="session.may('set')" variant="outlined" @click="editing = 'new'">Add a supplier</v-btn>
+      </div>
+    </section>
+    <v-dialog
+      v-if="moving"
+      :model-value="true"
+      max-width="480"
+      :aria-label="moving.name"
+      @update:model-value="moving = undefined"
+    >
+      <form class="sheet asks" novalidate @submit.prevent="move">
+        <h2>{{ moving.name }}</h2>
+        <div class="segments" role="group" aria-label="What happened">
+          <button
+            v-for="one in wordsOf('stock_move') as StockMove['kind'][]"
+            :key="one"
+            type="button"
+            :aria-pressed="kind === one"
+            @click="kind = one"
+          >
+            {{ say(`stock_move.${one}`) }}
+          </button>
+        </div>
+        <v-text-field
+          v-model="quantity"
+          :label="kind === 'counted' ? 'There are' : 'How many'"
+          inputmode="numeric"
+          autofocus
+        />
+        <refusal-list :refusal="refusal" />
+        <div class="actions">
+          <v-btn variant="text" @click="moving = undefined">Back</v-btn>
+          <v-btn type="submit" color="primary" :loading="busy">Keep it</v-btn>
+        </div>
+      </form>
+    </v-dialog>
+    <supplier-dialog
+      v-if="editing"
+      :supplier="editing === 'new' ? undefined : editing"
+      :shelf="shelf"
+      @saved="((editing = undefined), again())"
+      @close="editing = undefined"
+    />
+  </main>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 16px;
+}
+.head .v-btn {
+  margin-left: auto;
+}
+.scroll {
+  overflow-x: auto;
+  padding: 4px 14px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 2px 10px 2px 0;
+  text-align: left;
+  border-top: 1px solid var(--line);
+}
+thead th,
+thead td {
+  border-top: 0;
+  font-weight: 400;
+  color: var(--ink-2);
+}
+.number {
+  text-align: right;
+}
+.due {
+  color: var(--ochre);
+  font-weight: 700;
+}
+.orders {
+  display: grid;
+  gap: 10px;
+}
+@media (max-width: 700px) {
+  .wide {
+    display: none;
+  }
+}
+.suppliers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 8px;
+}
+</style>

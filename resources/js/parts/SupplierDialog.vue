@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { reactive } from 'vue'
+import { api, body } from '@/api/client'
+import type { OnShelf, Supplier } from '@/api/types'
+import RefusalList from '@/components/RefusalList.vue'
+import { useDays } from '@/composables/useDays'
+import { useMoney } from '@/composables/useMoney'
+import { useSend } from '@/composables/useSend'
+import { typedNumber } from '@/measure/typed'
+import { useSession } from '@/session'
+
+/** A supplier with what it asks for each part type and how long it takes. */
+const { supplier, shelf } = defineProps<{ supplier?: Supplier; shelf: OnShelf[] }>()
+const emit = defineEmits<{ saved: []; close: [] }>()
+const session = useSession()
+const { today } = useDays()
+const { currency } = useMoney()
+const { send, refusal, busy } = useSend()
+const typed = (value: number | null | undefined) => (value == null ? '' : String(value))
+const form = reactive({
+  name: supplier?.name ?? '',
+  notes: supplier?.notes ?? '',
+  prices: shelf.map(({ part_type_id, name }) => {
+    const kept = supplier?.prices.find((price) => price.part_type_id === part_type_id)
+    return { part_type_id, name, kept, price: typed(kept?.price), lead_days: typed(kept?.lead_days) }
+  }),
+})
+
+async function save(): Promise<void> {
+  const prices = form.prices
+    .filter(({ price, lead_days }) => price.trim() !== '' || lead_days.trim() !== '')
+    .map(({ part_type_id, kept, price, lead_days }) => {
+      const now = { part_type_id, price: typedNumber(price), lead_days: typedNumber(lead_days) }
+      // A price that did not change holds since when it did.
+      const isSame = kept && kept.price === now.price && kept.lead_days === now.lead_days
+      return { ...now, since: isSame ? kept.since : today() }
+    })
+  const sent = { name: form.name, notes: form.notes, prices }
+  const taken = await send(() =>
+    supplier
+      ? body(
+          api.PUT('/api/suppliers/{supplier}', {
+            params: { path: { supplier: supplier.id } },
+            body: { ...sent, revision: supplier.revision },
+          }),
+        )
+      : body(api.POST('/api/suppliers', { body: sent })),
+  )
+  if (taken) emit('saved')
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="680" aria-label="Supplier" @update:model-value="emit('close')">
+    <form class="sheet asks" novalidate @submit.prevent="save">
+      <h2>{{ supplier ? supplier.name : 'A supplier' }}</h2>
+      <v-text-field v-model="form.name" label="Name" maxlength="80" :error-messages="refusal?.about('name')" />
+      <v-text-field v-model="form.notes" label="Notes" maxlength="500" />
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Part</th>
+            <th scope="col">Price, {{ currency }}</th>
+            <th scope="col">Days until it is here</th>
+            <th scope="col">Since</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="line in form.prices" :key="line.part_type_id">
+            <th scope="row">{{ line.name }}</th>
+            <td><input v-model="line.price" inputmode="decimal" :aria-label="`Price of ${line.name}`" /></td>
+            <td><input v-model="line.lead_days" inputmode="numeric" :aria-label="`Days of ${line.name}`" /></td>
+            <td class="quiet">{{ line.kept?.since }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <refusal-list :refusal="refusal" />
+      <div class="actions">
+        <v-btn variant="text" @click="emit('close')">Back</v-btn>
+        <v-btn v-if="session.may('set')" type="submit" color="primary" :loading="busy">Save the supplier</v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>
+
+<style scoped>
+th {
+  text-align: left;
+  font-weight: 400;
+}
+input {
+  width: 110px;
+  min-height: 44px;
+  padding: 0 8px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--paper);
+  color: var(--ink);
+  font: inherit;
+}
+</style>
