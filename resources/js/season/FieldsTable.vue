@@ -147,6 +147,7 @@ async function read(event: Event): Promise<void> {
 
 <style scoped>
 .fields {
+  position: relative;
   display: grid;
   gap: 8px;
   padding: 10px 14px;
