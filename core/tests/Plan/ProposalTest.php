@@ -49,7 +49,7 @@ function circumstances(array $more = []): Circumstances
 }
 
 /** @return list<string> action, why, figure to set and to turn by, parts */
-function told(Proposal $proposal): array
+function proposed(Proposal $proposal): array
 {
     $figure = static fn (?Quantity $quantity): string => $quantity === null ? '' : (string) round($quantity->unit()->valueOf($quantity), 3);
 
@@ -57,7 +57,7 @@ function told(Proposal $proposal): array
 }
 
 it('proposes one thing for each kind of finding', function (Finding $finding, array $told, array $more = []): void {
-    expect(told(Proposals::of([$finding], circumstances($more))[$finding->place->key()]))->toBe($told);
+    expect(proposed(Proposals::of([$finding], circumstances($more))[$finding->place->key()]))->toBe($told);
 })->with([
     'a blade past its limit, with its partner' => [fn () => finding('3:opener_blade_diameter:left', '14 3/8'), ['change', 'past_limit', '368.3', '3:opener_blade:left 3:opener_blade:right']],
     'a blade near its limit' => [fn () => finding('3:opener_blade_diameter:left', '14 9/16'), ['carry_over', 'still_goes', '', '']],
@@ -132,7 +132,7 @@ it('keeps an unknown price unknown in every sum', function (): void {
 
 it('waits with the contact for the blades', function (): void {
     $proposals = Proposals::of([finding('3:blade_contact_length:centre', '1 1/4'), finding('3:opener_blade_diameter:left', '14 3/8'), finding('4:blade_contact_length:centre', '1 1/4')], circumstances(['shims' => [3 => [3, 3], 4 => [3, 3]]]));
-    expect(told($proposals['3:blade_contact_length:centre']))->toBe(['adjust', 'after_blades', '50.8', ''])
+    expect(proposed($proposals['3:blade_contact_length:centre']))->toBe(['adjust', 'after_blades', '50.8', ''])
         ->and($proposals['3:blade_contact_length:centre']->minutes)->toBe(4.0)
         ->and($proposals['4:blade_contact_length:centre']->why->value)->toBe('shims_out');
 });
@@ -163,7 +163,7 @@ it('follows the policy', function (Policy $policy, array $wear, array $due): voi
 
 it('changes along what the policy says goes with it', function (): void {
     $proposals = Proposals::of([], circumstances(['policy' => Policy::of(School::EverySpring), 'wear' => blades(0.2)]));
-    expect(told($proposals['1:opener_blade_diameter:left'])[3])->toBe('1:opener_blade:left 1:opener_blade:right 1:seed_tube_guard:centre');
+    expect(proposed($proposals['1:opener_blade_diameter:left'])[3])->toBe('1:opener_blade:left 1:opener_blade:right 1:seed_tube_guard:centre');
 });
 
 it('changes now what is dearer to leave', function (): void {
