@@ -20,6 +20,7 @@ use Ustrel\Core\Plan\LookWhen;
 use Ustrel\Core\Plan\OverrideReason;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Plan\Proposals;
+use Ustrel\Core\Plan\Why;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Place;
 
@@ -90,7 +91,8 @@ final class DecisionEvents implements Kind
             'walk_id' => $this->walk->id,
             ...Decision::at($place),
             'action' => $action->value,
-            'why' => ($proposal->why ?? $found->proposal->why ?? throw Refused::because('supersedes', 'decide.gone'))->value,
+            // What is taken back may be of a finding that there is no more.
+            'why' => ($proposal->why ?? $found->proposal->why ?? Why::Chosen)->value,
             'proposed' => $isOther ? $found->proposal->action->value : null,
             'reason' => $reason?->value,
             'words' => $words,

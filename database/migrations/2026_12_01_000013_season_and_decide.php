@@ -100,6 +100,7 @@ return new class extends Migration
             $table->char('sent_sha256', 64)->nullable();
             $table->index(['planter_id', 'row_number', 'check_key', 'side']);
             $table->index('walk_id');
+            $table->index('reading_id');
         });
         DB::statement(<<<'SQL'
             ALTER TABLE decisions

@@ -53,6 +53,18 @@ it('keeps a decision, and opens it again once something else is read there', fun
     expect($this->artisan('ustrel:rebuild'))->toBe(0);
 });
 
+it('takes back what was decided about a finding that there is no more', function (): void {
+    $this->send($this->walk, ($this->tube)(5))->assertOk();
+    $this->decide($this->walk, $decision = decisionOn(5, 'seed_tube', 'change'))->assertJsonPath('receipts.0.outcome', 'stored');
+    $this->getJson('/api/yard')->assertJsonPath('0.to_decide', 0);
+    $this->travel(1)->minutes();
+    $this->send($this->walk, ($this->tube)(5, 'sound', []))->assertOk();
+    $this->decide($this->walk, decisionOn(5, 'seed_tube', 'change', ['withdrawn' => true, 'supersedes' => $decision['id']]))->assertJsonPath('receipts.0.outcome', 'stored');
+    $this->send($this->walk, ($this->tube)(5))->assertOk();
+    expect($this->toDecide($this->planted)['found'][0]['decision'])->toBeNull();
+    $this->getJson('/api/yard')->assertJsonPath('0.to_decide', 1);
+});
+
 it('asks why where it is done otherwise', function (): void {
     $this->send($this->walk, ($this->tube)(5))->assertOk();
     $this->decide($this->walk, decisionOn(5, 'seed_tube', 'carry_over'))

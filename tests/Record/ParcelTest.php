@@ -44,6 +44,8 @@ function fullShop(Tests\FeatureTestCase $test, User $owner): Planter
     $test->postJson("/api/walks/{$walk->id}/notes", $place + ['id' => (string) Str::uuid7(), 'kind' => 'hard_joint', 'text' => 'Größe: seized'])->assertCreated();
     $test->post("/api/walks/{$walk->id}/photos", $place + ['id' => (string) Str::uuid7(), 'photo' => UploadedFile::fake()->image('a.jpg', 60, 40)], ['Accept' => 'application/json'])->assertCreated();
     $test->post("/api/planters/{$planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('past.csv', "Date,Row,Check,Side,Reading\n2024-03-02,1,opener_blade_diameter,left,14 15/16\n"), 'kind' => 'readings', 'mode' => 'good'])->assertStatus(202);
+    $test->postJson('/api/suppliers', ['name' => 'Brook Supply', 'prices' => [['part_type_id' => $type->id, 'price' => 36.25, 'lead_days' => 9, 'since' => '2026-01-10']]])->assertCreated();
+    $test->postJson('/api/orders', ['key' => (string) Str::uuid7(), 'revision' => 0, 'supplier_id' => null, 'state' => 'ordered', 'ordered_on' => '2026-03-02', 'lines' => [['part_type_id' => $type->id, 'quantity' => 6, 'price' => 36.25]]])->assertCreated();
     app(GuestLinks::class)->make($owner, $planter, 'Hollis Pell', 30);
 
     return $planter;
@@ -58,12 +60,12 @@ function seenOf(Tests\FeatureTestCase $test, User $owner, Planter $planter): arr
         $value = in_array($key, ['id', 'part_type_id', 'spec_sheet_id', 'revision', 'as_of'], true) && ! is_string($value) || in_array($key, ['as_of', 'revision'], true) ? null : $value;
     });
 
-    return $seen;
+    return [...$seen, 'store' => array_map(fn (array $part): array => [$part['name'], $part['on_order'], $part['price']], $test->getJson('/api/store')->assertOk()->json())];
 }
 
 it('takes all of a workshop out as an open archive and brings it back elsewhere, seen as it was', function (): void {
     $planter = fullShop($this, $this->technician);
-    $tables = ['spec_sheets', 'own_checks', 'part_types', 'planters', 'walks', 'readings', 'notes', 'photos', 'ledger_events', 'acres_log', 'imports', 'cells', 'fittings', 'forecasts', 'renewals', 'outlooks', 'walk_rows'];
+    $tables = ['spec_sheets', 'own_checks', 'part_types', 'planters', 'walks', 'readings', 'notes', 'photos', 'ledger_events', 'acres_log', 'suppliers', 'orders', 'imports', 'cells', 'fittings', 'forecasts', 'renewals', 'outlooks', 'walk_rows'];
     $counts = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), array_combine($tables, $tables));
     app(PackWorkshop::class)($this->technician->workshop, $this->parcel);
     [$seen, $were] = [seenOf($this, $this->technician, $planter), $counts()];
@@ -89,6 +91,7 @@ it('takes all of a workshop out as an open archive and brings it back elsewhere,
     $owner = User::query()->where('email', $this->technician->email)->firstOrFail();
     expect($here->id)->not->toBe($planter->id)
         ->and(seenOf($this, $owner, $here))->toEqual($seen)
+        ->and($seen['store'])->toBe([['=HYPERLINK("x")', 6, 36.25]])
         ->and($counts())->toBe($were)
         ->and($ofShop($here->workshop_id))->toBe($had['of the shop'])
         ->and($picture($here->id))->toBe($had['picture'])

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\Cache;
 
 /**
  * What there is to decide, or what policies cost, as it was last written out, for as long as nothing that it hangs on has changed: the planter's record,
- * the shop's figures and its part types.
+ * the shop's figures, its part types, and what its planters' records taught.
  */
 final class KeptDecide
 {
@@ -46,6 +46,7 @@ final class KeptDecide
         return hash('xxh128', json_encode([
             $planter->getAttributes(), $planter->specSheet->getAttributes(), $planter->workshop->getAttributes(), $planter->season(),
             SeasonPlan::query()->where('planter_id', $planter->id)->max('updated_at'),
+            Planter::query()->where('workshop_id', $planter->workshop_id)->toBase()->selectRaw("md5(string_agg(left_findings::text, '' ORDER BY id)) AS of")->value('of'),
             PartType::query()->where('workshop_id', $planter->workshop_id)->toBase()->selectRaw("md5(string_agg(part_types::text, '' ORDER BY id)) AS of")->value('of'),
             is_file($program) ? filemtime($program) : 0,
         ], JSON_THROW_ON_ERROR));

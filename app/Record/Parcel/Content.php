@@ -67,6 +67,16 @@ final class Content
         Activity::class => ['workshop_id' => Workshop::class, 'causer_id' => User::class],
     ];
 
+    /**
+     * Lists of a table whose items name something of another one, each with the item's field that does.
+     *
+     * @var array<class-string<Model>, array<string, array{string, class-string<Model>}>>
+     */
+    public const WITHIN = [
+        Supplier::class => ['prices' => ['part_type_id', PartType::class]],
+        Order::class => ['lines' => ['part_type_id', PartType::class]],
+    ];
+
     /** What only this installation may know, or what it makes anew. */
     public const LEFT_OUT = [
         User::class => ['password', 'remember_token', 'link_sha256', 'link_expires_at', 'planter_id'],

@@ -133,7 +133,7 @@ final readonly class UnpackWorkshop
      * @param  array<string, mixed>  $line
      * @param  array<string, class-string<Model>>  $refers
      * @param  array<class-string<Model>, array<int, int>>  $ids
-     * @return array<string, int|string|null> by column
+     * @return array<string, int|string|array<mixed>|null> by column
      */
     private function here(string $model, array $line, array $refers, array $ids): array
     {
@@ -143,6 +143,9 @@ final readonly class UnpackWorkshop
                 // What a guest did, who stays behind, was done by nobody that is known here.
                 $here[$column] = $ids[$to][$line[$column]] ?? ($model === Activity::class || $column === 'made_by' ? null : throw ParcelFailed::because('altered', ['file' => Content::file($model)]));
             }
+        }
+        foreach (Content::WITHIN[$model] ?? [] as $column => [$field, $to]) {
+            $here[$column] = array_map(static fn (array $item): array => [$field => $ids[$to][$item[$field]] ?? throw ParcelFailed::because('altered', ['file' => Content::file($model)])] + $item, $line[$column]);
         }
         if ($model === Workshop::class && Workshop::query()->where('import_key', $line['import_key'])->exists()) {
             throw ParcelFailed::because('is_here', ['workshop' => $line['name']]);
@@ -196,7 +199,7 @@ final readonly class UnpackWorkshop
     /**
      * @param  class-string<Model>  $model
      * @param  list<string>  $columns
-     * @param  non-empty-list<array{string, array<string, int|string|null>}>  $lines  each as it stood, with what is otherwise here
+     * @param  non-empty-list<array{string, array<string, int|string|array<mixed>|null>}>  $lines  each as it stood, with what is otherwise here
      * @return mixed the id of the first
      */
     private static function insert(string $model, array $columns, array $lines): mixed

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use App\Models\Cell;
+use App\Models\Decision;
 use App\Models\Renewal;
 use App\Models\Walk;
 use Illuminate\Database\Eloquent\Builder;
@@ -16,18 +17,24 @@ final class Waiting
 {
     /**
      * @param  Builder<Walk>  $walks
-     * @return Builder<Walk> with to_decide, the places found past their limit or failed and not seen to since, and
-     *                       to_measure_again, those changed since they were read
+     * @return Builder<Walk> with to_decide, the places found past their limit or failed and neither seen to nor decided
+     *                       since, and to_measure_again, those changed since they were read
      */
     public static function countedOn(Builder $walks): Builder
     {
         $seenTo = Renewal::query()->whereRaw('(renewals.walk_id, renewals.row_number, renewals.check_key, renewals.side) = (cells.walk_id, cells.row_number, cells.check_key, cells.side)');
+        $later = Decision::query()->from('decisions', 'later')->whereColumn('later.supersedes', 'decisions.id');
+        $decided = Decision::query()
+            ->whereRaw('(decisions.reading_id, decisions.verdict) = (cells.reading_id, cells.verdict)')
+            ->where('decisions.withdrawn', false)
+            ->whereNotExists($later->toBase());
         $toDecide = Cell::query()
             ->selectRaw('count(*)')
             ->whereColumn('cells.walk_id', 'walks.id')
             ->whereIn('verdict', [Verdict::Change->value, Verdict::Failed->value])
             ->where('result', '<>', Result::Withdrawn->value)
-            ->whereNotExists($seenTo->toBase());
+            ->whereNotExists($seenTo->toBase())
+            ->whereNotExists($decided->toBase());
         $toMeasureAgain = Renewal::query()
             ->selectRaw('count(*)')
             ->whereColumn('renewals.walk_id', 'walks.id')

@@ -24,7 +24,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'ribbon', type: 'array', items: new OA\Items(ref: '#/components/schemas/RibbonRow')),
     new OA\Property(property: 'share_walked', description: '0 to 1, of this season\'s newest walk', type: 'number'),
     new OA\Property(property: 'rows_to_change', type: 'integer'),
-    new OA\Property(property: 'to_decide', description: 'Places past their limit or failed, and not seen to since', type: 'integer'),
+    new OA\Property(property: 'to_decide', description: 'Places past their limit or failed, and neither seen to nor decided since', type: 'integer'),
     new OA\Property(property: 'to_measure_again', description: 'Places changed since they were read', type: 'integer'),
     new OA\Property(property: 'walk_open', type: 'boolean'),
     new OA\Property(property: 'last_walk', description: 'When the newest walk of any season began', type: 'string', format: 'date-time', nullable: true),

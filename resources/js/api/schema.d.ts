@@ -3243,7 +3243,7 @@ export interface components {
             /** @description 0 to 1, of this season's newest walk */
             share_walked: number;
             rows_to_change: number;
-            /** @description Places past their limit or failed, and not seen to since */
+            /** @description Places past their limit or failed, and neither seen to nor decided since */
             to_decide: number;
             /** @description Places changed since they were read */
             to_measure_again: number;
