@@ -77,7 +77,7 @@ test('one station is walked across all rows by touch', async ({ page }) => {
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
 
   await page.getByRole('link', { name: 'Decide' }).tap()
-  await expect(page.getByText('3 change')).toBeVisible()
+  await expect(page.getByText('3 left.')).toBeVisible()
   await expect(page.getByText('Gap: adjust by the arm shims')).toBeVisible()
   const { body } = await call<{ cells: { now: { result: string } | null }[] }>(page, 'GET', `/api/walks/${walk}/news`)
   expect(body.cells.filter((cell) => cell.now?.result === 'looked_sound')).toHaveLength(28)

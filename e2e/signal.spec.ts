@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { call, keptOnDevice, planterWithWalk, signIn, valuesOf, signInByHand } from './support'
+import { call, keptOnDevice, planterWithWalk, signIn, valuesOf, signInByHand, signOutByHand } from './support'
 
 test.use({ serviceWorkers: 'allow' })
 
@@ -126,7 +126,7 @@ test('on a tablet of the shop nothing of one is left for the next, signed out wi
   await expect.poll(async () => (await kept()).some((key) => key.includes('board'))).toBe(true)
   await context.setOffline(true)
   await page.getByRole('button', { name: 'You and your workshop' }).click()
-  await page.getByText('Sign out').click()
+  await signOutByHand(page)
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
   expect(await kept()).toEqual(['signed-out'])
   await context.setOffline(false)
@@ -147,7 +147,7 @@ test('what waits of one is sealed for the next on the tablet, and goes up when i
   await page.getByRole('button', { name: 'Log it' }).click()
   await expect(page.getByText('1 waiting')).toBeVisible()
   await page.getByRole('button', { name: 'You and your workshop' }).click()
-  await page.getByText('Sign out').click()
+  await signOutByHand(page)
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
   const onDevice = () =>
     page.evaluate(
@@ -169,7 +169,7 @@ test('what waits of one is sealed for the next on the tablet, and goes up when i
   await signInByHand(page, 'pim@tollgate.example')
   await page.getByRole('button', { name: 'You and your workshop' }).click()
   await expect(page.getByText('1 recorded by somebody else')).toBeVisible()
-  await page.getByText('Sign out').click()
+  await signOutByHand(page)
   await page.waitForURL('**/sign-in')
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible()
   await signInByHand(page)

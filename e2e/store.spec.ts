@@ -5,6 +5,34 @@ import { call, planterWithWalk, signIn } from './support'
 
 const LOWMOOR = 'sable@lowmoor.example'
 
+test('a parts counter is asked; where it is down, what it said before stands', async ({ page }) => {
+  await signIn(page, LOWMOOR)
+  const number = `T-${uuid().slice(-6)}`
+  const part = { name: `Asked ${number}`, own_number: number, slots: ['seed_tube'], per_row: 1, price: null }
+  await call(page, 'POST', '/api/part-types', { ...part, lead_days: null, notes: '', heavy: false, clearance: false })
+  await page.goto('/store')
+  await page.getByRole('button', { name: 'Add a supplier' }).click()
+  const name = `Counter ${number}`
+  const dialog = page.getByRole('dialog', { name: 'Supplier' })
+  await dialog.getByLabel('Name').fill(name)
+  await dialog.getByRole('button', { name: 'An address' }).click()
+  await dialog.getByLabel('Address of the parts counter').fill('the shop in town')
+  await dialog.getByRole('button', { name: 'Save the supplier' }).click()
+  await expect(dialog.getByText('Give the address of the parts counter').first()).toBeVisible()
+  await dialog.getByRole('button', { name: 'Practice counter' }).click()
+  await dialog.getByRole('button', { name: 'Save the supplier' }).click()
+  const ask = page.getByRole('button', { name: `Ask the parts counter of ${name}` })
+  const said = page.getByRole('region', { name: 'Suppliers' }).locator('.supplier').filter({ hasText: name })
+  await ask.click()
+  await expect(said).toContainText(/its counter knew \d+ parts?, asked just now/)
+
+  await page.getByRole('button', { name: `Open ${name}` }).click()
+  await dialog.getByRole('button', { name: 'down', exact: true }).click()
+  await dialog.getByRole('button', { name: 'Save the supplier' }).click()
+  await ask.click()
+  await expect(said).toContainText('It did not answer. What it said before stands.')
+})
+
 test('what was decided is ordered, comes in part, and stands on the shelf', async ({ page }) => {
   // A shop of its own, so that nobody else counts its shelf.
   await signIn(page, LOWMOOR)

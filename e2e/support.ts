@@ -39,6 +39,9 @@ export async function signInByHand(page: Page, email = WREN.email, password = WR
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/Tollgate|Lowmoor/)
 }
 
+/** From the menu of the person, which may still be moving into its place. */
+export const signOutByHand = (page: Page) => page.getByText('Sign out').dispatchEvent('click')
+
 const walkByCheck = (page: Page) =>
   page.addInitScript(() => {
     if (localStorage.getItem('ustrel.walk-view') === null) localStorage.setItem('ustrel.walk-view', 'single')

@@ -109,6 +109,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
     Route::get('suppliers', [SupplierController::class, 'index'])->can('record');
     Route::post('suppliers', [SupplierController::class, 'store'])->can('set');
     Route::put('suppliers/{supplier}', [SupplierController::class, 'update'])->can('view', 'supplier')->can('set');
+    Route::post('suppliers/{supplier}/ask', [SupplierController::class, 'ask'])->can('view', 'supplier')->can('record');
     Route::get('orders', [OrderController::class, 'index'])->can('record');
     Route::post('orders', [OrderController::class, 'store'])->can('set');
     Route::middleware('can:view,order')->prefix('orders/{order}')->group(function (): void {

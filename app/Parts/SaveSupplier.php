@@ -33,7 +33,12 @@ final readonly class SaveSupplier
                 if ($supplier !== null && $kept->revision !== $seen) {
                     throw new ConflictHttpException(__('supplier.changed_meanwhile'));
                 }
-                $kept->fill($columns + ['revision' => $kept->revision + 1])->save();
+                $kept->fill($columns + ['revision' => $kept->revision + 1]);
+                if (! CounterAddress::isSame($supplier?->counter, $kept->counter)) {
+                    // What another counter said says nothing of this one.
+                    $kept->fill(['answers' => [], 'answered_at' => null, 'fault' => null, 'fault_about' => '', 'failed_at' => null]);
+                }
+                $kept->save();
 
                 return $kept;
             });

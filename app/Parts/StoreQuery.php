@@ -47,8 +47,8 @@ final readonly class StoreQuery
     {
         $offers = [];
         foreach (Supplier::query()->where('workshop_id', $workshop->id)->orderBy('id')->get() as $supplier) {
-            foreach ($supplier->prices as $price) {
-                $offers[$price['part_type_id']][] = new Offer($supplier->id, $price['price'] === null ? null : (float) $price['price'], $price['lead_days']);
+            foreach ($supplier->offers($workshop->time_zone) as $type => $offer) {
+                $offers[$type][] = $offer;
             }
         }
 

@@ -128,7 +128,7 @@ choose_user() {
     # A port below 1024 is otherwise root's alone.
     if [ "${WEB_PORT:-1024}" -lt 1024 ]; then AS_APP+=(--inh-caps +net_bind_service --ambient-caps +net_bind_service); fi
     AS_APP+=(--)
-    local code=("$ROOT"/{artisan,app,bootstrap,config,core,database,lang,public,resources/views,routes,vendor})
+    local code=("$ROOT"/{artisan,app,bootstrap,config,core,database,lang,public,resources/views,routes,standins,vendor})
     # Packages come as their makers packed them, some for their owner alone.
     if [ -n "$(as_app find "${code[@]}" ! -readable -print -quit 2>&1)" ]; then chmod -R a+rX "${code[@]}"; fi
     if ! as_app test -r "$ROOT/vendor/autoload.php" || ! as_app test -x "$STATE"; then

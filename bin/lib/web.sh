@@ -150,6 +150,12 @@ worker_start() {
     echo $! >"$STATE/run/worker.pid"
 }
 
+# What stands in for devices, asked at a port of its own of this machine alone.
+standin_start() {
+    start_child standin php "$ROOT/artisan" ustrel:stand-in parts "--port=$USTREL_STAND_IN_PORT"
+    echo $! >"$STATE/run/standin.pid"
+}
+
 # What is written along the way is put by when it is a day old or large, and the newest fourteen of each are kept.
 rotate_logs() {
     local conf=$STATE/run/logrotate
@@ -184,14 +190,14 @@ runs() {
 end_rest() {
     local pid
     pid=$(cat "$STATE/run/$1.pid" 2>/dev/null) && [ -n "$pid" ] || return 0
-    if ps -o args= --ppid "$pid" -p "$pid" -g "$pid" 2>/dev/null | grep -qE 'nginx|php-fpm|artisan'; then kill -KILL -- "-$pid" 2>/dev/null || true; fi
+    if ps -o args= --ppid "$pid" -p "$pid" -g "$pid" 2>/dev/null | grep -qE 'nginx|php-fpm|artisan|standins'; then kill -KILL -- "-$pid" 2>/dev/null || true; fi
     rm -f "$STATE/run/$1.pid"
 }
 
 # What an earlier start has left running, because it was itself ended at once.
 stop_orphans() {
     local name
-    for name in nginx fpm schedule worker; do end_rest "$name"; done
+    for name in nginx fpm schedule worker standin; do end_rest "$name"; done
     rm -f "$STATE/run/fpm.sock"
 }
 
@@ -206,4 +212,4 @@ stop_by_pid_file() {
 }
 
 fpm_stop() { stop_by_pid_file "$STATE/run/fpm.pid" QUIT; rm -f "$STATE/run/fpm.sock"; }
-web_stop() { stop_by_pid_file "$STATE/run/schedule.pid" TERM; stop_by_pid_file "$STATE/run/worker.pid" TERM; stop_by_pid_file "$STATE/run/nginx.pid" QUIT; fpm_stop; }
+web_stop() { stop_by_pid_file "$STATE/run/schedule.pid" TERM; stop_by_pid_file "$STATE/run/worker.pid" TERM; end_rest standin; stop_by_pid_file "$STATE/run/nginx.pid" QUIT; fpm_stop; }

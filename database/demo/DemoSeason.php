@@ -76,7 +76,7 @@ final class DemoSeason
     {
         $type = static fn (string $number): PartType => PartType::query()->where('workshop_id', $technician->workshop_id)->where('own_number', $number)->firstOrFail();
         $price = static fn (string $number, ?float $price, int $days): array => ['part_type_id' => $type($number)->id, 'price' => $price, 'lead_days' => $days, 'since' => $today->subDays(30)->toDateString()];
-        $brook = Supplier::query()->create(['workshop_id' => $technician->workshop_id, 'name' => 'Brook & Lane Supply', 'revision' => 1, 'prices' => [$price('T-101', 36.5, 12), $price('T-120', 20, 10), $price('T-131', 58, 16), $price('T-160', 13.9, 5)]]);
+        $brook = Supplier::query()->create(['workshop_id' => $technician->workshop_id, 'name' => 'Brook & Lane Supply', 'revision' => 1, 'counter' => 'practice:works', 'prices' => [$price('T-101', 36.5, 12), $price('T-120', 20, 10), $price('T-131', 58, 16), $price('T-160', 13.9, 5)]]);
         Supplier::query()->create(['workshop_id' => $technician->workshop_id, 'name' => 'Ardle Valley Parts', 'revision' => 1, 'notes' => 'Open on Saturdays.', 'prices' => [$price('T-101', 39, 3), $price('T-150', 50.5, 8), $price('T-151', null, 9), $price('T-110', 44, 6)]]);
         foreach (['T-101' => [4, 6], 'T-120' => [1, 4], 'T-160' => [7, 6], 'T-140' => [0, null], 'T-150' => [1, 2]] as $number => [$count, $minimum]) {
             $type($number)->update(['minimum' => $minimum]);

@@ -18,6 +18,13 @@ return new class extends Migration
             $table->text('notes')->default('');
             // By part type: price, lead time, and since when.
             $table->jsonb('prices')->default('[]');
+            // Where its parts counter is asked, what it said last, and why it could not the last time.
+            $table->text('counter')->nullable();
+            $table->jsonb('answers')->default('[]');
+            $table->timestampTz('answered_at', 3)->nullable();
+            $table->text('fault')->nullable();
+            $table->text('fault_about')->default('');
+            $table->timestampTz('failed_at', 3)->nullable();
             $table->integer('revision')->default(0);
             $table->timestampsTz();
         });

@@ -27,13 +27,14 @@ use Ustrel\Core\Parts\StockMoveKind;
     new OA\Property(property: 'supersedes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'withdrawn', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'OnShelf', required: ['part_type_id', 'name', 'own_number', 'supplier_id', 'price', 'lead_days', 'minimum', 'on_hand', 'miscount', 'needed', 'for', 'on_order', 'to_order', 'order_by'], properties: [
+#[OA\Schema(schema: 'OnShelf', required: ['part_type_id', 'name', 'own_number', 'supplier_id', 'price', 'lead_days', 'in_stock', 'minimum', 'on_hand', 'miscount', 'needed', 'for', 'on_order', 'to_order', 'order_by'], properties: [
     new OA\Property(property: 'part_type_id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'own_number', type: 'string', nullable: true),
     new OA\Property(property: 'supplier_id', description: 'Who is to get the order: in time at the lowest price, or else first; null where no supplier is known to have it', type: 'integer', nullable: true),
     new OA\Property(property: 'price', description: 'For one, of that supplier or the part type; null where nobody knows', type: 'number', nullable: true),
     new OA\Property(property: 'lead_days', type: 'integer', nullable: true),
+    new OA\Property(property: 'in_stock', description: 'At that supplier\'s, when its counter was asked last; null where it never said', type: 'integer', nullable: true),
     new OA\Property(property: 'minimum', type: 'integer', nullable: true),
     new OA\Property(property: 'on_hand', description: 'Null where nobody ever counted', type: 'integer', nullable: true),
     new OA\Property(property: 'miscount', description: 'More went than was there', type: 'boolean'),
@@ -85,6 +86,7 @@ final class StoreController extends Controller
             'supplier_id' => $of->offer()?->supplier,
             'price' => $of->price(),
             'lead_days' => $of->leadDays(),
+            'in_stock' => $of->offer()?->inStock,
             'minimum' => $of->type->minimum,
             'on_hand' => $of->stock->onHand,
             'miscount' => $of->stock->isMiscount(),

@@ -6,6 +6,7 @@ namespace App\Parts\Http;
 
 use App\Http\Controller;
 use App\Models\Supplier;
+use App\Parts\AskCounter;
 use App\Parts\SaveSupplier;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,14 +21,20 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'SupplierEdit', required: ['name', 'prices'], properties: [
     new OA\Property(property: 'name', type: 'string', maxLength: 80),
     new OA\Property(property: 'notes', type: 'string', maxLength: 500),
+    new OA\Property(property: 'counter', description: 'Where its parts counter is asked: an http or https address, or the stand-in and how it behaves: practice:works, slow, late, down, wrong, half', type: 'string', maxLength: 300, nullable: true),
     new OA\Property(property: 'prices', description: 'One for each part type', type: 'array', items: new OA\Items(ref: '#/components/schemas/SupplierPrice')),
     new OA\Property(property: 'revision', description: 'That was changed; not of a new one', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'Supplier', required: ['id', 'name', 'notes', 'prices', 'revision'], properties: [
+#[OA\Schema(schema: 'Supplier', required: ['id', 'name', 'notes', 'prices', 'counter', 'answered_at', 'answered', 'fault', 'failed_at', 'revision'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'notes', type: 'string'),
     new OA\Property(property: 'prices', type: 'array', items: new OA\Items(ref: '#/components/schemas/SupplierPrice')),
+    new OA\Property(property: 'counter', type: 'string', nullable: true),
+    new OA\Property(property: 'answered_at', description: 'When its counter was asked what stands now', type: 'string', format: 'date-time', nullable: true),
+    new OA\Property(property: 'answered', description: 'How many parts it knew', type: 'integer'),
+    new OA\Property(property: 'fault', description: 'Why it could not be used the last time, in words; null where it could', type: 'string', nullable: true),
+    new OA\Property(property: 'failed_at', type: 'string', format: 'date-time', nullable: true),
     new OA\Property(property: 'revision', type: 'integer'),
 ])]
 final class SupplierController extends Controller
@@ -60,9 +67,30 @@ final class SupplierController extends Controller
         return new JsonResponse(self::shape($save($supplier->workshop_id, $supplier, $request->columns(), $request->integer('revision'))));
     }
 
+    #[OA\Post(path: '/api/suppliers/{supplier}/ask', operationId: 'askSupplier', description: 'Asks its parts counter, for up to 5 seconds; what it said before stands where it cannot be used', tags: ['parts'])]
+    #[OA\Parameter(name: 'supplier', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 200, description: 'What stands now', content: new OA\JsonContent(ref: '#/components/schemas/Supplier'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function ask(Supplier $supplier, AskCounter $ask): JsonResponse
+    {
+        return new JsonResponse(self::shape($ask($supplier)));
+    }
+
     /** @return array<string, mixed> */
     private static function shape(Supplier $supplier): array
     {
-        return ['id' => $supplier->id, 'name' => $supplier->name, 'notes' => $supplier->notes, 'prices' => $supplier->prices, 'revision' => $supplier->revision];
+        return [
+            'id' => $supplier->id,
+            'name' => $supplier->name,
+            'notes' => $supplier->notes,
+            'prices' => $supplier->prices,
+            'counter' => $supplier->counter,
+            'answered_at' => $supplier->answered_at?->toIso8601ZuluString('millisecond'),
+            'answered' => count(array_filter(array_column($supplier->answers, 'known'))),
+            'fault' => $supplier->fault === null ? null : __("counter.{$supplier->fault->value}", ['about' => $supplier->fault_about]),
+            'failed_at' => $supplier->failed_at?->toIso8601ZuluString('millisecond'),
+            'revision' => $supplier->revision,
+        ];
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Parts\Http;
 
+use App\Parts\CounterAddress;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -15,6 +17,7 @@ final class SupplierRequest extends FormRequest
         return [
             'name' => ['required', 'string', 'max:80'],
             'notes' => ['sometimes', 'nullable', 'string', 'max:500'],
+            'counter' => ['sometimes', 'nullable', 'string', static fn (string $field, mixed $written, Closure $fail) => is_string($written) && ! CounterAddress::fits($written) ? $fail(__('supplier.counter')) : null],
             'revision' => ['sometimes', 'integer:strict'],
             'prices' => ['present', 'list', 'max:1000'],
             'prices.*' => ['array:part_type_id,price,lead_days,since'],
@@ -31,6 +34,7 @@ final class SupplierRequest extends FormRequest
         return [
             'name.*' => __('supplier.name'),
             'notes.*' => __('supplier.notes'),
+            'counter.*' => __('supplier.counter'),
             'prices.*' => __('supplier.prices'),
             'prices.*.*' => __('supplier.prices'),
             'prices.*.part_type_id.*' => __('stock.part'),
@@ -46,6 +50,7 @@ final class SupplierRequest extends FormRequest
         return [
             'name' => trim($this->string('name')->toString()),
             'notes' => trim($this->string('notes')->toString()),
+            'counter' => trim($this->string('counter')->toString()) ?: null,
             'prices' => array_map(static fn (array $price): array => $price + ['price' => null, 'lead_days' => null], $this->array('prices')),
         ];
     }

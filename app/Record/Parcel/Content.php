@@ -73,7 +73,7 @@ final class Content
      * @var array<class-string<Model>, array<string, array{string, class-string<Model>}>>
      */
     public const WITHIN = [
-        Supplier::class => ['prices' => ['part_type_id', PartType::class]],
+        Supplier::class => ['prices' => ['part_type_id', PartType::class], 'answers' => ['part_type_id', PartType::class]],
         Order::class => ['lines' => ['part_type_id', PartType::class]],
     ];
 

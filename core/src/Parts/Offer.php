@@ -13,6 +13,8 @@ final readonly class Offer
         public ?float $price,
         /** Null where nobody knows. */
         public ?int $leadDays,
+        /** At the supplier's, when it was asked last; null where it never said. */
+        public ?int $inStock = null,
     ) {
     }
 

@@ -264,6 +264,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/suppliers/{supplier}/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Asks its parts counter, for up to 5 seconds; what it said before stands where it cannot be used */
+        post: operations["askSupplier"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/activity": {
         parameters: {
             query?: never;
@@ -1739,6 +1756,8 @@ export interface components {
             /** @description For one, of that supplier or the part type; null where nobody knows */
             price: number | null;
             lead_days: number | null;
+            /** @description At that supplier's, when its counter was asked last; null where it never said */
+            in_stock: number | null;
             minimum: number | null;
             /** @description Null where nobody ever counted */
             on_hand: number | null;
@@ -1770,6 +1789,8 @@ export interface components {
         SupplierEdit: {
             name: string;
             notes?: string;
+            /** @description Where its parts counter is asked: an http or https address, or the stand-in and how it behaves: practice:works, slow, late, down, wrong, half */
+            counter?: string | null;
             /** @description One for each part type */
             prices: components["schemas"]["SupplierPrice"][];
             /** @description That was changed; not of a new one */
@@ -1780,6 +1801,18 @@ export interface components {
             name: string;
             notes: string;
             prices: components["schemas"]["SupplierPrice"][];
+            counter: string | null;
+            /**
+             * Format: date-time
+             * @description When its counter was asked what stands now
+             */
+            answered_at: string | null;
+            /** @description How many parts it knew */
+            answered: number;
+            /** @description Why it could not be used the last time, in words; null where it could */
+            fault: string | null;
+            /** Format: date-time */
+            failed_at: string | null;
             revision: number;
         };
         Activity: {
@@ -3847,6 +3880,30 @@ export interface operations {
             };
             404: components["responses"]["NotFound"];
             409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    askSupplier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                supplier: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What stands now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Supplier"];
+                };
+            };
+            404: components["responses"]["NotFound"];
             422: components["responses"]["Refused"];
         };
     };

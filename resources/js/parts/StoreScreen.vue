@@ -17,6 +17,7 @@ import { say, wordsOf } from '@/words'
 import OrderCard from './OrderCard.vue'
 import { drafts } from './store'
 import SupplierDialog from './SupplierDialog.vue'
+import SupplierLine from './SupplierLine.vue'
 
 /** The shelf held against what was decided: what is short, by when to order, the orders, and who supplies. */
 const session = useSession()
@@ -131,7 +132,10 @@ function byWhen(part: OnShelf): string {
               <strong>{{ part.to_order || '' }}</strong>
             </td>
             <td :class="part.order_by !== null && part.order_by < today() ? 'due' : ''">{{ byWhen(part) }}</td>
-            <td class="number wide">{{ part.price === null ? 'not known' : money(part.price) }}</td>
+            <td class="number wide">
+              {{ part.price === null ? 'not known' : money(part.price) }}
+              <span v-if="part.in_stock !== null" class="quiet">{{ part.in_stock }} there</span>
+            </td>
             <td>
               <v-btn
                 v-if="session.may('record')"
@@ -147,16 +151,14 @@ function byWhen(part: OnShelf): string {
     </section>
     <section class="sheet" aria-label="Suppliers">
       <h2>Suppliers</h2>
-      <div class="suppliers">
-        <v-btn
-          v-for="supplier in suppliers.data.value"
-          :key="supplier.id"
-          variant="outlined"
-          @click="editing = supplier"
-          >{{ supplier.name }}, {{ supplier.prices.length }} prices</v-btn
-        >
-        <v-btn v-if="session.may('set')" variant="outlined" @click="editing = 'new'">Add a supplier</v-btn>
-      </div>
+      <supplier-line
+        v-for="supplier in suppliers.data.value"
+        :key="supplier.id"
+        :supplier="supplier"
+        @edit="editing = supplier"
+        @asked="again"
+      />
+      <v-btn v-if="session.may('set')" class="add" variant="outlined" @click="editing = 'new'">Add a supplier</v-btn>
     </section>
     <v-dialog
       v-if="moving"
@@ -247,10 +249,7 @@ thead td {
     display: none;
   }
 }
-.suppliers {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
+.add {
   margin-top: 8px;
 }
 </style>

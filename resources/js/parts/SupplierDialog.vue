@@ -8,6 +8,7 @@ import { useMoney } from '@/composables/useMoney'
 import { useSend } from '@/composables/useSend'
 import { typedNumber } from '@/measure/typed'
 import { useSession } from '@/session'
+import { say, wordsOf } from '@/words'
 
 /** A supplier with what it asks for each part type and how long it takes. */
 const { supplier, shelf } = defineProps<{ supplier?: Supplier; shelf: OnShelf[] }>()
@@ -17,9 +18,21 @@ const { today } = useDays()
 const { currency } = useMoney()
 const { send, refusal, busy } = useSend()
 const typed = (value: number | null | undefined) => (value == null ? '' : String(value))
+const PRACTICE = 'practice:'
+function asks(counter: string | null | undefined): 'nobody' | 'practice' | 'address' {
+  if (counter == null) return 'nobody'
+  return counter.startsWith(PRACTICE) ? 'practice' : 'address'
+}
+function manner(counter: string | null | undefined): string {
+  return counter?.startsWith(PRACTICE) ? counter.slice(PRACTICE.length) : ''
+}
+const counter = () => ({ nobody: null, practice: PRACTICE + form.manner, address: form.address.trim() })[form.asks]
 const form = reactive({
   name: supplier?.name ?? '',
   notes: supplier?.notes ?? '',
+  asks: asks(supplier?.counter),
+  manner: manner(supplier?.counter) || 'works',
+  address: asks(supplier?.counter) === 'address' ? (supplier?.counter ?? '') : '',
   prices: shelf.map(({ part_type_id, name }) => {
     const kept = supplier?.prices.find((price) => price.part_type_id === part_type_id)
     return { part_type_id, name, kept, price: typed(kept?.price), lead_days: typed(kept?.lead_days) }
@@ -35,7 +48,7 @@ async function save(): Promise<void> {
       const isSame = kept && kept.price === now.price && kept.lead_days === now.lead_days
       return { ...now, since: isSame ? kept.since : today() }
     })
-  const sent = { name: form.name, notes: form.notes, prices }
+  const sent = { name: form.name, notes: form.notes, counter: counter(), prices }
   const taken = await send(() =>
     supplier
       ? body(
@@ -56,6 +69,37 @@ async function save(): Promise<void> {
       <h2>{{ supplier ? supplier.name : 'A supplier' }}</h2>
       <v-text-field v-model="form.name" label="Name" maxlength="80" :error-messages="refusal?.about('name')" />
       <v-text-field v-model="form.notes" label="Notes" maxlength="500" />
+      <div class="segments" role="group" aria-label="Parts counter">
+        <button type="button" :aria-pressed="form.asks === 'nobody'" @click="form.asks = 'nobody'">
+          No parts counter
+        </button>
+        <button type="button" :aria-pressed="form.asks === 'practice'" @click="form.asks = 'practice'">
+          Practice counter
+        </button>
+        <button type="button" :aria-pressed="form.asks === 'address'" @click="form.asks = 'address'">An address</button>
+      </div>
+      <template v-if="form.asks === 'practice'">
+        <p class="quiet">It stands in for a real one, with made-up prices. Choose how it answers.</p>
+        <div class="segments" role="group" aria-label="How it answers">
+          <button
+            v-for="one in wordsOf('counter_manner')"
+            :key="one"
+            type="button"
+            :aria-pressed="form.manner === one"
+            @click="form.manner = one"
+          >
+            {{ say(`counter_manner.${one}`) }}
+          </button>
+        </div>
+      </template>
+      <v-text-field
+        v-if="form.asks === 'address'"
+        v-model="form.address"
+        label="Address of the parts counter"
+        inputmode="url"
+        maxlength="300"
+        :error-messages="refusal?.about('counter')"
+      />
       <table>
         <thead>
           <tr>

@@ -89,6 +89,7 @@ describe('the line of weeks', () => {
     expect(line.at('2027-04-24')).toBe(100)
     expect(line.today).toBeCloseTo((100 * 10) / 28)
     expect(line.weeks.map(({ week }) => week)).toEqual([0, 1, 2, 3])
+    expect(weeksOf([], '2027-01-04', '2027-05-24').weeks.map(({ week }) => week)).toEqual([0, 4, 8, 12, 16])
     expect(daysBetween('2027-03-27', '2027-03-29')).toBe(2)
   })
 })

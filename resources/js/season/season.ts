@@ -113,15 +113,17 @@ const DAY = 86_400_000
 const noon = (day: string) => new Date(`${day}T12:00:00`).getTime()
 export const daysBetween = (from: string, to: string) => Math.round((noon(to) - noon(from)) / DAY)
 
+const MOST_WEEKS = 6
 /** The line of weeks: from today, or what is due first and not done, to planting; each item's place in percent. */
 export function weeksOf(countdown: Deadline[], today: string, planting: string) {
   const open = countdown.filter(({ done }) => !done).map(({ due, latest_start }) => latest_start ?? due)
   const from = [today, ...open].sort()[0] as string
   const days = Math.max(1, daysBetween(from, planting))
   const at = (day: string) => Math.max(0, Math.min(100, (100 * daysBetween(from, day)) / days))
-  const weeks = Array.from({ length: Math.ceil(days / 7) }, (_, week) => ({
-    week,
-    at: 100 - (700 * week) / days,
-  })).filter((one) => one.at >= 0)
+  // As many as can be read beside each other.
+  const step = Math.ceil(days / 7 / MOST_WEEKS)
+  const weeks = Array.from({ length: Math.ceil(days / 7 / step) }, (_, mark) => mark * step)
+    .map((week) => ({ week, at: 100 - (700 * week) / days }))
+    .filter((one) => one.at >= 0)
   return { at, weeks, today: at(today) }
 }
