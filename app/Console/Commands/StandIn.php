@@ -20,7 +20,7 @@ final class StandIn extends Command
     public function handle(): int
     {
         $device = $this->argument('device');
-        $port = $this->option('port');
+        $port = (string) $this->option('port');
         $program = preg_match('/^[a-z]+$/D', $device) === 1 ? base_path("standins/{$device}.php") : '';
         if (! is_file($program)) {
             $this->error(__('stand_in.none', ['device' => $device]));
