@@ -36,7 +36,7 @@ $lines = array_map(static function (string $number) use ($manner): array {
 
     return [
         'number' => $number,
-        'price' => $manner === 'wrong' ? -1 : 8 + $made % 18_000 / 100,
+        'price' => $manner === 'wrong' ? -1 : 8 + $made % 6_000 / 100,
         'in_stock' => intdiv($made, 7) % 40,
         'lead_days' => $made % 5 === 0 ? null : 1 + intdiv($made, 11) % 14,
     ];

@@ -78,7 +78,7 @@ final readonly class AskCounter
         $tooLong = false;
         try {
             $answer = Http::connectTimeout(self::SECONDS_TO_REACH)->timeout(self::SECONDS_TO_ANSWER)
-                ->withOptions(['allow_redirects' => false, 'proxy' => '', 'curl' => $address->pinned() + [
+                ->withOptions(['allow_redirects' => false, 'decode_content' => false, 'proxy' => '', 'curl' => $address->pinned() + [
                     CURLOPT_NOPROGRESS => false,
                     CURLOPT_XFERINFOFUNCTION => static function (mixed $curl, int $all, int $come) use (&$tooLong): int {
                         $tooLong = $come > self::MOST_BYTES;

@@ -119,7 +119,7 @@ function byWhen(part: OnShelf): string {
         <tbody>
           <tr v-for="part in shelf" :key="part.part_type_id">
             <th scope="row">
-              {{ part.name }} <span class="quiet">{{ part.own_number }}</span>
+              {{ part.name }} <span class="quiet own">{{ part.own_number }}</span>
             </th>
             <td class="number">
               {{ onHand(part) }}<span v-if="part.miscount" class="due"> count again: more went than was there</span>
@@ -134,7 +134,7 @@ function byWhen(part: OnShelf): string {
             <td :class="part.order_by !== null && part.order_by < today() ? 'due' : ''">{{ byWhen(part) }}</td>
             <td class="number wide">
               {{ part.price === null ? 'not known' : money(part.price) }}
-              <span v-if="part.in_stock !== null" class="quiet">{{ part.in_stock }} there</span>
+              <span v-if="part.in_stock !== null" class="quiet">they have {{ part.in_stock }}</span>
             </td>
             <td>
               <v-btn
@@ -232,6 +232,9 @@ thead td {
   border-top: 0;
   font-weight: 400;
   color: var(--ink-2);
+}
+.own {
+  white-space: nowrap;
 }
 .number {
   text-align: right;
