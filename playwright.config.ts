@@ -19,6 +19,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   timeout: 300_000,
+  // Now and then a press is lost while a menu moves into its place: it is tried once more, and told as flaky.
+  retries: 1,
   // As long as a slow machine may take; nothing waits longer than it has to.
   expect: { timeout: 45_000 },
   outputDir: 'test-results',
@@ -39,6 +41,8 @@ export default defineConfig({
   ],
   use: {
     baseURL: process.env.BASE_URL,
+    actionTimeout: 60_000,
+    navigationTimeout: 60_000,
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
     // Those that need what is kept on the device allow them.
