@@ -19,8 +19,6 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   timeout: 300_000,
-  // Now and then a press is lost while a menu moves into its place: it is tried once more, and told as flaky.
-  retries: 1,
   // As long as a slow machine may take; nothing waits longer than it has to.
   expect: { timeout: 45_000 },
   outputDir: 'test-results',
@@ -41,6 +39,9 @@ export default defineConfig({
   ],
   use: {
     baseURL: process.env.BASE_URL,
+    // Menus that move into their places while they are pressed lose a press now and then.
+    contextOptions: { reducedMotion: 'reduce' },
+    // A press that cannot be done is told before the whole test is over.
     actionTimeout: 60_000,
     navigationTimeout: 60_000,
     viewport: { width: 1280, height: 800 },
