@@ -93,9 +93,11 @@ test('what was decided is ordered, comes in part, and stands on the shelf', asyn
 
   await page.getByRole('button', { name: 'Draft the orders' }).click()
   const order = page.getByRole('article', { name: /^Order/ }).filter({ hasText: name })
-  await expect(order).toContainText(`2 × ${name}`)
+  await expect(order.getByLabel(`How many: ${name}`)).toHaveValue('2')
+  await expect(page.getByRole('button', { name: 'Draft the orders' })).toBeHidden()
   await order.getByRole('button', { name: 'Ordered today' }).click()
   await expect(order).toContainText('ordered on')
+  await expect(order).toContainText(`2 × ${name}`)
   await expect(row.getByRole('cell').nth(2)).toHaveText('2')
   await order.getByLabel(`Come now: ${name}`).fill('1')
   await order.getByRole('button', { name: 'Onto the shelf' }).click()

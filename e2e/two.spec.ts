@@ -280,3 +280,38 @@ test('of pictures sent at once under one id the one that was acknowledged is the
     expect(Math.abs(red - (reds[statuses.indexOf(201)] as number))).toBeLessThan(6)
   }
 })
+
+const ordersAtOnce = 'what two draft at once is drafted once, and what comes at once is on the shelf'
+test(ordersAtOnce, { tag: '@alone' }, async ({ page, browser }) => {
+  await signIn(page, SABLE)
+  const other = await (await browser.newContext()).newPage()
+  await signIn(other, SABLE)
+  const name = `Short ${uuid().slice(-6)}`
+  const part = { name, own_number: null, slots: ['seed_tube'], per_row: 1, price: 9, lead_days: 3, minimum: 6 }
+  const more = { notes: '', heavy: false, clearance: false }
+  const type = (await call<{ id: number }>(page, 'POST', '/api/part-types', { ...part, ...more })).body.id
+  const both = (ask: (on: Page) => Promise<{ status: number }>) => Promise.all([ask(page), ask(other)])
+  type Order = { id: number; revision: number; lines: { part_type_id: number; quantity: number; received: number }[] }
+  const mine = async () =>
+    (await call<Order[]>(page, 'GET', '/api/orders')).body.filter(({ lines }) =>
+      lines.some(({ part_type_id }) => part_type_id === type),
+    )
+
+  for (let turn = 0; turn < 5; turn++) {
+    const drafted = await both((on) => call(on, 'POST', '/api/orders/draft'))
+    expect(drafted.map(({ status }) => status)).toEqual([200, 200])
+  }
+  const [order, ...others] = (await mine()) as [Order, ...Order[]]
+  expect(others).toEqual([])
+  const off = { ...order, state: 'ordered', ordered_on: '2026-03-02' }
+  const sent = await both((on) => call(on, 'PUT', `/api/orders/${order.id}`, off))
+  expect(sent.map(({ status }) => status).sort()).toEqual([200, 409])
+  const move = () => ({ id: uuid(), part_type_id: type, quantity: 2, happened_at: at(0) })
+  const same = { moves: [move()] }
+  await both((on) => call(on, 'POST', `/api/orders/${order.id}/receive`, same))
+  await both((on) => call(on, 'POST', `/api/orders/${order.id}/receive`, { moves: [move()] }))
+  const line = (await mine())[0]?.lines.find(({ part_type_id }) => part_type_id === type)
+  expect(line).toMatchObject({ quantity: 6, received: 6 })
+  const store = await call<{ part_type_id: number; on_hand: number }[]>(page, 'GET', '/api/store')
+  expect(store.body.find(({ part_type_id }) => part_type_id === type)?.on_hand).toBe(6)
+})

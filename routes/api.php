@@ -112,6 +112,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
     Route::post('suppliers/{supplier}/ask', [SupplierController::class, 'ask'])->can('view', 'supplier')->can('record');
     Route::get('orders', [OrderController::class, 'index'])->can('record');
     Route::post('orders', [OrderController::class, 'store'])->can('set');
+    Route::post('orders/draft', [OrderController::class, 'draft'])->can('set');
     Route::middleware('can:view,order')->prefix('orders/{order}')->group(function (): void {
         Route::put('/', [OrderController::class, 'update'])->can('set');
         Route::post('receive', [OrderController::class, 'receive'])->can('record');

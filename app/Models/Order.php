@@ -32,6 +32,8 @@ final class Order extends Model
 {
     use IsWatched;
 
+    public const MOST_LINES = 500;
+
     protected $guarded = [];
 
     protected $attributes = ['note' => '', 'state' => 'draft', 'supplier_id' => null, 'ordered_on' => null, 'expected_on' => null, 'revision' => 0];

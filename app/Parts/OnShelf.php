@@ -23,6 +23,8 @@ final readonly class OnShelf
         public array $needs,
         /** Ordered, and not come yet. */
         public int $onOrder,
+        /** In drafts that have not gone off. */
+        public int $drafted,
         private array $offers,
         private Day $today,
     ) {
@@ -36,6 +38,12 @@ final readonly class OnShelf
     public function toOrder(): int
     {
         return max(0, $this->stock->toOrder($this->needed(), $this->type->minimum) - $this->onOrder);
+    }
+
+    /** Of what is to be ordered, that stands in no draft yet. */
+    public function toDraft(): int
+    {
+        return max(0, $this->toOrder() - $this->drafted);
     }
 
     /** Who is to get the order; null where no supplier is known to have it. */

@@ -34,7 +34,7 @@ final readonly class ReceiveOrder
     {
         return $this->change->ofWorkshop($by->workshop_id, static function (Workshop $workshop) use ($order, $by, $items): Order {
             $kept = Order::query()->findOrFail($order->id);
-            if ($kept->state === OrderState::Draft) {
+            if ($kept->ordered_on === null) {
                 throw ValidationException::withMessages(['moves' => __('order.not_ordered')]);
             }
             $lines = array_column($kept->lines, null, 'part_type_id');

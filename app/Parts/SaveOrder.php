@@ -10,7 +10,6 @@ use App\Models\Workshop;
 use App\Record\Change;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
-use Ustrel\Core\Parts\OrderState;
 
 /** Makes an order or changes it, over the revision that was seen. What has come of a line stays with it. */
 final readonly class SaveOrder
@@ -69,18 +68,5 @@ final readonly class SaveOrder
 
         return $kept->workshop_id === $workshop->id && $kept->revision === 1 && $kept->state === $columns['state'] && $kept->supplier_id === $columns['supplier_id']
             && array_map($plain, $kept->lines) === array_map($plain, $columns['lines']);
-    }
-
-    /** @return array<int, int> what is on order and has not come, by part type */
-    public static function onOrder(int $workshopId): array
-    {
-        $open = [];
-        foreach (Order::query()->where('workshop_id', $workshopId)->where('state', OrderState::Ordered)->get() as $order) {
-            foreach ($order->lines as $line) {
-                $open[$line['part_type_id']] = ($open[$line['part_type_id']] ?? 0) + max(0, $line['quantity'] - $line['received']);
-            }
-        }
-
-        return $open;
     }
 }

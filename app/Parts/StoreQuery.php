@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Parts;
 
 use App\Models\LedgerEvent;
+use App\Models\Order;
 use App\Models\PartType;
 use App\Models\StockMove as StoredMove;
 use App\Models\Supplier;
@@ -15,6 +16,7 @@ use Illuminate\Database\Query\Builder as Query;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\LedgerEventKind;
 use Ustrel\Core\Parts\Offer;
+use Ustrel\Core\Parts\OrderState;
 use Ustrel\Core\Parts\Stock;
 use Ustrel\Core\Parts\StockMove;
 use Ustrel\Core\Parts\StockMoveKind;
@@ -31,15 +33,29 @@ final readonly class StoreQuery
     {
         $moves = self::moves($workshop);
         $needs = $this->needed->of($workshop);
-        $onOrder = SaveOrder::onOrder($workshop->id);
+        $coming = self::coming($workshop);
         $offers = self::offers($workshop);
         $today = $workshop->today();
         $shelf = PartType::query()->where('workshop_id', $workshop->id)->orderBy('name')->get()
-            ->map(static fn (PartType $type): OnShelf => new OnShelf($type, Stock::of($moves[$type->id] ?? []), $needs[$type->id] ?? [], $onOrder[$type->id] ?? 0, $offers[$type->id] ?? [], $today))
+            ->map(static fn (PartType $type): OnShelf => new OnShelf($type, Stock::of($moves[$type->id] ?? []), $needs[$type->id] ?? [], $coming[OrderState::Ordered->value][$type->id] ?? 0, $coming[OrderState::Draft->value][$type->id] ?? 0, $offers[$type->id] ?? [], $today))
             ->all();
         usort($shelf, static fn (OnShelf $a, OnShelf $b): int => [$a->toOrder() === 0, $a->orderBy()->iso ?? '9999', $a->type->name] <=> [$b->toOrder() === 0, $b->orderBy()->iso ?? '9999', $b->type->name]);
 
         return $shelf;
+    }
+
+    /** @return array<string, array<int, int>> what has not come, by state of its order and part type */
+    private static function coming(Workshop $workshop): array
+    {
+        $coming = [];
+        foreach (Order::query()->where('workshop_id', $workshop->id)->whereIn('state', [OrderState::Draft, OrderState::Ordered])->get() as $order) {
+            $of = $order->state->value;
+            foreach ($order->lines as $line) {
+                $coming[$of][$line['part_type_id']] = ($coming[$of][$line['part_type_id']] ?? 0) + max(0, $line['quantity'] - $line['received']);
+            }
+        }
+
+        return $coming;
     }
 
     /** @return array<int, list<Offer>> by part type */

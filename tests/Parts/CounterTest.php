@@ -13,14 +13,15 @@ beforeAll(function (): void {
     $socket = stream_socket_server('tcp://127.0.0.1:0');
     $port = (int) explode(':', (string) stream_socket_get_name($socket, false))[1];
     fclose($socket);
-    $process = new Process([PHP_BINARY, 'artisan', 'ustrel:stand-in', 'parts', "--port={$port}"], dirname(__DIR__, 2));
+    $process = new Process(['setsid', PHP_BINARY, 'artisan', 'ustrel:stand-in', 'parts', "--port={$port}"], dirname(__DIR__, 2));
     $process->start();
     for ($tries = 0; $tries < 200 && @fsockopen('127.0.0.1', $port) === false; $tries++) {
         usleep(50_000);
     }
     counterStandIn($port, $process);
 });
-afterAll(fn () => counterStandIn()[1]->stop(2, SIGTERM));
+// The whole group: those that answer outlive the one that started them.
+afterAll(fn () => posix_kill(-counterStandIn()[1]->getPid(), SIGTERM));
 
 /** @return array{int, Process} where it answers, and what runs it */
 function counterStandIn(?int $port = null, ?Process $process = null): array

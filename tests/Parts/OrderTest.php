@@ -33,6 +33,25 @@ it('has on order what has not come, and on the shelf what has', function (): voi
     expect(($this->shelf)('Tube'))->toMatchArray(['on_order' => 0, 'on_hand' => 6])->and(StockMove::query()->count())->toBe(3);
 });
 
+it('drafts once what is to be ordered, by supplier, and again what was thrown away', function (): void {
+    PartType::query()->whereKey([$this->tube, $this->boot])->update(['minimum' => 3]);
+    $draft = fn (): array => $this->actingAs($this->technician)->postJson('/api/orders/draft')->assertOk()->json();
+    $made = array_column($draft(), null, 'supplier_id');
+    expect(array_keys($made))->toEqualCanonicalizing([$this->supplier, ''])
+        ->and($made[$this->supplier]['lines'])->toEqual([['part_type_id' => $this->tube, 'quantity' => 3, 'price' => 41.5, 'received' => 0]])
+        ->and($made['']['lines'])->toEqual([['part_type_id' => $this->boot, 'quantity' => 3, 'price' => null, 'received' => 0]])
+        ->and(($this->shelf)('Tube'))->toMatchArray(['to_order' => 3, 'to_draft' => 0, 'on_order' => 0])
+        ->and($draft())->toBe([]);
+    // More is needed meanwhile: only that.
+    PartType::query()->whereKey($this->tube)->update(['minimum' => 5]);
+    expect(array_column($draft()[0]['lines'], 'quantity'))->toBe([2]);
+    $order = $made[$this->supplier];
+    ($this->put)(['state' => 'closed', 'ordered_on' => null] + $order, $order['id'])->assertOk();
+    expect(($this->shelf)('Tube'))->toMatchArray(['to_order' => 5, 'to_draft' => 3]);
+    // Of one that never went off nothing comes.
+    ($this->receive)($order['id'], ['part_type_id' => $this->tube, 'quantity' => 1])->assertUnprocessable();
+});
+
 it('goes off as a table, an unknown price left open, and on paper', function (): void {
     $id = ($this->put)($order = ($this->order)())->assertCreated()->json('id');
     expect($this->get("/api/orders/{$id}/order.csv")->assertOk()->getContent())->toBe("number,part,quantity,price,currency\nT-Tube,Tube,6,41.5,USD\nT-Boot,Boot,2,,USD\n");

@@ -8,6 +8,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\Plan\DecideQuery;
 use Carbon\CarbonImmutable;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -219,6 +220,13 @@ it('learns from the findings that the shop left what comes of them', function ()
     // 1 of 2, and the prior of 1.5 of 5.
     $risk = $this->toDecide($this->planted)['found'][0]['proposal'];
     expect($risk['chance'])->toBe(round(2.5 / 7, 3))->and($risk['left'])->toBe(2)->and($risk['thin'])->toBeTrue();
+});
+
+it('learns it from seasons that were written down before, too', function (): void {
+    $csv = "Date,Row,Check,Side,Reading\n2024-03-02,1,seed_tube,,watch\n2024-03-02,2,seed_tube,,watch\n2025-03-02,1,seed_tube,,change\n2025-03-02,2,seed_tube,,watch\n";
+    $this->post("/api/planters/{$this->planted->id}/imports", ['file' => UploadedFile::fake()->createWithContent('past.csv', $csv), 'kind' => 'readings', 'mode' => 'good'])->assertStatus(202);
+    // Both were left; the one on row 1 was worse a year later.
+    expect($this->planted->refresh()->left_findings)->toBe(['seed_tube' => [2, 1]]);
 });
 
 it('asks the database no more often for a long list', function (): void {

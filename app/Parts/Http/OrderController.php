@@ -7,6 +7,7 @@ namespace App\Parts\Http;
 use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Order;
+use App\Parts\DraftOrders;
 use App\Parts\OrderSheet;
 use App\Parts\ReceiveOrder;
 use App\Parts\SaveOrder;
@@ -64,6 +65,13 @@ final class OrderController extends Controller
     public function store(OrderRequest $request, SaveOrder $save): JsonResponse
     {
         return new JsonResponse(self::shape($save($this->user($request), null, $request->columns() + ['key' => strtolower($request->string('key')->toString())], 0)), 201);
+    }
+
+    #[OA\Post(path: '/api/orders/draft', operationId: 'draftOrders', description: 'One for each supplier, of what is to be ordered and stands in no draft yet; asking again is harmless', tags: ['parts'])]
+    #[OA\Response(response: 200, description: 'Those that were made', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Order')))]
+    public function draft(Request $request, DraftOrders $draft): JsonResponse
+    {
+        return new JsonResponse(array_map(self::shape(...), $draft($this->user($request))));
     }
 
     #[OA\Put(path: '/api/orders/{order}', operationId: 'editOrder', tags: ['parts'])]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts\Http;
 
+use App\Models\Order;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Ustrel\Core\Measure\Day;
@@ -22,9 +23,9 @@ final class OrderRequest extends FormRequest
             'supplier_id' => ['nullable', 'integer:strict', $ofShop('suppliers')],
             'state' => ['required', 'string', Rule::enum(OrderState::class)],
             'note' => ['sometimes', 'nullable', 'string', 'max:500'],
-            'ordered_on' => ['nullable', 'required_unless:state,draft', 'string', 'date_format:Y-m-d'],
+            'ordered_on' => ['nullable', 'required_if:state,ordered', 'string', 'date_format:Y-m-d'],
             'expected_on' => ['nullable', 'string', 'date_format:Y-m-d'],
-            'lines' => ['required', 'list', 'max:500'],
+            'lines' => ['required', 'list', 'max:'.Order::MOST_LINES],
             'lines.*' => ['array:part_type_id,quantity,price,received'],
             'lines.*.part_type_id' => ['required', 'integer:strict', 'distinct', $ofShop('part_types')],
             'lines.*.quantity' => ['required', 'integer:strict', 'between:1,100000'],

@@ -27,7 +27,7 @@ use Ustrel\Core\Parts\StockMoveKind;
     new OA\Property(property: 'supersedes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'withdrawn', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'OnShelf', required: ['part_type_id', 'name', 'own_number', 'supplier_id', 'price', 'lead_days', 'in_stock', 'minimum', 'on_hand', 'miscount', 'needed', 'for', 'on_order', 'to_order', 'order_by'], properties: [
+#[OA\Schema(schema: 'OnShelf', required: ['part_type_id', 'name', 'own_number', 'supplier_id', 'price', 'lead_days', 'in_stock', 'minimum', 'on_hand', 'miscount', 'needed', 'for', 'on_order', 'to_order', 'to_draft', 'order_by'], properties: [
     new OA\Property(property: 'part_type_id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'own_number', type: 'string', nullable: true),
@@ -45,6 +45,7 @@ use Ustrel\Core\Parts\StockMoveKind;
     ], type: 'object')),
     new OA\Property(property: 'on_order', description: 'And not come yet', type: 'integer'),
     new OA\Property(property: 'to_order', type: 'integer'),
+    new OA\Property(property: 'to_draft', description: 'Of these, in no draft yet', type: 'integer'),
     new OA\Property(property: 'order_by', description: 'The last day; null where the lead time or the day of planting is not known', type: 'string', format: 'date', nullable: true),
 ])]
 final class StoreController extends Controller
@@ -94,6 +95,7 @@ final class StoreController extends Controller
             'for' => array_map(static fn (Needed $need): array => ['planter' => $need->planter, 'count' => $need->count], $of->needs),
             'on_order' => $of->onOrder,
             'to_order' => $of->toOrder(),
+            'to_draft' => $of->toDraft(),
             'order_by' => $of->orderBy()?->iso,
         ];
     }

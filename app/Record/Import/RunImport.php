@@ -8,6 +8,7 @@ use App\Console\Pulse;
 use App\Models\Import;
 use App\Models\ImportState;
 use App\Models\Planter;
+use App\Plan\LearnLeft;
 use App\Record\Change;
 use App\Record\Inbox;
 use App\Record\Refused;
@@ -42,6 +43,7 @@ final readonly class RunImport
         private ImportFiles $files,
         private ImportProgress $progress,
         private Pulse $pulse,
+        private LearnLeft $learnLeft,
     ) {
     }
 
@@ -66,6 +68,9 @@ final readonly class RunImport
         $this->giveUpWhereMemoryEnds($import);
         try {
             $report = $import->starts > self::MOST_STARTS ? throw RefusedFile::because('too_much') : $this->run($import);
+            if ($import->state === ImportState::Taking) {
+                ($this->learnLeft)($import->planter);
+            }
             self::set($import, ['state' => ImportState::Done, 'kept' => $report->kept, 'left_out' => $report->bad + count($import->leave_out), 'report' => $report->sorted()->toArray()]);
         } catch (Overtaken) {
             // Stopped; or another has it.

@@ -86,6 +86,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description One for each supplier, of what is to be ordered and stands in no draft yet; asking again is harmless */
+        post: operations["draftOrders"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{order}": {
         parameters: {
             query?: never;
@@ -1772,6 +1789,8 @@ export interface components {
             /** @description And not come yet */
             on_order: number;
             to_order: number;
+            /** @description Of these, in no draft yet */
+            to_draft: number;
             /**
              * Format: date
              * @description The last day; null where the lead time or the day of planting is not known
@@ -3528,6 +3547,26 @@ export interface operations {
             };
             409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
+        };
+    };
+    draftOrders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those that were made */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Order"][];
+                };
+            };
         };
     };
     editOrder: {

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { api, body } from '@/api/client'
 import type { OnShelf, Order, OrderEdit } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
 import { useDays } from '@/composables/useDays'
 import { useMoney } from '@/composables/useMoney'
+import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { dayAndMonth } from '@/dates'
 import { typedNumber } from '@/measure/typed'
@@ -20,6 +21,17 @@ const { atLeast } = useMoney()
 const { today } = useDays()
 const { send, refusal, busy } = useSend()
 const came = reactive<Record<number, string>>({})
+const once = useOnce()
+const quantities = ref<Record<number, string>>({})
+watch(
+  () => order.revision,
+  () => {
+    const of = order.lines.map(({ part_type_id, quantity }) => [part_type_id, String(quantity)])
+    quantities.value = Object.fromEntries(of)
+  },
+  { immediate: true },
+)
+const isDraft = computed(() => order.state === 'draft' && session.may('set'))
 const expected = ref(order.expected_on ?? '')
 
 const nameOf = (type: number) => shelf.find(({ part_type_id }) => part_type_id === type)?.name ?? `part ${type}`
@@ -36,14 +48,23 @@ const edit = (more: Partial<OrderEdit>) =>
     emit('changed')
   })
 
+/** As many of each as stand in the draft now; of what was emptied none. */
+const drafted = () =>
+  order.lines
+    .filter(({ part_type_id }) => !['', '0'].includes((quantities.value[part_type_id] ?? '').trim()))
+    .map((line) => ({ ...line, quantity: typedNumber(quantities.value[line.part_type_id] ?? '') as number }))
+
 async function receive(): Promise<void> {
-  const moves = order.lines.flatMap(({ part_type_id }) => {
+  const typed = order.lines.flatMap(({ part_type_id }) => {
     const quantity = typedNumber(came[part_type_id] ?? '')
-    return quantity === null ? [] : [{ id: uuid(), part_type_id, quantity, happened_at: new Date().toISOString() }]
+    return quantity === null ? [] : [{ part_type_id, quantity }]
   })
-  if (moves.length === 0) return
+  if (typed.length === 0) return
   await send(async () => {
+    const happened_at = new Date().toISOString()
+    const moves = once.of(typed, () => typed.map((move) => ({ ...move, id: uuid(), happened_at })))
     await body(api.POST('/api/orders/{order}/receive', { params: { path: { order: order.id } }, body: { moves } }))
+    once.taken()
     for (const { part_type_id } of moves) came[part_type_id] = ''
     emit('changed')
   })
@@ -65,7 +86,17 @@ async function receive(): Promise<void> {
     </div>
     <ul>
       <li v-for="line in order.lines" :key="line.part_type_id">
-        <span>{{ line.quantity }} × {{ nameOf(line.part_type_id) }}</span>
+        <span
+          ><template v-if="!isDraft">{{ line.quantity }} × </template>{{ nameOf(line.part_type_id) }}</span
+        >
+        <template v-if="isDraft">
+          <span />
+          <input
+            v-model="quantities[line.part_type_id]"
+            inputmode="numeric"
+            :aria-label="`How many: ${nameOf(line.part_type_id)}`"
+          />
+        </template>
         <template v-if="order.state === 'ordered'">
           <span class="quiet">{{ line.received ?? 0 }} have come</span>
           <input
@@ -80,10 +111,14 @@ async function receive(): Promise<void> {
     </ul>
     <refusal-list :refusal="refusal" />
     <div class="head">
-      <template v-if="order.state === 'draft' && session.may('set')">
-        <v-btn color="primary" :loading="busy" @click="edit({ state: 'ordered', ordered_on: today() })"
+      <template v-if="isDraft">
+        <v-btn
+          color="primary"
+          :loading="busy"
+          @click="edit({ state: 'ordered', ordered_on: today(), lines: drafted() })"
           >Ordered today</v-btn
         >
+        <v-btn variant="text" :disabled="busy" @click="edit({ state: 'closed' })">Throw the draft away</v-btn>
       </template>
       <template v-else-if="order.state === 'ordered'">
         <v-btn v-if="session.may('record')" color="primary" :loading="busy" @click="receive">Onto the shelf</v-btn>

@@ -9,13 +9,13 @@ import LoadProblem from '@/components/LoadProblem.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useDays } from '@/composables/useDays'
 import { useMoney } from '@/composables/useMoney'
+import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { dayAndMonth } from '@/dates'
 import { typedNumber } from '@/measure/typed'
 import { useSession } from '@/session'
 import { say, wordsOf } from '@/words'
 import OrderCard from './OrderCard.vue'
-import { drafts } from './store'
 import SupplierDialog from './SupplierDialog.vue'
 import SupplierLine from './SupplierLine.vue'
 
@@ -27,6 +27,7 @@ const orders = useOrders()
 const { money, atLeast } = useMoney()
 const { today } = useDays()
 const { send, refusal, busy } = useSend()
+const once = useOnce()
 const editing = ref<Supplier | 'new'>()
 const moving = ref<OnShelf>()
 const kind = ref<StockMove['kind']>('counted')
@@ -44,7 +45,7 @@ const again = () =>
 
 async function draft(): Promise<void> {
   await send(async () => {
-    for (const order of drafts(shelf.value)) await body(api.POST('/api/orders', { body: { ...order, key: uuid() } }))
+    await body(api.POST('/api/orders/draft'))
     await again()
   })
 }
@@ -53,14 +54,14 @@ async function move(): Promise<void> {
   const of = moving.value
   if (!of) return
   const taken = await send(async () => {
-    const entry = {
-      id: uuid(),
+    const typed = {
       part_type_id: of.part_type_id,
       kind: kind.value,
       quantity: typedNumber(quantity.value) as number,
-      happened_at: new Date().toISOString(),
     }
-    await body(api.POST('/api/store/moves', { body: { moves: [entry] } }))
+    const move = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
+    await body(api.POST('/api/store/moves', { body: { moves: [move] } }))
+    once.taken()
     await again()
   })
   if (taken) moving.value = undefined
@@ -89,7 +90,11 @@ function byWhen(part: OnShelf): string {
       <span v-if="short.length > 0" class="quiet"
         >{{ short.length === 1 ? '1 kind' : `${short.length} kinds` }} to order, {{ atLeast(sum) }}</span
       >
-      <v-btn v-if="session.may('set') && short.length > 0" color="primary" :loading="busy" @click="draft"
+      <v-btn
+        v-if="session.may('set') && short.some(({ to_draft }) => to_draft > 0)"
+        color="primary"
+        :loading="busy"
+        @click="draft"
         >Draft the orders</v-btn
       >
     </div>
