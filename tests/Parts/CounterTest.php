@@ -31,6 +31,23 @@ function counterStandIn(?int $port = null, ?Process $process = null): array
     return $port === null ? $runs : $runs = [$port, $process];
 }
 
+/** @return array{int, Process} a counter of somebody who means ill: it sends what is written there, again and again */
+function counterThatSends(string $head, string $again, int $times): array
+{
+    $process = new Process([PHP_BINARY, '-r', <<<'PHP'
+        $server = stream_socket_server('tcp://127.0.0.1:0');
+        echo explode(':', stream_socket_get_name($server, false))[1], "\n";
+        $client = stream_socket_accept($server, 30);
+        fread($client, 65536);
+        fwrite($client, "HTTP/1.1 {$argv[1]}\r\n");
+        for ($again = base64_decode($argv[2]), $i = 0; $i < $argv[3] && @fwrite($client, $again) !== false; $i++);
+        PHP, $head, base64_encode($again), (string) $times]);
+    $process->start();
+    $process->waitUntil(static fn (string $kind, string $out): bool => str_contains($out, "\n"));
+
+    return [(int) $process->getOutput(), $process];
+}
+
 beforeEach(function (): void {
     config(['ustrel.stand_in_port' => counterStandIn()[0]]);
     $this->actingAs($this->technician);
@@ -119,3 +136,21 @@ it('asks the one address that it looked up, and no other', function (): void {
     expect(CounterAddress::of('http://1.2.3.4:81/x')?->pinned())->toBe([CURLOPT_RESOLVE => ['1.2.3.4:81:1.2.3.4']])
         ->and(CounterAddress::of('https://1.2.3.4/x')?->pinned())->toBe([CURLOPT_RESOLVE => ['1.2.3.4:443:1.2.3.4']]);
 });
+
+it('lets nobody fill its memory, hold it up or send it elsewhere', function (string $head, string $again, int $times, string $says): void {
+    [$port, $process] = counterThatSends($head, $again, $times);
+    config(['ustrel.stand_in_port' => $port]);
+    $supplier = ($this->supplier)('practice:works');
+    memory_reset_peak_usage();
+    [$began, $before] = [microtime(true), memory_get_usage()];
+    ($this->ask)($supplier)->assertOk()->assertJsonPath('fault', $says)->assertJsonPath('answered', 0);
+    expect(microtime(true) - $began)->toBeLessThan(7)->and(memory_get_peak_usage() - $before)->toBeLessThan(40_000_000);
+    $process->stop(0);
+})->with([
+    'endless' => ["200 OK\r\n", str_repeat("{\"number\":\"T-140\"}\n", 5_000), 2_000, 'What it answered is no price list.'],
+    'says it is long' => ["200 OK\r\nContent-Length: 900000000\r\n", str_repeat(' ', 90_000), 9_000, 'What it answered is no price list.'],
+    'one deep line' => ["200 OK\r\n", str_repeat('[', 90_000), 10, 'What it answered is no price list.'],
+    'sends elsewhere' => ["302 Found\r\nLocation: http://127.0.0.1:1/\r\n", '', 1, 'What it answered is no price list.'],
+    'packed' => ["200 OK\r\nContent-Encoding: gzip\r\n", (string) gzencode(str_repeat('[', 50_000_000)), 1, 'What it answered is no price list.'],
+    'headers without end' => ['200 OK', 'X-More: '.str_repeat('x', 9_000)."\r\n", 100_000, 'It did not answer.'],
+]);
