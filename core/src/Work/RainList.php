@@ -1,0 +1,248 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Work;
+
+use Ustrel\Core\Spec\Side;
+
+/**
+ * What to do while it rains: the jobs that are worth most within the time. What is on one row and side is done by one person,
+ * what belongs to no side with all that is done on the row; what comes off for several jobs of one person counts once.
+ */
+final class RainList
+{
+    /** So many ways of filling everybody's time are kept from one place to the next. */
+    private const MOST_WAYS = 20_000;
+
+    private const QUICK = 60;
+
+    /** Of what is worth the same to so little it does not matter which. */
+    private const SAME = 1e-9;
+
+    /** @var list<list<list<array{int, float, int}>>> by place, what one person can do there; and where two can, what each can on a side */
+    private array $places = [];
+
+    /** @var list<list<float>> by place, what it and all behind it are worth at most with so many minutes of everybody together */
+    private array $atMost;
+
+    private bool $isExact = true;
+
+    /**
+     * @param  list<RainJob>  $jobs
+     */
+    private function __construct(
+        private readonly array $jobs,
+        private readonly int $minutes,
+        private readonly int $people,
+    ) {
+        foreach ($this->byPlace() as $of) {
+            $this->places[] = $this->bundles($of);
+        }
+        $this->atMost = $this->relaxed();
+    }
+
+    /**
+     * @param  list<RainJob>  $jobs  whose parts are at hand, at most 60
+     * @param  int  $minutes  that each person has, 1 to 1440
+     * @param  int  $people  1 to 8
+     *
+     * @throws InvalidPlan
+     */
+    public static function of(array $jobs, int $minutes, int $people): RainPlan
+    {
+        $minutes >= 1 && $minutes <= 1440 && $people >= 1 && $people <= 8 && count($jobs) <= 60 || throw InvalidPlan::rain();
+        count(array_unique(array_map(static fn (RainJob $job): string => $job->key, $jobs))) === count($jobs) || throw InvalidPlan::twice('A job');
+
+        return (new self($jobs, $minutes, $people))->plan();
+    }
+
+    /** @return list<array<int, RainJob>> by row, each job with its index; what is for the planter as a whole by itself */
+    private function byPlace(): array
+    {
+        $places = [];
+        foreach ($this->jobs as $index => $job) {
+            $places[$job->row === 0 ? "planter {$index}" : "row {$job->row}"][$index] = $job;
+        }
+
+        return array_values($places);
+    }
+
+    /**
+     * @param  array<int, RainJob>  $jobs  of one place
+     * @return list<list<array{int, float, int}>> by who does it: one everything, or else one each side
+     */
+    private function bundles(array $jobs): array
+    {
+        $ways = [$jobs];
+        $sides = array_map(static fn (Side $side): array => array_filter($jobs, static fn (RainJob $job): bool => $job->side === $side), [Side::Left, Side::Right]);
+        if ($sides[0] !== [] && $sides[1] !== []) {
+            array_push($ways, ...$sides);
+        }
+
+        return array_map(function (array $of): array {
+            [$bundles, $areAll] = Bundles::of($of, $this->minutes);
+            $this->isExact = $this->isExact && $areAll;
+
+            return $bundles;
+        }, $ways);
+    }
+
+    /** @return list<list<float>> as if all had one long day together */
+    private function relaxed(): array
+    {
+        $all = $this->minutes * $this->people;
+        $behind = array_fill(0, $all + 1, 0.0);
+        $atMost = [$behind];
+        foreach (array_reverse($this->places) as $ways) {
+            $with = self::takes($behind, $ways[0]);
+            if (count($ways) === 3) {
+                $apart = self::takes(self::takes($behind, $ways[1]), $ways[2]);
+                $with = array_map(max(...), $with, $apart);
+            }
+            $atMost[] = $behind = $with;
+        }
+
+        return array_reverse($atMost);
+    }
+
+    /**
+     * @param  list<float>  $behind  by minutes
+     * @param  list<array{int, float, int}>  $bundles
+     * @return list<float>
+     */
+    private static function takes(array $behind, array $bundles): array
+    {
+        $with = $behind;
+        foreach ($behind as $minutes => $worth) {
+            foreach ($bundles as [$takes, $more]) {
+                if ($takes > $minutes) {
+                    break;
+                }
+                $with[$minutes] = max($with[$minutes], $behind[$minutes - $takes] + $more);
+            }
+        }
+
+        return $with;
+    }
+
+    private function plan(): RainPlan
+    {
+        // What a quick look finds is sure: what cannot be worth more is not looked at any further.
+        [$sure] = $this->search(self::QUICK, 0.0);
+        [$best, $isWhole] = $this->search(self::MOST_WAYS, $sure[0]);
+        $best = $best[0] >= $sure[0] ? $best : $sure;
+        $atMost = $this->isExact && $isWhole ? $best[0] : max($best[0], $this->isExact ? $this->atMost[0][$this->minutes * $this->people] : array_sum(array_map(static fn (RainJob $job): float => $job->worth, $this->jobs)));
+        $people = array_map(fn (array $of): array => $this->jobsOf($of[1]), $best[1]);
+
+        return new RainPlan(
+            array_map(static fn (array $jobs): array => array_values(array_map(static fn (RainJob $job): string => $job->key, $jobs)), $people),
+            array_column($best[1], 0), $best[0], $atMost, $atMost <= $best[0] + self::SAME, $this->missed($people, array_column($best[1], 0)),
+        );
+    }
+
+    /**
+     * From place to place, all ways of filling everybody's time that can still be worth as much as what is sure.
+     *
+     * @return array{array{float, list<array{int, int}>}, bool} the worth, and by person the minutes and the jobs as bits; and whether none was left out
+     */
+    private function search(int $most, float $sure): array
+    {
+        $ways = [[0.0, array_fill(0, $this->people, [0, 0])]];
+        $isWhole = true;
+        foreach ($this->places as $at => $of) {
+            $next = $this->with($ways, $of[0]);
+            if (count($of) === 3) {
+                $next += $this->with(array_values($this->with($ways, $of[1])), $of[2], $next);
+            }
+            $ways = [];
+            foreach ($next as $way) {
+                $could = $way[0] + $this->atMost[$at + 1][$this->minutes * $this->people - array_sum(array_column($way[1], 0))];
+                if ($could >= $sure - self::SAME) {
+                    $ways[] = [$could, $way];
+                }
+            }
+            if (count($ways) > $most) {
+                $isWhole = false;
+                usort($ways, static fn (array $one, array $other): int => $other[0] <=> $one[0]);
+                $ways = array_slice($ways, 0, $most);
+            }
+            $ways = array_column($ways, 1);
+        }
+        usort($ways, static fn (array $one, array $other): int => $other[0] <=> $one[0]);
+
+        return [$ways[0] ?? [0.0, array_fill(0, $this->people, [0, 0])], $isWhole];
+    }
+
+    /**
+     * Each way as it is, and with each bundle given to each person who has the time.
+     *
+     * @param  list<array{float, list<array{int, int}>}>  $ways
+     * @param  list<array{int, float, int}>  $bundles
+     * @param  array<string, array{float, list<array{int, int}>}>  $known  others, by what everybody's minutes are
+     * @return array<string, array{float, list<array{int, int}>}> the one worth most, by what everybody's minutes are
+     */
+    private function with(array $ways, array $bundles, array $known = []): array
+    {
+        foreach ($ways as $way) {
+            self::keep($known, $way);
+            foreach ($bundles as [$minutes, $worth, $jobs]) {
+                foreach ($way[1] as $person => [$taken, $own]) {
+                    // Who has as much to do as the one before would be the same again.
+                    if ($taken + $minutes <= $this->minutes && ($person === 0 || $way[1][$person - 1][0] !== $taken)) {
+                        $people = $way[1];
+                        $people[$person] = [$taken + $minutes, $own | $jobs];
+                        self::keep($known, [$way[0] + $worth, $people]);
+                    }
+                }
+            }
+        }
+
+        return $known;
+    }
+
+    /**
+     * @param  array<string, array{float, list<array{int, int}>}>  $ways
+     * @param  array{float, list<array{int, int}>}  $way
+     */
+    private static function keep(array &$ways, array $way): void
+    {
+        sort($way[1]);
+        $key = implode(',', array_column($way[1], 0));
+        if (! isset($ways[$key]) || $ways[$key][0] < $way[0]) {
+            $ways[$key] = $way;
+        }
+    }
+
+    /** @return array<int, RainJob> */
+    private function jobsOf(int $bits): array
+    {
+        return array_filter($this->jobs, static fn (int $index): bool => ($bits >> $index & 1) === 1, ARRAY_FILTER_USE_KEY);
+    }
+
+    /**
+     * @param  list<array<int, RainJob>>  $people
+     * @param  list<int>  $taken
+     * @return array<string, int>
+     */
+    private function missed(array $people, array $taken): array
+    {
+        $done = array_replace(...[[], ...$people]);
+        $missed = [];
+        foreach (array_diff_key($this->jobs, $done) as $job) {
+            if ($job->worth <= 0) {
+                continue;
+            }
+            $more = [];
+            foreach ($people as $person => $of) {
+                $off = array_replace([], ...array_map(static fn (RainJob $other): array => $other->access, array_values($of)));
+                $isHere = array_filter($of, static fn (RainJob $other): bool => $other->row === $job->row && $job->row > 0) !== [];
+                $more[$isHere ? 'here' : $person] = max(1, $taken[$person] + $job->minutes + array_sum(array_diff_key($job->access, $off)) - $this->minutes);
+            }
+            $missed[$job->key] = $more['here'] ?? min($more);
+        }
+        asort($missed);
+
+        return array_slice($missed, 0, 3, true);
+    }
+}
