@@ -135,22 +135,48 @@ final class JobBook
         return $minutes;
     }
 
+    /** Minutes of a job by itself, without what has to come off for it. */
+    public function own(Job $job): float
+    {
+        return $this->entryOf($job)[0];
+    }
+
+    /** @return array<string, float> minutes of each thing that comes off on its row and side, and goes on again, by what and where that is */
+    public function access(Job $job): array
+    {
+        return $this->stepsOf($job, false);
+    }
+
+    /** Whether the planter has to be made safe for it. */
+    public function needsSafety(Job $job): bool
+    {
+        return $this->stepsOf($job, true) !== $this->stepsOf($job, false);
+    }
+
     /** @param  list<Job>  $jobs */
     private function sum(array $jobs, bool $ofPlanter): float
     {
         $minutes = $done = [];
         foreach ($jobs as $job) {
-            [$own, $steps] = $this->entryOf($job);
-            $done[$job->key()] = $own;
-            foreach ($steps as $name) {
-                $step = $this->steps[$name];
-                foreach ($ofPlanter || $step->per !== Span::Planter ? $step->per->places($job->row, $job->side) : [] as $place) {
-                    $minutes["{$name} {$place}"] = $step->minutes;
-                }
-            }
+            $done[$job->key()] = $this->own($job);
+            $minutes += $this->stepsOf($job, $ofPlanter);
         }
 
         return array_sum($done) + array_sum($minutes);
+    }
+
+    /** @return array<string, float> */
+    private function stepsOf(Job $job, bool $ofPlanter): array
+    {
+        $minutes = [];
+        foreach ($this->entryOf($job)[1] as $name) {
+            $step = $this->steps[$name];
+            foreach ($ofPlanter || $step->per !== Span::Planter ? $step->per->places($job->row, $job->side) : [] as $place) {
+                $minutes["{$name} {$place}"] = $step->minutes;
+            }
+        }
+
+        return $minutes;
     }
 
     /** @return array{float, list<string>} */

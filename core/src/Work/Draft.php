@@ -7,10 +7,10 @@ namespace Ustrel\Core\Work;
 /** A schedule while it is made: tasks go to people one behind the other, each as early as it can begin behind those placed before. */
 final class Draft
 {
-    /** @var list<int> by person, when they are free */
+    /** @var array<int, int> by person, when they are free */
     private array $free;
 
-    /** @var list<int> by row side, when it is free */
+    /** @var array<int, int> by row side, when it is free */
     private array $sideFree;
 
     /** @var array<int, int> by task that is placed */

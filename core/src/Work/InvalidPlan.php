@@ -68,6 +68,11 @@ final class InvalidPlan extends CoreException
         return new self("{$item} would be changed more than fifty times in what is left of the season.");
     }
 
+    public static function rule(int $number): self
+    {
+        return new self("Rule {$number} of what comes before what has to be per row or planter, and name slots and checks that there are.");
+    }
+
     public static function missing(string $task, string $other): self
     {
         return new self("{$task} comes after {$other}, which is not in the plan.");

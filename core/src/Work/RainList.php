@@ -23,7 +23,7 @@ final class RainList
     /** @var list<list<list<array{int, float, int}>>> by place, what one person can do there; and where two can, what each can on a side */
     private array $places = [];
 
-    /** @var list<list<float>> by place, what it and all behind it are worth at most with so many minutes of everybody together */
+    /** @var list<array<int, float>> by place, what it and all behind it are worth at most with so many minutes of everybody together */
     private array $atMost;
 
     private bool $isExact = true;
@@ -88,7 +88,7 @@ final class RainList
         }, $ways);
     }
 
-    /** @return list<list<float>> as if all had one long day together */
+    /** @return list<array<int, float>> as if all had one long day together */
     private function relaxed(): array
     {
         $all = $this->minutes * $this->people;
@@ -98,7 +98,7 @@ final class RainList
             $with = self::takes($behind, $ways[0]);
             if (count($ways) === 3) {
                 $apart = self::takes(self::takes($behind, $ways[1]), $ways[2]);
-                $with = array_map(max(...), $with, $apart);
+                $with = array_map(static fn (float $one, float $other): float => max($one, $other), $with, $apart);
             }
             $atMost[] = $behind = $with;
         }
@@ -107,9 +107,9 @@ final class RainList
     }
 
     /**
-     * @param  list<float>  $behind  by minutes
+     * @param  array<int, float>  $behind  by minutes
      * @param  list<array{int, float, int}>  $bundles
-     * @return list<float>
+     * @return array<int, float>
      */
     private static function takes(array $behind, array $bundles): array
     {
@@ -233,13 +233,16 @@ final class RainList
             if ($job->worth <= 0) {
                 continue;
             }
-            $more = [];
+            $more = [PHP_INT_MAX];
+            $here = null;
             foreach ($people as $person => $of) {
                 $off = array_replace([], ...array_map(static fn (RainJob $other): array => $other->access, array_values($of)));
                 $isHere = array_filter($of, static fn (RainJob $other): bool => $other->row === $job->row && $job->row > 0) !== [];
-                $more[$isHere ? 'here' : $person] = max(1, $taken[$person] + $job->minutes + array_sum(array_diff_key($job->access, $off)) - $this->minutes);
+                $over = max(1, $taken[$person] + $job->minutes + array_sum(array_diff_key($job->access, $off)) - $this->minutes);
+                $more[] = $over;
+                $here = $isHere ? $over : $here;
             }
-            $missed[$job->key] = $more['here'] ?? min($more);
+            $missed[$job->key] = $here ?? min($more);
         }
         asort($missed);
 

@@ -10,10 +10,10 @@ final readonly class Reading
     /** @var list<Placed> by task */
     private array $placed;
 
-    /** @var list<int|null> by task, the one that the same person does before */
+    /** @var array<int, int|null> by task, the one that the same person does before */
     private array $personBefore;
 
-    /** @var list<list<int>> by task, those on its row sides right before */
+    /** @var array<int, list<int>> by task, those on its row sides right before */
     private array $rowBefore;
 
     private function __construct(private Tasks $tasks, Draft $draft)

@@ -45,7 +45,7 @@ final readonly class Spares
                 $with[$count] += $of * (1 - $chance);
                 $with[$count + 1] += $of * $chance;
             }
-            $odds = $with;
+            $odds = array_values($with);
         }
         $odds = self::plusPoisson($odds, $breakages);
         [$carry, $least] = [0, INF];

@@ -7,6 +7,9 @@ namespace Ustrel\Core\Work;
 /** The tasks of a plan and the people who do them, by index: looked up over and over while orders are tried. */
 final readonly class Tasks
 {
+    /** @var non-empty-list<WorkHours> */
+    public array $people;
+
     /** @var list<list<int>> of each, the tasks that come before it */
     public array $before;
 
@@ -32,9 +35,9 @@ final readonly class Tasks
      */
     public function __construct(
         public array $tasks,
-        public array $people,
+        array $people,
     ) {
-        $people !== [] || throw InvalidPlan::nobody();
+        $this->people = $people !== [] ? $people : throw InvalidPlan::nobody();
         $index = $sides = $holds = $before = [];
         foreach ($tasks as $at => $task) {
             isset($index[$task->key]) && throw InvalidPlan::twice($task->key);
@@ -82,6 +85,6 @@ final readonly class Tasks
         }
 
         return count($sorted) === count($this->tasks) ? $sorted
-            : throw InvalidPlan::circle(array_values(array_map(fn (int $at): string => $this->tasks[$at]->key, array_keys(array_filter($waits, static fn (int $count): bool => $count > 0)))));
+            : throw InvalidPlan::circle(array_map(fn (int $at): string => $this->tasks[$at]->key, array_keys(array_filter($waits, static fn (int $count): bool => $count > 0))));
     }
 }

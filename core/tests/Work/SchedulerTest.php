@@ -16,7 +16,7 @@ use Ustrel\Core\Work\Scheduler;
 use Ustrel\Core\Work\Task;
 use Ustrel\Core\Work\WorkHours;
 
-/** Monday 7 December 2026. @param array<int, float> $hours */
+/** Monday 7 December 2026. @param  array<int, float>  $hours */
 function working(array $hours): WorkHours
 {
     return WorkHours::of(Day::of('2026-12-07'), $hours);
@@ -199,7 +199,7 @@ it('finds the best there is for small plans', function (): void {
     }
 });
 
-/** @param list<array{hours: int, from: int, after: list<int>, holds: list<string>, due: int|null}> $tasks */
+/** @param  list<array{hours: int, from: int, after: list<int>, holds: list<string>, due: int|null}>  $tasks */
 function isPossible(Schedule $schedule, array $tasks): void
 {
     foreach ($tasks as $at => $task) {

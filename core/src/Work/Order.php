@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Work;
+
+use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\Span;
+use Ustrel\Core\Spec\CheckKey;
+
+/** What has to be done before what, on the same row or on the whole planter: blades before their contact, tyres before the level. */
+final class Order
+{
+    /** @param  list<array{Span, list<string>, list<string>}>  $rules  per row or planter: what comes first, and what then */
+    private function __construct(private array $rules)
+    {
+    }
+
+    public static function typical(): self
+    {
+        /** @var self|null $typical */
+        static $typical = null;
+
+        return $typical ??= self::read((array) json_decode((string) file_get_contents(__DIR__.'/../../jobs/order.json'), true, flags: JSON_THROW_ON_ERROR));
+    }
+
+    /**
+     * @param  array<mixed>  $rules  shape: core/jobs/order.json
+     *
+     * @throws InvalidPlan
+     */
+    public static function read(array $rules): self
+    {
+        $read = [];
+        foreach (array_values($rules) as $at => $rule) {
+            $span = is_array($rule) && is_string($rule['per'] ?? null) ? Span::tryFrom($rule['per']) : null;
+            if (! is_array($rule) || ! in_array($span, [Span::Row, Span::Planter], true)) {
+                throw InvalidPlan::rule($at + 1);
+            }
+            $read[] = [$span, self::whats($rule['first'] ?? null, $at + 1), self::whats($rule['then'] ?? null, $at + 1)];
+        }
+
+        return new self($read);
+    }
+
+    /** @return list<string> */
+    private static function whats(mixed $list, int $rule): array
+    {
+        $whats = [];
+        foreach (is_array($list) && array_is_list($list) ? $list : throw InvalidPlan::rule($rule) as $what) {
+            $isKnown = is_string($what) && (Slot::tryFrom($what) !== null || CheckKey::tryFrom($what) !== null);
+            $whats[] = $isKnown ? $what : throw InvalidPlan::rule($rule);
+        }
+
+        return $whats;
+    }
+
+    public function isBefore(Job $first, Job $then): bool
+    {
+        foreach ($this->rules as [$span, $before, $after]) {
+            if (($span === Span::Planter || $first->row === $then->row) && in_array($first->what->value, $before, true) && in_array($then->what->value, $after, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

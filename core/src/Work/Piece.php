@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Work;
+
+use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Spec\Side;
+
+/** What is done on one row in one go, because the same things come off for it. */
+final readonly class Piece
+{
+    /**
+     * @param  int  $row  0 for the planter as a whole
+     * @param  list<Job>  $jobs  none for what makes the planter safe
+     * @param  list<string>  $todos  that are done by it, by key
+     * @param  int  $minutes  1 or more
+     * @param  int  $saved  minutes that it would take longer if each job were done by itself
+     * @param  int  $from  when all its parts are there, as an instant of the plan
+     * @param  list<string>  $after  pieces that come before it, by key
+     * @param  bool  $blocks  planting cannot begin before it is done
+     */
+    public function __construct(
+        public string $key,
+        public int $row,
+        public array $jobs,
+        public array $todos,
+        public int $minutes,
+        public int $saved,
+        public int $from,
+        public array $after,
+        public bool $blocks,
+    ) {
+    }
+
+    /**
+     * As a task of a plan, in which other planters may have pieces of the same key.
+     *
+     * @param  int  $now  it begins no earlier, as an instant of the plan
+     * @param  int|null  $planting  when planting is to start
+     */
+    public function task(string $planter, int $now, ?int $planting): Task
+    {
+        $sides = [];
+        foreach ($this->jobs as $job) {
+            foreach ($this->row === 0 ? [] : ($job->side === Side::Centre ? [Side::Left, Side::Right] : [$job->side]) as $side) {
+                $sides["{$planter} {$this->row} {$side->value}"] = true;
+            }
+        }
+
+        return new Task("{$planter} {$this->key}", $this->minutes, max($now, $this->from), array_map(static fn (string $key): string => "{$planter} {$key}", $this->after), array_keys($sides), $this->blocks ? $planting : null);
+    }
+}

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Work;
+
+use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\JobBook;
+
+/**
+ * Makes of what was decided the pieces that a plan is made of: on each row, what needs the same things off is one piece, and
+ * what shares nothing is another. What makes the planter safe comes first, once.
+ */
+final readonly class WorkList
+{
+    /** The piece that makes the planter safe. */
+    public const SAFE = 'safe';
+
+    /**
+     * @param  list<ToDo>  $todos
+     * @return list<Piece>
+     *
+     * @throws InvalidPlan where what has to come before what goes round in a circle
+     */
+    public static function pieces(array $todos, JobBook $book, Order $order): array
+    {
+        /** @var array<string, array{Job, list<ToDo>}> $jobs a job that two need is done once */
+        $jobs = [];
+        foreach ($todos as $todo) {
+            foreach ($todo->jobs as $job) {
+                $jobs[$job->key()] = [$job, [...$jobs[$job->key()][1] ?? [], $todo]];
+            }
+        }
+        $groups = self::groups($jobs, $book);
+        $groupOf = [];
+        foreach ($groups as $key => $of) {
+            foreach ($of as $job) {
+                $groupOf[$job] = $key;
+            }
+        }
+        $after = self::after($jobs, $groupOf, $order);
+        $pieces = [];
+        $isSafe = false;
+        foreach ($groups as $key => $of) {
+            $own = array_map(static fn (string $job): Job => $jobs[$job][0], $of);
+            $needed = array_merge(...array_map(static fn (string $job): array => $jobs[$job][1], $of));
+            $minutes = $book->minutesOnRows($own);
+            $needsSafety = array_filter($own, $book->needsSafety(...)) !== [];
+            $isSafe = $isSafe || $needsSafety;
+            $pieces[] = new Piece(
+                $key, $own[0]->row, $own, array_values(array_unique(array_map(static fn (ToDo $todo): string => $todo->key, $needed))),
+                max(1, (int) round($minutes)),
+                (int) round(array_sum(array_map(static fn (Job $job): float => $book->minutesOnRows([$job]), $own)) - $minutes),
+                max([0, ...array_map(static fn (ToDo $todo): int => $todo->from, $needed)]),
+                [...$needsSafety && $book->minutesOnPlanter() > 0 ? [self::SAFE] : [], ...array_keys($after[$key] ?? [])],
+                array_filter($needed, static fn (ToDo $todo): bool => $todo->blocks) !== [],
+            );
+        }
+        if ($isSafe && $book->minutesOnPlanter() > 0) {
+            array_unshift($pieces, new Piece(self::SAFE, 0, [], [], max(1, (int) round($book->minutesOnPlanter())), 0, 0, [], false));
+        }
+
+        return $pieces;
+    }
+
+    /**
+     * Jobs of one row that need the same thing off belong together, and so does what one decision asks for on it.
+     *
+     * @param  array<string, array{Job, list<ToDo>}>  $jobs
+     * @return array<string, non-empty-list<string>> keys of jobs, by that of the first
+     */
+    private static function groups(array $jobs, JobBook $book): array
+    {
+        $group = array_combine(array_keys($jobs), array_keys($jobs));
+        $first = [];
+        foreach ($jobs as $key => [$job, $todos]) {
+            $shares = $job->row === 0 ? [] : array_keys($book->access($job));
+            array_push($shares, ...array_map(static fn (ToDo $todo): string => "{$job->row} {$todo->key}", $todos));
+            foreach ($shares as $share) {
+                $first[$share] ??= $key;
+                [$one, $other] = [$group[$first[$share]], $group[$key]];
+                foreach ($one === $other ? [] : $group as $of => $in) {
+                    $group[$of] = $in === $other ? $one : $in;
+                }
+            }
+        }
+        $groups = [];
+        foreach ($group as $job => $in) {
+            $groups[$in][] = $job;
+        }
+
+        return $groups;
+    }
+
+    /**
+     * @param  array<string, array{Job, list<ToDo>}>  $jobs
+     * @param  array<string, string>  $groupOf
+     * @return array<string, array<string, true>> groups that come before it, by group
+     */
+    private static function after(array $jobs, array $groupOf, Order $order): array
+    {
+        $after = [];
+        foreach ($jobs as $first => [$before]) {
+            foreach ($jobs as $then => [$behind]) {
+                if ($groupOf[$first] !== $groupOf[$then] && $order->isBefore($before, $behind)) {
+                    $after[$groupOf[$then]][$groupOf[$first]] = true;
+                }
+            }
+        }
+
+        return $after;
+    }
+}
