@@ -42,6 +42,7 @@ use App\Walk\Http\WalkController;
 use App\Walk\Http\WalkExportController;
 use App\Wear\Http\AcresController;
 use App\Wear\Http\WearController;
+use App\Work\Http\WorkController;
 use App\Yard\Http\PlanterController;
 use App\Yard\Http\WorkshopController;
 use App\Yard\Http\YardController;
@@ -151,6 +152,9 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::post('season/fields', [SeasonController::class, 'readFields'])->can('set');
         Route::get('season/countdown.ics', [SeasonController::class, 'countdown'])->can('record')->middleware(NotesExport::class);
         Route::get('decide', [DecideController::class, 'show'])->can('record');
+        Route::get('work', [WorkController::class, 'show'])->can('record');
+        Route::get('work/rain', [WorkController::class, 'rain'])->can('record');
+        Route::get('work/season', [WorkController::class, 'season'])->can('record');
         Route::get('policies', [PolicyController::class, 'show'])->can('record');
         Route::post('policy', [PolicyController::class, 'store'])->can('set');
         Route::get('imports', [ImportController::class, 'index'])->can('set');

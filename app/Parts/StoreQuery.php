@@ -13,6 +13,7 @@ use App\Models\Workshop;
 use App\Plan\PartsNeeded;
 use App\Record\Moments;
 use Illuminate\Database\Query\Builder as Query;
+use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\LedgerEventKind;
 use Ustrel\Core\Parts\Offer;
@@ -20,6 +21,7 @@ use Ustrel\Core\Parts\OrderState;
 use Ustrel\Core\Parts\Stock;
 use Ustrel\Core\Parts\StockMove;
 use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Supply;
 
 /** Reads the shelf of a workshop against what its decisions need. A part that is fitted comes from the shelf by itself. */
 final readonly class StoreQuery
@@ -56,6 +58,29 @@ final readonly class StoreQuery
         }
 
         return $coming;
+    }
+
+    /** @return array<int, Supply> what there is to come of each part type, by its id */
+    public function supplies(Workshop $workshop): array
+    {
+        $ordered = [];
+        foreach (Order::query()->where('workshop_id', $workshop->id)->where('state', OrderState::Ordered)->orderBy('id')->get() as $order) {
+            foreach ($order->lines as $line) {
+                $ordered[$line['part_type_id']][] = [$order, max(0, $line['quantity'] - $line['received'])];
+            }
+        }
+        $supplies = [];
+        foreach ($this->of($workshop) as $of) {
+            $lead = $of->leadDays();
+            $arrives = static fn (Order $order): ?Day => $order->expected_on ?? ($lead === null ? null : $order->ordered_on?->plusDays($lead));
+            $supplies[$of->type->id] = new Supply(
+                max(0, (int) $of->stock->onHand),
+                array_map(static fn (array $line): array => [$arrives($line[0]), $line[1]], $ordered[$of->type->id] ?? []),
+                $lead === null ? null : $workshop->today()->plusDays($lead),
+            );
+        }
+
+        return $supplies;
     }
 
     /** @return array<int, list<Offer>> by part type */

@@ -7,10 +7,12 @@ namespace App\Plan;
 use App\Models\Decision;
 use App\Models\Planter;
 use App\Models\Walk;
+use Ustrel\Core\Plan\Action;
 use Ustrel\Core\Plan\Circumstances;
 use Ustrel\Core\Plan\Cost;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Plan\Proposals;
+use Ustrel\Core\Spec\Judging\Verdict;
 
 /** What there is to decide on a planter, and what was decided. */
 final readonly class Decisions
@@ -65,6 +67,22 @@ final readonly class Decisions
         return $found->isOpen() || $found->decision === null || $found->decision->action === $found->proposal->action
             ? $found->proposal
             : Proposals::instead($found->place, $found->decision->action, $found->decision->verdict, $this->now);
+    }
+
+    /** @return list<Proposal> what was decided to be done, as it was decided, and is not overtaken */
+    public function work(): array
+    {
+        $work = array_filter($this->found, static fn (Found $found): bool => ! $found->isOpen() && $found->decision?->action->isWork() === true);
+
+        return array_values(array_map($this->asDecided(...), $work));
+    }
+
+    /** @return list<Proposal> what was carried over, as if it were changed after all */
+    public function carriedAsChanged(): array
+    {
+        $carried = array_filter($this->found, static fn (Found $found): bool => ! $found->isOpen() && $found->decision?->action === Action::CarryOver);
+
+        return array_values(array_map(fn (Found $found): Proposal => Proposals::instead($found->place, Action::Change, $found->reading->verdict ?? Verdict::Sound, $this->now), $carried));
     }
 
     /** @return list<Decision> those that are not overtaken */

@@ -17,6 +17,14 @@ final readonly class SlotPlace
     ) {
     }
 
+    /** @param  string  $key  as key() gives it */
+    public static function fromKey(string $key): self
+    {
+        [$row, $slot, $side] = explode(':', $key);
+
+        return new self((int) $row, Slot::from($slot), Side::from($side));
+    }
+
     /** The place in one word, as `6:opener_blade:left`. */
     public function key(): string
     {

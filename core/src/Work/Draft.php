@@ -110,16 +110,12 @@ final class Draft
     /** Gives it to whoever is done with it first. */
     public function placeBest(int $task): void
     {
-        $best = null;
+        $best = [0, ...$this->earliest($task, 0)];
         foreach (array_keys($this->tasks->people) as $person) {
             [$start, $finish] = $this->earliest($task, $person);
-            if ($best === null || $finish < $best[2]) {
-                $best = [$person, $start, $finish];
-            }
+            $best = $finish < $best[2] ? [$person, $start, $finish] : $best;
         }
-        if ($best !== null) {
-            $this->place($task, ...$best);
-        }
+        $this->place($task, ...$best);
     }
 
     private function keep(int $task, int $person, int $start, int $finish): void

@@ -1342,6 +1342,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Who does what when of all that was decided and is not done */
+        get: operations["workPlan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/work/rain": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What to do in the hours that it rains */
+        get: operations["rainList"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/work/season": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Which spares to carry into the season, and at which acres to stop */
+        get: operations["workInSeason"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters": {
         parameters: {
             query?: never;
@@ -3124,6 +3175,153 @@ export interface components {
                 high_mm: number;
             }[];
             thin: boolean;
+        };
+        WorkJob: {
+            /** @enum {string} */
+            action: "change" | "adjust" | "clean" | "carry_over" | "send_out" | "look_again";
+            /** @description A slot where a part is changed, a check else */
+            what: string;
+            side: components["schemas"]["Side"];
+        };
+        WorkPart: {
+            slot: components["schemas"]["Slot"];
+            side: components["schemas"]["Side"];
+            /** @description Null where nobody has said what goes in */
+            part_type_id: number | null;
+            name: string | null;
+            here: boolean;
+            ordered: boolean;
+            /**
+             * Format: date
+             * @description When it comes, or would come if it were ordered today; null where it is here or nobody knows
+             */
+            on: string | null;
+        };
+        WorkPiece: {
+            key: string;
+            planter: number;
+            /** @description 0 for the planter as a whole */
+            row: number;
+            /** @description None where it makes the planter safe */
+            jobs: components["schemas"]["WorkJob"][];
+            parts: components["schemas"]["WorkPart"][];
+            minutes: number;
+            /** @description Planting waits for it */
+            blocks: boolean;
+        };
+        PlannedPiece: components["schemas"]["WorkPiece"] & {
+            /** @description Index of people */
+            person: number;
+            /**
+             * @description As the shop’s clock has it
+             * @example 2026-12-01T08:00
+             */
+            starts: string;
+            /** @example 2026-12-01T09:10 */
+            ends: string;
+            /** @description Minutes of work by which it may begin later */
+            slack: number;
+        };
+        WorkPlan: {
+            /** @description Names; an empty one is somebody more */
+            people: string[];
+            /**
+             * Format: date
+             * @description The first day of planting of all that are planned
+             */
+            planting: string | null;
+            /** @description In the order in which they begin */
+            pieces: components["schemas"]["PlannedPiece"][];
+            /** @description Whose parts nobody knows a day for, or all where nobody has hours */
+            undated: components["schemas"]["WorkPiece"][];
+            ends: string | null;
+            /** @description Minutes by which the latest of what planting waits for is late; negative where it is early */
+            late: number | null;
+            /** @description There is no better plan */
+            best: boolean;
+            /** @description A better plan is less late by so many minutes at most */
+            late_over: number;
+            /** @description A better plan ends earlier by so many minutes at most */
+            end_over: number;
+            /** @description What settles the end, from the first on */
+            chain: {
+                key: string;
+                /** @enum {string} */
+                cause: "after" | "person" | "row" | "arrival" | "held" | "begin";
+            }[];
+            /** @description Of all pieces */
+            minutes: number;
+            /** @description Minutes that each job by itself would take longer */
+            saved: number;
+        };
+        RainDay: {
+            people: components["schemas"]["RainJob"][][];
+            /** @description That each needs for it */
+            minutes: number[];
+            /** @description Of risk removed, in the currency of the workshop */
+            worth: number;
+            /** @description No other choice removes more */
+            best: boolean;
+            at_most: number;
+            /** @description What only just has no room */
+            missed: {
+                job: components["schemas"]["RainJob"];
+                /** @description More that it would need */
+                minutes: number;
+            }[];
+            /** @description Minutes that go into making the planter safe */
+            safe: number;
+            /** @description Things to do whose parts are not here */
+            waiting: number;
+            /** @description Things to do whose risk nobody can tell */
+            unknown: number;
+            /** @description Nobody has said what a stop costs */
+            no_stop_cost: boolean;
+        };
+        RainJob: {
+            row: number;
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            /** @enum {string} */
+            action: "change" | "adjust" | "clean" | "carry_over" | "send_out" | "look_again";
+            chance: number | null;
+            /** @description By itself */
+            minutes: number;
+        };
+        WorkInSeason: {
+            spares: {
+                part_type_id: number;
+                name: string;
+                carry: number;
+                /** @description That fail, on average */
+                expected: number;
+                /** @description The chance that they are enough */
+                enough: number;
+                /** @description With one fewer; null where none is carried */
+                enough_fewer: number | null;
+                /** @description With one more */
+                enough_more: number;
+            }[];
+            /** @description Part types whose price nobody knows */
+            unpriced: number;
+            stops: {
+                /** @description Of the season */
+                acres: number;
+                items: {
+                    slot: components["schemas"]["Slot"];
+                    parts: number;
+                }[];
+            }[];
+            /** @description Of stops, work and life thrown away */
+            stop_cost: number | null;
+            /** @description No plan costs less */
+            stops_at_least: number | null;
+            best: boolean;
+            /** @description Of the season; null where nobody has said */
+            acres: number | null;
+            /** @description Of them planted */
+            done: number;
+            no_stop_cost: boolean;
         };
         /** @description What the planter carries; what is not fitted is not asked */
         Equipment: {
@@ -6018,6 +6216,93 @@ export interface operations {
             };
             404: components["responses"]["NotFound"];
             422: components["responses"]["Refused"];
+        };
+    };
+    workPlan: {
+        parameters: {
+            query?: {
+                /** @description 1: all planters of the workshop, with the same people */
+                together?: "0" | "1";
+                /** @description As if there were so many more, 0 to 8 */
+                more_people?: string;
+                /** @description As if planting started so many days earlier, 0 to 99 */
+                sooner?: string;
+                /** @description As if this part type came later */
+                late_part?: string;
+                /** @description By so many days, 0 to 99 */
+                late_by?: string;
+            };
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkPlan"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    rainList: {
+        parameters: {
+            query: {
+                /** @description That it rains, 15 to 720 */
+                minutes: string;
+                /** @description 1 to 8 */
+                people: string;
+            };
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What removes most risk */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RainDay"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    workInSeason: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description By the forecasts */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkInSeason"];
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     makePlanter: {

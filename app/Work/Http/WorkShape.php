@@ -1,0 +1,229 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Work\Http;
+
+use App\Models\PartType;
+use App\Work\InSeason;
+use App\Work\PlannedWork;
+use App\Work\RainDay;
+use App\Work\WorkPlan;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Parts\Arrival;
+use Ustrel\Core\Parts\SlotPlace;
+use Ustrel\Core\Plan\Action;
+use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\Proposal;
+use Ustrel\Core\Work\Cause;
+use Ustrel\Core\Work\Link;
+use Ustrel\Core\Work\Placed;
+use Ustrel\Core\Work\ServiceStop;
+use Ustrel\Core\Work\Spares;
+
+#[OA\Schema(schema: 'WorkJob', required: ['action', 'what', 'side'], properties: [
+    new OA\Property(property: 'action', type: 'string', enum: Action::class),
+    new OA\Property(property: 'what', description: 'A slot where a part is changed, a check else', type: 'string'),
+    new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+])]
+#[OA\Schema(schema: 'WorkPart', required: ['slot', 'side', 'part_type_id', 'name', 'here', 'ordered', 'on'], properties: [
+    new OA\Property(property: 'slot', ref: '#/components/schemas/Slot'),
+    new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+    new OA\Property(property: 'part_type_id', description: 'Null where nobody has said what goes in', type: 'integer', nullable: true),
+    new OA\Property(property: 'name', type: 'string', nullable: true),
+    new OA\Property(property: 'here', type: 'boolean'),
+    new OA\Property(property: 'ordered', type: 'boolean'),
+    new OA\Property(property: 'on', description: 'When it comes, or would come if it were ordered today; null where it is here or nobody knows', type: 'string', format: 'date', nullable: true),
+])]
+#[OA\Schema(schema: 'WorkPiece', required: ['key', 'planter', 'row', 'jobs', 'parts', 'minutes', 'blocks'], properties: [
+    new OA\Property(property: 'key', type: 'string'),
+    new OA\Property(property: 'planter', type: 'integer'),
+    new OA\Property(property: 'row', description: '0 for the planter as a whole', type: 'integer'),
+    new OA\Property(property: 'jobs', description: 'None where it makes the planter safe', type: 'array', items: new OA\Items(ref: '#/components/schemas/WorkJob')),
+    new OA\Property(property: 'parts', type: 'array', items: new OA\Items(ref: '#/components/schemas/WorkPart')),
+    new OA\Property(property: 'minutes', type: 'integer'),
+    new OA\Property(property: 'blocks', description: 'Planting waits for it', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'PlannedPiece', allOf: [new OA\Schema(ref: '#/components/schemas/WorkPiece'), new OA\Schema(required: ['person', 'starts', 'ends', 'slack'], properties: [
+    new OA\Property(property: 'person', description: 'Index of people', type: 'integer'),
+    new OA\Property(property: 'starts', description: 'As the shop’s clock has it', type: 'string', example: '2026-12-01T08:00'),
+    new OA\Property(property: 'ends', type: 'string', example: '2026-12-01T09:10'),
+    new OA\Property(property: 'slack', description: 'Minutes of work by which it may begin later', type: 'integer'),
+])])]
+#[OA\Schema(schema: 'WorkPlan', required: ['people', 'planting', 'pieces', 'undated', 'ends', 'late', 'best', 'late_over', 'end_over', 'chain', 'minutes', 'saved'], properties: [
+    new OA\Property(property: 'people', description: 'Names; an empty one is somebody more', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'planting', description: 'The first day of planting of all that are planned', type: 'string', format: 'date', nullable: true),
+    new OA\Property(property: 'pieces', description: 'In the order in which they begin', type: 'array', items: new OA\Items(ref: '#/components/schemas/PlannedPiece')),
+    new OA\Property(property: 'undated', description: 'Whose parts nobody knows a day for, or all where nobody has hours', type: 'array', items: new OA\Items(ref: '#/components/schemas/WorkPiece')),
+    new OA\Property(property: 'ends', type: 'string', nullable: true),
+    new OA\Property(property: 'late', description: 'Minutes by which the latest of what planting waits for is late; negative where it is early', type: 'integer', nullable: true),
+    new OA\Property(property: 'best', description: 'There is no better plan', type: 'boolean'),
+    new OA\Property(property: 'late_over', description: 'A better plan is less late by so many minutes at most', type: 'integer'),
+    new OA\Property(property: 'end_over', description: 'A better plan ends earlier by so many minutes at most', type: 'integer'),
+    new OA\Property(property: 'chain', description: 'What settles the end, from the first on', type: 'array', items: new OA\Items(required: ['key', 'cause'], properties: [
+        new OA\Property(property: 'key', type: 'string'),
+        new OA\Property(property: 'cause', type: 'string', enum: Cause::class),
+    ], type: 'object')),
+    new OA\Property(property: 'minutes', description: 'Of all pieces', type: 'integer'),
+    new OA\Property(property: 'saved', description: 'Minutes that each job by itself would take longer', type: 'integer'),
+])]
+#[OA\Schema(schema: 'RainDay', required: ['people', 'minutes', 'worth', 'best', 'at_most', 'missed', 'safe', 'waiting', 'unknown', 'no_stop_cost'], properties: [
+    new OA\Property(property: 'people', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(ref: '#/components/schemas/RainJob'))),
+    new OA\Property(property: 'minutes', description: 'That each needs for it', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'worth', description: 'Of risk removed, in the currency of the workshop', type: 'number'),
+    new OA\Property(property: 'best', description: 'No other choice removes more', type: 'boolean'),
+    new OA\Property(property: 'at_most', type: 'number'),
+    new OA\Property(property: 'missed', description: 'What only just has no room', type: 'array', items: new OA\Items(required: ['job', 'minutes'], properties: [
+        new OA\Property(property: 'job', ref: '#/components/schemas/RainJob'),
+        new OA\Property(property: 'minutes', description: 'More that it would need', type: 'integer'),
+    ], type: 'object')),
+    new OA\Property(property: 'safe', description: 'Minutes that go into making the planter safe', type: 'integer'),
+    new OA\Property(property: 'waiting', description: 'Things to do whose parts are not here', type: 'integer'),
+    new OA\Property(property: 'unknown', description: 'Things to do whose risk nobody can tell', type: 'integer'),
+    new OA\Property(property: 'no_stop_cost', description: 'Nobody has said what a stop costs', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'RainJob', required: ['row', 'check', 'side', 'action', 'chance', 'minutes'], properties: [
+    new OA\Property(property: 'row', type: 'integer'),
+    new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
+    new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+    new OA\Property(property: 'action', type: 'string', enum: Action::class),
+    new OA\Property(property: 'chance', type: 'number', nullable: true),
+    new OA\Property(property: 'minutes', description: 'By itself', type: 'number'),
+])]
+#[OA\Schema(schema: 'WorkInSeason', required: ['spares', 'unpriced', 'stops', 'stop_cost', 'stops_at_least', 'best', 'acres', 'done', 'no_stop_cost'], properties: [
+    new OA\Property(property: 'spares', type: 'array', items: new OA\Items(required: ['part_type_id', 'name', 'carry', 'expected', 'enough', 'enough_fewer', 'enough_more'], properties: [
+        new OA\Property(property: 'part_type_id', type: 'integer'),
+        new OA\Property(property: 'name', type: 'string'),
+        new OA\Property(property: 'carry', type: 'integer'),
+        new OA\Property(property: 'expected', description: 'That fail, on average', type: 'number'),
+        new OA\Property(property: 'enough', description: 'The chance that they are enough', type: 'number'),
+        new OA\Property(property: 'enough_fewer', description: 'With one fewer; null where none is carried', type: 'number', nullable: true),
+        new OA\Property(property: 'enough_more', description: 'With one more', type: 'number'),
+    ], type: 'object')),
+    new OA\Property(property: 'unpriced', description: 'Part types whose price nobody knows', type: 'integer'),
+    new OA\Property(property: 'stops', type: 'array', items: new OA\Items(required: ['acres', 'items'], properties: [
+        new OA\Property(property: 'acres', description: 'Of the season', type: 'number'),
+        new OA\Property(property: 'items', type: 'array', items: new OA\Items(required: ['slot', 'parts'], properties: [
+            new OA\Property(property: 'slot', ref: '#/components/schemas/Slot'),
+            new OA\Property(property: 'parts', type: 'integer'),
+        ], type: 'object')),
+    ], type: 'object')),
+    new OA\Property(property: 'stop_cost', description: 'Of stops, work and life thrown away', type: 'number', nullable: true),
+    new OA\Property(property: 'stops_at_least', description: 'No plan costs less', type: 'number', nullable: true),
+    new OA\Property(property: 'best', type: 'boolean'),
+    new OA\Property(property: 'acres', description: 'Of the season; null where nobody has said', type: 'number', nullable: true),
+    new OA\Property(property: 'done', description: 'Of them planted', type: 'number'),
+    new OA\Property(property: 'no_stop_cost', type: 'boolean'),
+])]
+final class WorkShape
+{
+    /** @return array<string, mixed> */
+    public static function plan(WorkPlan $plan): array
+    {
+        $schedule = $plan->schedule;
+        $left = $schedule === null ? [...array_values($plan->pieces), ...$plan->undated] : $plan->undated;
+        $at = static fn (int $instant): string => self::clock($plan->first, $instant);
+
+        return [
+            'people' => $plan->people,
+            'planting' => $plan->planting?->iso,
+            'pieces' => array_values(array_map(static fn (Placed $placed): array => self::piece($plan->pieces[$placed->task]) + [
+                'person' => $placed->person, 'starts' => $at($placed->start), 'ends' => $at($placed->finish), 'slack' => $schedule->slack[$placed->task] ?? 0,
+            ], $schedule->placed ?? [])),
+            'undated' => array_map(self::piece(...), $left),
+            'ends' => $schedule === null || $schedule->placed === [] ? null : $at($schedule->end),
+            'late' => $schedule?->late,
+            'best' => $schedule->isBest ?? true,
+            'late_over' => $schedule->lateOver ?? 0,
+            'end_over' => $schedule->endOver ?? 0,
+            'chain' => array_map(static fn (Link $link): array => ['key' => $link->task, 'cause' => $link->cause->value], $schedule->chain ?? []),
+            'minutes' => array_sum(array_map(static fn (PlannedWork $of): int => $of->piece->minutes, [...array_values($plan->pieces), ...$plan->undated])),
+            'saved' => array_sum(array_map(static fn (PlannedWork $of): int => $of->piece->saved, [...array_values($plan->pieces), ...$plan->undated])),
+        ];
+    }
+
+    private static function clock(Day $first, int $instant): string
+    {
+        return sprintf('%sT%02d:%02d', $first->plusDays(intdiv($instant, 1440))->iso, intdiv($instant % 1440, 60), $instant % 60);
+    }
+
+    /** @return array<string, mixed> */
+    private static function piece(PlannedWork $of): array
+    {
+        return [
+            'key' => $of->key(),
+            'planter' => $of->planter->id,
+            'row' => $of->piece->row,
+            'jobs' => array_map(static fn (Job $job): array => ['action' => $job->action->value, 'what' => $job->what->value, 'side' => $job->side->value], $of->piece->jobs),
+            'parts' => array_map(static fn (array $part): array => self::part(...$part), $of->parts),
+            'minutes' => $of->piece->minutes,
+            'blocks' => $of->piece->blocks,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function part(SlotPlace $place, ?PartType $type, Arrival $arrival): array
+    {
+        return [
+            'slot' => $place->slot->value, 'side' => $place->side->value, 'part_type_id' => $type?->id, 'name' => $type?->name,
+            'here' => $arrival->isHere, 'ordered' => $arrival->isOrdered, 'on' => $arrival->on?->iso,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function rain(RainDay $day): array
+    {
+        $job = static fn (string $key): array => self::rainJob($day->proposals[$key]);
+
+        return [
+            'people' => array_map(static fn (array $keys): array => array_map($job, $keys), $day->plan->people ?? []),
+            'minutes' => $day->plan->minutes ?? [],
+            'worth' => round($day->plan->worth ?? 0.0, 2),
+            'best' => $day->plan->isBest ?? true,
+            'at_most' => round($day->plan->atMost ?? 0.0, 2),
+            'missed' => array_map(static fn (string $key, int $minutes): array => ['job' => $job($key), 'minutes' => $minutes], array_keys($day->plan->missed ?? []), $day->plan->missed ?? []),
+            'safe' => $day->safe,
+            'waiting' => $day->waiting,
+            'unknown' => $day->unknown,
+            'no_stop_cost' => ! $day->hasStopCost,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function rainJob(Proposal $of): array
+    {
+        return [
+            'row' => $of->place->row, 'check' => $of->place->check->value, 'side' => $of->place->side->value, 'action' => $of->action->value,
+            'chance' => $of->risk->chance === null ? null : round($of->risk->chance, 3), 'minutes' => $of->minutes,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function season(InSeason $of): array
+    {
+        return [
+            'spares' => array_map(static fn (array $spare): array => self::spare(...$spare), $of->spares),
+            'unpriced' => $of->unpriced,
+            'stops' => array_map(static fn (ServiceStop $stop): array => [
+                'acres' => round($of->done + $stop->acres),
+                'items' => array_map(static fn (string $item): array => ['slot' => explode(' ', $item)[0], 'parts' => $of->counts[$item]], $stop->items),
+            ], $of->stops->stops ?? []),
+            'stop_cost' => $of->stops === null ? null : round($of->stops->cost, 2),
+            'stops_at_least' => $of->stops === null ? null : round($of->stops->atLeast, 2),
+            'best' => $of->stops->isBest ?? true,
+            'acres' => $of->acres === null ? null : round($of->acres + $of->done, 1),
+            'done' => round($of->done, 1),
+            'no_stop_cost' => ! $of->hasStopCost,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function spare(PartType $type, Spares $spares): array
+    {
+        return [
+            'part_type_id' => $type->id, 'name' => $type->name, 'carry' => $spares->carry, 'expected' => round($spares->expected(), 2), 'enough' => round($spares->enough($spares->carry), 3),
+            'enough_fewer' => $spares->carry === 0 ? null : round($spares->enough($spares->carry - 1), 3), 'enough_more' => round($spares->enough($spares->carry + 1), 3),
+        ];
+    }
+}

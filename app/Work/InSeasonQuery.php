@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Work;
+
+use App\Models\AcresEntry;
+use App\Models\LedgerEvent;
+use App\Models\PartType;
+use App\Models\Planter;
+use App\Plan\DecideQuery;
+use App\Plan\Decisions;
+use App\Plan\PartPrices;
+use Ustrel\Core\Parts\LedgerEventKind;
+use Ustrel\Core\Parts\RemovalReason;
+use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Parts\SlotPlace;
+use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\WearNow;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Work\Breakages;
+use Ustrel\Core\Work\ServiceStops;
+use Ustrel\Core\Work\Spares;
+use Ustrel\Core\Work\StopItem;
+
+/** Reckons from the forecasts which spares to carry into the season, and at which acres to stop. */
+final readonly class InSeasonQuery
+{
+    /** To carry a spare that is not needed costs this share of its price: money bound, room, age. */
+    private const HOLDING = 0.2;
+
+    /** Parts of a slot that fall due within this share of the season are changed together. */
+    private const TOGETHER = 0.05;
+
+    /** Nine in ten of new parts go at least this share of what they go on average. */
+    private const TENTH = 0.8;
+
+    public function __construct(private DecideQuery $decide)
+    {
+    }
+
+    /** @param  Planter  $planter  with its spec sheet and workshop */
+    public function of(Planter $planter): InSeason
+    {
+        $decisions = $this->decide->of($planter);
+        $now = $decisions->now;
+        $new = [];
+        foreach ($decisions->work() as $proposal) {
+            foreach ($proposal->parts as $part) {
+                $new[$part->key()] = true;
+            }
+        }
+        $types = PartPrices::of($planter, $planter->carries())->types;
+        [$spares, $unpriced] = $this->spares($planter, $types, $now->wear, $new, (float) $planter->workshop->stop_cost);
+        [$items, $counts] = $now->stopCost === null || $now->acresLeft === null ? [[], []] : self::items($decisions, $types, $new);
+
+        return new InSeason(
+            $planter->workshop->stop_cost === null ? [] : $spares, $unpriced,
+            $now->stopCost === null || $now->acresLeft === null ? null : ServiceStops::of($items, $now->acresLeft, $now->stopCost), $counts, $now->acresLeft, $now->acresDone, $now->stopCost !== null,
+        );
+    }
+
+    /**
+     * @param  array<string, PartType>  $types  by place of the slot
+     * @param  array<string, WearNow>  $wear  by key of the place that reads the part
+     * @param  array<string, true>  $new  places that get a new part before planting
+     * @return array{list<array{PartType, Spares}>, int}
+     */
+    private function spares(Planter $planter, array $types, array $wear, array $new, float $trip): array
+    {
+        $seasons = max(1, AcresEntry::held($planter->id)->toBase()->selectRaw('count(DISTINCT extract(year FROM day)) AS of')->value('of'));
+        $broken = LedgerEvent::held($planter->id)->where('kind', LedgerEventKind::Removed)->where('reason', RemovalReason::Failed)
+            ->groupBy('slot')->toBase()->selectRaw('slot, count(*) AS of')->pluck('of', 'slot')->all();
+        $chances = $fitted = $rates = [];
+        $inSlot = array_count_values(array_map(static fn (string $key): string => explode(':', $key)[1], array_keys($types)));
+        foreach ($types as $key => $type) {
+            $place = SlotPlace::fromKey($key);
+            $fitted[$type->id] = $type;
+            $slot = $place->slot->value;
+            $rates[$type->id] = ($rates[$type->id] ?? 0.0) + Breakages::rate($place->slot, (int) ($broken[$slot] ?? 0), $inSlot[$slot] * $seasons);
+            $of = self::wearOf($place, $wear);
+            if ($of?->chance !== null && ! isset($new[$key])) {
+                $chances[$type->id][] = $of->chance;
+            }
+        }
+        $spares = [];
+        $unpriced = 0;
+        foreach ($fitted as $id => $type) {
+            if ((float) $type->price <= 0) {
+                $unpriced++;
+
+                continue;
+            }
+            $spares[] = [$type, Spares::of($chances[$id] ?? [], min(50.0, $rates[$id]), $trip, self::HOLDING * (float) $type->price)];
+        }
+        usort($spares, static fn (array $one, array $other): int => [$other[1]->carry > 0, $other[1]->expected()] <=> [$one[1]->carry > 0, $one[1]->expected()]);
+
+        return [$spares, $unpriced];
+    }
+
+    /** @param  array<string, WearNow>  $wear */
+    private static function wearOf(SlotPlace $place, array $wear): ?WearNow
+    {
+        return $wear[(new Place($place->row, $place->slot->checks()[0], $place->side))->key()] ?? null;
+    }
+
+    /**
+     * Parts of a slot that fall due at about the same acres are one item.
+     *
+     * @param  array<string, PartType>  $types  by place of the slot
+     * @param  array<string, true>  $new
+     * @return array{list<StopItem>, array<string, int>} the items, and how many parts each has
+     */
+    private static function items(Decisions $decisions, array $types, array $new): array
+    {
+        $now = $decisions->now;
+        $groups = [];
+        foreach ($types as $key => $type) {
+            $place = SlotPlace::fromKey($key);
+            $wear = self::wearOf($place, $now->wear);
+            $life = $wear === null ? null : self::life($wear, (float) $now->acresLeft);
+            if ($wear === null || $life === null) {
+                continue;
+            }
+            $due = isset($new[$key]) ? $life : ($wear->acres10 ?? INF);
+            if ($due < (float) $now->acresLeft) {
+                $groups["{$place->slot->value} ".(int) floor($due / max(1.0, self::TOGETHER * (float) $now->acresLeft))][] = [$place, $due, $life, (float) $type->price];
+            }
+        }
+        $items = $counts = [];
+        $hour = (float) $decisions->planter->workshop->shop_rate;
+        foreach ($groups as $name => $of) {
+            $minutes = $now->jobs->minutesOnRows(array_map(static fn (array $one): Job => Job::change($one[0]), $of));
+            $items[] = new StopItem($name, min(array_column($of, 1)), max(1.0, min(array_column($of, 2))), (float) array_sum(array_column($of, 3)), $minutes / 60 * $hour);
+            $counts[$name] = count($of);
+        }
+
+        return [$items, $counts];
+    }
+
+    /** Acres that nine in ten new parts go; null where nobody can tell. */
+    private static function life(WearNow $wear, float $acres): ?float
+    {
+        $aSeason = $wear->goneAtEnd === null ? 0.0 : $wear->goneAtEnd - $wear->gone;
+
+        return $aSeason <= 0 || $acres <= 0 ? null : self::TENTH * $acres / $aSeason;
+    }
+}
