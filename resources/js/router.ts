@@ -60,6 +60,12 @@ export const router = createRouter({
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
     {
+      path: '/planters/:planter(\\d+)/work',
+      name: 'work',
+      component: () => import('@/work/WorkScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
       path: '/planters/:planter(\\d+)/walk/sheet',
       name: 'sheet',
       component: () => import('@/walk/sheet/SheetScreen.vue'),

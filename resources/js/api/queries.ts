@@ -49,6 +49,7 @@ export const keys = {
   acres: (planter: number) => ['acres', planter] as const,
   decide: (planter: number) => ['decide', planter] as const,
   policies: (planter: number) => ['policies', planter] as const,
+  work: (planter: number) => ['work', planter] as const,
   season: (planter: number) => ['season', planter] as const,
   imports: (planter: number) => ['imports', planter] as const,
   partTypes: ['part-types'] as const,
@@ -177,6 +178,44 @@ export const usePolicies = (planter: Id, seasons: MaybeRefOrGetter<1 | 3 | 5>) =
     placeholderData: keepPreviousData,
   })
 
+/** Who does what when, on the planter or on all of the workshop. */
+export const useWork = (planter: Id, together: MaybeRefOrGetter<boolean>) =>
+  useQuery({
+    queryKey: computed(() => [...keys.work(toValue(planter)), 'plan', toValue(together)]),
+    queryFn: ({ queryKey }) =>
+      remembered(kept(queryKey), (signal) =>
+        body(
+          api.GET('/api/planters/{planter}/work', {
+            params: { path: { planter: toValue(planter) }, query: { together: toValue(together) ? '1' : '0' } },
+            signal,
+          }),
+        ),
+      ),
+    placeholderData: keepPreviousData,
+  })
+
+/** What to do while it rains. */
+export const useRain = (planter: Id, asked: MaybeRefOrGetter<{ minutes: number; people: number }>) =>
+  useQuery({
+    queryKey: computed(() => [...keys.work(toValue(planter)), 'rain', toValue(asked)]),
+    queryFn: () => {
+      const { minutes, people } = toValue(asked)
+      const query = { minutes: `${minutes}`, people: `${people}` }
+      return body(
+        api.GET('/api/planters/{planter}/work/rain', { params: { path: { planter: toValue(planter) }, query } }),
+      )
+    },
+    placeholderData: keepPreviousData,
+  })
+
+/** What to carry into the season, and when to stop in it. */
+export const useWorkInSeason = (planter: Id) =>
+  ofPlanter(
+    (of) => [...keys.work(of), 'season'],
+    planter,
+    (asked) => body(api.GET('/api/planters/{planter}/work/season', asked)),
+  )
+
 export const useAcres = (planter: Id) =>
   ofPlanter(keys.acres, planter, (asked) => body(api.GET('/api/planters/{planter}/acres', asked)))
 
@@ -229,7 +268,7 @@ export const usePartLives = (type: Id, against: MaybeRefOrGetter<number | undefi
 /** After something was decided: what is still to decide, and when all has to be ready. */
 export async function refreshPlan(planter: number): Promise<void> {
   await Promise.all(
-    [keys.decide(planter), keys.season(planter), keys.row(planter), keys.yard].map((queryKey) =>
+    [keys.decide(planter), keys.work(planter), keys.season(planter), keys.row(planter), keys.yard].map((queryKey) =>
       queries.invalidateQueries({ queryKey }),
     ),
   )
@@ -247,6 +286,7 @@ export async function refreshRecord(planter: number): Promise<void> {
     keys.row,
     keys.decide,
     keys.policies,
+    keys.work,
     keys.season,
   ]
   await Promise.all(

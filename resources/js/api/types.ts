@@ -2,6 +2,13 @@ import type { components } from './schema'
 
 type Schemas = components['schemas']
 
+export type PlannedPiece = Schemas['PlannedPiece']
+export type RainDay = Schemas['RainDay']
+export type RainJob = Schemas['RainJob']
+export type WorkInSeason = Schemas['WorkInSeason']
+export type WorkJob = Schemas['WorkJob']
+export type WorkPiece = Schemas['WorkPiece']
+export type WorkPlan = Schemas['WorkPlan']
 export type Acres = Schemas['Acres']
 export type AcresEntry = Schemas['AcresEntry']
 export type AcresLine = Schemas['AcresLine']

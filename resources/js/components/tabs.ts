@@ -4,6 +4,7 @@ import {
   mdiFormatListChecks,
   mdiSprout,
   mdiViewGridOutline,
+  mdiWrenchOutline,
 } from '@mdi/js'
 
 /** A planter's screens in the order of the job; each tab stands for all screens whose names it lists, on a phone some under More. */
@@ -12,9 +13,10 @@ const tabs: { name: string; label: string; icon: string; holds: string[]; more?:
   { name: 'season', label: 'Season', icon: mdiCalendarClockOutline, holds: ['season'], more: true },
   { name: 'walk', label: 'Walk', icon: mdiFormatListChecks, holds: ['walk', 'sheet'] },
   { name: 'decide', label: 'Decide', icon: mdiClipboardListOutline, holds: ['decide'] },
+  { name: 'work', label: 'Work', icon: mdiWrenchOutline, holds: ['work'] },
   { name: 'field', label: 'Field', icon: mdiSprout, holds: ['field'] },
 ]
 
 /** Those of somebody who may record; who only looks on has nothing to walk. */
 export const tabsFor = ({ may }: { may: (ability: 'record') => boolean }) =>
-  tabs.filter((tab) => (tab.name !== 'walk' && tab.name !== 'season') || may('record'))
+  tabs.filter((tab) => !['walk', 'season', 'work'].includes(tab.name) || may('record'))

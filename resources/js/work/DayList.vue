@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { PlannedPiece, WorkPlan } from '@/api/types'
+import { say } from '@/words'
+import { sayParts } from '@/plan/findings'
+import { clockOf, dayOf, sayDay, sayMinutes, sayPiece } from './plan'
+
+/** The same as a list: by day and person what is done, what is taken along, and what must not slip. */
+const { plan, planters } = defineProps<{ plan: WorkPlan; planters: { id: number; name: string }[] }>()
+const days = computed(() => {
+  const days = new Map<string, Map<number, PlannedPiece[]>>()
+  for (const piece of plan.pieces) {
+    const day = days.get(dayOf(piece.starts)) ?? new Map<number, PlannedPiece[]>()
+    days.set(dayOf(piece.starts), day)
+    day.set(piece.person, [...(day.get(piece.person) ?? []), piece])
+  }
+  return [...days].map(([day, people]) => ({ day, people: [...people].sort(([a], [b]) => a - b) }))
+})
+const name = (person: number) => plan.people[person] || 'one more'
+const planterOf = ({ planter }: PlannedPiece) => planters.find(({ id }) => id === planter)?.name
+</script>
+
+<template>
+  <section class="sheet" aria-label="Day by day">
+    <h2>Day by day</h2>
+    <p class="quiet">{{ say('caution.lock_up') }}</p>
+    <details v-for="({ day, people }, index) in days" :key="day" :open="index === 0">
+      <summary>{{ sayDay(day) }}</summary>
+      <div v-for="[person, pieces] in people" :key="person" class="person">
+        <h3>{{ name(person) }}</h3>
+        <ol>
+          <li v-for="piece in pieces" :key="piece.key">
+            <span class="time">{{ clockOf(piece.starts) }}</span>
+            <span>
+              {{ sayPiece(piece) }}<span v-if="planterOf(piece)" class="quiet"> · {{ planterOf(piece) }}</span>
+              <span v-if="piece.parts.length > 0" class="quiet">
+                · take along {{ sayParts(piece.parts.map((part) => ({ row: piece.row, ...part }))) }}</span
+              >
+            </span>
+            <span class="quiet room">
+              {{ sayMinutes(piece.minutes) }}
+              <template v-if="piece.jobs.length > 0">
+                · {{ piece.slack === 0 ? 'must not slip' : `${sayMinutes(piece.slack)} of room` }}</template
+              >
+            </span>
+          </li>
+        </ol>
+      </div>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 1.0625rem;
+}
+h3 {
+  margin: 6px 0 0;
+  font-size: 1rem;
+}
+p {
+  margin: 0 0 6px;
+  font-size: 0.9375rem;
+}
+summary {
+  min-height: var(--touch);
+  display: flex;
+  align-items: center;
+  font-weight: 700;
+  cursor: pointer;
+  border-top: 1px solid var(--line);
+}
+summary::before {
+  content: '▸';
+  margin-right: 8px;
+}
+details[open] summary::before {
+  content: '▾';
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 56px minmax(0, 1fr) auto;
+  gap: 2px 10px;
+  padding: 4px 0;
+}
+.time {
+  font-variant-numeric: tabular-nums;
+}
+@media (max-width: 700px) {
+  li {
+    grid-template-columns: 56px minmax(0, 1fr);
+  }
+  .room {
+    grid-column: 2;
+  }
+}
+</style>

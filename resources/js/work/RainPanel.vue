@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRain } from '@/api/queries'
+import type { RainJob } from '@/api/types'
+import { useMoney } from '@/composables/useMoney'
+import { say, sayCheck, sayRow } from '@/words'
+import { sayMinutes } from './plan'
+
+/** It rains: with so many hours and people, what removes most risk. */
+const { planterId } = defineProps<{ planterId: number }>()
+const hours = ref(3)
+const people = ref(2)
+const query = useRain(
+  () => planterId,
+  () => ({ minutes: 60 * hours.value, people: people.value }),
+)
+const day = computed(() => query.data.value)
+const { wholeMoney } = useMoney()
+const told = (job: RainJob) => `${sayRow(job.row)}, ${sayCheck(job)}: ${say(`action.${job.action}`)}`
+const isEmpty = computed(() => day.value?.people.every((jobs) => jobs.length === 0) ?? true)
+</script>
+
+<template>
+  <section class="sheet half" aria-label="Rain list">
+    <h2>Rain list</h2>
+    <div class="asked">
+      <div class="segments" role="group" aria-label="Hours that it rains">
+        <button v-for="of in [1, 2, 3, 5, 8]" :key="of" type="button" :aria-pressed="hours === of" @click="hours = of">
+          {{ of }} h
+        </button>
+      </div>
+      <div class="segments" role="group" aria-label="People">
+        <button v-for="of in [1, 2, 3]" :key="of" type="button" :aria-pressed="people === of" @click="people = of">
+          {{ of }} {{ of === 1 ? 'person' : 'people' }}
+        </button>
+      </div>
+    </div>
+    <p v-if="query.error.value" class="quiet">
+      The rain list is worked out by the server: it is there again with the signal.
+    </p>
+    <template v-else-if="day">
+      <p v-if="day.no_stop_cost">
+        Say in <router-link :to="{ name: 'shop' }">the shop’s figures</router-link> what a stop costs, and Ustrel
+        chooses.
+      </p>
+      <p v-else-if="isEmpty">Nothing that was decided or carried over can be done now with what is here.</p>
+      <template v-else>
+        <p>
+          Takes away {{ wholeMoney(day.worth) }} of stops to be feared; {{ day.safe }} min go into making the planter
+          safe.<template v-if="!day.best"> No choice takes away more than {{ wholeMoney(day.at_most) }}.</template>
+        </p>
+        <div v-for="(jobs, person) in day.people" :key="person">
+          <h3 v-if="jobs.length > 0">
+            {{ day.people.length === 1 ? 'To do' : `Person ${person + 1}` }}, {{ sayMinutes(day.minutes[person] ?? 0) }}
+          </h3>
+          <ul>
+            <li v-for="job in jobs" :key="told(job)">
+              {{ told(job) }}
+              <span v-if="job.chance !== null" class="quiet">{{ Math.round(100 * job.chance) }} % if left</span>
+            </li>
+          </ul>
+        </div>
+        <p v-for="{ job, minutes } in day.missed" :key="told(job)" class="quiet">
+          Just missed, {{ minutes }} min short: {{ told(job) }}
+        </p>
+      </template>
+      <p v-if="day.waiting > 0" class="quiet">{{ day.waiting }} more wait for parts.</p>
+      <p v-if="day.unknown > 0" class="quiet">Of {{ day.unknown }} more nobody can tell the risk.</p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 1.0625rem;
+}
+h3 {
+  margin: 6px 0 0;
+  font-size: 1rem;
+}
+.asked {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 6px 0;
+}
+p {
+  margin: 4px 0;
+}
+ul {
+  margin: 0;
+  padding-left: 20px;
+}
+a {
+  color: var(--accent);
+}
+</style>

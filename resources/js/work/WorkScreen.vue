@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { api, body } from '@/api/client'
+import { useFace, useWork, useYard } from '@/api/queries'
+import type { WorkPlan } from '@/api/types'
+import PlanterPage from '@/components/PlanterPage.vue'
+import RefusalList from '@/components/RefusalList.vue'
+import { useSend } from '@/composables/useSend'
+import { say } from '@/words'
+import DayList from './DayList.vue'
+import InSeasonPanel from './InSeasonPanel.vue'
+import PlanLanes from './PlanLanes.vue'
+import { apart, arrivalsOf, dayOf, sayApart, sayDay, sayMinutes, sayPiece } from './plan'
+import RainPanel from './RainPanel.vue'
+
+/** What was decided as a plan: who does what when, what settles the end, and what would change it. */
+const { planterId } = defineProps<{ planterId: number }>()
+const { data: face } = useFace(() => planterId)
+const { data: yard } = useYard()
+const together = ref(false)
+const query = useWork(() => planterId, together)
+const plan = computed(() => query.data.value)
+const arrivals = computed(() => arrivalsOf(plan.value?.pieces ?? []))
+const { send, refusal, busy } = useSend()
+const answer = ref('')
+
+const ready = computed(() => {
+  const now = plan.value
+  if (!now) return ''
+  if (now.pieces.length === 0)
+    return now.undated.length === 0 ? 'Nothing to do that was decided' : 'Nothing can be dated yet'
+  return `Ready on ${sayDay(dayOf(now.ends ?? ''))}${now.planting ? `, ${sayPlanting(now)}` : ''}`
+})
+function sayPlanting({ late, planting, ends }: WorkPlan): string {
+  if (late !== null && late > 0) return `${sayApart(late)} too late for planting`
+  const days = Math.max(0, Math.ceil(apart(ends ?? '', `${planting}T00:00`) / 1440))
+  return days === 0 ? 'and planting has begun' : `${days} ${days === 1 ? 'day' : 'days'} before planting`
+}
+const people = computed(() => plan.value?.people.length ?? 0)
+const chain = computed(() => {
+  const pieces = new Map(plan.value?.pieces.map((piece) => [piece.key, piece]))
+  return (plan.value?.chain ?? []).slice(-3).flatMap(({ key, cause }) => {
+    const piece = pieces.get(key)
+    return piece ? [{ key, said: sayPiece(piece), cause: say(`cause.${cause}`) }] : []
+  })
+})
+const manyPlanters = computed(() => (yard.value ?? []).length > 1)
+
+/** Asks for the plan as it would be, and says what that changes. */
+async function ask(what: string, changed: Record<string, string>): Promise<void> {
+  answer.value = ''
+  await send(async () => {
+    const query = { together: together.value ? ('1' as const) : ('0' as const), ...changed }
+    const then = await body(
+      api.GET('/api/planters/{planter}/work', { params: { path: { planter: planterId }, query } }),
+    )
+    const now = plan.value
+    if (!now?.ends || !then.ends) return
+    const sooner = apart(then.ends, now.ends)
+    const moved =
+      sooner === 0
+        ? 'ready at the same time'
+        : `ready on ${sayDay(dayOf(then.ends))}, ${sayApart(sooner)} ${sooner > 0 ? 'sooner' : 'later'}`
+    answer.value = `${what}: ${moved}${then.planting ? `, ${sayPlanting(then)}` : ''}.`
+  })
+}
+</script>
+
+<template>
+  <planter-page :planter-id="planterId" :of="face" :error="query.error.value" @again="query.refetch()">
+    <div v-if="plan" class="work">
+      <header>
+        <div>
+          <h1>{{ ready }}</h1>
+          <p class="quiet">
+            {{ sayMinutes(plan.minutes) }} of work, {{ people }} {{ people === 1 ? 'person' : 'people' }}
+            <template v-if="plan.saved > 0">
+              · what comes off once for several jobs saves {{ sayMinutes(plan.saved) }}</template
+            >
+            <template v-if="!plan.best && plan.end_over > 0">
+              · no plan is done more than {{ sayApart(plan.end_over) }} sooner</template
+            >
+          </p>
+        </div>
+        <div class="asks-if">
+          <div v-if="manyPlanters" class="segments" role="group" aria-label="What is planned">
+            <button type="button" :aria-pressed="!together" @click="((together = false), (answer = ''))">
+              This planter
+            </button>
+            <button type="button" :aria-pressed="together" @click="((together = true), (answer = ''))">
+              All planters
+            </button>
+          </div>
+          <template v-if="plan.pieces.length > 0">
+            <v-btn variant="outlined" :loading="busy" @click="ask('With one more person', { more_people: '1' })"
+              >One more person?</v-btn
+            >
+            <v-btn variant="outlined" :loading="busy" @click="ask('Planting five days sooner', { sooner: '5' })"
+              >Planting 5 days sooner?</v-btn
+            >
+          </template>
+        </div>
+      </header>
+      <p v-if="answer" class="answer" role="status">{{ answer }}</p>
+      <refusal-list v-if="refusal" :refusal="refusal" />
+      <p v-if="people === 0" class="due">
+        Nobody has hours yet: say in <router-link :to="{ name: 'shop' }">the shop’s figures</router-link> who works
+        when, and Ustrel plans it.
+      </p>
+      <p v-if="plan.pieces.length === 0 && plan.undated.length === 0">
+        What is accepted in
+        <router-link :to="{ name: 'decide', params: { planter: planterId } }">Decide</router-link> is planned here.
+      </p>
+      <plan-lanes v-if="plan.pieces.length > 0" :plan="plan" :arrivals="arrivals" />
+      <section v-if="chain.length > 0 || arrivals.length > 0" class="sheet notes">
+        <div v-if="chain.length > 0">
+          <h2>What settles the end</h2>
+          <ol>
+            <li v-for="link in chain" :key="link.key">{{ link.said }}: {{ link.cause }}</li>
+          </ol>
+        </div>
+        <div v-if="arrivals.length > 0">
+          <h2>Parts that are to come</h2>
+          <ul>
+            <li v-for="part in arrivals" :key="`${part.id} ${part.on} ${part.ordered}`">
+              {{ part.count }} × {{ part.name }}: {{ part.ordered ? 'comes' : 'if ordered today,' }}
+              {{ sayDay(part.on) }}
+              <v-btn
+                v-if="part.id !== null"
+                variant="text"
+                :disabled="busy"
+                @click="ask(`${part.name} a week late`, { late_part: `${part.id}`, late_by: '7' })"
+                >A week late?</v-btn
+              >
+            </li>
+          </ul>
+          <router-link :to="{ name: 'store' }">To the parts on hand</router-link>
+        </div>
+      </section>
+      <section v-if="plan.undated.length > 0" class="sheet">
+        <h2>Cannot be dated</h2>
+        <p class="quiet">Nobody knows when the parts come, or which go in.</p>
+        <ul>
+          <li v-for="piece in plan.undated" :key="piece.key">
+            {{ sayPiece(piece) }}
+            <span
+              v-for="part in piece.parts.filter((one) => !one.here && one.on === null)"
+              :key="`${part.slot} ${part.side}`"
+              class="quiet"
+            >
+              · {{ part.name ?? `no part chosen for ${say(`slot.${part.slot}`)}` }}</span
+            >
+          </li>
+        </ul>
+      </section>
+      <day-list v-if="plan.pieces.length > 0" :plan="plan" :planters="together ? (yard ?? []) : []" />
+      <rain-panel :planter-id="planterId" />
+      <in-season-panel :planter-id="planterId" />
+    </div>
+  </planter-page>
+</template>
+
+<style scoped>
+.work {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  align-items: start;
+  gap: 14px;
+  max-width: 1240px;
+  margin: 0 auto;
+}
+.work > :deep(*) {
+  grid-column: 1 / -1;
+}
+.work > :deep(.half) {
+  grid-column: auto;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 8px 20px;
+}
+header p,
+.answer {
+  margin: 0;
+}
+.asks-if {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+.answer {
+  font-weight: 700;
+}
+.notes {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+  gap: 10px 24px;
+}
+ol,
+ul {
+  margin: 4px 0;
+  padding-left: 20px;
+}
+h2 {
+  font-size: 1.0625rem;
+}
+.due {
+  color: var(--ochre);
+}
+a {
+  color: var(--accent);
+}
+@media (max-width: 1000px) {
+  .work > :deep(.half) {
+    grid-column: 1 / -1;
+  }
+}
+</style>
