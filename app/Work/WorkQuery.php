@@ -55,7 +55,7 @@ final readonly class WorkQuery
             $planting = $planter->planting_start === null ? null : self::DAY * ($first->daysUntil($planter->planting_start) - $if->sooner);
             $planned = $this->pieces($planter, $supplies, $first, $if);
             $dated = array_values(array_filter($planned, static fn (PlannedWork $of): bool => ! $of->isUndated()));
-            $among = array_map(static fn (PlannedWork $of): string => $of->piece->key, $dated);
+            $among = array_flip(array_map(static fn (PlannedWork $of): string => $of->piece->key, $dated));
             foreach ($dated as $of) {
                 $pieces[$of->key()] = $of;
                 $tasks[] = $of->piece->task((string) $planter->id, 60 * $now->hour + $now->minute, $planting, $among);
@@ -75,7 +75,7 @@ final readonly class WorkQuery
     {
         $decisions = $this->decide->of($planter);
         $types = PartPrices::of($planter, $planter->carries())->types;
-        $parts = $todos = [];
+        $parts = $todos = $asked = [];
         foreach (self::blockingFirst($decisions) as [$proposal, $blocks]) {
             $instant = 0;
             foreach ($proposal->parts as $place) {
@@ -83,14 +83,18 @@ final readonly class WorkQuery
                 [, , $arrival] = $parts[$place->key()] ??= [$place, $type, self::arrival($type, $supplies, $if)];
                 $instant = max($instant, $arrival->on === null ? 0 : self::DAY * max(0, $first->daysUntil($arrival->on)) + self::POST);
             }
-            $todos[] = new ToDo($proposal->place->key(), $proposal->jobs, $instant, $blocks);
+            $key = $proposal->place->key();
+            $asked[$key] = $proposal;
+            $todos[] = new ToDo($key, $proposal->jobs, $instant, $blocks);
         }
 
-        return array_map(static function (Piece $piece) use ($planter, $parts): PlannedWork {
+        $book = $decisions->now->jobs;
+
+        return array_map(static function (Piece $piece) use ($planter, $parts, $book, $asked): PlannedWork {
             $places = array_map(static fn (Job $job): string => "{$job->row}:{$job->what->value}:{$job->side->value}", array_filter($piece->jobs, static fn (Job $job): bool => $job->action === Action::Change));
 
-            return new PlannedWork($planter, $piece, array_values(array_intersect_key($parts, array_flip($places))));
-        }, WorkList::pieces($todos, $decisions->now->jobs, Order::typical()));
+            return new PlannedWork($planter, $piece, $book->steps($piece->jobs), array_intersect_key($asked, array_flip($piece->todos)), array_values(array_intersect_key($parts, array_flip($places))));
+        }, WorkList::pieces($todos, $book, Order::typical()));
     }
 
     /** @return list<array{Proposal, bool}> what was decided, and whether planting waits for it */

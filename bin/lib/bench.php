@@ -41,6 +41,7 @@ use Ustrel\Core\Wear\ReadingError;
 
 require __DIR__.'/../../vendor/autoload.php';
 require __DIR__.'/bench-policies.php';
+require __DIR__.'/bench-work.php';
 (require __DIR__.'/../../bootstrap/app.php')->make(Kernel::class)->bootstrap();
 
 const ROUNDS = 80;
@@ -325,6 +326,9 @@ $report('What there is to decide on it', $small['decide'] / $small['plain'], 3, 
 [$seconds, $megabytes] = policyTable();
 $report('Policy table: 24 rows, all slots, 5 seasons, 400 runs', $seconds, 2, 's');
 $report('Memory that it takes', $megabytes, 128, 'MB');
+$report('Plan of 48 rows, every part, three people', workPlan(), 1, 's');
+$report('Rain list of 30 jobs', rainList(30), 3, 's');
+$report('Rain list of 15 jobs', rainList(15), 0.2, 's');
 $fitted = fittings($client);
 $report('Recording one fitting, 16 rows and three seasons', $fitted['now'], 6, 'x');
 $report('The same two years late', $fitted['late'], 20, 'x');

@@ -152,7 +152,7 @@ final class DecideShape
     }
 
     /** @return array{value: float, unit: string}|null */
-    private static function turned(?Quantity $quantity): ?array
+    public static function turned(?Quantity $quantity): ?array
     {
         return $quantity === null ? null : ['value' => $quantity->unit()->valueOf($quantity), 'unit' => $quantity->unit()->value];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Work\Http;
 
 use App\Models\PartType;
+use App\Plan\Http\DecideShape;
 use App\Work\InSeason;
 use App\Work\PlannedWork;
 use App\Work\RainDay;
@@ -16,16 +17,20 @@ use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Plan\Action;
 use Ustrel\Core\Plan\Job;
 use Ustrel\Core\Plan\Proposal;
+use Ustrel\Core\Plan\Why;
 use Ustrel\Core\Work\Cause;
 use Ustrel\Core\Work\Link;
 use Ustrel\Core\Work\Placed;
 use Ustrel\Core\Work\ServiceStop;
 use Ustrel\Core\Work\Spares;
 
-#[OA\Schema(schema: 'WorkJob', required: ['action', 'what', 'side'], properties: [
+#[OA\Schema(schema: 'WorkJob', required: ['action', 'what', 'side', 'why', 'to', 'by'], properties: [
     new OA\Property(property: 'action', type: 'string', enum: Action::class),
     new OA\Property(property: 'what', description: 'A slot where a part is changed, a check else', type: 'string'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+    new OA\Property(property: 'why', description: 'Null where a part is changed', type: 'string', enum: Why::class, nullable: true),
+    new OA\Property(property: 'to', ref: '#/components/schemas/Turned', nullable: true),
+    new OA\Property(property: 'by', ref: '#/components/schemas/Turned', nullable: true),
 ])]
 #[OA\Schema(schema: 'WorkPart', required: ['slot', 'side', 'part_type_id', 'name', 'here', 'ordered', 'on'], properties: [
     new OA\Property(property: 'slot', ref: '#/components/schemas/Slot'),
@@ -36,20 +41,26 @@ use Ustrel\Core\Work\Spares;
     new OA\Property(property: 'ordered', type: 'boolean'),
     new OA\Property(property: 'on', description: 'When it comes, or would come if it were ordered today; null where it is here or nobody knows', type: 'string', format: 'date', nullable: true),
 ])]
-#[OA\Schema(schema: 'WorkPiece', required: ['key', 'planter', 'row', 'jobs', 'parts', 'minutes', 'blocks'], properties: [
+#[OA\Schema(schema: 'WorkPiece', required: ['key', 'planter', 'row', 'steps', 'jobs', 'stations', 'parts', 'minutes', 'blocks'], properties: [
     new OA\Property(property: 'key', type: 'string'),
     new OA\Property(property: 'planter', type: 'integer'),
     new OA\Property(property: 'row', description: '0 for the planter as a whole', type: 'integer'),
+    new OA\Property(property: 'steps', description: 'What comes off for it, in that order', type: 'array', items: new OA\Items(required: ['step', 'side'], properties: [
+        new OA\Property(property: 'step', type: 'string'),
+        new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+    ], type: 'object')),
+    new OA\Property(property: 'stations', description: 'Whose cautions hold', type: 'array', items: new OA\Items(ref: '#/components/schemas/Station')),
     new OA\Property(property: 'jobs', description: 'None where it makes the planter safe', type: 'array', items: new OA\Items(ref: '#/components/schemas/WorkJob')),
     new OA\Property(property: 'parts', type: 'array', items: new OA\Items(ref: '#/components/schemas/WorkPart')),
     new OA\Property(property: 'minutes', type: 'integer'),
     new OA\Property(property: 'blocks', description: 'Planting waits for it', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'PlannedPiece', allOf: [new OA\Schema(ref: '#/components/schemas/WorkPiece'), new OA\Schema(required: ['person', 'starts', 'ends', 'slack'], properties: [
+#[OA\Schema(schema: 'PlannedPiece', allOf: [new OA\Schema(ref: '#/components/schemas/WorkPiece'), new OA\Schema(required: ['person', 'starts', 'ends', 'slack', 'latest'], properties: [
     new OA\Property(property: 'person', description: 'Index of people', type: 'integer'),
     new OA\Property(property: 'starts', description: 'As the shop’s clock has it', type: 'string', example: '2026-12-01T08:00'),
     new OA\Property(property: 'ends', type: 'string', example: '2026-12-01T09:10'),
     new OA\Property(property: 'slack', description: 'Minutes of work by which it may begin later', type: 'integer'),
+    new OA\Property(property: 'latest', description: 'When it has to begin at the latest', type: 'string', example: '2026-12-02T10:30'),
 ])])]
 #[OA\Schema(schema: 'WorkPlan', required: ['people', 'planting', 'pieces', 'undated', 'ends', 'late', 'best', 'late_over', 'end_over', 'chain', 'minutes', 'saved'], properties: [
     new OA\Property(property: 'people', description: 'Names; an empty one is somebody more', type: 'array', items: new OA\Items(type: 'string')),
@@ -129,7 +140,7 @@ final class WorkShape
             'people' => $plan->people,
             'planting' => $plan->planting?->iso,
             'pieces' => array_values(array_map(static fn (Placed $placed): array => self::piece($plan->pieces[$placed->task]) + [
-                'person' => $placed->person, 'starts' => $at($placed->start), 'ends' => $at($placed->finish), 'slack' => $schedule->slack[$placed->task] ?? 0,
+                'person' => $placed->person, 'starts' => $at($placed->start), 'ends' => $at($placed->finish), 'slack' => $schedule->slack[$placed->task] ?? 0, 'latest' => $at($schedule->latest[$placed->task] ?? $placed->start),
             ], $schedule->placed ?? [])),
             'undated' => array_map(self::piece(...), $left),
             'ends' => $schedule === null || $schedule->placed === [] ? null : $at($schedule->end),
@@ -155,10 +166,26 @@ final class WorkShape
             'key' => $of->key(),
             'planter' => $of->planter->id,
             'row' => $of->piece->row,
-            'jobs' => array_map(static fn (Job $job): array => ['action' => $job->action->value, 'what' => $job->what->value, 'side' => $job->side->value], $of->piece->jobs),
+            'steps' => array_map(static fn (array $step): array => ['step' => $step[0]->name, 'side' => $step[1]->value], $of->steps),
+            'stations' => array_values(array_unique(array_map(static fn (Job $job): string => $job->what->station()->value, $of->piece->jobs))),
+            'jobs' => array_map(static fn (Job $job): array => self::job($job, $of->asked["{$job->row}:{$job->what->value}:{$job->side->value}"] ?? null), $of->piece->jobs),
             'parts' => array_map(static fn (array $part): array => self::part(...$part), $of->parts),
             'minutes' => $of->piece->minutes,
             'blocks' => $of->piece->blocks,
+        ];
+    }
+
+    /**
+     * @param  Proposal|null  $asked  at the place of the job, where that is one of a check
+     * @return array<string, mixed>
+     */
+    private static function job(Job $job, ?Proposal $asked): array
+    {
+        $of = $job->action === Action::Change ? null : $asked;
+
+        return [
+            'action' => $job->action->value, 'what' => $job->what->value, 'side' => $job->side->value,
+            'why' => $of?->why->value, 'to' => DecideShape::turned($of?->to), 'by' => DecideShape::turned($of?->by),
         ];
     }
 

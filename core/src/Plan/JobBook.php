@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Plan;
 
+use Ustrel\Core\Spec\Side;
+
 /**
  * How long jobs take: each needs steps of access, and a step counts once for its row and side, however many jobs need it.
  *
@@ -145,6 +147,29 @@ final class JobBook
     public function access(Job $job): array
     {
         return $this->stepsOf($job, false);
+    }
+
+    /**
+     * What comes off for jobs on one row, in the order in which it does: what others need first. It goes on again the other way round.
+     *
+     * @param  list<Job>  $jobs
+     * @return list<array{Step, Side}> a step of both sides once for each
+     */
+    public function steps(array $jobs): array
+    {
+        $steps = [];
+        foreach ($jobs as $job) {
+            foreach ($this->entryOf($job)[1] as $name) {
+                $step = $this->steps[$name];
+                foreach ($step->per->places($job->row, $job->side) as $place) {
+                    $steps["{$name} {$place}"] = [$step, $step->per === Span::Planter ? Side::Centre : Side::tryFrom(explode(' ', $place)[1] ?? '') ?? Side::Centre];
+                }
+            }
+        }
+        $order = array_flip(array_map(static fn (Side $side): string => $side->value, Side::cases()));
+        usort($steps, static fn (array $one, array $other): int => [$one[0]->per !== Span::Planter, $order[$one[1]->value], count($one[0]->needs)] <=> [$other[0]->per !== Span::Planter, $order[$other[1]->value], count($other[0]->needs)]);
+
+        return $steps;
     }
 
     /** Whether the planter has to be made safe for it. */

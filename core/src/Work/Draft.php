@@ -25,6 +25,11 @@ final class Draft
     /** When the last is done. */
     public int $end = 0;
 
+    /** All times at which something is done together: work that can be done early is not put off. */
+    private int $sum = 0;
+
+    private bool $hasHeld = false;
+
     /** @var list<list<array{int, int}>> by person, what is held by hand */
     private array $heldOf;
 
@@ -47,6 +52,7 @@ final class Draft
             foreach ($tasks->holds[$at] as $side) {
                 $heldOn[$side][] = [$start, $finish];
             }
+            $this->hasHeld = true;
             $this->keep($at, $task->heldBy, $start, $finish);
         }
         [$this->heldOf, $this->heldOn] = [$heldOf, $heldOn];
@@ -75,14 +81,9 @@ final class Draft
         foreach ($this->tasks->holds[$task] as $side) {
             $start = max($start, $this->sideFree[$side]);
         }
-        $held = $this->heldOf[$person];
-        foreach ($this->tasks->holds[$task] as $side) {
-            $held = [...$held, ...$this->heldOn[$side]];
-        }
-        sort($held);
         $start = $hours->next($start);
         $finish = $hours->finish($start, $of->minutes);
-        foreach ($held as [$from, $until]) {
+        foreach ($this->hasHeld ? $this->heldFor($task, $person) : [] as [$from, $until]) {
             if ($start < $until && $finish > $from) {
                 $start = $hours->next($until);
                 $finish = $hours->finish($start, $of->minutes);
@@ -90,6 +91,15 @@ final class Draft
         }
 
         return [$start, $finish];
+    }
+
+    /** @return list<array{int, int}> what is held by hand that a task of a person could get in the way of, in its order */
+    private function heldFor(int $task, int $person): array
+    {
+        $held = array_merge($this->heldOf[$person], ...array_map(fn (int $side): array => $this->heldOn[$side], $this->tasks->holds[$task]));
+        sort($held);
+
+        return $held;
     }
 
     /** When a person could begin anything. */
@@ -124,15 +134,28 @@ final class Draft
         $this->finish[$task] = $finish;
         $this->placed[] = new Placed($of->key, $person, $start, $finish);
         $this->end = max($this->end, $finish);
+        $this->sum += $finish;
         if ($of->due !== null) {
             $this->late = max($this->late ?? PHP_INT_MIN, $finish - $of->due);
         }
     }
 
     /** @return array{int, int} what is to be small: how late the latest is, then when the last is done */
-    public function value(): array
+    public function goal(): array
     {
         return [$this->late ?? PHP_INT_MIN, $this->end];
+    }
+
+    /** @return array{int, int, int} and then how early all of it is done */
+    public function value(): array
+    {
+        return [...$this->goal(), $this->sum];
+    }
+
+    /** Nothing is less late, or done earlier, than this. */
+    public function reaches(Bound $bound): bool
+    {
+        return $this->goal() === [$bound->late, $bound->end];
     }
 
     /**
@@ -142,7 +165,7 @@ final class Draft
      */
     public function face(): array
     {
-        $face = [...$this->free, ...$this->sideFree, ...$this->value()];
+        $face = [...$this->free, ...$this->sideFree, ...$this->goal()];
         foreach ($this->tasks->behind as $task => $behind) {
             if (isset($this->finish[$task]) && array_diff_key(array_flip($behind), $this->finish) !== []) {
                 $face[] = $this->finish[$task];

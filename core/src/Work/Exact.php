@@ -33,7 +33,7 @@ final class Exact
 
     private function from(Draft $draft, int $placed): void
     {
-        if ($draft->value() >= $this->best->value() || ++$this->looked > self::MOST_DRAFTS || $this->best->value() === [$this->bound->late, $this->bound->end]) {
+        if ($draft->goal() >= $this->best->goal() || ++$this->looked > self::MOST_DRAFTS || $this->best->reaches($this->bound)) {
             return;
         }
         $tasks = $draft->tasks;

@@ -56,14 +56,30 @@ final class Order
         return $whats;
     }
 
-    public function isBefore(Job $first, Job $then): bool
+    /**
+     * Which of some jobs has to be done before which.
+     *
+     * @param  array<string, Job>  $jobs  by key
+     * @return list<array{string, string}> the keys of the first and of the one that comes then
+     */
+    public function pairs(array $jobs): array
     {
+        $found = [];
+        foreach ($jobs as $key => $job) {
+            $found[$job->what->value][$job->row][] = $key;
+        }
+        $pairs = [];
         foreach ($this->rules as [$span, $before, $after]) {
-            if (($span === Span::Planter || $first->row === $then->row) && in_array($first->what->value, $before, true) && in_array($then->what->value, $after, true)) {
-                return true;
+            foreach (array_intersect_key($found, array_flip($after)) as $rows) {
+                foreach ($rows as $row => $thens) {
+                    foreach (array_intersect_key($found, array_flip($before)) as $firsts) {
+                        $first = $span === Span::Row ? $firsts[$row] ?? [] : array_merge(...$firsts);
+                        array_push($pairs, ...array_merge(...array_map(static fn (string $then): array => array_map(static fn (string $of): array => [$of, $then], $first), $thens)));
+                    }
+                }
             }
         }
 
-        return false;
+        return $pairs;
     }
 }

@@ -38,7 +38,7 @@ final readonly class Piece
      *
      * @param  int  $now  it begins no earlier, as an instant of the plan
      * @param  int|null  $planting  when planting is to start
-     * @param  list<string>  $among  the pieces of the planter that are in the plan, by key
+     * @param  array<string, mixed>  $among  the pieces of the planter that are in the plan, by key
      */
     public function task(string $planter, int $now, ?int $planting, array $among): Task
     {
@@ -48,7 +48,7 @@ final readonly class Piece
                 $sides["{$planter} {$this->row} {$side->value}"] = true;
             }
         }
-        $after = array_values(array_map(static fn (string $key): string => "{$planter} {$key}", array_intersect($this->after, $among)));
+        $after = array_values(array_map(static fn (string $key): string => "{$planter} {$key}", array_filter($this->after, static fn (string $key): bool => isset($among[$key]))));
 
         return new Task("{$planter} {$this->key}", $this->minutes, max($now, $this->from), $after, array_keys($sides), $this->blocks ? $planting : null);
     }

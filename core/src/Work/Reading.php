@@ -43,7 +43,7 @@ final readonly class Reading
     {
         $tasks = $draft->tasks;
         $reading = new self($tasks, $draft);
-        $isBest = $isExact || $draft->value() === [$bound->late, $bound->end];
+        $isBest = $isExact || $draft->reaches($bound);
         $inOrder = $draft->placed;
         usort($inOrder, static fn (Placed $one, Placed $other): int => [$one->start, $one->person] <=> [$other->start, $other->person]);
 
@@ -52,31 +52,32 @@ final readonly class Reading
             $draft->end, $draft->late, $isBest,
             $isBest || $draft->late === null ? 0 : $draft->late - $bound->late,
             $isBest ? 0 : $draft->end - $bound->end,
-            $reading->slack($draft->late ?? 0, $draft->end), $reading->chain($draft), $reading->broken(),
+            ...[...$reading->room($draft->late ?? 0, $draft->end), $reading->chain($draft), $reading->broken()],
         );
     }
 
-    /** @return array<string, int> by task */
-    private function slack(int $late, int $end): array
+    /** @return array{array<string, int>, array<string, int>} by task, minutes of work by which it may begin later, and when it has to begin at the latest */
+    private function room(int $late, int $end): array
     {
         $dues = array_filter(array_map(static fn (Task $task): ?int => $task->due, $this->tasks->tasks), is_int(...));
         $last = max([$end, ...$dues]);
         $limit = array_map(static fn (Task $task): int => $task->due === null ? $last : $task->due + max(0, $late), $this->tasks->tasks);
         $order = array_keys($this->placed);
         usort($order, fn (int $one, int $other): int => [$this->placed[$other]->start, $other] <=> [$this->placed[$one]->start, $one]);
-        $slack = [];
+        $slack = $latest = [];
         foreach ($order as $at) {
             $placed = $this->placed[$at];
             $hours = $this->tasks->people[$placed->person];
             $room = $this->tasks->tasks[$at]->heldAt === null ? max(0, $hours->until($limit[$at]) - $hours->until($placed->finish)) : 0;
             $slack[$placed->task] = $room;
-            $latest = $hours->latestStart($limit[$at], $this->tasks->tasks[$at]->minutes) ?? $placed->start;
+            $begins = $hours->latestStart($limit[$at], $this->tasks->tasks[$at]->minutes) ?? $placed->start;
+            $latest[$placed->task] = $room === 0 ? $placed->start : max($placed->start, $begins);
             foreach ([...$this->tasks->before[$at], ...$this->rowBefore[$at], ...($this->personBefore[$at] === null ? [] : [$this->personBefore[$at]])] as $other) {
-                $limit[$other] = min($limit[$other], $room === 0 ? $placed->start : max($placed->start, $latest));
+                $limit[$other] = min($limit[$other], $latest[$placed->task]);
             }
         }
 
-        return $slack;
+        return [$slack, $latest];
     }
 
     /** @return list<Link> */

@@ -72,24 +72,28 @@ final readonly class WorkList
     private static function groups(array $jobs, JobBook $book): array
     {
         $group = array_combine(array_keys($jobs), array_keys($jobs));
+        $root = static function (string $of) use (&$group): string {
+            while ($group[$of] !== $of) {
+                $of = $group[$of] = $group[$group[$of]];
+            }
+
+            return $of;
+        };
         $first = [];
         foreach ($jobs as $key => [$job, $todos]) {
             $shares = $job->row === 0 ? [] : array_keys($book->access($job));
             array_push($shares, ...array_map(static fn (ToDo $todo): string => "{$job->row} {$todo->key}", $todos));
             foreach ($shares as $share) {
                 $first[$share] ??= $key;
-                [$one, $other] = [$group[$first[$share]], $group[$key]];
-                foreach ($one === $other ? [] : $group as $of => $in) {
-                    $group[$of] = $in === $other ? $one : $in;
-                }
+                $group[$root($key)] = $root($first[$share]);
             }
         }
         $groups = [];
-        foreach ($group as $job => $in) {
-            $groups[$in][] = $job;
+        foreach (array_keys($jobs) as $job) {
+            $groups[$root($job)][] = $job;
         }
 
-        return $groups;
+        return array_combine(array_map(static fn (array $of): string => $of[0], $groups), $groups);
     }
 
     /**
@@ -100,11 +104,9 @@ final readonly class WorkList
     private static function after(array $jobs, array $groupOf, Order $order): array
     {
         $after = [];
-        foreach ($jobs as $first => [$before]) {
-            foreach ($jobs as $then => [$behind]) {
-                if ($groupOf[$first] !== $groupOf[$then] && $order->isBefore($before, $behind)) {
-                    $after[$groupOf[$then]][$groupOf[$first]] = true;
-                }
+        foreach ($order->pairs(array_map(static fn (array $of): Job => $of[0], $jobs)) as [$first, $then]) {
+            if ($groupOf[$first] !== $groupOf[$then]) {
+                $after[$groupOf[$then]][$groupOf[$first]] = true;
             }
         }
 

@@ -36,6 +36,13 @@ it('counts shared access once for its row and side', function (array $jobs, floa
     'nothing' => [[], 0.0],
 ]);
 
+it('says what comes off in which order, each thing once', function (): void {
+    $steps = array_map(static fn (array $step): string => "{$step[0]->name} {$step[1]->value}", JobBook::typical()->steps([changing(3, Slot::SeedTubeGuard), changing(3, Slot::OpenerBlade, Side::Left), changing(3, Slot::MeterSeal)]));
+    expect(array_values(array_filter($steps, static fn (string $step): bool => str_ends_with($step, 'left'))))->toBe(['gauge_wheel left', 'scraper left', 'opener_blade left'])
+        ->and(array_values(array_filter($steps, static fn (string $step): bool => str_ends_with($step, 'right'))))->toBe(['gauge_wheel right', 'scraper right', 'opener_blade right'])
+        ->and($steps[0])->toBe('lock centre')->and($steps)->toContain('meter centre')->toHaveCount(8);
+});
+
 it('knows how long it takes to change every part that there is', function (): void {
     foreach (Slot::cases() as $slot) {
         expect(JobBook::typical()->minutesOnRows([changing(1, $slot, $slot->sides()[0])]))->toBeGreaterThan(0.0, $slot->value);

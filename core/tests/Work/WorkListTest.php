@@ -45,11 +45,11 @@ it('makes one piece of what needs the same things off, and another of what does 
     $blades = $pieces['change:3:opener_blade:left'];
     // Wheels, scrapers and blades of both sides 34, the guard 5; by themselves 17, 17 and 39. It waits for the guard.
     expect([$blades->minutes, $blades->saved, $blades->from, $blades->blocks, $blades->todos])->toBe([39, 34, 900, true, ['blades', 'guard']])
-        ->and($blades->task('7', 100, 5000, array_keys($pieces))->after)->toBe(['7 safe'])->and($blades->task('7', 100, 5000, [])->after)->toBe([])
+        ->and($blades->task('7', 100, 5000, $pieces)->after)->toBe(['7 safe'])->and($blades->task('7', 100, 5000, [])->after)->toBe([])
         ->and($pieces['safe']->minutes)->toBe(10)->and($blades->after)->toBe(['safe'])
-        ->and($blades->task('7', 100, 5000, array_keys($pieces))->holds)->toBe(['7 3 left', '7 3 right'])->and($blades->task('7', 100, 5000, array_keys($pieces))->due)->toBe(5000)
-        ->and($pieces['change:3:closing_tail_bushing:centre']->task('7', 100, 5000, array_keys($pieces))->due)->toBeNull()
-        ->and($pieces['change:4:opener_blade:left']->task('7', 100, 5000, array_keys($pieces))->holds)->toBe(['7 4 left']);
+        ->and($blades->task('7', 100, 5000, $pieces)->holds)->toBe(['7 3 left', '7 3 right'])->and($blades->task('7', 100, 5000, $pieces)->due)->toBe(5000)
+        ->and($pieces['change:3:closing_tail_bushing:centre']->task('7', 100, 5000, $pieces)->due)->toBeNull()
+        ->and($pieces['change:4:opener_blade:left']->task('7', 100, 5000, $pieces)->holds)->toBe(['7 4 left']);
 });
 
 it('puts blades before their contact, tyres before the level and meters before the running check', function (): void {

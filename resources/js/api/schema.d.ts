@@ -3182,6 +3182,13 @@ export interface components {
             /** @description A slot where a part is changed, a check else */
             what: string;
             side: components["schemas"]["Side"];
+            /**
+             * @description Null where a part is changed
+             * @enum {string|null}
+             */
+            why: "past_limit" | "cannot_run" | "would_not_last" | "share_gone" | "always" | "set_is_due" | "cheaper_now" | "still_goes" | "looks_poor" | "shims_in" | "shims_out" | "shim_out_and_measure" | "shims_not_enough" | "after_blades" | "blades_done" | "count_shims" | "too_coarse" | "level_packs" | "few_shims" | "arm_shim_out" | "arm_shim_in" | "carry_notches" | "set_to" | "move_left" | "move_right" | "move_to_centre" | "loosen" | "tighten" | "clean_it" | "air_low" | "air_high" | "bench_due" | "see_to" | "look_over" | "chosen" | null;
+            to: components["schemas"]["Turned"] | null;
+            by: components["schemas"]["Turned"] | null;
         };
         WorkPart: {
             slot: components["schemas"]["Slot"];
@@ -3202,6 +3209,13 @@ export interface components {
             planter: number;
             /** @description 0 for the planter as a whole */
             row: number;
+            /** @description What comes off for it, in that order */
+            steps: {
+                step: string;
+                side: components["schemas"]["Side"];
+            }[];
+            /** @description Whose cautions hold */
+            stations: components["schemas"]["Station"][];
             /** @description None where it makes the planter safe */
             jobs: components["schemas"]["WorkJob"][];
             parts: components["schemas"]["WorkPart"][];
@@ -3221,6 +3235,11 @@ export interface components {
             ends: string;
             /** @description Minutes of work by which it may begin later */
             slack: number;
+            /**
+             * @description When it has to begin at the latest
+             * @example 2026-12-02T10:30
+             */
+            latest: string;
         };
         WorkPlan: {
             /** @description Names; an empty one is somebody more */

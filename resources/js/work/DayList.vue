@@ -7,6 +7,7 @@ import { clockOf, dayOf, sayDay, sayMinutes, sayPiece } from './plan'
 
 /** The same as a list: by day and person what is done, what is taken along, and what must not slip. */
 const { plan, planters } = defineProps<{ plan: WorkPlan; planters: { id: number; name: string }[] }>()
+defineEmits<{ card: [piece: PlannedPiece] }>()
 const days = computed(() => {
   const days = new Map<string, Map<number, PlannedPiece[]>>()
   for (const piece of plan.pieces) {
@@ -40,9 +41,17 @@ const planterOf = ({ planter }: PlannedPiece) => planters.find(({ id }) => id ==
             <span class="quiet room">
               {{ sayMinutes(piece.minutes) }}
               <template v-if="piece.jobs.length > 0">
-                · {{ piece.slack === 0 ? 'must not slip' : `${sayMinutes(piece.slack)} of room` }}</template
+                · {{ piece.slack === 0 ? 'must not slip' : `begin by ${sayDay(dayOf(piece.latest))}` }}</template
               >
             </span>
+            <v-btn
+              v-if="piece.jobs.length > 0"
+              variant="outlined"
+              class="open"
+              :aria-label="`Card: ${sayPiece(piece)}`"
+              @click="$emit('card', piece)"
+              >Card</v-btn
+            >
           </li>
         </ol>
       </div>
@@ -84,7 +93,8 @@ ol {
 }
 li {
   display: grid;
-  grid-template-columns: 56px minmax(0, 1fr) auto;
+  grid-template-columns: 56px minmax(0, 1fr) auto auto;
+  align-items: center;
   gap: 2px 10px;
   padding: 4px 0;
 }
@@ -93,10 +103,14 @@ li {
 }
 @media (max-width: 700px) {
   li {
-    grid-template-columns: 56px minmax(0, 1fr);
+    grid-template-columns: 50px minmax(0, 1fr) auto;
+    border-top: 1px solid var(--line);
   }
   .room {
-    grid-column: 2;
+    grid-area: 2 / 2;
+  }
+  .open {
+    grid-area: 1 / 3 / span 2;
   }
 }
 </style>

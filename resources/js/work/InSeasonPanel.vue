@@ -44,7 +44,10 @@ const at = (acres: number) => (100 * acres) / Math.max(1, season.value?.acres ??
       </tbody>
     </table>
     <p v-else>A trip costs less than holding any spare.</p>
-    <p v-if="season.unpriced > 0" class="quiet">{{ season.unpriced }} part types have no price and are left out.</p>
+    <p v-if="season.unpriced > 0" class="quiet">
+      {{ season.unpriced === 1 ? 'One part type has' : `${season.unpriced} part types have` }} no price and
+      {{ season.unpriced === 1 ? 'is' : 'are' }} left out.
+    </p>
     <h2>Stops in the season</h2>
     <p v-if="season.acres === null">
       Say in <router-link :to="{ name: 'season', params: { planter: planterId } }">Season</router-link> how many acres
@@ -94,6 +97,9 @@ td {
   padding: 3px 8px 3px 0;
   border-top: 1px solid var(--line);
   text-align: left;
+}
+td {
+  white-space: nowrap;
 }
 thead th,
 thead td {

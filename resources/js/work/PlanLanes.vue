@@ -9,8 +9,8 @@ const { plan, arrivals } = defineProps<{
   plan: WorkPlan
   arrivals: { name: string; on: string; count: number; ordered: boolean }[]
 }>()
-/** A day is drawn at least as wide as two hours, for its name. */
-const LEAST = 120
+/** A day is drawn at least as wide as one hour, for its name. */
+const LEAST = 60
 const days = computed(() => {
   const of = daysOf(plan)
   const widths = of.map(({ from, to }) => Math.max(LEAST, to - from))
@@ -21,12 +21,15 @@ const days = computed(() => {
     share: (100 * (widths[index] ?? LEAST)) / all,
   }))
 })
+/** What comes stands at the first day drawn from then on. */
 const posts = computed(() =>
-  Object.fromEntries(
-    days.value.map(({ day }) => [
-      day,
-      arrivals.filter(({ on }) => on === day).map(({ name, count }) => `${count} × ${name}`),
-    ]),
+  days.value.map(({ day }, index) =>
+    arrivals
+      .filter(({ on }) => on <= day && (index === 0 || on > (days.value[index - 1]?.day ?? '')))
+      .map(
+        ({ name, on, count, ordered }) =>
+          `${count} × ${name} ${ordered ? 'comes' : 'if ordered'}${on === day ? '' : ` ${sayDay(on)}`}`,
+      ),
   ),
 )
 const critical = computed(() => new Set(plan.chain.map(({ key }) => key)))
@@ -40,9 +43,9 @@ const name = (person: number) => plan.people[person] || 'one more'
   <section class="sheet lanes" aria-label="Who does what when">
     <div class="row head" aria-hidden="true">
       <span />
-      <span v-for="{ day, share } in days" :key="day" :style="{ width: `${share}%` }">
+      <span v-for="({ day, share }, index) in days" :key="day" :style="{ width: `${share}%` }">
         {{ sayDay(day) }}
-        <span v-for="post in posts[day]" :key="post" class="post">{{ post }} due</span>
+        <span v-for="post in posts[index]" :key="post" class="post">{{ post }}</span>
       </span>
     </div>
     <div v-for="(_, person) in plan.people" :key="person" class="row">
@@ -74,7 +77,7 @@ const name = (person: number) => plan.people[person] || 'one more'
 }
 .row {
   display: flex;
-  min-height: 66px;
+  min-height: 78px;
   border-top: 1px solid var(--line);
 }
 .row > :first-child {

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { api, body } from '@/api/client'
 import { useFace, useWork, useYard } from '@/api/queries'
-import type { WorkPlan } from '@/api/types'
+import type { WorkPiece, WorkPlan } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
@@ -12,6 +12,7 @@ import InSeasonPanel from './InSeasonPanel.vue'
 import PlanLanes from './PlanLanes.vue'
 import { apart, arrivalsOf, dayOf, sayApart, sayDay, sayMinutes, sayPiece } from './plan'
 import RainPanel from './RainPanel.vue'
+import WorkCard from './WorkCard.vue'
 
 /** What was decided as a plan: who does what when, what settles the end, and what would change it. */
 const { planterId } = defineProps<{ planterId: number }>()
@@ -21,8 +22,15 @@ const together = ref(false)
 const query = useWork(() => planterId, together)
 const plan = computed(() => query.data.value)
 const arrivals = computed(() => arrivalsOf(plan.value?.pieces ?? []))
+/** Part types that something waits for, each once. */
+const late = computed(() => [
+  ...new Map(arrivals.value.filter(({ id }) => id !== null).map((part) => [part.id, part])).values(),
+])
 const { send, refusal, busy } = useSend()
 const answer = ref('')
+const card = ref<WorkPiece>()
+const rowsOf = ({ planter }: WorkPiece) =>
+  yard.value?.find(({ id }) => id === planter)?.row_count ?? face.value?.planter.row_count ?? 0
 
 const ready = computed(() => {
   const now = plan.value
@@ -98,6 +106,19 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
             <v-btn variant="outlined" :loading="busy" @click="ask('Planting five days sooner', { sooner: '5' })"
               >Planting 5 days sooner?</v-btn
             >
+            <v-menu v-if="late.length > 0">
+              <template #activator="{ props: opener }">
+                <v-btn variant="outlined" :loading="busy" v-bind="opener">A part a week late?</v-btn>
+              </template>
+              <v-list>
+                <v-list-item
+                  v-for="part in late"
+                  :key="part.id ?? 0"
+                  :title="part.name"
+                  @click="ask(`${part.name} a week late`, { late_part: `${part.id}`, late_by: '7' })"
+                />
+              </v-list>
+            </v-menu>
           </template>
         </div>
       </header>
@@ -125,21 +146,14 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
             <li v-for="part in arrivals" :key="`${part.id} ${part.on} ${part.ordered}`">
               {{ part.count }} × {{ part.name }}: {{ part.ordered ? 'comes' : 'if ordered today,' }}
               {{ sayDay(part.on) }}
-              <v-btn
-                v-if="part.id !== null"
-                variant="text"
-                :disabled="busy"
-                @click="ask(`${part.name} a week late`, { late_part: `${part.id}`, late_by: '7' })"
-                >A week late?</v-btn
-              >
             </li>
           </ul>
           <router-link :to="{ name: 'store' }">To the parts on hand</router-link>
         </div>
       </section>
-      <section v-if="plan.undated.length > 0" class="sheet">
+      <section v-if="plan.undated.length > 0" class="sheet undated" aria-label="Cannot be dated">
         <h2>Cannot be dated</h2>
-        <p class="quiet">Nobody knows when the parts come, or which go in.</p>
+        <p class="quiet">Nobody knows when the parts come, or which go in. Who has them can do it all the same.</p>
         <ul>
           <li v-for="piece in plan.undated" :key="piece.key">
             {{ sayPiece(piece) }}
@@ -150,10 +164,23 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
             >
               · {{ part.name ?? `no part chosen for ${say(`slot.${part.slot}`)}` }}</span
             >
+            <v-btn variant="outlined" :aria-label="`Card: ${sayPiece(piece)}`" @click="card = piece">Card</v-btn>
           </li>
         </ul>
       </section>
-      <day-list v-if="plan.pieces.length > 0" :plan="plan" :planters="together ? (yard ?? []) : []" />
+      <day-list
+        v-if="plan.pieces.length > 0"
+        :plan="plan"
+        :planters="together ? (yard ?? []) : []"
+        @card="card = $event"
+      />
+      <work-card
+        v-if="card"
+        :piece="card"
+        :planter="face?.planter.id === card.planter ? face.planter : undefined"
+        :row-count="rowsOf(card)"
+        @close="card = undefined"
+      />
       <rain-panel :planter-id="planterId" />
       <in-season-panel :planter-id="planterId" />
     </div>
@@ -206,6 +233,24 @@ ul {
 }
 h2 {
   font-size: 1.0625rem;
+}
+.undated p {
+  margin: 0;
+}
+.undated ul {
+  padding: 0;
+  list-style: none;
+}
+.undated li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 10px;
+  padding: 2px 0;
+  border-top: 1px solid var(--line);
+}
+.undated li .v-btn {
+  margin-left: auto;
 }
 .due {
   color: var(--ochre);

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { PlannedPiece, WorkPiece } from '@/api/types'
 import { apart, arrivalsOf, daysOf, sayApart, sayDay, sayJobs, sayMinutes, sayPiece } from './plan'
 
+const plain = { why: null, to: null, by: null }
 const piece = (
   row: number,
   person: number,
@@ -18,9 +19,12 @@ const piece = (
   ends: `2026-04-${ends}`,
   minutes,
   slack: 0,
+  latest: `2026-04-${starts}`,
   blocks: true,
   parts: [],
-  jobs: [{ action: 'change', what: slot, side: 'left' }],
+  steps: [],
+  stations: [],
+  jobs: [{ action: 'change', what: slot, side: 'left', ...plain }],
 })
 
 describe('days of a plan', () => {
@@ -56,9 +60,9 @@ it('says work, times and what is apart', () => {
   expect(sayJobs([])).toBe('Make the planter safe')
   expect(
     sayJobs([
-      { action: 'change', what: 'opener_blade', side: 'left' },
-      { action: 'change', what: 'opener_blade', side: 'right' },
-      { action: 'adjust', what: 'closing_gap', side: 'centre' },
+      { action: 'change', what: 'opener_blade', side: 'left', ...plain },
+      { action: 'change', what: 'opener_blade', side: 'right', ...plain },
+      { action: 'adjust', what: 'closing_gap', side: 'centre', ...plain },
     ]),
   ).toBe('2 × opener blade, adjust: closing wheel gap')
   expect(sayPiece(piece(3, 0, '06T08:00', '06T08:20'))).toBe('Row 3, opener blade')
