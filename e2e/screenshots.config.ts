@@ -8,4 +8,7 @@ export default defineConfig({
   outputDir: '../test-results',
   testMatch: 'screenshots.ts',
   projects: [{ name: 'screenshots' }],
+  // One after the other: the last ones show what they have done.
+  workers: 1,
+  fullyParallel: false,
 })

@@ -34,8 +34,7 @@ const posts = computed(() =>
 )
 const critical = computed(() => new Set(plan.chain.map(({ key }) => key)))
 const isCritical = ({ pieces }: Block) => pieces.some(({ key }) => critical.value.has(key))
-const told = ({ rows, said, from, to }: Block) =>
-  `${said}${rows[0] === 0 && rows.length === 1 ? '' : `, ${sayRows(rows).toLowerCase()}`}, ${sayMinutes(to - from)}`
+const told = ({ rows, said }: Block) => (rows[0] === 0 && rows.length === 1 ? said : `${sayRows(rows)}: ${said}`)
 const name = (person: number) => plan.people[person] || 'one more'
 </script>
 
@@ -60,10 +59,12 @@ const name = (person: number) => plan.people[person] || 'one more'
             left: `${(100 * (block.from - from)) / width}%`,
             width: `${(100 * (block.to - block.from)) / width}%`,
           }"
-          :title="told(block)"
+          :title="`${told(block)}, ${sayMinutes(block.to - block.from)}`"
           role="img"
-          :aria-label="`${name(person)}, ${sayDay(day)}: ${told(block)}`"
-          ><span v-if="(share * (block.to - block.from)) / width > 5" aria-hidden="true">{{ told(block) }}</span></span
+          :aria-label="`${name(person)}, ${sayDay(day)}: ${told(block)}, ${sayMinutes(block.to - block.from)}`"
+          ><span v-if="(share * (block.to - block.from)) / width > 5" aria-hidden="true" class="said">{{
+            told(block)
+          }}</span></span
         >
       </span>
     </div>
@@ -121,6 +122,12 @@ const name = (person: number) => plan.people[person] || 'one more'
   background: color-mix(in srgb, var(--accent) 20%, var(--card));
   font-size: 0.8125rem;
   line-height: 1.2;
+}
+.said {
+  display: -webkit-box;
+  overflow: hidden;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 3;
 }
 .safe {
   background: var(--line);
