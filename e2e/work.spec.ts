@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { expect, type Locator, type Page, test } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
 import { call, planterWithWalk, signIn } from './support'
@@ -51,6 +52,18 @@ test('what was decided is planned, done from its card, and leaves the plan', asy
   const days = page.getByRole('region', { name: 'Day by day' })
   await expect(days).toContainText('Make the planter safe')
   await expect(days).toContainText('Lock cylinders and frame')
+
+  // It goes along on paper and into a calendar.
+  for (const [link, begins] of [
+    ['Sign-off sheet', '%PDF-'],
+    ['Cards to print', '%PDF-'],
+    ['Into a calendar', 'BEGIN:VCALENDAR'],
+    ['As a table', 'day,begins,ends,person'],
+  ] as const) {
+    const downloading = page.waitForEvent('download')
+    await page.getByRole('link', { name: link }).click()
+    expect(readFileSync(await (await downloading).path(), 'latin1').startsWith(begins), link).toBe(true)
+  }
 
   // What would change it is said at once.
   await page.getByRole('button', { name: 'One more person?' }).click()

@@ -153,6 +153,10 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('season/countdown.ics', [SeasonController::class, 'countdown'])->can('record')->middleware(NotesExport::class);
         Route::get('decide', [DecideController::class, 'show'])->can('record');
         Route::get('work', [WorkController::class, 'show'])->can('record');
+        Route::get('work/plan.csv', [WorkController::class, 'csv'])->can('record')->middleware(NotesExport::class);
+        Route::get('work/plan.ics', [WorkController::class, 'calendar'])->can('record')->middleware(NotesExport::class);
+        Route::get('work/cards.pdf', [WorkController::class, 'cards'])->can('record')->middleware(NotesExport::class);
+        Route::get('work/ready.pdf', [WorkController::class, 'ready'])->can('record')->middleware(NotesExport::class);
         Route::get('work/rain', [WorkController::class, 'rain'])->can('record');
         Route::get('work/season', [WorkController::class, 'season'])->can('record');
         Route::get('policies', [PolicyController::class, 'show'])->can('record');

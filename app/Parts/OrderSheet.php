@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
+use App\Http\Paper;
 use App\Models\Order;
 use App\Models\PartType;
 use App\Models\Workshop;
 use App\Walk\Export\WalkCsv;
-use Dompdf\Dompdf;
-use Dompdf\Options;
 use Illuminate\Support\Collection;
 use NumberFormatter;
 use RuntimeException;
@@ -41,22 +40,14 @@ final readonly class OrderSheet
     public function pdf(): string
     {
         $money = new NumberFormatter('en', NumberFormatter::CURRENCY);
-        $options = new Options;
-        $options->setIsRemoteEnabled(false);
-        $options->setDefaultFont('DejaVu Sans');
-        $options->setFontCache(storage_path('framework/cache'));
-        $options->setTempDir(storage_path('framework/cache'));
-        $pdf = new Dompdf($options);
-        $pdf->loadHtml(view('print.order', [
+
+        return Paper::pdf('print.order', [
             'order' => $this->order,
             'workshop' => $this->workshop,
             'types' => $this->types,
             'money' => fn (?float $sum): string => $sum === null ? __('order.unknown') : (string) $money->formatCurrency($sum, $this->workshop->currency),
             'sum' => array_sum(array_map(static fn (array $line): float => $line['quantity'] * (float) $line['price'], $this->order->lines)),
             'unpriced' => count(array_filter($this->order->lines, static fn (array $line): bool => $line['price'] === null)),
-        ])->render());
-        $pdf->render();
-
-        return (string) $pdf->output();
+        ]);
     }
 }

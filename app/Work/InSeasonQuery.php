@@ -30,7 +30,10 @@ final readonly class InSeasonQuery
     private const HOLDING = 0.2;
 
     /** Parts of a slot that fall due within this share of the season are changed together. */
-    private const TOGETHER = 0.05;
+    private const TOGETHER = 0.1;
+
+    /** What would have to be changed more often in what is left is reckoned as if so often were enough: it was measured or planned wrongly. */
+    private const MOST_CHANGES = 50;
 
     /** Nine in ten of new parts go at least this share of what they go on average. */
     private const TENTH = 0.8;
@@ -131,7 +134,7 @@ final readonly class InSeasonQuery
         $hour = (float) $decisions->planter->workshop->shop_rate;
         foreach ($groups as $name => $of) {
             $minutes = $now->jobs->minutesOnRows(array_map(static fn (array $one): Job => Job::change($one[0]), $of));
-            $items[] = new StopItem($name, min(array_column($of, 1)), max(1.0, min(array_column($of, 2))), (float) array_sum(array_column($of, 3)), $minutes / 60 * $hour);
+            $items[] = new StopItem($name, min(array_column($of, 1)), max((float) $now->acresLeft / self::MOST_CHANGES, min(array_column($of, 2))), (float) array_sum(array_column($of, 3)), $minutes / 60 * $hour);
             $counts[$name] = count($of);
         }
 

@@ -8,9 +8,12 @@ use App\Models\PartType;
 use App\Models\Planter;
 use Ustrel\Core\Parts\Arrival;
 use Ustrel\Core\Parts\SlotPlace;
+use Ustrel\Core\Plan\Action;
+use Ustrel\Core\Plan\Job;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Plan\Step;
 use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Work\Piece;
 
 /** A piece of work on a planter, with the parts that go in. */
@@ -34,6 +37,35 @@ final readonly class PlannedWork
     public function key(): string
     {
         return "{$this->planter->id} {$this->piece->key}";
+    }
+
+    /** @return list<Station> whose cautions hold */
+    public function stations(): array
+    {
+        $stations = [];
+        foreach ($this->piece->jobs as $job) {
+            $stations[$job->what->station()->value] = $job->what->station();
+        }
+
+        return array_values($stations);
+    }
+
+    /** What was decided at the place of a job; null where a part is changed. */
+    public function askedFor(Job $job): ?Proposal
+    {
+        return $job->action === Action::Change ? null : $this->asked["{$job->row}:{$job->what->value}:{$job->side->value}"] ?? null;
+    }
+
+    /** How the opener blades are bolted on, where they come off. */
+    public function threads(): string
+    {
+        if (! in_array('opener_blade', array_map(static fn (array $step): string => $step[0]->name, $this->steps), true)) {
+            return '';
+        }
+        $threads = $this->planter->readSheet()->threads;
+        $side = $threads->leftHand->value ?? 'unknown';
+
+        return __("threads.{$side}").' '.($threads->torque === '' ? __('threads.torque_in_manual') : __('threads.torque', ['torque' => $threads->torque]));
     }
 
     /** Nobody knows when its parts come. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Work;
 
+use App\Models\Decision;
 use App\Models\PartType;
 use App\Models\Planter;
 use App\Models\Workshop;
@@ -38,6 +39,13 @@ final readonly class WorkQuery
         private DecideQuery $decide,
         private StoreQuery $store,
     ) {
+    }
+
+    /** @return list<Planter> those on which something was decided, each with its spec sheet and the workshop */
+    public static function planters(Workshop $workshop): array
+    {
+        return array_values($workshop->planters()->whereIn('id', Decision::query()->where('action', '<>', Action::CarryOver)->select('planter_id'))->with('specSheet')->get()
+            ->each(static fn (Planter $of): Planter => $of->setRelation('workshop', $workshop))->all());
     }
 
     /**
@@ -117,7 +125,7 @@ final readonly class WorkQuery
     /** @return array{list<string>, list<WorkHours>} by name, those who have hours */
     private static function people(Workshop $workshop, Day $first, int $more): array
     {
-        $crew = array_values(array_filter($workshop->crew, static fn (array $one): bool => array_sum($one['hours']) > 0));
+        $crew = array_values(array_filter($workshop->crew, static fn (array $one): bool => array_sum(array_map(static fn (float|int $hours): float => round(60 * $hours), $one['hours'])) > 0));
         usort($crew, static fn (array $one, array $other): int => array_sum($other['hours']) <=> array_sum($one['hours']));
         for ($at = 0; $at < $more && $crew !== []; $at++) {
             $crew[] = ['name' => '', 'hours' => $crew[0]['hours']];

@@ -30,7 +30,7 @@ const HELPER_MAY = [
     ...GUEST_MAY,
     'PUT api/me/password', 'DELETE api/me/devices', 'DELETE api/me/devices/{device}', 'GET api/spec-sheets', 'GET api/spec-sheets/{specSheet}', 'GET api/workshop', 'GET api/part-types', 'GET api/part-types/{partType}/lives', 'GET api/packs', 'GET api/store', 'POST api/store/moves', 'GET api/suppliers', 'POST api/suppliers/{supplier}/ask', 'GET api/orders', 'POST api/orders/{order}/receive', 'GET api/orders/{order}/order.pdf', 'GET api/orders/{order}/order.csv',
     'GET api/planters/{planter}/season', 'GET api/planters/{planter}/season/speed', 'GET api/planters/{planter}/season/fields.csv', 'GET api/planters/{planter}/season/countdown.ics',
-    'GET api/planters/{planter}/work', 'GET api/planters/{planter}/work/rain', 'GET api/planters/{planter}/work/season',
+    'GET api/planters/{planter}/work', 'GET api/planters/{planter}/work/rain', 'GET api/planters/{planter}/work/plan.csv', 'GET api/planters/{planter}/work/plan.ics', 'GET api/planters/{planter}/work/cards.pdf', 'GET api/planters/{planter}/work/ready.pdf', 'GET api/planters/{planter}/work/season',
     'GET api/planters/{planter}/decide', 'GET api/planters/{planter}/policies', 'GET api/planters/{planter}/guide', 'POST api/planters/{planter}/ledger', 'POST api/planters/{planter}/acres', 'POST api/planters/{planter}/walks', 'PATCH api/walks/{walk}',
     'POST api/walks/{walk}/finish', 'POST api/walks/{walk}/reopen', 'POST api/walks/{walk}/readings', 'GET api/walks/{walk}/news', 'POST api/walks/{walk}/notes', 'POST api/walks/{walk}/photos',
 ];

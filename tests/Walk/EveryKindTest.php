@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -150,6 +151,30 @@ it('tells a second device what is new, and when to get everything again', functi
     $this->putJson("/api/planters/{$planter->id}", $form)->assertOk();
     expect($this->getJson("/api/walks/{$walk->id}/news?since={$news['as_of']}")->json('version'))->not->toBe($guide['version']);
 });
+
+it('tells the next time what comes in while it gathers what is new', function (string $ask): void {
+    $planter = $this->planter();
+    $walk = $this->openWalk($planter);
+    $this->travelTo(now()->startOfSecond());
+    $this->send($walk, $this->reading(1, '14 3/4'))->assertOk();
+    $since = $this->getJson("/api/walks/{$walk->id}")->json('as_of');
+    // Two more readings are kept right after the board was read.
+    $isIn = false;
+    DB::listen(function (QueryExecuted $query) use (&$isIn, $walk): void {
+        if ($isIn || ! str_contains($query->sql, 'from "cells"')) {
+            return;
+        }
+        $isIn = true;
+        foreach ([2, 3] as $row) {
+            $this->travel(1)->seconds();
+            $this->send($walk, $this->reading($row, '14 3/8'))->assertOk();
+        }
+    });
+    $news = $this->getJson(sprintf($ask, $walk->id, $planter->id, $since))->assertOk()->json();
+    expect($isIn)->toBeTrue();
+    $told = $this->getJson("/api/walks/{$walk->id}/news?since={$news['as_of']}")->json('cells');
+    expect(collect($told)->where('check', 'opener_blade_diameter')->pluck('row')->unique()->values()->all())->toContain(2, 3);
+})->with(['the news' => ['/api/walks/%s/news?since=%3$s'], 'the walk' => ['/api/walks/%s'], 'the guide' => ['/api/planters/%2$s/guide']]);
 
 it('works the toolbar level out, or says which figure is missing', function (): void {
     $planter = $this->planter();

@@ -5,6 +5,8 @@ declare(strict_types=1);
 use App\Models\PartType;
 use App\Models\StockMove;
 use Illuminate\Support\Str;
+use Sabre\VObject\Component\VEvent;
+use Sabre\VObject\Reader;
 use Ustrel\Core\Parts\StockMoveKind;
 
 beforeEach(function (): void {
@@ -47,6 +49,24 @@ it('says what it cannot date, and what nobody has hours for', function (): void 
     expect(array_column($plan['undated'], 'row'))->toBe([4])->and($plan['undated'][0]['parts'][0])->toMatchArray(['name' => 'seed_sensor', 'here' => false, 'on' => null]);
     $this->technician->workshop->update(['crew' => []]);
     expect(($this->plan)())->toMatchArray(['ends' => null, 'people' => [], 'pieces' => []])->and(($this->plan)()['undated'])->toHaveCount(2);
+});
+
+it('goes out as a table, into a calendar under ids that stay, and on paper', function (): void {
+    ($this->onShelf)($this->tube, 1);
+    PartType::query()->whereKey($this->tube)->update(['name' => '=Tube', 'own_number' => 'T-140']);
+    ($this->change)(3, 'seed_tube', ['curled_lip']);
+    $get = fn (string $file): string => (string) $this->actingAs($this->technician)->get("/api/planters/{$this->planted->id}/work/{$file}")->assertOk()->getContent();
+    $name = $this->planted->name;
+    expect($get('plan.csv'))->toBe("day,begins,ends,person,planter,row,work,minutes,parts,begin_by\n"
+        ."2026-04-06,08:00,\"2026-04-06 08:10\",Wren,\"{$name}\",0,\"Make the planter safe\",10,,\"2026-04-16 15:47\"\n"
+        ."2026-04-06,08:10,\"2026-04-06 08:13\",Wren,\"{$name}\",3,\"Row 3: seed tube\",3,\"'=Tube T-140\",\"2026-04-16 15:57\"\n");
+    $read = fn (): array => array_map(fn (VEvent $event): array => [(string) $event->UID, (string) $event->DTSTART, (int) (string) $event->SEQUENCE], iterator_to_array(Reader::read($get('plan.ics'))->VEVENT, false));
+    $first = $read();
+    expect($first)->toHaveCount(2)->and($first[1][1])->toBe('20260406T081000Z');
+    $this->travel(2)->hours();
+    $second = $read();
+    expect(array_column($second, 0))->toBe(array_column($first, 0))->and($second[1][1])->toBe('20260406T091000Z')->and($second[0][2])->toBeGreaterThan($first[0][2]);
+    expect($get('cards.pdf'))->toStartWith('%PDF-')->and(strlen($get('cards.pdf')))->toBeGreaterThan(5_000)->and($get('ready.pdf'))->toStartWith('%PDF-');
 });
 
 it('leaves out what is done, and plans all planters together', function (): void {

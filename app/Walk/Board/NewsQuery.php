@@ -25,7 +25,11 @@ final readonly class NewsQuery
     /** @param  Moment|null  $since  the as_of of the news or guide heard last; null for everything */
     public function of(Walk $walk, ?Moment $since): WalkNews
     {
-        return new WalkNews($this->boards->ofWalk($walk, $walk->planter), $since === null ? null : self::changedSince($walk, $since), self::asOf($walk));
+        // Before anything else is read: what comes in meanwhile is told the next time, if it was not now.
+        $asOf = self::asOf($walk);
+        $changed = $since === null ? null : self::changedSince($walk, $since);
+
+        return new WalkNews($this->boards->ofWalk($walk, $walk->planter), $changed, $asOf);
     }
 
     /** @return list<string> keys of the places that were read since */
@@ -48,10 +52,11 @@ final readonly class NewsQuery
     public function ofPlanter(Planter $planter): WalkNews
     {
         $walk = $planter->openWalk();
+        $asOf = $walk === null ? Moments::now() : self::asOf($walk);
 
         return $walk === null
-            ? new WalkNews($this->boards->unwalked($planter), null, Moments::now(), self::outlooksOfNext($planter))
-            : new WalkNews($this->boards->ofWalk($walk, $planter), null, self::asOf($walk), KeptOutlooks::of($walk));
+            ? new WalkNews($this->boards->unwalked($planter), null, $asOf, self::outlooksOfNext($planter))
+            : new WalkNews($this->boards->ofWalk($walk, $planter), null, $asOf, KeptOutlooks::of($walk));
     }
 
     /** @return array<string, Outlook> of the walk that would be started now, by place key */

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Walk\Export;
 
+use App\Http\Paper;
 use App\Walk\Board\Board;
 use App\Walk\Board\CurrentReading;
 use App\Walk\Board\Remarks;
 use Carbon\CarbonImmutable;
-use Dompdf\Dompdf;
-use Dompdf\Options;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\Check;
@@ -41,7 +40,7 @@ final readonly class PrintSheet
     {
         $findings = $this->findings();
 
-        return self::pdf('print.walk', [
+        return Paper::pdf('print.walk', [
             'board' => $this->board,
             'day' => $this->day(...),
             'findings' => $findings,
@@ -49,17 +48,17 @@ final readonly class PrintSheet
             'notes' => $remarks->notesFor($this->board->planter, $this->board->walk),
             'blocks' => $this->blocks(static fn (Check $check): bool => $check->kind->takesFigure()),
             'signs' => self::SIGNS,
-        ]);
+        ], true);
     }
 
     /** Every check that is walked, with room to write. A PDF. */
     public function blank(): string
     {
-        return self::pdf('print.blank', [
+        return Paper::pdf('print.blank', [
             'board' => $this->board,
             'day' => $this->day(...),
             'blocks' => $this->blocks(fn (Check $check): bool => isset($this->board->scope->checks[$check->key->value])),
-        ]);
+        ], true);
     }
 
     /** A moment as the day that it was in the workshop; now by default. */
@@ -152,25 +151,5 @@ final readonly class PrintSheet
             // Their first letters are what is written.
             default => implode(' ', array_map(static fn (State $state): string => __("state.{$state->value}")[0], $check->kind->states())),
         };
-    }
-
-    /**
-     * @param  view-string  $view
-     * @param  array<string, mixed>  $with
-     */
-    private static function pdf(string $view, array $with): string
-    {
-        $options = new Options;
-        $options->setIsRemoteEnabled(false);
-        $options->setDefaultFont('DejaVu Sans');
-        $options->setFontCache(storage_path('framework/cache'));
-        $options->setTempDir(storage_path('framework/cache'));
-        $pdf = new Dompdf($options);
-        $pdf->setPaper('A4', 'landscape');
-        $pdf->loadHtml(view($view, $with)->render());
-        $pdf->render();
-        $pdf->getCanvas()->page_text(760, 570, __('print.page'), $pdf->getFontMetrics()->getFont('DejaVu Sans') ?? '', 7);
-
-        return (string) $pdf->output();
     }
 }

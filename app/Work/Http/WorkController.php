@@ -6,11 +6,16 @@ namespace App\Work\Http;
 
 use App\Http\Controller;
 use App\Models\Planter;
+use App\Models\User;
 use App\Work\InSeasonQuery;
 use App\Work\RainQuery;
+use App\Work\ReadySheet;
 use App\Work\WorkQuery;
+use App\Work\WorkSheet;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
 
 final class WorkController extends Controller
@@ -28,11 +33,59 @@ final class WorkController extends Controller
     public function show(WorkRequest $request, Planter $planter, WorkQuery $work): JsonResponse
     {
         $workshop = $planter->load(['specSheet', 'workshop'])->workshop;
-        $planters = $request->isTogether()
-            ? $workshop->planters()->with('specSheet')->get()->each(static fn (Planter $of): Planter => $of->setRelation('workshop', $workshop))->all()
-            : [$planter];
+        $planters = $request->isTogether() ? WorkQuery::planters($workshop) : [$planter];
 
-        return new JsonResponse(WorkShape::plan($work->of($workshop, array_values($planters), $request->whatIf())));
+        return new JsonResponse(WorkShape::plan($work->of($workshop, $planters, $request->whatIf())));
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/work/plan.csv', operationId: 'exportWork', description: 'Columns: docs/formats.md', tags: ['work'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'The plan, a piece a line', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function csv(Request $request, Planter $planter, WorkQuery $work): Response
+    {
+        return self::file($this->sheet($planter, $work, $this->user($request))->csv(), $planter, 'plan.csv', 'text/csv; charset=UTF-8');
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/work/plan.ics', operationId: 'exportWorkCalendar', tags: ['work'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'The plan, an event a piece', content: new OA\MediaType(mediaType: 'text/calendar', schema: new OA\Schema(type: 'string')))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function calendar(Request $request, Planter $planter, WorkQuery $work): Response
+    {
+        return self::file($this->sheet($planter, $work, $this->user($request))->calendar(), $planter, 'plan.ics', 'text/calendar; charset=UTF-8');
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/work/cards.pdf', operationId: 'printWork', tags: ['work'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'What to pick, and a card for each piece', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function cards(Request $request, Planter $planter, WorkQuery $work): Response
+    {
+        return self::file($this->sheet($planter, $work, $this->user($request))->cards(), $planter, 'cards.pdf', 'application/pdf');
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/work/ready.pdf', operationId: 'printReady', tags: ['work'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'What is open before planting, to sign', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function ready(Request $request, Planter $planter, ReadySheet $sheet): Response
+    {
+        return self::file($sheet->pdf($planter->load(['specSheet', 'workshop']), $this->user($request)->units), $planter, 'ready.pdf', 'application/pdf');
+    }
+
+    private function sheet(Planter $planter, WorkQuery $work, User $by): WorkSheet
+    {
+        $workshop = $planter->load(['specSheet', 'workshop'])->workshop;
+
+        return new WorkSheet($work->of($workshop, [$planter]), $workshop, $by->units);
+    }
+
+    private static function file(string $content, Planter $planter, string $name, string $type): Response
+    {
+        $name = Str::slug("{$planter->farm} {$planter->name}")."-{$name}";
+
+        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
     }
 
     #[OA\Get(path: '/api/planters/{planter}/work/rain', operationId: 'rainList', description: 'What to do in the hours that it rains', tags: ['work'])]

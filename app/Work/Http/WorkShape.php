@@ -18,6 +18,7 @@ use Ustrel\Core\Plan\Action;
 use Ustrel\Core\Plan\Job;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Plan\Why;
+use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Work\Cause;
 use Ustrel\Core\Work\Link;
 use Ustrel\Core\Work\Placed;
@@ -167,22 +168,17 @@ final class WorkShape
             'planter' => $of->planter->id,
             'row' => $of->piece->row,
             'steps' => array_map(static fn (array $step): array => ['step' => $step[0]->name, 'side' => $step[1]->value], $of->steps),
-            'stations' => array_values(array_unique(array_map(static fn (Job $job): string => $job->what->station()->value, $of->piece->jobs))),
-            'jobs' => array_map(static fn (Job $job): array => self::job($job, $of->asked["{$job->row}:{$job->what->value}:{$job->side->value}"] ?? null), $of->piece->jobs),
+            'stations' => array_map(static fn (Station $station): string => $station->value, $of->stations()),
+            'jobs' => array_map(static fn (Job $job): array => self::job($job, $of->askedFor($job)), $of->piece->jobs),
             'parts' => array_map(static fn (array $part): array => self::part(...$part), $of->parts),
             'minutes' => $of->piece->minutes,
             'blocks' => $of->piece->blocks,
         ];
     }
 
-    /**
-     * @param  Proposal|null  $asked  at the place of the job, where that is one of a check
-     * @return array<string, mixed>
-     */
-    private static function job(Job $job, ?Proposal $asked): array
+    /** @return array<string, mixed> */
+    private static function job(Job $job, ?Proposal $of): array
     {
-        $of = $job->action === Action::Change ? null : $asked;
-
         return [
             'action' => $job->action->value, 'what' => $job->what->value, 'side' => $job->side->value,
             'why' => $of?->why->value, 'to' => DecideShape::turned($of?->to), 'by' => DecideShape::turned($of?->by),

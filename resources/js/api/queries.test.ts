@@ -2,8 +2,9 @@ import { VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount } from '@vue/test-utils'
 import { expect, it, vi } from 'vitest'
 import { defineComponent, ref } from 'vue'
-import { signInForTest } from '@/testing'
-import { keys, queries, useSpecSheet } from './queries'
+import { guideOf, signInForTest } from '@/testing'
+import { hear, keys, queries, useSpecSheet } from './queries'
+import type { WalkGuide } from './types'
 
 // The client takes hold of fetch as it is loaded, so the stand-in has to be there before.
 vi.hoisted(() => {
@@ -26,4 +27,22 @@ it('asks for the sheet of its key, also where somebody else who asked for it has
   await flushPromises()
   expect(queries.getQueryData(keys.specSheet(7))).toMatchObject({ id: 7 })
   expect(queries.getQueryData(keys.specSheet(1))).toMatchObject({ id: 1 })
+})
+
+it('lets news that was gathered before something else was heard take nothing back', () => {
+  signInForTest()
+  const { walk, steps, checks, orders, ...state } = guideOf(2)
+  void [checks, orders]
+  queries.setQueryData(keys.guide(1), guideOf(2))
+  const first = steps[0] as WalkGuide['steps'][number]
+  const now = {
+    ...first,
+    now: { id: 'a', taken_at: '', value: 1, state: null, chips: [], result: 'recorded', verdict: 'sound', reasons: [] },
+  } as typeof first
+  hear(1, walk?.id ?? '', { ...state, cells: [now], revision: 3 })
+  hear(1, walk?.id ?? '', { ...state, cells: [{ ...now, now: null }], revision: 2 })
+  expect(queries.getQueryData<WalkGuide>(keys.guide(1))).toMatchObject({
+    revision: 3,
+    steps: expect.arrayContaining([now]),
+  })
 })

@@ -336,11 +336,12 @@ export function takeIn(planter: number, walk: string, news: WalkNews): void {
   hear(planter, walk, news)
 }
 
-/** Takes in what has changed on a walk; where its figures or checks have, the whole guide is got again. */
+/** Takes in what has changed on a walk; where its figures or checks have, or where it comes late, the whole guide is got again. */
 export function hear(planter: number, walk: string, { cells, ...state }: WalkNews): void {
   const guide = guideOf(planter)
   if (guide?.walk?.id !== walk) return
-  if (guide.version !== state.version) {
+  // Asked for before something else was heard, it would take that back.
+  if (guide.version !== state.version || state.revision < guide.revision) {
     void queries.invalidateQueries({ queryKey: keys.guide(planter) })
     return
   }

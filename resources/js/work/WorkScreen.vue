@@ -89,6 +89,12 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
               · no plan is done more than {{ sayApart(plan.end_over) }} sooner</template
             >
           </p>
+          <p v-if="!together" class="out">
+            <a :href="`/api/planters/${planterId}/work/ready.pdf`" download>Sign-off sheet</a>
+            <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/cards.pdf`" download>Cards to print</a>
+            <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/plan.ics`" download>Into a calendar</a>
+            <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/plan.csv`" download>As a table</a>
+          </p>
         </div>
         <div class="asks-if">
           <div v-if="manyPlanters" class="segments" role="group" aria-label="What is planned">
@@ -217,6 +223,16 @@ header p,
   flex-wrap: wrap;
   align-items: center;
   gap: 8px;
+}
+.out {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 20px;
+}
+.out a {
+  display: inline-flex;
+  align-items: center;
+  min-height: var(--touch);
 }
 .answer {
   font-weight: 700;

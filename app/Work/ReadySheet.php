@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Work;
+
+use App\Http\Paper;
+use App\Models\Planter;
+use App\Plan\DecideQuery;
+use App\Plan\Found;
+use App\Season\CountdownQuery;
+use App\Season\SeasonQuery;
+use App\Walk\Export\Wording;
+use Ustrel\Core\Measure\QuantityPrinter;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Season\Deadline;
+use Ustrel\Core\Season\Step;
+use Ustrel\Core\Spec\Judging\Verdict;
+
+/** What is open before a planter goes out, by name, and who signs for that. On paper. */
+final readonly class ReadySheet
+{
+    public function __construct(
+        private WorkQuery $work,
+        private DecideQuery $decide,
+        private SeasonQuery $seasons,
+        private CountdownQuery $countdown,
+    ) {
+    }
+
+    /** @param  Planter  $planter  with its spec sheet and workshop */
+    public function pdf(Planter $planter, UnitSystem $units): string
+    {
+        $printer = new QuantityPrinter($units);
+        $plan = $this->work->of($planter->workshop, [$planter]);
+        $view = $this->seasons->of($planter);
+        $own = array_column($view->plan->own_items, 'title', 'id');
+        $due = array_filter($this->countdown->of($view), static fn (Deadline $deadline): bool => ! $deadline->isDone);
+        $work = array_filter([...array_values($plan->pieces), ...$plan->undated], static fn (PlannedWork $of): bool => $of->piece->jobs !== []);
+        usort($work, static fn (PlannedWork $one, PlannedWork $other): int => [$other->piece->blocks, $one->piece->row] <=> [$one->piece->blocks, $other->piece->row]);
+
+        return Paper::pdf('print.ready', [
+            'planter' => $planter,
+            'day' => $planter->workshop->today()->iso,
+            'due' => array_map(static fn (Deadline $deadline): array => [Step::tryFrom($deadline->key) === null ? $own[$deadline->key] ?? '' : __("countdown.{$deadline->key}"), $deadline->due->iso], array_values($due)),
+            'open' => $this->open($planter, new Wording($printer)),
+            'work' => $work,
+            'words' => new WorkWords($printer),
+        ]);
+    }
+
+    /** @return list<array{string, string, string}> what nobody has decided about: row, check, verdict */
+    private function open(Planter $planter, Wording $wording): array
+    {
+        $open = array_filter($this->decide->of($planter)->found, static fn (Found $found): bool => $found->isOpen() && $found->reading !== null);
+
+        return array_values(array_map(static fn (Found $found): array => [WorkWords::row($found->place->row), $wording->check($found->place->check, $found->place->side), __('verdict.'.($found->reading->verdict ?? Verdict::Sound)->value)], $open));
+    }
+}

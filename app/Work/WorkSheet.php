@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Work;
+
+use App\Http\Paper;
+use App\Models\Workshop;
+use App\Walk\Export\WalkCsv;
+use Carbon\CarbonImmutable;
+use DateTimeImmutable;
+use DateTimeZone;
+use RuntimeException;
+use Sabre\VObject\Component\VCalendar;
+use Ustrel\Core\Measure\QuantityPrinter;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Work\Placed;
+
+/** A plan to take along: as a table, into a calendar, and as cards on paper with what to pick from the shelf. */
+final readonly class WorkSheet
+{
+    private const COLUMNS = ['day', 'begins', 'ends', 'person', 'planter', 'row', 'work', 'minutes', 'parts', 'begin_by'];
+
+    private WorkWords $words;
+
+    public function __construct(private WorkPlan $plan, private Workshop $workshop, UnitSystem $units)
+    {
+        $this->words = new WorkWords(new QuantityPrinter($units));
+    }
+
+    public function csv(): string
+    {
+        $out = fopen('php://memory', 'w+') ?: throw new RuntimeException('no memory');
+        fputcsv($out, self::COLUMNS, escape: '');
+        foreach ($this->placed() as [$placed, $of]) {
+            [$begins, $ends, $latest] = array_map($this->at(...), [$placed->start, $placed->finish, $this->plan->schedule->latest[$placed->task] ?? $placed->start]);
+            fputcsv($out, [
+                $begins->format('Y-m-d'), $begins->format('H:i'), $ends->format('Y-m-d H:i'), WalkCsv::text($this->person($placed)), WalkCsv::text($of->planter->name), $of->piece->row,
+                WalkCsv::text($this->words->piece($of)), $of->piece->minutes, WalkCsv::text(implode('; ', array_map(static fn (array $part): string => WorkWords::part($part[0], $part[1]), $of->parts))), $latest->format('Y-m-d H:i'),
+            ], escape: '');
+        }
+        rewind($out);
+
+        return (string) stream_get_contents($out);
+    }
+
+    /** An event for each piece, under an id of its own that stays: a new export takes the place of the old. */
+    public function calendar(): string
+    {
+        $calendar = new VCalendar(['PRODID' => '-//Ustrel//Work//EN', 'X-WR-CALNAME' => "{$this->workshop->name}: ".__('work.title')]);
+        $utc = new DateTimeZone('UTC');
+        $now = CarbonImmutable::now('UTC');
+        foreach ($this->placed() as [$placed, $of]) {
+            $calendar->add($calendar->createComponent('VEVENT', [
+                'UID' => 'work-'.hash('xxh128', $placed->task)."-{$of->planter->id}@ustrel",
+                'DTSTAMP' => new DateTimeImmutable($now->toIso8601String()),
+                // The plan is made anew each time that it is asked for: a later one counts higher.
+                'SEQUENCE' => intdiv($now->getTimestamp() - 1_577_836_800, 60),
+                'SUMMARY' => "{$of->planter->name}: {$this->words->piece($of)}",
+                'DESCRIPTION' => trim("{$this->person($placed)}\n".implode("\n", array_map(static fn (array $part): string => WorkWords::part($part[0], $part[1]), $of->parts))),
+                'DTSTART' => $this->at($placed->start)->setTimezone($utc),
+                'DTEND' => $this->at($placed->finish)->setTimezone($utc),
+            ], false));
+        }
+
+        return $calendar->serialize();
+    }
+
+    /** By day and person a card for each piece, and what to pick from the shelf. A PDF. */
+    public function cards(): string
+    {
+        $days = $picks = [];
+        foreach ($this->placed() as [$placed, $of]) {
+            $begins = $this->at($placed->start);
+            $days[$begins->format('l j F Y')][$this->person($placed)][] = ['begins' => $begins->format('H:i'), 'of' => $of];
+            foreach ($of->parts as [$place, $type, $arrival]) {
+                $name = $type === null ? __("slot.{$place->slot->value}") : trim("{$type->name} {$type->own_number}");
+                $when = $arrival->isHere ? __('work.here') : __($arrival->isOrdered ? 'work.comes' : 'work.if_ordered', ['day' => $arrival->on->iso ?? '']);
+                $picks[$name][$when] = ($picks[$name][$when] ?? 0) + 1;
+            }
+        }
+        ksort($picks);
+
+        return Paper::pdf('print.work', ['workshop' => $this->workshop, 'days' => $days, 'picks' => $picks, 'undated' => $this->plan->undated, 'words' => $this->words]);
+    }
+
+    /** @return list<array{Placed, PlannedWork}> in the order in which they begin */
+    private function placed(): array
+    {
+        return array_values(array_map(fn (Placed $placed): array => [$placed, $this->plan->pieces[$placed->task]], $this->plan->schedule->placed ?? []));
+    }
+
+    private function person(Placed $placed): string
+    {
+        return $this->plan->people[$placed->person];
+    }
+
+    /** An instant of the plan as the moment that it is in the workshop. */
+    private function at(int $instant): DateTimeImmutable
+    {
+        return new DateTimeImmutable(sprintf('%s %02d:%02d', $this->plan->first->plusDays(intdiv($instant, 1440))->iso, intdiv($instant % 1440, 60), $instant % 60), $this->workshop->zone());
+    }
+}
