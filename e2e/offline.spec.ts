@@ -83,6 +83,8 @@ test('a walk is started without a signal, and gives way to one that somebody els
   await page.goto(`/planters/${planter}/walk`)
   await keptOnDevice(page)
   await expect(page.getByRole('heading', { name: /^Start a walk/ })).toBeVisible()
+  // The packs come last and move what is below them.
+  await page.waitForLoadState('networkidle')
   await context.setOffline(true)
   await page.getByLabel('I have read this').check()
   await page.getByRole('button', { name: 'Start the walk' }).click()

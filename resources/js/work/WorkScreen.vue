@@ -91,8 +91,12 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
           </p>
           <p v-if="!together" class="out">
             <a :href="`/api/planters/${planterId}/work/ready.pdf`" download>Sign-off sheet</a>
-            <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/cards.pdf`" download>Cards to print</a>
-            <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/plan.ics`" download>Into a calendar</a>
+            <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/cards.pdf`" download
+              >Cards to print</a
+            >
+            <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/plan.ics`" download
+              >Into a calendar</a
+            >
             <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/plan.csv`" download>As a table</a>
           </p>
         </div>
