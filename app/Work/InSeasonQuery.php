@@ -11,6 +11,7 @@ use App\Models\Planter;
 use App\Plan\DecideQuery;
 use App\Plan\Decisions;
 use App\Plan\PartPrices;
+use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Parts\LedgerEventKind;
 use Ustrel\Core\Parts\RemovalReason;
 use Ustrel\Core\Parts\Slot;
@@ -33,7 +34,7 @@ final readonly class InSeasonQuery
     private const TOGETHER = 0.1;
 
     /** What would have to be changed more often in what is left is reckoned as if so often were enough: it was measured or planned wrongly. */
-    private const MOST_CHANGES = 50;
+    private const MOST_CHANGES = 40;
 
     /** Nine in ten of new parts go at least this share of what they go on average. */
     private const TENTH = 0.8;
@@ -71,7 +72,8 @@ final readonly class InSeasonQuery
      */
     private function spares(Planter $planter, array $types, array $wear, array $new, float $trip): array
     {
-        $seasons = max(1, AcresEntry::held($planter->id)->toBase()->selectRaw('count(DISTINCT extract(year FROM day)) AS of')->value('of'));
+        $days = AcresEntry::held($planter->id)->distinct()->toBase()->pluck('day')->all();
+        $seasons = max(1, count(array_unique(array_map(static fn (mixed $day): int => $planter->seasons()->of(Day::of((string) $day)), $days))));
         $broken = LedgerEvent::held($planter->id)->where('kind', LedgerEventKind::Removed)->where('reason', RemovalReason::Failed)
             ->groupBy('slot')->toBase()->selectRaw('slot, count(*) AS of')->pluck('of', 'slot')->all();
         $chances = $fitted = $rates = [];

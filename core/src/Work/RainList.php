@@ -12,8 +12,8 @@ use Ustrel\Core\Spec\Side;
  */
 final class RainList
 {
-    /** So many ways of filling everybody's time are kept from one place to the next. */
-    private const MOST_WAYS = 20_000;
+    /** So many ways of filling everybody's time are kept from one place to the next, over the third power of the people: each way has so many more on from it. */
+    private const MOST_WAYS = 160_000;
 
     private const QUICK = 60;
 
@@ -128,9 +128,10 @@ final class RainList
 
     private function plan(): RainPlan
     {
-        // What a quick look finds is sure: what cannot be worth more is not looked at any further.
-        [$sure] = $this->search(self::QUICK, 0.0);
-        [$best, $isWhole] = $this->search(self::MOST_WAYS, $sure[0]);
+        // What a quick look finds is sure: what is not worth more is not looked at any further.
+        [$sure, $isWhole] = $this->search(self::QUICK, -1.0);
+        $isMost = $sure[0] >= $this->atMost[0][$this->minutes * $this->people] - self::SAME;
+        [$best, $isWhole] = $isWhole || $isMost ? [$sure, true] : $this->search(min(20_000, intdiv(self::MOST_WAYS, $this->people ** 3)), $sure[0]);
         $best = $best[0] >= $sure[0] ? $best : $sure;
         $atMost = $this->isExact && $isWhole ? $best[0] : max($best[0], $this->isExact ? $this->atMost[0][$this->minutes * $this->people] : array_sum(array_map(static fn (RainJob $job): float => $job->worth, $this->jobs)));
         $people = array_map(fn (array $of): array => $this->jobsOf($of[1]), $best[1]);
@@ -142,7 +143,7 @@ final class RainList
     }
 
     /**
-     * From place to place, all ways of filling everybody's time that can still be worth as much as what is sure.
+     * From place to place, all ways of filling everybody's time that can still be worth more than what is sure.
      *
      * @return array{array{float, list<array{int, int}>}, bool} the worth, and by person the minutes and the jobs as bits; and whether none was left out
      */
@@ -158,7 +159,7 @@ final class RainList
             $ways = [];
             foreach ($next as $way) {
                 $could = $way[0] + $this->atMost[$at + 1][$this->minutes * $this->people - array_sum(array_column($way[1], 0))];
-                if ($could >= $sure - self::SAME) {
+                if ($could > $sure + self::SAME) {
                     $ways[] = [$could, $way];
                 }
             }

@@ -117,6 +117,8 @@ it('is done with thirty jobs in time, and says how far it can be off', function 
         $jobs = rainJobs($random, 30, 4 + 4 * $case);
         $began = hrtime(true);
         $plan = RainList::of($jobs, 180, 2);
-        expect((hrtime(true) - $began) / 1e9)->toBeLessThan(6)->and($plan->atMost)->toBeGreaterThanOrEqual($plan->worth)->and($plan->isBest)->toBeTrue();
+        // Eight people have time for all of it, in more ways than can be looked at.
+        expect(RainList::of($jobs, 720, 8)->worth)->toEqualWithDelta(array_sum(array_map(static fn (RainJob $job): float => $job->worth, $jobs)), 1e-9)
+            ->and((hrtime(true) - $began) / 1e9)->toBeLessThan(6)->and($plan->atMost)->toBeGreaterThanOrEqual($plan->worth)->and($plan->isBest)->toBeTrue();
     }
 });
