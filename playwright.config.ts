@@ -19,6 +19,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   timeout: 300_000,
+  // A machine that stumbles over one of hundreds of pages is told as flaky, not as a fault of the work.
+  retries: 1,
   // As long as a slow machine may take; nothing waits longer than it has to.
   expect: { timeout: 45_000 },
   outputDir: 'test-results',

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test } from '@playwright/test'
-import { call, screens, signIn, WREN } from './support'
+import { expect } from '@playwright/test'
+import { call, screens, signIn, WREN, test } from './support'
 
 // Each as somebody of their own: the theme is the person's.
 for (const [theme, email] of [

@@ -1,6 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
-import { call, planterWithWalk, signIn } from './support'
+import { call, planterWithWalk, signIn, test } from './support'
 
 type ToDecide = {
   found: {
@@ -167,9 +167,9 @@ test('a policy that is chosen rules the proposals', async ({ page }) => {
   await expect(list(page)).toContainText('changed every spring')
 })
 
-test('two people who change one season at once do not overwrite each other', async ({ page, browser }) => {
+test('two people who change one season at once do not overwrite each other', async ({ page, elsewhere }) => {
   await signIn(page)
-  const other = await (await browser.newContext()).newPage()
+  const other = await elsewhere()
   await signIn(other)
   const { planter } = await planterWithWalk(page, 'One season', 2, null)
   for (const at of [page, other]) {

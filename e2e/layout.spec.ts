@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
-import { call, screens, signIn, walkByStation } from './support'
+import { expect } from '@playwright/test'
+import { call, screens, signIn, walkByStation, test } from './support'
 
 const figure = [
   'a figure',

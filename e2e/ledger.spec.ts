@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
-import { call, planterWithWalk, signIn } from './support'
+import { expect, type Page } from '@playwright/test'
+import { call, planterWithWalk, signIn, test } from './support'
 
 const DAY = 24 * 60 * 60 * 1000
 const day = (ago: number) => new Date(Date.now() - ago * DAY).toISOString().slice(0, 10)

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
-import { keptOnDevice, call, planterWithWalk, server, signIn, signInByHand } from './support'
+import { expect, type Page } from '@playwright/test'
+import { keptOnDevice, call, planterWithWalk, server, signIn, signInByHand, test } from './support'
 
 test.use({ serviceWorkers: 'allow' })
 

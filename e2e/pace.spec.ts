@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
-import { call, FIGURES, planterWithWalk, signIn, walkByStation } from './support'
+import { expect } from '@playwright/test'
+import { call, FIGURES, planterWithWalk, signIn, walkByStation, test } from './support'
 
 type Guide = {
   checks: {

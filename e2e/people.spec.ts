@@ -1,12 +1,8 @@
 import AxeBuilder from '@axe-core/playwright'
-import { type Browser, expect, type Page, test } from '@playwright/test'
-import { call, signIn } from './support'
+import { expect, type Page } from '@playwright/test'
+import { call, signIn, test } from './support'
 
 const PASSWORD = 'wet gravel under the hitch'
-
-/** Somebody else, on a device of their own. */
-const elsewhere = async (browser: Browser) =>
-  (await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })).newPage()
 
 /** The link that is shown now, as an address of this server. */
 async function shownLink(page: Page): Promise<string> {
@@ -34,7 +30,7 @@ test('an empty installation asks for what it needs', async ({ page }) => {
 
 test('somebody is invited, joins as a helper, forgets the password, and is let in no more', async ({
   page,
-  browser,
+  elsewhere,
 }) => {
   await signIn(page, 'sable@lowmoor.example')
   await page.goto('/people')
@@ -51,7 +47,7 @@ test('somebody is invited, joins as a helper, forgets the password, and is let i
   await expect(page.getByRole('button', { name: 'Take back the invitation of ash@lowmoor.example' })).toBeVisible()
   await findsNothingWrong(page)
 
-  const ash = await elsewhere(browser)
+  const ash = await elsewhere()
   await ash.goto(link)
   await expect(ash.getByRole('heading', { name: 'Join Lowmoor Planter Services' })).toBeVisible()
   await expect(ash.getByLabel('Your email')).toHaveValue('ash@lowmoor.example')
@@ -68,7 +64,7 @@ test('somebody is invited, joins as a helper, forgets the password, and is let i
   await ash.goto('/people')
   await expect(ash.getByText('A helper walks and records')).toBeVisible()
 
-  const again = await elsewhere(browser)
+  const again = await elsewhere()
   await again.goto(link)
   await expect(again.getByText('This invitation was taken up already')).toBeVisible()
 
@@ -91,7 +87,7 @@ test('somebody is invited, joins as a helper, forgets the password, and is let i
   await expect(again.getByRole('button', { name: 'Sign in' })).toBeVisible()
 })
 
-test('a guest sees one planter, changes nothing, and no more once the link is ended', async ({ page, browser }) => {
+test('a guest sees one planter, changes nothing, and no more once the link is ended', async ({ page, elsewhere }) => {
   await signIn(page)
   await page.goto('/people')
   await page.getByRole('button', { name: 'Let a guest look' }).click()
@@ -102,7 +98,7 @@ test('a guest sees one planter, changes nothing, and no more once the link is en
   await form.getByRole('button', { name: 'Make the link' }).click()
   const link = await shownLink(page)
 
-  const guest = await elsewhere(browser)
+  const guest = await elsewhere()
   await guest.goto(link)
   await expect(guest.getByRole('row', { name: /Opener blades/ }).first()).toBeVisible()
   const tabs = guest.getByRole('navigation', { name: 'Planter', exact: true })
@@ -120,10 +116,10 @@ test('a guest sees one planter, changes nothing, and no more once the link is en
 
 test('of forty guesses side by side five get an answer, and one invitation makes one person', async ({
   page,
-  browser,
+  elsewhere,
 }) => {
   await signIn(page, 'sable@lowmoor.example')
-  const stranger = await elsewhere(browser)
+  const stranger = await elsewhere()
   await stranger.request.get('/sanctum/csrf-cookie')
   const guess = (n: number) =>
     call(stranger, 'POST', '/api/sign-in', {
@@ -135,7 +131,7 @@ test('of forty guesses side by side five get an answer, and one invitation makes
 
   const made = await call<{ link: string }>(page, 'POST', '/api/people/invitations', { role: 'helper' })
   const link = made.body.link.split('#')[1]
-  const devices = await Promise.all(Array.from({ length: 5 }, () => elsewhere(browser)))
+  const devices = await Promise.all(Array.from({ length: 5 }, () => elsewhere()))
   await Promise.all(devices.map((device) => device.request.get('/sanctum/csrf-cookie')))
   const joined = await Promise.all(
     devices.map((device, n) =>
@@ -154,7 +150,7 @@ test('of forty guesses side by side five get an answer, and one invitation makes
 
 test('of two owners who demote each other one stays, and what is taken back lets nobody in', async ({
   page,
-  browser,
+  elsewhere,
 }) => {
   await signIn(page, 'sable@lowmoor.example')
   const me = await call<{ id: number }>(page, 'GET', '/api/me')
@@ -162,7 +158,7 @@ test('of two owners who demote each other one stays, and what is taken back lets
     const made = await call<{ link: string }>(page, 'POST', '/api/people/invitations', { role })
     return made.body.link.split('#')[1]
   }
-  const second = await elsewhere(browser)
+  const second = await elsewhere()
   await second.request.get('/sanctum/csrf-cookie')
   const join = (device: Page, link: string | undefined, email: string) =>
     call<{ id: number }>(device, 'POST', '/api/invitations/accept', { link, name: 'Moss', email, password: PASSWORD })
@@ -183,7 +179,7 @@ test('of two owners who demote each other one stays, and what is taken back lets
     const link = await invite('helper')
     const { body } = await call<{ invitations: { id: number }[] }>(page, 'GET', '/api/people')
     const id = Math.max(...body.invitations.map((one) => one.id))
-    const device = await elsewhere(browser)
+    const device = await elsewhere()
     await device.request.get('/sanctum/csrf-cookie')
     const [joined, taken] = await Promise.all([
       join(device, link, `late${round}@lowmoor.example`),
@@ -197,7 +193,7 @@ test('of two owners who demote each other one stays, and what is taken back lets
   // Who has left lets nobody in any more.
   const open = await call<{ link: string }>(second, 'POST', '/api/people/invitations', { role: 'helper' })
   await call(page, 'PATCH', `/api/people/${other.body.id}`, { is_active: false })
-  const late = await elsewhere(browser)
+  const late = await elsewhere()
   await late.request.get('/sanctum/csrf-cookie')
   expect((await join(late, open.body.link.split('#')[1], 'toolate@lowmoor.example')).status).toBe(422)
 })

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
-import { call, planterWithWalk, signIn } from './support'
+import { expect } from '@playwright/test'
+import { call, planterWithWalk, signIn, test } from './support'
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
 

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
-import { call, planterWithWalk, server, signIn } from './support'
+import { call, planterWithWalk, server, signIn, test } from './support'
 
 type Batch = { receipts: { id: string; outcome: string }[] }
 type History = { id: string }[]

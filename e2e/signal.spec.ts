@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
-import { call, keptOnDevice, planterWithWalk, signIn, valuesOf, signInByHand, signOutByHand } from './support'
+import { expect } from '@playwright/test'
+import { call, keptOnDevice, planterWithWalk, signIn, valuesOf, signInByHand, signOutByHand, test } from './support'
 
 test.use({ serviceWorkers: 'allow' })
 

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
-import { FIGURES, call, planterWithWalk, signIn, valuesOf } from './support'
+import { expect } from '@playwright/test'
+import { FIGURES, call, planterWithWalk, signIn, valuesOf, test } from './support'
 
 type Check = { key: string; kind: string; unit: string | null; sides: string[]; whole_planter: boolean }
 type Guide = { checks: Check[]; ribbon: { row: number; checked: number; verdict: string }[] }
@@ -115,11 +115,10 @@ test('a filled sheet is pasted and typed: the good cells are offered, the bad ma
   await expect.poll(async () => (await valuesOf(page, walk)).length).toBe(21)
 })
 
-test("two technicians on one planter see each other's readings within seconds", async ({ page, browser }) => {
+test("two technicians on one planter see each other's readings within seconds", async ({ page, elsewhere }) => {
   await signIn(page)
   const { planter, walk } = await planterWithWalk(page, 'Two Hands', 2)
-  const context = await browser.newContext()
-  const other = await context.newPage()
+  const other = await elsewhere()
   await signIn(other, 'idris@tollgate.example')
   await page.goto(`/planters/${planter}/walk`)
   await other.goto(`/planters/${planter}/walk?row=2`)
@@ -132,7 +131,6 @@ test("two technicians on one planter see each other's readings within seconds", 
   for (const screen of [page, other]) await expect(screen.locator('.count strong')).toHaveText('2', { timeout: 12_000 })
   await expect(other.getByRole('button', { name: /^Row 1: Change/ })).toBeVisible()
   expect(await valuesOf(page, walk)).toEqual([365.125, 374.65])
-  await context.close()
 })
 
 test('a hard joint and a photo stay with the row; depth stops are held against each other', async ({ page }) => {

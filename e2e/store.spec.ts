@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
-import { call, planterWithWalk, signIn } from './support'
+import { call, planterWithWalk, signIn, test } from './support'
 
 const LOWMOOR = 'sable@lowmoor.example'
 

@@ -1,7 +1,37 @@
 import { execFileSync } from 'node:child_process'
-import { expect, type Page, test } from '@playwright/test'
+import { test as base, expect, type Page } from '@playwright/test'
 
 export const WREN = { email: 'wren@tollgate.example', password: 'tollgate-rows' }
+
+type Devices = {
+  /** A page on a device of its own, gone when the test is over. */
+  elsewhere: () => Promise<Page>
+  /** What the page complained about, told where a test fails. */
+  complaints: undefined
+}
+
+export const test = base.extend<Devices>({
+  elsewhere: async ({ browser }, use) => {
+    const pages: Page[] = []
+    await use(async () => {
+      const page = await (await browser.newContext()).newPage()
+      pages.push(page)
+      return page
+    })
+    await Promise.all(pages.map((page) => page.context().close()))
+  },
+  complaints: [
+    async ({ page }, use, info) => {
+      const said: string[] = []
+      page.on('pageerror', (error) => said.push(`error: ${error.message}`))
+      page.on('requestfailed', (request) => said.push(`failed: ${request.url()} ${request.failure()?.errorText}`))
+      page.on('response', (answer) => answer.status() >= 500 && said.push(`${answer.status()}: ${answer.url()}`))
+      await use(undefined)
+      if (info.status !== info.expectedStatus) console.log([info.title, page.url(), ...said.slice(-20)].join('\n  '))
+    },
+    { auto: true },
+  ],
+})
 
 /** A believable answer to each check, by the keys that give it. */
 export const FIGURES: Record<string, string> = {

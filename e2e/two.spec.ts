@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
-import { call, planterWithWalk, server, signIn } from './support'
+import { call, planterWithWalk, server, signIn, test } from './support'
 
 type Sent = { method: string; path: string; body: Record<string, unknown>; ids: string[] }
 type Planter = { planter: number; walk: string; sheet: number; form: Record<string, unknown> }
@@ -120,11 +120,11 @@ const send = (page: Page, { method, path, body }: Sent) =>
   call<{ receipts?: { outcome: string }[] }>(page, method, path, body)
 
 const pairs = 'changes of every two kinds side by side are all kept, and none is aborted'
-test(pairs, { tag: '@alone' }, async ({ page, browser }) => {
+test(pairs, { tag: '@alone' }, async ({ page, elsewhere }) => {
   test.setTimeout(600_000)
   // In a small workshop: what all of its planters share is drawn anew for each of them.
   await signIn(page, SABLE)
-  const other = await (await browser.newContext()).newPage()
+  const other = await elsewhere()
   await signIn(other, SABLE)
   const of = await set(page)
   const log = () => readFileSync(`${process.env.USTREL_STATE}/pgrun/postgres.log`, 'utf8')
@@ -159,9 +159,9 @@ test(pairs, { tag: '@alone' }, async ({ page, browser }) => {
   server('artisan ustrel:rebuild')
 })
 
-test('the same thing sent at once from two sides is kept once, and both are told so', async ({ page, browser }) => {
+test('the same thing sent at once from two sides is kept once, and both are told so', async ({ page, elsewhere }) => {
   await signIn(page)
-  const other = await (await browser.newContext()).newPage()
+  const other = await elsewhere()
   await signIn(other, 'idris@tollgate.example')
   const of = await set(page)
   for (const name of ['readings', 'note', 'fitting', 'shims', 'acres']) {
@@ -178,10 +178,10 @@ test('the same thing sent at once from two sides is kept once, and both are told
     }
   }
   // Under one id, different things from two planters: one is kept, and the others are told that it is taken.
-  const elsewhere = await set(page)
+  const another = await set(page)
   for (let turn = 0; turn < 6; turn++) {
     const id = uuid()
-    const events = [of, elsewhere, of, elsewhere].map((to, index) => {
+    const events = [of, another, of, another].map((to, index) => {
       const { path, body } = (kinds.acres as (of: Planter) => Sent)(to)
       return { method: 'POST', path, body: { ...body, id, acres: 10 + index }, ids: [id] }
     })
@@ -195,10 +195,10 @@ test('the same thing sent at once from two sides is kept once, and both are told
 
 test('packs and checks of the shop made at once: one of a name, and none lost beside other figures', async ({
   page,
-  browser,
+  elsewhere,
 }) => {
   await signIn(page)
-  const other = await (await browser.newContext()).newPage()
+  const other = await elsewhere()
   await signIn(other, 'idris@tollgate.example')
   const { planter, sheet } = await set(page)
   const sides = [page, other, page, other]
@@ -231,10 +231,10 @@ test('packs and checks of the shop made at once: one of a name, and none lost be
 
 test('of pictures sent at once under one id the one that was acknowledged is the one that is kept', async ({
   page,
-  browser,
+  elsewhere,
 }) => {
   await signIn(page)
-  const other = await (await browser.newContext()).newPage()
+  const other = await elsewhere()
   await signIn(other, 'idris@tollgate.example')
   const { walk } = await set(page)
   /** A PNG of one colour, so that it can be told from the kept JPEG. */
@@ -282,9 +282,9 @@ test('of pictures sent at once under one id the one that was acknowledged is the
 })
 
 const ordersAtOnce = 'what two draft at once is drafted once, and what comes at once is on the shelf'
-test(ordersAtOnce, { tag: '@alone' }, async ({ page, browser }) => {
+test(ordersAtOnce, { tag: '@alone' }, async ({ page, elsewhere }) => {
   await signIn(page, SABLE)
-  const other = await (await browser.newContext()).newPage()
+  const other = await elsewhere()
   await signIn(other, SABLE)
   const name = `Short ${uuid().slice(-6)}`
   const part = { name, own_number: null, slots: ['seed_tube'], per_row: 1, price: 9, lead_days: 3, minimum: 6 }

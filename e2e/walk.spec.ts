@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
-import { startMeasuring, signIn, signInByHand } from './support'
+import { expect } from '@playwright/test'
+import { startMeasuring, signIn, signInByHand, test } from './support'
 
 // Eight rows: left, right, contact. Row 3 is past its limit on the left, row 5 has lost contact.
 const rows = [

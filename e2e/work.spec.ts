@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
-import { expect, type Locator, type Page, test } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
-import { call, planterWithWalk, signIn } from './support'
+import { call, planterWithWalk, signIn, test } from './support'
 
 type Found = { row: number; check: string; side: string; proposal: { action: string } }
 const at = () => new Date(Date.now() - 60_000).toISOString()
