@@ -42,6 +42,7 @@ use App\Walk\Http\WalkController;
 use App\Walk\Http\WalkExportController;
 use App\Wear\Http\AcresController;
 use App\Wear\Http\WearController;
+use App\Work\Http\HandsController;
 use App\Work\Http\WorkController;
 use App\Yard\Http\PlanterController;
 use App\Yard\Http\WorkshopController;
@@ -153,6 +154,8 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('season/countdown.ics', [SeasonController::class, 'countdown'])->can('record')->middleware(NotesExport::class);
         Route::get('decide', [DecideController::class, 'show'])->can('record');
         Route::get('work', [WorkController::class, 'show'])->can('record');
+        Route::get('work/hands', [HandsController::class, 'show'])->can('record');
+        Route::post('work/hands', [HandsController::class, 'store'])->can('record');
         Route::get('work/plan.csv', [WorkController::class, 'csv'])->can('record')->middleware(NotesExport::class);
         Route::get('work/plan.ics', [WorkController::class, 'calendar'])->can('record')->middleware(NotesExport::class);
         Route::get('work/cards.pdf', [WorkController::class, 'cards'])->can('record')->middleware(NotesExport::class);

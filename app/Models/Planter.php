@@ -35,6 +35,7 @@ use Ustrel\Core\Spec\SpecSheet as Sheet;
  * @property list<int> $sections rows in each section of the toolbar, from the left; they add up to row_count
  * @property array<string, mixed> $equipment shape: docs/formats.md
  * @property array<string, array{squares: float, spare: int}> $measuring what its readings tell of how the shop measures, by check key
+ * @property array<string, array{float, float, float}> $job_minutes what finished work tells of how long jobs take, by kind: pieces, and sums of the logarithm of taken to typical and of its square
  * @property array<string, array{int, int}> $left_findings findings that were left, and those of them that went wrong, by check key
  * @property Day|null $planting_start
  * @property string|null $planned_acres of the season that is being prepared
@@ -52,13 +53,14 @@ final class Planter extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'measuring' => '{}', 'left_findings' => '{}', 'planned_acres' => null, 'planting_days' => null];
+    protected $attributes = ['equipment' => '{}', 'measuring' => '{}', 'left_findings' => '{}', 'job_minutes' => '{}', 'planned_acres' => null, 'planting_days' => null];
 
     protected $casts = [
         'sections' => 'array',
         'equipment' => 'array',
         'measuring' => 'array',
         'left_findings' => 'array',
+        'job_minutes' => 'array',
         'planting_start' => AsDay::class,
     ];
 
@@ -151,6 +153,6 @@ final class Planter extends Model
     /** @return list<string> */
     protected function unwatched(): array
     {
-        return ['revision', 'measuring', 'left_findings', 'spacing_mm'];
+        return ['revision', 'measuring', 'left_findings', 'job_minutes', 'spacing_mm'];
     }
 }

@@ -50,9 +50,10 @@ final readonly class DecideQuery
                 $before[$decision->place()->key()] = $decision;
             }
         }
+        $hands = HandsRecord::of($planter, $ofWalk);
         $found = [];
         foreach ($proposals as $key => $proposal) {
-            $found[] = new Found($proposal->place, $readings[$key] ?? null, $proposal, $ofWalk[$key] ?? null, self::ifCarried($before[$key] ?? null));
+            $found[] = new Found($proposal->place, $readings[$key] ?? null, $proposal, $ofWalk[$key] ?? null, self::ifCarried($before[$key] ?? null), $hands->done($key), $hands->couldNot($key));
         }
 
         return new Decisions($planter, $walk, $found, self::carried($planter, $walk, [...$before, ...$ofWalk], $now->acresDone), $now);

@@ -50,7 +50,7 @@ final readonly class Decisions
     /** @return array{Cost, float} what was decided and is not done comes to */
     public function decided(): array
     {
-        return $this->together(array_filter($this->found, static fn (Found $found): bool => ! $found->isOpen()));
+        return $this->together(array_filter($this->found, fn (Found $found): bool => ! $found->isOpen() && ! $this->isDone($found)));
     }
 
     /**
@@ -69,12 +69,18 @@ final readonly class Decisions
             : Proposals::instead($found->place, $found->decision->action, $found->decision->verdict, $this->now);
     }
 
-    /** @return list<Proposal> what was decided to be done, as it was decided, and is not overtaken */
+    /** @return list<Proposal> what was decided to be done, as it was decided, and is neither overtaken nor done: each with what is left of it */
     public function work(): array
     {
-        $work = array_filter($this->found, static fn (Found $found): bool => ! $found->isOpen() && $found->decision?->action->isWork() === true);
+        $work = array_filter($this->found, fn (Found $found): bool => ! $found->isOpen() && $found->decision?->action->isWork() === true && ! $this->isDone($found));
 
-        return array_values(array_map($this->asDecided(...), $work));
+        return array_values(array_map(fn (Found $found): Proposal => $this->asDecided($found)->left($found->done), $work));
+    }
+
+    /** All of it was done, and it was not looked at since. */
+    public function isDone(Found $found): bool
+    {
+        return $found->done !== [] && $this->asDecided($found)->left($found->done)->jobs === [];
     }
 
     /** @return list<Proposal> what was carried over, as if it were changed after all */

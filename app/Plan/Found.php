@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Models\Decision;
+use App\Models\WorkEvent;
 use App\Walk\Board\CurrentReading;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Walk\Place;
@@ -21,6 +22,10 @@ final readonly class Found
         public ?Decision $decision,
         /** Carried over in an earlier walk, with the reason. */
         public ?Decision $before,
+        /** @var array<string, WorkEvent> since it was decided: by key of each job that is done */
+        public array $done = [],
+        /** Since it was decided: somebody tried, and could not. */
+        public ?WorkEvent $couldNot = null,
     ) {
     }
 
@@ -30,8 +35,9 @@ final readonly class Found
         return $this->decision !== null && ($this->decision->reading_id !== $this->reading?->readingId || $this->decision->verdict !== ($this->reading->verdict ?? $this->decision->verdict));
     }
 
+    /** To be decided: for the first time, or anew. */
     public function isOpen(): bool
     {
-        return $this->decision === null || $this->isOvertaken();
+        return $this->decision === null || $this->isOvertaken() || $this->couldNot !== null;
     }
 }

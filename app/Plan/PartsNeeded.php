@@ -10,6 +10,7 @@ use App\Models\Workshop;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Query\Builder as Query;
 use Ustrel\Core\Plan\Action;
+use Ustrel\Core\Work\WorkEventKind;
 
 /** Reads which parts the decisions of a workshop need that are not done yet: what was changed since needs none any more. */
 final class PartsNeeded
@@ -51,6 +52,11 @@ final class PartsNeeded
             ->whereNotExists(static fn (Query $since): Query => $since->from('renewals')
                 ->whereRaw('(renewals.walk_id, renewals.row_number, renewals.check_key, renewals.side) = (decisions.walk_id, decisions.row_number, decisions.check_key, decisions.side)'))
             ->where(static fn (Builder $still): Builder => $still->whereNull('reading_id')->orWhereExists(static fn (Query $now): Query => $now->from('cells')->whereColumn('cells.walk_id', 'decisions.walk_id')->whereColumn('cells.reading_id', 'decisions.reading_id')))
+            // Somebody tried, and could not: it is decided about anew.
+            ->whereNotExists(static fn (Query $since): Query => $since->from('work_events')->whereColumn('work_events.planter_id', 'decisions.planter_id')
+                ->where('kind', WorkEventKind::CouldNot)->whereColumn('work_events.recorded_at', '>=', 'decisions.recorded_at')->where('work_events.withdrawn', false)
+                ->whereRaw("places @> to_jsonb(concat_ws(':', decisions.row_number, decisions.check_key, decisions.side))")
+                ->whereNotIn('work_events.id', static fn (Query $later): Query => $later->from('work_events AS later')->whereNotNull('later.supersedes')->select('later.supersedes')))
             ->whereNotExists(static fn (Query $since): Query => $since->from('walks')
                 ->whereColumn('walks.planter_id', 'decisions.planter_id')->where('walks.imported', false)
                 ->whereRaw('walks.started_at > (SELECT started_at FROM walks AS own WHERE own.id = decisions.walk_id)'))

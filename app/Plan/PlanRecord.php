@@ -14,6 +14,7 @@ use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Plan\Circumstances;
 use Ustrel\Core\Plan\JobBook;
+use Ustrel\Core\Plan\JobTimes;
 use Ustrel\Core\Plan\WearNow;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Wear\PlanterWear;
@@ -57,7 +58,7 @@ final readonly class PlanRecord
         $contacts = in_array(CheckKey::BladeContactLength, $found, true) ? $this->contacts->of($planter) : null;
 
         return new Circumstances(
-            $sheet, $equipment, $planter->row_count, RulingPolicy::of($planter), JobBook::typical(), PartPrices::of($planter, $equipment)->prices(), $wear,
+            $sheet, $equipment, $planter->row_count, RulingPolicy::of($planter), self::jobs($planter), PartPrices::of($planter, $equipment)->prices(), $wear,
             array_column(array_map(static fn (RowContact $row): array => ['row' => $row->row, 'shims' => [$row->left, $row->right]], $contacts['rows'] ?? []), 'shims', 'row'),
             $contacts['sensitivity'] ?? null, self::left($planter), $plan?->acresLeft(), $plan->done ?? 0.0, $this->stopCost($planter, $plan->done ?? 0.0),
         );
@@ -69,6 +70,17 @@ final readonly class PlanRecord
         $shop = $planter->workshop;
 
         return $shop->stop_cost === null ? null : (float) $shop->stop_cost + (float) $shop->stop_hours * $this->season->delay($planter)->anHour($done);
+    }
+
+    /** How long jobs take in this shop, over all its planters. */
+    private static function jobs(Planter $planter): JobBook
+    {
+        $sums = [];
+        foreach (Planter::query()->where('workshop_id', $planter->workshop_id)->where('job_minutes', '<>', '{}')->toBase()->pluck('job_minutes') as $kept) {
+            $sums = JobTimes::together($sums, json_decode($kept, true));
+        }
+
+        return $sums === [] ? JobBook::typical() : JobBook::typical()->learned(JobTimes::of($sums));
     }
 
     /** @return array<string, array{int, int}> findings that the shop left and how many of them went wrong, by check, over all its planters */

@@ -9,9 +9,14 @@ use RuntimeException;
 /** A batch that is to be taken whole was not: nothing of it is kept. */
 final class NotTaken extends RuntimeException
 {
-    /** @param  list<Receipt>  $receipts  of all its items */
-    public function __construct(public readonly array $receipts)
-    {
+    /**
+     * @param  list<Receipt>  $receipts  of all its items
+     * @param  string  $items  what the list of them is called, where there are several
+     */
+    public function __construct(
+        public readonly array $receipts,
+        public readonly string $items = '',
+    ) {
         parent::__construct('Not all of it can be taken');
     }
 

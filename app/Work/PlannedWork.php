@@ -14,22 +14,29 @@ use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Plan\Step;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\Station;
+use Ustrel\Core\Work\Card;
 use Ustrel\Core\Work\Piece;
 
 /** A piece of work on a planter, with the parts that go in. */
 final readonly class PlannedWork
 {
+    /** Behind all moments: of what nobody has decided. */
+    public const NEVER = '9999';
+
     /**
      * @param  list<array{Step, Side}>  $steps  what comes off for it, in that order
      * @param  array<string, Proposal>  $asked  what was decided to be adjusted, cleaned or looked at, by key of the place
      * @param  list<array{SlotPlace, PartType|null, Arrival}>  $parts  null where nobody has said what goes in
+     * @param  string  $since  when the first of it was decided and recorded, in UTC: what was ticked before belongs to other work
      */
     public function __construct(
         public Planter $planter,
         public Piece $piece,
         public array $steps,
+        public Card $card,
         public array $asked,
         public array $parts,
+        public string $since,
     ) {
     }
 

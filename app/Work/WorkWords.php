@@ -43,6 +43,19 @@ final readonly class WorkWords
         return trim("{$what} ".self::side($job->side));
     }
 
+    /** What is ticked on a card, by its key. */
+    public static function target(string $key): string
+    {
+        [$action, , $what, $side] = [...explode(':', $key), '', '', ''];
+        $said = match (true) {
+            $action === 'off' => __("step.{$what}"),
+            $action === Action::Change->value => __("slot.{$what}"),
+            default => __("action.{$action}").': '.mb_strtolower(__("check.{$what}")),
+        };
+
+        return trim("{$said} ".(in_array($side, [Side::Left->value, Side::Right->value], true) ? __("side.{$side}") : ''));
+    }
+
     /** A job with how far to turn, where it is no change of a part. */
     public function jobInFull(Job $job, ?Proposal $asked): string
     {

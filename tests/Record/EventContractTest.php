@@ -37,6 +37,14 @@ function senders(): array
             // As if it had been sent alone.
             return $status === null ? $answer : TestResponse::fromBaseResponse($answer->baseResponse->setStatusCode($status));
         },
+        'hands' => function (Planter $planter, Walk $walk, array $item): TestResponse {
+            // There has to be something to do.
+            $place = ['id' => $walk->id, 'row' => 2, 'check' => 'seed_tube', 'side' => 'centre'];
+            test()->postJson("/api/walks/{$walk->id}/readings", ['readings' => [['state' => 'change', 'chips' => ['curled_lip'], 'taken_at' => '2026-03-01T09:30:00Z'] + $place]]);
+            test()->postJson("/api/walks/{$walk->id}/decisions", ['decisions' => [['action' => 'change', 'happened_at' => '2026-03-01T09:31:00Z'] + $place]]);
+
+            return test()->postJson("/api/planters/{$planter->id}/work/hands", ['events' => [$item]]);
+        },
         'policy' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/policy", $item),
     ];
 }
@@ -105,6 +113,8 @@ it('takes an event once, and nothing else under its id', function (string $kind,
     'a decision' => ['decision', fn () => ['row' => 2, 'check' => 'seed_tube', 'side' => 'centre', 'action' => 'carry_over', 'words' => 'holds', 'look_when' => 'acres', 'look_acres' => 80, 'happened_at' => '2026-03-01T09:31:00Z'], [
         ['action' => 'change', 'look_when' => null, 'look_acres' => null], ['words' => 'will do'], ['reason' => 'owner_declines'], ['look_acres' => 81], ['look_when' => 'next_walk', 'look_acres' => null], ['happened_at' => '2026-03-01T09:32:00Z'],
     ]],
+    'a tick' => ['hands', fn () => ['kind' => 'ticked', 'targets' => ['off:2:lock:centre'], 'happened_at' => '2026-03-02T09:31:00Z'], [['targets' => ['change:2:seed_tube:centre']], ['words' => 'so'], ['happened_at' => '2026-03-02T09:32:00Z']]],
+    'finished work' => ['hands', fn () => ['kind' => 'finished', 'targets' => ['change:2:seed_tube:centre'], 'minutes' => 12, 'seized_minutes' => 4, 'lubricant' => 'oil', 'happened_at' => '2026-03-02T09:31:00Z'], [['minutes' => 13], ['seized_minutes' => 5], ['lubricant' => ''], ['kind' => 'could_not', 'reason' => 'seized']]],
     'a policy' => ['policy', fn () => ['school' => 'set', 'happened_at' => '2026-03-01T09:31:00Z'], [['school' => 'limit'], ['slot' => 'opener_blade'], ['happened_at' => '2026-03-01T09:32:00Z']]],
     'acres as a line' => ['acres', fn () => ['day' => '2026-04-20', 'line' => '80 ac, Long Field'], [['line' => '80.5 ac, Long Field']]],
 ]);
@@ -148,6 +158,7 @@ it('corrects what holds, again and again, and nothing else', function (string $k
     'moved shims' => ['ledger', fn () => ['kind' => 'shims_moved', 'happened_at' => '2025-03-01T10:00:00Z', 'row' => 1, 'pairs' => -1], ['pairs' => -2], ['kind' => 'withdrawn']],
     'acres' => ['acres', fn () => ['day' => '2026-04-20', 'field' => 'Long Field', 'acres' => 80], ['acres' => 8], ['withdrawn' => true]],
     'a decision' => ['decision', fn () => ['row' => 2, 'check' => 'seed_tube', 'side' => 'centre', 'action' => 'carry_over', 'words' => 'holds', 'happened_at' => '2026-03-01T09:31:00Z'], ['words' => 'will do'], ['withdrawn' => true]],
+    'finished work' => ['hands', fn () => ['kind' => 'finished', 'targets' => ['change:2:seed_tube:centre'], 'minutes' => 12, 'happened_at' => '2026-03-02T09:31:00Z'], ['minutes' => 15], ['withdrawn' => true]],
 ]);
 
 it('takes one batch with the same id twice for what it is', function (): void {

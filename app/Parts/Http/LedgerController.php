@@ -16,6 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
+use Throwable;
 use Ustrel\Core\Parts\ImpossibleLedger;
 use Ustrel\Core\Parts\LedgerEventKind;
 use Ustrel\Core\Parts\RemovalReason;
@@ -98,14 +99,28 @@ final class LedgerController extends Controller
         $events = JsonBody::list($request, 'events', self::MOST, 'ledger.events');
         try {
             return ReceiptsShape::answer($record($planter, $this->user($request), $events));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken, 'events');
-        } catch (BrokenFitRule $broken) {
-            throw ValidationException::withMessages(['events' => $broken->getMessage()]);
-        } catch (ImpossibleLedger $impossible) {
-            $index = array_search($impossible->event, array_map(static fn (mixed $event): ?string => is_array($event) && is_string($event['id'] ?? null) ? strtolower($event['id']) : null, $events), true);
-            throw ValidationException::withMessages([$index === false ? 'events' : "events.{$index}.happened_at" => RecordEvents::worded($impossible)]);
+        } catch (NotTaken|BrokenFitRule|ImpossibleLedger $refused) {
+            throw self::refusal($refused, 'events', $events);
         }
+    }
+
+    /**
+     * Why a ledger cannot be so, at the event that it is about.
+     *
+     * @param  string  $items  what the list of events is called in the request
+     * @param  list<mixed>  $events  as they were sent
+     */
+    public static function refusal(NotTaken|BrokenFitRule|ImpossibleLedger $refused, string $items, array $events): Throwable
+    {
+        if ($refused instanceof NotTaken) {
+            return ReceiptsShape::refusal($refused, $items);
+        }
+        if ($refused instanceof BrokenFitRule) {
+            return ValidationException::withMessages([$items => $refused->getMessage()]);
+        }
+        $index = array_search($refused->event, array_map(static fn (mixed $event): ?string => is_array($event) && is_string($event['id'] ?? null) ? strtolower($event['id']) : null, $events), true);
+
+        return ValidationException::withMessages([$index === false ? $items : "{$items}.{$index}.happened_at" => RecordEvents::worded($refused)]);
     }
 
     /** @return array<string, mixed> */

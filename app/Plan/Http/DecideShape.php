@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plan\Http;
 
 use App\Models\Decision;
+use App\Models\WorkEvent;
 use App\Plan\CarriedOver;
 use App\Plan\Decisions;
 use App\Plan\Found;
@@ -18,6 +19,7 @@ use Ustrel\Core\Plan\OverrideReason;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Plan\Why;
 use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Work\CouldNotReason;
 
 #[OA\Schema(schema: 'PartPlace', required: ['row', 'slot', 'side'], properties: [
     new OA\Property(property: 'row', type: 'integer'),
@@ -65,7 +67,7 @@ use Ustrel\Core\Spec\Judging\Verdict;
     new OA\Property(property: 'by', description: 'Name of who decided', type: 'string'),
     new OA\Property(property: 'season', type: 'integer'),
 ])]
-#[OA\Schema(schema: 'ToDecide', required: ['row', 'check', 'side', 'verdict', 'reasons', 'value', 'state', 'chips', 'proposal', 'decision', 'overtaken', 'before'], properties: [
+#[OA\Schema(schema: 'ToDecide', required: ['row', 'check', 'side', 'verdict', 'reasons', 'value', 'state', 'chips', 'proposal', 'decision', 'overtaken', 'before', 'done', 'could_not'], properties: [
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
@@ -78,6 +80,14 @@ use Ustrel\Core\Spec\Judging\Verdict;
     new OA\Property(property: 'decision', ref: '#/components/schemas/Decision', nullable: true),
     new OA\Property(property: 'overtaken', description: 'Something else was read there since it was decided', type: 'boolean'),
     new OA\Property(property: 'before', description: 'Carried over in an earlier walk', ref: '#/components/schemas/Decision', nullable: true),
+    new OA\Property(property: 'done', description: 'When what was decided was done; it is to be looked at again', type: 'string', format: 'date-time', nullable: true),
+    new OA\Property(property: 'could_not', description: 'Somebody tried, and could not: it is to be decided anew', ref: '#/components/schemas/CouldNot', nullable: true),
+])]
+#[OA\Schema(schema: 'CouldNot', required: ['reason', 'words', 'by', 'happened_at'], properties: [
+    new OA\Property(property: 'reason', type: 'string', enum: CouldNotReason::class, nullable: true),
+    new OA\Property(property: 'words', type: 'string'),
+    new OA\Property(property: 'by', type: 'string'),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
 ])]
 #[OA\Schema(schema: 'CarriedOver', required: ['row', 'check', 'side', 'due', 'decision'], properties: [
     new OA\Property(property: 'row', type: 'integer'),
@@ -104,7 +114,7 @@ final class DecideShape
             'walk' => $decisions->walk?->id,
             'season' => $decisions->planter->season(),
             'school' => $decisions->now->policy->school->value,
-            'found' => array_map(self::found(...), $decisions->found),
+            'found' => array_map(static fn (Found $found): array => self::found($found, $decisions->isDone($found)), $decisions->found),
             'carried' => array_map(static fn (CarriedOver $carried): array => [
                 'row' => $carried->decision->row_number, 'check' => $carried->decision->check_key->value, 'side' => $carried->decision->side->value,
                 'due' => $carried->isDue, 'decision' => self::decision($carried->decision),
@@ -115,7 +125,7 @@ final class DecideShape
     }
 
     /** @return array<string, mixed> */
-    private static function found(Found $found): array
+    private static function found(Found $found, bool $isDone): array
     {
         return [
             'row' => $found->place->row,
@@ -128,7 +138,15 @@ final class DecideShape
             'decision' => $found->decision === null ? null : self::decision($found->decision),
             'overtaken' => $found->isOvertaken(),
             'before' => $found->before === null ? null : self::decision($found->before),
+            'done' => $isDone ? max(['', ...array_map(static fn (WorkEvent $event): string => $event->happened_at->toIso8601ZuluString(), array_values($found->done))]) : null,
+            'could_not' => $found->couldNot === null ? null : self::couldNot($found->couldNot),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function couldNot(WorkEvent $event): array
+    {
+        return ['reason' => $event->reason?->value, 'words' => $event->words, 'by' => $event->user->name, 'happened_at' => $event->happened_at->toIso8601ZuluString()];
     }
 
     /** @return array<string, mixed> */

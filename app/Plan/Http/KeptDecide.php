@@ -46,7 +46,7 @@ final class KeptDecide
         return hash('xxh128', json_encode([
             $planter->getAttributes(), $planter->specSheet->getAttributes(), $planter->workshop->getAttributes(), $planter->season(),
             SeasonPlan::query()->where('planter_id', $planter->id)->max('updated_at'),
-            Planter::query()->where('workshop_id', $planter->workshop_id)->toBase()->selectRaw("md5(string_agg(left_findings::text, '' ORDER BY id)) AS of")->value('of'),
+            Planter::query()->where('workshop_id', $planter->workshop_id)->toBase()->selectRaw("md5(string_agg(left_findings::text || job_minutes::text, '' ORDER BY id)) AS of")->value('of'),
             PartType::query()->where('workshop_id', $planter->workshop_id)->toBase()->selectRaw("md5(string_agg(part_types::text, '' ORDER BY id)) AS of")->value('of'),
             is_file($program) ? filemtime($program) : 0,
         ], JSON_THROW_ON_ERROR));

@@ -25,7 +25,8 @@ use Ustrel\Core\Work\Placed;
 use Ustrel\Core\Work\ServiceStop;
 use Ustrel\Core\Work\Spares;
 
-#[OA\Schema(schema: 'WorkJob', required: ['action', 'what', 'side', 'why', 'to', 'by'], properties: [
+#[OA\Schema(schema: 'WorkJob', required: ['key', 'action', 'what', 'side', 'why', 'to', 'by'], properties: [
+    new OA\Property(property: 'key', description: 'By which it is ticked and finished', type: 'string', example: 'change:3:opener_blade:left'),
     new OA\Property(property: 'action', type: 'string', enum: Action::class),
     new OA\Property(property: 'what', description: 'A slot where a part is changed, a check else', type: 'string'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
@@ -42,7 +43,7 @@ use Ustrel\Core\Work\Spares;
     new OA\Property(property: 'ordered', type: 'boolean'),
     new OA\Property(property: 'on', description: 'When it comes, or would come if it were ordered today; null where it is here or nobody knows', type: 'string', format: 'date', nullable: true),
 ])]
-#[OA\Schema(schema: 'WorkPiece', required: ['key', 'planter', 'row', 'steps', 'jobs', 'stations', 'parts', 'minutes', 'blocks'], properties: [
+#[OA\Schema(schema: 'WorkPiece', required: ['key', 'planter', 'row', 'steps', 'lines', 'since', 'jobs', 'stations', 'parts', 'minutes', 'blocks'], properties: [
     new OA\Property(property: 'key', type: 'string'),
     new OA\Property(property: 'planter', type: 'integer'),
     new OA\Property(property: 'row', description: '0 for the planter as a whole', type: 'integer'),
@@ -50,6 +51,11 @@ use Ustrel\Core\Work\Spares;
         new OA\Property(property: 'step', type: 'string'),
         new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
     ], type: 'object')),
+    new OA\Property(property: 'lines', description: 'What is ticked on its card, in the order in which hands come to it: what comes off, then the jobs', type: 'array', items: new OA\Items(required: ['key', 'before'], properties: [
+        new OA\Property(property: 'key', type: 'string', example: 'off:3:gauge_wheel:left'),
+        new OA\Property(property: 'before', description: 'Lines that are ticked before it', type: 'array', items: new OA\Items(type: 'string')),
+    ], type: 'object')),
+    new OA\Property(property: 'since', description: 'Ticks of before belong to other work', type: 'string', format: 'date-time'),
     new OA\Property(property: 'stations', description: 'Whose cautions hold', type: 'array', items: new OA\Items(ref: '#/components/schemas/Station')),
     new OA\Property(property: 'jobs', description: 'None where it makes the planter safe', type: 'array', items: new OA\Items(ref: '#/components/schemas/WorkJob')),
     new OA\Property(property: 'parts', type: 'array', items: new OA\Items(ref: '#/components/schemas/WorkPart')),
@@ -168,6 +174,8 @@ final class WorkShape
             'planter' => $of->planter->id,
             'row' => $of->piece->row,
             'steps' => array_map(static fn (array $step): array => ['step' => $step[0]->name, 'side' => $step[1]->value], $of->steps),
+            'lines' => array_map(static fn (string $key, array $before): array => ['key' => $key, 'before' => $before], array_keys($of->card->lines), $of->card->lines),
+            'since' => $of->since === PlannedWork::NEVER ? '1970-01-01T00:00:00.000Z' : str_replace(' ', 'T', $of->since).'Z',
             'stations' => array_map(static fn (Station $station): string => $station->value, $of->stations()),
             'jobs' => array_map(static fn (Job $job): array => self::job($job, $of->askedFor($job)), $of->piece->jobs),
             'parts' => array_map(static fn (array $part): array => self::part(...$part), $of->parts),
@@ -180,7 +188,7 @@ final class WorkShape
     private static function job(Job $job, ?Proposal $of): array
     {
         return [
-            'action' => $job->action->value, 'what' => $job->what->value, 'side' => $job->side->value,
+            'key' => $job->key(), 'action' => $job->action->value, 'what' => $job->what->value, 'side' => $job->side->value,
             'why' => $of?->why->value, 'to' => DecideShape::turned($of?->to), 'by' => DecideShape::turned($of?->by),
         ];
     }

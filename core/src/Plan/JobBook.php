@@ -23,7 +23,16 @@ final class JobBook
     private function __construct(
         private array $steps,
         private array $jobs,
+        private ?JobTimes $times = null,
     ) {
+    }
+
+    /** The same, with the minutes as a shop's own finished work tells them. */
+    public function learned(JobTimes $times): self
+    {
+        $steps = array_map(static fn (Step $step): Step => new Step($step->name, $step->per, $step->minutes * $times->pace, $step->needs), $this->steps);
+
+        return new self($steps, $this->jobs, $times);
     }
 
     public static function typical(): self
@@ -140,7 +149,7 @@ final class JobBook
     /** Minutes of a job by itself, without what has to come off for it. */
     public function own(Job $job): float
     {
-        return $this->entryOf($job)[0];
+        return $this->entryOf($job)[0] * ($this->times?->factor($job) ?? 1.0);
     }
 
     /** @return array<string, float> minutes of each thing that comes off on its row and side, and goes on again, by what and where that is */

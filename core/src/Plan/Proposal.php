@@ -36,4 +36,17 @@ final readonly class Proposal
         public bool $isForQualified,
     ) {
     }
+
+    /**
+     * What is left to do of it; cost, minutes and risk are of the whole.
+     *
+     * @param  array<string, mixed>  $done  by key of a job
+     */
+    public function left(array $done): self
+    {
+        $left = array_values(array_filter($this->jobs, static fn (Job $job): bool => ! isset($done[$job->key()])));
+        $parts = array_values(array_filter($this->parts, static fn (SlotPlace $part): bool => ! isset($done[Job::change($part)->key()])));
+
+        return new self($this->place, $this->action, $this->why, $this->to, $this->by, $parts, $this->withoutSlot, $left, $this->cost, $this->minutes, $this->risk, $this->lookAgain, $this->isForQualified);
+    }
 }

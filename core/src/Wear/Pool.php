@@ -112,8 +112,12 @@ final readonly class Pool
         return [$weight > 0 ? $sum / $weight : 0.0, $weight];
     }
 
-    /** @param  list<array{float, float}>  $rates */
-    private static function between(array $rates): float
+    /**
+     * Variance between items by DerSimonian and Laird, 0 or more.
+     *
+     * @param  list<array{float, float}>  $rates  of each item, with its variance
+     */
+    public static function between(array $rates): float
     {
         $sum = 0.0;
         $squares = 0.0;

@@ -18,11 +18,12 @@ final readonly class WorkList
 
     /**
      * @param  list<ToDo>  $todos
+     * @param  array<string, array{string, int}>  $seized  what a seized joint took when a job was done last, by key of the job: which joint, and minutes
      * @return list<Piece>
      *
      * @throws InvalidPlan where what has to come before what goes round in a circle
      */
-    public static function pieces(array $todos, JobBook $book, Order $order): array
+    public static function pieces(array $todos, JobBook $book, Order $order, array $seized = []): array
     {
         /** @var array<string, array{Job, list<ToDo>}> $jobs a job that two need is done once */
         $jobs = [];
@@ -49,7 +50,7 @@ final readonly class WorkList
             $isSafe = $isSafe || $needsSafety;
             $pieces[] = new Piece(
                 $key, $own[0]->row, $own, array_values(array_unique(array_map(static fn (ToDo $todo): string => $todo->key, $needed))),
-                max(1, (int) round($minutes)),
+                max(1, (int) round($minutes + self::seized($own, $seized))),
                 (int) round(array_sum(array_map(static fn (Job $job): float => $book->minutesOnRows([$job]), $own)) - $minutes),
                 max([0, ...array_map(static fn (ToDo $todo): int => $todo->from, $needed)]),
                 [...$needsSafety && $book->minutesOnPlanter() > 0 ? [self::SAFE] : [], ...array_keys($after[$key] ?? [])],
@@ -61,6 +62,23 @@ final readonly class WorkList
         }
 
         return $pieces;
+    }
+
+    /**
+     * A joint that seized adds what it took last time, once, however many jobs need it open.
+     *
+     * @param  list<Job>  $jobs
+     * @param  array<string, array{string, int}>  $seized
+     */
+    private static function seized(array $jobs, array $seized): int
+    {
+        $joints = [];
+        foreach ($jobs as $job) {
+            [$joint, $minutes] = $seized[$job->key()] ?? ['', 0];
+            $joints[$joint] = $minutes;
+        }
+
+        return array_sum($joints);
     }
 
     /**

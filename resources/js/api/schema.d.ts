@@ -1342,6 +1342,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/work/hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What is ticked, done, or could not be done */
+        get: operations["hands"];
+        put?: never;
+        /** @description All of it is written, or nothing: what was ticked, finished or could not be done, and the parts and shims that went with it. Sending it again is harmless */
+        post: operations["recordWork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/work": {
         parameters: {
             query?: never;
@@ -2171,6 +2189,20 @@ export interface components {
             /** @description Something else was read there since it was decided */
             overtaken: boolean;
             before: components["schemas"]["Decision"] | null;
+            /**
+             * Format: date-time
+             * @description When what was decided was done; it is to be looked at again
+             */
+            done: string | null;
+            could_not: components["schemas"]["CouldNot"] | null;
+        };
+        CouldNot: {
+            /** @enum {string|null} */
+            reason: "seized" | "wrong_part" | "part_missing" | "more_is_broken" | "no_tool" | "needs_qualified" | "no_time" | null;
+            words: string;
+            by: string;
+            /** Format: date-time */
+            happened_at: string;
         };
         CarriedOver: {
             row: number;
@@ -3241,7 +3273,79 @@ export interface components {
             }[];
             thin: boolean;
         };
+        /** @description What hands say of the work */
+        WorkEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /** @enum {string} */
+            kind: "ticked" | "finished" | "could_not";
+            /** @description What it is about, by its key on one card: one line where it is ticked, jobs else. A correction is of the same */
+            targets?: string[];
+            /** @description That it took, all in all */
+            minutes?: number | null;
+            /** @description Of them, that a seized joint took */
+            seized_minutes?: number | null;
+            lubricant?: string;
+            /**
+             * @description Why it could not be done; or in own words
+             * @enum {string|null}
+             */
+            reason?: "seized" | "wrong_part" | "part_missing" | "more_is_broken" | "no_tool" | "needs_qualified" | "no_time" | null;
+            words?: string;
+            /** @description Ids of the entries of the ledger that are sent with it */
+            ledger?: string[];
+            /** Format: date-time */
+            happened_at: string;
+            /**
+             * Format: uuid
+             * @description The event whose place this one takes
+             */
+            supersedes?: string | null;
+            /** @description Take back the event that is superseded */
+            withdrawn?: boolean;
+        };
+        Hands: {
+            /** @description That hold */
+            ticks: {
+                /** Format: uuid */
+                id: string;
+                target: string;
+                /** @description Name */
+                by: string;
+                /** Format: date-time */
+                happened_at: string;
+                /** Format: date-time */
+                recorded_at: string;
+            }[];
+            /** @description What was finished or could not be done, the newest first */
+            done: {
+                /** Format: uuid */
+                id: string;
+                /** @enum {string} */
+                kind: "ticked" | "finished" | "could_not";
+                row: number;
+                targets: string[];
+                minutes: number | null;
+                seized_minutes: number;
+                lubricant: string;
+                /** @enum {string|null} */
+                reason: "seized" | "wrong_part" | "part_missing" | "more_is_broken" | "no_tool" | "needs_qualified" | "no_time" | null;
+                words: string;
+                ledger: string[];
+                by: string;
+                /** Format: date-time */
+                happened_at: string;
+            }[];
+        };
         WorkJob: {
+            /**
+             * @description By which it is ticked and finished
+             * @example change:3:opener_blade:left
+             */
+            key: string;
             /** @enum {string} */
             action: "change" | "adjust" | "clean" | "carry_over" | "send_out" | "look_again";
             /** @description A slot where a part is changed, a check else */
@@ -3279,6 +3383,18 @@ export interface components {
                 step: string;
                 side: components["schemas"]["Side"];
             }[];
+            /** @description What is ticked on its card, in the order in which hands come to it: what comes off, then the jobs */
+            lines: {
+                /** @example off:3:gauge_wheel:left */
+                key: string;
+                /** @description Lines that are ticked before it */
+                before: string[];
+            }[];
+            /**
+             * Format: date-time
+             * @description Ticks of before belong to other work
+             */
+            since: string;
             /** @description Whose cautions hold */
             stations: components["schemas"]["Station"][];
             /** @description None where it makes the planter safe */
@@ -6299,6 +6415,78 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    hands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Hands"];
+                };
+            };
+            /** @description As it was under the ETag in If-None-Match */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    recordWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    events: components["schemas"]["WorkEntry"][];
+                    ledger?: components["schemas"]["LedgerEntry"][];
+                };
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written; receipts of the events, then of the ledger */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Work;
+
+use App\Models\PartType;
+use App\Models\Planter;
+use App\Models\WorkEvent;
+use App\Plan\DecideQuery;
+use App\Plan\Decisions;
+use App\Plan\PartPrices;
+use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Parts\Arrival;
+use Ustrel\Core\Parts\Supply;
+use Ustrel\Core\Plan\Action;
+use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\Proposal;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Work\Card;
+use Ustrel\Core\Work\Order;
+use Ustrel\Core\Work\Piece;
+use Ustrel\Core\Work\ToDo;
+use Ustrel\Core\Work\WorkEventKind;
+use Ustrel\Core\Work\WorkList;
+
+/** Reads what was decided on a planter and is not done, as the pieces of work that it makes. */
+final readonly class OpenWork
+{
+    private const DAY = 1440;
+
+    /** Parts are there from this minute of their day on. */
+    private const POST = 720;
+
+    public function __construct(private DecideQuery $decide)
+    {
+    }
+
+    /**
+     * @param  Planter  $planter  with its spec sheet and workshop
+     * @param  array<int, Supply>  $supplies  by part type; what is taken from them is gone for whoever comes then
+     * @param  Day  $first  at whose midnight the instants of the pieces begin
+     * @return list<PlannedWork>
+     */
+    public function on(Planter $planter, array $supplies, Day $first, WhatIf $if = new WhatIf()): array
+    {
+        $decisions = $this->decide->of($planter);
+        $types = PartPrices::of($planter, $planter->carries())->types;
+        $parts = $todos = $asked = [];
+        foreach (self::blockingFirst($decisions) as [$proposal, $blocks]) {
+            $instant = 0;
+            foreach ($proposal->parts as $place) {
+                $type = $types[$place->key()] ?? null;
+                [, , $arrival] = $parts[$place->key()] ??= [$place, $type, self::arrival($type, $supplies, $if)];
+                $instant = max($instant, $arrival->on === null ? 0 : self::DAY * max(0, $first->daysUntil($arrival->on)) + self::POST);
+            }
+            $key = $proposal->place->key();
+            $asked[$key] = $proposal;
+            $todos[] = new ToDo($key, $proposal->jobs, $instant, $blocks);
+        }
+        $book = $decisions->now->jobs;
+        $order = Order::typical();
+
+        return array_map(static function (Piece $piece) use ($planter, $parts, $book, $order, $asked, $decisions): PlannedWork {
+            $places = array_map(static fn (Job $job): string => "{$job->row}:{$job->what->value}:{$job->side->value}", array_filter($piece->jobs, static fn (Job $job): bool => $job->action === Action::Change));
+            $since = array_map(static fn (string $todo): ?string => $decisions->at($todo)?->decision?->recorded_at->format('Y-m-d H:i:s.v'), $piece->todos);
+
+            return new PlannedWork(
+                $planter, $piece, $book->steps($piece->jobs), Card::of($piece, $book, $order), array_intersect_key($asked, array_flip($piece->todos)), array_values(array_intersect_key($parts, array_flip($places))),
+                min([PlannedWork::NEVER, ...array_filter($since)]),
+            );
+        }, WorkList::pieces($todos, $book, $order, self::seized($planter)));
+    }
+
+    /** @return array<string, array{string, int}> what a seized joint took when each job was done last: which event told of it, and minutes */
+    private static function seized(Planter $planter): array
+    {
+        $seized = [];
+        foreach (WorkEvent::held($planter->id)->where('kind', WorkEventKind::Finished)->orderBy('happened_at')->orderBy('id')->get(['id', 'targets', 'seized_minutes']) as $event) {
+            $seized = array_fill_keys($event->targets, [$event->id, $event->seized_minutes]) + $seized;
+        }
+
+        return $seized;
+    }
+
+    /** @return list<array{Proposal, bool}> what was decided, and whether planting waits for it */
+    private static function blockingFirst(Decisions $decisions): array
+    {
+        $work = array_map(static fn (Proposal $proposal): array => [$proposal, ($decisions->at($proposal->place->key())->reading->verdict ?? Verdict::Sound)->severity() >= Verdict::Change->severity()], $decisions->work());
+        usort($work, static fn (array $one, array $other): int => $other[1] <=> $one[1]);
+
+        return $work;
+    }
+
+    /** @param  array<int, Supply>  $supplies  by part type */
+    private static function arrival(?PartType $type, array $supplies, WhatIf $if): Arrival
+    {
+        $arrival = $type === null ? null : ($supplies[$type->id] ?? null)?->take();
+
+        return $arrival === null ? Arrival::notOrdered(null) : ($type->id === $if->latePart ? $arrival->later($if->lateBy) : $arrival);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Work;
+
+use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\JobBook;
+use Ustrel\Core\Plan\Step;
+use Ustrel\Core\Spec\Side;
+
+/** What is ticked on the card of a piece, in the order in which hands come to it: what comes off, then what is done. */
+final readonly class Card
+{
+    /** The step that makes the planter safe: nothing else begins before it. */
+    private const SAFE = 'lock';
+
+    /** @param  array<string, list<string>>  $lines  by what is ticked: what is ticked before it */
+    private function __construct(public array $lines)
+    {
+    }
+
+    public static function of(Piece $piece, JobBook $book, Order $order): self
+    {
+        $lines = [];
+        $steps = $book->steps($piece->jobs);
+        foreach ($steps as [$step, $side]) {
+            $before = array_filter($steps, static fn (array $other): bool => self::isBefore($other[0], $other[1], $step, $side));
+            $lines[self::off($piece->row, $step, $side)] = self::keys($piece->row, $before);
+        }
+        $jobs = array_column(array_map(static fn (Job $job): array => [$job->key(), $job], $piece->jobs), 1, 0);
+        foreach ($jobs as $key => $job) {
+            $lines[$key] = self::keys($piece->row, $book->steps([$job]));
+        }
+        foreach ($order->pairs($jobs) as [$first, $then]) {
+            $lines[$then][] = $first;
+        }
+
+        return new self($lines);
+    }
+
+    /** What comes off, in one word, as `off:3:gauge_wheel:left`. */
+    public static function off(int $row, Step $step, Side $side): string
+    {
+        return "off:{$row}:{$step->name}:{$side->value}";
+    }
+
+    private static function isBefore(Step $other, Side $otherSide, Step $step, Side $side): bool
+    {
+        if ($other->name === self::SAFE) {
+            return $step->name !== self::SAFE;
+        }
+
+        return in_array($other->name, $step->needs, true) && ($otherSide === $side || $otherSide === Side::Centre || $side === Side::Centre);
+    }
+
+    /**
+     * @param  array<array{Step, Side}>  $steps
+     * @return list<string>
+     */
+    private static function keys(int $row, array $steps): array
+    {
+        return array_values(array_map(static fn (array $step): string => self::off($row, ...$step), $steps));
+    }
+}
