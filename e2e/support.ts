@@ -142,7 +142,8 @@ export async function planterWithWalk(
 ): Promise<{ planter: number; walk: string }> {
   const sheets = await call<{ id: number; type: string }[]>(page, 'GET', '/api/spec-sheets')
   const vacuum = sheets.body.find((sheet) => sheet.type === 'vacuum') as { id: number }
-  const { repeatEachIndex: again, project } = test.info()
+  const { repeatEachIndex, retry, project } = test.info()
+  const again = repeatEachIndex + retry
   const form = {
     // The same test may run by another address, too.
     farm: project.name === 'proxied' ? 'Field by Proxy' : 'Test Field',

@@ -1,7 +1,8 @@
+import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { expect, type Locator, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
-import { call, planterWithWalk, signIn, test } from './support'
+import { call, keptOnDevice, planterWithWalk, signIn, test } from './support'
 
 type Found = { row: number; check: string; side: string; proposal: { action: string } }
 const at = () => new Date(Date.now() - 60_000).toISOString()
@@ -55,8 +56,6 @@ test('what was decided is planned, done from its card, and leaves the plan', asy
 
   // It goes along on paper and into a calendar.
   for (const [link, begins] of [
-    ['Sign-off sheet', '%PDF-'],
-    ['Cards to print', '%PDF-'],
     ['Into a calendar', 'BEGIN:VCALENDAR'],
     ['As a table', 'day,begins,ends,person'],
   ] as const) {
@@ -64,34 +63,166 @@ test('what was decided is planned, done from its card, and leaves the plan', asy
     await page.getByRole('link', { name: link }).click()
     expect(readFileSync(await (await downloading).path(), 'latin1').startsWith(begins), link).toBe(true)
   }
+  for (const [link, ...says] of [
+    ['Sign-off sheet', 'Ready to plant', 'Row 2', 'seed tube', 'planting waits for it'],
+    ['Cards to print', 'adjust: gauge wheel touch left. one shim out', 'Planter locked, blocked and chocked', 'Row 2'],
+  ] as const) {
+    const downloading = page.waitForEvent('download')
+    await page.getByRole('link', { name: link }).click()
+    const text = execFileSync('pdftotext', ['-layout', await (await downloading).path(), '-'], { encoding: 'utf8' })
+    for (const said of says) expect(text.replace(/\s+/g, ' '), link).toContain(said)
+  }
 
   // What would change it is said at once.
   await page.getByRole('button', { name: 'One more person?' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'With one more person' })).toContainText('ready')
 
-  // A card says what to mind and how far to turn; what is read there is done.
+  // A card says what to mind and how far to turn, and is ticked in the order in which hands come to it.
   await unfold(days)
   await days.getByRole('button', { name: 'Card: Row 3, adjust: gauge wheel touch' }).click()
   const card = page.getByRole('dialog', { name: 'Card' })
   await expect(card).toContainText('one shim')
   await expect(card).toContainText('operator')
-  await card.getByRole('link', { name: 'Look again' }).click()
+  await expect(card.getByRole('button', { name: /^Adjust: gauge wheel touch left/ })).toBeDisabled()
+  await card.getByRole('button', { name: 'Tick: Planter locked' }).click()
+  await card.getByRole('button', { name: 'Tick: Adjust: gauge wheel touch left' }).click()
+  // A tick is taken back, and set again.
+  await card.getByRole('button', { name: /^Adjust: gauge wheel touch left/, pressed: true }).click()
+  await expect(card.getByRole('button', { name: 'Finish' })).toHaveCount(0)
+  await card.getByRole('button', { name: 'Tick: Adjust: gauge wheel touch left' }).click()
+  await expect(card.getByRole('timer')).toContainText('1 min so far')
+  await card.getByRole('button', { name: 'Finish' }).click()
+  await card.getByLabel('Minutes it took').fill('10000')
+  await card.getByRole('button', { name: 'It is done' }).click()
+  await expect(card.getByRole('alert').filter({ hasText: 'in whole minutes, from 1 to 6,000' })).toBeVisible()
+  await card.getByLabel('Minutes it took').fill('7')
+  await card.getByRole('button', { name: 'It is done' }).click()
+  await expect(card).toContainText('Measure again now')
+  await card.getByRole('link', { name: 'Measure: Row 3, gauge wheel touch left' }).click()
   await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 3 of 4' })).toBeVisible()
 
-  // A part that goes in leaves the plan, and the ledger has it.
+  // A part that goes in leaves the plan, and ledger, board and Decide have it.
   await page.goto(`/planters/${planter}/work`)
+  await expect(page.getByRole('region', { name: 'Done' })).toContainText(
+    'Row 3: Adjust: gauge wheel touch left · 7 min',
+  )
   const undated = page.getByRole('region', { name: 'Cannot be dated' })
   await expect(undated).toContainText('no part chosen for seed tube')
   await undated.getByRole('button', { name: 'Card: Row 2, seed tube' }).click()
-  await card.getByRole('button', { name: 'It is in' }).click()
-  await page.getByRole('dialog', { name: 'Change parts' }).getByRole('button', { name: 'Fit 1 part' }).click()
-  await expect(page.getByRole('dialog', { name: 'Change parts' })).toHaveCount(0)
-  await page.getByRole('button', { name: 'Close', exact: true }).click()
+  await card.getByRole('button', { name: 'Tick: Planter locked' }).click()
+  await card.getByRole('button', { name: 'Tick: Seed tube' }).click()
+  await card.getByRole('button', { name: 'Finish' }).click()
+  await card.getByRole('button', { name: 'It is done' }).click()
+  await card.getByRole('button', { name: 'Back to the plan' }).click()
   await expect(undated).toHaveCount(0)
-  const { fitted } = (
-    await call<{ fitted: { row: number; slot: string }[] }>(page, 'GET', `/api/planters/${planter}/ledger`)
-  ).body
-  expect(fitted.some(({ row, slot }) => row === 2 && slot === 'seed_tube')).toBe(true)
+  expect(await fittedOn(page, planter)).toContainEqual({ row: 2, slot: 'seed_tube' })
+
+  // Taken back it is out of the ledger, and to be done again.
+  await page.getByRole('button', { name: 'Take back: Row 2, Seed tube' }).click()
+  await expect(undated).toContainText('seed tube')
+  expect(await fittedOn(page, planter)).toEqual([])
+})
+
+async function fittedOn(page: Page, planter: number): Promise<{ row: number; slot: string }[]> {
+  const { body } = await call<{ fitted: { row: number; slot: string }[] }>(
+    page,
+    'GET',
+    `/api/planters/${planter}/ledger`,
+  )
+  return body.fitted.map(({ row, slot }) => ({ row, slot }))
+}
+
+test('what could not be done goes back to Decide with why', async ({ page }) => {
+  await signIn(page)
+  const { planter } = await decided(page, 'Work undone')
+  await page.goto(`/planters/${planter}/work`)
+  const undated = page.getByRole('region', { name: 'Cannot be dated' })
+  await undated.getByRole('button', { name: 'Card: Row 2, seed tube' }).click()
+  const card = page.getByRole('dialog', { name: 'Card' })
+  await card.getByRole('button', { name: 'Could not: Row 2, Seed tube' }).click()
+  const form = page.getByRole('dialog', { name: 'Could not be done' })
+  await form.getByRole('button', { name: 'seized, does not come off' }).click()
+  await expect(form).toContainText('Heat on a seized joint')
+  await form.getByLabel('In your own words').fill('the lower pin')
+  await form.getByRole('button', { name: 'Back to Decide' }).click()
+  await expect(form).toHaveCount(0)
+  await card.getByRole('button', { name: 'Close', exact: true }).click()
+  await expect(undated).toHaveCount(0)
+  await page.goto(`/planters/${planter}/decide`)
+  await expect(page.getByText('Row 2 could not be done: seized, does not come off, the lower pin (Wren')).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Accept: .*[Ss]eed tube/ })).toBeVisible()
+})
+
+test.describe('on the phone', () => {
+  test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } })
+
+  test('a card is ticked and finished without a signal, with a reload, and goes up once', async ({ page, context }) => {
+    await signIn(page)
+    const { planter } = await decided(page, 'Work without a signal')
+    await page.goto(`/planters/${planter}/work`)
+    await keptOnDevice(page)
+    const undated = page.getByRole('region', { name: 'Cannot be dated' })
+    await expect(undated).toContainText('seed tube')
+    await page.waitForLoadState('networkidle')
+
+    await context.setOffline(true)
+    await undated.getByRole('button', { name: 'Card: Row 2, seed tube' }).click()
+    const card = page.getByRole('dialog', { name: 'Card' })
+    await card.getByRole('button', { name: 'Tick: Planter locked' }).click()
+    await expect(card).toContainText('waits on this device')
+    await page.reload()
+    await undated.getByRole('button', { name: 'Card: Row 2, seed tube' }).click()
+    await expect(card.getByRole('button', { name: 'Planter locked, blocked and chocked', pressed: true })).toBeVisible()
+    await card.getByRole('button', { name: 'Tick: Seed tube' }).click()
+    await card.getByRole('button', { name: 'Finish' }).click()
+    await card.getByLabel('Lubricant used').fill('anti-seize')
+    await card.getByRole('button', { name: 'It is done' }).click()
+    await card.getByRole('button', { name: 'Back to the plan' }).click()
+    await expect(undated).toHaveCount(0)
+    await page.reload()
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Ready on')
+    await expect(undated).toHaveCount(0)
+
+    await context.setOffline(false)
+    await expect(page.getByRole('region', { name: 'Done' })).toContainText('Row 2: Seed tube · 1 min · anti-seize', {
+      timeout: 60_000,
+    })
+    expect(await fittedOn(page, planter)).toEqual([{ row: 2, slot: 'seed_tube' }])
+  })
+})
+
+test('two people at one card see each other, and what both finish at once is done once', async ({
+  page,
+  elsewhere,
+}) => {
+  await signIn(page)
+  const { planter } = await decided(page, 'Work by two')
+  const other = await elsewhere()
+  await signIn(other)
+  for (const at of [page, other]) {
+    await at.goto(`/planters/${planter}/work`)
+    await at.getByRole('button', { name: 'Card: Row 2, seed tube' }).click()
+  }
+  const card = page.getByRole('dialog', { name: 'Card' })
+  await card.getByRole('button', { name: 'Tick: Planter locked' }).click()
+  await expect(
+    other.getByRole('dialog', { name: 'Card' }).getByRole('button', { name: 'Planter locked', pressed: true }),
+  ).toBeVisible()
+  const finish = () => {
+    const part = uuid()
+    const targets = ['change:2:seed_tube:centre']
+    const event = { id: uuid(), kind: 'finished', targets, minutes: 9, ledger: [part], happened_at: at() }
+    const fitted = { id: part, kind: 'fitted', row: 2, slot: 'seed_tube', side: 'centre', happened_at: at() }
+    return { events: [event], ledger: [fitted] }
+  }
+  const path = `/api/planters/${planter}/work/hands`
+  const answers = await Promise.all([page, other, page, other].map((of) => call(of, 'POST', path, finish())))
+  expect(answers.map(({ status }) => status).sort()).toEqual([201, 422, 422, 422])
+  expect(await fittedOn(page, planter)).toEqual([{ row: 2, slot: 'seed_tube' }])
+  // The same sent again at once, as after lost answers, is known.
+  const same = { events: [{ id: uuid(), kind: 'ticked', targets: ['off:4:lock:centre'], happened_at: at() }] }
+  const again = await Promise.all([page, other, page, other].map((of) => call(of, 'POST', path, same)))
+  expect(again.map(({ status }) => status).sort()).toEqual([200, 200, 200, 201])
 })
 
 test('the rain list goes by the hours and people that there are', async ({ page }) => {

@@ -67,7 +67,7 @@ final readonly class OpenWork
 
             return new PlannedWork(
                 $planter, $piece, $book->steps($piece->jobs), Card::of($piece, $book, $order), array_intersect_key($asked, array_flip($piece->todos)), array_values(array_intersect_key($parts, array_flip($places))),
-                min([PlannedWork::NEVER, ...array_filter($since)]),
+                array_column(array_map(static fn (Job $job): array => [$job->key(), $book->kit($job)], $piece->jobs), 1, 0), (string) $decisions->walk?->id, min([PlannedWork::NEVER, ...array_filter($since)]),
             );
         }, WorkList::pieces($todos, $book, $order, self::seized($planter)));
     }

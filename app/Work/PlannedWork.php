@@ -10,6 +10,7 @@ use Ustrel\Core\Parts\Arrival;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Plan\Action;
 use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\Kit;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Plan\Step;
 use Ustrel\Core\Spec\Side;
@@ -27,6 +28,8 @@ final readonly class PlannedWork
      * @param  list<array{Step, Side}>  $steps  what comes off for it, in that order
      * @param  array<string, Proposal>  $asked  what was decided to be adjusted, cleaned or looked at, by key of the place
      * @param  list<array{SlotPlace, PartType|null, Arrival}>  $parts  null where nobody has said what goes in
+     * @param  array<string, Kit>  $kits  by key of the job
+     * @param  string  $walk  whose findings it comes of, by id
      * @param  string  $since  when the first of it was decided and recorded, in UTC: what was ticked before belongs to other work
      */
     public function __construct(
@@ -36,6 +39,8 @@ final readonly class PlannedWork
         public Card $card,
         public array $asked,
         public array $parts,
+        public array $kits,
+        public string $walk,
         public string $since,
     ) {
     }
@@ -55,6 +60,18 @@ final readonly class PlannedWork
         }
 
         return array_values($stations);
+    }
+
+    /** @return list<string> tools, each once */
+    public function tools(): array
+    {
+        return array_values(array_unique(array_merge(...array_map(static fn (Kit $kit): array => $kit->tools, array_values($this->kits)))));
+    }
+
+    /** How many it takes at its heaviest. */
+    public function people(): int
+    {
+        return max([1, ...array_map(static fn (Kit $kit): int => $kit->people, array_values($this->kits))]);
     }
 
     /** What was decided at the place of a job; null where a part is changed. */

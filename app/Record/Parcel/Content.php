@@ -24,6 +24,7 @@ use App\Models\StockMove;
 use App\Models\Supplier;
 use App\Models\User;
 use App\Models\Walk;
+use App\Models\WorkEvent;
 use App\Models\Workshop;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Migrations\Migrator;
@@ -62,6 +63,7 @@ final class Content
         StockMove::class => ['workshop_id' => Workshop::class, 'part_type_id' => PartType::class, 'user_id' => User::class],
         SeasonPlan::class => ['planter_id' => Planter::class],
         Decision::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        WorkEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         PolicyChoice::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Import::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Activity::class => ['workshop_id' => Workshop::class, 'causer_id' => User::class],

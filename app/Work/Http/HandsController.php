@@ -105,7 +105,7 @@ final class HandsController extends Controller
     public function store(Request $request, Planter $planter, RecordWork $record): JsonResponse
     {
         $events = JsonBody::list($request, 'events', self::MOST, 'hands.item');
-        $ledger = $request->json('ledger') === null ? [] : JsonBody::list($request, 'ledger', self::MOST, 'hands.ledger');
+        $ledger = in_array($request->json('ledger'), [null, []], true) ? [] : JsonBody::list($request, 'ledger', self::MOST, 'hands.ledger');
         try {
             return ReceiptsShape::answer($record($planter, $this->user($request), $events, $ledger));
         } catch (NotTaken $notTaken) {

@@ -18,6 +18,8 @@ use Ustrel\Core\Plan\Action;
 use Ustrel\Core\Plan\Job;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Plan\Why;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Work\Cause;
 use Ustrel\Core\Work\Link;
@@ -25,7 +27,7 @@ use Ustrel\Core\Work\Placed;
 use Ustrel\Core\Work\ServiceStop;
 use Ustrel\Core\Work\Spares;
 
-#[OA\Schema(schema: 'WorkJob', required: ['key', 'action', 'what', 'side', 'why', 'to', 'by'], properties: [
+#[OA\Schema(schema: 'WorkJob', required: ['key', 'action', 'what', 'side', 'why', 'to', 'by', 'again'], properties: [
     new OA\Property(property: 'key', description: 'By which it is ticked and finished', type: 'string', example: 'change:3:opener_blade:left'),
     new OA\Property(property: 'action', type: 'string', enum: Action::class),
     new OA\Property(property: 'what', description: 'A slot where a part is changed, a check else', type: 'string'),
@@ -33,6 +35,10 @@ use Ustrel\Core\Work\Spares;
     new OA\Property(property: 'why', description: 'Null where a part is changed', type: 'string', enum: Why::class, nullable: true),
     new OA\Property(property: 'to', ref: '#/components/schemas/Turned', nullable: true),
     new OA\Property(property: 'by', ref: '#/components/schemas/Turned', nullable: true),
+    new OA\Property(property: 'again', description: 'What is looked at again when it is done', type: 'array', items: new OA\Items(required: ['check', 'side'], properties: [
+        new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
+        new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+    ], type: 'object')),
 ])]
 #[OA\Schema(schema: 'WorkPart', required: ['slot', 'side', 'part_type_id', 'name', 'here', 'ordered', 'on'], properties: [
     new OA\Property(property: 'slot', ref: '#/components/schemas/Slot'),
@@ -43,9 +49,10 @@ use Ustrel\Core\Work\Spares;
     new OA\Property(property: 'ordered', type: 'boolean'),
     new OA\Property(property: 'on', description: 'When it comes, or would come if it were ordered today; null where it is here or nobody knows', type: 'string', format: 'date', nullable: true),
 ])]
-#[OA\Schema(schema: 'WorkPiece', required: ['key', 'planter', 'row', 'steps', 'lines', 'since', 'jobs', 'stations', 'parts', 'minutes', 'blocks'], properties: [
+#[OA\Schema(schema: 'WorkPiece', required: ['key', 'planter', 'walk', 'row', 'steps', 'lines', 'since', 'tools', 'people', 'jobs', 'stations', 'parts', 'minutes', 'blocks'], properties: [
     new OA\Property(property: 'key', type: 'string'),
     new OA\Property(property: 'planter', type: 'integer'),
+    new OA\Property(property: 'walk', description: 'Whose findings it comes of; empty for what makes the planter safe', type: 'string'),
     new OA\Property(property: 'row', description: '0 for the planter as a whole', type: 'integer'),
     new OA\Property(property: 'steps', description: 'What comes off for it, in that order', type: 'array', items: new OA\Items(required: ['step', 'side'], properties: [
         new OA\Property(property: 'step', type: 'string'),
@@ -56,6 +63,8 @@ use Ustrel\Core\Work\Spares;
         new OA\Property(property: 'before', description: 'Lines that are ticked before it', type: 'array', items: new OA\Items(type: 'string')),
     ], type: 'object')),
     new OA\Property(property: 'since', description: 'Ticks of before belong to other work', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'tools', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'people', description: 'That it takes at its heaviest', type: 'integer'),
     new OA\Property(property: 'stations', description: 'Whose cautions hold', type: 'array', items: new OA\Items(ref: '#/components/schemas/Station')),
     new OA\Property(property: 'jobs', description: 'None where it makes the planter safe', type: 'array', items: new OA\Items(ref: '#/components/schemas/WorkJob')),
     new OA\Property(property: 'parts', type: 'array', items: new OA\Items(ref: '#/components/schemas/WorkPart')),
@@ -172,12 +181,15 @@ final class WorkShape
         return [
             'key' => $of->key(),
             'planter' => $of->planter->id,
+            'walk' => $of->walk,
             'row' => $of->piece->row,
             'steps' => array_map(static fn (array $step): array => ['step' => $step[0]->name, 'side' => $step[1]->value], $of->steps),
             'lines' => array_map(static fn (string $key, array $before): array => ['key' => $key, 'before' => $before], array_keys($of->card->lines), $of->card->lines),
             'since' => $of->since === PlannedWork::NEVER ? '1970-01-01T00:00:00.000Z' : str_replace(' ', 'T', $of->since).'Z',
+            'tools' => $of->tools(),
+            'people' => $of->people(),
             'stations' => array_map(static fn (Station $station): string => $station->value, $of->stations()),
-            'jobs' => array_map(static fn (Job $job): array => self::job($job, $of->askedFor($job)), $of->piece->jobs),
+            'jobs' => array_map(static fn (Job $job): array => self::job($job, $of), $of->piece->jobs),
             'parts' => array_map(static fn (array $part): array => self::part(...$part), $of->parts),
             'minutes' => $of->piece->minutes,
             'blocks' => $of->piece->blocks,
@@ -185,12 +197,31 @@ final class WorkShape
     }
 
     /** @return array<string, mixed> */
-    private static function job(Job $job, ?Proposal $of): array
+    private static function job(Job $job, PlannedWork $in): array
     {
+        $of = $in->askedFor($job);
+
         return [
             'key' => $job->key(), 'action' => $job->action->value, 'what' => $job->what->value, 'side' => $job->side->value,
             'why' => $of?->why->value, 'to' => DecideShape::turned($of?->to), 'by' => DecideShape::turned($of?->by),
+            'again' => self::again($job, $in),
         ];
+    }
+
+    /** @return list<array{check: string, side: string}> that there are on this planter: on the side of the job, or on each where the job has none */
+    private static function again(Job $job, PlannedWork $in): array
+    {
+        $sheet = $in->planter->readSheet();
+        $checks = $job->what instanceof CheckKey ? [$job->what, ...$in->kits[$job->key()]->again] : $in->kits[$job->key()]->again;
+        $again = [];
+        foreach ($checks as $key) {
+            $check = $sheet->check($key);
+            foreach ($check === null || $check->isOfWholePlanter() !== ($job->row === 0) ? [] : ($check->has($job->side) ? [$job->side] : $check->sides) as $side) {
+                $again[] = ['check' => $key->value, 'side' => $side->value];
+            }
+        }
+
+        return $again;
     }
 
     /** @return array<string, mixed> */

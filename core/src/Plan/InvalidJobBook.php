@@ -28,4 +28,9 @@ final class InvalidJobBook extends CoreException
     {
         return new self("{$of} has to say its minutes and what it needs; a step also whether it is for the planter, a row, a side or a place.");
     }
+
+    public static function kit(string $of): self
+    {
+        return new self("{$of} is for 1 to 4 people, and names tools, and checks that there are to be looked at again.");
+    }
 }

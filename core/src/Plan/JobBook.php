@@ -18,7 +18,7 @@ final class JobBook
 
     /**
      * @param  array<array-key, Step>  $steps  by name
-     * @param  array<array-key, array<array-key, array{float, list<string>}>>  $jobs  minutes and steps, by action and by slot or check
+     * @param  array<array-key, array<array-key, array{float, list<string>, Kit}>>  $jobs  minutes, steps and what is brought along, by action and by slot or check
      */
     private function __construct(
         private array $steps,
@@ -68,7 +68,7 @@ final class JobBook
         foreach ($steps as $name => [$minutes, $span]) {
             $built[$name] = new Step((string) $name, $span, $minutes, array_slice(self::all((string) $name, $needs, []), 1));
         }
-        /** @var array<array-key, array<array-key, array{float, list<string>}>> $entries */
+        /** @var array<array-key, array<array-key, array{float, list<string>, Kit}>> $entries */
         $entries = [];
         foreach ($jobs as $action => $of) {
             foreach (is_array($of) ? $of : throw InvalidJobBook::shape((string) $action) as $what => $job) {
@@ -78,7 +78,7 @@ final class JobBook
                     isset($built[$step]) || throw InvalidJobBook::missing("{$action} {$what}", $step);
                     array_push($all, $step, ...$built[$step]->needs);
                 }
-                $entries[$action][$what] = [$minutes, array_values(array_unique($all))];
+                $entries[$action][$what] = [$minutes, array_values(array_unique($all)), Kit::read("{$action} {$what}", (array) $job)];
             }
         }
 
@@ -213,11 +213,17 @@ final class JobBook
         return $minutes;
     }
 
-    /** @return array{float, list<string>} */
+    /** What is brought along for a job, and what is looked at again afterwards. */
+    public function kit(Job $job): Kit
+    {
+        return $this->entryOf($job)[2];
+    }
+
+    /** @return array{float, list<string>, Kit} */
     private function entryOf(Job $job): array
     {
         $of = $this->jobs[$job->action->value] ?? [];
 
-        return $of[$job->what->value] ?? $of['*'] ?? [0.0, []];
+        return $of[$job->what->value] ?? $of['*'] ?? [0.0, [], new Kit()];
     }
 }

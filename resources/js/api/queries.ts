@@ -50,6 +50,7 @@ export const keys = {
   decide: (planter: number) => ['decide', planter] as const,
   policies: (planter: number) => ['policies', planter] as const,
   work: (planter: number) => ['work', planter] as const,
+  hands: (planter: number) => ['work', planter, 'hands'] as const,
   season: (planter: number) => ['season', planter] as const,
   imports: (planter: number) => ['imports', planter] as const,
   partTypes: ['part-types'] as const,
@@ -193,6 +194,24 @@ export const useWork = (planter: Id, together: MaybeRefOrGetter<boolean>) =>
       ),
     placeholderData: keepPreviousData,
   })
+
+/** Others are at work too: what they ticked is asked for while a card or the plan is looked at. */
+const HANDS_MS = 5_000
+
+/** What is ticked, done, or could not be done. Comes anew when anything of the planter has changed. */
+export const useHands = (planter: Id) =>
+  useQuery({
+    queryKey: computed(() => keys.hands(toValue(planter))),
+    queryFn: ({ queryKey }) =>
+      remembered(kept(queryKey), (signal) =>
+        body(
+          api.GET('/api/planters/{planter}/work/hands', { params: { path: { planter: toValue(planter) } }, signal }),
+        ),
+      ),
+    refetchInterval: HANDS_MS,
+  })
+
+export const refreshHands = (planter: number) => queries.invalidateQueries({ queryKey: keys.hands(planter) })
 
 /** What to do while it rains. */
 export const useRain = (planter: Id, asked: MaybeRefOrGetter<{ minutes: number; people: number }>) =>

@@ -3358,6 +3358,11 @@ export interface components {
             why: "past_limit" | "cannot_run" | "would_not_last" | "share_gone" | "always" | "set_is_due" | "cheaper_now" | "still_goes" | "looks_poor" | "shims_in" | "shims_out" | "shim_out_and_measure" | "shims_not_enough" | "after_blades" | "blades_done" | "count_shims" | "too_coarse" | "level_packs" | "few_shims" | "arm_shim_out" | "arm_shim_in" | "carry_notches" | "set_to" | "move_left" | "move_right" | "move_to_centre" | "loosen" | "tighten" | "clean_it" | "air_low" | "air_high" | "bench_due" | "see_to" | "look_over" | "chosen" | null;
             to: components["schemas"]["Turned"] | null;
             by: components["schemas"]["Turned"] | null;
+            /** @description What is looked at again when it is done */
+            again: {
+                check: components["schemas"]["CheckKey"];
+                side: components["schemas"]["Side"];
+            }[];
         };
         WorkPart: {
             slot: components["schemas"]["Slot"];
@@ -3376,6 +3381,8 @@ export interface components {
         WorkPiece: {
             key: string;
             planter: number;
+            /** @description Whose findings it comes of; empty for what makes the planter safe */
+            walk: string;
             /** @description 0 for the planter as a whole */
             row: number;
             /** @description What comes off for it, in that order */
@@ -3395,6 +3402,9 @@ export interface components {
              * @description Ticks of before belong to other work
              */
             since: string;
+            tools: string[];
+            /** @description That it takes at its heaviest */
+            people: number;
             /** @description Whose cautions hold */
             stations: components["schemas"]["Station"][];
             /** @description None where it makes the planter safe */

@@ -9,6 +9,7 @@ import type {
   Receipt,
   WalkKind,
   WalkOrder,
+  WorkEntry,
 } from '@/api/types'
 
 /** A walk that was started on this device. */
@@ -35,6 +36,8 @@ type Kinds = {
   ledger: { body: { events: LedgerEntry[] } }
   acres: { body: AcresEntry }
   decision: { walk: string; body: DecisionEntry }
+  /** What was ticked, finished or could not be done, with the parts that went in: taken whole or not at all. */
+  hands: { body: { events: WorkEntry[]; ledger: LedgerEntry[] } }
 }
 export type What = keyof Kinds
 export type New<W extends What = What> = { [K in W]: { what: K; id: string; planter: number } & Kinds[K] }[W]

@@ -10,7 +10,7 @@ import { useSession } from '@/session'
 import { shortDate } from '@/dates'
 import { wordReasons } from '@/measure/bands'
 import { placeKey } from '@/api/types'
-import { say, sayCheck } from '@/words'
+import { say, sayCheck, sayRow } from '@/words'
 import { decidedOn, type Group, isOpen, type Line, sayLook, sayParts, sayRisk, sayRows, sayWhy } from './findings'
 
 /** One line of what there is to decide: what was found, what is proposed, what it costs, and the button that accepts it. */
@@ -78,9 +78,24 @@ const risk = computed(() => {
 })
 const state = computed(() => {
   const action = decidedOn(first.value)?.action
+  if (isDone.value) return 'done'
   return action === undefined || action === first.value.proposal.action ? 'accepted' : say(`action.${action}`)
 })
 const overtaken = computed(() => group.lines.some((line) => line.overtaken))
+/** What was tried and could not be done, each row once. */
+const tried = computed(() =>
+  group.lines.flatMap(({ row, could_not: tried }) =>
+    tried === null
+      ? []
+      : [
+          `${sayRow(row)} could not be done: ${[tried.reason && say(`could_not.${tried.reason}`), tried.words]
+            .filter(Boolean)
+            .join(', ')} (${tried.by}).`,
+        ],
+  ),
+)
+/** Done, and not read again since. */
+const isDone = computed(() => !group.isOpen && group.lines.every(({ done }) => done !== null))
 </script>
 
 <template>
@@ -102,6 +117,8 @@ const overtaken = computed(() => group.lines.some((line) => line.overtaken))
           <span v-if="alike" class="proposed"><fraction-text :text="proposed(first)" /></span>
           <span v-else class="proposed quiet">{{ group.lines.length }} findings, each with its own proposal</span>
           <span v-if="overtaken" class="due">Something else was read there since: decide again.</span>
+          <span v-for="one in tried" :key="one" class="due">{{ one }}</span>
+          <span v-if="isDone" class="due">Done. Read it again on the walk.</span>
         </span>
         <v-icon :icon="unfolded ? mdiChevronUp : mdiChevronDown" size="20" />
       </button>

@@ -32,6 +32,8 @@ const found = (row: number, more: Partial<ToDecide> = {}): ToDecide => ({
   decision: null,
   overtaken: false,
   before: null,
+  done: null,
+  could_not: null,
   ...more,
 })
 const entry = (row: number, more = {}) => ({

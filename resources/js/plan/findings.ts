@@ -11,7 +11,7 @@ export type Group = { key: string; lines: Line[]; isOpen: boolean }
 export type Line = ToDecide & { waiting?: DecisionEntry }
 
 export const isOpen = (line: Line) =>
-  line.waiting ? line.waiting.withdrawn === true : line.decision === null || line.overtaken
+  line.waiting ? line.waiting.withdrawn === true : line.decision === null || line.overtaken || line.could_not !== null
 
 /** What was decided, here or on the server; undefined while it is open. */
 export const decidedOn = (line: Line): Pick<Decision, 'action' | 'look_when' | 'look_acres'> | undefined =>

@@ -2,12 +2,12 @@
 import { computed } from 'vue'
 import type { PlannedPiece, WorkPlan } from '@/api/types'
 import { say } from '@/words'
-import { sayParts } from '@/plan/findings'
-import { clockOf, dayOf, sayDay, sayMinutes, sayPiece } from './plan'
+import { sayParts, sayRows } from '@/plan/findings'
+import { clockOf, dayOf, sayDay, sayJobs, sayMinutes, sayPiece } from './plan'
 
 /** The same as a list: by day and person what is done, what is taken along, and what must not slip. */
 const { plan, planters } = defineProps<{ plan: WorkPlan; planters: { id: number; name: string }[] }>()
-defineEmits<{ card: [piece: PlannedPiece] }>()
+defineEmits<{ card: [pieces: PlannedPiece[]] }>()
 const days = computed(() => {
   const days = new Map<string, Map<number, PlannedPiece[]>>()
   for (const piece of plan.pieces) {
@@ -17,6 +17,18 @@ const days = computed(() => {
   }
   return [...days].map(([day, people]) => ({ day, people: [...people].sort(([a], [b]) => a - b) }))
 })
+/** The same on several rows of a planter, which one card can hold. */
+const alike = computed(() => {
+  const kinds = new Map<string, PlannedPiece[]>()
+  for (const piece of plan.pieces) {
+    if (piece.jobs.length === 0) continue
+    const kind = `${piece.planter} ${sayJobs(piece.jobs)}`
+    kinds.set(kind, [...(kinds.get(kind) ?? []), piece])
+  }
+  return [...kinds.values()].filter((pieces) => pieces.length > 1)
+})
+const sayAlike = (pieces: PlannedPiece[]) =>
+  `${sayRows(pieces.map(({ row }) => row))}, ${sayJobs(pieces[0]?.jobs ?? [])}`
 const name = (person: number) => plan.people[person] || 'one more'
 const planterOf = ({ planter }: PlannedPiece) => planters.find(({ id }) => id === planter)?.name
 </script>
@@ -25,6 +37,12 @@ const planterOf = ({ planter }: PlannedPiece) => planters.find(({ id }) => id ==
   <section class="sheet" aria-label="Day by day">
     <h2>Day by day</h2>
     <p class="quiet">{{ say('caution.lock_up') }}</p>
+    <div v-if="alike.length > 0" class="alike" role="group" aria-label="One card over several rows">
+      <span>One card over</span>
+      <v-btn v-for="pieces in alike" :key="pieces[0]?.key" variant="outlined" @click="$emit('card', pieces)">{{
+        sayAlike(pieces)
+      }}</v-btn>
+    </div>
     <details v-for="({ day, people }, index) in days" :key="day" :open="index === 0">
       <summary>{{ sayDay(day) }}</summary>
       <div v-for="[person, pieces] in people" :key="person" class="person">
@@ -49,7 +67,7 @@ const planterOf = ({ planter }: PlannedPiece) => planters.find(({ id }) => id ==
               variant="outlined"
               class="open"
               :aria-label="`Card: ${sayPiece(piece)}`"
-              @click="$emit('card', piece)"
+              @click="$emit('card', [piece])"
               >Card</v-btn
             >
           </li>
@@ -100,6 +118,13 @@ li {
 }
 .time {
   font-variant-numeric: tabular-nums;
+}
+.alike {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  margin-bottom: 8px;
 }
 @media (max-width: 700px) {
   li {

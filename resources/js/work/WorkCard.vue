@@ -1,97 +1,237 @@
 <script setup lang="ts">
+import { mdiCamera, mdiCheckboxBlankOutline, mdiCheckboxMarked } from '@mdi/js'
+import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { useLedger } from '@/api/queries'
-import type { Planter, Side, Slot, WorkJob, WorkPiece } from '@/api/types'
-import ChangeParts from '@/parts/ChangeParts.vue'
-import { sayWhy } from '@/plan/findings'
+import { useHands, useLedger } from '@/api/queries'
+import type { PlaceRef, Planter, WorkJob, WorkPiece } from '@/api/types'
 import { useUnits } from '@/composables/useUnits'
+import { drawingOf } from '@/drawings'
+import { sayRows, sayWhy } from '@/plan/findings'
+import RemarkDialog from '@/walk/RemarkDialog.vue'
 import { say, sayRow } from '@/words'
-import { sayJobs, sayMinutes } from './plan'
+import CardDone from './CardDone.vue'
+import CardFinish from './CardFinish.vue'
+import CouldNot from './CouldNot.vue'
+import { closedBy, nextLine, runningMinutes, ticksOf } from './hands'
+import { sayMinutes } from './plan'
+import { isAccess, sayTarget } from './target'
+import { useHandsEntries } from './useHandsEntries'
 
-/** One piece of work for whoever does it: what to mind, what to take along, what comes off, what is done, and where it is written down. */
-const { piece, planter, rowCount } = defineProps<{ piece: WorkPiece; planter?: Planter; rowCount: number }>()
+/**
+ * What is done in one go for whoever does it, on one row or the same on several: what to mind, what to take along, then line
+ * by line in the order in which hands come to it. What is finished is written down with its parts.
+ */
+const { pieces: given, planter } = defineProps<{ pieces: WorkPiece[]; planter?: Planter }>()
 const emit = defineEmits<{ close: [] }>()
-const ledger = useLedger(() => piece.planter)
-const changing = ref<{ slot: Slot; rows: number[]; side: Side }>()
-
-const side = (of: Side) => say(`side.${of}`)
-const off = computed(() => piece.steps.map(({ step, side: of }) => `${say(`step.${step}`)} ${side(of)}`.trim()))
+// As it was opened: what is finished leaves the plan, and its card says what comes then.
+const pieces = ref(given)
+const planterId = given[0]?.planter ?? 0
+const hands = useHands(() => planterId)
+const ledger = useLedger(() => planterId)
+const { waiting, me, tell } = useHandsEntries(() => planterId)
 const { units } = useUnits()
-function told(job: WorkJob): string {
-  const said = `${sayJobs([job])} ${side(job.side)}`.trim()
-  return job.why === null ? said : `${said}. ${sayWhy({ ...job, why: job.why }, units.value)}`
-}
+const now = useNow({ interval: 10_000 })
+
+/** Finished, here or by somebody else, or left undone. */
+const closed = computed(() => {
+  const since = pieces.value.map((piece) => piece.since).sort()[0] ?? ''
+  const others = hands.data.value?.done.filter(({ happened_at }) => happened_at >= since) ?? []
+  return new Set([...closedBy(waiting.value), ...others.flatMap(({ targets }) => targets)])
+})
+const sections = computed(() =>
+  pieces.value.map((piece) => {
+    const ticks = ticksOf(piece, hands.data.value, waiting.value, me.value)
+    const jobs = new Map(piece.jobs.map((job) => [job.key, job]))
+    return { piece, ticks, jobs, next: nextLine(piece, ticks, closed.value) }
+  }),
+)
+const next = computed(() => sections.value.find(({ next: line }) => line !== undefined)?.next)
+/** Jobs that are ticked, each with its piece. */
+const done = computed(() =>
+  sections.value.flatMap(({ piece, ticks }) => {
+    const jobs = piece.jobs.filter(({ key }) => ticks.has(key) && !closed.value.has(key))
+    return jobs.length === 0 ? [] : [{ piece, jobs }]
+  }),
+)
+const minutes = computed(() =>
+  runningMinutes(
+    sections.value.flatMap(({ ticks }) => [...ticks.values()]),
+    now.value.getTime(),
+  ),
+)
+const face = ref<'lines' | 'finish' | 'done'>('lines')
+/** What is being finished, as it was when that began. */
+const finished = ref<{ piece: WorkPiece; jobs: WorkJob[] }[]>([])
+const leaving = ref<WorkJob>()
+const remark = ref<{ place: PlaceRef; walk: string }>()
+
+const all = (of: (piece: WorkPiece) => string[]) => [...new Set(pieces.value.flatMap(of))]
+const title = computed(() => {
+  const planned = pieces.value.reduce((sum, piece) => sum + piece.minutes, 0)
+  return `${sayRows(pieces.value.map(({ row }) => row))}, ${sayMinutes(planned)}`
+})
+const parts = computed(() => {
+  const counts = new Map<string, { count: number; here: boolean }>()
+  for (const part of pieces.value.flatMap(({ parts }) => parts)) {
+    const name = part.name ?? say(`slot.${part.slot}`)
+    const known = counts.get(name) ?? { count: 0, here: true }
+    counts.set(name, { count: known.count + 1, here: known.here && part.here })
+  }
+  return [...counts].map(([name, of]) => ({ name, ...of }))
+})
 const threads = computed(() => {
-  if (!piece.steps.some(({ step }) => step === 'opener_blade')) return ''
+  if (!pieces.value.some(({ steps }) => steps.some(({ step }) => step === 'opener_blade'))) return ''
   const sheet = planter?.spec_sheet
   const torque = sheet?.torque ? say('threads.torque', { torque: sheet.torque }) : say('threads.torque_in_manual')
   return `${say(`threads.${sheet?.left_hand_thread ?? 'unknown'}`)} ${torque}`
 })
-const changesBlades = computed(() => piece.jobs.some(({ what }) => what === 'opener_blade'))
-const walkAt = (check: string, of: Side) => ({
-  name: 'walk',
-  params: { planter: piece.planter },
-  query: { row: piece.row, check, side: of },
-})
+const people = computed(() => Math.max(1, ...pieces.value.map((piece) => piece.people)))
+const drawings = computed(() => [
+  ...new Set(
+    pieces.value.flatMap(({ jobs }) =>
+      jobs.flatMap((job) => job.again.flatMap(({ check: key }) => drawingOf({ key }) ?? [])),
+    ),
+  ),
+])
+
+const turn = (job: WorkJob | undefined) =>
+  job === undefined || job.why === null ? '' : sayWhy({ ...job, why: job.why }, units.value)
+const clock = (at: string) => new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
+
+/** Ticks a line, or takes its tick back. */
+function press(key: string): void {
+  const tick = sections.value.flatMap(({ ticks }) => ticks.get(key) ?? [])[0]
+  void tell(
+    tick === undefined ? { kind: 'ticked', targets: [key] } : { kind: 'ticked', supersedes: tick.id, withdrawn: true },
+  )
+}
+
+/** Where a note or a photo of a job belongs: the check that its slot, or it itself, is looked at by. */
+function place(piece: WorkPiece, job: WorkJob): PlaceRef | undefined {
+  const slot = ledger.data.value?.slots.find((one) => one.slot === job.what)
+  const check = job.action === 'change' ? slot?.check : (job.what as PlaceRef['check'])
+  return check && { row: piece.row, check, side: job.side }
+}
+
+function finish(): void {
+  finished.value = done.value
+  face.value = 'finish'
+}
 </script>
 
 <template>
-  <v-dialog :model-value="true" width="640" scrollable aria-label="Card" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" width="680" scrollable aria-label="Card" @update:model-value="emit('close')">
     <v-card class="asks">
-      <h2>{{ sayRow(piece.row) }}, {{ sayMinutes(piece.minutes) }}</h2>
-      <section class="caution">
-        <p>{{ say('caution.first') }}</p>
-        <p v-for="station in piece.stations" :key="station">{{ say(`caution.${station}`) }}</p>
-        <p v-if="threads">
-          <strong>{{ threads }}</strong>
-        </p>
-      </section>
-      <section v-if="piece.parts.length > 0">
-        <h3>Take along</h3>
-        <ul>
-          <li v-for="part in piece.parts" :key="`${part.slot} ${part.side}`">
-            {{ part.name ?? say(`slot.${part.slot}`) }} <span class="quiet">{{ side(part.side) }}</span>
-          </li>
-        </ul>
-      </section>
-      <section v-if="off.length > 0">
-        <h3>Comes off, in this order</h3>
-        <ol>
-          <li v-for="step in off" :key="step">{{ step }}</li>
-        </ol>
-      </section>
-      <section>
-        <h3>Do it, and write it down</h3>
-        <ul class="jobs">
-          <li v-for="job in piece.jobs" :key="`${job.action} ${job.what} ${job.side}`">
-            <span>{{ told(job) }}</span>
-            <v-btn
-              v-if="job.action === 'change'"
-              variant="outlined"
-              :disabled="!ledger.data.value"
-              @click="changing = { slot: job.what as Slot, rows: [piece.row], side: job.side }"
-              >It is in</v-btn
+      <h2>{{ title }}</h2>
+      <card-done v-if="face === 'done'" :finished="finished" @close="emit('close')" />
+      <card-finish
+        v-else-if="face === 'finish'"
+        :done="finished"
+        :minutes="minutes"
+        :ledger="ledger.data.value"
+        @back="face = 'lines'"
+        @finished="face = 'done'"
+      />
+      <template v-else>
+        <section class="caution">
+          <p>{{ say('caution.first') }}</p>
+          <p v-for="station in all((piece) => piece.stations)" :key="station">{{ say(`caution.${station}`) }}</p>
+          <p v-if="threads">
+            <strong>{{ threads }}</strong>
+          </p>
+          <p v-if="people > 1">
+            <strong>{{ say('card.people', { count: people }) }}</strong>
+          </p>
+        </section>
+        <section class="along">
+          <p v-if="parts.length > 0">
+            <strong>Take along:</strong>
+            <span v-for="part in parts" :key="part.name">
+              {{ part.count }} × {{ part.name }}<span v-if="!part.here" class="due"> (not on the shelf)</span>
+            </span>
+          </p>
+          <p v-if="all((piece) => piece.tools).length > 0" class="quiet">
+            {{
+              all((piece) => piece.tools)
+                .map((tool) => say(`tool.${tool}`))
+                .join(', ')
+            }}
+          </p>
+          <details v-if="drawings.length > 0">
+            <summary>Drawing</summary>
+            <component :is="drawing" v-for="(drawing, index) in drawings" :key="index" />
+          </details>
+        </section>
+        <section v-for="{ piece, ticks, jobs, next: line } in sections" :key="piece.key">
+          <h3 v-if="sections.length > 1">
+            {{ sayRow(piece.row) }} <span class="quiet">{{ line === undefined ? 'all ticked' : '' }}</span>
+          </h3>
+          <ul class="lines">
+            <li
+              v-for="{ key, before } in piece.lines"
+              :key="key"
+              :class="{ access: isAccess(key), next: key === next }"
             >
-            <v-btn v-else variant="outlined" :to="walkAt(job.what, job.side)">Look again</v-btn>
-          </li>
-          <li v-if="changesBlades">
-            <span>New blades change their contact: measure it now</span>
-            <v-btn variant="outlined" :to="walkAt('blade_contact_length', 'centre')">Measure</v-btn>
-          </li>
-        </ul>
-        <p class="quiet">What is written down is done: it leaves the plan.</p>
-      </section>
-      <div class="actions">
-        <v-btn color="primary" @click="emit('close')">Close</v-btn>
-      </div>
+              <button
+                type="button"
+                class="line"
+                :aria-pressed="ticks.has(key)"
+                :disabled="closed.has(key) || (!ticks.has(key) && before.some((other) => !ticks.has(other)))"
+                @click="press(key)"
+              >
+                <v-icon :icon="ticks.has(key) ? mdiCheckboxMarked : mdiCheckboxBlankOutline" aria-hidden="true" />
+                <span>
+                  {{ sayTarget(key) }}{{ isAccess(key) && !key.includes(':lock:') ? ' off' : '' }}
+                  <span v-if="turn(jobs.get(key))" class="turn">{{ turn(jobs.get(key)) }}</span>
+                  <span v-if="ticks.get(key)" class="quiet">
+                    {{ ticks.get(key)?.by }} {{ clock(ticks.get(key)?.at ?? '')
+                    }}{{ ticks.get(key)?.waits ? ', waits on this device' : '' }}
+                  </span>
+                </span>
+              </button>
+              <template v-if="jobs.get(key) && !closed.has(key)">
+                <v-btn
+                  v-if="piece.walk && place(piece, jobs.get(key)!)"
+                  variant="text"
+                  :icon="mdiCamera"
+                  :aria-label="`Note or photo: ${sayRow(piece.row)}, ${sayTarget(key)}`"
+                  @click="remark = { place: place(piece, jobs.get(key)!)!, walk: piece.walk }"
+                />
+                <v-btn
+                  variant="text"
+                  :aria-label="`Could not: ${sayRow(piece.row)}, ${sayTarget(key)}`"
+                  @click="leaving = jobs.get(key)"
+                  >Could not</v-btn
+                >
+              </template>
+            </li>
+          </ul>
+        </section>
+        <div class="actions">
+          <span v-if="minutes !== null" class="quiet running" role="timer">{{ sayMinutes(minutes) }} so far</span>
+          <v-btn variant="text" @click="emit('close')">Close</v-btn>
+          <v-btn
+            v-if="done.length > 0"
+            :variant="next === undefined ? 'flat' : 'outlined'"
+            color="primary"
+            size="large"
+            @click="finish"
+          >
+            {{ next === undefined ? 'Finish' : 'Finish what is ticked' }}
+          </v-btn>
+          <v-btn v-if="next !== undefined" color="primary" size="large" class="tick" @click="press(next)">
+            <span>Tick: {{ sayTarget(next) }}</span>
+          </v-btn>
+        </div>
+      </template>
     </v-card>
-    <change-parts
-      v-if="changing && ledger.data.value"
-      :planter-id="piece.planter"
-      :ledger="ledger.data.value"
-      :row-count="rowCount"
-      :start="changing"
-      @close="changing = undefined"
+    <could-not v-if="leaving" :job="leaving" :planter-id="planterId" @close="leaving = undefined" />
+    <remark-dialog
+      v-if="remark"
+      :planter-id="planterId"
+      :walk="remark.walk"
+      :place="remark.place"
+      @close="remark = undefined"
     />
   </v-dialog>
 </template>
@@ -104,24 +244,65 @@ h3 {
 p {
   margin: 2px 0;
 }
-ol,
-ul {
-  margin: 0;
-  padding-left: 20px;
-}
 .caution {
   color: var(--ochre);
+  font-size: 0.9375rem;
 }
-.jobs {
+.along span + span::before {
+  content: ', ';
+}
+summary {
+  min-height: var(--touch);
+  display: flex;
+  align-items: center;
+  cursor: pointer;
+  color: var(--accent);
+}
+.lines {
+  margin: 0;
   padding: 0;
   list-style: none;
 }
-.jobs li {
+.lines li {
   display: flex;
   align-items: center;
-  justify-content: space-between;
-  gap: 10px;
-  padding: 2px 0;
   border-top: 1px solid var(--line);
+}
+.line {
+  flex: 1;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: var(--touch);
+  padding: 4px 0;
+  text-align: left;
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+  cursor: pointer;
+}
+.line:disabled {
+  color: var(--ink-2);
+  cursor: default;
+}
+.access .line {
+  padding-left: 14px;
+}
+.next .line {
+  font-weight: 700;
+}
+.turn {
+  display: block;
+}
+.running {
+  margin-right: auto;
+  align-self: center;
+}
+.due {
+  color: var(--ochre);
+}
+.tick {
+  max-width: 100%;
 }
 </style>

@@ -8,10 +8,13 @@ import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 import { say } from '@/words'
 import DayList from './DayList.vue'
+import DoneList from './DoneList.vue'
+import { closedBy, withoutClosed } from './hands'
 import InSeasonPanel from './InSeasonPanel.vue'
 import PlanLanes from './PlanLanes.vue'
 import { apart, arrivalsOf, dayOf, sayApart, sayDay, sayMinutes, sayPiece } from './plan'
 import RainPanel from './RainPanel.vue'
+import { useHandsEntries } from './useHandsEntries'
 import WorkCard from './WorkCard.vue'
 
 /** What was decided as a plan: who does what when, what settles the end, and what would change it. */
@@ -20,7 +23,9 @@ const { data: face } = useFace(() => planterId)
 const { data: yard } = useYard()
 const together = ref(false)
 const query = useWork(() => planterId, together)
-const plan = computed(() => query.data.value)
+const { waiting } = useHandsEntries(() => planterId)
+/** As it will be once what waits on this device has gone up: what is finished is no longer in it. */
+const plan = computed(() => query.data.value && withoutClosed(query.data.value, closedBy(waiting.value)))
 const arrivals = computed(() => arrivalsOf(plan.value?.pieces ?? []))
 /** Part types that something waits for, each once. */
 const late = computed(() => [
@@ -28,9 +33,7 @@ const late = computed(() => [
 ])
 const { send, refusal, busy } = useSend()
 const answer = ref('')
-const card = ref<WorkPiece>()
-const rowsOf = ({ planter }: WorkPiece) =>
-  yard.value?.find(({ id }) => id === planter)?.row_count ?? face.value?.planter.row_count ?? 0
+const card = ref<WorkPiece[]>()
 
 const ready = computed(() => {
   const now = plan.value
@@ -174,7 +177,7 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
             >
               · {{ part.name ?? `no part chosen for ${say(`slot.${part.slot}`)}` }}</span
             >
-            <v-btn variant="outlined" :aria-label="`Card: ${sayPiece(piece)}`" @click="card = piece">Card</v-btn>
+            <v-btn variant="outlined" :aria-label="`Card: ${sayPiece(piece)}`" @click="card = [piece]">Card</v-btn>
           </li>
         </ul>
       </section>
@@ -186,11 +189,11 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
       />
       <work-card
         v-if="card"
-        :piece="card"
-        :planter="face?.planter.id === card.planter ? face.planter : undefined"
-        :row-count="rowsOf(card)"
+        :pieces="card"
+        :planter="face?.planter.id === card[0]?.planter ? face?.planter : undefined"
         @close="card = undefined"
       />
+      <done-list :planter-id="planterId" />
       <rain-panel :planter-id="planterId" />
       <in-season-panel :planter-id="planterId" />
     </div>

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { PlannedPiece, WorkPiece } from '@/api/types'
 import { apart, arrivalsOf, daysOf, sayApart, sayDay, sayJobs, sayMinutes, sayPiece } from './plan'
 
-const plain = { why: null, to: null, by: null }
+const plain = { key: '', again: [], why: null, to: null, by: null }
 const piece = (
   row: number,
   person: number,
@@ -23,6 +23,11 @@ const piece = (
   blocks: true,
   parts: [],
   steps: [],
+  lines: [],
+  since: '',
+  tools: [],
+  people: 1,
+  walk: '',
   stations: [],
   jobs: [{ action: 'change', what: slot, side: 'left', ...plain }],
 })

@@ -1,6 +1,7 @@
 import type { Waiting, What } from '../device'
 import { acres } from './acres'
 import { decision } from './decision'
+import { hands } from './hands'
 import type { Kind } from './kind'
 import { ledger } from './ledger'
 import { note } from './note'
@@ -8,7 +9,7 @@ import { photo } from './photo'
 import { reading } from './reading'
 import { start } from './start'
 
-const kinds: { [W in What]: Kind<W> } = { start, reading, note, photo, ledger, acres, decision }
+const kinds: { [W in What]: Kind<W> } = { start, reading, note, photo, ledger, acres, decision, hands }
 
 /** How what waits goes up, and what it is called. */
 export const kindOf = (item: Waiting): Kind<What> => kinds[item.what] as Kind<What>

@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from 'vue'
+import { usePartTypes } from '@/api/queries'
+import type { Ledger, LedgerEntry, Slot, WorkJob, WorkPiece } from '@/api/types'
+import RefusalList from '@/components/RefusalList.vue'
+import { typedNumber } from '@/measure/typed'
+import { sayRow } from '@/words'
+import { sharedOut } from './hands'
+import { sayTarget } from './target'
+import { useHandsEntries } from './useHandsEntries'
+
+/** What is written down when the card is finished: which parts went in, shims that were moved, how long it took, what was used. */
+const { done, minutes, ledger } = defineProps<{
+  done: { piece: WorkPiece; jobs: WorkJob[] }[]
+  minutes: number | null
+  ledger?: Ledger
+}>()
+const emit = defineEmits<{ back: []; finished: [] }>()
+const { deliver, refusal, busy } = useHandsEntries(() => done[0]?.piece.planter ?? 0)
+const types = usePartTypes()
+
+const took = ref(`${minutes ?? ''}`)
+const seized = ref('')
+const lubricant = ref('')
+const words = ref('')
+/** Reasons whose figure is shims of the opener, with the sign of the move. */
+const SHIMS: Partial<Record<NonNullable<WorkJob['why']>, 1 | -1>> = {
+  shims_in: 1,
+  shims_not_enough: 1,
+  shims_out: -1,
+  shim_out_and_measure: -1,
+}
+
+type Change = { key: string; said: string; type: number | null; here: boolean }
+const changes = reactive<Change[]>(
+  done.flatMap(({ piece, jobs }) =>
+    jobs
+      .filter(({ action }) => action === 'change')
+      .map(({ key, what, side }) => {
+        const planned = piece.parts.find((part) => part.slot === what && part.side === side)
+        const said = `${sayRow(piece.row)}, ${sayTarget(key).toLowerCase()}`
+        return { key, said, type: planned?.part_type_id ?? null, here: planned?.here ?? false }
+      }),
+  ),
+)
+const moves = reactive(
+  done.flatMap(({ piece, jobs }) =>
+    jobs.flatMap(({ key, why, by }) => {
+      const sign = why === null ? undefined : SHIMS[why]
+      return sign === undefined ? [] : [{ key, row: piece.row, pairs: `${sign * (by?.value ?? 1)}` }]
+    }),
+  ),
+)
+const fitting = (key: string) => (types.data.value ?? []).filter(({ slots }) => slots.includes(slotOf(key)))
+const slotOf = (key: string) => key.split(':')[2] as Slot
+const missing = computed(() => changes.filter(({ here, type }) => !here && type !== null))
+
+type Entry = Omit<LedgerEntry, 'id' | 'happened_at'>
+
+function entriesOf({ row }: WorkPiece, jobs: WorkJob[]): Entry[] {
+  return jobs.flatMap((job): Entry[] => {
+    const change = changes.find(({ key }) => key === job.key)
+    if (change) {
+      const price = types.data.value?.find(({ id }) => id === change.type)?.price ?? null
+      return [
+        {
+          kind: 'fitted',
+          row,
+          slot: slotOf(job.key),
+          side: job.side,
+          part_type_id: change.type,
+          reason: 'worn',
+          cost: price,
+        },
+      ]
+    }
+    const pairs = typedNumber(moves.find(({ key }) => key === job.key)?.pairs ?? '') ?? 0
+    return pairs === 0 ? [] : [{ kind: 'shims_moved', row, pairs }]
+  })
+}
+
+async function save(): Promise<void> {
+  const all = typedNumber(took.value)
+  const shares =
+    all === null
+      ? []
+      : sharedOut(
+          all,
+          done.map(({ piece }) => piece),
+        )
+  const held = typedNumber(seized.value)
+  const isWritten = await deliver(
+    done.map(({ piece, jobs }, index) => ({
+      kind: 'finished',
+      targets: jobs.map(({ key }) => key),
+      minutes: all === null ? null : (shares[index] ?? null),
+      // The joint that held up the work is that of the first of them.
+      seized_minutes: index === 0 ? held : null,
+      lubricant: lubricant.value.trim(),
+      words: words.value.trim(),
+      ledger: entriesOf(piece, jobs),
+    })),
+  )
+  if (isWritten) emit('finished')
+}
+</script>
+
+<template>
+  <form novalidate class="finish" @submit.prevent="save">
+    <ul>
+      <li v-for="{ piece, jobs } in done" :key="piece.key">
+        {{ sayRow(piece.row) }}: {{ jobs.map(({ key }) => sayTarget(key).toLowerCase()).join(', ') }}
+      </li>
+    </ul>
+    <v-select
+      v-for="change in changes"
+      :key="change.key"
+      v-model="change.type"
+      :label="`What went in: ${change.said}`"
+      clearable
+      :disabled="!ledger"
+      :items="
+        fitting(change.key).map((one) => ({
+          value: one.id,
+          title: one.own_number ? `${one.name} (${one.own_number})` : one.name,
+        }))
+      "
+      no-data-text="No part type for this slot yet: leave it open, or add one under Part types."
+    />
+    <p v-if="missing.length > 0" class="due">
+      By the shelf {{ missing.length === 1 ? 'one of these is' : `${missing.length} of these are` }} not here. It is
+      written down all the same; count the shelf then.
+    </p>
+    <v-text-field
+      v-for="move in moves"
+      :key="move.key"
+      v-model="move.pairs"
+      :label="`Shims moved on each side, row ${move.row}`"
+      hint="Taken out as minus: -1. Count the pack out and in."
+      persistent-hint
+    />
+    <div class="pair">
+      <v-text-field
+        v-model="took"
+        label="Minutes it took"
+        inputmode="numeric"
+        hint="From the first tick on"
+        persistent-hint
+      />
+      <v-text-field
+        v-model="seized"
+        label="Of them, for a joint that was seized"
+        inputmode="numeric"
+        hint="Ustrel reckons with it next time"
+        persistent-hint
+      />
+    </div>
+    <v-text-field v-model="lubricant" label="Lubricant used" maxlength="300" />
+    <v-text-field v-model="words" label="Anything to remember" maxlength="300" />
+    <refusal-list :refusal="refusal" />
+    <div class="actions">
+      <v-btn variant="text" @click="emit('back')">Back</v-btn>
+      <v-btn color="primary" size="large" type="submit" :loading="busy">It is done</v-btn>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.finish {
+  display: grid;
+  gap: 12px;
+}
+ul {
+  margin: 0;
+  padding-left: 20px;
+}
+p {
+  margin: 0;
+}
+.due {
+  color: var(--ochre);
+}
+</style>
