@@ -225,6 +225,58 @@ test('two people at one card see each other, and what both finish at once is don
   expect(again.map(({ status }) => status).sort()).toEqual([200, 200, 200, 201])
 })
 
+test('a plan is kept, goes on with what is set by hand, and says what broke it', async ({ page, elsewhere }) => {
+  await signIn(page)
+  const { planter, walk } = await decided(page, 'Work that is kept')
+  await page.goto(`/planters/${planter}/work`)
+  await page.getByRole('button', { name: 'Keep this plan' }).click()
+  await expect(page.getByText('It goes on as it is.')).toBeVisible()
+
+  const days = page.getByRole('region', { name: 'Day by day' })
+  await unfold(days)
+  await days.getByRole('button', { name: 'Move: Row 3, adjust: gauge wheel touch' }).click()
+  const form = page.getByRole('dialog', { name: 'Set by hand' })
+  await form.getByLabel('Begins at').fill('03:00')
+  await form.getByRole('button', { name: 'Set it there' }).click()
+  await expect(form.getByRole('alert').filter({ hasText: 'nobody works at that time' })).toBeVisible()
+  const late = (await form.getByLabel('Day').inputValue()).replace(/\d\d$/, '28')
+  await form.getByLabel('Day').fill(weekday(late))
+  await form.getByLabel('Begins at').fill('10:30')
+  await form.getByRole('button', { name: 'Set it there' }).click()
+  await expect(form).toHaveCount(0)
+  await expect(days).toContainText('set by hand')
+
+  // Two who keep another plan at once: one is told, and nothing is overwritten.
+  const other = await elsewhere()
+  await signIn(other)
+  const path = `/api/planters/${planter}/work/plan`
+  const seen = (await call<{ kept: { revision: number } }>(page, 'GET', `/api/planters/${planter}/work`)).body.kept
+    .revision
+  const answers = await Promise.all([page, other].map((of) => call(of, 'PUT', path, { seen, remake: true })))
+  expect(answers.map(({ status }) => status).sort()).toEqual([200, 422])
+
+  const more = { id: uuid(), row: 1, check: 'seed_sensor', side: 'centre' }
+  const readings = [{ ...more, state: 'watch', chips: ['dirty'], taken_at: at() }]
+  await call(page, 'POST', `/api/walks/${walk}/readings`, { readings })
+  const decisions = [{ ...more, id: uuid(), action: 'clean', happened_at: at() }]
+  await call(page, 'POST', `/api/walks/${walk}/decisions`, { decisions })
+  await page.reload()
+  await expect(page.getByText('kept no longer holds')).toBeVisible()
+  await expect(page.getByText('Row 1, clean: seed sensor: it was decided since')).toBeVisible()
+  await page.getByRole('button', { name: 'Keep this plan' }).click()
+  await expect(page.getByText('It goes on as it is.')).toBeVisible()
+  await unfold(days)
+  await expect(days).toContainText('set by hand')
+})
+
+/** That day, or the Monday after a weekend. */
+function weekday(day: string): string {
+  const of = new Date(`${day}T12:00:00Z`)
+  if (of <= new Date()) of.setUTCMonth(of.getUTCMonth() + 1)
+  while (of.getUTCDay() % 6 === 0) of.setUTCDate(of.getUTCDate() + 1)
+  return of.toISOString().slice(0, 10)
+}
+
 test('the rain list goes by the hours and people that there are', async ({ page }) => {
   await signIn(page)
   const { planter } = await decided(page, 'Work in the rain')

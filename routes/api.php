@@ -154,6 +154,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('season/countdown.ics', [SeasonController::class, 'countdown'])->can('record')->middleware(NotesExport::class);
         Route::get('decide', [DecideController::class, 'show'])->can('record');
         Route::get('work', [WorkController::class, 'show'])->can('record');
+        Route::put('work/plan', [WorkController::class, 'keep'])->can('set');
         Route::get('work/hands', [HandsController::class, 'show'])->can('record');
         Route::post('work/hands', [HandsController::class, 'store'])->can('record');
         Route::get('work/plan.csv', [WorkController::class, 'csv'])->can('record')->middleware(NotesExport::class);

@@ -20,4 +20,10 @@ final readonly class WhatIf
         public int $lateBy = 0,
     ) {
     }
+
+    /** How things stand. */
+    public function isNothing(): bool
+    {
+        return $this->morePeople === 0 && $this->sooner === 0 && $this->latePart === null;
+    }
 }

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Work;
 
 use App\Models\Decision;
+use App\Models\KeptPlan;
 use App\Models\Planter;
 use App\Models\Workshop;
 use App\Parts\StoreQuery;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Plan\Action;
+use Ustrel\Core\Work\Kept;
 use Ustrel\Core\Work\Scheduler;
 use Ustrel\Core\Work\WorkHours;
 
@@ -34,29 +36,40 @@ final readonly class WorkQuery
 
     /**
      * @param  list<Planter>  $planters  of the workshop, each with its spec sheet and the workshop
+     * @param  KeptPlan|null  $kept  that it goes on as, unless something has broken it; what was set by hand stays all the same
      */
-    public function of(Workshop $workshop, array $planters, WhatIf $if = new WhatIf()): WorkPlan
+    public function of(Workshop $workshop, array $planters, WhatIf $if = new WhatIf(), ?KeptPlan $kept = null): WorkPlan
     {
         $first = $workshop->today();
         $supplies = $this->store->supplies($workshop);
-        $now = CarbonImmutable::now($workshop->time_zone);
+        $clock = CarbonImmutable::now($workshop->time_zone);
+        $now = 60 * $clock->hour + $clock->minute;
+        [$names, $hours] = self::people($workshop, $first, $if->morePeople);
         // Who plants first gets the parts first.
         usort($planters, static fn (Planter $one, Planter $other): int => [$one->planting_start->iso ?? '9999', $one->id] <=> [$other->planting_start->iso ?? '9999', $other->id]);
-        $pieces = $undated = $tasks = [];
+        $pieces = $undated = $tasks = $dates = $begun = $byHand = [];
+        $places = $kept === null ? null : new KeptPlaces($kept, $names, $first);
         foreach ($planters as $planter) {
+            $dates[$planter->id] = $planter->planting_start?->iso;
             $planting = $planter->planting_start === null ? null : self::DAY * ($first->daysUntil($planter->planting_start) - $if->sooner);
             $planned = $this->open->on($planter, $supplies, $first, $if);
             $dated = array_values(array_filter($planned, static fn (PlannedWork $of): bool => ! $of->isUndated()));
             $among = array_flip(array_map(static fn (PlannedWork $of): string => $of->piece->key, $dated));
+            $ticks = $kept === null ? null : Ticks::of($planter);
             foreach ($dated as $of) {
+                $held = $places?->byHand($of);
                 $pieces[$of->key()] = $of;
-                $tasks[] = $of->piece->task((string) $planter->id, 60 * $now->hour + $now->minute, $planting, $among);
+                $tasks[] = $of->piece->task((string) $planter->id, $now, $planting, $among, $held);
+                $begun += $ticks?->on($of) ? [$of->key() => true] : [];
+                $byHand += $held === null ? [] : [$of->key() => true];
             }
             array_push($undated, ...array_values(array_filter($planned, static fn (PlannedWork $of): bool => $of->isUndated())));
         }
-        [$names, $hours] = self::people($workshop, $first, $if->morePeople);
+        $breaches = $places === null || $hours === [] ? [] : Kept::breaches($tasks, $hours, $placed = $places->of($pieces), $now, $begun) + $places->sooner($pieces, $dates);
+        $goesOn = $places !== null && $hours !== [] && $breaches === [] && $if->isNothing();
+        $schedule = $hours === [] ? null : ($goesOn ? Kept::schedule($tasks, $hours, array_filter($placed ?? [], static fn (array $place): bool => $place[0] !== null)) : Scheduler::plan($tasks, $hours));
 
-        return new WorkPlan($first, $names, $pieces, $undated, $hours === [] ? null : Scheduler::plan($tasks, $hours), ($planters[0] ?? null)?->planting_start?->plusDays(-$if->sooner));
+        return new WorkPlan($first, $names, $hours, $pieces, $undated, $schedule, ($planters[0] ?? null)?->planting_start?->plusDays(-$if->sooner), $kept, $if->isNothing() ? $breaches : [], $byHand);
     }
 
     /** @return array{list<string>, list<WorkHours>} by name, those who have hours */

@@ -36,7 +36,7 @@ final readonly class WorkSheet
             [$begins, $ends, $latest] = array_map($this->at(...), [$placed->start, $placed->finish, $this->plan->schedule->latest[$placed->task] ?? $placed->start]);
             fputcsv($out, [
                 $begins->format('Y-m-d'), $begins->format('H:i'), $ends->format('Y-m-d H:i'), WalkCsv::text($this->person($placed)), WalkCsv::text($of->planter->name), $of->piece->row,
-                WalkCsv::text($this->words->piece($of)), $of->piece->minutes, WalkCsv::text(implode('; ', array_map(static fn (array $part): string => WorkWords::part($part[0], $part[1]), $of->parts))), $latest->format('Y-m-d H:i'),
+                WalkCsv::text(WorkWords::piece($of)), $of->piece->minutes, WalkCsv::text(implode('; ', array_map(static fn (array $part): string => WorkWords::part($part[0], $part[1]), $of->parts))), $latest->format('Y-m-d H:i'),
             ], escape: '');
         }
         rewind($out);
@@ -56,7 +56,7 @@ final readonly class WorkSheet
                 'DTSTAMP' => new DateTimeImmutable($now->toIso8601String()),
                 // The plan is made anew each time that it is asked for: a later one counts higher.
                 'SEQUENCE' => intdiv($now->getTimestamp() - 1_577_836_800, 60),
-                'SUMMARY' => "{$of->planter->name}: {$this->words->piece($of)}",
+                'SUMMARY' => "{$of->planter->name}: ".WorkWords::piece($of),
                 'DESCRIPTION' => trim("{$this->person($placed)}\n".implode("\n", array_map(static fn (array $part): string => WorkWords::part($part[0], $part[1]), $of->parts))),
                 'DTSTART' => $this->at($placed->start)->setTimezone($utc),
                 'DTEND' => $this->at($placed->finish)->setTimezone($utc),

@@ -22,7 +22,7 @@ final readonly class WorkWords
     }
 
     /** Where and what, as "Row 3: opener blade left, opener blade right". */
-    public function piece(PlannedWork $of): string
+    public static function piece(PlannedWork $of): string
     {
         if ($of->piece->jobs === []) {
             return __('work.safe');

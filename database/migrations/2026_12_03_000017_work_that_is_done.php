@@ -48,14 +48,17 @@ return new class extends Migration
             // What finished work tells of how long jobs take, by kind: how many pieces, and the sum of the logarithms of taken to typical and of their squares.
             $table->jsonb('job_minutes')->default('{}');
         });
-        // The plan that a workshop keeps: who does which jobs when, and what it stands on.
-        Schema::create('work_plans', function (Blueprint $table): void {
-            $table->foreignId('workshop_id')->primary()->constrained();
+        // The plan that is kept, of one planter or of all together: who does which jobs when, and what it stands on.
+        Schema::create('kept_plans', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('workshop_id')->constrained();
+            $table->foreignId('planter_id')->nullable()->constrained();
             $table->integer('revision');
             $table->jsonb('pieces');
             $table->jsonb('planting');
             $table->foreignId('user_id')->constrained();
             $table->timestampTz('made_at', 3);
         });
+        DB::statement('CREATE UNIQUE INDEX kept_plans_one ON kept_plans (workshop_id, planter_id) NULLS NOT DISTINCT');
     }
 };

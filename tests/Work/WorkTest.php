@@ -130,3 +130,68 @@ it('asks the database no more often for a long plan', function (): void {
     }
     expect($count())->toBeLessThanOrEqual(2 * $few);
 });
+
+it('keeps a plan as it is until something breaks it, and says what did', function (): void {
+    ($this->onShelf)($this->tube, 9);
+    foreach ([2, 3, 4] as $row) {
+        ($this->change)($row, 'seed_tube', ['curled_lip']);
+    }
+    $keep = fn (array $with): Illuminate\Testing\TestResponse => $this->actingAs($this->technician)->putJson("/api/planters/{$this->planted->id}/work/plan", $with);
+    $places = fn (array $plan): array => array_column(array_map(static fn (array $of): array => [$of['key'], "{$of['person']} {$of['starts']}"], $plan['pieces']), 1, 0);
+    expect(($this->plan)()['kept'])->toBeNull();
+    $kept = $keep(['seen' => 0])->assertOk()->json();
+    expect($kept['kept'])->toMatchArray(['revision' => 1, 'by' => $this->technician->name])->and($kept['broken'])->toBe([]);
+    // Half an hour before the first hour it is not made anew, as a new one would be no better; at work it goes on.
+    $this->travelTo('2026-04-06 08:05:00');
+    expect($places(($this->plan)()))->toBe($places($kept))->and(($this->plan)()['broken'])->toBe([]);
+
+    // Set by hand: to the Wednesday. The rest stays where it was.
+    [$key] = array_column(array_filter($kept['pieces'], static fn (array $piece): bool => $piece['row'] === 3), 'key');
+    $set = $keep(['seen' => 1, 'set' => [['piece' => $key, 'person' => 'Idris', 'starts' => '2026-04-08T10:00']]])->assertOk()->json();
+    $by = array_search('Idris', $set['people'], true);
+    expect($places($set)[$key])->toBe("{$by} 2026-04-08T10:00")->and(array_diff_key($places($set), [$key => 1]))->toEqual(array_diff_key($places($kept), [$key => 1]))
+        ->and(array_column(array_filter($set['pieces'], static fn (array $piece): bool => $piece['by_hand']), 'key'))->toBe([$key]);
+    $keep(['seen' => 1])->assertUnprocessable()->assertJsonPath('errors.seen.0', "{$this->technician->name} has kept another plan meanwhile. Look at it first, then keep yours.");
+
+    // What is decided since breaks it; what was set stays all the same.
+    ($this->change)(5, 'seed_tube', ['curled_lip']);
+    $broken = ($this->plan)();
+    expect(array_column($broken['broken'], 'breach'))->toBe(['added'])->and($places($broken)[$key])->toBe("{$by} 2026-04-08T10:00");
+    expect(($this->plan)()['kept']['revision'])->toBe(2);
+    $again = $keep(['seen' => 2, 'remake' => true])->assertOk()->json();
+    expect($again['broken'])->toBe([])->and($places($again)[$key])->toBe("{$by} 2026-04-08T10:00");
+    // Idris is gone, and is back.
+    [$both, $week] = [$this->technician->workshop->crew, array_fill(1, 5, 8.0)];
+    $this->technician->workshop->update(['crew' => [['name' => 'Wren', 'hours' => $week]]]);
+    expect(array_column(($this->plan)()['broken'], 'breach', 'key')[$key])->toBe('hours');
+    $this->technician->workshop->update(['crew' => $both]);
+    expect(($this->plan)()['broken'])->toBe([]);
+    $this->planted->update(['planting_start' => '2026-04-15']);
+    expect(array_unique(array_column(($this->plan)()['broken'], 'breach')))->toBe(['planting']);
+    $this->planted->update(['planting_start' => '2026-04-17']);
+    $free = $keep(['seen' => 3, 'let_go' => [$key]])->assertOk()->json();
+    expect(array_filter($free['pieces'], static fn (array $piece): bool => $piece['by_hand']))->toBe([]);
+
+    // What was not done by its time.
+    $this->travelTo('2026-04-07 12:00:00');
+    expect(array_unique(array_column(($this->plan)()['broken'], 'breach')))->toContain('overdue');
+});
+
+it('refuses what cannot be set by hand, and keeps nothing of it', function (array $set, string $field, string $message): void {
+    ($this->onShelf)($this->tube, 9);
+    ($this->change)(2, 'seed_tube', ['curled_lip']);
+    ($this->change)(3, 'seed_tube', ['curled_lip']);
+    $keys = array_column(array_filter(($this->plan)()['pieces'], static fn (array $piece): bool => $piece['row'] > 0), 'key');
+    sort($keys);
+    $set = array_map(static fn (array $one): array => ['piece' => is_int($one['piece']) ? $keys[$one['piece']] : $one['piece']] + $one, $set);
+    $this->actingAs($this->technician)->putJson("/api/planters/{$this->planted->id}/work/plan", ['seen' => 0, 'set' => $set])->assertUnprocessable()->assertJsonPath("errors.{$field}.0", $message);
+    expect(($this->plan)()['kept'])->toBeNull();
+})->with([
+    'gone' => [[['piece' => 'x', 'person' => 'Wren', 'starts' => '2026-04-07T08:00']], 'set', 'That piece of work is not in the plan any more: it is done, or was decided otherwise.'],
+    'a stranger' => [[['piece' => 0, 'person' => 'Ash', 'starts' => '2026-04-07T08:00']], 'set', '"Ash" has no hours in the shop’s figures. Choose somebody who has.'],
+    'no day' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '2026-02-30T08:00']], 'set', 'Say when it begins: a day from today on and a time, such as 2026-12-01T08:00.'],
+    'yesterday' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '2026-04-05T08:00']], 'set', 'Say when it begins: a day from today on and a time, such as 2026-12-01T08:00.'],
+    'at night' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '2026-04-07T23:00']], 'set', 'Row 2: seed tube: nobody works at that time. Choose a time within the hours of who does it.'],
+    'two at once' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '2026-04-07T08:00'], ['piece' => 1, 'person' => 'Wren', 'starts' => '2026-04-07T08:01']], 'set', 'Row 3: seed tube: who is to do it is at something else then that is set too.'],
+    'no list' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '']], 'set', 'Say when it begins: a day from today on and a time, such as 2026-12-01T08:00.'],
+]);

@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Work\Http;
 
 use App\Http\Controller;
+use App\Http\JsonBody;
 use App\Models\Planter;
 use App\Models\User;
+use App\Record\Fields;
+use App\Record\Refused;
 use App\Work\InSeasonQuery;
+use App\Work\KeepPlan;
 use App\Work\RainQuery;
 use App\Work\ReadySheet;
 use App\Work\WorkQuery;
@@ -16,10 +20,13 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
 final class WorkController extends Controller
 {
+    private const MOST_SET = 200;
+
     #[OA\Get(path: '/api/planters/{planter}/work', operationId: 'workPlan', description: 'Who does what when of all that was decided and is not done', tags: ['work'])]
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'together', description: '1: all planters of the workshop, with the same people', in: 'query', schema: new OA\Schema(type: 'string', enum: ['0', '1']))]
@@ -34,8 +41,52 @@ final class WorkController extends Controller
     {
         $workshop = $planter->load(['specSheet', 'workshop'])->workshop;
         $planters = $request->isTogether() ? WorkQuery::planters($workshop) : [$planter];
+        $kept = KeepPlan::of($workshop, $request->isTogether() ? null : $planter);
 
-        return new JsonResponse(WorkShape::plan($work->of($workshop, $planters, $request->whatIf())));
+        return new JsonResponse(WorkShape::plan($work->of($workshop, $planters, $request->whatIf(), $kept)));
+    }
+
+    #[OA\Put(path: '/api/planters/{planter}/work/plan', operationId: 'keepWorkPlan', description: 'Keeps the plan as it is shown, with what is set by hand; it goes on as it is until something breaks it', tags: ['work'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['seen'], properties: [
+        new OA\Property(property: 'together', description: 'Of all planters of the workshop', type: 'boolean'),
+        new OA\Property(property: 'seen', description: 'The revision that was looked at; 0 where none is kept', type: 'integer', minimum: 0),
+        new OA\Property(property: 'remake', description: 'Plan anew what is not set by hand', type: 'boolean'),
+        new OA\Property(property: 'set', type: 'array', maxItems: self::MOST_SET, items: new OA\Items(required: ['piece', 'person', 'starts'], properties: [
+            new OA\Property(property: 'piece', description: 'Its key', type: 'string', maxLength: 120),
+            new OA\Property(property: 'person', description: 'Name', type: 'string', maxLength: 80),
+            new OA\Property(property: 'starts', description: 'As the shop’s clock has it', type: 'string', example: '2026-12-01T08:00'),
+        ], type: 'object')),
+        new OA\Property(property: 'let_go', description: 'Keys of pieces that are planned like the rest again', type: 'array', maxItems: self::MOST_SET, items: new OA\Items(type: 'string', maxLength: 120)),
+    ]))]
+    #[OA\Response(response: 200, description: 'The plan that is kept', content: new OA\JsonContent(ref: '#/components/schemas/WorkPlan'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function keep(Request $request, Planter $planter, KeepPlan $keep): JsonResponse
+    {
+        try {
+            $fields = Fields::of(JsonBody::of($request), 'plan.asked');
+            $seen = $fields->whole('seen', 0, PHP_INT_MAX, 'plan.asked') ?? throw Refused::because('seen', 'plan.asked');
+            $together = $fields->flag('together', 'plan.asked');
+            $set = array_map(self::set(...), $fields->list('set', 'plan.asked'));
+            $letGo = array_map(static fn (mixed $key): string => is_string($key) ? $key : throw Refused::because('let_go', 'plan.asked'), $fields->list('let_go', 'plan.asked'));
+            if (count($set) > self::MOST_SET || count($letGo) > self::MOST_SET) {
+                throw Refused::because('set', 'plan.asked');
+            }
+            $plan = $keep($this->user($request), $together ? null : $planter->load('specSheet'), $seen, $fields->flag('remake', 'plan.asked'), $set, $letGo);
+        } catch (Refused $refused) {
+            throw ValidationException::withMessages([$refused->field === '' ? 'seen' : $refused->field => $refused->getMessage()]);
+        }
+
+        return new JsonResponse(WorkShape::plan($plan));
+    }
+
+    /** @return array{piece: string, person: string, starts: string} */
+    private static function set(mixed $one): array
+    {
+        $fields = Fields::of($one, 'plan.asked');
+
+        return ['piece' => $fields->text('piece', 120, 'plan.asked'), 'person' => $fields->text('person', 80, 'plan.asked'), 'starts' => $fields->text('starts', 20, 'plan.starts')];
     }
 
     #[OA\Get(path: '/api/planters/{planter}/work/plan.csv', operationId: 'exportWork', description: 'Columns: docs/formats.md', tags: ['work'])]
@@ -78,7 +129,7 @@ final class WorkController extends Controller
     {
         $workshop = $planter->load(['specSheet', 'workshop'])->workshop;
 
-        return new WorkSheet($work->of($workshop, [$planter]), $workshop, $by->units);
+        return new WorkSheet($work->of($workshop, [$planter], kept: KeepPlan::of($workshop, $planter)), $workshop, $by->units);
     }
 
     private static function file(string $content, Planter $planter, string $name, string $type): Response

@@ -11,7 +11,6 @@ use App\Work\PlannedWork;
 use App\Work\RainDay;
 use App\Work\WorkPlan;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Parts\Arrival;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Plan\Action;
@@ -21,6 +20,7 @@ use Ustrel\Core\Plan\Why;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\Station;
+use Ustrel\Core\Work\Breach;
 use Ustrel\Core\Work\Cause;
 use Ustrel\Core\Work\Link;
 use Ustrel\Core\Work\Placed;
@@ -71,14 +71,16 @@ use Ustrel\Core\Work\Spares;
     new OA\Property(property: 'minutes', type: 'integer'),
     new OA\Property(property: 'blocks', description: 'Planting waits for it', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'PlannedPiece', allOf: [new OA\Schema(ref: '#/components/schemas/WorkPiece'), new OA\Schema(required: ['person', 'starts', 'ends', 'slack', 'latest'], properties: [
+#[OA\Schema(schema: 'PlannedPiece', allOf: [new OA\Schema(ref: '#/components/schemas/WorkPiece'), new OA\Schema(required: ['person', 'starts', 'ends', 'slack', 'latest', 'by_hand', 'too_early'], properties: [
     new OA\Property(property: 'person', description: 'Index of people', type: 'integer'),
     new OA\Property(property: 'starts', description: 'As the shop’s clock has it', type: 'string', example: '2026-12-01T08:00'),
     new OA\Property(property: 'ends', type: 'string', example: '2026-12-01T09:10'),
     new OA\Property(property: 'slack', description: 'Minutes of work by which it may begin later', type: 'integer'),
     new OA\Property(property: 'latest', description: 'When it has to begin at the latest', type: 'string', example: '2026-12-02T10:30'),
+    new OA\Property(property: 'by_hand', description: 'Somebody has set it there', type: 'boolean'),
+    new OA\Property(property: 'too_early', description: 'It was set before its parts are there, or what comes before it is done', type: 'boolean'),
 ])])]
-#[OA\Schema(schema: 'WorkPlan', required: ['people', 'planting', 'pieces', 'undated', 'ends', 'late', 'best', 'late_over', 'end_over', 'chain', 'minutes', 'saved'], properties: [
+#[OA\Schema(schema: 'WorkPlan', required: ['people', 'planting', 'pieces', 'undated', 'ends', 'late', 'best', 'late_over', 'end_over', 'chain', 'minutes', 'saved', 'kept', 'broken'], properties: [
     new OA\Property(property: 'people', description: 'Names; an empty one is somebody more', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'planting', description: 'The first day of planting of all that are planned', type: 'string', format: 'date', nullable: true),
     new OA\Property(property: 'pieces', description: 'In the order in which they begin', type: 'array', items: new OA\Items(ref: '#/components/schemas/PlannedPiece')),
@@ -94,6 +96,15 @@ use Ustrel\Core\Work\Spares;
     ], type: 'object')),
     new OA\Property(property: 'minutes', description: 'Of all pieces', type: 'integer'),
     new OA\Property(property: 'saved', description: 'Minutes that each job by itself would take longer', type: 'integer'),
+    new OA\Property(property: 'kept', description: 'The plan that is kept; null where none is', required: ['revision', 'by', 'made_at'], properties: [
+        new OA\Property(property: 'revision', type: 'integer'),
+        new OA\Property(property: 'by', type: 'string'),
+        new OA\Property(property: 'made_at', type: 'string', format: 'date-time'),
+    ], type: 'object', nullable: true),
+    new OA\Property(property: 'broken', description: 'What broke the plan that is kept: this one is made anew', type: 'array', items: new OA\Items(required: ['key', 'breach'], properties: [
+        new OA\Property(property: 'key', type: 'string'),
+        new OA\Property(property: 'breach', type: 'string', enum: Breach::class),
+    ], type: 'object')),
 ])]
 #[OA\Schema(schema: 'RainDay', required: ['people', 'minutes', 'worth', 'best', 'at_most', 'missed', 'safe', 'waiting', 'unknown', 'no_stop_cost'], properties: [
     new OA\Property(property: 'people', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(ref: '#/components/schemas/RainJob'))),
@@ -150,13 +161,14 @@ final class WorkShape
     {
         $schedule = $plan->schedule;
         $left = $schedule === null ? [...array_values($plan->pieces), ...$plan->undated] : $plan->undated;
-        $at = static fn (int $instant): string => self::clock($plan->first, $instant);
+        $at = $plan->clock(...);
 
         return [
             'people' => $plan->people,
             'planting' => $plan->planting?->iso,
             'pieces' => array_values(array_map(static fn (Placed $placed): array => self::piece($plan->pieces[$placed->task]) + [
                 'person' => $placed->person, 'starts' => $at($placed->start), 'ends' => $at($placed->finish), 'slack' => $schedule->slack[$placed->task] ?? 0, 'latest' => $at($schedule->latest[$placed->task] ?? $placed->start),
+                'by_hand' => isset($plan->byHand[$placed->task]), 'too_early' => in_array($placed->task, $schedule->broken ?? [], true),
             ], $schedule->placed ?? [])),
             'undated' => array_map(self::piece(...), $left),
             'ends' => $schedule === null || $schedule->placed === [] ? null : $at($schedule->end),
@@ -166,13 +178,10 @@ final class WorkShape
             'end_over' => $schedule->endOver ?? 0,
             'chain' => array_map(static fn (Link $link): array => ['key' => $link->task, 'cause' => $link->cause->value], $schedule->chain ?? []),
             'minutes' => array_sum(array_map(static fn (PlannedWork $of): int => $of->piece->minutes, [...array_values($plan->pieces), ...$plan->undated])),
+            'kept' => $plan->kept === null ? null : ['revision' => $plan->kept->revision, 'by' => $plan->kept->user->name, 'made_at' => $plan->kept->made_at->toIso8601ZuluString()],
+            'broken' => array_map(static fn (string $key, Breach $breach): array => ['key' => $key, 'breach' => $breach->value], array_keys($plan->breaches), $plan->breaches),
             'saved' => array_sum(array_map(static fn (PlannedWork $of): int => $of->piece->saved, [...array_values($plan->pieces), ...$plan->undated])),
         ];
-    }
-
-    private static function clock(Day $first, int $instant): string
-    {
-        return sprintf('%sT%02d:%02d', $first->plusDays(intdiv($instant, 1440))->iso, intdiv($instant % 1440, 60), $instant % 60);
     }
 
     /** @return array<string, mixed> */

@@ -39,8 +39,9 @@ final readonly class Piece
      * @param  int  $now  it begins no earlier, as an instant of the plan
      * @param  int|null  $planting  when planting is to start
      * @param  array<string, mixed>  $among  the pieces of the planter that are in the plan, by key
+     * @param  array{int, int}|null  $held  who does it and when it begins, where somebody has set that by hand
      */
-    public function task(string $planter, int $now, ?int $planting, array $among): Task
+    public function task(string $planter, int $now, ?int $planting, array $among, ?array $held = null): Task
     {
         $sides = [];
         foreach ($this->jobs as $job) {
@@ -50,6 +51,6 @@ final readonly class Piece
         }
         $after = array_values(array_map(static fn (string $key): string => "{$planter} {$key}", array_filter($this->after, static fn (string $key): bool => isset($among[$key]))));
 
-        return new Task("{$planter} {$this->key}", $this->minutes, max($now, $this->from), $after, array_keys($sides), $this->blocks ? $planting : null);
+        return new Task("{$planter} {$this->key}", $this->minutes, $held === null ? max($now, $this->from) : $this->from, $after, array_keys($sides), $this->blocks ? $planting : null, $held[1] ?? null, $held[0] ?? null);
     }
 }

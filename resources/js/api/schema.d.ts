@@ -1377,6 +1377,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/work/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Keeps the plan as it is shown, with what is set by hand; it goes on as it is until something breaks it */
+        put: operations["keepWorkPlan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/work/plan.csv": {
         parameters: {
             query?: never;
@@ -3431,6 +3448,10 @@ export interface components {
              * @example 2026-12-02T10:30
              */
             latest: string;
+            /** @description Somebody has set it there */
+            by_hand: boolean;
+            /** @description It was set before its parts are there, or what comes before it is done */
+            too_early: boolean;
         };
         WorkPlan: {
             /** @description Names; an empty one is somebody more */
@@ -3463,6 +3484,19 @@ export interface components {
             minutes: number;
             /** @description Minutes that each job by itself would take longer */
             saved: number;
+            /** @description The plan that is kept; null where none is */
+            kept: {
+                revision: number;
+                by: string;
+                /** Format: date-time */
+                made_at: string;
+            } | null;
+            /** @description What broke the plan that is kept: this one is made anew */
+            broken: {
+                key: string;
+                /** @enum {string} */
+                breach: "added" | "overdue" | "arrival" | "hours" | "person" | "row" | "after" | "planting";
+            }[];
         };
         RainDay: {
             people: components["schemas"]["RainJob"][][];
@@ -6523,6 +6557,54 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description The plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkPlan"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    keepWorkPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description Of all planters of the workshop */
+                    together?: boolean;
+                    /** @description The revision that was looked at; 0 where none is kept */
+                    seen: number;
+                    /** @description Plan anew what is not set by hand */
+                    remake?: boolean;
+                    set?: {
+                        /** @description Its key */
+                        piece: string;
+                        /** @description Name */
+                        person: string;
+                        /**
+                         * @description As the shop’s clock has it
+                         * @example 2026-12-01T08:00
+                         */
+                        starts: string;
+                    }[];
+                    /** @description Keys of pieces that are planned like the rest again */
+                    let_go?: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description The plan that is kept */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -22,31 +22,36 @@ const places = computed(() => {
 </script>
 
 <template>
-  <p role="status"><strong>Written down.</strong> It leaves the plan.</p>
-  <section v-if="places.length > 0">
-    <h3>Measure again now, while you are there</h3>
-    <ul>
-      <li v-for="place in places" :key="`${place.row} ${place.check} ${place.side}`">
-        <span>{{ sayRow(place.row) }}, {{ sayCheck(place).toLowerCase() }}</span>
-        <v-btn
-          variant="outlined"
-          :aria-label="`Measure: ${sayRow(place.row)}, ${sayCheck(place).toLowerCase()}`"
-          :to="{
-            name: 'walk',
-            params: { planter: place.planter },
-            query: { row: place.row, check: place.check, side: place.side },
-          }"
-          >Measure</v-btn
-        >
-      </li>
-    </ul>
-  </section>
-  <div class="actions">
-    <v-btn color="primary" size="large" @click="$emit('close')">Back to the plan</v-btn>
+  <div class="asks">
+    <p role="status"><strong>Written down.</strong> It leaves the plan.</p>
+    <section v-if="places.length > 0">
+      <h3>Measure again now, while you are there</h3>
+      <ul>
+        <li v-for="place in places" :key="`${place.row} ${place.check} ${place.side}`">
+          <span>{{ sayRow(place.row) }}, {{ sayCheck(place).toLowerCase() }}</span>
+          <v-btn
+            variant="outlined"
+            :aria-label="`Measure: ${sayRow(place.row)}, ${sayCheck(place).toLowerCase()}`"
+            :to="{
+              name: 'walk',
+              params: { planter: place.planter },
+              query: { row: place.row, check: place.check, side: place.side },
+            }"
+            >Measure</v-btn
+          >
+        </li>
+      </ul>
+    </section>
+    <div class="actions">
+      <v-btn color="primary" size="large" @click="$emit('close')">Back to the plan</v-btn>
+    </div>
   </div>
 </template>
 
 <style scoped>
+.asks {
+  padding-top: 0;
+}
 h3 {
   margin: 8px 0 2px;
   font-size: 1rem;

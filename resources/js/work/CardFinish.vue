@@ -4,7 +4,8 @@ import { usePartTypes } from '@/api/queries'
 import type { Ledger, LedgerEntry, Slot, WorkJob, WorkPiece } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
 import { typedNumber } from '@/measure/typed'
-import { sayRow } from '@/words'
+import { sayRows } from '@/plan/findings'
+import { say, sayRow } from '@/words'
 import { sharedOut } from './hands'
 import { sayTarget } from './target'
 import { useHandsEntries } from './useHandsEntries'
@@ -31,18 +32,20 @@ const SHIMS: Partial<Record<NonNullable<WorkJob['why']>, 1 | -1>> = {
   shim_out_and_measure: -1,
 }
 
-type Change = { key: string; said: string; type: number | null; here: boolean }
-const changes = reactive<Change[]>(
-  done.flatMap(({ piece, jobs }) =>
-    jobs
-      .filter(({ action }) => action === 'change')
-      .map(({ key, what, side }) => {
-        const planned = piece.parts.find((part) => part.slot === what && part.side === side)
-        const said = `${sayRow(piece.row)}, ${sayTarget(key).toLowerCase()}`
-        return { key, said, type: planned?.part_type_id ?? null, here: planned?.here ?? false }
-      }),
-  ),
-)
+/** Parts of one kind that go in, each kind with what is planned for it. */
+type Change = { slot: Slot; keys: string[]; rows: number[]; type: number | null; away: number }
+const changes = reactive<Change[]>([])
+for (const { piece, jobs } of done) {
+  for (const { key, what, side } of jobs.filter(({ action }) => action === 'change')) {
+    const planned = piece.parts.find((part) => part.slot === what && part.side === side)
+    const type = planned?.part_type_id ?? null
+    let change = changes.find((one) => one.slot === what && one.type === type)
+    if (!change) changes.push((change = { slot: what as Slot, keys: [], rows: [], type, away: 0 }))
+    change.keys.push(key)
+    change.rows.push(piece.row)
+    change.away += planned?.here ? 0 : 1
+  }
+}
 const moves = reactive(
   done.flatMap(({ piece, jobs }) =>
     jobs.flatMap(({ key, why, by }) => {
@@ -51,22 +54,21 @@ const moves = reactive(
     }),
   ),
 )
-const fitting = (key: string) => (types.data.value ?? []).filter(({ slots }) => slots.includes(slotOf(key)))
-const slotOf = (key: string) => key.split(':')[2] as Slot
-const missing = computed(() => changes.filter(({ here, type }) => !here && type !== null))
+const fitting = (slot: Slot) => (types.data.value ?? []).filter(({ slots }) => slots.includes(slot))
+const away = computed(() => changes.reduce((sum, { away: count, type }) => sum + (type === null ? 0 : count), 0))
 
 type Entry = Omit<LedgerEntry, 'id' | 'happened_at'>
 
 function entriesOf({ row }: WorkPiece, jobs: WorkJob[]): Entry[] {
   return jobs.flatMap((job): Entry[] => {
-    const change = changes.find(({ key }) => key === job.key)
+    const change = changes.find(({ keys }) => keys.includes(job.key))
     if (change) {
       const price = types.data.value?.find(({ id }) => id === change.type)?.price ?? null
       return [
         {
           kind: 'fitted',
           row,
-          slot: slotOf(job.key),
+          slot: change.slot,
           side: job.side,
           part_type_id: change.type,
           reason: 'worn',
@@ -106,7 +108,7 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <form novalidate class="finish" @submit.prevent="save">
+  <form novalidate class="finish asks" @submit.prevent="save">
     <ul>
       <li v-for="{ piece, jobs } in done" :key="piece.key">
         {{ sayRow(piece.row) }}: {{ jobs.map(({ key }) => sayTarget(key).toLowerCase()).join(', ') }}
@@ -114,22 +116,22 @@ async function save(): Promise<void> {
     </ul>
     <v-select
       v-for="change in changes"
-      :key="change.key"
+      :key="change.keys[0]"
       v-model="change.type"
-      :label="`What went in: ${change.said}`"
+      :label="`What went in: ${sayRows(change.rows)}, ${change.keys.length} × ${say(`slot.${change.slot}`)}`"
       clearable
       :disabled="!ledger"
       :items="
-        fitting(change.key).map((one) => ({
+        fitting(change.slot).map((one) => ({
           value: one.id,
           title: one.own_number ? `${one.name} (${one.own_number})` : one.name,
         }))
       "
       no-data-text="No part type for this slot yet: leave it open, or add one under Part types."
     />
-    <p v-if="missing.length > 0" class="due">
-      By the shelf {{ missing.length === 1 ? 'one of these is' : `${missing.length} of these are` }} not here. It is
-      written down all the same; count the shelf then.
+    <p v-if="away > 0" class="due">
+      By the shelf {{ away === 1 ? 'one of these is' : `${away} of these are` }} not here. It is written down all the
+      same; count the shelf then.
     </p>
     <v-text-field
       v-for="move in moves"
@@ -167,8 +169,7 @@ async function save(): Promise<void> {
 
 <style scoped>
 .finish {
-  display: grid;
-  gap: 12px;
+  padding-top: 0;
 }
 ul {
   margin: 0;

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { PlannedPiece, WorkPlan } from '@/api/types'
+import { useSession } from '@/session'
 import { say } from '@/words'
 import { sayParts, sayRows } from '@/plan/findings'
 import { clockOf, dayOf, sayDay, sayJobs, sayMinutes, sayPiece } from './plan'
 
 /** The same as a list: by day and person what is done, what is taken along, and what must not slip. */
 const { plan, planters } = defineProps<{ plan: WorkPlan; planters: { id: number; name: string }[] }>()
-defineEmits<{ card: [pieces: PlannedPiece[]] }>()
+defineEmits<{ card: [pieces: PlannedPiece[]]; move: [piece: PlannedPiece] }>()
+const session = useSession()
 const days = computed(() => {
   const days = new Map<string, Map<number, PlannedPiece[]>>()
   for (const piece of plan.pieces) {
@@ -58,10 +60,20 @@ const planterOf = ({ planter }: PlannedPiece) => planters.find(({ id }) => id ==
             </span>
             <span class="quiet room">
               {{ sayMinutes(piece.minutes) }}
-              <template v-if="piece.jobs.length > 0">
+              <template v-if="piece.by_hand"> · set by hand</template>
+              <span v-if="piece.too_early" class="due"> · too early: its parts, or what comes before it</span>
+              <template v-else-if="piece.jobs.length > 0">
                 · {{ piece.slack === 0 ? 'must not slip' : `begin by ${sayDay(dayOf(piece.latest))}` }}</template
               >
             </span>
+            <v-btn
+              v-if="session.may('set')"
+              variant="text"
+              class="move"
+              :aria-label="`Move: ${sayPiece(piece)}`"
+              @click="$emit('move', piece)"
+              >Move</v-btn
+            >
             <v-btn
               v-if="piece.jobs.length > 0"
               variant="outlined"
@@ -111,10 +123,13 @@ ol {
 }
 li {
   display: grid;
-  grid-template-columns: 56px minmax(0, 1fr) auto auto;
+  grid-template-columns: 56px minmax(0, 1fr) auto auto 76px;
   align-items: center;
   gap: 2px 10px;
   padding: 4px 0;
+}
+.due {
+  color: var(--ochre);
 }
 .time {
   font-variant-numeric: tabular-nums;
@@ -135,7 +150,10 @@ li {
     grid-area: 2 / 2;
   }
   .open {
-    grid-area: 1 / 3 / span 2;
+    grid-area: 1 / 3;
+  }
+  .move {
+    grid-area: 2 / 3;
   }
 }
 </style>

@@ -96,7 +96,7 @@ const drawings = computed(() => [
 
 const turn = (job: WorkJob | undefined) =>
   job === undefined || job.why === null ? '' : sayWhy({ ...job, why: job.why }, units.value)
-const clock = (at: string) => new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
+const clock = (at: string) => new Date(at).toLocaleTimeString('sv', { hour: '2-digit', minute: '2-digit' })
 
 /** Ticks a line, or takes its tick back. */
 function press(key: string): void {
@@ -121,7 +121,7 @@ function finish(): void {
 
 <template>
   <v-dialog :model-value="true" width="680" scrollable aria-label="Card" @update:model-value="emit('close')">
-    <v-card class="asks">
+    <v-card class="card">
       <h2>{{ title }}</h2>
       <card-done v-if="face === 'done'" :finished="finished" @close="emit('close')" />
       <card-finish
@@ -133,81 +133,83 @@ function finish(): void {
         @finished="face = 'done'"
       />
       <template v-else>
-        <section class="caution">
-          <p>{{ say('caution.first') }}</p>
-          <p v-for="station in all((piece) => piece.stations)" :key="station">{{ say(`caution.${station}`) }}</p>
-          <p v-if="threads">
-            <strong>{{ threads }}</strong>
-          </p>
-          <p v-if="people > 1">
-            <strong>{{ say('card.people', { count: people }) }}</strong>
-          </p>
-        </section>
-        <section class="along">
-          <p v-if="parts.length > 0">
-            <strong>Take along:</strong>
-            <span v-for="part in parts" :key="part.name">
-              {{ part.count }} × {{ part.name }}<span v-if="!part.here" class="due"> (not on the shelf)</span>
-            </span>
-          </p>
-          <p v-if="all((piece) => piece.tools).length > 0" class="quiet">
-            {{
-              all((piece) => piece.tools)
-                .map((tool) => say(`tool.${tool}`))
-                .join(', ')
-            }}
-          </p>
-          <details v-if="drawings.length > 0">
-            <summary>Drawing</summary>
-            <component :is="drawing" v-for="(drawing, index) in drawings" :key="index" />
-          </details>
-        </section>
-        <section v-for="{ piece, ticks, jobs, next: line } in sections" :key="piece.key">
-          <h3 v-if="sections.length > 1">
-            {{ sayRow(piece.row) }} <span class="quiet">{{ line === undefined ? 'all ticked' : '' }}</span>
-          </h3>
-          <ul class="lines">
-            <li
-              v-for="{ key, before } in piece.lines"
-              :key="key"
-              :class="{ access: isAccess(key), next: key === next }"
-            >
-              <button
-                type="button"
-                class="line"
-                :aria-pressed="ticks.has(key)"
-                :disabled="closed.has(key) || (!ticks.has(key) && before.some((other) => !ticks.has(other)))"
-                @click="press(key)"
+        <div class="body">
+          <section class="caution">
+            <p>{{ say('caution.first') }}</p>
+            <p v-for="station in all((piece) => piece.stations)" :key="station">{{ say(`caution.${station}`) }}</p>
+            <p v-if="threads">
+              <strong>{{ threads }}</strong>
+            </p>
+            <p v-if="people > 1">
+              <strong>{{ say('card.people', { count: people }) }}</strong>
+            </p>
+          </section>
+          <section class="along">
+            <p v-if="parts.length > 0">
+              <strong>Take along: </strong>
+              <span v-for="part in parts" :key="part.name">
+                {{ part.count }} × {{ part.name }}<span v-if="!part.here" class="due"> (not on the shelf)</span>
+              </span>
+            </p>
+            <p v-if="all((piece) => piece.tools).length > 0" class="quiet">
+              {{
+                all((piece) => piece.tools)
+                  .map((tool) => say(`tool.${tool}`))
+                  .join(', ')
+              }}
+            </p>
+            <details v-if="drawings.length > 0">
+              <summary>Drawing</summary>
+              <component :is="drawing" v-for="(drawing, index) in drawings" :key="index" />
+            </details>
+          </section>
+          <section v-for="{ piece, ticks, jobs, next: line } in sections" :key="piece.key">
+            <h3 v-if="sections.length > 1">
+              {{ sayRow(piece.row) }} <span class="quiet">{{ line === undefined ? 'all ticked' : '' }}</span>
+            </h3>
+            <ul class="lines">
+              <li
+                v-for="{ key, before } in piece.lines"
+                :key="key"
+                :class="{ access: isAccess(key), next: key === next }"
               >
-                <v-icon :icon="ticks.has(key) ? mdiCheckboxMarked : mdiCheckboxBlankOutline" aria-hidden="true" />
-                <span>
-                  {{ sayTarget(key) }}{{ isAccess(key) && !key.includes(':lock:') ? ' off' : '' }}
-                  <span v-if="turn(jobs.get(key))" class="turn">{{ turn(jobs.get(key)) }}</span>
-                  <span v-if="ticks.get(key)" class="quiet">
-                    {{ ticks.get(key)?.by }} {{ clock(ticks.get(key)?.at ?? '')
-                    }}{{ ticks.get(key)?.waits ? ', waits on this device' : '' }}
-                  </span>
-                </span>
-              </button>
-              <template v-if="jobs.get(key) && !closed.has(key)">
-                <v-btn
-                  v-if="piece.walk && place(piece, jobs.get(key)!)"
-                  variant="text"
-                  :icon="mdiCamera"
-                  :aria-label="`Note or photo: ${sayRow(piece.row)}, ${sayTarget(key)}`"
-                  @click="remark = { place: place(piece, jobs.get(key)!)!, walk: piece.walk }"
-                />
-                <v-btn
-                  variant="text"
-                  :aria-label="`Could not: ${sayRow(piece.row)}, ${sayTarget(key)}`"
-                  @click="leaving = jobs.get(key)"
-                  >Could not</v-btn
+                <button
+                  type="button"
+                  class="line"
+                  :aria-pressed="ticks.has(key)"
+                  :disabled="closed.has(key) || (!ticks.has(key) && before.some((other) => !ticks.has(other)))"
+                  @click="press(key)"
                 >
-              </template>
-            </li>
-          </ul>
-        </section>
-        <div class="actions">
+                  <v-icon :icon="ticks.has(key) ? mdiCheckboxMarked : mdiCheckboxBlankOutline" aria-hidden="true" />
+                  <span>
+                    {{ sayTarget(key) }}{{ isAccess(key) && !key.includes(':lock:') ? ' off' : '' }}
+                    <span v-if="turn(jobs.get(key))" class="turn">{{ turn(jobs.get(key)) }}</span>
+                    <span v-if="ticks.get(key)" class="quiet who">
+                      {{ ticks.get(key)?.by }} {{ clock(ticks.get(key)?.at ?? '')
+                      }}{{ ticks.get(key)?.waits ? ', waits on this device' : '' }}
+                    </span>
+                  </span>
+                </button>
+                <template v-if="jobs.get(key) && !closed.has(key)">
+                  <v-btn
+                    v-if="piece.walk && place(piece, jobs.get(key)!)"
+                    variant="text"
+                    :icon="mdiCamera"
+                    :aria-label="`Note or photo: ${sayRow(piece.row)}, ${sayTarget(key)}`"
+                    @click="remark = { place: place(piece, jobs.get(key)!)!, walk: piece.walk }"
+                  />
+                  <v-btn
+                    variant="text"
+                    :aria-label="`Could not: ${sayRow(piece.row)}, ${sayTarget(key)}`"
+                    @click="leaving = jobs.get(key)"
+                    >Could not</v-btn
+                  >
+                </template>
+              </li>
+            </ul>
+          </section>
+        </div>
+        <div class="actions foot">
           <span v-if="minutes !== null" class="quiet running" role="timer">{{ sayMinutes(minutes) }} so far</span>
           <v-btn variant="text" @click="emit('close')">Close</v-btn>
           <v-btn
@@ -237,6 +239,30 @@ function finish(): void {
 </template>
 
 <style scoped>
+/* The line to tick next is in reach however long the card is. */
+.card {
+  display: flex;
+  flex-direction: column;
+  max-height: 90vh;
+}
+h2 {
+  padding: 16px 20px 8px;
+}
+.body {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 0 20px 12px;
+}
+.foot {
+  flex: none;
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 8px;
+  padding: 12px 20px;
+  border-top: 1px solid var(--line);
+}
 h3 {
   margin: 8px 0 2px;
   font-size: 1rem;
@@ -292,8 +318,13 @@ summary {
 .next .line {
   font-weight: 700;
 }
-.turn {
+.turn,
+.who {
   display: block;
+}
+.who {
+  font-size: 0.875rem;
+  font-weight: 400;
 }
 .running {
   margin-right: auto;
@@ -302,7 +333,16 @@ summary {
 .due {
   color: var(--ochre);
 }
-.tick {
-  max-width: 100%;
+@media (max-width: 700px) {
+  .lines li {
+    flex-wrap: wrap;
+    justify-content: flex-end;
+  }
+  .line {
+    flex-basis: 100%;
+  }
+  .foot .tick {
+    flex: 1 1 100%;
+  }
 }
 </style>

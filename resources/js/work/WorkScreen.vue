@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { api, body } from '@/api/client'
 import { useFace, useWork, useYard } from '@/api/queries'
-import type { WorkPiece, WorkPlan } from '@/api/types'
+import type { PlannedPiece, WorkPiece, WorkPlan } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
@@ -11,9 +11,11 @@ import DayList from './DayList.vue'
 import DoneList from './DoneList.vue'
 import { closedBy, withoutClosed } from './hands'
 import InSeasonPanel from './InSeasonPanel.vue'
+import KeptNote from './KeptNote.vue'
 import PlanLanes from './PlanLanes.vue'
 import { apart, arrivalsOf, dayOf, sayApart, sayDay, sayMinutes, sayPiece } from './plan'
 import RainPanel from './RainPanel.vue'
+import SetByHand from './SetByHand.vue'
 import { useHandsEntries } from './useHandsEntries'
 import WorkCard from './WorkCard.vue'
 
@@ -34,6 +36,7 @@ const late = computed(() => [
 const { send, refusal, busy } = useSend()
 const answer = ref('')
 const card = ref<WorkPiece[]>()
+const moved = ref<PlannedPiece>()
 
 const ready = computed(() => {
   const now = plan.value
@@ -145,6 +148,13 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
         What is accepted in
         <router-link :to="{ name: 'decide', params: { planter: planterId } }">Decide</router-link> is planned here.
       </p>
+      <kept-note
+        v-if="plan.pieces.length > 0"
+        :planter-id="planterId"
+        :together="together"
+        :plan="plan"
+        class="sheet"
+      />
       <plan-lanes v-if="plan.pieces.length > 0" :plan="plan" :arrivals="arrivals" />
       <section v-if="chain.length > 0 || arrivals.length > 0" class="sheet notes">
         <div v-if="chain.length > 0">
@@ -186,6 +196,15 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
         :plan="plan"
         :planters="together ? (yard ?? []) : []"
         @card="card = $event"
+        @move="moved = $event"
+      />
+      <set-by-hand
+        v-if="moved"
+        :piece="moved"
+        :plan="plan"
+        :planter-id="planterId"
+        :together="together"
+        @close="moved = undefined"
       />
       <work-card
         v-if="card"

@@ -21,6 +21,8 @@ const piece = (
   slack: 0,
   latest: `2026-04-${starts}`,
   blocks: true,
+  by_hand: false,
+  too_early: false,
   parts: [],
   steps: [],
   lines: [],

@@ -13,7 +13,7 @@
         <h2>{{ __('work.ready_work', ['count' => count($work)]) }}</h2>
         <table>
             @foreach ($work as $of)
-                <tr><td>{{ $words->piece($of) }}</td><td>{{ $of->piece->blocks ? __('work.ready_blocks') : '' }}</td><td>{{ $of->isUndated() ? __('work.undated') : '' }}</td></tr>
+                <tr><td>{{ \App\Work\WorkWords::piece($of) }}</td><td>{{ $of->piece->blocks ? __('work.ready_blocks') : '' }}</td><td>{{ $of->isUndated() ? __('work.undated') : '' }}</td></tr>
             @endforeach
         </table>
     @endif
