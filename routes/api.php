@@ -156,6 +156,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('work', [WorkController::class, 'show'])->can('record');
         Route::put('work/plan', [WorkController::class, 'keep'])->can('set');
         Route::get('work/hands', [HandsController::class, 'show'])->can('record');
+        Route::post('work/own', [HandsController::class, 'add'])->can('record');
         Route::post('work/hands', [HandsController::class, 'store'])->can('record');
         Route::get('work/plan.csv', [WorkController::class, 'csv'])->can('record')->middleware(NotesExport::class);
         Route::get('work/plan.ics', [WorkController::class, 'calendar'])->can('record')->middleware(NotesExport::class);

@@ -8,12 +8,14 @@ use App\Models\Planter;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk;
+use App\Models\WorkEvent;
 use App\Models\Workshop;
 use App\Spec\LoadTypicalSheets;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use Ustrel\Core\Work\Lubrication;
 
 /** A test against the real PostgreSQL, with a workshop, its technician and the typical spec sheets. */
 abstract class FeatureTestCase extends TestCase
@@ -57,6 +59,15 @@ abstract class FeatureTestCase extends TestCase
         app('auth')->forgetGuards();
 
         return $this;
+    }
+
+    /** All that is lubricated once a season is done on a planter. */
+    public function lubricated(Planter $planter): void
+    {
+        WorkEvent::query()->create([
+            'id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'kind' => 'finished', 'row_number' => 0, 'places' => [], 'user_id' => $this->technician->id, 'happened_at' => now(), 'recorded_at' => now(),
+            'targets' => array_map(static fn (Lubrication $of): string => $of->work()->key, Lubrication::typical($planter->carries(), $planter->row_count)),
+        ]);
     }
 
     /** @param  array<string, mixed>  $fields */

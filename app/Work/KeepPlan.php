@@ -66,10 +66,10 @@ final readonly class KeepPlan
     }
 
     /**
-     * @param  list<array{planter: int, jobs: list<string>, person: string, starts: string, by_hand: bool}>  $pieces  as they are kept
+     * @param  list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool}>  $pieces  as they are kept
      * @param  list<array{piece: string, person: string, starts: string}>  $set
      * @param  list<string>  $letGo
-     * @return list<array{planter: int, jobs: list<string>, person: string, starts: string, by_hand: bool}>
+     * @return list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool}>
      */
     private static function changed(array $pieces, WorkPlan $now, bool $remake, array $set, array $letGo): array
     {
@@ -83,7 +83,7 @@ final readonly class KeepPlan
         $left = array_values(array_filter($pieces, static fn (array $piece): bool => (! $remake || $piece['by_hand']) && array_filter($piece['jobs'], static fn (string $job): bool => isset($gone["{$piece['planter']} {$job}"])) === []));
         foreach ($set as $one) {
             $of = $now->pieces[$one['piece']];
-            $left[] = ['planter' => $of->planter->id, 'jobs' => KeptPlaces::jobs($of), 'person' => self::person($now, $one['person']), 'starts' => self::starts($now, $one), 'by_hand' => true];
+            $left[] = ['planter' => $of->planter->id, 'jobs' => KeptPlaces::jobs($of), 'person' => self::person($now, $one['person']), 'starts' => self::starts($now, $one), 'minutes' => $of->piece->minutes, 'by_hand' => true];
         }
 
         return $left;
@@ -122,13 +122,13 @@ final readonly class KeepPlan
         }
     }
 
-    /** @return list<array{planter: int, jobs: list<string>, person: string, starts: string, by_hand: bool}> */
+    /** @return list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool}> */
     private static function pieces(WorkPlan $plan): array
     {
         return array_values(array_map(static function (Placed $placed) use ($plan): array {
             $of = $plan->pieces[$placed->task];
 
-            return ['planter' => $of->planter->id, 'jobs' => KeptPlaces::jobs($of), 'person' => $plan->people[$placed->person], 'starts' => $plan->clock($placed->start), 'by_hand' => isset($plan->byHand[$placed->task])];
+            return ['planter' => $of->planter->id, 'jobs' => KeptPlaces::jobs($of), 'person' => $plan->people[$placed->person], 'starts' => $plan->clock($placed->start), 'minutes' => $of->piece->minutes, 'by_hand' => isset($plan->byHand[$placed->task])];
         }, $plan->schedule->placed ?? []));
     }
 }

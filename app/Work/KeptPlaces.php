@@ -8,6 +8,7 @@ use App\Models\KeptPlan;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Plan\Job;
 use Ustrel\Core\Work\Breach;
+use Ustrel\Core\Work\Task;
 use Ustrel\Core\Work\WorkList;
 
 /** Finds the pieces of now in the plan that is kept: by their jobs, for a piece may have lost some since, or got more. */
@@ -15,7 +16,7 @@ final readonly class KeptPlaces
 {
     private const DAY = 1440;
 
-    /** @var array<string, array{planter: int, jobs: list<string>, person: string, starts: string, by_hand: bool}> by planter and job */
+    /** @var array<string, array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool}> by planter and job */
     private array $pieces;
 
     /** @var array<string, int> */
@@ -39,7 +40,7 @@ final readonly class KeptPlaces
     /** @return non-empty-list<string> what a piece is known by */
     public static function jobs(PlannedWork $of): array
     {
-        return array_map(static fn (Job $job): string => $job->key(), $of->piece->jobs) ?: [WorkList::SAFE];
+        return array_map(static fn (Job $job): string => $job->key(), $of->piece->jobs) ?: [$of->piece->own->key ?? WorkList::SAFE];
     }
 
     /** @return array{int, int}|null who does it and when it begins, where somebody has set that and the one is still there */
@@ -67,6 +68,23 @@ final readonly class KeptPlaces
         }
 
         return $placed;
+    }
+
+    /**
+     * As long as each was to take when the plan was kept: that jobs are learned to take longer breaks no plan by itself.
+     *
+     * @param  list<Task>  $tasks
+     * @param  array<string, PlannedWork>  $pieces  by key of the task
+     * @return list<Task>
+     */
+    public function lasting(array $tasks, array $pieces): array
+    {
+        return array_map(function (Task $task) use ($pieces): Task {
+            $of = $pieces[$task->key];
+            $kept = $this->pieces["{$of->planter->id} ".self::jobs($of)[0]] ?? null;
+
+            return $kept === null ? $task : $task->lasting($kept['minutes']);
+        }, $tasks);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Work;
 
+use App\Models\OwnJob;
 use App\Models\PartType;
 use App\Models\Planter;
 use App\Models\WorkEvent;
@@ -18,7 +19,9 @@ use Ustrel\Core\Plan\Job;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Work\Card;
+use Ustrel\Core\Work\Lubrication;
 use Ustrel\Core\Work\Order;
+use Ustrel\Core\Work\OwnWork;
 use Ustrel\Core\Work\Piece;
 use Ustrel\Core\Work\ToDo;
 use Ustrel\Core\Work\WorkEventKind;
@@ -59,17 +62,18 @@ final readonly class OpenWork
             $todos[] = new ToDo($key, $proposal->jobs, $instant, $blocks);
         }
         $book = $decisions->now->jobs;
+        [$own, $titles] = self::own($planter, $decisions);
         $order = Order::typical();
 
-        return array_map(static function (Piece $piece) use ($planter, $parts, $book, $order, $asked, $decisions): PlannedWork {
+        return array_map(static function (Piece $piece) use ($planter, $parts, $book, $order, $asked, $decisions, $titles): PlannedWork {
             $places = array_map(static fn (Job $job): string => "{$job->row}:{$job->what->value}:{$job->side->value}", array_filter($piece->jobs, static fn (Job $job): bool => $job->action === Action::Change));
             $since = array_map(static fn (string $todo): ?string => $decisions->at($todo)?->decision?->recorded_at->format('Y-m-d H:i:s.v'), $piece->todos);
 
             return new PlannedWork(
                 $planter, $piece, $book->steps($piece->jobs), Card::of($piece, $book, $order), array_intersect_key($asked, array_flip($piece->todos)), array_values(array_intersect_key($parts, array_flip($places))),
-                array_column(array_map(static fn (Job $job): array => [$job->key(), $book->kit($job)], $piece->jobs), 1, 0), (string) $decisions->walk?->id, min([PlannedWork::NEVER, ...array_filter($since)]),
+                array_column(array_map(static fn (Job $job): array => [$job->key(), $book->kit($job)], $piece->jobs), 1, 0), $piece->own === null ? '' : $titles[$piece->own->key], (string) $decisions->walk?->id, min([PlannedWork::NEVER, ...array_filter($since)]),
             );
-        }, WorkList::pieces($todos, $book, $order, self::seized($planter)));
+        }, WorkList::pieces($todos, $book, $order, self::seized($planter), $own));
     }
 
     /** @return array<string, array{string, int}> what a seized joint took when each job was done last: which event told of it, and minutes */
@@ -81,6 +85,29 @@ final readonly class OpenWork
         }
 
         return $seized;
+    }
+
+    /** @return array{list<OwnWork>, array<string, string>} what the shop has added and, once the season's walk has begun, what is due to be lubricated; titles by key */
+    private static function own(Planter $planter, Decisions $decisions): array
+    {
+        $work = $titles = [];
+        foreach (OwnJob::held($planter->id)->orderBy('recorded_at')->orderBy('id')->get() as $job) {
+            $work[] = $job->work();
+            $titles[$job->work()->key] = $job->title;
+        }
+        foreach ($decisions->walk === null ? [] : Lubrication::typical($planter->carries(), $planter->row_count) as $point) {
+            $work[] = $point->work();
+            $titles[$point->work()->key] = __('lube.do', ['point' => __("lube.{$point->point}"), 'with' => __("lube_with.{$point->product}")]);
+        }
+        $done = [];
+        foreach (WorkEvent::held($planter->id)->where('kind', WorkEventKind::Finished)->get(['id', 'targets', 'happened_at']) as $event) {
+            foreach ($event->targets as $target) {
+                // What the shop added is done once, what is lubricated once a season.
+                $done += str_starts_with($target, 'own:') || $planter->seasonAt($event->happened_at->toIso8601String()) === $planter->season() ? [$target => true] : [];
+            }
+        }
+
+        return [array_values(array_filter($work, static fn (OwnWork $of): bool => ! isset($done[$of->key]))), $titles];
     }
 
     /** @return list<array{Proposal, bool}> what was decided, and whether planting waits for it */

@@ -29,6 +29,7 @@ final readonly class PlannedWork
      * @param  array<string, Proposal>  $asked  what was decided to be adjusted, cleaned or looked at, by key of the place
      * @param  list<array{SlotPlace, PartType|null, Arrival}>  $parts  null where nobody has said what goes in
      * @param  array<string, Kit>  $kits  by key of the job
+     * @param  string  $title  of own work
      * @param  string  $walk  whose findings it comes of, by id
      * @param  string  $since  when the first of it was decided and recorded, in UTC: what was ticked before belongs to other work
      */
@@ -40,6 +41,7 @@ final readonly class PlannedWork
         public array $asked,
         public array $parts,
         public array $kits,
+        public string $title,
         public string $walk,
         public string $since,
     ) {
@@ -60,6 +62,12 @@ final readonly class PlannedWork
         }
 
         return array_values($stations);
+    }
+
+    /** It makes the planter safe, and is no work by itself. */
+    public function isSafety(): bool
+    {
+        return $this->piece->jobs === [] && $this->piece->own === null;
     }
 
     /** @return list<string> tools, each once */

@@ -33,27 +33,32 @@ final readonly class ReadySheet
     {
         $printer = new QuantityPrinter($units);
         $plan = $this->work->of($planter->workshop, [$planter]);
+        $decisions = $this->decide->of($planter);
+        $wording = new Wording($printer);
         $view = $this->seasons->of($planter);
         $own = array_column($view->plan->own_items, 'title', 'id');
         $due = array_filter($this->countdown->of($view), static fn (Deadline $deadline): bool => ! $deadline->isDone);
-        $work = array_filter([...array_values($plan->pieces), ...$plan->undated], static fn (PlannedWork $of): bool => $of->piece->jobs !== []);
+        $work = array_filter([...array_values($plan->pieces), ...$plan->undated], static fn (PlannedWork $of): bool => ! $of->isSafety());
         usort($work, static fn (PlannedWork $one, PlannedWork $other): int => [$other->piece->blocks, $one->piece->row] <=> [$one->piece->blocks, $other->piece->row]);
 
         return Paper::pdf('print.ready', [
             'planter' => $planter,
             'day' => $planter->workshop->today()->iso,
             'due' => array_map(static fn (Deadline $deadline): array => [Step::tryFrom($deadline->key) === null ? $own[$deadline->key] ?? '' : __("countdown.{$deadline->key}"), $deadline->due->iso], array_values($due)),
-            'open' => $this->open($planter, new Wording($printer)),
+            'open' => self::places($decisions->found, static fn (Found $found): bool => $found->isOpen() && $found->reading !== null, $wording),
+            'again' => self::places($decisions->found, $decisions->isDone(...), $wording),
             'work' => $work,
             'words' => new WorkWords($printer),
         ]);
     }
 
-    /** @return list<array{string, string, string}> what nobody has decided about: row, check, verdict */
-    private function open(Planter $planter, Wording $wording): array
+    /**
+     * @param  list<Found>  $found
+     * @param  callable(Found): bool  $which
+     * @return list<array{string, string, string}> row, check, verdict
+     */
+    private static function places(array $found, callable $which, Wording $wording): array
     {
-        $open = array_filter($this->decide->of($planter)->found, static fn (Found $found): bool => $found->isOpen() && $found->reading !== null);
-
-        return array_values(array_map(static fn (Found $found): array => [WorkWords::row($found->place->row), $wording->check($found->place->check, $found->place->side), __('verdict.'.($found->reading->verdict ?? Verdict::Sound)->value)], $open));
+        return array_values(array_map(static fn (Found $of): array => [WorkWords::row($of->place->row), $wording->check($of->place->check, $of->place->side), __('verdict.'.($of->reading->verdict ?? Verdict::Sound)->value)], array_filter($found, $which)));
     }
 }

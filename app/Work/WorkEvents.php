@@ -122,7 +122,7 @@ final class WorkEvents implements Kind
         $jobs = array_filter($piece->piece->jobs, static fn (Job $job): bool => in_array($job->key(), $targets, true));
         if ($kind === WorkEventKind::Ticked) {
             $this->tick($piece, $targets[0]);
-        } elseif (count($jobs) < count($targets)) {
+        } elseif ($piece->piece->own !== null ? $targets !== [$piece->piece->own->key] || $kind === WorkEventKind::CouldNot : count($jobs) < count($targets)) {
             throw Refused::because('targets', 'hands.jobs');
         } else {
             $this->closed += array_fill_keys($targets, true);
@@ -133,7 +133,7 @@ final class WorkEvents implements Kind
             'row_number' => $piece->piece->row,
             'targets' => json_encode($targets, JSON_THROW_ON_ERROR),
             'places' => json_encode(array_map(strval(...), array_keys($asked)), JSON_THROW_ON_ERROR),
-            'typical_minutes' => $kind === WorkEventKind::Finished ? number_format(JobBook::typical()->minutesOnRows(array_values($jobs)), 1, '.', '') : null,
+            'typical_minutes' => $kind === WorkEventKind::Finished && $jobs !== [] ? number_format(JobBook::typical()->minutesOnRows(array_values($jobs)), 1, '.', '') : null,
         ];
     }
 

@@ -65,9 +65,11 @@ final readonly class WorkQuery
             }
             array_push($undated, ...array_values(array_filter($planned, static fn (PlannedWork $of): bool => $of->isUndated())));
         }
-        $breaches = $places === null || $hours === [] ? [] : Kept::breaches($tasks, $hours, $placed = $places->of($pieces), $now, $begun) + $places->sooner($pieces, $dates);
+        $asKept = $places?->lasting($tasks, $pieces) ?? [];
+        $placed = $places?->of($pieces) ?? [];
+        $breaches = $places === null || $hours === [] ? [] : Kept::breaches($asKept, $hours, $placed, $now, $begun) + $places->sooner($pieces, $dates);
         $goesOn = $places !== null && $hours !== [] && $breaches === [] && $if->isNothing();
-        $schedule = $hours === [] ? null : ($goesOn ? Kept::schedule($tasks, $hours, array_filter($placed ?? [], static fn (array $place): bool => $place[0] !== null)) : Scheduler::plan($tasks, $hours));
+        $schedule = $hours === [] ? null : ($goesOn ? Kept::schedule($asKept, $hours, array_filter($placed, static fn (array $place): bool => $place[0] !== null)) : Scheduler::plan($tasks, $hours));
 
         return new WorkPlan($first, $names, $hours, $pieces, $undated, $schedule, ($planters[0] ?? null)?->planting_start?->plusDays(-$if->sooner), $kept, $if->isNothing() ? $breaches : [], $byHand);
     }

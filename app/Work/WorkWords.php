@@ -24,6 +24,9 @@ final readonly class WorkWords
     /** Where and what, as "Row 3: opener blade left, opener blade right". */
     public static function piece(PlannedWork $of): string
     {
+        if ($of->piece->own !== null) {
+            return self::row($of->piece->row).': '.$of->title;
+        }
         if ($of->piece->jobs === []) {
             return __('work.safe');
         }
@@ -49,6 +52,8 @@ final readonly class WorkWords
         [$action, , $what, $side] = [...explode(':', $key), '', '', ''];
         $said = match (true) {
             $action === 'off' => __("step.{$what}"),
+            $action === 'own' => __('work.own'),
+            $action === 'grease' => __("lube.{$what}"),
             $action === Action::Change->value => __("slot.{$what}"),
             default => __("action.{$action}").': '.mb_strtolower(__("check.{$what}")),
         };

@@ -34,6 +34,9 @@ use Ustrel\Core\Wear\Acres\Tillage;
 /** A made-up planter and the wear of its rows. Inches throughout. */
 final readonly class DemoPlanter
 {
+    /** Is walked and decided about, and half of the work on it is done. */
+    public const WORKED = 'Merrow Flats';
+
     /** A tape on a muddy blade is off by about this much. */
     private const TAPE_SD = 0.02;
 
@@ -105,12 +108,27 @@ final readonly class DemoPlanter
                 [8], 36, 31, 430, new Ground(Soil::Sand, tillage: Tillage::Worked), 0.13, [3, 6],
             ),
             new self(
-                'Merrow Estate', 'Merrow Flats', RowUnitType::Vacuum,
+                'Merrow Estate', self::WORKED, RowUnitType::Vacuum,
                 new Equipment(Meter::PositiveAir, Drive::Hydraulic, Downforce::Spring, ClosingWheels::Cast, coulter: true, liftAssist: true),
-                [8, 8, 8], 20, 38, 1240, new Ground(Soil::Silt, tillage: Tillage::MinTill), 0.08, [9, 16],
+                [8, 8, 8], 20, 38, 1240, new Ground(Soil::Silt, tillage: Tillage::MinTill), 0.08, [9, 16], 24,
+                found: [
+                    '3:seed_tube:centre' => [State::Change, [Chip::CurledLip]],
+                    '5:gauge_touch:left' => [State::Gap, []],
+                    '8:closing_bearing:left' => [State::Change, [Chip::Rough]],
+                    '11:scraper:right' => [State::Change, [Chip::Worn]],
+                    '14:seed_tube:centre' => [State::Change, [Chip::CurledLip]],
+                    '17:gauge_touch:right' => [State::Tight, []],
+                    '20:closing_bearing:right' => [State::Failed, [Chip::Seized]],
+                    '22:seed_sensor:centre' => [State::Watch, [Chip::Dirty]],
+                ],
             ),
             new self('Pell Cottage', 'Pell Garden', RowUnitType::Plate, Equipment::typicalOf(RowUnitType::Plate), [2], 30, 52, 24, new Ground(tillage: Tillage::Worked), 0.04, []),
         ];
+    }
+
+    public function isHalfWalked(): bool
+    {
+        return $this->rowsWalked > 0 && $this->rowsWalked < array_sum($this->sections);
     }
 
     /** @return list<self> */

@@ -28,8 +28,8 @@ use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
 
 /**
- * The made-up workshop that a new installation shows: four planters with three seasons behind them, and one walk half
- * done. The same on every load of the same day.
+ * The made-up workshop that a new installation shows: four planters with three seasons behind them, one of them walked half,
+ * and one with its work half done. The same on every load of the same day.
  */
 final readonly class DemoScenario
 {
@@ -47,6 +47,7 @@ final readonly class DemoScenario
     public function __construct(
         private Change $change,
         private LearnMeasuring $learn,
+        private DemoWork $work,
     ) {
     }
 
@@ -69,6 +70,8 @@ final readonly class DemoScenario
         });
         // As when their last walks were finished.
         Planter::query()->with('specSheet')->orderBy('id')->get()->each(fn (Planter $planter) => ($this->learn)($planter));
+        $worked = Planter::query()->where('name', DemoPlanter::WORKED)->firstOrFail();
+        $this->work->load($worked, User::query()->where('email', self::EMAIL)->firstOrFail());
     }
 
     /** @param  non-empty-list<array{string, string, Role}>  $people names, emails and roles, the one who walks first */
@@ -111,7 +114,7 @@ final readonly class DemoScenario
             $this->walk($planter, $sheet, $technician, $demo, $today->subDay()->setTime(13, 10), self::PAST_SEASONS, $demo->rowsWalked);
         }
         $history->write(self::PAST_SEASONS);
-        if ($demo->rowsWalked > 0) {
+        if ($demo->isHalfWalked()) {
             DemoSeason::plan($planter, $technician, $today);
         }
         $this->change->of($planter, static function (Planter $planter, Touched $touched): void {
@@ -168,7 +171,7 @@ final readonly class DemoScenario
         foreach (array_chunk($readings, 1000) as $chunk) {
             Reading::query()->insert($chunk);
         }
-        if ($seasonsRun === self::PAST_SEASONS - 1 && $demo->rowsWalked > 0) {
+        if ($seasonsRun === self::PAST_SEASONS - 1 && $demo->isHalfWalked()) {
             $this->hardJoint($walk, $technician);
         }
     }

@@ -48,6 +48,23 @@ return new class extends Migration
             // What finished work tells of how long jobs take, by kind: how many pieces, and the sum of the logarithms of taken to typical and of their squares.
             $table->jsonb('job_minutes')->default('{}');
         });
+        // Work that the shop adds of its own: only ever added to.
+        Schema::create('own_jobs', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignId('planter_id')->constrained();
+            $table->smallInteger('row_number');
+            $table->text('title');
+            $table->smallInteger('minutes');
+            $table->boolean('blocks')->default(false);
+            $table->timestampTz('happened_at', 3);
+            $table->timestampTz('recorded_at', 3);
+            $table->foreignId('user_id')->constrained();
+            $table->uuid('supersedes')->nullable()->unique();
+            $table->boolean('withdrawn')->default(false);
+            $table->char('sent_sha256', 64)->nullable();
+            $table->index(['planter_id', 'recorded_at']);
+        });
+        DB::statement("ALTER TABLE own_jobs ADD FOREIGN KEY (supersedes) REFERENCES own_jobs (id), ADD CHECK (minutes BETWEEN 1 AND 6000), ADD CHECK (title <> '')");
         // The plan that is kept, of one planter or of all together: who does which jobs when, and what it stands on.
         Schema::create('kept_plans', function (Blueprint $table): void {
             $table->id();

@@ -13,6 +13,7 @@ beforeEach(function (): void {
     $this->travelTo('2026-04-06 07:00:00');
     $this->planted = $this->planter(['planned_acres' => 400, 'planting_start' => '2026-04-17']);
     $this->walk = $this->openWalk($this->planted, null);
+    $this->lubricated($this->planted);
     $this->technician->workshop->update(['crew' => [['name' => 'Wren', 'hours' => array_fill(1, 5, 8.0)]], 'stop_cost' => 200]);
     $this->tube = PartType::factory()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Tube', 'slots' => ['seed_tube'], 'price' => 40, 'per_row' => 1])->id;
     StockMove::query()->create(['id' => (string) Str::uuid7(), 'workshop_id' => $this->technician->workshop_id, 'part_type_id' => $this->tube, 'kind' => StockMoveKind::Counted, 'quantity' => 5, 'happened_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id]);
@@ -46,7 +47,7 @@ it('takes ticks in the order in which hands come to them, each once, and takes t
     // It is still to be done.
     expect(($this->jobs)())->toBe(['change:3:seed_tube:centre']);
     $tick('off:5:gauge_wheel:left')->assertJsonPath('errors', ['events.0.targets' => ['That is not on a card of this planter: it was decided otherwise meanwhile, or read again.']]);
-    expect(WorkEvent::query()->count())->toBe(3);
+    expect(WorkEvent::query()->count())->toBe(4);
 });
 
 it('finishes with the part and the shelf in one change, once', function (): void {
@@ -57,7 +58,7 @@ it('finishes with the part and the shelf in one change, once', function (): void
     // Neither without the other, and nothing is kept of what is refused.
     ($this->hands)(['ledger' => []] + $event, [$fitted])->assertJsonPath('errors', ['events.0.ledger' => ['Send the parts and shims that go with it, each named once, with what is finished.']]);
     ($this->hands)($event, [['row' => 70] + $fitted])->assertUnprocessable()->assertJsonStructure(['errors' => ['ledger.0.row']]);
-    expect(WorkEvent::query()->count())->toBe(0);
+    expect(WorkEvent::query()->count())->toBe(1);
     ($this->hands)($event, [$fitted])->assertCreated();
     ($this->hands)($event, [$fitted])->assertOk();
     ($this->hands)(['minutes' => 13] + $event, [$fitted])->assertConflict();
@@ -118,7 +119,7 @@ it('learns how long jobs take, and what a joint that seizes takes on its row', f
 it('refuses figures that cannot be, and says which can', function (array $event, string $field, string $message): void {
     ($this->found)(3, 'seed_tube', 'change', ['curled_lip'], 'change');
     ($this->hands)($event + ['kind' => 'finished', 'targets' => ['change:3:seed_tube:centre']])->assertUnprocessable()->assertJsonPath('errors', ["events.0.{$field}" => [$message]]);
-    expect(WorkEvent::query()->count())->toBe(0);
+    expect(WorkEvent::query()->count())->toBe(1);
 })->with([
     [['minutes' => 0], 'minutes', 'Say how long it took in whole minutes, from 1 to 6,000.'],
     [['minutes' => 10_000], 'minutes', 'Say how long it took in whole minutes, from 1 to 6,000.'],
@@ -128,3 +129,29 @@ it('refuses figures that cannot be, and says which can', function (array $event,
     [['kind' => 'burnt'], 'kind', 'Say whether it was ticked, is finished, or could not be done.'],
     [['happened_at' => '2199-01-01T00:00:00Z'], 'happened_at', 'Say when it was done: a time that is not in the future.'],
 ]);
+
+it('plans work of the shop’s own, and what is to be lubricated once a season', function (): void {
+    $own = fn (array $with): TestResponse => $this->actingAs($this->technician)->postJson("/api/planters/{$this->planted->id}/work/own", $with + ['id' => (string) Str::uuid7(), 'row' => 4, 'title' => 'Weld the bracket', 'minutes' => 40, 'blocks' => true, 'happened_at' => ($this->now)()]);
+    foreach ([['row' => 9, 'errors' => ['row' => ['Say on which row, or 0 for the planter as a whole.']]], ['title' => '  ', 'errors' => ['title' => ['Say what is to be done, in up to 120 letters.']]], ['minutes' => 0, 'errors' => ['minutes' => ['Say how long it takes in whole minutes, from 1 to 6,000.']]]] as $bad) {
+        $own(array_diff_key($bad, ['errors' => 1]))->assertUnprocessable()->assertJsonPath('errors', $bad['errors']);
+    }
+    $id = (string) Str::uuid7();
+    $own(['id' => $id])->assertCreated();
+    $own(['id' => $id])->assertOk();
+    $pieces = ($this->get)('work')['pieces'];
+    expect(array_column($pieces, 'row'))->toBe([0, 4])->and($pieces[1]['jobs'][0])->toMatchArray(['key' => "own:4:{$id}:centre", 'title' => 'Weld the bracket'])->and($pieces[1]['minutes'])->toBe(40);
+    ($this->hands)(['kind' => 'ticked', 'targets' => ['off:4:lock:centre']])->assertCreated();
+    ($this->hands)(['kind' => 'could_not', 'targets' => ["own:4:{$id}:centre"], 'reason' => 'no_time'])->assertUnprocessable();
+    ($this->hands)(['kind' => 'finished', 'targets' => ["own:4:{$id}:centre"], 'minutes' => 55])->assertCreated();
+    expect(($this->get)('work')['pieces'])->toBe([])->and(($this->get)('work/hands')['done'][0])->toMatchArray(['title' => 'Weld the bracket', 'minutes' => 55]);
+
+    // The hitch is greased in this season; in the next it is due again.
+    WorkEvent::query()->where('row_number', 0)->delete();
+    $due = fn (): array => array_column(array_merge(...array_column(($this->get)('work')['pieces'], 'jobs')), 'title', 'key');
+    expect($due()['grease:0:hitch:centre'])->toBe('lubricate hitch (grease)')->and($due())->not->toHaveKey('grease:0:markers:centre');
+    ($this->hands)(['kind' => 'finished', 'targets' => ['grease:0:hitch:centre'], 'lubricant' => 'grease'])->assertCreated();
+    expect($due())->not->toHaveKey('grease:0:hitch:centre')->toHaveKey('grease:0:closing_arms:centre');
+    $this->travelTo('2027-03-01 08:00:00');
+    $this->planted->update(['planting_start' => '2027-04-20']);
+    expect($due())->toHaveKey('grease:0:hitch:centre');
+});

@@ -14,6 +14,7 @@ beforeEach(function (): void {
     $this->travelTo('2026-04-06 07:00:00');
     $this->planted = $this->planter(['planned_acres' => 400, 'planting_start' => '2026-04-17']);
     $this->walk = $this->openWalk($this->planted, null);
+    $this->lubricated($this->planted);
     $week = array_fill(1, 5, 8.0) + [6 => 0.0, 7 => 0.0];
     $this->technician->workshop->update(['crew' => [['name' => 'Wren', 'hours' => $week], ['name' => 'Idris', 'hours' => $week]], 'stop_cost' => 200, 'stop_hours' => 1, 'shop_rate' => 60]);
     $part = fn (string $slot, ?int $lead): int => PartType::factory()->create(['workshop_id' => $this->technician->workshop_id, 'name' => $slot, 'slots' => [$slot], 'price' => 40, 'per_row' => 1, 'lead_days' => $lead, 'heavy' => false, 'clearance' => false])->id;
@@ -77,6 +78,7 @@ it('leaves out what is done, and plans all planters together', function (): void
     expect(($this->plan)())->toMatchArray(['pieces' => [], 'undated' => [], 'ends' => null, 'late' => null]);
     $other = $this->planter(['name' => 'Hask Hill', 'planting_start' => '2026-04-10']);
     $walk = $this->openWalk($other, null);
+    $this->lubricated($other);
     $this->send($walk, $this->state(2, 'seed_tube', 'change', ['chips' => ['curled_lip']]))->assertOk();
     $this->decide($walk, ['id' => (string) Str::uuid7(), 'row' => 2, 'check' => 'seed_tube', 'side' => 'centre', 'action' => 'change', 'happened_at' => now()->toIso8601ZuluString('millisecond')])->assertJsonPath('receipts.0.outcome', 'stored');
     expect(($this->plan)()['pieces'])->toBe([])->and(array_column(($this->plan)('?together=1')['pieces'], 'planter'))->toBe([$other->id, $other->id])
@@ -144,6 +146,11 @@ it('keeps a plan as it is until something breaks it, and says what did', functio
     // Half an hour before the first hour it is not made anew, as a new one would be no better; at work it goes on.
     $this->travelTo('2026-04-06 08:05:00');
     expect($places(($this->plan)()))->toBe($places($kept))->and(($this->plan)()['broken'])->toBe([]);
+
+    // That such jobs are learned to take longer breaks nothing.
+    $this->planted->update(['job_minutes' => ['change:seed_tube' => [9.0, 9 * log(3), 9 * log(3) ** 2]]]);
+    expect($places(($this->plan)()))->toBe($places($kept))->and(($this->plan)()['broken'])->toBe([]);
+    $this->planted->update(['job_minutes' => []]);
 
     // Set by hand: to the Wednesday. The rest stays where it was.
     [$key] = array_column(array_filter($kept['pieces'], static fn (array $piece): bool => $piece['row'] === 3), 'key');

@@ -12,6 +12,7 @@ use App\Models\LedgerEvent;
 use App\Models\Note;
 use App\Models\Order;
 use App\Models\OwnCheck;
+use App\Models\OwnJob;
 use App\Models\Pack;
 use App\Models\PartType;
 use App\Models\Photo;
@@ -63,6 +64,7 @@ final class Content
         StockMove::class => ['workshop_id' => Workshop::class, 'part_type_id' => PartType::class, 'user_id' => User::class],
         SeasonPlan::class => ['planter_id' => Planter::class],
         Decision::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        OwnJob::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         WorkEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         PolicyChoice::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Import::class => ['planter_id' => Planter::class, 'user_id' => User::class],

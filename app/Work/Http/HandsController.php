@@ -6,12 +6,14 @@ namespace App\Work\Http;
 
 use App\Http\Controller;
 use App\Http\JsonBody;
+use App\Models\OwnJob;
 use App\Models\Planter;
 use App\Models\WorkEvent;
 use App\Parts\BrokenFitRule;
 use App\Parts\Http\LedgerController;
 use App\Record\Http\ReceiptsShape;
 use App\Record\NotTaken;
+use App\Work\AddOwnJob;
 use App\Work\RecordWork;
 use App\Work\Ticks;
 use Illuminate\Http\JsonResponse;
@@ -44,11 +46,12 @@ use Ustrel\Core\Work\WorkEventKind;
         new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
         new OA\Property(property: 'recorded_at', type: 'string', format: 'date-time'),
     ], type: 'object')),
-    new OA\Property(property: 'done', description: 'What was finished or could not be done, the newest first', type: 'array', items: new OA\Items(required: ['id', 'kind', 'row', 'targets', 'minutes', 'seized_minutes', 'lubricant', 'reason', 'words', 'ledger', 'by', 'happened_at'], properties: [
+    new OA\Property(property: 'done', description: 'What was finished or could not be done, the newest first', type: 'array', items: new OA\Items(required: ['id', 'kind', 'row', 'targets', 'title', 'minutes', 'seized_minutes', 'lubricant', 'reason', 'words', 'ledger', 'by', 'happened_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'kind', type: 'string', enum: WorkEventKind::class),
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'targets', type: 'array', items: new OA\Items(type: 'string')),
+        new OA\Property(property: 'title', description: 'Of own work', type: 'string', nullable: true),
         new OA\Property(property: 'minutes', type: 'integer', nullable: true),
         new OA\Property(property: 'seized_minutes', type: 'integer'),
         new OA\Property(property: 'lubricant', type: 'string'),
@@ -58,6 +61,16 @@ use Ustrel\Core\Work\WorkEventKind;
         new OA\Property(property: 'by', type: 'string'),
         new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
     ], type: 'object')),
+])]
+#[OA\Schema(schema: 'OwnJob', description: 'Work that the shop adds to a planter', required: ['id', 'row', 'title', 'minutes', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'row', description: '0 for the planter as a whole', type: 'integer', maximum: 64, minimum: 0),
+    new OA\Property(property: 'title', type: 'string', maxLength: 120, minLength: 1),
+    new OA\Property(property: 'minutes', type: 'integer', maximum: 6000, minimum: 1),
+    new OA\Property(property: 'blocks', description: 'Planting waits for it', type: 'boolean'),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'supersedes', description: 'Whose place it takes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'withdrawn', description: 'Take back what is superseded', type: 'boolean'),
 ])]
 final class HandsController extends Controller
 {
@@ -79,15 +92,35 @@ final class HandsController extends Controller
         $time = 'Y-m-d\TH:i:s.v\Z';
         $done = WorkEvent::held($planter->id)->where('kind', '<>', WorkEventKind::Ticked)->with('user')->orderByDesc('recorded_at')->orderByDesc('id')->limit(self::SHOWN)->get();
 
+        $titles = OwnJob::query()->where('planter_id', $planter->id)->pluck('title', 'id')->all();
+
         return $response->setContent(json_encode([
             'ticks' => array_values(array_map(static fn (WorkEvent $tick): array => [
                 'id' => $tick->id, 'target' => $tick->targets[0], 'by' => $tick->user->name, 'happened_at' => $tick->happened_at->format($time), 'recorded_at' => $tick->recorded_at->format($time),
             ], Ticks::of($planter)->ticks)),
-            'done' => $done->map(static fn (WorkEvent $of): array => [
-                'id' => $of->id, 'kind' => $of->kind->value, 'row' => $of->row_number, 'targets' => $of->targets, 'minutes' => $of->minutes, 'seized_minutes' => $of->seized_minutes,
+            'done' => $done->map(fn (WorkEvent $of): array => [
+                'id' => $of->id, 'kind' => $of->kind->value, 'row' => $of->row_number, 'targets' => $of->targets, 'title' => $titles[explode(':', $of->targets[0].'::')[2]] ?? null, 'minutes' => $of->minutes, 'seized_minutes' => $of->seized_minutes,
                 'lubricant' => $of->lubricant, 'reason' => $of->reason?->value, 'words' => $of->words, 'ledger' => $of->ledger, 'by' => $of->user->name, 'happened_at' => $of->happened_at->format($time),
             ])->all(),
         ], JSON_THROW_ON_ERROR));
+    }
+
+    #[OA\Post(path: '/api/planters/{planter}/work/own', operationId: 'addOwnJob', description: 'Work of the shop’s own; sending it again is harmless', tags: ['work'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/OwnJob'))]
+    #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function add(Request $request, Planter $planter, AddOwnJob $add): JsonResponse
+    {
+        try {
+            return ReceiptsShape::answer($add($planter, $this->user($request), JsonBody::of($request)));
+        } catch (NotTaken $notTaken) {
+            throw ReceiptsShape::refusal($notTaken);
+        }
     }
 
     #[OA\Post(path: '/api/planters/{planter}/work/hands', operationId: 'recordWork', description: 'All of it is written, or nothing: what was ticked, finished or could not be done, and the parts and shims that went with it. Sending it again is harmless', tags: ['work'])]

@@ -23,13 +23,15 @@ use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Work\Breach;
 use Ustrel\Core\Work\Cause;
 use Ustrel\Core\Work\Link;
+use Ustrel\Core\Work\OwnWork;
 use Ustrel\Core\Work\Placed;
 use Ustrel\Core\Work\ServiceStop;
 use Ustrel\Core\Work\Spares;
 
-#[OA\Schema(schema: 'WorkJob', required: ['key', 'action', 'what', 'side', 'why', 'to', 'by', 'again'], properties: [
+#[OA\Schema(schema: 'WorkJob', required: ['key', 'action', 'title', 'what', 'side', 'why', 'to', 'by', 'again'], properties: [
     new OA\Property(property: 'key', description: 'By which it is ticked and finished', type: 'string', example: 'change:3:opener_blade:left'),
-    new OA\Property(property: 'action', type: 'string', enum: Action::class),
+    new OA\Property(property: 'action', description: 'As decided; own of the shop’s own work, grease of what is lubricated', type: 'string', enum: ['change', 'adjust', 'clean', 'send_out', 'look_again', 'own', 'grease']),
+    new OA\Property(property: 'title', description: 'Of own work, and of what is lubricated', type: 'string', nullable: true),
     new OA\Property(property: 'what', description: 'A slot where a part is changed, a check else', type: 'string'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
     new OA\Property(property: 'why', description: 'Null where a part is changed', type: 'string', enum: Why::class, nullable: true),
@@ -198,7 +200,7 @@ final class WorkShape
             'tools' => $of->tools(),
             'people' => $of->people(),
             'stations' => array_map(static fn (Station $station): string => $station->value, $of->stations()),
-            'jobs' => array_map(static fn (Job $job): array => self::job($job, $of), $of->piece->jobs),
+            'jobs' => $of->piece->own !== null ? [self::own($of, $of->piece->own)] : array_map(static fn (Job $job): array => self::job($job, $of), $of->piece->jobs),
             'parts' => array_map(static fn (array $part): array => self::part(...$part), $of->parts),
             'minutes' => $of->piece->minutes,
             'blocks' => $of->piece->blocks,
@@ -211,10 +213,18 @@ final class WorkShape
         $of = $in->askedFor($job);
 
         return [
-            'key' => $job->key(), 'action' => $job->action->value, 'what' => $job->what->value, 'side' => $job->side->value,
+            'key' => $job->key(), 'action' => $job->action->value, 'title' => null, 'what' => $job->what->value, 'side' => $job->side->value,
             'why' => $of?->why->value, 'to' => DecideShape::turned($of?->to), 'by' => DecideShape::turned($of?->by),
             'again' => self::again($job, $in),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function own(PlannedWork $of, OwnWork $own): array
+    {
+        [$action, , $what] = explode(':', $own->key);
+
+        return ['key' => $own->key, 'action' => $action, 'title' => $of->title, 'what' => $what, 'side' => Side::Centre->value, 'why' => null, 'to' => null, 'by' => null, 'again' => []];
     }
 
     /** @return list<array{check: string, side: string}> that there are on this planter: on the side of the job, or on each where the job has none */

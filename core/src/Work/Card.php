@@ -22,6 +22,11 @@ final readonly class Card
 
     public static function of(Piece $piece, JobBook $book, Order $order): self
     {
+        if ($piece->own !== null) {
+            $safe = "off:{$piece->row}:".self::SAFE.':centre';
+
+            return new self([$safe => [], $piece->own->key => [$safe]]);
+        }
         $lines = [];
         $steps = $book->steps($piece->jobs);
         foreach ($steps as [$step, $side]) {

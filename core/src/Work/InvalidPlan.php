@@ -73,6 +73,11 @@ final class InvalidPlan extends CoreException
         return new self("Rule {$number} of what comes before what has to be per row or planter, and name slots and checks that there are.");
     }
 
+    public static function lubrication(int $number): self
+    {
+        return new self("Point {$number} of what is lubricated has to be per row or planter, take over 0 to 60 minutes, and name a product and equipment that there is.");
+    }
+
     public static function missing(string $task, string $other): self
     {
         return new self("{$task} comes after {$other}, which is not in the plan.");

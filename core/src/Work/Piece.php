@@ -12,13 +12,14 @@ final readonly class Piece
 {
     /**
      * @param  int  $row  0 for the planter as a whole
-     * @param  list<Job>  $jobs  none for what makes the planter safe
+     * @param  list<Job>  $jobs  none for what makes the planter safe, and for own work
      * @param  list<string>  $todos  that are done by it, by key
      * @param  int  $minutes  1 or more
      * @param  int  $saved  minutes that it would take longer if each job were done by itself
      * @param  int  $from  when all its parts are there, as an instant of the plan
      * @param  list<string>  $after  pieces that come before it, by key
      * @param  bool  $blocks  planting cannot begin before it is done
+     * @param  OwnWork|null  $own  where it comes of no finding
      */
     public function __construct(
         public string $key,
@@ -30,6 +31,7 @@ final readonly class Piece
         public int $from,
         public array $after,
         public bool $blocks,
+        public ?OwnWork $own = null,
     ) {
     }
 
@@ -48,6 +50,9 @@ final readonly class Piece
             foreach ($this->row === 0 ? [] : ($job->side === Side::Centre ? [Side::Left, Side::Right] : [$job->side]) as $side) {
                 $sides["{$planter} {$this->row} {$side->value}"] = true;
             }
+        }
+        if ($this->own !== null && $this->row > 0) {
+            $sides = ["{$planter} {$this->row} left" => true, "{$planter} {$this->row} right" => true];
         }
         $after = array_values(array_map(static fn (string $key): string => "{$planter} {$key}", array_filter($this->after, static fn (string $key): bool => isset($among[$key]))));
 

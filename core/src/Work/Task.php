@@ -34,4 +34,10 @@ final readonly class Task
         $minutes >= 1 && $minutes <= self::MOST || throw InvalidPlan::minutes($key);
         ($heldAt === null) === ($heldBy === null) || throw InvalidPlan::fixed($key);
     }
+
+    /** The same, taking so many minutes. */
+    public function lasting(int $minutes): self
+    {
+        return new self($this->key, $minutes, $this->from, $this->after, $this->holds, $this->due, $this->heldAt, $this->heldBy);
+    }
 }

@@ -19,11 +19,12 @@ final readonly class WorkList
     /**
      * @param  list<ToDo>  $todos
      * @param  array<string, array{string, int}>  $seized  what a seized joint took when a job was done last, by key of the job: which joint, and minutes
+     * @param  list<OwnWork>  $own  that comes of no finding
      * @return list<Piece>
      *
      * @throws InvalidPlan where what has to come before what goes round in a circle
      */
-    public static function pieces(array $todos, JobBook $book, Order $order, array $seized = []): array
+    public static function pieces(array $todos, JobBook $book, Order $order, array $seized = [], array $own = []): array
     {
         /** @var array<string, array{Job, list<ToDo>}> $jobs a job that two need is done once */
         $jobs = [];
@@ -43,21 +44,25 @@ final readonly class WorkList
         $pieces = [];
         $isSafe = false;
         foreach ($groups as $key => $of) {
-            $own = array_map(static fn (string $job): Job => $jobs[$job][0], $of);
+            $ofPiece = array_map(static fn (string $job): Job => $jobs[$job][0], $of);
             $needed = array_merge(...array_map(static fn (string $job): array => $jobs[$job][1], $of));
-            $minutes = $book->minutesOnRows($own);
-            $needsSafety = array_filter($own, $book->needsSafety(...)) !== [];
+            $minutes = $book->minutesOnRows($ofPiece);
+            $needsSafety = array_filter($ofPiece, $book->needsSafety(...)) !== [];
             $isSafe = $isSafe || $needsSafety;
             $pieces[] = new Piece(
-                $key, $own[0]->row, $own, array_values(array_unique(array_map(static fn (ToDo $todo): string => $todo->key, $needed))),
-                max(1, (int) round($minutes + self::seized($own, $seized))),
-                (int) round(array_sum(array_map(static fn (Job $job): float => $book->minutesOnRows([$job]), $own)) - $minutes),
+                $key, $ofPiece[0]->row, $ofPiece, array_values(array_unique(array_map(static fn (ToDo $todo): string => $todo->key, $needed))),
+                max(1, (int) round($minutes + self::seized($ofPiece, $seized))),
+                (int) round(array_sum(array_map(static fn (Job $job): float => $book->minutesOnRows([$job]), $ofPiece)) - $minutes),
                 max([0, ...array_map(static fn (ToDo $todo): int => $todo->from, $needed)]),
                 [...$needsSafety && $book->minutesOnPlanter() > 0 ? [self::SAFE] : [], ...array_keys($after[$key] ?? [])],
                 array_filter($needed, static fn (ToDo $todo): bool => $todo->blocks) !== [],
             );
         }
-        if ($isSafe && $book->minutesOnPlanter() > 0) {
+        $hasSafe = ($isSafe || $own !== []) && $book->minutesOnPlanter() > 0;
+        foreach ($own as $work) {
+            $pieces[] = new Piece($work->key, $work->row, [], [], $work->minutes, 0, 0, $hasSafe ? [self::SAFE] : [], $work->blocks, $work);
+        }
+        if ($hasSafe) {
             array_unshift($pieces, new Piece(self::SAFE, 0, [], [], max(1, (int) round($book->minutesOnPlanter())), 0, 0, [], false));
         }
 

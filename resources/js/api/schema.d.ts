@@ -1360,6 +1360,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/work/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Work of the shop’s own; sending it again is harmless */
+        post: operations["addOwnJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/work": {
         parameters: {
             query?: never;
@@ -3345,6 +3362,8 @@ export interface components {
                 kind: "ticked" | "finished" | "could_not";
                 row: number;
                 targets: string[];
+                /** @description Of own work */
+                title: string | null;
                 minutes: number | null;
                 seized_minutes: number;
                 lubricant: string;
@@ -3357,14 +3376,42 @@ export interface components {
                 happened_at: string;
             }[];
         };
+        /** @description Work that the shop adds to a planter */
+        OwnJob: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /** @description 0 for the planter as a whole */
+            row: number;
+            title: string;
+            minutes: number;
+            /** @description Planting waits for it */
+            blocks?: boolean;
+            /** Format: date-time */
+            happened_at: string;
+            /**
+             * Format: uuid
+             * @description Whose place it takes
+             */
+            supersedes?: string | null;
+            /** @description Take back what is superseded */
+            withdrawn?: boolean;
+        };
         WorkJob: {
             /**
              * @description By which it is ticked and finished
              * @example change:3:opener_blade:left
              */
             key: string;
-            /** @enum {string} */
-            action: "change" | "adjust" | "clean" | "carry_over" | "send_out" | "look_again";
+            /**
+             * @description As decided; own of the shop’s own work, grease of what is lubricated
+             * @enum {string}
+             */
+            action: "change" | "adjust" | "clean" | "send_out" | "look_again" | "own" | "grease";
+            /** @description Of own work, and of what is lubricated */
+            title: string | null;
             /** @description A slot where a part is changed, a check else */
             what: string;
             side: components["schemas"]["Side"];
@@ -6520,6 +6567,45 @@ export interface operations {
                 };
             };
             /** @description Written; receipts of the events, then of the ledger */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    addOwnJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnJob"];
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written */
             201: {
                 headers: {
                     [name: string]: unknown;

@@ -111,7 +111,7 @@ async function save(): Promise<void> {
   <form novalidate class="finish asks" @submit.prevent="save">
     <ul>
       <li v-for="{ piece, jobs } in done" :key="piece.key">
-        {{ sayRow(piece.row) }}: {{ jobs.map(({ key }) => sayTarget(key).toLowerCase()).join(', ') }}
+        {{ sayRow(piece.row) }}: {{ jobs.map(({ key, title }) => title ?? sayTarget(key).toLowerCase()).join(', ') }}
       </li>
     </ul>
     <v-select

@@ -22,9 +22,11 @@ const done = computed(() => {
   const back = new Set(waiting.value.flatMap(({ body }) => body.events.map(({ supersedes }) => supersedes)))
   return (hands.data.value?.done ?? []).filter(({ id }) => !back.has(id)).slice(0, SHOWN)
 })
-const told = ({ kind, targets, reason, words, minutes, seized_minutes: seized, lubricant }: Done) =>
-  [
-    targets.map(sayTarget).join(', '),
+const what = ({ targets, title }: Done) => title ?? targets.map(sayTarget).join(', ')
+const told = (one: Done) => {
+  const { kind, reason, words, minutes, seized_minutes: seized, lubricant } = one
+  return [
+    what(one),
     kind === 'could_not' &&
       `could not be done: ${[reason && say(`could_not.${reason}`), words].filter(Boolean).join(', ')}`,
     minutes !== null && sayMinutes(minutes),
@@ -34,6 +36,7 @@ const told = ({ kind, targets, reason, words, minutes, seized_minutes: seized, l
   ]
     .filter(Boolean)
     .join(' · ')
+}
 
 const takeBack = ({ id, kind, ledger }: Done) =>
   deliver([
@@ -59,7 +62,7 @@ const takeBack = ({ id, kind, ledger }: Done) =>
         <v-btn
           variant="text"
           :disabled="busy"
-          :aria-label="`Take back: ${sayRow(one.row)}, ${one.targets.map(sayTarget).join(', ')}`"
+          :aria-label="`Take back: ${sayRow(one.row)}, ${what(one)}`"
           @click="takeBack(one)"
           >Take back</v-btn
         >

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiCamera, mdiCheckboxBlankOutline, mdiCheckboxMarked } from '@mdi/js'
 import { useNow } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useHands, useLedger } from '@/api/queries'
 import type { PlaceRef, Planter, WorkJob, WorkPiece } from '@/api/types'
 import { useUnits } from '@/composables/useUnits'
@@ -24,7 +24,7 @@ import { useHandsEntries } from './useHandsEntries'
 const { pieces: given, planter } = defineProps<{ pieces: WorkPiece[]; planter?: Planter }>()
 const emit = defineEmits<{ close: [] }>()
 // As it was opened: what is finished leaves the plan, and its card says what comes then.
-const pieces = ref(given)
+const pieces = ref([...given].sort((a, b) => a.row - b.row))
 const planterId = given[0]?.planter ?? 0
 const hands = useHands(() => planterId)
 const ledger = useLedger(() => planterId)
@@ -46,6 +46,10 @@ const sections = computed(() =>
   }),
 )
 const next = computed(() => sections.value.find(({ next: line }) => line !== undefined)?.next)
+const nextSaid = computed(() => {
+  const key = next.value ?? ''
+  return sections.value.find(({ jobs }) => jobs.has(key))?.jobs.get(key)?.title ?? sayTarget(key)
+})
 /** Jobs that are ticked, each with its piece. */
 const done = computed(() =>
   sections.value.flatMap(({ piece, ticks }) => {
@@ -59,6 +63,11 @@ const minutes = computed(() =>
     now.value.getTime(),
   ),
 )
+// Whoever ticks by the one button sees which line it is.
+watch(next, async () => {
+  await nextTick()
+  document.querySelector('.lines .next')?.scrollIntoView({ block: 'nearest' })
+})
 const face = ref<'lines' | 'finish' | 'done'>('lines')
 /** What is being finished, as it was when that began. */
 const finished = ref<{ piece: WorkPiece; jobs: WorkJob[] }[]>([])
@@ -108,6 +117,7 @@ function press(key: string): void {
 
 /** Where a note or a photo of a job belongs: the check that its slot, or it itself, is looked at by. */
 function place(piece: WorkPiece, job: WorkJob): PlaceRef | undefined {
+  if (job.title !== null) return undefined
   const slot = ledger.data.value?.slots.find((one) => one.slot === job.what)
   const check = job.action === 'change' ? slot?.check : (job.what as PlaceRef['check'])
   return check && { row: piece.row, check, side: job.side }
@@ -182,7 +192,8 @@ function finish(): void {
                 >
                   <v-icon :icon="ticks.has(key) ? mdiCheckboxMarked : mdiCheckboxBlankOutline" aria-hidden="true" />
                   <span>
-                    {{ sayTarget(key) }}{{ isAccess(key) && !key.includes(':lock:') ? ' off' : '' }}
+                    {{ jobs.get(key)?.title ?? sayTarget(key)
+                    }}{{ isAccess(key) && !key.includes(':lock:') ? ' off' : '' }}
                     <span v-if="turn(jobs.get(key))" class="turn">{{ turn(jobs.get(key)) }}</span>
                     <span v-if="ticks.get(key)" class="quiet who">
                       {{ ticks.get(key)?.by }} {{ clock(ticks.get(key)?.at ?? '')
@@ -190,7 +201,7 @@ function finish(): void {
                     </span>
                   </span>
                 </button>
-                <template v-if="jobs.get(key) && !closed.has(key)">
+                <template v-if="jobs.get(key)?.title === null && !closed.has(key)">
                   <v-btn
                     v-if="piece.walk && place(piece, jobs.get(key)!)"
                     variant="text"
@@ -222,7 +233,7 @@ function finish(): void {
             {{ next === undefined ? 'Finish' : 'Finish what is ticked' }}
           </v-btn>
           <v-btn v-if="next !== undefined" color="primary" size="large" class="tick" @click="press(next)">
-            <span>Tick: {{ sayTarget(next) }}</span>
+            <span>Tick: {{ nextSaid }}</span>
           </v-btn>
         </div>
       </template>

@@ -12,6 +12,7 @@ import DoneList from './DoneList.vue'
 import { closedBy, withoutClosed } from './hands'
 import InSeasonPanel from './InSeasonPanel.vue'
 import KeptNote from './KeptNote.vue'
+import OwnJob from './OwnJob.vue'
 import PlanLanes from './PlanLanes.vue'
 import { apart, arrivalsOf, dayOf, sayApart, sayDay, sayMinutes, sayPiece } from './plan'
 import RainPanel from './RainPanel.vue'
@@ -36,6 +37,7 @@ const late = computed(() => [
 const { send, refusal, busy } = useSend()
 const answer = ref('')
 const card = ref<WorkPiece[]>()
+const adding = ref(false)
 const moved = ref<PlannedPiece>()
 
 const ready = computed(() => {
@@ -115,6 +117,7 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
               All planters
             </button>
           </div>
+          <v-btn variant="outlined" @click="adding = true">Add work of your own</v-btn>
           <template v-if="plan.pieces.length > 0">
             <v-btn variant="outlined" :loading="busy" @click="ask('With one more person', { more_people: '1' })"
               >One more person?</v-btn
@@ -197,6 +200,12 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
         :planters="together ? (yard ?? []) : []"
         @card="card = $event"
         @move="moved = $event"
+      />
+      <own-job
+        v-if="adding && face"
+        :planter-id="planterId"
+        :row-count="face.planter.row_count"
+        @close="adding = false"
       />
       <set-by-hand
         v-if="moved"

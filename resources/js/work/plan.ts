@@ -34,9 +34,10 @@ export const sayMinutes = (minutes: number) => (minutes < 90 ? `${minutes} min` 
 export function sayJobs(jobs: WorkJob[]): string {
   if (jobs.length === 0) return say('work.safe')
   const counts = new Map<string, number>()
-  for (const { action, what } of jobs) {
+  for (const { action, what, title } of jobs) {
     const said =
-      action === 'change' ? say(`slot.${what}`) : `${say(`action.${action}`)}: ${say(`check.${what}`).toLowerCase()}`
+      title ??
+      (action === 'change' ? say(`slot.${what}`) : `${say(`action.${action}`)}: ${say(`check.${what}`).toLowerCase()}`)
     counts.set(said, (counts.get(said) ?? 0) + 1)
   }
   return [...counts].map(([said, count]) => (count > 1 ? `${count} × ${said}` : said)).join(', ')

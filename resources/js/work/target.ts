@@ -13,11 +13,12 @@ export const isAccess = (key: string) => key.startsWith('off:')
 /** What is ticked, as `Gauge wheel left` or `Adjust: closing gap`. */
 export function sayTarget(key: string): string {
   const { action, what, side } = partsOf(key)
-  const said =
-    action === 'off'
-      ? say(`step.${what}`)
-      : action === 'change'
-        ? say(`slot.${what}`)
-        : `${say(`action.${action}`)}: ${say(`check.${what}`).toLowerCase()}`
+  const words: Record<string, () => string> = {
+    off: () => say(`step.${what}`),
+    own: () => say('work.own'),
+    grease: () => say(`lube.${what}`),
+    change: () => say(`slot.${what}`),
+  }
+  const said = words[action]?.() ?? `${say(`action.${action}`)}: ${say(`check.${what}`).toLowerCase()}`
   return `${said.charAt(0).toUpperCase()}${said.slice(1)} ${side === 'centre' ? '' : say(`side.${side}`)}`.trim()
 }

@@ -6,7 +6,7 @@
     <p class="quiet">
         {{ $planter->workshop->name }}, {{ $day }}{{ $planter->planting_start === null ? '' : '. '.__('work.ready_planting', ['day' => $planter->planting_start->iso]) }}
     </p>
-    @if ($open === [] && $work === [] && $due === [])
+    @if ($open === [] && $work === [] && $due === [] && $again === [])
         <p><strong>{{ __('work.ready_nothing') }}</strong></p>
     @endif
     @if ($work !== [])
@@ -21,6 +21,14 @@
         <h2>{{ __('work.ready_open', ['count' => count($open)]) }}</h2>
         <table>
             @foreach ($open as [$row, $check, $verdict])
+                <tr><td>{{ $row }}</td><td>{{ $check }}</td><td>{{ $verdict }}</td></tr>
+            @endforeach
+        </table>
+    @endif
+    @if ($again !== [])
+        <h2>{{ __('work.ready_again', ['count' => count($again)]) }}</h2>
+        <table>
+            @foreach ($again as [$row, $check, $verdict])
                 <tr><td>{{ $row }}</td><td>{{ $check }}</td><td>{{ $verdict }}</td></tr>
             @endforeach
         </table>

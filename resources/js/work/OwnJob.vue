@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { ref } from 'vue'
+import { api, body } from '@/api/client'
+import { keys, queries } from '@/api/queries'
+import RefusalList from '@/components/RefusalList.vue'
+import { useOnce } from '@/composables/useOnce'
+import { useSend } from '@/composables/useSend'
+import { typedNumber } from '@/measure/typed'
+
+/** Work of the shop's own: planned with the rest, ticked and finished from its card. */
+const { planterId, rowCount } = defineProps<{ planterId: number; rowCount: number }>()
+const emit = defineEmits<{ close: [] }>()
+const { send, refusal, busy } = useSend()
+const once = useOnce()
+const title = ref('')
+const row = ref(0)
+const minutes = ref('')
+const blocks = ref(false)
+const rows = Array.from({ length: rowCount + 1 }, (_, value) => ({
+  value,
+  title: value === 0 ? 'Whole planter' : `Row ${value}`,
+}))
+
+async function add(): Promise<void> {
+  const typed = { title: title.value, row: row.value, minutes: typedNumber(minutes.value) ?? 0, blocks: blocks.value }
+  const own = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
+  const params = { path: { planter: planterId } }
+  if (!(await send(() => body(api.POST('/api/planters/{planter}/work/own', { params, body: own }))))) return
+  await queries.invalidateQueries({ queryKey: keys.work(planterId) })
+  emit('close')
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="480" aria-label="Work of your own" @update:model-value="emit('close')">
+    <form class="sheet asks" novalidate @submit.prevent="add">
+      <h2>Work of your own</h2>
+      <v-text-field v-model="title" label="What is to be done" maxlength="120" />
+      <div class="pair">
+        <v-select v-model="row" label="Where" :items="rows" />
+        <v-text-field v-model="minutes" label="Minutes" inputmode="numeric" />
+      </div>
+      <v-checkbox v-model="blocks" label="Planting waits for it" hide-details />
+      <refusal-list :refusal="refusal" />
+      <div class="actions">
+        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
+        <v-btn color="primary" type="submit" :loading="busy">Add it</v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>
