@@ -46,9 +46,12 @@ const sections = computed(() =>
   }),
 )
 const next = computed(() => sections.value.find(({ next: line }) => line !== undefined)?.next)
+/** A line as it stands on the card. */
+const lineSaid = (key: string, job?: WorkJob) =>
+  `${job?.title ?? sayTarget(key)}${isAccess(key) && !key.includes(':lock:') ? ' off' : ''}`
 const nextSaid = computed(() => {
   const key = next.value ?? ''
-  return sections.value.find(({ jobs }) => jobs.has(key))?.jobs.get(key)?.title ?? sayTarget(key)
+  return lineSaid(key, sections.value.find(({ jobs }) => jobs.has(key))?.jobs.get(key))
 })
 /** Jobs that are ticked, each with its piece. */
 const done = computed(() =>
