@@ -44,19 +44,24 @@ final readonly class KeepPlan
                 throw Refused::because('seen', 'plan.other_kept', ['by' => $kept->user->name]);
             }
             $planters = $of === null ? WorkQuery::planters($workshop) : [$of->setRelation('workshop', $workshop)];
-            $now = $this->work->of($workshop, $planters);
-            if ($now->hours === []) {
+            if ($set !== [] || $letGo !== []) {
+                $now = $this->work->of($workshop, $planters);
+                $kept->pieces = self::changed($kept->pieces, $now, $set, $letGo);
+                self::held($now, $kept);
+            }
+            if ($remake) {
+                $kept->pieces = array_values(array_filter($kept->pieces, static fn (array $piece): bool => $piece['by_hand']));
+            }
+            $plan = $this->work->of($workshop, $planters, kept: $kept);
+            if ($plan->hours === []) {
                 throw Refused::because('set', 'plan.nobody');
             }
-            $kept->pieces = self::changed($kept->pieces, $now, $remake, $set, $letGo);
-            self::held($now, $kept);
-            $plan = $this->work->of($workshop, $planters, kept: $kept);
             $kept->fill([
                 'pieces' => self::pieces($plan), 'planting' => array_column(array_map(static fn (Planter $planter): array => [$planter->id, $planter->planting_start?->iso], $planters), 1, 0),
                 'revision' => $seen + 1, 'user_id' => $by->id, 'made_at' => CarbonImmutable::now(),
             ])->save();
 
-            return $this->work->of($workshop, $planters, kept: $kept->setRelation('user', $by));
+            return $plan->keptAs($kept->setRelation('user', $by));
         });
     }
 
@@ -71,7 +76,7 @@ final readonly class KeepPlan
      * @param  list<string>  $letGo
      * @return list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool}>
      */
-    private static function changed(array $pieces, WorkPlan $now, bool $remake, array $set, array $letGo): array
+    private static function changed(array $pieces, WorkPlan $now, array $set, array $letGo): array
     {
         $gone = [];
         foreach ([...array_column($set, 'piece'), ...$letGo] as $key) {
@@ -80,7 +85,7 @@ final readonly class KeepPlan
                 $gone["{$of->planter->id} {$job}"] = true;
             }
         }
-        $left = array_values(array_filter($pieces, static fn (array $piece): bool => (! $remake || $piece['by_hand']) && array_filter($piece['jobs'], static fn (string $job): bool => isset($gone["{$piece['planter']} {$job}"])) === []));
+        $left = array_values(array_filter($pieces, static fn (array $piece): bool => array_filter($piece['jobs'], static fn (string $job): bool => isset($gone["{$piece['planter']} {$job}"])) === []));
         foreach ($set as $one) {
             $of = $now->pieces[$one['piece']];
             $left[] = ['planter' => $of->planter->id, 'jobs' => KeptPlaces::jobs($of), 'person' => self::person($now, $one['person']), 'starts' => self::starts($now, $one), 'minutes' => $of->piece->minutes, 'by_hand' => true];

@@ -11,6 +11,7 @@ use App\Models\WorkEvent;
 use App\Plan\DecideQuery;
 use App\Plan\Decisions;
 use App\Plan\PartPrices;
+use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Parts\Arrival;
 use Ustrel\Core\Parts\Supply;
@@ -62,33 +63,44 @@ final readonly class OpenWork
             $todos[] = new ToDo($key, $proposal->jobs, $instant, $blocks);
         }
         $book = $decisions->now->jobs;
-        [$own, $titles] = self::own($planter, $decisions);
+        $finished = WorkEvent::held($planter->id)->where('kind', WorkEventKind::Finished)->orderBy('happened_at')->orderBy('id')->get(['id', 'targets', 'seized_minutes', 'happened_at']);
+        [$own, $titles] = self::own($planter, $decisions, $finished);
         $order = Order::typical();
 
         return array_map(static function (Piece $piece) use ($planter, $parts, $book, $order, $asked, $decisions, $titles): PlannedWork {
             $places = array_map(static fn (Job $job): string => "{$job->row}:{$job->what->value}:{$job->side->value}", array_filter($piece->jobs, static fn (Job $job): bool => $job->action === Action::Change));
-            $since = array_map(static fn (string $todo): ?string => $decisions->at($todo)?->decision?->recorded_at->format('Y-m-d H:i:s.v'), $piece->todos);
+            $since = array_filter(array_map(static fn (string $todo): ?string => $decisions->at($todo)?->decision?->recorded_at->format('Y-m-d H:i:s.v'), $piece->todos));
 
             return new PlannedWork(
                 $planter, $piece, $book->steps($piece->jobs), Card::of($piece, $book, $order), array_intersect_key($asked, array_flip($piece->todos)), array_values(array_intersect_key($parts, array_flip($places))),
-                array_column(array_map(static fn (Job $job): array => [$job->key(), $book->kit($job)], $piece->jobs), 1, 0), $piece->own === null ? '' : $titles[$piece->own->key], (string) $decisions->walk?->id, min([PlannedWork::NEVER, ...array_filter($since)]),
+                array_column(array_map(static fn (Job $job): array => [$job->key(), $book->kit($job)], $piece->jobs), 1, 0), $piece->own === null ? '' : $titles[$piece->own->key], (string) $decisions->walk?->id, $since === [] ? PlannedWork::ALWAYS : min($since),
             );
-        }, WorkList::pieces($todos, $book, $order, self::seized($planter), $own));
+        }, WorkList::pieces($todos, $book, $order, self::seized($finished), $own));
     }
 
-    /** @return array<string, array{string, int}> what a seized joint took when each job was done last: which event told of it, and minutes */
-    private static function seized(Planter $planter): array
+    /**
+     * What a seized joint took when each job was done last: which event told of it, and minutes.
+     *
+     * @param  Collection<int, WorkEvent>  $finished  the oldest first
+     * @return array<string, array{string, int}>
+     */
+    private static function seized(Collection $finished): array
     {
         $seized = [];
-        foreach (WorkEvent::held($planter->id)->where('kind', WorkEventKind::Finished)->orderBy('happened_at')->orderBy('id')->get(['id', 'targets', 'seized_minutes']) as $event) {
+        foreach ($finished as $event) {
             $seized = array_fill_keys($event->targets, [$event->id, $event->seized_minutes]) + $seized;
         }
 
         return $seized;
     }
 
-    /** @return array{list<OwnWork>, array<string, string>} what the shop has added and, once the season's walk has begun, what is due to be lubricated; titles by key */
-    private static function own(Planter $planter, Decisions $decisions): array
+    /**
+     * What the shop has added and, once the season's walk has begun, what is due to be lubricated.
+     *
+     * @param  Collection<int, WorkEvent>  $finished
+     * @return array{list<OwnWork>, array<string, string>} with titles by key
+     */
+    private static function own(Planter $planter, Decisions $decisions, Collection $finished): array
     {
         $work = $titles = [];
         foreach (OwnJob::held($planter->id)->orderBy('recorded_at')->orderBy('id')->get() as $job) {
@@ -100,7 +112,7 @@ final readonly class OpenWork
             $titles[$point->work()->key] = __('lube.do', ['point' => __("lube.{$point->point}"), 'with' => __("lube_with.{$point->product}")]);
         }
         $done = [];
-        foreach (WorkEvent::held($planter->id)->where('kind', WorkEventKind::Finished)->get(['id', 'targets', 'happened_at']) as $event) {
+        foreach ($finished as $event) {
             foreach ($event->targets as $target) {
                 // What the shop added is done once, what is lubricated once a season.
                 $done += str_starts_with($target, 'own:') || $planter->seasonAt($event->happened_at->toIso8601String()) === $planter->season() ? [$target => true] : [];

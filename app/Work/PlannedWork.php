@@ -21,8 +21,8 @@ use Ustrel\Core\Work\Piece;
 /** A piece of work on a planter, with the parts that go in. */
 final readonly class PlannedWork
 {
-    /** Behind all moments: of what nobody has decided. */
-    public const NEVER = '9999';
+    /** Before all moments: of what nobody has decided. */
+    public const ALWAYS = '1970-01-01 00:00:00.000';
 
     /**
      * @param  list<array{Step, Side}>  $steps  what comes off for it, in that order

@@ -44,4 +44,10 @@ final readonly class WorkPlan
     {
         return sprintf('%sT%02d:%02d', $this->first->plusDays(intdiv($instant, 1440))->iso, intdiv($instant % 1440, 60), $instant % 60);
     }
+
+    /** The same, as it is kept now. */
+    public function keptAs(KeptPlan $kept): self
+    {
+        return new self($this->first, $this->people, $this->hours, $this->pieces, $this->undated, $this->schedule, $this->planting, $kept, [], $this->byHand);
+    }
 }

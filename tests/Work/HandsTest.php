@@ -141,7 +141,11 @@ it('plans work of the shop’s own, and what is to be lubricated once a season',
     $pieces = ($this->get)('work')['pieces'];
     expect(array_column($pieces, 'row'))->toBe([0, 4])->and($pieces[1]['jobs'][0])->toMatchArray(['key' => "own:4:{$id}:centre", 'title' => 'Weld the bracket'])->and($pieces[1]['minutes'])->toBe(40);
     ($this->hands)(['kind' => 'ticked', 'targets' => ['off:4:lock:centre']])->assertCreated();
+    ($this->hands)(['kind' => 'ticked', 'targets' => ["own:4:{$id}:centre"]])->assertCreated();
     ($this->hands)(['kind' => 'could_not', 'targets' => ["own:4:{$id}:centre"], 'reason' => 'no_time'])->assertUnprocessable();
+    // Another is not needed after all.
+    $own(['id' => $other = (string) Str::uuid7(), 'title' => 'Paint it'])->assertCreated();
+    $own(['supersedes' => $other, 'withdrawn' => true])->assertCreated();
     ($this->hands)(['kind' => 'finished', 'targets' => ["own:4:{$id}:centre"], 'minutes' => 55])->assertCreated();
     expect(($this->get)('work')['pieces'])->toBe([])->and(($this->get)('work/hands')['done'][0])->toMatchArray(['title' => 'Weld the bracket', 'minutes' => 55]);
 

@@ -196,7 +196,7 @@ final class WorkShape
             'row' => $of->piece->row,
             'steps' => array_map(static fn (array $step): array => ['step' => $step[0]->name, 'side' => $step[1]->value], $of->steps),
             'lines' => array_map(static fn (string $key, array $before): array => ['key' => $key, 'before' => $before], array_keys($of->card->lines), $of->card->lines),
-            'since' => $of->since === PlannedWork::NEVER ? '1970-01-01T00:00:00.000Z' : str_replace(' ', 'T', $of->since).'Z',
+            'since' => str_replace(' ', 'T', $of->since).'Z',
             'tools' => $of->tools(),
             'people' => $of->people(),
             'stations' => array_map(static fn (Station $station): string => $station->value, $of->stations()),

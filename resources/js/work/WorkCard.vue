@@ -2,8 +2,12 @@
 import { mdiCamera, mdiCheckboxBlankOutline, mdiCheckboxMarked } from '@mdi/js'
 import { useNow } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
-import { useHands, useLedger } from '@/api/queries'
+import { v7 as uuid } from 'uuid'
+import { api, body } from '@/api/client'
+import { keys, queries, useHands, useLedger } from '@/api/queries'
 import type { PlaceRef, Planter, WorkJob, WorkPiece } from '@/api/types'
+import RefusalList from '@/components/RefusalList.vue'
+import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { drawingOf } from '@/drawings'
 import { sayRows, sayWhy } from '@/plan/findings'
@@ -29,6 +33,7 @@ const planterId = given[0]?.planter ?? 0
 const hands = useHands(() => planterId)
 const ledger = useLedger(() => planterId)
 const { waiting, me, tell } = useHandsEntries(() => planterId)
+const { send, refusal } = useSend()
 const { units } = useUnits()
 const now = useNow({ interval: 10_000 })
 
@@ -118,6 +123,16 @@ function press(key: string): void {
   )
 }
 
+/** Takes work of the shop's own off the plan. */
+async function drop({ row, minutes }: WorkPiece, { what, title }: WorkJob): Promise<void> {
+  const gone = { id: uuid(), supersedes: what, withdrawn: true, row, minutes, title: title ?? '' }
+  const params = { path: { planter: planterId } }
+  const own = { ...gone, happened_at: new Date().toISOString() }
+  if (!(await send(() => body(api.POST('/api/planters/{planter}/work/own', { params, body: own }))))) return
+  await queries.invalidateQueries({ queryKey: keys.work(planterId) })
+  emit('close')
+}
+
 /** Where a note or a photo of a job belongs: the check that its slot, or it itself, is looked at by. */
 function place(piece: WorkPiece, job: WorkJob): PlaceRef | undefined {
   if (job.title !== null) return undefined
@@ -195,8 +210,7 @@ function finish(): void {
                 >
                   <v-icon :icon="ticks.has(key) ? mdiCheckboxMarked : mdiCheckboxBlankOutline" aria-hidden="true" />
                   <span>
-                    {{ jobs.get(key)?.title ?? sayTarget(key)
-                    }}{{ isAccess(key) && !key.includes(':lock:') ? ' off' : '' }}
+                    {{ lineSaid(key, jobs.get(key)) }}
                     <span v-if="turn(jobs.get(key))" class="turn">{{ turn(jobs.get(key)) }}</span>
                     <span v-if="ticks.get(key)" class="quiet who">
                       {{ ticks.get(key)?.by }} {{ clock(ticks.get(key)?.at ?? '')
@@ -204,6 +218,13 @@ function finish(): void {
                     </span>
                   </span>
                 </button>
+                <v-btn
+                  v-if="jobs.get(key)?.action === 'own' && !closed.has(key)"
+                  variant="text"
+                  :aria-label="`Not needed: ${lineSaid(key, jobs.get(key))}`"
+                  @click="drop(piece, jobs.get(key)!)"
+                  >Not needed</v-btn
+                >
                 <template v-if="jobs.get(key)?.title === null && !closed.has(key)">
                   <v-btn
                     v-if="piece.walk && place(piece, jobs.get(key)!)"
@@ -223,6 +244,7 @@ function finish(): void {
             </ul>
           </section>
         </div>
+        <refusal-list :refusal="refusal" />
         <div class="actions foot">
           <span v-if="minutes !== null" class="quiet running" role="timer">{{ sayMinutes(minutes) }} so far</span>
           <v-btn variant="text" @click="emit('close')">Close</v-btn>
