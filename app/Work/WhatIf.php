@@ -11,7 +11,7 @@ final readonly class WhatIf
      * @param  int  $morePeople  0 to 8, each with the hours of the one who has most
      * @param  int  $sooner  days by which planting starts earlier, 0 to 120
      * @param  int|null  $latePart  a part type that comes later than is known
-     * @param  int  $lateBy  days, 0 to 120
+     * @param  int  $lateBy  days; negative: it comes sooner, today at the soonest
      */
     public function __construct(
         public int $morePeople = 0,

@@ -202,3 +202,19 @@ it('refuses what cannot be set by hand, and keeps nothing of it', function (arra
     'two at once' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '2026-04-07T08:00'], ['piece' => 1, 'person' => 'Wren', 'starts' => '2026-04-07T08:01']], 'set', 'Row 3: seed tube: who is to do it is at something else then that is set too.'],
     'no list' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '']], 'set', 'Say when it begins: a day from today on and a time, such as 2026-12-01T08:00.'],
 ]);
+
+it('says what would bring a late plan in time: how many more people, or by how much a part has to come sooner', function (): void {
+    // The post brings it on Friday the 10th at noon; planting begins on Wednesday the 8th: three days sooner are enough, for Tuesday.
+    ($this->change)(5, 'seed_tube', ['curled_lip']);
+    $this->planted->update(['planting_start' => '2026-04-08']);
+    expect(($this->plan)()['late'])->toBeGreaterThan(0)->and(($this->plan)()['in_time'])->toBe([['people' => 0, 'part' => $this->tube, 'name' => 'seed_tube', 'days' => 3]])
+        ->and(($this->plan)('?more_people=1')['in_time'])->toBe([]);
+    // More hands: half an hour to make it safe and five rows of nine minutes are more than the hour that one person has on Monday, not than two have.
+    ($this->onShelf)($this->tube, 9);
+    foreach ([1, 2, 3, 4] as $row) {
+        ($this->change)($row, 'seed_tube', ['curled_lip']);
+    }
+    $this->planted->update(['planting_start' => '2026-04-07', 'job_minutes' => ['change:seed_tube' => [400.0, 400 * log(3), 400 * log(3) ** 2]]]);
+    $this->technician->workshop->update(['crew' => [['name' => 'Wren', 'hours' => [1 => 1.0, 2 => 1.0]]]]);
+    expect(($this->plan)()['in_time'])->toBe([['people' => 1, 'part' => null, 'name' => '', 'days' => 0]]);
+});

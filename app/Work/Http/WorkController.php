@@ -11,6 +11,7 @@ use App\Models\User;
 use App\Record\Fields;
 use App\Record\Refused;
 use App\Work\InSeasonQuery;
+use App\Work\InTime;
 use App\Work\KeepPlan;
 use App\Work\RainQuery;
 use App\Work\ReadySheet;
@@ -37,13 +38,15 @@ final class WorkController extends Controller
     #[OA\Response(response: 200, description: 'The plan', content: new OA\JsonContent(ref: '#/components/schemas/WorkPlan'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function show(WorkRequest $request, Planter $planter, WorkQuery $work): JsonResponse
+    public function show(WorkRequest $request, Planter $planter, WorkQuery $work, InTime $inTime): JsonResponse
     {
         $workshop = $planter->load(['specSheet', 'workshop'])->workshop;
         $planters = $request->isTogether() ? WorkQuery::planters($workshop) : [$planter];
         $kept = KeepPlan::of($workshop, $request->isTogether() ? null : $planter);
 
-        return new JsonResponse(WorkShape::plan($work->of($workshop, $planters, $request->whatIf(), $kept)));
+        $plan = $work->of($workshop, $planters, $request->whatIf(), $kept);
+
+        return new JsonResponse(WorkShape::plan($plan, $request->whatIf()->isNothing() ? $inTime->of($workshop, $planters, $plan) : []));
     }
 
     #[OA\Put(path: '/api/planters/{planter}/work/plan', operationId: 'keepWorkPlan', description: 'Keeps the plan as it is shown, with what is set by hand; it goes on as it is until something breaks it', tags: ['work'])]

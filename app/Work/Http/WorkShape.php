@@ -82,7 +82,7 @@ use Ustrel\Core\Work\Spares;
     new OA\Property(property: 'by_hand', description: 'Somebody has set it there', type: 'boolean'),
     new OA\Property(property: 'too_early', description: 'It was set before its parts are there, or what comes before it is done', type: 'boolean'),
 ])])]
-#[OA\Schema(schema: 'WorkPlan', required: ['people', 'planting', 'pieces', 'undated', 'ends', 'late', 'best', 'late_over', 'end_over', 'chain', 'minutes', 'saved', 'kept', 'broken'], properties: [
+#[OA\Schema(schema: 'WorkPlan', required: ['people', 'planting', 'pieces', 'undated', 'ends', 'late', 'best', 'late_over', 'end_over', 'chain', 'minutes', 'saved', 'kept', 'in_time', 'broken'], properties: [
     new OA\Property(property: 'people', description: 'Names; an empty one is somebody more', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'planting', description: 'The first day of planting of all that are planned', type: 'string', format: 'date', nullable: true),
     new OA\Property(property: 'pieces', description: 'In the order in which they begin', type: 'array', items: new OA\Items(ref: '#/components/schemas/PlannedPiece')),
@@ -103,6 +103,12 @@ use Ustrel\Core\Work\Spares;
         new OA\Property(property: 'by', type: 'string'),
         new OA\Property(property: 'made_at', type: 'string', format: 'date-time'),
     ], type: 'object', nullable: true),
+    new OA\Property(property: 'in_time', description: 'What would bring a late plan in time, each by itself', type: 'array', items: new OA\Items(required: ['people', 'part', 'name', 'days'], properties: [
+        new OA\Property(property: 'people', description: 'So many more', type: 'integer'),
+        new OA\Property(property: 'part', description: 'Part type that came sooner', type: 'integer', nullable: true),
+        new OA\Property(property: 'name', type: 'string'),
+        new OA\Property(property: 'days', description: 'By so many days', type: 'integer'),
+    ], type: 'object')),
     new OA\Property(property: 'broken', description: 'What broke the plan that is kept: this one is made anew', type: 'array', items: new OA\Items(required: ['key', 'breach'], properties: [
         new OA\Property(property: 'key', type: 'string'),
         new OA\Property(property: 'breach', type: 'string', enum: Breach::class),
@@ -158,8 +164,11 @@ use Ustrel\Core\Work\Spares;
 ])]
 final class WorkShape
 {
-    /** @return array<string, mixed> */
-    public static function plan(WorkPlan $plan): array
+    /**
+     * @param  list<array{people: int, part: int|null, name: string, days: int}>  $inTime  what would bring it in time
+     * @return array<string, mixed>
+     */
+    public static function plan(WorkPlan $plan, array $inTime = []): array
     {
         $schedule = $plan->schedule;
         $left = $schedule === null ? [...array_values($plan->pieces), ...$plan->undated] : $plan->undated;
@@ -181,6 +190,7 @@ final class WorkShape
             'chain' => array_map(static fn (Link $link): array => ['key' => $link->task, 'cause' => $link->cause->value], $schedule->chain ?? []),
             'minutes' => array_sum(array_map(static fn (PlannedWork $of): int => $of->piece->minutes, [...array_values($plan->pieces), ...$plan->undated])),
             'kept' => $plan->kept === null ? null : ['revision' => $plan->kept->revision, 'by' => $plan->kept->user->name, 'made_at' => $plan->kept->made_at->toIso8601ZuluString()],
+            'in_time' => $inTime,
             'broken' => array_map(static fn (string $key, Breach $breach): array => ['key' => $key, 'breach' => $breach->value], array_keys($plan->breaches), $plan->breaches),
             'saved' => array_sum(array_map(static fn (PlannedWork $of): int => $of->piece->saved, [...array_values($plan->pieces), ...$plan->undated])),
         ];

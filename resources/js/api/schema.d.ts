@@ -3538,6 +3538,16 @@ export interface components {
                 /** Format: date-time */
                 made_at: string;
             } | null;
+            /** @description What would bring a late plan in time, each by itself */
+            in_time: {
+                /** @description So many more */
+                people: number;
+                /** @description Part type that came sooner */
+                part: number | null;
+                name: string;
+                /** @description By so many days */
+                days: number;
+            }[];
             /** @description What broke the plan that is kept: this one is made anew */
             broken: {
                 key: string;

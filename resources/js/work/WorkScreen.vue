@@ -14,7 +14,7 @@ import InSeasonPanel from './InSeasonPanel.vue'
 import KeptNote from './KeptNote.vue'
 import OwnJob from './OwnJob.vue'
 import PlanLanes from './PlanLanes.vue'
-import { apart, arrivalsOf, dayOf, sayApart, sayDay, sayMinutes, sayPiece } from './plan'
+import { apart, arrivalsOf, dayOf, sayApart, sayDay, sayInTime, sayMinutes, sayPiece } from './plan'
 import RainPanel from './RainPanel.vue'
 import SetByHand from './SetByHand.vue'
 import { useHandsEntries } from './useHandsEntries'
@@ -143,6 +143,7 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
       </header>
       <p v-if="answer" class="answer" role="status">{{ answer }}</p>
       <refusal-list v-if="refusal" :refusal="refusal" />
+      <p v-if="(plan.late ?? 0) > 0" class="due">{{ sayInTime(plan) }}</p>
       <p v-if="people === 0" class="due">
         Nobody has hours yet: say in <router-link :to="{ name: 'shop' }">the shop’s figures</router-link> who works
         when, and Ustrel plans it.

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { PlannedPiece, WorkPiece } from '@/api/types'
-import { apart, arrivalsOf, daysOf, sayApart, sayDay, sayJobs, sayMinutes, sayPiece } from './plan'
+import { apart, arrivalsOf, daysOf, sayApart, sayInTime, sayDay, sayJobs, sayMinutes, sayPiece } from './plan'
 
 const plain = { key: '', title: null, again: [], why: null, to: null, by: null }
 const piece = (
@@ -114,4 +114,12 @@ it('lists parts that are to come, each kind and day once', () => {
     ['2026-04-09', 1, false],
     ['2026-04-12', 2, true],
   ])
+})
+
+it('says what would bring a late plan in time', () => {
+  const tube = { people: 0, part: 3, name: 'Seed tube', days: 1 }
+  expect(sayInTime({ in_time: [{ people: 2, part: null, name: '', days: 0 }, tube] })).toBe(
+    'In time with 2 more people, or with Seed tube 1 day sooner.',
+  )
+  expect(sayInTime({ in_time: [] })).toContain('plant later')
 })

@@ -118,3 +118,15 @@ export function arrivalsOf(
   }
   return [...found.values()].sort((a, b) => a.on.localeCompare(b.on))
 }
+
+/** What would bring a plan that is late for planting in time. */
+export function sayInTime({ in_time: ways }: Pick<WorkPlan, 'in_time'>): string {
+  if (ways.length === 0)
+    return 'Neither three more people nor parts that come sooner bring it in time: plant later, or carry over what does not block.'
+  const said = ways.map(({ people, name, days }) =>
+    people > 0
+      ? `${people} more ${people === 1 ? 'person' : 'people'}`
+      : `${name} ${days} ${days === 1 ? 'day' : 'days'} sooner`,
+  )
+  return `In time with ${said.join(', or with ')}.`
+}
