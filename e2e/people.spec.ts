@@ -154,8 +154,8 @@ test('of two owners who demote each other one stays, and what is taken back lets
 }) => {
   await signIn(page, 'sable@lowmoor.example')
   const me = await call<{ id: number }>(page, 'GET', '/api/me')
-  const invite = async (role: string) => {
-    const made = await call<{ link: string }>(page, 'POST', '/api/people/invitations', { role })
+  const invite = async (role: string, email?: string) => {
+    const made = await call<{ link: string }>(page, 'POST', '/api/people/invitations', { role, email })
     return made.body.link.split('#')[1]
   }
   const second = await elsewhere()
@@ -176,13 +176,15 @@ test('of two owners who demote each other one stays, and what is taken back lets
   }
 
   for (let round = 0; round < 5; round++) {
-    const link = await invite('helper')
-    const { body } = await call<{ invitations: { id: number }[] }>(page, 'GET', '/api/people')
-    const id = Math.max(...body.invitations.map((one) => one.id))
+    // By its email: others are invited beside it.
+    const email = `late${round}@lowmoor.example`
+    const link = await invite('helper', email)
+    const { body } = await call<{ invitations: { id: number; email: string }[] }>(page, 'GET', '/api/people')
+    const id = body.invitations.find((one) => one.email === email)?.id
     const device = await elsewhere()
     await device.request.get('/sanctum/csrf-cookie')
     const [joined, taken] = await Promise.all([
-      join(device, link, `late${round}@lowmoor.example`),
+      join(device, link, email),
       call(page, 'DELETE', `/api/people/invitations/${id}`),
     ])
     expect([

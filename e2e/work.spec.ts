@@ -132,6 +132,30 @@ async function fittedOn(page: Page, planter: number): Promise<{ row: number; slo
   return body.fitted.map(({ row, slot }) => ({ row, slot }))
 }
 
+test('work of the shop’s own is planned, and taken off again', async ({ page }) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'Own work', 4)
+  await page.goto(`/planters/${planter}/work`)
+  await page.getByRole('button', { name: 'Add work of your own' }).click()
+  const form = page.getByRole('dialog', { name: 'Work of your own' })
+  await form.getByLabel('What is to be done').fill('Weld the bracket')
+  await form.getByRole('button', { name: 'Add it' }).click()
+  await expect(form.getByRole('alert').filter({ hasText: 'from 1 to 6,000' })).toBeVisible()
+  await form.getByLabel('Minutes').fill('45')
+  await form.getByRole('button', { name: 'Add it' }).click()
+  await expect(form).toHaveCount(0)
+  const days = page.getByRole('region', { name: 'Day by day' })
+  await unfold(days)
+  await expect(days).toContainText('lubricate hitch (grease)')
+  await days.getByRole('button', { name: 'Card: Whole planter, Weld the bracket' }).click()
+  const card = page.getByRole('dialog', { name: 'Card' })
+  await card.getByRole('button', { name: 'Tick: Planter locked' }).click()
+  await expect(card.getByRole('button', { name: 'Tick: Weld the bracket' })).toBeVisible()
+  await card.getByRole('button', { name: 'Not needed: Weld the bracket' }).click()
+  await expect(card).toHaveCount(0)
+  await expect(days).not.toContainText('Weld the bracket')
+})
+
 test('what could not be done goes back to Decide with why', async ({ page }) => {
   await signIn(page)
   const { planter } = await decided(page, 'Work undone')

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Bench\Http\BenchController;
 use App\Field\Http\DepthIndexController;
 use App\Field\Http\ToolbarLevelController;
 use App\Http\Middleware\NeedsSession;
@@ -153,6 +154,8 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::post('season/fields', [SeasonController::class, 'readFields'])->can('set');
         Route::get('season/countdown.ics', [SeasonController::class, 'countdown'])->can('record')->middleware(NotesExport::class);
         Route::get('decide', [DecideController::class, 'show'])->can('record');
+        Route::get('bench', [BenchController::class, 'show'])->can('record');
+        Route::post('bench', [BenchController::class, 'store'])->can('record');
         Route::get('work', [WorkController::class, 'show'])->can('record');
         Route::put('work/plan', [WorkController::class, 'keep'])->can('set');
         Route::get('work/hands', [HandsController::class, 'show'])->can('record');

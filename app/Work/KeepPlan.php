@@ -41,7 +41,7 @@ final readonly class KeepPlan
         return $this->change->ofWorkshop($by->workshop_id, function (Workshop $workshop) use ($by, $of, $seen, $remake, $set, $letGo): WorkPlan {
             $kept = self::of($workshop, $of) ?? new KeptPlan(['workshop_id' => $workshop->id, 'planter_id' => $of?->id, 'revision' => 0, 'pieces' => [], 'planting' => []]);
             if ($kept->revision !== $seen) {
-                throw Refused::because('seen', 'plan.other_kept', ['by' => $kept->user->name]);
+                throw $kept->exists ? Refused::because('seen', 'plan.other_kept', ['by' => $kept->user->name]) : Refused::because('seen', 'plan.none_kept');
             }
             $planters = $of === null ? WorkQuery::planters($workshop) : [$of->setRelation('workshop', $workshop)];
             if ($set !== [] || $letGo !== []) {

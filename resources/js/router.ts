@@ -66,6 +66,12 @@ export const router = createRouter({
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
     {
+      path: '/planters/:planter(\\d+)/bench',
+      name: 'bench',
+      component: () => import('@/bench/BenchScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
       path: '/planters/:planter(\\d+)/walk/sheet',
       name: 'sheet',
       component: () => import('@/walk/sheet/SheetScreen.vue'),

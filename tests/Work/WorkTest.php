@@ -141,6 +141,7 @@ it('keeps a plan as it is until something breaks it, and says what did', functio
     $keep = fn (array $with): Illuminate\Testing\TestResponse => $this->actingAs($this->technician)->putJson("/api/planters/{$this->planted->id}/work/plan", $with);
     $places = fn (array $plan): array => array_column(array_map(static fn (array $of): array => [$of['key'], "{$of['person']} {$of['starts']}"], $plan['pieces']), 1, 0);
     expect(($this->plan)()['kept'])->toBeNull();
+    $keep(['seen' => 3])->assertUnprocessable()->assertJsonPath('errors.seen.0', 'No plan is kept here yet. Look again, then keep this one.');
     $kept = $keep(['seen' => 0])->assertOk()->json();
     expect($kept['kept'])->toMatchArray(['revision' => 1, 'by' => $this->technician->name])->and($kept['broken'])->toBe([]);
     // Half an hour before the first hour it is not made anew, as a new one would be no better; at work it goes on.

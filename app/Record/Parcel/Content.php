@@ -6,6 +6,7 @@ namespace App\Record\Parcel;
 
 use App\Models\AcresEntry;
 use App\Models\Activity;
+use App\Models\BenchRun;
 use App\Models\Decision;
 use App\Models\Import;
 use App\Models\LedgerEvent;
@@ -66,6 +67,7 @@ final class Content
         Decision::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         OwnJob::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         WorkEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        BenchRun::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         PolicyChoice::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Import::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Activity::class => ['workshop_id' => Workshop::class, 'causer_id' => User::class],

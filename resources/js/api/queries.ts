@@ -49,6 +49,7 @@ export const keys = {
   acres: (planter: number) => ['acres', planter] as const,
   decide: (planter: number) => ['decide', planter] as const,
   policies: (planter: number) => ['policies', planter] as const,
+  bench: (planter: number) => ['bench', planter] as const,
   work: (planter: number) => ['work', planter] as const,
   hands: (planter: number) => ['work', planter, 'hands'] as const,
   season: (planter: number) => ['season', planter] as const,
@@ -162,6 +163,10 @@ export const useDecide = (planter: Id) =>
 
 export const useSeason = (planter: Id) =>
   ofPlanter(keys.season, planter, (asked) => body(api.GET('/api/planters/{planter}/season', asked)))
+
+/** Runs of the meters, and which of them differ. */
+export const useBench = (planter: Id) =>
+  ofPlanter(keys.bench, planter, (asked) => body(api.GET('/api/planters/{planter}/bench', asked)))
 
 /** What each policy would cost over so many seasons. */
 export const usePolicies = (planter: Id, seasons: MaybeRefOrGetter<1 | 3 | 5>) =>

@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/planters/{planter}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bench"];
+        put?: never;
+        /** @description Sending it again is harmless */
+        post: operations["recordRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/walks/{walk}/depth-index": {
         parameters: {
             query?: never;
@@ -1578,6 +1595,77 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description A run of a row’s meter on a test stand */
+        BenchEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            row: number;
+            /**
+             * @description pre: as it came; final: as it goes back
+             * @enum {string}
+             */
+            stage: "pre" | "final";
+            /** @description Where a seed should have dropped */
+            places: number;
+            /** @description Of them left empty */
+            skips: number;
+            /** @description Of them with a seed too many */
+            doubles: number;
+            /** @description The lot, in own words */
+            seed?: string;
+            /** @description Disc or plate, in own words */
+            disc?: string;
+            /** @description Inches of water */
+            air?: number | null;
+            note?: string;
+            /** Format: date-time */
+            happened_at: string;
+            /**
+             * Format: uuid
+             * @description The run whose place this one takes
+             */
+            supersedes?: string | null;
+            /** @description Take back the run that is superseded */
+            withdrawn?: boolean;
+        };
+        /** @description With its interval of 95 % */
+        MeterShare: {
+            share: number;
+            low: number;
+            high: number;
+        };
+        Bench: {
+            /** @description Of this season, the newest first */
+            runs: {
+                /** Format: uuid */
+                id: string;
+                row: number;
+                /** @enum {string} */
+                stage: "pre" | "final";
+                places: number;
+                skips: number;
+                doubles: number;
+                singulation: components["schemas"]["MeterShare"];
+                skipped: components["schemas"]["MeterShare"];
+                doubled: components["schemas"]["MeterShare"];
+                seed: string;
+                disc: string;
+                /** @description Inches of water */
+                air: number | null;
+                note: string;
+                by: string;
+                /** Format: date-time */
+                happened_at: string;
+            }[];
+            /** @description Rows that are really worse than the others, by the newest runs on the seed that was run last */
+            worse: number[];
+            better: number[];
+            /** @description That two meters need each, so that 98 % is told from 99 % */
+            seeds_to_tell: number;
+        };
         DepthIndex: {
             /**
              * @description What the shop does about it
@@ -3851,6 +3939,68 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Runs, and which meters differ */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Bench"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    recordRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchEntry"];
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
     depthIndex: {
         parameters: {
             query?: never;

@@ -2,6 +2,7 @@ import {
   mdiCalendarClockOutline,
   mdiClipboardListOutline,
   mdiFormatListChecks,
+  mdiGauge,
   mdiSprout,
   mdiViewGridOutline,
   mdiWrenchOutline,
@@ -14,9 +15,10 @@ const tabs: { name: string; label: string; icon: string; holds: string[]; more?:
   { name: 'walk', label: 'Walk', icon: mdiFormatListChecks, holds: ['walk', 'sheet'] },
   { name: 'decide', label: 'Decide', icon: mdiClipboardListOutline, holds: ['decide'] },
   { name: 'work', label: 'Work', icon: mdiWrenchOutline, holds: ['work'] },
+  { name: 'bench', label: 'Bench', icon: mdiGauge, holds: ['bench'], more: true },
   { name: 'field', label: 'Field', icon: mdiSprout, holds: ['field'] },
 ]
 
 /** Those of somebody who may record; who only looks on has nothing to walk. */
 export const tabsFor = ({ may }: { may: (ability: 'record') => boolean }) =>
-  tabs.filter((tab) => !['walk', 'season', 'work'].includes(tab.name) || may('record'))
+  tabs.filter((tab) => !['walk', 'season', 'work', 'bench'].includes(tab.name) || may('record'))

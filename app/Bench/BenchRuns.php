@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Models\BenchRun;
+use App\Models\Planter;
+use App\Record\Envelope;
+use App\Record\Fields;
+use App\Record\Kind;
+use App\Record\KindWording;
+use App\Record\Refused;
+use App\Record\Touched;
+use Ustrel\Core\Meter\Stage;
+
+/** Runs of the meters of one planter on a test stand, by their counts. */
+final readonly class BenchRuns implements Kind
+{
+    private const FEWEST = 100;
+
+    private const MOST = 5000;
+
+    private const MOST_AIR = 60;
+
+    private const LONGEST = 80;
+
+    private const LONGEST_NOTE = 300;
+
+    public function __construct(private Planter $planter)
+    {
+    }
+
+    public function model(): string
+    {
+        return BenchRun::class;
+    }
+
+    public function canSupersede(): bool
+    {
+        return true;
+    }
+
+    public function takesBack(array $row): bool
+    {
+        return $row['withdrawn'];
+    }
+
+    public function wording(): KindWording
+    {
+        return new KindWording('bench.item', 'bench.gone');
+    }
+
+    public function read(Fields $fields, Envelope $envelope): array
+    {
+        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
+        if ($withdrawn && $envelope->supersedes === null) {
+            throw Refused::because('supersedes', 'bench.gone');
+        }
+        $places = $fields->whole('places', self::FEWEST, self::MOST, 'bench.places') ?? throw Refused::because('places', 'bench.places');
+        $skips = $fields->whole('skips', 0, $places, 'bench.counts') ?? throw Refused::because('skips', 'bench.counts');
+        $doubles = $fields->whole('doubles', 0, $places - $skips, 'bench.counts') ?? throw Refused::because('doubles', 'bench.counts');
+        $air = $fields->number('air', 'bench.air');
+        if ($air !== null && ($air < 0.5 || $air > self::MOST_AIR)) {
+            throw Refused::because('air', 'bench.air');
+        }
+
+        return [
+            'row_number' => $fields->whole('row', 1, $this->planter->row_count, 'bench.row') ?? throw Refused::because('row', 'bench.row'),
+            'stage' => ($fields->oneOf('stage', Stage::class, 'bench.stage') ?? throw Refused::because('stage', 'bench.stage'))->value,
+            'places' => $places,
+            'skips' => $skips,
+            'doubles' => $doubles,
+            'seed' => trim($fields->text('seed', self::LONGEST, 'bench.seed')),
+            'disc' => trim($fields->text('disc', self::LONGEST, 'bench.disc')),
+            'air' => $air === null ? null : number_format($air, 1, '.', ''),
+            'note' => $fields->text('note', self::LONGEST_NOTE, 'bench.note'),
+            'happened_at' => $fields->moment('happened_at', 'bench.when', 'bench.when')->toIso(),
+            'withdrawn' => $withdrawn,
+        ];
+    }
+
+    public function touch(array $rows, array $superseded, Touched $touched): void
+    {
+        // It is analysed when it is asked for.
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Http;
+
+use App\Bench\BenchQuery;
+use App\Bench\RecordRun;
+use App\Http\Controller;
+use App\Http\JsonBody;
+use App\Models\BenchRun;
+use App\Models\Planter;
+use App\Record\Http\ReceiptsShape;
+use App\Record\NotTaken;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Meter\SeedsNeeded;
+use Ustrel\Core\Meter\Share;
+use Ustrel\Core\Meter\Stage;
+
+#[OA\Schema(schema: 'BenchEntry', description: 'A run of a row’s meter on a test stand', required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'row', type: 'integer', maximum: 64, minimum: 1),
+    new OA\Property(property: 'stage', description: 'pre: as it came; final: as it goes back', type: 'string', enum: Stage::class),
+    new OA\Property(property: 'places', description: 'Where a seed should have dropped', type: 'integer', maximum: 5000, minimum: 100),
+    new OA\Property(property: 'skips', description: 'Of them left empty', type: 'integer', maximum: 5000, minimum: 0),
+    new OA\Property(property: 'doubles', description: 'Of them with a seed too many', type: 'integer', maximum: 5000, minimum: 0),
+    new OA\Property(property: 'seed', description: 'The lot, in own words', type: 'string', maxLength: 80),
+    new OA\Property(property: 'disc', description: 'Disc or plate, in own words', type: 'string', maxLength: 80),
+    new OA\Property(property: 'air', description: 'Inches of water', type: 'number', maximum: 60, minimum: 0.5, nullable: true),
+    new OA\Property(property: 'note', type: 'string', maxLength: 300),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'supersedes', description: 'The run whose place this one takes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'withdrawn', description: 'Take back the run that is superseded', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'MeterShare', description: 'With its interval of 95 %', required: ['share', 'low', 'high'], properties: [
+    new OA\Property(property: 'share', type: 'number'),
+    new OA\Property(property: 'low', type: 'number'),
+    new OA\Property(property: 'high', type: 'number'),
+])]
+#[OA\Schema(schema: 'Bench', required: ['runs', 'worse', 'better', 'seeds_to_tell'], properties: [
+    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'by', 'happened_at'], properties: [
+        new OA\Property(property: 'id', type: 'string', format: 'uuid'),
+        new OA\Property(property: 'row', type: 'integer'),
+        new OA\Property(property: 'stage', type: 'string', enum: Stage::class),
+        new OA\Property(property: 'places', type: 'integer'),
+        new OA\Property(property: 'skips', type: 'integer'),
+        new OA\Property(property: 'doubles', type: 'integer'),
+        new OA\Property(property: 'singulation', ref: '#/components/schemas/MeterShare'),
+        new OA\Property(property: 'skipped', ref: '#/components/schemas/MeterShare'),
+        new OA\Property(property: 'doubled', ref: '#/components/schemas/MeterShare'),
+        new OA\Property(property: 'seed', type: 'string'),
+        new OA\Property(property: 'disc', type: 'string'),
+        new OA\Property(property: 'air', description: 'Inches of water', type: 'number', nullable: true),
+        new OA\Property(property: 'note', type: 'string'),
+        new OA\Property(property: 'by', type: 'string'),
+        new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    ], type: 'object')),
+    new OA\Property(property: 'worse', description: 'Rows that are really worse than the others, by the newest runs on the seed that was run last', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'better', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'seeds_to_tell', description: 'That two meters need each, so that 98 % is told from 99 %', type: 'integer'),
+])]
+final class BenchController extends Controller
+{
+    #[OA\Get(path: '/api/planters/{planter}/bench', operationId: 'bench', tags: ['bench'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'Runs, and which meters differ', content: new OA\JsonContent(ref: '#/components/schemas/Bench'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function show(Planter $planter, BenchQuery $bench): JsonResponse
+    {
+        $runs = $bench->of($planter->load(['specSheet', 'workshop']));
+        $differing = $bench->differing($runs);
+
+        return new JsonResponse([
+            'runs' => $runs->map(self::run(...))->all(),
+            'worse' => array_keys($differing, true, true),
+            'better' => array_keys($differing, false, true),
+            'seeds_to_tell' => SeedsNeeded::toTell(0.98, 0.99),
+        ]);
+    }
+
+    #[OA\Post(path: '/api/planters/{planter}/bench', operationId: 'recordRun', description: 'Sending it again is harmless', tags: ['bench'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/BenchEntry'))]
+    #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function store(Request $request, Planter $planter, RecordRun $record): JsonResponse
+    {
+        try {
+            return ReceiptsShape::answer($record($planter, $this->user($request), JsonBody::of($request)));
+        } catch (NotTaken $notTaken) {
+            throw ReceiptsShape::refusal($notTaken);
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private static function run(BenchRun $run): array
+    {
+        $counts = $run->counts();
+        $wrong = $counts->wrong();
+
+        return [
+            'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles,
+            'singulation' => ['share' => round(1 - $wrong->share, 4), 'low' => round(1 - $wrong->high, 4), 'high' => round(1 - $wrong->low, 4)],
+            'skipped' => self::share($counts->skipped()), 'doubled' => self::share($counts->doubled()),
+            'seed' => $run->seed, 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'by' => $run->user->name,
+            'happened_at' => $run->happened_at->toIso8601ZuluString(),
+        ];
+    }
+
+    /** @return array{share: float, low: float, high: float} */
+    private static function share(Share $share): array
+    {
+        return ['share' => round($share->share, 4), 'low' => round($share->low, 4), 'high' => round($share->high, 4)];
+    }
+}
