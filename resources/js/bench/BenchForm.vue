@@ -62,8 +62,8 @@ async function save(): Promise<void> {
         {{ say(`stage.${one}`) }}
       </button>
     </div>
-    <v-text-field v-model="places" label="Seeds that should have dropped" inputmode="numeric" />
-    <div class="pair">
+    <div class="counts">
+      <v-text-field v-model="places" label="Seeds due" inputmode="numeric" />
       <v-text-field v-model="skips" label="Skips" inputmode="numeric" />
       <v-text-field v-model="doubles" label="Doubles" inputmode="numeric" />
     </div>
@@ -85,5 +85,11 @@ async function save(): Promise<void> {
 <style scoped>
 p {
   margin: 0;
+  font-size: 0.875rem;
+}
+.counts {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 12px;
 }
 </style>

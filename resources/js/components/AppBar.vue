@@ -213,7 +213,7 @@ async function signOut(): Promise<void> {
 }
 @media (max-width: 1000px) {
   .tabs a {
-    padding: 0 10px;
+    padding: 0 7px;
   }
 }
 /* The tabs are at the foot; see PhoneTabs. */
