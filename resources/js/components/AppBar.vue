@@ -216,6 +216,15 @@ async function signOut(): Promise<void> {
     padding: 0 7px;
   }
 }
+/* Its name goes before the program's. */
+@media (max-width: 900px) {
+  .bar {
+    padding: 0 10px;
+  }
+  .bar .home:has(+ .planter) {
+    display: none;
+  }
+}
 /* The tabs are at the foot; see PhoneTabs. */
 @media (max-width: 700px) {
   .bar {
@@ -231,9 +240,6 @@ async function signOut(): Promise<void> {
     margin: 0;
     flex: 0 1 auto;
     min-width: 0;
-  }
-  .bar .home:has(+ .planter) {
-    display: none;
   }
   .tabs {
     display: none;
