@@ -10,10 +10,11 @@ use App\Models\Walk;
 use App\Plan\DecideQuery;
 use App\Plan\DecisionEvents;
 use App\Plan\Found;
+use App\Record\TakeWhole;
 use App\Walk\TakeIntoWalk;
-use App\Work\AddOwnJob;
 use App\Work\KeepPlan;
 use App\Work\OpenWork;
+use App\Work\OwnJobs;
 use App\Work\PlannedWork;
 use App\Work\RecordWork;
 use Carbon\CarbonImmutable;
@@ -29,7 +30,7 @@ final readonly class DemoWork
         private KeepPlan $keep,
         private OpenWork $open,
         private RecordWork $record,
-        private AddOwnJob $own,
+        private TakeWhole $whole,
     ) {
     }
 
@@ -39,7 +40,7 @@ final readonly class DemoWork
         $at = CarbonImmutable::now()->toIso8601ZuluString('millisecond');
         $walk = $planter->walks()->latest('started_at')->firstOrFail();
         $this->decideAll($planter, $walk, $technician, $at);
-        ($this->own)($planter, $technician, ['id' => DemoScenario::uuid('own work'), 'row' => 12, 'title' => 'Weld the hopper bracket', 'minutes' => 45, 'blocks' => true, 'happened_at' => $at]);
+        ($this->whole)($planter, $technician, static fn (Planter $of): OwnJobs => new OwnJobs($of), [['id' => DemoScenario::uuid('own work'), 'row' => 12, 'title' => 'Weld the hopper bracket', 'minutes' => 45, 'blocks' => true, 'happened_at' => $at]]);
         ($this->keep)($technician, $planter, 0, true, [], []);
         $pieces = array_values(array_filter($this->open->on($planter, [], $planter->workshop->today()), static fn (PlannedWork $of): bool => $of->piece->jobs !== []));
         $half = intdiv(count($pieces), 2);

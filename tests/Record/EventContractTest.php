@@ -45,6 +45,8 @@ function senders(): array
 
             return test()->postJson("/api/planters/{$planter->id}/work/hands", ['events' => [$item]]);
         },
+        'own job' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/work/own", $item),
+        'bench run' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/bench", $item),
         'policy' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/policy", $item),
     ];
 }
@@ -115,6 +117,8 @@ it('takes an event once, and nothing else under its id', function (string $kind,
     ]],
     'a tick' => ['hands', fn () => ['kind' => 'ticked', 'targets' => ['off:2:lock:centre'], 'happened_at' => '2026-03-02T09:31:00Z'], [['targets' => ['change:2:seed_tube:centre']], ['words' => 'so'], ['happened_at' => '2026-03-02T09:32:00Z']]],
     'finished work' => ['hands', fn () => ['kind' => 'finished', 'targets' => ['change:2:seed_tube:centre'], 'minutes' => 12, 'seized_minutes' => 4, 'lubricant' => 'oil', 'happened_at' => '2026-03-02T09:31:00Z'], [['minutes' => 13], ['seized_minutes' => 5], ['lubricant' => ''], ['kind' => 'could_not', 'reason' => 'seized']]],
+    'own work' => ['own job', fn () => ['row' => 2, 'title' => 'Weld it', 'minutes' => 30, 'happened_at' => '2026-03-02T09:31:00Z'], [['row' => 0], ['title' => 'Paint it'], ['minutes' => 31], ['blocks' => true], ['happened_at' => '2026-03-02T09:32:00Z']]],
+    'a bench run' => ['bench run', fn () => ['row' => 2, 'stage' => 'pre', 'places' => 500, 'skips' => 4, 'doubles' => 3, 'seed' => 'Lot 7', 'air' => 14, 'happened_at' => '2026-03-02T09:31:00Z'], [['row' => 1], ['stage' => 'final'], ['places' => 600], ['skips' => 5], ['doubles' => 2], ['seed' => ''], ['air' => null], ['note' => 'x']]],
     'a policy' => ['policy', fn () => ['school' => 'set', 'happened_at' => '2026-03-01T09:31:00Z'], [['school' => 'limit'], ['slot' => 'opener_blade'], ['happened_at' => '2026-03-01T09:32:00Z']]],
     'acres as a line' => ['acres', fn () => ['day' => '2026-04-20', 'line' => '80 ac, Long Field'], [['line' => '80.5 ac, Long Field']]],
 ]);
@@ -159,6 +163,8 @@ it('corrects what holds, again and again, and nothing else', function (string $k
     'acres' => ['acres', fn () => ['day' => '2026-04-20', 'field' => 'Long Field', 'acres' => 80], ['acres' => 8], ['withdrawn' => true]],
     'a decision' => ['decision', fn () => ['row' => 2, 'check' => 'seed_tube', 'side' => 'centre', 'action' => 'carry_over', 'words' => 'holds', 'happened_at' => '2026-03-01T09:31:00Z'], ['words' => 'will do'], ['withdrawn' => true]],
     'finished work' => ['hands', fn () => ['kind' => 'finished', 'targets' => ['change:2:seed_tube:centre'], 'minutes' => 12, 'happened_at' => '2026-03-02T09:31:00Z'], ['minutes' => 15], ['withdrawn' => true]],
+    'own work' => ['own job', fn () => ['row' => 2, 'title' => 'Weld it', 'minutes' => 30, 'happened_at' => '2026-03-02T09:31:00Z'], ['minutes' => 45], ['withdrawn' => true]],
+    'a bench run' => ['bench run', fn () => ['row' => 2, 'stage' => 'pre', 'places' => 500, 'skips' => 4, 'doubles' => 3, 'happened_at' => '2026-03-02T09:31:00Z'], ['skips' => 5], ['withdrawn' => true]],
 ]);
 
 it('takes one batch with the same id twice for what it is', function (): void {

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Bench\Http;
 
 use App\Bench\BenchQuery;
-use App\Bench\RecordRun;
+use App\Bench\BenchRuns;
 use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\BenchRun;
 use App\Models\Planter;
 use App\Record\Http\ReceiptsShape;
 use App\Record\NotTaken;
+use App\Record\TakeWhole;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -89,10 +90,10 @@ final class BenchController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function store(Request $request, Planter $planter, RecordRun $record): JsonResponse
+    public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         try {
-            return ReceiptsShape::answer($record($planter, $this->user($request), JsonBody::of($request)));
+            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): BenchRuns => new BenchRuns($of), [JsonBody::of($request)]));
         } catch (NotTaken $notTaken) {
             throw ReceiptsShape::refusal($notTaken);
         }

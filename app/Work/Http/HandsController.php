@@ -13,7 +13,8 @@ use App\Parts\BrokenFitRule;
 use App\Parts\Http\LedgerController;
 use App\Record\Http\ReceiptsShape;
 use App\Record\NotTaken;
-use App\Work\AddOwnJob;
+use App\Record\TakeWhole;
+use App\Work\OwnJobs;
 use App\Work\RecordWork;
 use App\Work\Ticks;
 use Illuminate\Http\JsonResponse;
@@ -114,10 +115,10 @@ final class HandsController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function add(Request $request, Planter $planter, AddOwnJob $add): JsonResponse
+    public function add(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         try {
-            return ReceiptsShape::answer($add($planter, $this->user($request), JsonBody::of($request)));
+            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): OwnJobs => new OwnJobs($of), [JsonBody::of($request)]));
         } catch (NotTaken $notTaken) {
             throw ReceiptsShape::refusal($notTaken);
         }
