@@ -75,6 +75,17 @@ const kinds: Record<string, (of: Planter) => Sent> = {
       ids: [id],
     }
   },
+  own: ({ planter }) => {
+    const id = uuid()
+    const body = { id, row: row(), title: 'Weld it', minutes: 20, happened_at: at(next()) }
+    return { method: 'POST', path: `/api/planters/${planter}/work/own`, body, ids: [id] }
+  },
+  bench: ({ planter }) => {
+    const id = uuid()
+    const counts = { stage: 'pre', places: 500, skips: next() % 9, doubles: 2 }
+    const body = { id, row: row(), ...counts, happened_at: at(next()) }
+    return { method: 'POST', path: `/api/planters/${planter}/bench`, body, ids: [id] }
+  },
   planter: ({ planter, form }) => ({
     method: 'PUT',
     path: `/api/planters/${planter}`,

@@ -50,7 +50,7 @@ final readonly class OpenWork
     {
         $decisions = $this->decide->of($planter);
         $types = PartPrices::of($planter, $planter->carries())->types;
-        $parts = $todos = $asked = [];
+        $parts = $todos = $asked = $decided = [];
         foreach (self::blockingFirst($decisions) as [$proposal, $blocks]) {
             $instant = 0;
             foreach ($proposal->parts as $place) {
@@ -61,19 +61,24 @@ final readonly class OpenWork
             $key = $proposal->place->key();
             $asked[$key] = $proposal;
             $todos[] = new ToDo($key, $proposal->jobs, $instant, $blocks);
+            foreach ($proposal->jobs as $job) {
+                $decided[$job->key()] = max($decided[$job->key()] ?? PlannedWork::ALWAYS, $decisions->at($key)?->decision?->recorded_at->format(PlannedWork::MOMENT) ?? PlannedWork::ALWAYS);
+            }
         }
         $book = $decisions->now->jobs;
-        $finished = WorkEvent::held($planter->id)->where('kind', WorkEventKind::Finished)->orderBy('happened_at')->orderBy('id')->get(['id', 'targets', 'seized_minutes', 'happened_at']);
+        $finished = WorkEvent::held($planter->id)->where('kind', WorkEventKind::Finished)->orderBy('happened_at')->orderBy('id')->get(['id', 'targets', 'seized_minutes', 'happened_at', 'recorded_at']);
         [$own, $titles] = self::own($planter, $decisions, $finished);
+        $lastDone = self::lastDone($finished);
         $order = Order::typical();
 
-        return array_map(static function (Piece $piece) use ($planter, $parts, $book, $order, $asked, $decisions, $titles): PlannedWork {
+        return array_map(static function (Piece $piece) use ($planter, $parts, $book, $order, $asked, $decisions, $decided, $lastDone, $titles): PlannedWork {
             $places = array_map(static fn (Job $job): string => "{$job->row}:{$job->what->value}:{$job->side->value}", array_filter($piece->jobs, static fn (Job $job): bool => $job->action === Action::Change));
-            $since = array_filter(array_map(static fn (string $todo): ?string => $decisions->at($todo)?->decision?->recorded_at->format('Y-m-d H:i:s.v'), $piece->todos));
+            $kits = array_column(array_map(static fn (Job $job): array => [$job->key(), $book->kit($job)], $piece->jobs), 1, 0);
+            $since = $piece->own === null ? array_intersect_key($decided, $kits) : [$piece->own->key => $lastDone[$piece->own->key] ?? PlannedWork::ALWAYS];
 
             return new PlannedWork(
                 $planter, $piece, $book->steps($piece->jobs), Card::of($piece, $book, $order), array_intersect_key($asked, array_flip($piece->todos)), array_values(array_intersect_key($parts, array_flip($places))),
-                array_column(array_map(static fn (Job $job): array => [$job->key(), $book->kit($job)], $piece->jobs), 1, 0), $piece->own === null ? '' : $titles[$piece->own->key], (string) $decisions->walk?->id, $since === [] ? PlannedWork::ALWAYS : min($since),
+                $kits, $piece->own === null ? '' : $titles[$piece->own->key], (string) $decisions->walk?->id, $since,
             );
         }, WorkList::pieces($todos, $book, $order, self::seized($finished), $own));
     }
@@ -92,6 +97,24 @@ final readonly class OpenWork
         }
 
         return $seized;
+    }
+
+    /**
+     * When each was recorded to be done last, by what was done.
+     *
+     * @param  Collection<int, WorkEvent>  $finished
+     * @return array<string, string>
+     */
+    private static function lastDone(Collection $finished): array
+    {
+        $last = [];
+        foreach ($finished as $event) {
+            foreach ($event->targets as $target) {
+                $last[$target] = max($last[$target] ?? PlannedWork::ALWAYS, $event->recorded_at->format(PlannedWork::MOMENT));
+            }
+        }
+
+        return $last;
     }
 
     /**

@@ -24,6 +24,9 @@ final readonly class PlannedWork
     /** Before all moments: of what nobody has decided. */
     public const ALWAYS = '1970-01-01 00:00:00.000';
 
+    /** How a moment is written here, so that the later one sorts behind. */
+    public const MOMENT = 'Y-m-d H:i:s.v';
+
     /**
      * @param  list<array{Step, Side}>  $steps  what comes off for it, in that order
      * @param  array<string, Proposal>  $asked  what was decided to be adjusted, cleaned or looked at, by key of the place
@@ -31,7 +34,7 @@ final readonly class PlannedWork
      * @param  array<string, Kit>  $kits  by key of the job
      * @param  string  $title  of own work
      * @param  string  $walk  whose findings it comes of, by id
-     * @param  string  $since  when the first of it was decided and recorded, in UTC: what was ticked before belongs to other work
+     * @param  array<string, string>  $since  when each job was decided and recorded, or was done the last time, in UTC, by key: what hands said before was of other work
      */
     public function __construct(
         public Planter $planter,
@@ -43,7 +46,7 @@ final readonly class PlannedWork
         public array $kits,
         public string $title,
         public string $walk,
-        public string $since,
+        public array $since,
     ) {
     }
 
@@ -62,6 +65,12 @@ final readonly class PlannedWork
         }
 
         return array_values($stations);
+    }
+
+    /** What was ticked before belongs to other work. */
+    public function ticksSince(): string
+    {
+        return $this->since === [] ? self::ALWAYS : min($this->since);
     }
 
     /** It makes the planter safe, and is no work by itself. */

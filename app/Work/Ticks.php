@@ -6,9 +6,14 @@ namespace App\Work;
 
 use App\Models\Planter;
 use App\Models\WorkEvent;
+use App\Record\Moments;
+use Ustrel\Core\Work\Card;
 use Ustrel\Core\Work\WorkEventKind;
 
-/** What was ticked and done on a planter: a tick holds until what it belongs to is done, or could not be. */
+/**
+ * What was ticked and done on a planter. A tick holds until what it belongs to is done, or could not be; what came off is on
+ * again once anything of its row is finished; that the planter is safe is said anew each day.
+ */
 final class Ticks
 {
     /** Older ones belong to work that nobody does any more. */
@@ -27,12 +32,16 @@ final class Ticks
     ) {
     }
 
+    /** @param  Planter  $planter  with its workshop */
     public static function of(Planter $planter): self
     {
         $ticks = $closed = [];
         $events = WorkEvent::held($planter->id)->where('recorded_at', '>=', now()->subMonths(self::MONTHS))->with('user')->orderBy('recorded_at')->orderBy('id')->get();
         foreach ($events as $event) {
             $ticks = array_diff_key($ticks, array_flip($event->targets));
+            if ($event->kind === WorkEventKind::Finished) {
+                $ticks = array_filter($ticks, static fn (string $target): bool => ! str_starts_with($target, "off:{$event->row_number}:"), ARRAY_FILTER_USE_KEY);
+            }
             foreach ($event->targets as $target) {
                 if ($event->kind === WorkEventKind::Ticked) {
                     $ticks[$target] = $event;
@@ -42,13 +51,17 @@ final class Ticks
             }
         }
 
-        return new self($ticks, $closed);
+        $today = $planter->workshop->today();
+        $zone = $planter->workshop->zone();
+        $isStale = static fn (WorkEvent $tick, string $target): bool => Card::isSafety($target) && Moments::of($tick->recorded_at)->day($zone)->isBefore($today);
+
+        return new self(array_filter($ticks, static fn (WorkEvent $tick, string $target): bool => ! $isStale($tick, $target), ARRAY_FILTER_USE_BOTH), $closed);
     }
 
     /** @return array<string, WorkEvent|null> by what is ticked on the card of a piece; null in this batch */
     public function on(PlannedWork $piece): array
     {
-        $held = array_filter(array_intersect_key($this->ticks, $piece->card->lines), static fn (WorkEvent $tick): bool => $tick->recorded_at->format('Y-m-d H:i:s.v') >= $piece->since);
+        $held = array_filter(array_intersect_key($this->ticks, $piece->card->lines), static fn (WorkEvent $tick): bool => $tick->recorded_at->format(PlannedWork::MOMENT) >= $piece->ticksSince());
 
         return $held + array_fill_keys(array_keys(array_intersect_key($this->added, $piece->card->lines)), null);
     }

@@ -14,6 +14,7 @@ use App\Record\Refused;
 use App\Record\Touched;
 use Ustrel\Core\Plan\Job;
 use Ustrel\Core\Plan\JobBook;
+use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Work\CouldNotReason;
 use Ustrel\Core\Work\WorkEventKind;
 
@@ -25,6 +26,10 @@ final class WorkEvents implements Kind
     private const MOST_SEIZED = 600;
 
     private const LONGEST = 300;
+
+    private const MOST_TARGETS = 200;
+
+    private const LONGEST_TARGET = 80;
 
     /** @var list<PlannedWork> */
     private array $open;
@@ -127,7 +132,7 @@ final class WorkEvents implements Kind
         } else {
             $this->closed += array_fill_keys($targets, true);
         }
-        $asked = array_filter($piece->asked, static fn ($proposal): bool => array_intersect(array_map(static fn (Job $job): string => $job->key(), $proposal->jobs), $targets) !== []);
+        $asked = array_filter($piece->asked, static fn (Proposal $proposal): bool => array_intersect(array_map(static fn (Job $job): string => $job->key(), $proposal->jobs), $targets) !== []);
 
         return [
             'row_number' => $piece->piece->row,
@@ -171,8 +176,8 @@ final class WorkEvents implements Kind
     private static function strings(Fields $fields, string $field, string $otherwise): array
     {
         $list = $fields->has($field) ? $fields->list($field, $otherwise) : [];
-        $strings = array_values(array_unique(array_filter($list, static fn (mixed $one): bool => is_string($one) && strlen($one) <= 80)));
+        $strings = array_values(array_unique(array_filter($list, static fn (mixed $one): bool => is_string($one) && strlen($one) <= self::LONGEST_TARGET)));
 
-        return count($strings) === count($list) && count($list) <= 200 ? $strings : throw Refused::because($field, $otherwise);
+        return count($strings) === count($list) && count($list) <= self::MOST_TARGETS ? $strings : throw Refused::because($field, $otherwise);
     }
 }

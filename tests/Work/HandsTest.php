@@ -158,4 +158,25 @@ it('plans work of the shop’s own, and what is to be lubricated once a season',
     $this->travelTo('2027-03-01 08:00:00');
     $this->planted->update(['planting_start' => '2027-04-20']);
     expect($due())->toHaveKey('grease:0:hitch:centre');
+    // What was done the season before closes nothing on its card.
+    $hitch = collect(array_merge(...array_column(($this->get)('work')['pieces'], 'jobs')))->firstWhere('key', 'grease:0:hitch:centre');
+    expect(($this->get)('work/hands')['done'][0]['recorded_at'] > $hitch['since'])->toBeFalse();
+    ($this->hands)(['kind' => 'ticked', 'targets' => ['off:0:lock:centre']])->assertCreated();
+});
+
+it('asks anew each day whether the planter is safe, and takes what came off for on again once the row is finished', function (): void {
+    ($this->found)(3, 'seed_tube', 'change', ['curled_lip'], 'change');
+    ($this->found)(3, 'scraper', 'change', ['worn'], 'change', 'left');
+    $tick = fn (string $target): TestResponse => ($this->hands)(['kind' => 'ticked', 'targets' => [$target]]);
+    $ticked = fn (): array => array_column(($this->get)('work/hands')['ticks'], 'target');
+    foreach (['off:3:lock:centre', 'off:3:gauge_wheel:left', 'off:3:scraper:left'] as $line) {
+        $tick($line)->assertCreated();
+    }
+    $this->travelTo('2026-04-07 08:00:00');
+    expect($ticked())->toBe(['off:3:gauge_wheel:left', 'off:3:scraper:left']);
+    $tick('change:3:scraper:left')->assertUnprocessable();
+    $tick('off:3:lock:centre')->assertCreated();
+    $tick('change:3:scraper:left')->assertCreated();
+    ($this->hands)(['kind' => 'finished', 'targets' => ['change:3:seed_tube:centre']])->assertCreated();
+    expect($ticked())->toBe(['change:3:scraper:left']);
 });

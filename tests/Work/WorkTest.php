@@ -219,3 +219,14 @@ it('says what would bring a late plan in time: how many more people, or by how m
     $this->technician->workshop->update(['crew' => [['name' => 'Wren', 'hours' => [1 => 1.0, 2 => 1.0]]]]);
     expect(($this->plan)()['in_time'])->toBe([['people' => 1, 'part' => null, 'name' => '', 'days' => 0]]);
 });
+
+it('keeps the plan of all planters together beside that of one', function (): void {
+    ($this->onShelf)($this->tube, 9);
+    ($this->change)(3, 'seed_tube', ['curled_lip']);
+    $keep = fn (bool $together, int $seen): Illuminate\Testing\TestResponse => $this->actingAs($this->technician)->putJson("/api/planters/{$this->planted->id}/work/plan", ['seen' => $seen, 'together' => $together]);
+    $keep(true, 0)->assertOk()->assertJsonPath('kept.revision', 1);
+    $keep(true, 0)->assertUnprocessable();
+    $keep(true, 1)->assertOk();
+    $keep(false, 0)->assertOk();
+    expect(($this->plan)('?together=1')['kept']['revision'])->toBe(2)->and(($this->plan)()['kept']['revision'])->toBe(1);
+});

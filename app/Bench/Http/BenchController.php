@@ -41,7 +41,7 @@ use Ustrel\Core\Meter\Stage;
     new OA\Property(property: 'high', type: 'number'),
 ])]
 #[OA\Schema(schema: 'Bench', required: ['runs', 'worse', 'better', 'seeds_to_tell'], properties: [
-    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'by', 'happened_at'], properties: [
+    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'by', 'happened_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'stage', type: 'string', enum: Stage::class),
@@ -49,6 +49,7 @@ use Ustrel\Core\Meter\Stage;
         new OA\Property(property: 'skips', type: 'integer'),
         new OA\Property(property: 'doubles', type: 'integer'),
         new OA\Property(property: 'singulation', ref: '#/components/schemas/MeterShare'),
+        new OA\Property(property: 'lean', description: 'Which there are more of, by more than luck', type: 'string', enum: ['skips', 'doubles'], nullable: true),
         new OA\Property(property: 'skipped', ref: '#/components/schemas/MeterShare'),
         new OA\Property(property: 'doubled', ref: '#/components/schemas/MeterShare'),
         new OA\Property(property: 'seed', type: 'string'),
@@ -108,7 +109,7 @@ final class BenchController extends Controller
         return [
             'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles,
             'singulation' => ['share' => round(1 - $wrong->share, 4), 'low' => round(1 - $wrong->high, 4), 'high' => round(1 - $wrong->low, 4)],
-            'skipped' => self::share($counts->skipped()), 'doubled' => self::share($counts->doubled()),
+            'lean' => $counts->lean(), 'skipped' => self::share($counts->skipped()), 'doubled' => self::share($counts->doubled()),
             'seed' => $run->seed, 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'by' => $run->user->name,
             'happened_at' => $run->happened_at->toIso8601ZuluString(),
         ];

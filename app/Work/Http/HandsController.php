@@ -47,7 +47,7 @@ use Ustrel\Core\Work\WorkEventKind;
         new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
         new OA\Property(property: 'recorded_at', type: 'string', format: 'date-time'),
     ], type: 'object')),
-    new OA\Property(property: 'done', description: 'What was finished or could not be done, the newest first', type: 'array', items: new OA\Items(required: ['id', 'kind', 'row', 'targets', 'title', 'minutes', 'seized_minutes', 'lubricant', 'reason', 'words', 'ledger', 'by', 'happened_at'], properties: [
+    new OA\Property(property: 'done', description: 'What was finished or could not be done, the newest first', type: 'array', items: new OA\Items(required: ['id', 'kind', 'row', 'targets', 'title', 'minutes', 'seized_minutes', 'lubricant', 'reason', 'words', 'ledger', 'by', 'happened_at', 'recorded_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'kind', type: 'string', enum: WorkEventKind::class),
         new OA\Property(property: 'row', type: 'integer'),
@@ -61,6 +61,7 @@ use Ustrel\Core\Work\WorkEventKind;
         new OA\Property(property: 'ledger', type: 'array', items: new OA\Items(type: 'string', format: 'uuid')),
         new OA\Property(property: 'by', type: 'string'),
         new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+        new OA\Property(property: 'recorded_at', type: 'string', format: 'date-time'),
     ], type: 'object')),
 ])]
 #[OA\Schema(schema: 'OwnJob', description: 'Work that the shop adds to a planter', required: ['id', 'row', 'title', 'minutes', 'happened_at'], properties: [
@@ -86,7 +87,7 @@ final class HandsController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Request $request, Planter $planter): Response
     {
-        $response = (new Response('', 200, ['Content-Type' => 'application/json', 'Cache-Control' => 'private, no-cache']))->setEtag("{$planter->revision}");
+        $response = (new Response('', 200, ['Content-Type' => 'application/json', 'Cache-Control' => 'private, no-cache']))->setEtag("{$planter->revision} {$planter->load('workshop')->workshop->today()->iso}");
         if ($response->isNotModified($request)) {
             return $response;
         }
@@ -101,7 +102,7 @@ final class HandsController extends Controller
             ], Ticks::of($planter)->ticks)),
             'done' => $done->map(fn (WorkEvent $of): array => [
                 'id' => $of->id, 'kind' => $of->kind->value, 'row' => $of->row_number, 'targets' => $of->targets, 'title' => $titles[explode(':', $of->targets[0].'::')[2]] ?? null, 'minutes' => $of->minutes, 'seized_minutes' => $of->seized_minutes,
-                'lubricant' => $of->lubricant, 'reason' => $of->reason?->value, 'words' => $of->words, 'ledger' => $of->ledger, 'by' => $of->user->name, 'happened_at' => $of->happened_at->format($time),
+                'lubricant' => $of->lubricant, 'reason' => $of->reason?->value, 'words' => $of->words, 'ledger' => $of->ledger, 'by' => $of->user->name, 'happened_at' => $of->happened_at->format($time), 'recorded_at' => $of->recorded_at->format($time),
             ])->all(),
         ], JSON_THROW_ON_ERROR));
     }

@@ -28,7 +28,7 @@ use Ustrel\Core\Work\Placed;
 use Ustrel\Core\Work\ServiceStop;
 use Ustrel\Core\Work\Spares;
 
-#[OA\Schema(schema: 'WorkJob', required: ['key', 'action', 'title', 'what', 'side', 'why', 'to', 'by', 'again'], properties: [
+#[OA\Schema(schema: 'WorkJob', required: ['key', 'action', 'title', 'what', 'side', 'why', 'to', 'by', 'again', 'since'], properties: [
     new OA\Property(property: 'key', description: 'By which it is ticked and finished', type: 'string', example: 'change:3:opener_blade:left'),
     new OA\Property(property: 'action', description: 'As decided; own of the shop’s own work, grease of what is lubricated', type: 'string', enum: ['change', 'adjust', 'clean', 'send_out', 'look_again', 'own', 'grease']),
     new OA\Property(property: 'title', description: 'Of own work, and of what is lubricated', type: 'string', nullable: true),
@@ -37,6 +37,7 @@ use Ustrel\Core\Work\Spares;
     new OA\Property(property: 'why', description: 'Null where a part is changed', type: 'string', enum: Why::class, nullable: true),
     new OA\Property(property: 'to', ref: '#/components/schemas/Turned', nullable: true),
     new OA\Property(property: 'by', ref: '#/components/schemas/Turned', nullable: true),
+    new OA\Property(property: 'since', description: 'What was recorded to be done before was of other work', type: 'string', format: 'date-time'),
     new OA\Property(property: 'again', description: 'What is looked at again when it is done', type: 'array', items: new OA\Items(required: ['check', 'side'], properties: [
         new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
         new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
@@ -206,7 +207,7 @@ final class WorkShape
             'row' => $of->piece->row,
             'steps' => array_map(static fn (array $step): array => ['step' => $step[0]->name, 'side' => $step[1]->value], $of->steps),
             'lines' => array_map(static fn (string $key, array $before): array => ['key' => $key, 'before' => $before], array_keys($of->card->lines), $of->card->lines),
-            'since' => str_replace(' ', 'T', $of->since).'Z',
+            'since' => self::moment($of->ticksSince()),
             'tools' => $of->tools(),
             'people' => $of->people(),
             'stations' => array_map(static fn (Station $station): string => $station->value, $of->stations()),
@@ -225,8 +226,13 @@ final class WorkShape
         return [
             'key' => $job->key(), 'action' => $job->action->value, 'title' => null, 'what' => $job->what->value, 'side' => $job->side->value,
             'why' => $of?->why->value, 'to' => DecideShape::turned($of?->to), 'by' => DecideShape::turned($of?->by),
-            'again' => self::again($job, $in),
+            'again' => self::again($job, $in), 'since' => self::moment($in->since[$job->key()] ?? PlannedWork::ALWAYS),
         ];
+    }
+
+    private static function moment(string $utc): string
+    {
+        return str_replace(' ', 'T', $utc).'Z';
     }
 
     /** @return array<string, mixed> */
@@ -234,7 +240,7 @@ final class WorkShape
     {
         [$action, , $what] = explode(':', $own->key);
 
-        return ['key' => $own->key, 'action' => $action, 'title' => $of->title, 'what' => $what, 'side' => Side::Centre->value, 'why' => null, 'to' => null, 'by' => null, 'again' => []];
+        return ['key' => $own->key, 'action' => $action, 'title' => $of->title, 'what' => $what, 'side' => Side::Centre->value, 'why' => null, 'to' => null, 'by' => null, 'again' => [], 'since' => self::moment($of->since[$own->key] ?? PlannedWork::ALWAYS)];
     }
 
     /** @return list<array{check: string, side: string}> that there are on this planter: on the side of the job, or on each where the job has none */

@@ -7,6 +7,8 @@ namespace Ustrel\Core\Meter;
 /** What was counted of a meter's run: domain, 4 (singulation). */
 final readonly class Counts
 {
+    private const LUCK = 0.05;
+
     /**
      * @param  int  $places  where a seed should have dropped, 1 or more
      * @param  int  $skips  of them left empty
@@ -28,6 +30,24 @@ final readonly class Counts
     public function wrong(): Share
     {
         return Share::of($this->skips + $this->doubles, $this->places);
+    }
+
+    /**
+     * Which of skips and doubles there are more of, by more than luck: the exact sign test on two sides, at one in twenty.
+     *
+     * @return 'skips'|'doubles'|null
+     */
+    public function lean(): ?string
+    {
+        $all = $this->skips + $this->doubles;
+        $term = 0.5 ** $all;
+        $sum = 0.0;
+        for ($few = 0; $few <= min($this->skips, $this->doubles); $few++) {
+            $sum += $term;
+            $term *= ($all - $few) / ($few + 1);
+        }
+
+        return 2 * $sum < self::LUCK ? ($this->skips > $this->doubles ? 'skips' : 'doubles') : null;
     }
 
     public function skipped(): Share

@@ -50,6 +50,12 @@ final readonly class Card
         return "off:{$row}:{$step->name}:{$side->value}";
     }
 
+    /** Whether it is that the planter was made safe. */
+    public static function isSafety(string $line): bool
+    {
+        return (explode(':', $line)[2] ?? '') === self::SAFE;
+    }
+
     private static function isBefore(Step $other, Side $otherSide, Step $step, Side $side): bool
     {
         if ($other->name === self::SAFE) {

@@ -75,3 +75,8 @@ it('calls sixteen equal meters different in under one set of twenty, and finds t
 it('refuses counts that cannot be', function (int $places, int $skips, int $doubles): void {
     new Counts($places, $skips, $doubles);
 })->with([[0, 0, 0], [100, -1, 0], [100, 60, 41]])->throws(InvalidRun::class);
+
+it('leans to skips or doubles only by more than luck', function (int $skips, int $doubles, ?string $lean): void {
+    expect((new Counts(500, $skips, $doubles))->lean())->toBe($lean);
+    // 2 x 0.5^5 = 0.0625 and 2 x 0.5^6 = 0.03125; of 11, 3 or fewer: 2 x 232 / 2048; of 24, 4 or fewer: 2 x 12,951 / 16,777,216.
+})->with([[0, 0, null], [5, 0, null], [6, 0, 'skips'], [0, 6, 'doubles'], [8, 3, null], [4, 20, 'doubles'], [250, 250, null]]);

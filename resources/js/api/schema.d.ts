@@ -1649,6 +1649,11 @@ export interface components {
                 skips: number;
                 doubles: number;
                 singulation: components["schemas"]["MeterShare"];
+                /**
+                 * @description Which there are more of, by more than luck
+                 * @enum {string|null}
+                 */
+                lean: "skips" | "doubles" | null;
                 skipped: components["schemas"]["MeterShare"];
                 doubled: components["schemas"]["MeterShare"];
                 seed: string;
@@ -3462,6 +3467,8 @@ export interface components {
                 by: string;
                 /** Format: date-time */
                 happened_at: string;
+                /** Format: date-time */
+                recorded_at: string;
             }[];
         };
         /** @description Work that the shop adds to a planter */
@@ -3510,6 +3517,11 @@ export interface components {
             why: "past_limit" | "cannot_run" | "would_not_last" | "share_gone" | "always" | "set_is_due" | "cheaper_now" | "still_goes" | "looks_poor" | "shims_in" | "shims_out" | "shim_out_and_measure" | "shims_not_enough" | "after_blades" | "blades_done" | "count_shims" | "too_coarse" | "level_packs" | "few_shims" | "arm_shim_out" | "arm_shim_in" | "carry_notches" | "set_to" | "move_left" | "move_right" | "move_to_centre" | "loosen" | "tighten" | "clean_it" | "air_low" | "air_high" | "bench_due" | "see_to" | "look_over" | "chosen" | null;
             to: components["schemas"]["Turned"] | null;
             by: components["schemas"]["Turned"] | null;
+            /**
+             * Format: date-time
+             * @description What was recorded to be done before was of other work
+             */
+            since: string;
             /** @description What is looked at again when it is done */
             again: {
                 check: components["schemas"]["CheckKey"];

@@ -5,7 +5,7 @@ import PlanterPage from '@/components/PlanterPage.vue'
 import { sayRows } from '@/plan/findings'
 import { say } from '@/words'
 import BenchForm from './BenchForm.vue'
-import { lean, newestOf, percent } from './shares'
+import { newestOf, percent } from './shares'
 
 /** The planter's meters on the test stand: how each row singulates, which really differ, and what to look at first. */
 const { planterId } = defineProps<{ planterId: number }>()
@@ -70,7 +70,7 @@ const missing = computed(() => {
                 · {{ say(`stage.${run.stage}`) }}{{ run.air === null ? '' : ` · ${run.air} in H₂O`
                 }}{{ run.seed && ` · ${run.seed}` }}
               </span>
-              <span v-if="lean(run)" class="due">{{ say(`lean.${lean(run)}`) }}</span>
+              <span v-if="run.lean" class="due">{{ say(`lean.${run.lean}`) }}</span>
             </span>
           </li>
         </ul>

@@ -83,14 +83,15 @@ function entriesOf({ row }: WorkPiece, jobs: WorkJob[]): Entry[] {
 
 async function save(): Promise<void> {
   const all = typedNumber(took.value)
+  const held = typedNumber(seized.value)
   const shares =
     all === null
       ? []
       : sharedOut(
           all,
           done.map(({ piece }) => piece),
+          held ?? 0,
         )
-  const held = typedNumber(seized.value)
   const isWritten = await deliver(
     done.map(({ piece, jobs }, index) => ({
       kind: 'finished',

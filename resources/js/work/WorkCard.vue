@@ -16,7 +16,7 @@ import { say, sayRow } from '@/words'
 import CardDone from './CardDone.vue'
 import CardFinish from './CardFinish.vue'
 import CouldNot from './CouldNot.vue'
-import { closedBy, nextLine, runningMinutes, ticksOf } from './hands'
+import { closedBy, closedByOthers, nextLine, runningMinutes, ticksOf } from './hands'
 import { sayMinutes } from './plan'
 import { isAccess, sayTarget } from './target'
 import { useHandsEntries } from './useHandsEntries'
@@ -38,11 +38,7 @@ const { units } = useUnits()
 const now = useNow({ interval: 10_000 })
 
 /** Finished, here or by somebody else, or left undone. */
-const closed = computed(() => {
-  const since = pieces.value.map((piece) => piece.since).sort()[0] ?? ''
-  const others = hands.data.value?.done.filter(({ happened_at }) => happened_at >= since) ?? []
-  return new Set([...closedBy(waiting.value), ...others.flatMap(({ targets }) => targets)])
-})
+const closed = computed(() => new Set([...closedBy(waiting.value), ...closedByOthers(pieces.value, hands.data.value)]))
 const sections = computed(() =>
   pieces.value.map((piece) => {
     const ticks = ticksOf(piece, hands.data.value, waiting.value, me.value)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { WorkPiece } from '@/api/types'
-import { closedBy, nextLine, runningMinutes, sharedOut, ticksOf } from './hands'
+import { closedBy, closedByOthers, nextLine, runningMinutes, sharedOut, ticksOf } from './hands'
 
 const piece = {
   row: 3,
@@ -58,4 +58,17 @@ it('times a card from its first tick', () => {
 it('shares minutes out by what was planned, none lost', () => {
   expect(sharedOut(30, [{ minutes: 10 }, { minutes: 20 }, { minutes: 30 }])).toEqual([5, 10, 15])
   expect(sharedOut(7, [{ minutes: 3 }, { minutes: 3 }, { minutes: 3 }]).reduce((sum, of) => sum + of, 0)).toBe(7)
+})
+
+it('gives what a seized joint took to the piece whose joint it was', () => {
+  expect(sharedOut(46, [{ minutes: 3 }, { minutes: 3 }], 40)).toEqual([43, 3])
+})
+
+it('counts as closed by others what was done since it was decided, and not what was done the time before', () => {
+  const job = { key: 'grease:0:hitch:centre', since: '2026-04-06T08:00:00.000Z' }
+  const done = (recorded_at: string) => ({ ticks: [], done: [{ targets: [job.key], recorded_at }] }) as never
+  const cards = [{ jobs: [job] }] as unknown as WorkPiece[]
+  expect(closedByOthers(cards, done('2026-04-06T08:00:00.000Z'))).toEqual([])
+  expect(closedByOthers(cards, done('2026-04-06T08:00:00.001Z'))).toEqual([job.key])
+  expect(closedByOthers(cards, undefined)).toEqual([])
 })

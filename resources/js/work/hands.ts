@@ -33,6 +33,14 @@ export const closedBy = (waiting: Said[]): Set<string> =>
     ),
   )
 
+/** Jobs of a card that somebody has finished or given up since they were decided. */
+export const closedByOthers = (pieces: Pick<WorkPiece, 'jobs'>[], hands: Hands | undefined): string[] =>
+  pieces.flatMap(({ jobs }) =>
+    jobs.flatMap(({ key, since }) =>
+      hands?.done.some(({ targets, recorded_at }) => recorded_at > since && targets.includes(key)) ? [key] : [],
+    ),
+  )
+
 /** A plan without the jobs that are closed, and without the pieces of which nothing is left. */
 export function withoutClosed(plan: WorkPlan, closed: Set<string>): WorkPlan {
   if (closed.size === 0) return plan
@@ -61,14 +69,18 @@ export function runningMinutes(ticks: Iterable<Tick>, now: number): number | nul
   return Number.isFinite(first) ? Math.max(1, Math.round((now - first) / 60_000)) : null
 }
 
-/** Minutes of several pieces that were timed together, as the plan has them: whole, 1 or more each. */
-export function sharedOut(minutes: number, pieces: { minutes: number }[]): number[] {
+/**
+ * Minutes of several pieces that were timed together, as the plan has them: whole, 1 or more each.
+ *
+ * @param seized - of all of them, for a joint of the first piece
+ */
+export function sharedOut(minutes: number, pieces: { minutes: number }[], seized = 0): number[] {
   const planned = pieces.reduce((sum, piece) => sum + piece.minutes, 0)
-  let [left, rest] = [minutes, planned]
-  return pieces.map((piece) => {
+  let [left, rest] = [minutes - seized, planned]
+  return pieces.map((piece, index) => {
     const share = Math.max(1, Math.round((left * piece.minutes) / Math.max(1, rest)))
     left -= share
     rest -= piece.minutes
-    return share
+    return index === 0 ? share + seized : share
   })
 }

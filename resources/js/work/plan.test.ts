@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { PlannedPiece, WorkPiece } from '@/api/types'
 import { apart, arrivalsOf, daysOf, sayApart, sayInTime, sayDay, sayJobs, sayMinutes, sayPiece } from './plan'
 
-const plain = { key: '', title: null, again: [], why: null, to: null, by: null }
+const plain = { key: '', title: null, since: '', again: [], why: null, to: null, by: null }
 const piece = (
   row: number,
   person: number,
