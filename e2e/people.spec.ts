@@ -123,7 +123,7 @@ test('of forty guesses side by side five get an answer, and one invitation makes
   await stranger.request.get('/sanctum/csrf-cookie')
   const guess = (n: number) =>
     call(stranger, 'POST', '/api/sign-in', {
-      email: n % 2 ? 'Nobody@tollgate.example' : 'nobody@TOLLGATE.example',
+      email: `${n % 2 ? 'Nobody' : 'nobody'}${test.info().retry}@${n % 2 ? 'tollgate' : 'TOLLGATE'}.example`,
       password: `guess ${n}`,
     })
   const answers = await Promise.all(Array.from({ length: 40 }, (_, n) => guess(n)))
@@ -148,7 +148,8 @@ test('of forty guesses side by side five get an answer, and one invitation makes
   expect(body.people.filter(({ name }) => name === 'Fen')).toHaveLength(1)
 })
 
-test('of two owners who demote each other one stays, and what is taken back lets nobody in', async ({
+// Alone: an owner who is one no more takes the open invitations along, those of the other tests too.
+test('of two owners who demote each other one stays, and what is taken back lets nobody in @alone', async ({
   page,
   elsewhere,
 }) => {
