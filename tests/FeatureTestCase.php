@@ -13,6 +13,8 @@ use App\Models\Workshop;
 use App\Spec\LoadTypicalSheets;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\ParallelTesting;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Ustrel\Core\Work\Lubrication;
@@ -30,10 +32,22 @@ abstract class FeatureTestCase extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        $this->keepFilesApart();
         app(LoadTypicalSheets::class)();
         $this->technician = $this->technicianOf('Tollgate Row Works');
         // Sanctum takes a request from its own origin as the client's.
         $this->withHeader('Referer', config('app.url'));
+    }
+
+    /** Of tests that run side by side each has a database of its own: what they keep in files by id is kept apart as well. */
+    private function keepFilesApart(): void
+    {
+        $process = (string) ParallelTesting::token();
+        if ($process !== '') {
+            app()->useStoragePath(storage_path("process-{$process}"));
+            File::ensureDirectoryExists(storage_path('app'));
+            File::ensureDirectoryExists(storage_path('framework/cache'));
+        }
     }
 
     protected function technicianOf(string $workshop): User

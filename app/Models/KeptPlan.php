@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $workshop_id
  * @property int|null $planter_id null: all together
  * @property int $revision counts how often it was kept anew
- * @property list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool}> $pieces jobs by key; begins as the shop's clock has it
+ * @property list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool, with?: list<string>}> $pieces jobs by key; begins as the shop's clock has it
  * @property array<int, string> $planting days, by planter
  * @property int $user_id
  * @property CarbonImmutable $made_at

@@ -31,6 +31,7 @@ use Ustrel\Core\Wear\Acres\GroundFactors;
  * @property array<string, float> $learned_sd how far the shop measures off, as its readings tell: millimetres by check key
  * @property array<string, float> $own_sd the same as the shop says itself
  * @property string|null $shop_rate of an hour's work
+ * @property string|null $depth_cost of an acre planted a quarter of an inch too shallow
  * @property string|null $stop_cost of a stop in season, whatever is done in it
  * @property string|null $stop_hours that the planter stands in a stop besides the work
  * @property int $service_stops a season that worn parts wait for; 0 where each stops the planter at once
@@ -47,7 +48,7 @@ final class Workshop extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['currency' => 'USD', 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]'];
+    protected $attributes = ['currency' => 'USD', 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'depth_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]'];
 
     protected $casts = ['units' => UnitSystem::class, 'is_demo' => 'boolean', 'depth_school' => DepthSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array'];
 

@@ -12,6 +12,7 @@ use App\Season\SeasonQuery;
 use App\Wear\WearRecord;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Plan\Circumstances;
 use Ustrel\Core\Plan\JobBook;
 use Ustrel\Core\Plan\JobTimes;
@@ -47,12 +48,14 @@ final readonly class PlanRecord
                 continue;
             }
             $gone = 1 - $path->room($line->size) / $path->allowance;
+            $atEnd = $plan === null || $line->rate === null ? null : $gone + max(0.0, $line->rate) * $plan->effectiveLeft() / $path->allowance;
             $wear[$line->place()->key()] = new WearNow(
                 $gone,
-                $plan === null || $line->rate === null ? null : $gone + max(0.0, $line->rate) * $plan->effectiveLeft() / $path->allowance,
+                $atEnd,
                 $line->chance,
                 $line->thin,
                 $line->left10_m === null ? null : FurrowDistance::ofMetres($line->left10_m / $severity)->toPlanterAcres($planter->spacing(), $planter->row_count),
+                max(0.0, ($gone + ($atEnd ?? $gone)) / 2) * $path->allowance * (Slot::of($line->check_key)?->depthLost() ?? 0.0),
             );
         }
         $contacts = in_array(CheckKey::BladeContactLength, $found, true) ? $this->contacts->of($planter) : null;

@@ -95,7 +95,7 @@ final readonly class PolicyQuery
             $kind = count($kinds);
             $kinds[] = new WearKind(
                 $slot, $path->allowance, $life->newSd, $life->rate, $life->scatter, $life->rateSd, $life->measuringSd, $prices[$first->key()] ?? null, $along,
-                $slot === Slot::OpenerBlade ? 0.5 : 0.0,
+                $slot->depthLost(),
             );
             if ($life->isThin) {
                 $thin[] = $slot;

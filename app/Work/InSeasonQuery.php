@@ -18,7 +18,6 @@ use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Plan\Job;
 use Ustrel\Core\Plan\WearNow;
-use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Work\Breakages;
 use Ustrel\Core\Work\ServiceStops;
 use Ustrel\Core\Work\Spares;
@@ -83,7 +82,7 @@ final readonly class InSeasonQuery
             $fitted[$type->id] = $type;
             $slot = $place->slot->value;
             $rates[$type->id] = ($rates[$type->id] ?? 0.0) + Breakages::rate($place->slot, (int) ($broken[$slot] ?? 0), $inSlot[$slot] * $seasons);
-            $of = self::wearOf($place, $wear);
+            $of = $wear[$place->reading()->key()] ?? null;
             if ($of?->chance !== null && ! isset($new[$key])) {
                 $chances[$type->id][] = $of->chance;
             }
@@ -103,12 +102,6 @@ final readonly class InSeasonQuery
         return [$spares, $unpriced];
     }
 
-    /** @param  array<string, WearNow>  $wear */
-    private static function wearOf(SlotPlace $place, array $wear): ?WearNow
-    {
-        return $wear[(new Place($place->row, $place->slot->checks()[0], $place->side))->key()] ?? null;
-    }
-
     /**
      * Parts of a slot that fall due at about the same acres are one item.
      *
@@ -122,7 +115,7 @@ final readonly class InSeasonQuery
         $groups = [];
         foreach ($types as $key => $type) {
             $place = SlotPlace::fromKey($key);
-            $wear = self::wearOf($place, $now->wear);
+            $wear = $now->wear[$place->reading()->key()] ?? null;
             $life = $wear === null ? null : self::life($wear, (float) $now->acresLeft);
             if ($wear === null || $life === null) {
                 continue;

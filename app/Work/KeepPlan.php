@@ -71,10 +71,10 @@ final readonly class KeepPlan
     }
 
     /**
-     * @param  list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool}>  $pieces  as they are kept
+     * @param  list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool, with?: list<string>}>  $pieces  as they are kept
      * @param  list<array{piece: string, person: string, starts: string}>  $set
      * @param  list<string>  $letGo
-     * @return list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool}>
+     * @return list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool, with?: list<string>}>
      */
     private static function changed(array $pieces, WorkPlan $now, array $set, array $letGo): array
     {
@@ -118,8 +118,9 @@ final readonly class KeepPlan
     private static function held(WorkPlan $now, KeptPlan $kept): void
     {
         $byHand = new KeptPlan(['pieces' => array_values(array_filter($kept->pieces, static fn (array $piece): bool => $piece['by_hand'])), 'planting' => []]);
-        $placed = (new KeptPlaces($byHand, $now->people, $now->first))->of($now->pieces);
-        $tasks = array_values(array_map(static fn (PlannedWork $of): Task => $of->piece->task((string) $of->planter->id, 0, null, [], [0, 0]), array_intersect_key($now->pieces, $placed)));
+        // Who helps is found when the plan is made.
+        $placed = array_map(static fn (array $place): array => [[$place[0][0]], $place[1]], (new KeptPlaces($byHand, $now->people, $now->first))->of($now->pieces));
+        $tasks = array_values(array_map(static fn (PlannedWork $of): Task => $of->piece->task((string) $of->planter->id, 0, null, [], [0, 0], 1), array_intersect_key($now->pieces, $placed)));
         foreach ($tasks === [] ? [] : Kept::breaches($tasks, $now->hours, $placed, 0) as $key => $breach) {
             if (in_array($breach, [Breach::Hours, Breach::Person, Breach::Row], true)) {
                 throw Refused::because('set', "plan.set_{$breach->value}", ['piece' => WorkWords::piece($now->pieces[$key])]);
@@ -127,13 +128,13 @@ final readonly class KeepPlan
         }
     }
 
-    /** @return list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool}> */
+    /** @return list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool, with?: list<string>}> */
     private static function pieces(WorkPlan $plan): array
     {
         return array_values(array_map(static function (Placed $placed) use ($plan): array {
             $of = $plan->pieces[$placed->task];
 
-            return ['planter' => $of->planter->id, 'jobs' => KeptPlaces::jobs($of), 'person' => $plan->people[$placed->person], 'starts' => $plan->clock($placed->start), 'minutes' => $of->piece->minutes, 'by_hand' => isset($plan->byHand[$placed->task])];
+            return ['planter' => $of->planter->id, 'jobs' => KeptPlaces::jobs($of), 'person' => $plan->people[$placed->person], 'with' => array_map(static fn (int $person): string => $plan->people[$person], $placed->with), 'starts' => $plan->clock($placed->start), 'minutes' => $of->piece->minutes, 'by_hand' => isset($plan->byHand[$placed->task])];
         }, $plan->schedule->placed ?? []));
     }
 }

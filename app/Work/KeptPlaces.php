@@ -16,7 +16,7 @@ final readonly class KeptPlaces
 {
     private const DAY = 1440;
 
-    /** @var array<string, array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool}> by planter and job */
+    /** @var array<string, array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool, with?: list<string>}> by planter and job */
     private array $pieces;
 
     /** @var array<string, int> */
@@ -54,7 +54,7 @@ final readonly class KeptPlaces
 
     /**
      * @param  array<string, PlannedWork>  $pieces
-     * @return array<string, array{int|null, int}> who does each and when it begins; those that were added since are left out
+     * @return array<string, array{list<int|null>, int}> who does each and when it begins; those that were added since are left out
      */
     public function of(array $pieces): array
     {
@@ -64,7 +64,7 @@ final readonly class KeptPlaces
             if (in_array(null, $kept, true) || count(array_unique(array_column($kept, 'starts'))) > 1) {
                 continue;
             }
-            $placed[$key] = [$this->people[$kept[0]['person']] ?? null, $this->instant($kept[0]['starts'])];
+            $placed[$key] = [array_map(fn (string $name): ?int => $this->people[$name] ?? null, [$kept[0]['person'], ...$kept[0]['with'] ?? []]), $this->instant($kept[0]['starts'])];
         }
 
         return $placed;

@@ -85,12 +85,6 @@ final readonly class PlannedWork
         return array_values(array_unique(array_merge(...array_map(static fn (Kit $kit): array => $kit->tools, array_values($this->kits)))));
     }
 
-    /** How many it takes at its heaviest. */
-    public function people(): int
-    {
-        return max([1, ...array_map(static fn (Kit $kit): int => $kit->people, array_values($this->kits))]);
-    }
-
     /** What was decided at the place of a job; null where a part is changed. */
     public function askedFor(Job $job): ?Proposal
     {

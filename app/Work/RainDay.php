@@ -16,6 +16,7 @@ final readonly class RainDay
      * @param  int  $safe  minutes that it takes to make the planter safe
      * @param  int  $waiting  things to do whose parts are not here
      * @param  int  $unknown  things to do whose risk nobody can tell
+     * @param  int  $forMore  things to do that take more people than there are
      */
     public function __construct(
         public ?RainPlan $plan,
@@ -23,6 +24,7 @@ final readonly class RainDay
         public int $safe,
         public int $waiting,
         public int $unknown,
+        public int $forMore,
         public bool $hasStopCost,
     ) {
     }

@@ -9,6 +9,7 @@ use App\Models\Planter;
 use App\Parts\StoreQuery;
 use App\Plan\DecideQuery;
 use App\Plan\PartPrices;
+use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Parts\Supply;
 use Ustrel\Core\Plan\Job;
 use Ustrel\Core\Plan\JobBook;
@@ -16,6 +17,7 @@ use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Work\RainJob;
 use Ustrel\Core\Work\RainList;
+use Ustrel\Core\Work\RainWorth;
 
 /** Chooses what to do while it rains: of what was decided or carried over, with the parts that are here, what removes most risk. */
 final readonly class RainQuery
@@ -35,11 +37,12 @@ final readonly class RainQuery
         $decisions = $this->decide->of($planter);
         $supplies = $this->store->supplies($planter->workshop);
         $types = PartPrices::of($planter, $planter->carries())->types;
-        $stop = $decisions->now->stopCost;
+        $now = $decisions->now;
+        $stop = $now->stopCost;
+        $worth = new RainWorth((float) $stop, (float) $planter->workshop->depth_cost, (float) $now->acresLeft / $planter->row_count);
         $jobs = $proposals = [];
-        $waiting = $unknown = 0;
+        $waiting = $unknown = $forMore = 0;
         $could = array_filter([...$decisions->work(), ...$decisions->carriedAsChanged()], static fn (Proposal $of): bool => $of->jobs !== []);
-        usort($could, static fn (Proposal $one, Proposal $other): int => $other->risk->chance <=> $one->risk->chance);
         foreach ($could as $proposal) {
             if ($proposal->risk->chance === null) {
                 $unknown++;
@@ -48,13 +51,16 @@ final readonly class RainQuery
             } else {
                 $key = $proposal->place->key();
                 $proposals[$key] = $proposal;
-                $jobs[] = self::job($key, $proposal, $decisions->now->jobs, $proposal->risk->chance * (float) $stop);
+                $lost = array_map(static fn (SlotPlace $part): float => ($now->wear[$part->reading()->key()] ?? null)->depthLost ?? 0.0, $proposal->parts);
+                $jobs[] = $job = self::job($key, $proposal, $now->jobs, $worth->of($proposal->risk->chance, $lost));
+                $forMore += $job->people > $people ? 1 : 0;
             }
         }
-        $safe = (int) round($decisions->now->jobs->minutesOnPlanter());
+        $safe = (int) round($now->jobs->minutesOnPlanter());
+        usort($jobs, static fn (RainJob $one, RainJob $other): int => $other->worth <=> $one->worth);
         $plan = $stop === null || $minutes <= $safe ? null : RainList::of(array_slice($jobs, 0, self::MOST), $minutes - $safe, $people);
 
-        return new RainDay($plan, $proposals, $safe, $waiting, $unknown, $stop !== null);
+        return new RainDay($plan, $proposals, $safe, $waiting, $unknown, $forMore, $stop !== null);
     }
 
     private static function job(string $key, Proposal $proposal, JobBook $book, float $worth): RainJob
@@ -65,6 +71,7 @@ final readonly class RainQuery
         return new RainJob(
             $key, $proposal->place->row, count($sides) === 1 ? Side::from($sides[0]) : Side::Centre,
             (int) round(array_sum(array_map($book->own(...), $proposal->jobs))), array_map(static fn (float $of): int => (int) round($of), $access), $worth,
+            max([1, ...array_map(static fn (Job $job): int => $book->kit($job)->people, $proposal->jobs)]),
         );
     }
 

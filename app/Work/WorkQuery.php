@@ -69,7 +69,7 @@ final readonly class WorkQuery
         $placed = $places?->of($pieces) ?? [];
         $breaches = $places === null || $hours === [] ? [] : Kept::breaches($asKept, $hours, $placed, $now, $begun) + $places->sooner($pieces, $dates);
         $goesOn = $places !== null && $hours !== [] && $breaches === [] && $if->isNothing();
-        $schedule = $hours === [] ? null : ($goesOn ? Kept::schedule($asKept, $hours, array_filter($placed, static fn (array $place): bool => $place[0] !== null)) : Scheduler::plan($tasks, $hours));
+        $schedule = $hours === [] ? null : ($goesOn ? Kept::schedule($asKept, $hours, array_filter($placed, static fn (array $place): bool => ! in_array(null, $place[0], true))) : Scheduler::plan($tasks, $hours));
 
         return new WorkPlan($first, $names, $hours, $pieces, $undated, $schedule, ($planters[0] ?? null)?->planting_start?->plusDays(-$if->sooner), $kept, $if->isNothing() ? $breaches : [], $byHand);
     }

@@ -92,7 +92,7 @@ final readonly class WorkSheet
 
     private function person(Placed $placed): string
     {
-        return $this->plan->people[$placed->person];
+        return implode(', ', array_map(fn (int $person): string => $this->plan->people[$person], $placed->people()));
     }
 
     /** An instant of the plan as the moment that it is in the workshop. */

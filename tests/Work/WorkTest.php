@@ -101,6 +101,44 @@ it('chooses for a rain day what is here and removes most risk', function (): voi
     expect($rain(60))->toMatchArray(['no_stop_cost' => true, 'people' => []]);
 });
 
+it('books both people for what takes two, and tells who is alone', function (): void {
+    $arms = PartType::factory()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'arms', 'slots' => ['arms'], 'price' => 200, 'per_row' => 1, 'lead_days' => 4, 'heavy' => false, 'clearance' => false]);
+    ($this->onShelf)($arms->id, 2);
+    ($this->onShelf)($this->tube, 2);
+    ($this->change)(3, 'arm_body', ['bent']);
+    ($this->change)(5, 'seed_tube', ['curled_lip']);
+    $of = fn (array $plan, int $row): array => array_values(array_filter($plan['pieces'], static fn (array $piece): bool => $piece['row'] === $row))[0];
+    $arm = $of(($this->plan)(), 3);
+    expect($arm['people'])->toBe(2)->and([$arm['person'], ...$arm['with']])->toEqualCanonicalizing([0, 1])->and($of(($this->plan)(), 5)['with'])->toBe([]);
+    // Nobody else is set to anything meanwhile, and kept it stays so.
+    foreach (($this->plan)()['pieces'] as $piece) {
+        expect($piece['row'] === 3 || $piece['ends'] <= $arm['starts'] || $piece['starts'] >= $arm['ends'])->toBeTrue();
+    }
+    $keep = fn (array $with): array => $this->actingAs($this->technician)->putJson("/api/planters/{$this->planted->id}/work/plan", $with)->assertOk()->json();
+    expect($of($keep(['seen' => 0]), 3)['with'])->toBe($arm['with'])->and(($this->plan)()['broken'])->toBe([]);
+    $set = $of($keep(['seen' => 1, 'set' => [['piece' => $arm['key'], 'person' => 'Idris', 'starts' => '2026-04-08T10:00']]]), 3);
+    expect($set['starts'])->toBe('2026-04-08T10:00')->and($set['with'])->toHaveCount(1)->and(($this->plan)()['broken'])->toBe([]);
+    expect((string) $this->get("/api/planters/{$this->planted->id}/work/plan.csv")->getContent())->toContain('"Idris, Wren"');
+    $rain = fn (int $people): array => $this->getJson("/api/planters/{$this->planted->id}/work/rain?minutes=120&people={$people}")->assertOk()->json();
+    expect($rain(2)['for_more'])->toBe(0)->and(array_map(static fn (array $jobs): bool => in_array(3, array_column($jobs, 'row'), true), $rain(2)['people']))->toBe([true, true])
+        ->and($rain(1)['for_more'])->toBe(1);
+    // Wren alone: it is Wren's, and says that it takes two.
+    $this->technician->workshop->update(['crew' => [['name' => 'Wren', 'hours' => array_fill(1, 5, 8.0)]]]);
+    expect($of(($this->plan)(), 3))->toMatchArray(['person' => 0, 'with' => [], 'people' => 2]);
+});
+
+it('counts lost depth on a rain day at what the shop says that it costs', function (): void {
+    $blade = PartType::factory()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'blade', 'slots' => ['opener_blade'], 'price' => 40, 'per_row' => 2, 'lead_days' => 4, 'heavy' => false, 'clearance' => false]);
+    ($this->onShelf)($blade->id, 4);
+    $this->send($this->walk, $this->reading(2, '14 3/8'), $this->reading(2, '14 3/8', ['side' => 'right']))->assertOk();
+    $worth = fn (): float => (float) $this->getJson("/api/planters/{$this->planted->id}/work/rain?minutes=180&people=2")->assertOk()->json('worth');
+    $this->decide($this->walk, ['id' => (string) Str::uuid7(), 'row' => 2, 'check' => 'opener_blade_diameter', 'side' => 'left', 'action' => 'change', 'happened_at' => now()->toIso8601ZuluString('millisecond')])->assertJsonPath('receipts.0.message', null);
+    $before = $worth();
+    $this->patchJson('/api/workshop', ['depth_cost' => 4])->assertOk()->assertJsonPath('depth_cost', 4);
+    // Five eighths of an inch are gone of each blade, and more is to go; half of it is depth: at least a quarter inch and a quarter of that more, on 50 acres a row at 4.
+    expect($worth() - $before)->toBeGreaterThanOrEqual(1.25 * 50 * 4)->toBeLessThan(2.5 * 50 * 4);
+});
+
 it('says what to carry into the season, by the odds', function (): void {
     $season = $this->actingAs($this->technician)->getJson("/api/planters/{$this->planted->id}/work/season")->assertOk()->json();
     $tube = array_column($season['spares'], null, 'name')['seed_tube'];

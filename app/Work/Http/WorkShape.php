@@ -74,8 +74,9 @@ use Ustrel\Core\Work\Spares;
     new OA\Property(property: 'minutes', type: 'integer'),
     new OA\Property(property: 'blocks', description: 'Planting waits for it', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'PlannedPiece', allOf: [new OA\Schema(ref: '#/components/schemas/WorkPiece'), new OA\Schema(required: ['person', 'starts', 'ends', 'slack', 'latest', 'by_hand', 'too_early'], properties: [
+#[OA\Schema(schema: 'PlannedPiece', allOf: [new OA\Schema(ref: '#/components/schemas/WorkPiece'), new OA\Schema(required: ['person', 'with', 'starts', 'ends', 'slack', 'latest', 'by_hand', 'too_early'], properties: [
     new OA\Property(property: 'person', description: 'Index of people', type: 'integer'),
+    new OA\Property(property: 'with', description: 'Who does it together with that one', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'starts', description: 'As the shop’s clock has it', type: 'string', example: '2026-12-01T08:00'),
     new OA\Property(property: 'ends', type: 'string', example: '2026-12-01T09:10'),
     new OA\Property(property: 'slack', description: 'Minutes of work by which it may begin later', type: 'integer'),
@@ -115,10 +116,10 @@ use Ustrel\Core\Work\Spares;
         new OA\Property(property: 'breach', type: 'string', enum: Breach::class),
     ], type: 'object')),
 ])]
-#[OA\Schema(schema: 'RainDay', required: ['people', 'minutes', 'worth', 'best', 'at_most', 'missed', 'safe', 'waiting', 'unknown', 'no_stop_cost'], properties: [
+#[OA\Schema(schema: 'RainDay', required: ['people', 'minutes', 'worth', 'best', 'at_most', 'missed', 'safe', 'waiting', 'unknown', 'for_more', 'no_stop_cost'], properties: [
     new OA\Property(property: 'people', type: 'array', items: new OA\Items(type: 'array', items: new OA\Items(ref: '#/components/schemas/RainJob'))),
     new OA\Property(property: 'minutes', description: 'That each needs for it', type: 'array', items: new OA\Items(type: 'integer')),
-    new OA\Property(property: 'worth', description: 'Of risk removed, in the currency of the workshop', type: 'number'),
+    new OA\Property(property: 'worth', description: 'Of risk removed and depth won back, in the currency of the workshop', type: 'number'),
     new OA\Property(property: 'best', description: 'No other choice removes more', type: 'boolean'),
     new OA\Property(property: 'at_most', type: 'number'),
     new OA\Property(property: 'missed', description: 'What only just has no room', type: 'array', items: new OA\Items(required: ['job', 'minutes'], properties: [
@@ -128,6 +129,7 @@ use Ustrel\Core\Work\Spares;
     new OA\Property(property: 'safe', description: 'Minutes that go into making the planter safe', type: 'integer'),
     new OA\Property(property: 'waiting', description: 'Things to do whose parts are not here', type: 'integer'),
     new OA\Property(property: 'unknown', description: 'Things to do whose risk nobody can tell', type: 'integer'),
+    new OA\Property(property: 'for_more', description: 'Things to do that take more people than there are', type: 'integer'),
     new OA\Property(property: 'no_stop_cost', description: 'Nobody has said what a stop costs', type: 'boolean'),
 ])]
 #[OA\Schema(schema: 'RainJob', required: ['row', 'check', 'side', 'action', 'chance', 'minutes'], properties: [
@@ -179,7 +181,7 @@ final class WorkShape
             'people' => $plan->people,
             'planting' => $plan->planting?->iso,
             'pieces' => array_values(array_map(static fn (Placed $placed): array => self::piece($plan->pieces[$placed->task]) + [
-                'person' => $placed->person, 'starts' => $at($placed->start), 'ends' => $at($placed->finish), 'slack' => $schedule->slack[$placed->task] ?? 0, 'latest' => $at($schedule->latest[$placed->task] ?? $placed->start),
+                'person' => $placed->person, 'with' => $placed->with, 'starts' => $at($placed->start), 'ends' => $at($placed->finish), 'slack' => $schedule->slack[$placed->task] ?? 0, 'latest' => $at($schedule->latest[$placed->task] ?? $placed->start),
                 'by_hand' => isset($plan->byHand[$placed->task]), 'too_early' => in_array($placed->task, $schedule->broken ?? [], true),
             ], $schedule->placed ?? [])),
             'undated' => array_map(self::piece(...), $left),
@@ -209,7 +211,7 @@ final class WorkShape
             'lines' => array_map(static fn (string $key, array $before): array => ['key' => $key, 'before' => $before], array_keys($of->card->lines), $of->card->lines),
             'since' => self::moment($of->ticksSince()),
             'tools' => $of->tools(),
-            'people' => $of->people(),
+            'people' => $of->piece->people,
             'stations' => array_map(static fn (Station $station): string => $station->value, $of->stations()),
             'jobs' => $of->piece->own !== null ? [self::own($of, $of->piece->own)] : array_map(static fn (Job $job): array => self::job($job, $of), $of->piece->jobs),
             'parts' => array_map(static fn (array $part): array => self::part(...$part), $of->parts),
@@ -283,6 +285,7 @@ final class WorkShape
             'safe' => $day->safe,
             'waiting' => $day->waiting,
             'unknown' => $day->unknown,
+            'for_more' => $day->forMore,
             'no_stop_cost' => ! $day->hasStopCost,
         ];
     }

@@ -27,6 +27,7 @@ use Ustrel\Core\Wear\ReadingError;
     new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
     new OA\Property(property: 'shop_rate', description: 'Of an hour\'s work, in the currency', type: 'number', nullable: true),
     new OA\Property(property: 'stop_cost', description: 'Of a stop in season, whatever is done in it', type: 'number', nullable: true),
+    new OA\Property(property: 'depth_cost', description: 'Of an acre planted a quarter of an inch too shallow', type: 'number', nullable: true),
     new OA\Property(property: 'stop_hours', description: 'That the planter stands in a stop besides the work', type: 'number', nullable: true),
     new OA\Property(property: 'service_stops', description: 'A season that worn parts wait for; 0 where each stops the planter at once', type: 'integer', maximum: 6, minimum: 0),
     new OA\Property(property: 'crew', description: 'Who works, with hours by day of the week, 1 for Monday', type: 'array', items: new OA\Items(ref: '#/components/schemas/CrewMember')),
@@ -55,6 +56,7 @@ final class WorkshopRequest extends FormRequest
             'currency' => ['sometimes', 'required', 'string', new Currency],
             'shop_rate' => $money,
             'stop_cost' => $money,
+            'depth_cost' => $money,
             'stop_hours' => ['nullable', 'numeric:strict', 'between:0,100', 'decimal:0,2'],
             'service_stops' => ['sometimes', 'required', 'integer:strict', 'between:0,6'],
             'crew' => ['sometimes', 'list', 'max:50'],
@@ -83,6 +85,7 @@ final class WorkshopRequest extends FormRequest
             'ground_factors.*.*' => __('error.ground_factor', ['least' => Ground::MILDEST, 'most' => Ground::HARSHEST]),
             'shop_rate.*' => __('error.money'),
             'stop_cost.*' => __('error.money'),
+            'depth_cost.*' => __('error.money'),
             'stop_hours.*' => __('error.stop_hours'),
             'service_stops.*' => __('error.service_stops'),
             'crew.*' => __('error.crew'),
@@ -101,7 +104,7 @@ final class WorkshopRequest extends FormRequest
         if (isset($given['watch_chance'])) {
             $columns['watch_chance'] = number_format((float) $given['watch_chance'], 3, '.', '');
         }
-        foreach (['shop_rate', 'stop_cost', 'stop_hours'] as $figure) {
+        foreach (['shop_rate', 'stop_cost', 'depth_cost', 'stop_hours'] as $figure) {
             if (array_key_exists($figure, $given)) {
                 $columns[$figure] = $given[$figure] === null ? null : number_format((float) $given[$figure], 2, '.', '');
             }

@@ -11,10 +11,11 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Wear\Acres\GroundFactors;
 use Ustrel\Core\Wear\ReadingError;
 
-#[OA\Schema(schema: 'Workshop', required: ['currency', 'shop_rate', 'stop_cost', 'stop_hours', 'service_stops', 'crew', 'own_policy', 'watch_chance', 'time_zone', 'depth_school', 'ground', 'measuring'], properties: [
+#[OA\Schema(schema: 'Workshop', required: ['currency', 'shop_rate', 'stop_cost', 'depth_cost', 'stop_hours', 'service_stops', 'crew', 'own_policy', 'watch_chance', 'time_zone', 'depth_school', 'ground', 'measuring'], properties: [
     new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
     new OA\Property(property: 'shop_rate', description: 'Of an hour\'s work', type: 'number', nullable: true),
     new OA\Property(property: 'stop_cost', type: 'number', nullable: true),
+    new OA\Property(property: 'depth_cost', type: 'number', nullable: true),
     new OA\Property(property: 'stop_hours', type: 'number', nullable: true),
     new OA\Property(property: 'service_stops', type: 'integer'),
     new OA\Property(property: 'crew', type: 'array', items: new OA\Items(ref: '#/components/schemas/CrewMember')),
@@ -51,6 +52,7 @@ final class WorkshopShape
             'currency' => $workshop->currency,
             'shop_rate' => $workshop->shop_rate === null ? null : (float) $workshop->shop_rate,
             'stop_cost' => $workshop->stop_cost === null ? null : (float) $workshop->stop_cost,
+            'depth_cost' => $workshop->depth_cost === null ? null : (float) $workshop->depth_cost,
             'stop_hours' => $workshop->stop_hours === null ? null : (float) $workshop->stop_hours,
             'service_stops' => $workshop->service_stops,
             'crew' => array_map(static fn (array $one): array => ['name' => $one['name'], 'hours' => array_values($one['hours'])], $workshop->crew),

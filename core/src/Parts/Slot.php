@@ -58,6 +58,12 @@ enum Slot: string
     case ClosingBearing = 'closing_bearing';
     case ClosingTailBushing = 'closing_tail_bushing';
 
+    /** Millimetres of planting depth that are lost for each that its part wears: a blade cuts shallower by half the diameter that it lost. */
+    public function depthLost(): float
+    {
+        return $this === self::OpenerBlade ? 0.5 : 0.0;
+    }
+
     /** @return non-empty-list<CheckKey> what a new part here makes good; the first is the one that its size is read by */
     public function checks(): array
     {

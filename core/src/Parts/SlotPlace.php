@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Parts;
 
 use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\Place;
 
 /** One slot of one row. */
 final readonly class SlotPlace
@@ -23,6 +24,12 @@ final readonly class SlotPlace
         [$row, $slot, $side] = explode(':', $key);
 
         return new self((int) $row, Slot::from($slot), Side::from($side));
+    }
+
+    /** Where the size of the part that is in it is read. */
+    public function reading(): Place
+    {
+        return new Place($this->row, $this->slot->checks()[0], $this->side);
     }
 
     /** The place in one word, as `6:opener_blade:left`. */

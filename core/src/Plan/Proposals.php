@@ -181,7 +181,7 @@ final readonly class Proposals
                 return false;
             }
             // What no figure is read of counts whole.
-            $gone = ($this->now->wear[(new Place($part->row, $part->slot->checks()[0], $part->side))->key()] ?? null)->gone ?? 0.0;
+            $gone = ($this->now->wear[$part->reading()->key()] ?? null)->gone ?? 0.0;
             $thrownAway += max(0.0, 1 - $gone) * $price;
         }
 

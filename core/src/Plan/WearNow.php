@@ -17,6 +17,8 @@ final readonly class WearNow
         public bool $isThin,
         /** Acres of the planter that nine in ten last; null where that is out of sight. */
         public ?float $acres10,
+        /** Millimetres of planting depth that its wear takes, on the average of what is planted yet. */
+        public float $depthLost = 0.0,
     ) {
     }
 }

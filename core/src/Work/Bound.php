@@ -24,9 +24,9 @@ final readonly class Bound
         foreach ($tasks->inOrder as $at) {
             $task = $tasks->tasks[$at];
             $begins = $task->heldAt ?? max([$task->from, ...array_map(static fn (int $other): int => $finish[$other], $tasks->before[$at])]);
-            $people = $task->heldBy === null ? $tasks->people : [$tasks->people[$task->heldBy]];
-            $start[$at] = min(array_map(static fn (WorkHours $hours): int => $hours->next($begins), $people));
-            $finish[$at] = min(array_map(static fn (WorkHours $hours): int => $hours->finish($hours->next($begins), $task->minutes), $people));
+            $crews = array_filter($tasks->crewsOf[$at], static fn (int $crew): bool => $task->heldBy === null || in_array($task->heldBy, $tasks->crews[$crew], true)) ?: [(int) $task->heldBy];
+            $start[$at] = min(array_map(static fn (int $crew): int => $tasks->hours[$crew]->next($begins), $crews));
+            $finish[$at] = min(array_map(static fn (int $crew): int => $tasks->hours[$crew]->finish($tasks->hours[$crew]->next($begins), $task->minutes), $crews));
         }
         $late = PHP_INT_MIN;
         foreach ($tasks->tasks as $at => $task) {
@@ -35,11 +35,11 @@ final readonly class Bound
         $end = $finish === [] ? 0 : max($finish);
         $dues = array_values(array_unique(array_filter(array_map(static fn (Task $task): ?int => $task->due, $tasks->tasks), is_int(...))));
         $longest = [WorkHours::longest($tasks->people)];
-        foreach ([[array_keys($tasks->tasks), $tasks->people], ...array_map(static fn (array $on): array => [$on, $longest], self::bySide($tasks))] as [$among, $people]) {
-            $end = max($end, self::finish($tasks, $among, $start, $people));
+        foreach ([[array_keys($tasks->tasks), $tasks->people, true], ...array_map(static fn (array $on): array => [$on, $longest, false], self::bySide($tasks))] as [$among, $people, $isOfAll]) {
+            $end = max($end, self::finish($tasks, $among, $start, $people, $isOfAll));
             foreach ($dues as $due) {
                 $dueThen = array_values(array_filter($among, static fn (int $at): bool => $tasks->tasks[$at]->due !== null && $tasks->tasks[$at]->due <= $due));
-                $late = max($late, self::finish($tasks, $dueThen, $start, $people) - $due);
+                $late = max($late, self::finish($tasks, $dueThen, $start, $people, $isOfAll) - $due);
             }
         }
 
@@ -65,14 +65,15 @@ final readonly class Bound
      * @param  list<int>  $among
      * @param  array<int, int>  $start
      * @param  non-empty-list<WorkHours>  $people
+     * @param  bool  $isOfAll  what takes two people takes the hours of both
      */
-    private static function finish(Tasks $tasks, array $among, array $start, array $people): int
+    private static function finish(Tasks $tasks, array $among, array $start, array $people, bool $isOfAll): int
     {
         usort($among, static fn (int $one, int $other): int => $start[$other] <=> $start[$one]);
         $minutes = $end = 0;
         $looked = 0;
         foreach ($among as $index => $at) {
-            $minutes += $tasks->tasks[$at]->minutes;
+            $minutes += $tasks->tasks[$at]->minutes * ($isOfAll ? count($tasks->crews[$tasks->crewsOf[$at][0]]) : 1);
             $isLastOfThem = ! isset($among[$index + 1]) || $start[$among[$index + 1]] !== $start[$at];
             if ($isLastOfThem && ($looked++ < self::MOST_BEGINNINGS || ! isset($among[$index + 1]))) {
                 $end = max($end, self::worked($people, $start[$at], $minutes));

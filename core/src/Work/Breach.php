@@ -17,6 +17,8 @@ enum Breach: string
     case Hours = 'hours';
     /** Whoever does it is still at something else then: that takes longer. */
     case Person = 'person';
+    /** It takes more people than were to do it, or fewer. */
+    case Together = 'together';
     /** Somebody else is still at that row then. */
     case Row = 'row';
     /** What comes before it is not done by then. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Work;
 
 /**
- * What one person can do at one place, for each number of minutes the choice that is worth most: things that come off are
+ * What can be done at one place in one go, for each number of minutes the choice that is worth most: things that come off are
  * counted once, and with them off what is left is a knapsack of jobs.
  */
 final class Bundles

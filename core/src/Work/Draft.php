@@ -46,16 +46,39 @@ final class Draft
             if ($task->heldAt === null || $task->heldBy === null) {
                 continue;
             }
-            $start = $tasks->people[$task->heldBy]->next($task->heldAt);
-            $finish = $tasks->people[$task->heldBy]->finish($start, $task->minutes);
-            $heldOf[$task->heldBy][] = [$start, $finish];
+            [$crew, $start, $finish] = self::held($tasks, $at, $task->heldBy, $task->heldAt, $heldOf);
+            foreach ($tasks->crews[$crew] as $person) {
+                $heldOf[$person][] = [$start, $finish];
+            }
             foreach ($tasks->holds[$at] as $side) {
                 $heldOn[$side][] = [$start, $finish];
             }
             $this->hasHeld = true;
-            $this->keep($at, $task->heldBy, $start, $finish);
+            $this->keep($at, $crew, $start, $finish);
         }
         [$this->heldOf, $this->heldOn] = [$heldOf, $heldOn];
+    }
+
+    /**
+     * Who does what is held: whoever it is held by, with others who work then and do nothing else that is held.
+     *
+     * @param  list<list<array{int, int}>>  $heldOf  by person, what is held so far
+     * @return array{int, int, int} the crew, when it begins and when it is done
+     */
+    private static function held(Tasks $tasks, int $task, int $person, int $at, array $heldOf): array
+    {
+        $best = [PHP_INT_MAX, 0, $person];
+        foreach ($tasks->crewsOf[$task] as $crew) {
+            if (in_array($person, $tasks->crews[$crew], true)) {
+                $start = $tasks->hours[$crew]->next($at);
+                $finish = $tasks->hours[$crew]->finish($start, $tasks->tasks[$task]->minutes);
+                $beside = array_merge(...array_map(static fn (int $of): array => $of === $person ? [] : $heldOf[$of], $tasks->crews[$crew]));
+                $best = min($best, [$start, count(array_filter($beside, static fn (array $other): bool => $start < $other[1] && $finish > $other[0])), $crew]);
+            }
+        }
+        $hours = $tasks->hours[$best[2]];
+
+        return [$best[2], $hours->next($at), $hours->finish($hours->next($at), $tasks->tasks[$task]->minutes)];
     }
 
     public function isReady(int $task): bool
@@ -69,12 +92,15 @@ final class Draft
         return ! isset($this->finish[$task]);
     }
 
-    /** @return array{int, int} when a person would begin a task that is ready, and be done with it */
-    public function earliest(int $task, int $person): array
+    /** @return array{int, int} when a crew would begin a task that is ready, and be done with it */
+    public function earliest(int $task, int $crew): array
     {
         $of = $this->tasks->tasks[$task];
-        $hours = $this->tasks->people[$person];
-        $start = max($of->from, $this->free[$person]);
+        $hours = $this->tasks->hours[$crew];
+        $start = $of->from;
+        foreach ($this->tasks->crews[$crew] as $person) {
+            $start = max($start, $this->free[$person]);
+        }
         foreach ($this->tasks->before[$task] as $other) {
             $start = max($start, $this->finish[$other]);
         }
@@ -83,7 +109,7 @@ final class Draft
         }
         $start = $hours->next($start);
         $finish = $hours->finish($start, $of->minutes);
-        foreach ($this->hasHeld ? $this->heldFor($task, $person) : [] as [$from, $until]) {
+        foreach ($this->hasHeld ? $this->heldFor($task, $crew) : [] as [$from, $until]) {
             if ($start < $until && $finish > $from) {
                 $start = $hours->next($until);
                 $finish = $hours->finish($start, $of->minutes);
@@ -93,10 +119,10 @@ final class Draft
         return [$start, $finish];
     }
 
-    /** @return list<array{int, int}> what is held by hand that a task of a person could get in the way of, in its order */
-    private function heldFor(int $task, int $person): array
+    /** @return list<array{int, int}> what is held by hand that a task of a crew could get in the way of, in its order */
+    private function heldFor(int $task, int $crew): array
     {
-        $held = array_merge($this->heldOf[$person], ...array_map(fn (int $side): array => $this->heldOn[$side], $this->tasks->holds[$task]));
+        $held = array_merge(...array_map(fn (int $person): array => $this->heldOf[$person], $this->tasks->crews[$crew]), ...array_map(fn (int $side): array => $this->heldOn[$side], $this->tasks->holds[$task]));
         sort($held);
 
         return $held;
@@ -108,36 +134,47 @@ final class Draft
         return $this->tasks->people[$person]->next($this->free[$person]);
     }
 
-    public function place(int $task, int $person, int $start, int $finish): void
+    public function place(int $task, int $crew, int $start, int $finish): void
     {
-        $this->free[$person] = $finish;
+        foreach ($this->tasks->crews[$crew] as $person) {
+            $this->free[$person] = $finish;
+        }
         foreach ($this->tasks->holds[$task] as $side) {
             $this->sideFree[$side] = max($this->sideFree[$side], $finish);
         }
-        $this->keep($task, $person, $start, $finish);
+        $this->keep($task, $crew, $start, $finish);
     }
 
     /** Gives it to whoever is done with it first. */
     public function placeBest(int $task): void
     {
-        $best = [0, ...$this->earliest($task, 0)];
-        foreach (array_keys($this->tasks->people) as $person) {
-            [$start, $finish] = $this->earliest($task, $person);
-            $best = $finish < $best[2] ? [$person, $start, $finish] : $best;
+        [$crew, $begins, $ends] = [0, 0, PHP_INT_MAX];
+        foreach ($this->tasks->crewsOf[$task] as $of) {
+            [$start, $finish] = $this->earliest($task, $of);
+            [$crew, $begins, $ends] = $finish < $ends ? [$of, $start, $finish] : [$crew, $begins, $ends];
         }
-        $this->place($task, ...$best);
+        $this->place($task, $crew, $begins, $ends);
     }
 
-    private function keep(int $task, int $person, int $start, int $finish): void
+    private function keep(int $task, int $crew, int $start, int $finish): void
     {
         $of = $this->tasks->tasks[$task];
         $this->finish[$task] = $finish;
-        $this->placed[] = new Placed($of->key, $person, $start, $finish);
+        $this->placed[] = self::placed($of, $this->tasks->crews[$crew], $start, $finish);
         $this->end = max($this->end, $finish);
         $this->sum += $finish;
         if ($of->due !== null) {
             $this->late = max($this->late ?? PHP_INT_MIN, $finish - $of->due);
         }
+    }
+
+    /** @param  non-empty-list<int>  $crew */
+    private static function placed(Task $task, array $crew, int $start, int $finish): Placed
+    {
+        // Who was set by hand leads.
+        $lead = $task->heldBy ?? $crew[0];
+
+        return new Placed($task->key, $lead, $start, $finish, array_values(array_diff($crew, [$lead])));
     }
 
     /** @return array{int, int} what is to be small: how late the latest is, then when the last is done */

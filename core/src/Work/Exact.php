@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Work;
 
 /**
- * Tries every order and every person, but for what is nowhere ahead of something tried before. Some best schedule places its
+ * Tries every order and every crew, but for what is nowhere ahead of something tried before. Some best schedule places its
  * tasks in the order in which they begin, each as early as it can behind those before: it is among them.
  */
 final class Exact
@@ -47,15 +47,15 @@ final class Exact
         }
         $next = [];
         foreach (array_keys($tasks->tasks) as $task) {
-            foreach ($draft->isReady($task) ? array_keys($tasks->people) : [] as $person) {
-                [$start, $finish] = $draft->earliest($task, $person);
-                $next[] = [$start, -$tasks->tail[$task], $task, $person, $finish];
+            foreach ($draft->isReady($task) ? $tasks->crewsOf[$task] : [] as $crew) {
+                [$start, $finish] = $draft->earliest($task, $crew);
+                $next[] = [$start, -$tasks->tail[$task], $task, $crew, $finish];
             }
         }
         sort($next);
-        foreach ($next as [$start, , $task, $person, $finish]) {
+        foreach ($next as [$start, , $task, $crew, $finish]) {
             $further = clone $draft;
-            $further->place($task, $person, $start, $finish);
+            $further->place($task, $crew, $start, $finish);
             $this->from($further, $placed | 1 << $task);
         }
     }

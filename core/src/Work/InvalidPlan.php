@@ -28,6 +28,11 @@ final class InvalidPlan extends CoreException
         return new self("What is to be done takes from 1 to 6000 minutes; {$task} does not.");
     }
 
+    public static function people(string $task): self
+    {
+        return new self("What is to be done takes from 1 to 8 people; {$task} does not.");
+    }
+
     public static function rainMinutes(string $job): self
     {
         return new self("A job on a rain day takes from 0 to 600 minutes; {$job} does not.");

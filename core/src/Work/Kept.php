@@ -10,7 +10,7 @@ final readonly class Kept
     /**
      * @param  list<Task>  $tasks  of now
      * @param  list<WorkHours>  $people
-     * @param  array<string, array{int|null, int}>  $placed  by task: who does it, null for somebody who is gone, and when it begins
+     * @param  array<string, array{list<int|null>, int}>  $placed  by task: who does it, null for somebody who is gone, and when it begins
      * @param  int  $now  as an instant of the plan
      * @param  array<string, true>  $begun  tasks at which somebody is
      * @return array<string, Breach> by task, the first that is found of each
@@ -23,7 +23,7 @@ final readonly class Kept
         $breaches = $free = $sideFree = $finish = [];
         foreach (self::inOrder($all, $placed) as $at) {
             $task = $all->tasks[$at];
-            [$person, $start] = $placed[$task->key] ?? [null, null];
+            [$people, $start] = $placed[$task->key] ?? [[], null];
             if ($start === null) {
                 $breaches[$task->key] = Breach::Added;
 
@@ -34,18 +34,24 @@ final readonly class Kept
 
                 continue;
             }
-            if ($person === null || ($start >= 0 && $all->people[$person]->next($start) !== $start)) {
+            $crew = in_array(null, $people, true) ? null : $all->crewOf($people);
+            if (count($people) !== count($all->crews[$all->crewsOf[$at][0]])) {
+                $breaches[$task->key] = Breach::Together;
+
+                continue;
+            }
+            if ($crew === null || ($start >= 0 && $all->hours[$crew]->next($start) !== $start)) {
                 $breaches[$task->key] = Breach::Hours;
 
                 continue;
             }
-            $start = self::begins($all->people[$person], $start);
-            $end = $finish[$at] = $all->people[$person]->finish($start, $task->minutes);
+            $start = self::begins($all->hours[$crew], $start);
+            $end = $finish[$at] = $all->hours[$crew]->finish($start, $task->minutes);
             $breach = match (true) {
                 $end <= $now && ! isset($begun[$task->key]) => Breach::Overdue,
                 // What was there when it was planned to begin is there.
                 $task->from > max($start, $now) => Breach::Arrival,
-                ($free[$person] ?? 0) > $start => Breach::Person,
+                max(array_map(static fn (int $person): int => $free[$person] ?? 0, $all->crews[$crew])) > $start => Breach::Person,
                 max([0, ...array_map(static fn (int $side): int => $sideFree[$side] ?? 0, $all->holds[$at])]) > $start => Breach::Row,
                 max([0, ...array_map(static fn (int $other): int => $finish[$other] ?? 0, $all->before[$at])]) > $start => Breach::After,
                 default => null,
@@ -53,7 +59,9 @@ final readonly class Kept
             if ($breach !== null) {
                 $breaches[$task->key] = $breach;
             }
-            $free[$person] = max($free[$person] ?? 0, $end);
+            foreach ($all->crews[$crew] as $person) {
+                $free[$person] = max($free[$person] ?? 0, $end);
+            }
             foreach ($all->holds[$at] as $side) {
                 $sideFree[$side] = max($sideFree[$side] ?? 0, $end);
             }
@@ -67,7 +75,7 @@ final readonly class Kept
      *
      * @param  list<Task>  $tasks
      * @param  list<WorkHours>  $people
-     * @param  array<string, array{int, int}>  $placed  by task: who does it, and when it begins
+     * @param  array<string, array{list<int>, int}>  $placed  by task: who does it, and when it begins
      *
      * @throws InvalidPlan
      */
@@ -79,9 +87,10 @@ final readonly class Kept
             if (isset($draft->finish[$at])) {
                 continue;
             }
-            [$person, $start] = $placed[$all->tasks[$at]->key];
-            $start = self::begins($all->people[$person], $start);
-            $draft->place($at, $person, $start, $all->people[$person]->finish($start, $all->tasks[$at]->minutes));
+            [$people, $start] = $placed[$all->tasks[$at]->key];
+            $crew = $all->crewOf($people) ?? $all->crewsOf[$at][0];
+            $start = self::begins($all->hours[$crew], $start);
+            $draft->place($at, $crew, $start, $all->hours[$crew]->finish($start, $all->tasks[$at]->minutes));
         }
 
         return Reading::of($draft, Bound::of($all), false);
@@ -94,7 +103,7 @@ final readonly class Kept
     }
 
     /**
-     * @param  array<string, array{int|null, int}>  $placed
+     * @param  array<string, array{list<int|null>, int}>  $placed
      * @return list<int> by when they begin; what has no place last
      */
     private static function inOrder(Tasks $tasks, array $placed): array

@@ -20,6 +20,7 @@ final readonly class Piece
      * @param  list<string>  $after  pieces that come before it, by key
      * @param  bool  $blocks  planting cannot begin before it is done
      * @param  OwnWork|null  $own  where it comes of no finding
+     * @param  int  $people  that its heaviest job takes
      */
     public function __construct(
         public string $key,
@@ -32,6 +33,7 @@ final readonly class Piece
         public array $after,
         public bool $blocks,
         public ?OwnWork $own = null,
+        public int $people = 1,
     ) {
     }
 
@@ -42,8 +44,9 @@ final readonly class Piece
      * @param  int|null  $planting  when planting is to start
      * @param  array<string, mixed>  $among  the pieces of the planter that are in the plan, by key
      * @param  array{int, int}|null  $held  who does it and when it begins, where somebody has set that by hand
+     * @param  int|null  $people  other than it takes
      */
-    public function task(string $planter, int $now, ?int $planting, array $among, ?array $held = null): Task
+    public function task(string $planter, int $now, ?int $planting, array $among, ?array $held = null, ?int $people = null): Task
     {
         $sides = [];
         foreach ($this->jobs as $job) {
@@ -56,6 +59,6 @@ final readonly class Piece
         }
         $after = array_values(array_map(static fn (string $key): string => "{$planter} {$key}", array_filter($this->after, static fn (string $key): bool => isset($among[$key]))));
 
-        return new Task("{$planter} {$this->key}", $this->minutes, $held === null ? max($now, $this->from) : $this->from, $after, array_keys($sides), $this->blocks ? $planting : null, $held[1] ?? null, $held[0] ?? null);
+        return new Task("{$planter} {$this->key}", $this->minutes, $held === null ? max($now, $this->from) : $this->from, $after, array_keys($sides), $this->blocks ? $planting : null, $held[1] ?? null, $held[0] ?? null, $people ?? $this->people);
     }
 }

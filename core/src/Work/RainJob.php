@@ -16,6 +16,7 @@ final readonly class RainJob
      * @param  int  $minutes  without what has to come off first, 0 to 600
      * @param  array<string, int>  $access  minutes of each thing that has to come off and go on again; shared with other jobs that name it
      * @param  float  $worth  of having it done, in the shop's currency, 0 or more
+     * @param  int  $people  who have to be at it together, 1 to 4
      *
      * @throws InvalidPlan
      */
@@ -26,8 +27,10 @@ final readonly class RainJob
         public int $minutes,
         public array $access,
         public float $worth,
+        public int $people = 1,
     ) {
         $minutes >= 0 && $minutes <= 600 || throw InvalidPlan::rainMinutes($key);
+        $people >= 1 && $people <= 4 || throw InvalidPlan::people($key);
         $worth >= 0 && is_finite($worth) || throw InvalidPlan::worth($key);
     }
 }

@@ -10,7 +10,7 @@ final readonly class Reading
     /** @var list<Placed> by task */
     private array $placed;
 
-    /** @var array<int, int|null> by task, the one that the same person does before */
+    /** @var array<int, list<int>> by task, those that the same people do right before */
     private array $personBefore;
 
     /** @var array<int, list<int>> by task, those on its row sides right before */
@@ -22,13 +22,15 @@ final readonly class Reading
         $this->placed = array_map(static fn (Task $task): Placed => $placed[$task->key], $tasks->tasks);
         $order = array_keys($this->placed);
         usort($order, fn (int $one, int $other): int => [$this->placed[$one]->start, $one] <=> [$this->placed[$other]->start, $other]);
-        $personBefore = array_fill(0, $tasks->count(), null);
-        $rowBefore = array_fill(0, $tasks->count(), []);
+        $personBefore = $rowBefore = array_fill(0, $tasks->count(), []);
         $lastOf = $lastOn = [];
         foreach ($order as $at) {
-            $person = $this->placed[$at]->person;
-            $personBefore[$at] = $lastOf[$person] ?? null;
-            $lastOf[$person] = $at;
+            foreach ($this->placed[$at]->people() as $person) {
+                if (isset($lastOf[$person])) {
+                    $personBefore[$at][] = $lastOf[$person];
+                }
+                $lastOf[$person] = $at;
+            }
             foreach ($tasks->holds[$at] as $side) {
                 if (isset($lastOn[$side])) {
                     $rowBefore[$at][] = $lastOn[$side];
@@ -67,12 +69,12 @@ final readonly class Reading
         $slack = $latest = [];
         foreach ($order as $at) {
             $placed = $this->placed[$at];
-            $hours = $this->tasks->people[$placed->person];
+            $hours = $this->hours($placed);
             $room = $this->tasks->tasks[$at]->heldAt === null ? max(0, $hours->until($limit[$at]) - $hours->until($placed->finish)) : 0;
             $slack[$placed->task] = $room;
             $begins = $hours->latestStart($limit[$at], $this->tasks->tasks[$at]->minutes) ?? $placed->start;
             $latest[$placed->task] = $room === 0 ? $placed->start : max($placed->start, $begins);
-            foreach ([...$this->tasks->before[$at], ...$this->rowBefore[$at], ...($this->personBefore[$at] === null ? [] : [$this->personBefore[$at]])] as $other) {
+            foreach ([...$this->tasks->before[$at], ...$this->rowBefore[$at], ...$this->personBefore[$at]] as $other) {
                 $limit[$other] = min($limit[$other], $latest[$placed->task]);
             }
         }
@@ -106,13 +108,13 @@ final readonly class Reading
     {
         $placed = $this->placed[$at];
         $task = $this->tasks->tasks[$at];
-        $hours = $this->tasks->people[$placed->person];
+        $hours = $this->hours($placed);
         if ($task->heldAt !== null) {
             return [Cause::Held, null];
         }
         $tried = array_merge(
             array_map(static fn (int $other): array => [Cause::After, $other], $this->tasks->before[$at]),
-            $this->personBefore[$at] === null ? [] : [[Cause::Person, $this->personBefore[$at]]],
+            array_map(static fn (int $other): array => [Cause::Person, $other], $this->personBefore[$at]),
             array_map(static fn (int $other): array => [Cause::Row, $other], $this->rowBefore[$at]),
         );
         foreach ($tried as [$cause, $other]) {
@@ -122,6 +124,11 @@ final readonly class Reading
         }
 
         return [$task->from > 0 && $hours->next($task->from) === $placed->start ? Cause::Arrival : Cause::Begin, null];
+    }
+
+    private function hours(Placed $placed): WorkHours
+    {
+        return $this->tasks->hours[$this->tasks->crewOf($placed->people()) ?? $placed->person];
     }
 
     /** @return list<string> */

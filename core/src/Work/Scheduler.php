@@ -110,19 +110,23 @@ final readonly class Scheduler
             $person = $draft->freeFrom($other) < $draft->freeFrom($person) ? $other : $person;
         }
         $free = $draft->freeFrom($person);
-        $soonest = [-1, PHP_INT_MAX, 0];
+        $soonest = [-1, PHP_INT_MAX, 0, $person];
         foreach ($open as $task) {
             if (! $draft->isReady($task)) {
                 continue;
             }
-            [$start, $finish] = $draft->earliest($task, $person);
-            $soonest = $start < $soonest[1] ? [$task, $start, $finish] : $soonest;
-            if ($start <= $free) {
+            foreach ($draft->tasks->crewsOf[$task] as $crew) {
+                if (in_array($person, $draft->tasks->crews[$crew], true)) {
+                    [$start, $finish] = $draft->earliest($task, $crew);
+                    $soonest = $start < $soonest[1] ? [$task, $start, $finish, $crew] : $soonest;
+                }
+            }
+            if ($soonest[1] <= $free) {
                 break;
             }
         }
-        [$task, $start, $finish] = $soonest;
-        $start <= $free ? $draft->place($task, $person, $start, $finish) : $draft->placeBest($task);
+        [$task, $start, $finish, $crew] = $soonest;
+        $start <= $free ? $draft->place($task, $crew, $start, $finish) : $draft->placeBest($task);
 
         return $task;
     }

@@ -10,6 +10,15 @@ final readonly class Tasks
     /** @var non-empty-list<WorkHours> */
     public array $people;
 
+    /** @var non-empty-list<non-empty-list<int>> who works together, by index of the people: first everybody alone */
+    public array $crews;
+
+    /** @var non-empty-list<WorkHours> of each crew, when all of it work */
+    public array $hours;
+
+    /** @var list<non-empty-list<int>> of each task, the crews that could do it */
+    public array $crewsOf;
+
     /** @var list<list<int>> of each, the tasks that come before it */
     public array $before;
 
@@ -61,6 +70,49 @@ final readonly class Tasks
             $tail[$at] = $tasks[$at]->minutes + ($behind[$at] === [] ? 0 : max(array_map(static fn (int $next): int => $tail[$next], $behind[$at])));
         }
         $this->tail = array_values($tail);
+        [$this->crews, $this->hours, $this->crewsOf] = self::together($tasks, $this->people);
+    }
+
+    /** @param  list<int>  $members */
+    public function crewOf(array $members): ?int
+    {
+        sort($members);
+        $crew = array_search($members, $this->crews, true);
+
+        return $crew === false ? null : $crew;
+    }
+
+    /**
+     * Where fewer work at the same time than a task needs, it goes to as many as there are.
+     *
+     * @param  list<Task>  $tasks
+     * @param  non-empty-list<WorkHours>  $people
+     * @return array{non-empty-list<non-empty-list<int>>, non-empty-list<WorkHours>, list<non-empty-list<int>>}
+     */
+    private static function together(array $tasks, array $people): array
+    {
+        $crews = array_map(static fn (int $person): array => [$person], array_keys($people));
+        $hours = $people;
+        /** @var non-empty-array<int, non-empty-list<int>> $bySize */
+        $bySize = [1 => array_keys($people)];
+        $groups = $crews;
+        for ($size = 2, $most = max([1, ...array_map(static fn (Task $task): int => $task->needs, $tasks)]); $size <= $most; $size++) {
+            $larger = $could = [];
+            foreach ($groups as $group) {
+                for ($next = end($group) + 1; $next < count($people); $next++) {
+                    $larger[] = $members = [...$group, $next];
+                    $both = WorkHours::together(array_map(static fn (int $person): WorkHours => $people[$person], $members));
+                    if ($both !== null) {
+                        $could[] = count($crews);
+                        [$crews[], $hours[]] = [$members, $both];
+                    }
+                }
+            }
+            $groups = $larger;
+            $bySize[$size] = $could !== [] ? $could : $bySize[$size - 1];
+        }
+
+        return [$crews, $hours, array_map(static fn (Task $task): array => $bySize[$task->needs], $tasks)];
     }
 
     public function count(): int

@@ -68,6 +68,25 @@ final readonly class WorkHours
         return new self($minutes, $before, $week);
     }
 
+    /**
+     * When all of them work; null where they never do.
+     *
+     * @param  non-empty-list<self>  $people
+     */
+    public static function together(array $people): ?self
+    {
+        // Longer days begin earlier and end later: of two days the shorter lies within the longer.
+        $minutes = $before = [];
+        $week = 0;
+        for ($day = 0; $day < 7; $day++) {
+            $before[] = $week;
+            $minutes[] = min(array_map(static fn (self $of): int => $of->minutes[$day], $people));
+            $week += $minutes[$day];
+        }
+
+        return $week > 0 ? new self($minutes, $before, $week) : null;
+    }
+
     /** Minutes of work from the beginning of the plan until an instant. */
     public function until(int $instant): int
     {

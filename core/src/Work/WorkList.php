@@ -56,6 +56,7 @@ final readonly class WorkList
                 max([0, ...array_map(static fn (ToDo $todo): int => $todo->from, $needed)]),
                 [...$needsSafety && $book->minutesOnPlanter() > 0 ? [self::SAFE] : [], ...array_keys($after[$key] ?? [])],
                 array_filter($needed, static fn (ToDo $todo): bool => $todo->blocks) !== [],
+                people: max(array_map(static fn (Job $job): int => $book->kit($job)->people, $ofPiece)),
             );
         }
         $hasSafe = ($isSafe || $own !== []) && $book->minutesOnPlanter() > 0;

@@ -22,7 +22,7 @@ function eightHours(): WorkHours
 
 it('says of each thing that breaks a plan what it is', function (array $task, array $place, int $now, ?Breach $breach): void {
     $tasks = [new Task('before', 60, holds: ['3 left']), new Task('it', ...$task)];
-    $placed = ['before' => [0, 480]] + ($place === [] ? [] : ['it' => $place]);
+    $placed = ['before' => [[0], 480]] + ($place === [] ? [] : ['it' => [(array) ($place[0] ?? [null]), $place[1]]]);
     expect(Kept::breaches($tasks, [eightHours(), eightHours()], $placed, $now)['it'] ?? null)->toBe($breach);
 })->with([
     'nothing' => [[60], [0, 540], 0, null],
@@ -34,6 +34,9 @@ it('says of each thing that breaks a plan what it is', function (array $task, ar
     'parts that came when it had begun' => [[60, 490], [1, 480], 500, null],
     'a Sunday' => [[60], [1, 6 * 1440 + 480], 0, Breach::Hours],
     'somebody who is gone' => [[60], [null, 480], 0, Breach::Hours],
+    'alone at what takes two' => [['minutes' => 60, 'needs' => 2], [0, 540], 0, Breach::Together],
+    'two at what takes one' => [[60], [[0, 1], 540], 0, Breach::Together],
+    'one of two still at the other' => [['minutes' => 60, 'needs' => 2], [[1, 0], 539], 0, Breach::Person],
     'at the other still' => [[60], [0, 539], 0, Breach::Person],
     'on the same side of the row' => [['minutes' => 60, 'holds' => ['3 left']], [1, 539], 0, Breach::Row],
     'before what it comes after' => [['minutes' => 60, 'after' => ['before']], [1, 539], 0, Breach::After],
@@ -45,11 +48,11 @@ it('keeps any plan that was made, for as long as nothing of it changes, and read
         $tasks = [];
         for ($at = 0, $count = $random->getInt(1, 14); $at < $count; $at++) {
             $after = $at > 0 && $random->getInt(0, 2) === 0 ? ['t'.$random->getInt(0, $at - 1)] : [];
-            $tasks[] = new Task("t{$at}", $random->getInt(5, 200), $random->getInt(0, 3000), $after, ['row '.$random->getInt(1, 4)], $random->getInt(0, 1) === 0 ? 5 * 1440 : null);
+            $tasks[] = new Task("t{$at}", $random->getInt(5, 200), $random->getInt(0, 3000), $after, ['row '.$random->getInt(1, 4)], $random->getInt(0, 1) === 0 ? 5 * 1440 : null, needs: $random->getInt(0, 4) === 0 ? 2 : 1);
         }
         $people = [eightHours(), WorkHours::of(Day::of('2026-12-07'), [2 => 5.0, 4 => 10.0])];
         $made = Scheduler::plan($tasks, $people, 3);
-        $placed = array_map(static fn (Placed $of): array => [$of->person, $of->start], $made->placed);
+        $placed = array_map(static fn (Placed $of): array => [$of->people(), $of->start], $made->placed);
         expect(Kept::breaches($tasks, $people, $placed, 0))->toBe([]);
         $kept = Kept::schedule($tasks, $people, $placed);
         expect($kept->placed)->toEqual($made->placed)->and([$kept->end, $kept->late])->toBe([$made->end, $made->late])
@@ -57,7 +60,7 @@ it('keeps any plan that was made, for as long as nothing of it changes, and read
         // Some are done: the rest goes on where it was.
         $left = array_slice($tasks, intdiv(count($tasks), 2));
         $names = array_map(static fn (Task $task): string => $task->key, $left);
-        $left = array_map(static fn (Task $task): Task => new Task($task->key, $task->minutes, $task->from, array_values(array_intersect($task->after, $names)), $task->holds, $task->due), $left);
+        $left = array_map(static fn (Task $task): Task => new Task($task->key, $task->minutes, $task->from, array_values(array_intersect($task->after, $names)), $task->holds, $task->due, needs: $task->needs), $left);
         $rest = array_intersect_key($placed, array_flip($names));
         expect(Kept::breaches($left, $people, $rest, 0))->toBe([])
             ->and(array_map(static fn (Placed $of): int => $of->start, Kept::schedule($left, $people, $rest)->placed))->toEqualCanonicalizing(array_map(static fn (array $place): int => $place[1], $rest));

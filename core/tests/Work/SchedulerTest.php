@@ -84,6 +84,18 @@ it('holds what was fixed by hand, and says where that does not go', function ():
     expect($late->broken)->toBe(['c'])->and(clock($late->placed['c']->start))->toBe('1 08:00');
 });
 
+it('gives what takes two to two who work then, and to one where no other ever does', function (): void {
+    // The second works on Wednesdays only: the arm waits for that day, the rest does not.
+    $tasks = [new Task('arm', 60, needs: 2), new Task('blades', 120)];
+    $schedule = Scheduler::plan($tasks, [daily(8), working([3 => 4.0])]);
+    expect(clock($schedule->placed['arm']->start))->toBe('3 08:00')->and($schedule->placed['arm']->people())->toBe([0, 1])->and(clock($schedule->placed['blades']->start))->toBe('1 08:00')
+        ->and(Scheduler::plan($tasks, [daily(8)])->placed['arm']->people())->toBe([0])
+        ->and(Scheduler::plan($tasks, [working([1 => 8.0]), working([2 => 8.0])])->placed['arm']->people())->toBe([0]);
+    // Set for the second at a time at which the third is at something else that is set: the first helps.
+    $held = Scheduler::plan([new Task('tail', 60, heldAt: 480, heldBy: 2), new Task('arm', 60, heldAt: 480, heldBy: 1, needs: 2), new Task('blades', 30)], [daily(8), daily(8), daily(8)]);
+    expect($held->placed['arm']->people())->toBe([1, 0])->and(clock($held->placed['arm']->start))->toBe('1 08:00')->and(clock($held->placed['blades']->start))->toBe('1 09:00');
+});
+
 it('refuses what cannot be planned', function (callable $plan, string $says): void {
     expect($plan)->toThrow(InvalidPlan::class, $says);
 })->with([
@@ -92,6 +104,7 @@ it('refuses what cannot be planned', function (callable $plan, string $says): vo
     'too many hours' => [fn () => daily(25), '0 to 24'],
     'no minutes' => [fn () => new Task('a', 0), '1 to 6000'],
     'ten thousand' => [fn () => new Task('a', 10_000), '1 to 6000'],
+    'nobody for it' => [fn () => new Task('a', 1, needs: 9), '1 to 8 people'],
     'missing' => [fn () => Scheduler::plan([new Task('a', 1, after: ['b'])], [daily(8)]), 'a comes after b'],
     'a circle' => [fn () => Scheduler::plan([new Task('a', 1, after: ['b']), new Task('b', 1, after: ['a']), new Task('c', 1)], [daily(8)]), 'a, b'],
     'twice' => [fn () => Scheduler::plan([new Task('a', 1), new Task('a', 1)], [daily(8)]), 'twice'],
@@ -101,7 +114,7 @@ it('refuses what cannot be planned', function (callable $plan, string $says): vo
 /**
  * The best there is, by stepping through the hours and trying everything that everybody could do in each, idling too.
  *
- * @param  list<array{hours: int, from: int, after: list<int>, holds: list<string>, due: int|null}>  $tasks  hours of work; from and due as instants
+ * @param  list<array{hours: int, from: int, after: list<int>, holds: list<string>, due: int|null, needs?: int}>  $tasks  hours of work; from and due as instants
  * @param  list<int>  $people  hours a day
  * @return array{int, int} how late the latest, and when the last is done
  */
@@ -128,7 +141,9 @@ function bestByHours(array $tasks, array $people): array
         foreach ($people as $person => $hours) {
             $further = [];
             foreach ($choices as $taken) {
-                if ($hour >= $hours) {
+                // Who is at something together goes on when both are there.
+                $with = $doing[$person] === null ? [$person] : array_keys($doing, $doing[$person], true);
+                if ($hour >= min(array_map(static fn (int $of): int => $people[$of], $with))) {
                     $further[] = [...$taken, -1];
 
                     continue;
@@ -140,10 +155,11 @@ function bestByHours(array $tasks, array $people): array
                 }
                 $further[] = [...$taken, -1];
                 foreach ($tasks as $at => $task) {
+                    $joins = ($task['needs'] ?? 1) > 1 && in_array($at, $taken, true) && ! in_array($at, $doing, true);
                     $isFree = $left[$at] === $task['hours'] && ! in_array($at, $doing, true) && ! in_array($at, $taken, true) && $task['from'] <= $now
                         && array_filter($task['after'], static fn (int $other): bool => $left[$other] > 0) === [];
                     $busy = array_merge(...array_map(static fn (?int $of): array => $of === null || $of < 0 ? [] : $tasks[$of]['holds'], [...$doing, ...$taken]));
-                    if ($isFree && array_intersect($task['holds'], $busy) === []) {
+                    if ($joins || $isFree && array_intersect($task['holds'], $busy) === []) {
                         $further[] = [...$taken, $at];
                     }
                 }
@@ -152,13 +168,20 @@ function bestByHours(array $tasks, array $people): array
         }
         $front = [];
         foreach ($choices as $taken) {
+            foreach (array_unique($taken) as $at) {
+                if ($at >= 0 && count(array_keys($taken, $at, true)) !== ($tasks[$at]['needs'] ?? 1)) {
+                    continue 2;
+                }
+            }
             [$next, $on, $late, $end] = [$left, $doing, PHP_INT_MIN, 0];
-            foreach ($taken as $person => $at) {
+            foreach (array_unique($taken) as $at) {
                 if ($at < 0) {
                     continue;
                 }
                 $next[$at]--;
-                $on[$person] = $next[$at] === 0 ? null : $at;
+                foreach (array_keys($taken, $at, true) as $person) {
+                    $on[$person] = $next[$at] === 0 ? null : $at;
+                }
                 if ($next[$at] === 0) {
                     $end = $now + 60;
                     $late = $tasks[$at]['due'] === null ? $late : max($late, $end - $tasks[$at]['due']);
@@ -190,6 +213,7 @@ it('finds the best there is for small plans', function (): void {
         $tasks = [];
         for ($at = 0; $at < $count; $at++) {
             $tasks[] = [
+                'needs' => $case % 2 === 0 && $random->getInt(0, 2) === 0 ? 2 : 1,
                 'hours' => $random->getInt(1, 3), 'from' => $random->getInt(0, 3) === 0 ? 480 + 60 * $random->getInt(1, 3) + 1440 * $random->getInt(0, 1) : 0,
                 'after' => $at > 0 && $random->getInt(0, 2) === 0 ? [$random->getInt(0, $at - 1)] : [],
                 'holds' => $random->getInt(0, 1) === 0 ? ["{$random->getInt(1, 2)} left"] : [],
@@ -197,7 +221,7 @@ it('finds the best there is for small plans', function (): void {
             ];
         }
         $schedule = Scheduler::plan(
-            array_map(static fn (array $of, int $at): Task => new Task("t{$at}", 60 * $of['hours'], $of['from'], array_map(static fn (int $other): string => "t{$other}", $of['after']), $of['holds'], $of['due']), $tasks, array_keys($tasks)),
+            array_map(static fn (array $of, int $at): Task => new Task("t{$at}", 60 * $of['hours'], $of['from'], array_map(static fn (int $other): string => "t{$other}", $of['after']), $of['holds'], $of['due'], needs: $of['needs']), $tasks, array_keys($tasks)),
             array_map(static fn (int $hours): WorkHours => daily($hours), $people),
         );
         expect([$schedule->late ?? PHP_INT_MIN, $schedule->end])->toBe(bestByHours($tasks, $people), "case {$case}")->and($schedule->isBest)->toBeTrue();
@@ -205,18 +229,18 @@ it('finds the best there is for small plans', function (): void {
     }
 });
 
-/** @param  list<array{hours: int, from: int, after: list<int>, holds: list<string>, due: int|null}>  $tasks */
+/** @param  list<array{hours: int, from: int, after: list<int>, holds: list<string>, due: int|null, needs?: int}>  $tasks */
 function isPossible(Schedule $schedule, array $tasks): void
 {
     foreach ($tasks as $at => $task) {
         $placed = $schedule->placed["t{$at}"];
-        expect($placed->start)->toBeGreaterThanOrEqual($task['from']);
+        expect($placed->start)->toBeGreaterThanOrEqual($task['from'])->and(count($placed->people()))->toBe($task['needs'] ?? 1);
         foreach ($task['after'] as $other) {
             expect($placed->start)->toBeGreaterThanOrEqual($schedule->placed["t{$other}"]->finish);
         }
         foreach ($tasks as $beside => $other) {
             $of = $schedule->placed["t{$beside}"];
-            if ($beside < $at && ($of->person === $placed->person || array_intersect($task['holds'], $other['holds']) !== [])) {
+            if ($beside < $at && (array_intersect($of->people(), $placed->people()) !== [] || array_intersect($task['holds'], $other['holds']) !== [])) {
                 expect($of->finish <= $placed->start || $placed->finish <= $of->start)->toBeTrue("t{$beside} and t{$at}");
             }
         }
@@ -229,11 +253,12 @@ it('is never worse than the plain rule on large plans, and within what it says o
         $tasks = $plain = [];
         for ($at = 0, $count = $random->getInt(30, 120); $at < $count; $at++) {
             $plain[] = [
+                'needs' => $random->getInt(0, 9) === 0 ? 2 : 1,
                 'hours' => $random->getInt(1, 3), 'from' => $random->getInt(0, 5) === 0 ? 1440 * $random->getInt(1, 6) + 480 : 0, 'after' => $at > 9 && $random->getInt(0, 9) === 0 ? [$random->getInt(0, $at - 1)] : [],
                 'holds' => [$random->getInt(1, 16).' left'], 'due' => $random->getInt(0, 1) === 0 ? 1440 * $random->getInt(4, 12) : null,
             ];
         }
-        $tasks = array_map(static fn (array $of, int $at): Task => new Task("t{$at}", 40 * $of['hours'], $of['from'], array_map(static fn (int $other): string => "t{$other}", $of['after']), $of['holds'], $of['due']), $plain, array_keys($plain));
+        $tasks = array_map(static fn (array $of, int $at): Task => new Task("t{$at}", 40 * $of['hours'], $of['from'], array_map(static fn (int $other): string => "t{$other}", $of['after']), $of['holds'], $of['due'], needs: $of['needs']), $plain, array_keys($plain));
         $people = [daily(8), working([1 => 4.0, 3 => 8.0, 6 => 6.0]), daily(5)];
         $schedule = Scheduler::plan($tasks, $people);
         $rule = Scheduler::plain($tasks, $people);
@@ -249,11 +274,11 @@ it('keeps its bound under the best there is', function (): void {
     for ($case = 0; $case < 60; $case++) {
         $tasks = [];
         for ($at = 0, $count = $random->getInt(2, 5); $at < $count; $at++) {
-            $tasks[] = ['hours' => $random->getInt(1, 3), 'from' => 480 + 60 * $random->getInt(0, 3), 'after' => [], 'holds' => ["{$random->getInt(1, 2)} left"], 'due' => $random->getInt(0, 1) === 0 ? 700 : null];
+            $tasks[] = ['needs' => $random->getInt(0, 3) === 0 ? 2 : 1, 'hours' => $random->getInt(1, 3), 'from' => 480 + 60 * $random->getInt(0, 3), 'after' => [], 'holds' => ["{$random->getInt(1, 2)} left"], 'due' => $random->getInt(0, 1) === 0 ? 700 : null];
         }
         $people = [$random->getInt(2, 4), $random->getInt(2, 4)];
         $rule = Scheduler::plain(
-            array_map(static fn (array $of, int $at): Task => new Task("t{$at}", 60 * $of['hours'], $of['from'], [], $of['holds'], $of['due']), $tasks, array_keys($tasks)),
+            array_map(static fn (array $of, int $at): Task => new Task("t{$at}", 60 * $of['hours'], $of['from'], [], $of['holds'], $of['due'], needs: $of['needs']), $tasks, array_keys($tasks)),
             array_map(static fn (int $hours): WorkHours => daily($hours), $people),
         );
         [$late, $end] = bestByHours($tasks, $people);

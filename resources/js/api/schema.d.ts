@@ -3581,6 +3581,8 @@ export interface components {
         PlannedPiece: components["schemas"]["WorkPiece"] & {
             /** @description Index of people */
             person: number;
+            /** @description Who does it together with that one */
+            with: number[];
             /**
              * @description As the shop’s clock has it
              * @example 2026-12-01T08:00
@@ -3652,14 +3654,14 @@ export interface components {
             broken: {
                 key: string;
                 /** @enum {string} */
-                breach: "added" | "overdue" | "arrival" | "hours" | "person" | "row" | "after" | "planting";
+                breach: "added" | "overdue" | "arrival" | "hours" | "person" | "together" | "row" | "after" | "planting";
             }[];
         };
         RainDay: {
             people: components["schemas"]["RainJob"][][];
             /** @description That each needs for it */
             minutes: number[];
-            /** @description Of risk removed, in the currency of the workshop */
+            /** @description Of risk removed and depth won back, in the currency of the workshop */
             worth: number;
             /** @description No other choice removes more */
             best: boolean;
@@ -3676,6 +3678,8 @@ export interface components {
             waiting: number;
             /** @description Things to do whose risk nobody can tell */
             unknown: number;
+            /** @description Things to do that take more people than there are */
+            for_more: number;
             /** @description Nobody has said what a stop costs */
             no_stop_cost: boolean;
         };
@@ -3824,6 +3828,8 @@ export interface components {
             shop_rate?: number | null;
             /** @description Of a stop in season, whatever is done in it */
             stop_cost?: number | null;
+            /** @description Of an acre planted a quarter of an inch too shallow */
+            depth_cost?: number | null;
             /** @description That the planter stands in a stop besides the work */
             stop_hours?: number | null;
             /** @description A season that worn parts wait for; 0 where each stops the planter at once */
@@ -3846,6 +3852,7 @@ export interface components {
             /** @description Of an hour's work */
             shop_rate: number | null;
             stop_cost: number | null;
+            depth_cost: number | null;
             stop_hours: number | null;
             service_stops: number;
             crew: components["schemas"]["CrewMember"][];

@@ -15,7 +15,7 @@ const days = computed(() => {
   for (const piece of plan.pieces) {
     const day = days.get(dayOf(piece.starts)) ?? new Map<number, PlannedPiece[]>()
     days.set(dayOf(piece.starts), day)
-    day.set(piece.person, [...(day.get(piece.person) ?? []), piece])
+    for (const person of [piece.person, ...piece.with]) day.set(person, [...(day.get(person) ?? []), piece])
   }
   return [...days].map(([day, people]) => ({ day, people: [...people].sort(([a], [b]) => a - b) }))
 })
@@ -32,6 +32,15 @@ const alike = computed(() => {
 const sayAlike = (pieces: PlannedPiece[]) =>
   `${sayRows(pieces.map(({ row }) => row))}, ${sayJobs(pieces[0]?.jobs ?? [])}`
 const name = (person: number) => plan.people[person] || 'one more'
+/** Who else is at it, and whether anybody is missing. */
+const together = (piece: PlannedPiece, person: number) => {
+  const others = [piece.person, ...piece.with].filter((of) => of !== person)
+  const missing = piece.people - others.length - 1
+  return [
+    others.length > 0 ? `with ${others.map(name).join(' and ')}` : '',
+    missing > 0 ? `takes ${piece.people} people: get help` : '',
+  ].filter((said) => said !== '')
+}
 const planterOf = ({ planter }: PlannedPiece) => planters.find(({ id }) => id === planter)?.name
 </script>
 
@@ -60,6 +69,7 @@ const planterOf = ({ planter }: PlannedPiece) => planters.find(({ id }) => id ==
             </span>
             <span class="quiet room">
               {{ sayMinutes(piece.minutes) }}
+              <template v-for="said in together(piece, person)" :key="said"> · {{ said }}</template>
               <template v-if="piece.by_hand"> · set by hand</template>
               <span v-if="piece.too_early" class="due"> · too early: its parts, or what comes before it</span>
               <template v-else-if="piece.jobs.length > 0">

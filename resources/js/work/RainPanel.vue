@@ -17,6 +17,12 @@ const query = useRain(
 const day = computed(() => query.data.value)
 const { wholeMoney } = useMoney()
 const told = (job: RainJob) => `${sayRow(job.row)}, ${sayCheck(job)}: ${say(`action.${job.action}`)}`
+/** Who else is at it. */
+const together = (job: RainJob, person: number) =>
+  (day.value?.people ?? [])
+    .flatMap((jobs, other) => (other !== person && jobs.some((one) => told(one) === told(job)) ? [other + 1] : []))
+    .map((number) => `person ${number}`)
+    .join(' and ')
 const isEmpty = computed(() => day.value?.people.every((jobs) => jobs.length === 0) ?? true)
 </script>
 
@@ -46,8 +52,10 @@ const isEmpty = computed(() => day.value?.people.every((jobs) => jobs.length ===
       <p v-else-if="isEmpty">Nothing that was decided or carried over can be done now with what is here.</p>
       <template v-else>
         <p>
-          Takes away {{ wholeMoney(day.worth) }} of stops to be feared; {{ day.safe }} min go into making the planter
-          safe.<template v-if="!day.best"> No choice takes away more than {{ wholeMoney(day.at_most) }}.</template>
+          Worth {{ wholeMoney(day.worth) }} in stops to be feared and depth lost; {{ day.safe }} min go into making the
+          planter safe.<template v-if="!day.best">
+            No choice is worth more than {{ wholeMoney(day.at_most) }}.</template
+          >
         </p>
         <div v-for="(jobs, person) in day.people" :key="person">
           <h3 v-if="jobs.length > 0">
@@ -55,7 +63,7 @@ const isEmpty = computed(() => day.value?.people.every((jobs) => jobs.length ===
           </h3>
           <ul>
             <li v-for="job in jobs" :key="told(job)">
-              {{ told(job) }}
+              {{ told(job) }}<span v-if="together(job, person) !== ''">, with {{ together(job, person) }}</span>
               <span v-if="job.chance !== null" class="quiet">{{ Math.round(100 * job.chance) }} % if left</span>
             </li>
           </ul>
@@ -65,6 +73,7 @@ const isEmpty = computed(() => day.value?.people.every((jobs) => jobs.length ===
         </p>
       </template>
       <p v-if="day.waiting > 0" class="quiet">{{ day.waiting }} more wait for parts.</p>
+      <p v-if="day.for_more > 0" class="quiet">{{ day.for_more }} more take more people.</p>
       <p v-if="day.unknown > 0" class="quiet">Of {{ day.unknown }} more nobody can tell the risk.</p>
     </template>
   </section>

@@ -15,6 +15,7 @@ const piece = (
   planter: 1,
   row,
   person,
+  with: [],
   starts: `2026-04-${starts}`,
   ends: `2026-04-${ends}`,
   minutes,

@@ -54,8 +54,11 @@ export function daysOf({ pieces }: Pick<WorkPlan, 'pieces'>): PlanDay[] {
     days.set(day, of)
     of.from = Math.min(of.from, from)
     of.to = Math.max(of.to, to)
+    for (const person of [piece.person, ...piece.with]) lay(of, person, day, piece, from, to)
+  }
+  const lay = (of: PlanDay, person: number, day: string, piece: PlannedPiece, from: number, to: number) => {
     const said = sayJobs(piece.jobs)
-    const last = of.blocks.filter(({ person }) => person === piece.person).at(-1)
+    const last = of.blocks.filter((block) => block.person === person).at(-1)
     if (last && last.said === said && from - last.to < 1) {
       last.to = to
       last.rows.push(piece.row)
@@ -63,8 +66,8 @@ export function daysOf({ pieces }: Pick<WorkPlan, 'pieces'>): PlanDay[] {
       return
     }
     of.blocks.push({
-      key: `${piece.key} ${day}`,
-      person: piece.person,
+      key: `${piece.key} ${day} ${person}`,
+      person,
       from,
       to,
       rows: [piece.row],

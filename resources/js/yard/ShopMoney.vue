@@ -25,6 +25,7 @@ const form = reactive({
   shop_rate: typed(shop.shop_rate),
   stop_cost: typed(shop.stop_cost),
   stop_hours: typed(shop.stop_hours),
+  depth_cost: typed(shop.depth_cost),
   service_stops: shop.service_stops,
   crew: shop.crew.map(({ name, hours }) => ({ name, hours: hours.map(String) })),
 })
@@ -37,6 +38,7 @@ async function save(): Promise<void> {
       shop_rate: typedNumber(form.shop_rate),
       stop_cost: typedNumber(form.stop_cost),
       stop_hours: typedNumber(form.stop_hours),
+      depth_cost: typedNumber(form.depth_cost),
       crew: form.crew
         .filter(({ name }) => name.trim() !== '')
         .map(({ name, hours }) => ({ name, hours: hours.map((of) => typedNumber(of) ?? 0) })),
@@ -79,6 +81,14 @@ async function save(): Promise<void> {
         persistent-hint
         inputmode="decimal"
         :error-messages="refusal?.about('stop_hours')"
+      />
+      <v-text-field
+        v-model="form.depth_cost"
+        :label="`An acre ${session.me?.units === 'mm' ? '6 mm' : '1/4 in'} too shallow, ${form.currency}`"
+        hint="The rain list counts lost depth by it"
+        persistent-hint
+        inputmode="decimal"
+        :error-messages="refusal?.about('depth_cost')"
       />
       <v-select
         v-model="form.service_stops"
