@@ -39,13 +39,17 @@ final class Differing
         return $differ;
     }
 
+    /** How likely two runs of meters that are alike are as far apart as these, or farther. */
+    public static function chanceBetween(Counts $one, Counts $other): float
+    {
+        return self::chance($one->skips + $one->doubles, $one->places, $one->skips + $one->doubles + $other->skips + $other->doubles, $one->places + $other->places);
+    }
+
     /** How likely a split of all that went wrong is that is no likelier than this one, where all are the same. */
     private static function chance(int $count, int $of, int $wrong, int $places): float
     {
-        $log = self::logFactorials($places);
-        $choose = static fn (int $all, int $some): float => $log[$all] - $log[$some] - $log[$all - $some];
-        $whole = $choose($places, $wrong);
-        $likely = static fn (int $here): float => $choose($of, $here) + $choose($places - $of, $wrong - $here) - $whole;
+        $whole = Binomial::logChoose($places, $wrong);
+        $likely = static fn (int $here): float => Binomial::logChoose($of, $here) + Binomial::logChoose($places - $of, $wrong - $here) - $whole;
         $own = $likely($count) + self::CLOSE;
         $sum = 0.0;
         for ($here = max(0, $wrong - ($places - $of)); $here <= min($of, $wrong); $here++) {
@@ -54,17 +58,5 @@ final class Differing
         }
 
         return min(1.0, $sum);
-    }
-
-    /** @return list<float> the logarithm of the factorial of each number up to one */
-    private static function logFactorials(int $most): array
-    {
-        /** @var non-empty-list<float> $logs */
-        static $logs = [0.0];
-        for ($number = count($logs); $number <= $most; $number++) {
-            $logs[] = $logs[$number - 1] + log($number);
-        }
-
-        return $logs;
     }
 }

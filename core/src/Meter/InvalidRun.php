@@ -22,4 +22,34 @@ final class InvalidRun extends CoreException
     {
         return new self('Two shares that are told apart lie between 0 and 1 and are not the same.');
     }
+
+    public static function fewDrops(): self
+    {
+        return new self('Spacings are told from 3 seeds on.');
+    }
+
+    public static function backwards(int $seed): self
+    {
+        return new self("Seed {$seed} dropped before the one ahead of it. Times go forward.");
+    }
+
+    public static function pace(): self
+    {
+        return new self('The time from one cell to the next is over 0 milliseconds.');
+    }
+
+    public static function cells(): self
+    {
+        return new self('A disc or plate has from 1 to 400 cells.');
+    }
+
+    public static function air(): self
+    {
+        return new self('Air is told in inches of water, from 0.5 to 60.');
+    }
+
+    public static function noRuns(): self
+    {
+        return new self('Advice on air needs one run at least, with the air that it was run at.');
+    }
 }
