@@ -3,8 +3,12 @@
 declare(strict_types=1);
 
 use App\Bench\Http\BenchController;
+use App\Bench\Http\StandController;
+use App\Bench\Http\StandDeviceController;
+use App\Bench\Http\StandRunController;
 use App\Field\Http\DepthIndexController;
 use App\Field\Http\ToolbarLevelController;
+use App\Http\Middleware\DevicesOnly;
 use App\Http\Middleware\NeedsSession;
 use App\Http\Middleware\NotesExport;
 use App\Http\Middleware\SpeaksForItself;
@@ -59,6 +63,7 @@ Route::pattern('invitation', '[0-9]{1,18}');
 Route::pattern('import', '[0-9]{1,18}');
 Route::pattern('supplier', '[0-9]{1,18}');
 Route::pattern('order', '[0-9]{1,18}');
+Route::pattern('stand', '[0-9]{1,18}');
 
 Route::get('welcome', [SetUpController::class, 'show']);
 Route::middleware(NeedsSession::class)->group(function (): void {
@@ -69,6 +74,12 @@ Route::middleware(NeedsSession::class)->group(function (): void {
     Route::post('invitations/accept', [InvitationController::class, 'accept']);
     Route::post('password/forgot', [PasswordController::class, 'forgot']);
     Route::post('password/reset', [PasswordController::class, 'reset']);
+});
+
+// Test stands, by tokens of their own.
+Route::middleware(['auth:sanctum', DevicesOnly::class])->prefix('stand')->group(function (): void {
+    Route::post('hello', [StandDeviceController::class, 'hello']);
+    Route::post('runs/{run}', [StandDeviceController::class, 'tells']);
 });
 
 // What belongs to somebody else is not there; only then it is asked whether the caller's role may do it: see, record, set, run.
@@ -123,6 +134,10 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('order.csv', [OrderController::class, 'csv'])->can('record')->middleware(NotesExport::class);
     });
 
+    Route::get('stands', [StandController::class, 'index'])->can('set');
+    Route::post('stands', [StandController::class, 'store'])->can('set');
+    Route::delete('stands/{stand}', [StandController::class, 'destroy'])->can('view', 'stand')->can('set');
+
     Route::get('packs', [PackController::class, 'index'])->can('record');
     Route::post('packs', [PackController::class, 'store'])->can('set');
     Route::put('packs/{pack}', [PackController::class, 'update'])->can('update', 'pack')->can('set');
@@ -156,6 +171,14 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('decide', [DecideController::class, 'show'])->can('record');
         Route::get('bench', [BenchController::class, 'show'])->can('record');
         Route::post('bench', [BenchController::class, 'store'])->can('record');
+        Route::get('bench/advice', [BenchController::class, 'advice'])->can('record');
+        Route::post('bench/runs', [StandRunController::class, 'store'])->can('record');
+        Route::get('bench/runs/now', [StandRunController::class, 'now'])->can('record');
+        Route::scopeBindings()->prefix('bench/runs/{standRun}')->group(function (): void {
+            Route::post('practice', [StandRunController::class, 'practice'])->can('record');
+            Route::post('stop', [StandRunController::class, 'stop'])->can('record');
+            Route::get('times.csv', [StandRunController::class, 'times'])->can('record')->middleware(NotesExport::class);
+        });
         Route::get('work', [WorkController::class, 'show'])->can('record');
         Route::put('work/plan', [WorkController::class, 'keep'])->can('set');
         Route::get('work/hands', [HandsController::class, 'show'])->can('record');

@@ -15,6 +15,9 @@ final class ApiRoutes
         'GET api/welcome', 'POST api/sign-in', 'POST api/guest', 'POST api/set-up', 'POST api/invitations/look', 'POST api/invitations/accept', 'POST api/password/forgot', 'POST api/password/reset',
     ];
 
+    /** Routes that a test stand calls by its token, and nobody else. */
+    public const OF_STANDS = ['POST api/stand/hello', 'POST api/stand/runs/{run}'];
+
     /** @return array<string, Route> by method and address */
     public static function all(): array
     {

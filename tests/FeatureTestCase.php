@@ -6,6 +6,7 @@ namespace Tests;
 
 use App\Models\Planter;
 use App\Models\SpecSheet;
+use App\Models\StandRun;
 use App\Models\User;
 use App\Models\Walk;
 use App\Models\WorkEvent;
@@ -82,6 +83,14 @@ abstract class FeatureTestCase extends TestCase
             'id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'kind' => 'finished', 'row_number' => 0, 'places' => [], 'user_id' => $this->technician->id, 'happened_at' => now(), 'recorded_at' => now(),
             'targets' => array_map(static fn (Lubrication $of): string => $of->work()->key, Lubrication::typical($planter->carries(), $planter->row_count)),
         ]);
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    public function standRun(Planter $planter, array $fields = []): StandRun
+    {
+        return StandRun::query()->create($fields + [
+            'id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'user_id' => $this->technician->id, 'row_number' => 1, 'stage' => 'pre', 'cells' => 30, 'turns' => 40, 'air' => 6, 'places' => 500, 'state' => 'waiting', 'made_at' => now(),
+        ])->refresh();
     }
 
     /** @param  array<string, mixed>  $fields */

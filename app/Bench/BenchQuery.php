@@ -7,6 +7,8 @@ namespace App\Bench;
 use App\Models\BenchRun;
 use App\Models\Planter;
 use Illuminate\Database\Eloquent\Collection;
+use Ustrel\Core\Meter\AirAdvice;
+use Ustrel\Core\Meter\AirRun;
 use Ustrel\Core\Meter\Differing;
 
 /** Reads the runs of a planter's meters, and which meters are really worse or better than the others. */
@@ -15,8 +17,27 @@ final readonly class BenchQuery
     /** @return Collection<int, BenchRun> of this season, the newest first */
     public function of(Planter $planter): Collection
     {
-        return BenchRun::held($planter->id)->where('happened_at', '>=', now()->subYear())->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get()
+        return BenchRun::held($planter->id)->where('happened_at', '>=', now()->subYear())->with(['user', 'standRun:id,figures'])->orderByDesc('happened_at')->orderByDesc('id')->get()
             ->filter(static fn (BenchRun $run): bool => $planter->seasonAt($run->happened_at->toIso8601String()) === $planter->season())->values();
+    }
+
+    /**
+     * The runs of a row's meter that were made as its newest one was, at whatever air: with the same seed and disc.
+     *
+     * @return Collection<int, BenchRun> the newest first; none where the newest has no air
+     */
+    public function alike(Planter $planter, int $row): Collection
+    {
+        $runs = $this->of($planter)->where('row_number', $row)->values();
+        $last = $runs->first();
+
+        return $runs->filter(static fn (BenchRun $run): bool => $last?->air !== null && $run->air !== null && $run->seed === $last->seed && $run->disc === $last->disc)->values();
+    }
+
+    /** @param  Collection<int, BenchRun>  $runs  of one set-up, each with its air */
+    public static function advice(Collection $runs): ?AirAdvice
+    {
+        return $runs->isEmpty() ? null : AirAdvice::of(array_values($runs->map(static fn (BenchRun $run): AirRun => new AirRun((float) $run->air, $run->counts()))->all()));
     }
 
     /**

@@ -17,15 +17,17 @@ use Ustrel\Core\Meter\Stage;
 /** Runs of the meters of one planter on a test stand, by their counts. */
 final readonly class BenchRuns implements Kind
 {
-    private const FEWEST = 100;
+    public const FEWEST = 100;
 
-    private const MOST = 5000;
+    public const MOST = 5000;
+
+    private const LEAST_AIR = 0.5;
 
     private const MOST_AIR = 60;
 
-    private const LONGEST = 80;
+    public const LONGEST = 80;
 
-    private const LONGEST_NOTE = 300;
+    public const LONGEST_NOTE = 300;
 
     public function __construct(private Planter $planter)
     {
@@ -60,10 +62,6 @@ final readonly class BenchRuns implements Kind
         $places = $fields->whole('places', self::FEWEST, self::MOST, 'bench.places') ?? throw Refused::because('places', 'bench.places');
         $skips = $fields->whole('skips', 0, $places, 'bench.counts') ?? throw Refused::because('skips', 'bench.counts');
         $doubles = $fields->whole('doubles', 0, $places - $skips, 'bench.counts') ?? throw Refused::because('doubles', 'bench.counts');
-        $air = $fields->number('air', 'bench.air');
-        if ($air !== null && ($air < 0.5 || $air > self::MOST_AIR)) {
-            throw Refused::because('air', 'bench.air');
-        }
 
         return [
             'row_number' => $fields->whole('row', 1, $this->planter->row_count, 'bench.row') ?? throw Refused::because('row', 'bench.row'),
@@ -73,11 +71,24 @@ final readonly class BenchRuns implements Kind
             'doubles' => $doubles,
             'seed' => trim($fields->text('seed', self::LONGEST, 'bench.seed')),
             'disc' => trim($fields->text('disc', self::LONGEST, 'bench.disc')),
-            'air' => $air === null ? null : number_format($air, 1, '.', ''),
+            'air' => self::air($fields),
             'note' => $fields->text('note', self::LONGEST_NOTE, 'bench.note'),
             'happened_at' => $fields->moment('happened_at', 'bench.when', 'bench.when')->toIso(),
+            'is_partial' => $fields->flag('partial', 'refused.unknown_flag'),
             'withdrawn' => $withdrawn,
         ];
+    }
+
+    /** Inches of water, to a tenth; null where none is said. */
+    public static function air(Fields $fields): ?string
+    {
+        $air = $fields->number('air', 'bench.air');
+
+        return match (true) {
+            $air === null => null,
+            $air < self::LEAST_AIR || $air > self::MOST_AIR => throw Refused::because('air', 'bench.air'),
+            default => number_format($air, 1, '.', ''),
+        };
     }
 
     public function touch(array $rows, array $superseded, Touched $touched): void

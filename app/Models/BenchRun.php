@@ -26,6 +26,7 @@ use Ustrel\Core\Meter\Stage;
  * @property string $disc or plate, in own words
  * @property string|null $air inches of water
  * @property string $note
+ * @property bool $is_partial it was cut short
  * @property CarbonImmutable $happened_at
  * @property CarbonImmutable $recorded_at
  * @property int $user_id
@@ -33,6 +34,7 @@ use Ustrel\Core\Meter\Stage;
  * @property bool $withdrawn
  * @property string|null $sent_sha256
  * @property User $user
+ * @property StandRun|null $standRun
  */
 final class BenchRun extends Model
 {
@@ -46,6 +48,7 @@ final class BenchRun extends Model
     protected $casts = [
         'stage' => Stage::class,
         'withdrawn' => 'boolean',
+        'is_partial' => 'boolean',
         'happened_at' => 'immutable_datetime',
         'recorded_at' => 'immutable_datetime',
     ];
@@ -59,6 +62,12 @@ final class BenchRun extends Model
     public function planter(): BelongsTo
     {
         return $this->belongsTo(Planter::class);
+    }
+
+    /** @return BelongsTo<StandRun, $this> whose seeds were told one by one */
+    public function standRun(): BelongsTo
+    {
+        return $this->belongsTo(StandRun::class, 'id');
     }
 
     /** @return BelongsTo<User, $this> */

@@ -76,6 +76,12 @@ final class Planter extends Model
         return $this->belongsTo(SpecSheet::class);
     }
 
+    /** @return HasMany<StandRun, $this> */
+    public function standRuns(): HasMany
+    {
+        return $this->hasMany(StandRun::class);
+    }
+
     /** @return HasMany<Walk, $this> */
     public function walks(): HasMany
     {

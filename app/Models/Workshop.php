@@ -98,6 +98,12 @@ final class Workshop extends Model
         return $this->hasMany(Invitation::class);
     }
 
+    /** @return HasMany<Stand, $this> */
+    public function stands(): HasMany
+    {
+        return $this->hasMany(Stand::class);
+    }
+
     /** @return HasMany<Planter, $this> */
     public function planters(): HasMany
     {

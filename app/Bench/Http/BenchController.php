@@ -15,7 +15,9 @@ use App\Record\NotTaken;
 use App\Record\TakeWhole;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Meter\Heavy;
 use Ustrel\Core\Meter\SeedsNeeded;
 use Ustrel\Core\Meter\Share;
 use Ustrel\Core\Meter\Stage;
@@ -33,6 +35,7 @@ use Ustrel\Core\Meter\Stage;
     new OA\Property(property: 'note', type: 'string', maxLength: 300),
     new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
     new OA\Property(property: 'supersedes', description: 'The run whose place this one takes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'partial', description: 'It was cut short', type: 'boolean'),
     new OA\Property(property: 'withdrawn', description: 'Take back the run that is superseded', type: 'boolean'),
 ])]
 #[OA\Schema(schema: 'MeterShare', description: 'With its interval of 95 %', required: ['share', 'low', 'high'], properties: [
@@ -40,8 +43,33 @@ use Ustrel\Core\Meter\Stage;
     new OA\Property(property: 'low', type: 'number'),
     new OA\Property(property: 'high', type: 'number'),
 ])]
+#[OA\Schema(schema: 'AirAdvice', required: ['runs', 'advice'], properties: [
+    new OA\Property(property: 'runs', description: 'That it goes by', type: 'array', items: new OA\Items(required: ['air', 'places', 'skips', 'doubles'], properties: [
+        new OA\Property(property: 'air', description: 'Inches of water', type: 'number'),
+        new OA\Property(property: 'places', type: 'integer'),
+        new OA\Property(property: 'skips', type: 'integer'),
+        new OA\Property(property: 'doubles', type: 'integer'),
+    ], type: 'object')),
+    new OA\Property(property: 'advice', description: 'Null without a run that has its air', required: ['air', 'low', 'high', 'skips', 'doubles', 'in_sight', 'way', 'next', 'gain', 'heavy', 'curve'], properties: [
+        new OA\Property(property: 'air', description: 'At which skips and doubles together are least', type: 'number'),
+        new OA\Property(property: 'low', description: 'With high: the best air lies between them eight times in ten', type: 'number'),
+        new OA\Property(property: 'high', type: 'number'),
+        new OA\Property(property: 'skips', description: 'Share of places, to be expected there', type: 'number'),
+        new OA\Property(property: 'doubles', type: 'number'),
+        new OA\Property(property: 'in_sight', description: 'It lies among the airs that were tried', type: 'boolean'),
+        new OA\Property(property: 'way', description: 'Where it lies otherwise', type: 'string', enum: ['more', 'less'], nullable: true),
+        new OA\Property(property: 'next', description: 'Worth trying next; null where another run wins nothing', type: 'number', nullable: true),
+        new OA\Property(property: 'gain', description: 'Share of places that it is expected to win', type: 'number'),
+        new OA\Property(property: 'heavy', description: 'What no air puts right', type: 'string', enum: Heavy::class, nullable: true),
+        new OA\Property(property: 'curve', description: 'What is to be expected by air', type: 'array', items: new OA\Items(required: ['air', 'skips', 'doubles'], properties: [
+            new OA\Property(property: 'air', type: 'number'),
+            new OA\Property(property: 'skips', type: 'number'),
+            new OA\Property(property: 'doubles', type: 'number'),
+        ], type: 'object')),
+    ], type: 'object', nullable: true),
+])]
 #[OA\Schema(schema: 'Bench', required: ['runs', 'worse', 'better', 'seeds_to_tell'], properties: [
-    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'by', 'happened_at'], properties: [
+    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'partial', 'figures', 'by', 'happened_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'stage', type: 'string', enum: Stage::class),
@@ -56,6 +84,8 @@ use Ustrel\Core\Meter\Stage;
         new OA\Property(property: 'disc', type: 'string'),
         new OA\Property(property: 'air', description: 'Inches of water', type: 'number', nullable: true),
         new OA\Property(property: 'note', type: 'string'),
+        new OA\Property(property: 'partial', description: 'It was cut short', type: 'boolean'),
+        new OA\Property(property: 'figures', description: 'What its seeds told; null where only its counts are known', ref: '#/components/schemas/RunFigures', nullable: true),
         new OA\Property(property: 'by', type: 'string'),
         new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
     ], type: 'object')),
@@ -100,6 +130,31 @@ final class BenchController extends Controller
         }
     }
 
+    #[OA\Get(path: '/api/planters/{planter}/bench/advice', operationId: 'airAdvice', description: 'By the runs of the row’s meter with the seed and disc that were run last', tags: ['bench'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Parameter(name: 'row', in: 'query', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 200, description: 'The air that loses least', content: new OA\JsonContent(ref: '#/components/schemas/AirAdvice'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function advice(Request $request, Planter $planter, BenchQuery $bench): JsonResponse
+    {
+        $row = $request->query('row');
+        if (! is_string($row) || preg_match('/^\d{1,3}$/D', $row) !== 1 || (int) $row < 1 || (int) $row > $planter->row_count) {
+            throw ValidationException::withMessages(['row' => __('bench.row')]);
+        }
+        $runs = $bench->alike($planter->load(['specSheet', 'workshop']), (int) $row);
+        $advice = BenchQuery::advice($runs);
+
+        return new JsonResponse([
+            'runs' => $runs->map(static fn (BenchRun $run): array => ['air' => (float) $run->air, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles])->all(),
+            'advice' => $advice === null ? null : [
+                'air' => $advice->air, 'low' => round($advice->low, 1), 'high' => round($advice->high, 1), 'skips' => round($advice->skips, 4), 'doubles' => round($advice->doubles, 4),
+                'in_sight' => $advice->isInSight, 'way' => $advice->way, 'next' => $advice->next, 'gain' => round($advice->gain, 4), 'heavy' => $advice->heavy?->value,
+                'curve' => array_map(static fn (array $at): array => ['air' => round($at[0], 2), 'skips' => round($at[1], 4), 'doubles' => round($at[2], 4)], $advice->curve),
+            ],
+        ]);
+    }
+
     /** @return array<string, mixed> */
     private static function run(BenchRun $run): array
     {
@@ -110,7 +165,7 @@ final class BenchController extends Controller
             'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles,
             'singulation' => ['share' => round(1 - $wrong->share, 4), 'low' => round(1 - $wrong->high, 4), 'high' => round(1 - $wrong->low, 4)],
             'lean' => $counts->lean(), 'skipped' => self::share($counts->skipped()), 'doubled' => self::share($counts->doubled()),
-            'seed' => $run->seed, 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'by' => $run->user->name,
+            'seed' => $run->seed, 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'partial' => $run->is_partial, 'figures' => $run->standRun?->figures, 'by' => $run->user->name,
             'happened_at' => $run->happened_at->toIso8601ZuluString(),
         ];
     }

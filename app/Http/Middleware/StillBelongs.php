@@ -10,7 +10,7 @@ use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Lets nobody on who has been let go meanwhile, or whose link has ended. */
+/** Lets nobody on who has been let go meanwhile, or whose link has ended; and no device, which has ways of its own. */
 final class StillBelongs
 {
     /** @throws AuthenticationException */
@@ -18,6 +18,6 @@ final class StillBelongs
     {
         $user = $request->user();
 
-        return $user instanceof User && ! $user->isLetIn() ? throw new AuthenticationException : $next($request);
+        return ! $user instanceof User || ! $user->isLetIn() ? throw new AuthenticationException : $next($request);
     }
 }

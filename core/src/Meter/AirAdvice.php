@@ -71,6 +71,8 @@ final readonly class AirAdvice
         public ?float $next,
         public float $gain,
         public ?Heavy $heavy,
+        /** @var list<array{float, float, float}> air, and the shares of skips and doubles that are to be expected there */
+        public array $curve,
     ) {
     }
 
@@ -106,6 +108,7 @@ final readonly class AirAdvice
             round($air, 1), $at(0.1), $at(0.9), $skips->expected($air), $doubles->expected($air), $isInSight,
             $isInSight ? null : ($at(0.5) > $middle ? 'more' : 'less'),
             $gain >= self::WORTH ? round($next, 1) : null, $gain, self::heavy($pairs, $wrong),
+            array_map(static fn (float $of): array => [$of, $skips->expected($of), $doubles->expected($of)], array_values(array_filter($airs, static fn (int $at): bool => $at % 3 === 0, ARRAY_FILTER_USE_KEY))),
         );
     }
 

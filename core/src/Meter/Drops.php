@@ -46,9 +46,9 @@ final readonly class Drops
     /**
      * The time from one cell to the next as the seeds tell it: most spacings are single ones.
      *
-     * @param  non-empty-list<float|int>  $times
+     * @param  non-empty-list<float|int>  $times  two or more
      */
-    private static function beat(array $times): float
+    public static function beat(array $times): float
     {
         $gaps = [];
         for ($at = 1, $count = count($times); $at < $count; $at++) {

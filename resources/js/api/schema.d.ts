@@ -21,6 +21,174 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/bench/advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description By the runs of the row’s meter with the seed and disc that were run last */
+        get: operations["airAdvice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stands"];
+        put?: never;
+        post: operations["addStand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stands/{stand}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description Its token ends at once; what it delivered stays */
+        delete: operations["removeStand"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stand/hello": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description For test stands, by their token */
+        post: operations["standHello"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stand/runs/{run}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description NDJSON: a seed, a sample of air, or the end a line */
+        post: operations["standTells"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/bench/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Sending it again is harmless */
+        post: operations["prepareRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/bench/runs/now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["runUnderWay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/bench/runs/{standRun}/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Lets the made-up stand tell what has dropped by now */
+        post: operations["practiceRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/bench/runs/{standRun}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What was counted so far is kept as partial */
+        post: operations["stopRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/bench/runs/{standRun}/times.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Of each seed, in milliseconds */
+        get: operations["runTimes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/walks/{walk}/depth-index": {
         parameters: {
             query?: never;
@@ -1628,6 +1796,8 @@ export interface components {
              * @description The run whose place this one takes
              */
             supersedes?: string | null;
+            /** @description It was cut short */
+            partial?: boolean;
             /** @description Take back the run that is superseded */
             withdrawn?: boolean;
         };
@@ -1636,6 +1806,49 @@ export interface components {
             share: number;
             low: number;
             high: number;
+        };
+        AirAdvice: {
+            /** @description That it goes by */
+            runs: {
+                /** @description Inches of water */
+                air: number;
+                places: number;
+                skips: number;
+                doubles: number;
+            }[];
+            /** @description Null without a run that has its air */
+            advice: {
+                /** @description At which skips and doubles together are least */
+                air: number;
+                /** @description With high: the best air lies between them eight times in ten */
+                low: number;
+                high: number;
+                /** @description Share of places, to be expected there */
+                skips: number;
+                doubles: number;
+                /** @description It lies among the airs that were tried */
+                in_sight: boolean;
+                /**
+                 * @description Where it lies otherwise
+                 * @enum {string|null}
+                 */
+                way: "more" | "less" | null;
+                /** @description Worth trying next; null where another run wins nothing */
+                next: number | null;
+                /** @description Share of places that it is expected to win */
+                gain: number;
+                /**
+                 * @description What no air puts right
+                 * @enum {string|null}
+                 */
+                heavy: "skips" | "doubles" | "both" | "periodic" | null;
+                /** @description What is to be expected by air */
+                curve: {
+                    air: number;
+                    skips: number;
+                    doubles: number;
+                }[];
+            } | null;
         };
         Bench: {
             /** @description Of this season, the newest first */
@@ -1661,6 +1874,9 @@ export interface components {
                 /** @description Inches of water */
                 air: number | null;
                 note: string;
+                /** @description It was cut short */
+                partial: boolean;
+                figures: components["schemas"]["RunFigures"] | null;
                 by: string;
                 /** Format: date-time */
                 happened_at: string;
@@ -1670,6 +1886,118 @@ export interface components {
             better: number[];
             /** @description That two meters need each, so that 98 % is told from 99 % */
             seeds_to_tell: number;
+        };
+        /** @description A test stand that may deliver runs */
+        Stand: {
+            id: number;
+            name: string;
+            /** Format: date-time */
+            made_at: string;
+            /** Format: date-time */
+            heard_at: string | null;
+        };
+        StandRunSetUp: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7; its counts are recorded under it
+             */
+            id: string;
+            row: number;
+            /** @enum {string} */
+            stage: "pre" | "final";
+            seed?: string;
+            disc?: string;
+            note?: string;
+            cells: number;
+            /** @description A minute */
+            turns?: number | null;
+            /** @description Inches of water */
+            air?: number | null;
+            places: number;
+            /** @description The made-up stand runs it */
+            practice?: boolean;
+            /** @description Of the seed of the made-up meter, millimetres */
+            size?: number;
+            /** @description The seal of the made-up meter is */
+            worn?: boolean;
+            /** @description A cell of it is */
+            plugged?: boolean;
+            /**
+             * @description Of the made-up stand
+             * @enum {string}
+             */
+            fault?: "none" | "cut" | "doubled" | "clock" | "malformed";
+            /** @description Instead of a stand: a time a line in milliseconds, or NDJSON with ms */
+            times?: string;
+        };
+        /** @description A run on a test stand */
+        StandRun: {
+            /** Format: uuid */
+            id: string;
+            row: number;
+            /** @enum {string} */
+            stage: "pre" | "final";
+            /**
+             * @description short: over with too few seeds to tell anything
+             * @enum {string}
+             */
+            state: "waiting" | "running" | "ending" | "ended" | "short";
+            seed: string;
+            disc: string;
+            /** @description Of the disc or plate */
+            cells: number;
+            /** @description A minute */
+            turns: number | null;
+            /** @description Inches of water, as it is set */
+            air: number | null;
+            /** @description Inches of water, as the stand tells */
+            air_seen: number | null;
+            /** @description That are to be run */
+            places: number;
+            /** @description The made-up stand */
+            practice: boolean;
+            /** @description That dropped so far */
+            seeds: number;
+            /** @description So far; null as long as there are too few */
+            counts: {
+                places: number;
+                skips: number;
+                doubles: number;
+                singulation: components["schemas"]["MeterShare"];
+            } | null;
+            /** @description Places that came past */
+            seeds_a_second: number | null;
+            /** @description As it is set up */
+            seeds_due_a_second: number | null;
+            /** @description Where the last seeds dropped, in places from the first of them on */
+            line: number[];
+            /** @description That could not be read */
+            refused_lines: number;
+            /** @description Why, the last of them */
+            refused: string;
+            figures: components["schemas"]["RunFigures"] | null;
+        };
+        /** @description What the seeds of a run told */
+        RunFigures: {
+            /** @description Share of spacings, ISO 7256-1 */
+            multiple_index: number;
+            miss_index: number;
+            feed_index: number;
+            /** @description Scatter of single spacings, as a share of what they should be */
+            precision: number | null;
+            /** @description Milliseconds from one place to the next */
+            every: number;
+            /** @description Cells that skip apart from chance */
+            skipping: components["schemas"]["BadCell"][];
+            doubling: components["schemas"]["BadCell"][];
+            /** @description That it takes to name a cell that misses every other turn */
+            seeds_to_name: number | null;
+        };
+        BadCell: {
+            /** @description From 1 at the first seed of the run */
+            cell: number;
+            wrong: number;
+            turns: number;
         };
         DepthIndex: {
             /**
@@ -4018,6 +4346,320 @@ export interface operations {
             404: components["responses"]["NotFound"];
             409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
+        };
+    };
+    airAdvice: {
+        parameters: {
+            query: {
+                row: number;
+            };
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The air that loses least */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AirAdvice"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    stands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The workshop's test stands */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stand"][];
+                };
+            };
+        };
+    };
+    addStand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                };
+            };
+        };
+        responses: {
+            /** @description With its token, which is shown this once */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        stand: components["schemas"]["Stand"];
+                        token: string;
+                    };
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    removeStand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stand: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    standHello: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The run that is set up; null where none is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @enum {string} */
+                        ustrel: "stand";
+                        version: number;
+                        stand: string;
+                        run: {
+                            /** Format: uuid */
+                            id: string;
+                            planter: string;
+                            row: number;
+                            stage: string;
+                            seed: string;
+                            disc: string;
+                            cells: number;
+                            turns: number | null;
+                            air: number | null;
+                            places: number;
+                            /** @description Number of the next seed that is not known */
+                            next: number;
+                        } | null;
+                    };
+                };
+            };
+            401: components["responses"]["SignedOut"];
+        };
+    };
+    standTells: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/x-ndjson": string;
+            };
+        };
+        responses: {
+            /** @description What was taken */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description Number of the next seed that is not known */
+                        next: number;
+                        new: number;
+                        /** @description Why lines could not be read, the first twenty */
+                        refused: string[];
+                        refused_lines: number;
+                        over: boolean;
+                    };
+                };
+            };
+            401: components["responses"]["SignedOut"];
+            404: components["responses"]["NotFound"];
+            /** @description The run is over */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description More than is read at once */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    prepareRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandRunSetUp"];
+            };
+        };
+        responses: {
+            /** @description It waits for the stand, or is over */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandRun"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    runUnderWay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The run that is under way, or was last */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        run: components["schemas"]["StandRun"] | null;
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    practiceRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+                standRun: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The run */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandRun"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    stopRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+                standRun: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The run */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandRun"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    runTimes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+                standRun: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A table */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     depthIndex: {

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Http;
+
+use App\Http\Controller;
+use App\Models\Stand;
+use Carbon\CarbonImmutable;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'Stand', description: 'A test stand that may deliver runs', required: ['id', 'name', 'made_at', 'heard_at'], properties: [
+    new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'made_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'heard_at', type: 'string', format: 'date-time', nullable: true),
+])]
+final class StandController extends Controller
+{
+    private const MOST = 20;
+
+    #[OA\Get(path: '/api/stands', operationId: 'stands', tags: ['bench'])]
+    #[OA\Response(response: 200, description: 'The workshop\'s test stands', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Stand')))]
+    public function index(Request $request): JsonResponse
+    {
+        return new JsonResponse($this->user($request)->workshop->stands()->orderBy('id')->get()->map(self::shape(...))->all());
+    }
+
+    #[OA\Post(path: '/api/stands', operationId: 'addStand', tags: ['bench'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name'], properties: [new OA\Property(property: 'name', type: 'string', maxLength: 80)]))]
+    #[OA\Response(response: 201, description: 'With its token, which is shown this once', content: new OA\JsonContent(required: ['stand', 'token'], properties: [
+        new OA\Property(property: 'stand', ref: '#/components/schemas/Stand'),
+        new OA\Property(property: 'token', type: 'string'),
+    ]))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function store(Request $request): JsonResponse
+    {
+        $name = trim($request->validate(['name' => ['required', 'string', 'max:80']], ['name.*' => __('stand.name')])['name']);
+        if ($name === '') {
+            throw ValidationException::withMessages(['name' => __('stand.name')]);
+        }
+        $user = $this->user($request);
+        [$stand, $token] = DB::transaction(static function () use ($user, $name): array {
+            $workshop = $user->workshop()->lock('for no key update')->firstOrFail();
+            if ($workshop->stands()->count() >= self::MOST) {
+                throw ValidationException::withMessages(['name' => __('stand.most', ['most' => self::MOST])]);
+            }
+            $stand = $workshop->stands()->create(['name' => $name, 'user_id' => $user->id, 'made_at' => CarbonImmutable::now()]);
+
+            return [$stand, $stand->createToken($name, [Stand::DELIVERS])->plainTextToken];
+        });
+
+        return new JsonResponse(['stand' => self::shape($stand), 'token' => $token], 201);
+    }
+
+    #[OA\Delete(path: '/api/stands/{stand}', operationId: 'removeStand', description: 'Its token ends at once; what it delivered stays', tags: ['bench'])]
+    #[OA\Parameter(name: 'stand', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 204, description: 'Gone')]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function destroy(Stand $stand): JsonResponse
+    {
+        DB::transaction(static function () use ($stand): void {
+            $stand->tokens()->delete();
+            $stand->delete();
+        });
+
+        return new JsonResponse(null, 204);
+    }
+
+    /** @return array<string, mixed> */
+    private static function shape(Stand $stand): array
+    {
+        return ['id' => $stand->id, 'name' => $stand->name, 'made_at' => $stand->made_at->toIso8601ZuluString(), 'heard_at' => $stand->heard_at?->toIso8601ZuluString()];
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\Stand;
+use Closure;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Lets a test stand in by its token, and nobody else. */
+final class DevicesOnly
+{
+    /** @throws AuthenticationException */
+    public function handle(Request $request, Closure $next): Response
+    {
+        /** @var mixed $device whoever the token is of */
+        $device = $request->user();
+
+        return $device instanceof Stand && $device->tokenCan(Stand::DELIVERS) ? $next($request) : throw new AuthenticationException;
+    }
+}
