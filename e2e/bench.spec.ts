@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
 import { call, planterWithWalk, signIn, test } from './support'
@@ -42,4 +43,101 @@ test('meters are run row by row, and the one that is really worse is named', asy
   expect(answers.map(({ status }) => status).sort()).toEqual([200, 200, 200, 201])
   const { body } = await call<{ runs: unknown[] }>(page, 'GET', path)
   expect(body.runs).toHaveLength(3)
+})
+
+test('a practice run is watched drop by drop, a plugged cell is named, and the next air is tried', async ({ page }) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'Practice stand', 4)
+  await page.goto(`/planters/${planter}/bench`)
+  const form = page.getByRole('form', { name: 'A run' })
+  await form.getByRole('button', { name: 'Practice' }).click()
+  await form.getByLabel('Seeds due').fill('300')
+  await form.getByLabel('Cells').fill('0')
+  await form.getByLabel('Turns').fill('60')
+  await form.getByLabel('Air, in H₂O').fill('7.5')
+  await form.getByLabel('One cell is plugged').check()
+  await form.getByRole('button', { name: 'Start the run' }).click()
+  await expect(form.getByRole('alert').filter({ hasText: 'from 1 to 400' })).toBeVisible()
+  await form.getByLabel('Cells').fill('30')
+  await form.getByRole('button', { name: 'Start the run' }).click()
+  const live = page.getByRole('region', { name: 'Run on the stand' })
+  await expect(live.getByRole('img', { name: /^The last \d+ places/ })).toBeVisible()
+  await expect(live).toContainText('practice stand')
+  await expect(live).toContainText('Row 1 is done')
+  await expect(live).toContainText(/Cell \d+ from the first seed on: skips in \d+ of \d+ turns/)
+  const meters = page.getByRole('region', { name: 'Meters' })
+  await expect(meters).toContainText('plugged, chipped or worn cell')
+  // One run alone: the best air is not in sight, and the next one goes into the form.
+  const air = page.getByRole('region', { name: 'Air for row 1' })
+  await expect(air).toContainText('not in sight yet')
+  const next = await air.getByRole('button', { name: /^Try [\d.]+ in H₂O next/ }).textContent()
+  await air.getByRole('button', { name: /^Try/ }).click()
+  await expect(form.getByLabel('Air, in H₂O')).toHaveValue(next?.match(/[\d.]+/)?.[0] ?? '')
+  // Stopped half way it is kept, and said to be cut short.
+  await form.getByLabel('Seeds due').fill('5000')
+  await form.getByRole('button', { name: 'Start the run' }).click()
+  await expect(live.getByRole('button', { name: 'Stop the run' })).toBeVisible()
+  await expect
+    .poll(async () => Number((await live.locator('dd').first().textContent())?.split(' ')[0] ?? 0))
+    .toBeGreaterThan(150)
+  await live.getByRole('button', { name: 'Stop the run' }).click()
+  await expect(meters).toContainText('cut short')
+  await expect(meters).toContainText('practice')
+  // Taken back, the run before stands again.
+  await meters.getByRole('button', { name: 'Take the run of row 1 back' }).click()
+  await expect(meters).not.toContainText('cut short')
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+})
+
+test('a stand delivers over two connections at once, is cut off and goes on, and its token ends', async ({
+  page,
+  elsewhere,
+}) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'By a stand', 4)
+  await page.goto(`/planters/${planter}/bench`)
+  await page.getByText('Test stands of the workshop').click()
+  const stands = page.locator('details').filter({ hasText: 'Test stands of the workshop' })
+  const name = `Bench ${uuid().slice(-6)}`
+  await stands.getByLabel('Name of a stand').fill(name)
+  await stands.getByRole('button', { name: 'Let it in', exact: true }).click()
+  const token = (await stands.locator('code').textContent()) ?? ''
+
+  const form = page.getByRole('form', { name: 'A run' })
+  await form.getByRole('button', { name: 'Stand', exact: true }).click()
+  await form.getByLabel('Cells').fill('40')
+  await form.getByLabel('Turns').fill('30')
+  await form.getByLabel('Air, in H₂O').fill('12')
+  await form.getByRole('button', { name: 'Start the run' }).click()
+  const live = page.getByRole('region', { name: 'Run on the stand' })
+  await expect(live).toContainText('Start the stand')
+
+  // A device has no session: it comes by its token alone.
+  const { request } = (await elsewhere()).context()
+  const tell = (path: string, lines: object[] = []) =>
+    request.fetch(`/api/stand/${path}`, {
+      method: 'POST',
+      headers: { Authorization: `Bearer ${token}`, Accept: 'application/json', 'Content-Type': 'application/x-ndjson' },
+      data: lines.map((line) => JSON.stringify(line)).join('\n'),
+    })
+  // Another test may have a run waiting in the same workshop: this one's is told by its planter.
+  const { body } = await call<{ run: { id: string } }>(page, 'GET', `/api/planters/${planter}/bench/runs/now`)
+  const id = body.run.id
+  expect((await (await tell('hello')).json()).stand).toBe(name)
+  // One place in fifty is empty: 50 ms a place.
+  const seeds = Array.from({ length: 500 }, (_, place) => place)
+    .filter((place) => place % 50 !== 25)
+    .map((place, at) => ({ seq: at + 1, ms: 50 * place }))
+  const taken = await Promise.all([0, 0, 0, 100, 100].map((from) => tell(`runs/${id}`, seeds.slice(from, from + 200))))
+  expect(taken.map((one) => one.status())).toEqual([200, 200, 200, 200, 200])
+  const news = await Promise.all(taken.map(async (one) => ((await one.json()) as { new: number }).new))
+  expect(news.reduce((sum, one) => sum + one, 0)).toBe(300)
+  await expect(live).toContainText('Seeds due')
+  const ends = await Promise.all([1, 2].map(() => tell(`runs/${id}`, [...seeds.slice(250), { end: true }])))
+  expect(ends.map((one) => one.status()).sort()).toEqual([200, 409])
+  await expect(live).toContainText('Row 1 is done')
+  await expect(page.getByRole('region', { name: 'Meters' })).toContainText('10 skips, 0 doubles of 500')
+  await stands.getByRole('button', { name: `Let ${name} in no more` }).click()
+  await expect(stands.getByRole('button', { name: `Let ${name} in no more` })).toHaveCount(0)
+  expect((await tell('hello')).status()).toBe(401)
 })

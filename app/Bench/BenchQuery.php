@@ -17,7 +17,7 @@ final readonly class BenchQuery
     /** @return Collection<int, BenchRun> of this season, the newest first */
     public function of(Planter $planter): Collection
     {
-        return BenchRun::held($planter->id)->where('happened_at', '>=', now()->subYear())->with(['user', 'standRun:id,figures'])->orderByDesc('happened_at')->orderByDesc('id')->get()
+        return BenchRun::held($planter->id)->where('happened_at', '>=', now()->subYear())->with(['user', 'standRun:id,figures,practice'])->orderByDesc('happened_at')->orderByDesc('id')->get()
             ->filter(static fn (BenchRun $run): bool => $planter->seasonAt($run->happened_at->toIso8601String()) === $planter->season())->values();
     }
 

@@ -69,7 +69,7 @@ use Ustrel\Core\Meter\Stage;
     ], type: 'object', nullable: true),
 ])]
 #[OA\Schema(schema: 'Bench', required: ['runs', 'worse', 'better', 'seeds_to_tell'], properties: [
-    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'partial', 'figures', 'by', 'happened_at'], properties: [
+    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'partial', 'practice', 'figures', 'by', 'happened_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'stage', type: 'string', enum: Stage::class),
@@ -85,6 +85,7 @@ use Ustrel\Core\Meter\Stage;
         new OA\Property(property: 'air', description: 'Inches of water', type: 'number', nullable: true),
         new OA\Property(property: 'note', type: 'string'),
         new OA\Property(property: 'partial', description: 'It was cut short', type: 'boolean'),
+        new OA\Property(property: 'practice', description: 'A made-up meter ran', type: 'boolean'),
         new OA\Property(property: 'figures', description: 'What its seeds told; null where only its counts are known', ref: '#/components/schemas/RunFigures', nullable: true),
         new OA\Property(property: 'by', type: 'string'),
         new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
@@ -165,7 +166,7 @@ final class BenchController extends Controller
             'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles,
             'singulation' => ['share' => round(1 - $wrong->share, 4), 'low' => round(1 - $wrong->high, 4), 'high' => round(1 - $wrong->low, 4)],
             'lean' => $counts->lean(), 'skipped' => self::share($counts->skipped()), 'doubled' => self::share($counts->doubled()),
-            'seed' => $run->seed, 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'partial' => $run->is_partial, 'figures' => $run->standRun?->figures, 'by' => $run->user->name,
+            'seed' => $run->seed, 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->standRun?->figures, 'by' => $run->user->name,
             'happened_at' => $run->happened_at->toIso8601ZuluString(),
         ];
     }

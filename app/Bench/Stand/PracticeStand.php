@@ -39,7 +39,7 @@ final class PracticeStand
         $drops = $meter->drops($run->places, $practice['number']);
         $half = intdiv(count($drops), 2);
         $last = $run->lastSeed();
-        $isCut = $practice['fault'] === 'cut' && $now > $drops[$half] && $now < $drops[$half] + self::CUT_MS;
+        $isCut = $practice['fault'] === 'cut' && $drops !== [] && $now > $drops[$half] && $now < $drops[$half] + self::CUT_MS;
         $lines = [json_encode(['ms' => round($now), 'air' => round($air + 0.1 * sin($now / 3000), 1)])];
         foreach ($isCut ? [] : array_slice($drops, $last, preserve_keys: true) as $at => $ms) {
             if ($ms > $now) {

@@ -1876,6 +1876,8 @@ export interface components {
                 note: string;
                 /** @description It was cut short */
                 partial: boolean;
+                /** @description A made-up meter ran */
+                practice: boolean;
                 figures: components["schemas"]["RunFigures"] | null;
                 by: string;
                 /** Format: date-time */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { BenchEntry } from '@/api/types'
@@ -9,54 +9,110 @@ import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
+import { heard } from './queries'
 import type { BenchRun } from './shares'
 
-/** What the stand counted on one row; seed, disc and air are as on the run before, until they are changed. */
-const { planterId, row, rowCount, last } = defineProps<{
+/** Sets a run of one row up, or takes down what another stand counted; seed, disc and air are as on the run before, until they are changed. */
+const { planterId, row, rowCount, last, air } = defineProps<{
   planterId: number
   row: number
   rowCount: number
   last?: BenchRun
+  /** That is to be tried next. */
+  air?: number
 }>()
 const emit = defineEmits<{ next: [] }>()
 const { send, refusal, busy } = useSend()
 const once = useOnce()
 const STAGES: BenchEntry['stage'][] = ['pre', 'final']
+const WAYS = [
+  { way: 'counts', title: 'Counts' },
+  { way: 'stand', title: 'Stand' },
+  { way: 'practice', title: 'Practice' },
+  { way: 'times', title: 'Times' },
+] as const
+const FAULTS = ['none', 'cut', 'doubled', 'clock', 'malformed'] as const
+const way = ref<(typeof WAYS)[number]['way']>((localStorage.getItem('ustrel.bench-way') as 'counts' | null) ?? 'counts')
 const stage = ref<BenchEntry['stage']>(last?.stage ?? 'pre')
-const places = ref(`${last?.places ?? 500}`)
+const places = ref(`${last?.places && !last.figures ? last.places : 500}`)
 const skips = ref('')
 const doubles = ref('')
 const seed = ref(last?.seed ?? '')
 const disc = ref(last?.disc ?? '')
-const air = ref(last?.air == null ? '' : `${last.air}`)
+const typedAir = ref(air === undefined ? (last?.air == null ? '' : `${last.air}`) : `${air}`)
 const note = ref('')
+const cells = ref(localStorage.getItem('ustrel.bench-cells') ?? '')
+const turns = ref(localStorage.getItem('ustrel.bench-turns') ?? '')
+const size = ref('5')
+const worn = ref(false)
+const plugged = ref(false)
+const fault = ref<(typeof FAULTS)[number]>('none')
+const times = ref('')
+const file = ref('')
+const params = computed(() => ({ path: { planter: planterId } }))
 
-async function save(): Promise<void> {
-  const typed = {
-    row,
-    stage: stage.value,
-    places: typedNumber(places.value) ?? 0,
-    skips: typedNumber(skips.value) ?? -1,
-    doubles: typedNumber(doubles.value) ?? -1,
-    seed: seed.value,
-    disc: disc.value,
-    air: typedNumber(air.value),
-    note: note.value,
-  }
+function choose(chosen: (typeof WAYS)[number]['way']): void {
+  way.value = chosen
+  localStorage.setItem('ustrel.bench-way', chosen)
+}
+
+async function read(event: Event): Promise<void> {
+  const chosen = (event.target as HTMLInputElement).files?.[0]
+  file.value = chosen?.name ?? ''
+  times.value = (await chosen?.text()) ?? ''
+}
+
+const shared = () => ({
+  row,
+  stage: stage.value,
+  places: typedNumber(places.value) ?? 0,
+  seed: seed.value,
+  disc: disc.value,
+  air: typedNumber(typedAir.value),
+  note: note.value,
+})
+
+async function keepCounts(): Promise<void> {
+  const typed = { ...shared(), skips: typedNumber(skips.value) ?? -1, doubles: typedNumber(doubles.value) ?? -1 }
   const run = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
-  const params = { path: { planter: planterId } }
-  if (!(await send(() => body(api.POST('/api/planters/{planter}/bench', { params, body: run }))))) return
+  if (!(await send(() => body(api.POST('/api/planters/{planter}/bench', { params: params.value, body: run }))))) return
   once.taken()
   await queries.invalidateQueries({ queryKey: keys.bench(planterId) })
   if (row < rowCount) emit('next')
   else [skips.value, doubles.value, note.value] = ['', '', '']
 }
+
+async function start(): Promise<void> {
+  localStorage.setItem('ustrel.bench-cells', cells.value)
+  localStorage.setItem('ustrel.bench-turns', turns.value)
+  const practice = way.value === 'practice'
+  const typed = {
+    ...shared(),
+    cells: typedNumber(cells.value) ?? 0,
+    turns: typedNumber(turns.value),
+    practice,
+    ...(practice
+      ? { size: typedNumber(size.value) ?? 0, worn: worn.value, plugged: plugged.value, fault: fault.value }
+      : {}),
+    ...(way.value === 'times' ? { times: times.value } : {}),
+  }
+  const run = once.of(typed, () => ({ ...typed, id: uuid() }))
+  const sent = await send(async () =>
+    heard(planterId, await body(api.POST('/api/planters/{planter}/bench/runs', { params: params.value, body: run }))),
+  )
+  if (sent) once.taken()
+}
 </script>
 
 <template>
-  <form class="sheet asks" novalidate aria-label="A run" @submit.prevent="save">
-    <h2>Row {{ row }}: write a run down</h2>
+  <form class="sheet asks" novalidate aria-label="A run" @submit.prevent="way === 'counts' ? keepCounts() : start()">
+    <h2>Row {{ row }}: run the meter</h2>
     <p class="caution">{{ say('caution.meter') }} {{ say('caution.first') }}</p>
+    <div class="segments ways" role="group" aria-label="How its counts come">
+      <button v-for="one in WAYS" :key="one.way" type="button" :aria-pressed="way === one.way" @click="choose(one.way)">
+        {{ one.title }}
+      </button>
+    </div>
     <div class="segments" role="group" aria-label="When it was run">
       <button v-for="one in STAGES" :key="one" type="button" :aria-pressed="stage === one" @click="stage = one">
         {{ say(`stage.${one}`) }}
@@ -64,25 +120,59 @@ async function save(): Promise<void> {
     </div>
     <div class="counts">
       <v-text-field v-model="places" label="Seeds due" inputmode="numeric" />
-      <v-text-field v-model="skips" label="Skips" inputmode="numeric" />
-      <v-text-field v-model="doubles" label="Doubles" inputmode="numeric" />
+      <template v-if="way === 'counts'">
+        <v-text-field v-model="skips" label="Skips" inputmode="numeric" />
+        <v-text-field v-model="doubles" label="Doubles" inputmode="numeric" />
+      </template>
+      <template v-else>
+        <v-text-field v-model="cells" label="Cells" inputmode="numeric" />
+        <v-text-field v-model="turns" label="Turns/min" inputmode="decimal" />
+      </template>
     </div>
     <v-text-field v-model="seed" label="Seed lot" maxlength="80" />
     <div class="pair">
       <v-text-field v-model="disc" label="Disc or plate" maxlength="80" />
-      <v-text-field v-model="air" label="Air, in H₂O" inputmode="decimal" />
+      <v-text-field v-model="typedAir" label="Air, in H₂O" inputmode="decimal" />
     </div>
+    <template v-if="way === 'practice'">
+      <div class="pair">
+        <v-text-field v-model="size" label="Size of its seed, mm" inputmode="decimal" />
+        <v-select
+          v-model="fault"
+          label="Fault of the stand"
+          :items="FAULTS.map((value) => ({ value, title: say(`fault.${value}`) }))"
+        />
+      </div>
+      <v-checkbox v-model="worn" label="Its seal is worn" hide-details />
+      <v-checkbox v-model="plugged" label="One cell is plugged" hide-details />
+      <p class="quiet">
+        A made-up meter runs here, for practice. Its counts are kept, marked as practice, until they are taken back.
+      </p>
+    </template>
+    <label v-if="way === 'times'" class="file">
+      <span>{{ file || 'Choose a file: a time in milliseconds a line' }}</span>
+      <input type="file" accept=".csv,.txt,.ndjson,.json,text/csv,text/plain" @change="read" />
+    </label>
     <v-text-field v-model="note" label="Note" maxlength="300" />
     <refusal-list :refusal="refusal" />
     <div class="actions">
       <v-btn color="primary" size="large" type="submit" :loading="busy">{{
-        row < rowCount ? 'Keep it, next row' : 'Keep it'
+        way === 'times'
+          ? 'Read the seed times'
+          : way !== 'counts'
+            ? 'Start the run'
+            : row < rowCount
+              ? 'Keep it, next row'
+              : 'Keep it'
       }}</v-btn>
     </div>
   </form>
 </template>
 
 <style scoped>
+form {
+  max-height: none;
+}
 p {
   margin: 0;
   font-size: 0.875rem;
@@ -91,5 +181,15 @@ p {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 12px;
+}
+.ways {
+  flex-wrap: wrap;
+}
+.file {
+  display: grid;
+  gap: 6px;
+  padding: 12px;
+  border: 1px dashed var(--line);
+  border-radius: 6px;
 }
 </style>

@@ -1,11 +1,21 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { useBench, useFace } from '@/api/queries'
+import { computed, ref, watch } from 'vue'
+import { v7 as uuid } from 'uuid'
+import { api, body } from '@/api/client'
+import { keys, queries, useBench, useFace } from '@/api/queries'
 import PlanterPage from '@/components/PlanterPage.vue'
+import RefusalList from '@/components/RefusalList.vue'
+import { useOnce } from '@/composables/useOnce'
+import { useSend } from '@/composables/useSend'
 import { sayRows } from '@/plan/findings'
 import { say } from '@/words'
+import { useSession } from '@/session'
+import AirPanel from './AirPanel.vue'
 import BenchForm from './BenchForm.vue'
-import { newestOf, percent } from './shares'
+import { isUnderWay, useRunNow } from './queries'
+import RunLive from './RunLive.vue'
+import { type BenchRun, newestOf, percent, sayCells } from './shares'
+import StandsPanel from './StandsPanel.vue'
 
 /** The planter's meters on the test stand: how each row singulates, which really differ, and what to look at first. */
 const { planterId } = defineProps<{ planterId: number }>()
@@ -13,6 +23,25 @@ const { data: face } = useFace(() => planterId)
 const bench = useBench(() => planterId)
 const rows = computed(() => newestOf(bench.data.value?.runs ?? []))
 const row = ref(1)
+const session = useSession()
+const now = useRunNow(() => planterId)
+const run = computed(() => now.data.value?.run ?? null)
+const underWay = computed(() => isUnderWay(run.value))
+/** Air that is to be tried next on this row. */
+const air = ref<number>()
+watch(row, () => (air.value = undefined))
+const { send, refusal, busy } = useSend()
+const once = useOnce()
+async function takeBack({ id, row, stage, places, skips, doubles }: BenchRun): Promise<void> {
+  const gone = once.of(id, () => ({ id: uuid(), happened_at: new Date().toISOString() }))
+  const entry = { ...gone, row, stage, places, skips, doubles, supersedes: id, withdrawn: true }
+  const params = { path: { planter: planterId } }
+  if (!(await send(() => body(api.POST('/api/planters/{planter}/bench', { params, body: entry }))))) return
+  once.taken()
+  await queries.invalidateQueries({ queryKey: keys.bench(planterId) })
+}
+/** What the next run starts from: the row's own newest, or else the newest of all. */
+const lastOf = (of: number) => bench.data.value?.runs.find((one) => one.row === of) ?? bench.data.value?.runs[0]
 /** From here on the scale is drawn: what lies under it stands at its end. */
 const FROM = 0.9
 const at = (share: number) => `${(100 * Math.max(0, share - FROM)) / (1 - FROM)}%`
@@ -34,57 +63,86 @@ const missing = computed(() => {
     @again="bench.refetch()"
   >
     <div v-if="bench.data.value && face" class="bench">
-      <section class="sheet" aria-label="Meters">
-        <h1>Meters on the stand</h1>
-        <p v-if="rows.length === 0">
-          No meter has been run for this season. Run each with the seed that will be planted, and write its counts down.
-        </p>
-        <p v-else-if="bench.data.value.worse.length > 0" class="change">
-          {{ sayRows(bench.data.value.worse) }}: really worse than the others, by more than luck.
-        </p>
-        <p v-else>No meter is really worse than the others, as far as so many seeds can tell.</p>
-        <p class="quiet">
-          A run is a sample: the bar is where the true figure lies, 19 times in 20. To tell 98 % from 99 % takes some
-          {{ bench.data.value.seeds_to_tell.toLocaleString('en') }} seeds each.
-        </p>
-        <ul v-if="rows.length > 0">
-          <li v-for="run in rows" :key="run.id">
-            <button type="button" :aria-label="`Row ${run.row}: another run`" @click="row = run.row">
-              Row {{ run.row }}
-            </button>
-            <span
-              class="scale"
-              role="img"
-              :aria-label="`${percent(run.singulation.low)} to ${percent(run.singulation.high)}`"
-            >
+      <div class="side">
+        <run-live v-if="run && (underWay || run.row === row)" class="first" :planter-id="planterId" :run="run" />
+        <air-panel
+          class="third"
+          :planter-id="planterId"
+          :row="row"
+          :runs="bench.data.value.runs.length"
+          @try="(next) => (air = next)"
+        />
+        <section class="sheet last" aria-label="Meters">
+          <h1>Meters on the stand</h1>
+          <p v-if="rows.length === 0">
+            No meter has been run for this season. Run each with the seed that will be planted, and write its counts
+            down.
+          </p>
+          <p v-else-if="bench.data.value.worse.length > 0" class="change">
+            {{ sayRows(bench.data.value.worse) }}: really worse than the others, by more than luck.
+          </p>
+          <p v-else>No meter is really worse than the others, as far as so many seeds can tell.</p>
+          <p class="quiet">
+            A run is a sample: the bar is where the true figure lies, 19 times in 20. To tell 98 % from 99 % takes some
+            {{ bench.data.value.seeds_to_tell.toLocaleString('en') }} seeds each.
+          </p>
+          <ul v-if="rows.length > 0">
+            <li v-for="one in rows" :key="one.id">
+              <button type="button" :aria-label="`Row ${one.row}: another run`" @click="row = one.row">
+                Row {{ one.row }}
+              </button>
               <span
-                class="range"
-                :style="{ left: at(run.singulation.low), right: `calc(100% - ${at(run.singulation.high)})` }"
-              />
-              <span class="mark" :style="{ left: at(run.singulation.share) }" />
-            </span>
-            <strong>{{ percent(run.singulation.share) }}</strong>
-            <span class="told">
-              {{ run.skips }} skips, {{ run.doubles }} doubles of {{ run.places }}
-              <span class="quiet">
-                · {{ say(`stage.${run.stage}`) }}{{ run.air === null ? '' : ` · ${run.air} in H₂O`
-                }}{{ run.seed && ` · ${run.seed}` }}
+                class="scale"
+                role="img"
+                :aria-label="`${percent(one.singulation.low)} to ${percent(one.singulation.high)}`"
+              >
+                <span
+                  class="range"
+                  :style="{ left: at(one.singulation.low), right: `calc(100% - ${at(one.singulation.high)})` }"
+                />
+                <span class="mark" :style="{ left: at(one.singulation.share) }" />
               </span>
-              <span v-if="run.lean" class="due">{{ say(`lean.${run.lean}`) }}</span>
-            </span>
-          </li>
-        </ul>
-        <p v-if="rows.length > 0 && missing.length > 0" class="quiet">{{ sayRows(missing) }}: not run yet.</p>
-        <p v-if="rows.length > 0" class="quiet scale-note">The scale runs from 90 % to 100 % singulation.</p>
-      </section>
-      <bench-form
-        :key="row"
-        :planter-id="planterId"
-        :row="row"
-        :row-count="face.planter.row_count"
-        :last="bench.data.value.runs[0]"
-        @next="row = Math.min(face.planter.row_count, row + 1)"
-      />
+              <strong>{{ percent(one.singulation.share) }}</strong>
+              <span class="told">
+                {{ one.skips }} skips, {{ one.doubles }} doubles of {{ one.places }}
+                <span class="quiet">
+                  · {{ say(`stage.${one.stage}`) }}{{ one.air === null ? '' : ` · ${one.air} in H₂O`
+                  }}{{ one.seed && ` · ${one.seed}` }}
+                </span>
+                <span v-if="one.partial" class="due">cut short</span>
+                <span v-if="one.practice" class="quiet">practice stand</span>
+                <span v-for="said in sayCells(one.figures)" :key="said" class="due">{{ said }}</span>
+                <span v-if="one.lean && sayCells(one.figures).length === 0" class="due">{{
+                  say(`lean.${one.lean}`)
+                }}</span>
+              </span>
+              <v-btn
+                variant="text"
+                :aria-label="`Take the run of row ${one.row} back`"
+                :loading="busy"
+                @click="takeBack(one)"
+                >Take back</v-btn
+              >
+            </li>
+          </ul>
+          <refusal-list :refusal="refusal" />
+          <p v-if="rows.length > 0 && missing.length > 0" class="quiet">{{ sayRows(missing) }}: not run yet.</p>
+          <p v-if="rows.length > 0" class="quiet scale-note">The scale runs from 90 % to 100 % singulation.</p>
+        </section>
+      </div>
+      <div class="side">
+        <bench-form
+          v-if="!underWay"
+          :key="`${row} ${air}`"
+          :planter-id="planterId"
+          :row="row"
+          :row-count="face.planter.row_count"
+          :last="lastOf(row)"
+          :air="air"
+          @next="row = Math.min(face.planter.row_count, row + 1)"
+        />
+        <stands-panel v-if="session.may('set')" />
+      </div>
     </div>
   </planter-page>
 </template>
@@ -92,11 +150,16 @@ const missing = computed(() => {
 <style scoped>
 .bench {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 360px;
+  grid-template-columns: minmax(0, 1fr) 430px;
   align-items: start;
   gap: 14px;
   max-width: 1240px;
   margin: 0 auto;
+}
+/* What is done stands beside what was found. */
+.side {
+  display: grid;
+  gap: 14px;
 }
 p {
   margin: 4px 0;
@@ -108,12 +171,12 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 72px minmax(80px, 220px) 64px minmax(0, 1fr);
+  grid-template-columns: 72px minmax(80px, 160px) 64px minmax(0, 1fr) auto;
   align-items: center;
   gap: 10px;
   border-top: 1px solid var(--line);
 }
-li button {
+li > button:first-child {
   min-height: var(--touch);
   font: inherit;
   font-weight: 700;
@@ -152,8 +215,17 @@ li button {
   .bench {
     grid-template-columns: minmax(0, 1fr);
   }
-  .bench > :last-child {
+  .side {
+    display: contents;
+  }
+  .first {
     order: -1;
+  }
+  .third {
+    order: 1;
+  }
+  .last {
+    order: 2;
   }
 }
 @media (max-width: 700px) {
@@ -162,7 +234,7 @@ li button {
     padding-bottom: 6px;
   }
   .told {
-    grid-column: 1 / -1;
+    grid-column: 1 / 3;
   }
 }
 </style>

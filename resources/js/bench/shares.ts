@@ -1,4 +1,5 @@
-import type { Bench } from '@/api/types'
+import type { AirAdvice, Bench } from '@/api/types'
+import { say } from '@/words'
 
 export type BenchRun = Bench['runs'][number]
 
@@ -10,4 +11,18 @@ export function newestOf(runs: BenchRun[]): BenchRun[] {
   const newest = new Map<number, BenchRun>()
   for (const run of runs) if (!newest.has(run.row)) newest.set(run.row, run)
   return [...newest.values()].sort((a, b) => a.row - b.row)
+}
+
+/** Which cells go wrong turn by turn, with what to look for; nothing where none does. */
+export function sayCells(figures: BenchRun['figures']): string[] {
+  const cells = (of: { cell: number; wrong: number; turns: number }[], what: string) =>
+    of.map(({ cell, wrong, turns }) => `Cell ${cell} from the first seed on: ${what} in ${wrong} of ${turns} turns.`)
+  const said = [...cells(figures?.skipping ?? [], 'skips'), ...cells(figures?.doubling ?? [], 'doubles')]
+  return said.length === 0 ? [] : [...said, say('suspects.periodic')]
+}
+
+/** The advice in a sentence. */
+export function sayAir({ air, low, high, in_sight, way }: NonNullable<AirAdvice['advice']>): string {
+  const best = `Least goes wrong at ${air} in H₂O; the best air lies from ${low} to ${high}, 8 times in 10.`
+  return in_sight ? best : `The best air is not in sight yet: try ${way}. ${best}`
 }

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { api, body } from '@/api/client'
+import { queries } from '@/api/queries'
+import RefusalList from '@/components/RefusalList.vue'
+import { useSend } from '@/composables/useSend'
+import { standsKey, useStands } from './queries'
+
+/** Test stands that may deliver runs: each has a token, which is shown once and can be ended. */
+const stands = useStands()
+const { send, refusal, busy } = useSend()
+const name = ref('')
+const token = ref('')
+
+async function add(): Promise<void> {
+  token.value = ''
+  await send(async () => {
+    const made = await body(api.POST('/api/stands', { body: { name: name.value } }))
+    token.value = made.token
+    name.value = ''
+    await queries.invalidateQueries({ queryKey: standsKey })
+  })
+}
+async function remove(id: number): Promise<void> {
+  token.value = ''
+  await send(async () => {
+    await api.DELETE('/api/stands/{stand}', { params: { path: { stand: id } } })
+    await queries.invalidateQueries({ queryKey: standsKey })
+  })
+}
+</script>
+
+<template>
+  <details class="sheet">
+    <summary>Test stands of the workshop</summary>
+    <ul>
+      <li v-for="stand in stands.data.value ?? []" :key="stand.id">
+        <span
+          ><strong>{{ stand.name }}</strong>
+          <span class="quiet">{{
+            stand.heard_at === null ? ' · not heard yet' : ` · heard ${new Date(stand.heard_at).toLocaleString()}`
+          }}</span></span
+        >
+        <v-btn variant="text" :aria-label="`Let ${stand.name} in no more`" :loading="busy" @click="remove(stand.id)"
+          >Let it in no more</v-btn
+        >
+      </li>
+    </ul>
+    <p v-if="token" role="status">
+      Its token, shown this once: <code>{{ token }}</code>
+    </p>
+    <form novalidate @submit.prevent="add">
+      <v-text-field v-model="name" label="Name of a stand" maxlength="80" />
+      <v-btn variant="outlined" size="large" type="submit" :loading="busy">Let it in</v-btn>
+    </form>
+    <refusal-list :refusal="refusal" />
+  </details>
+</template>
+
+<style scoped>
+summary {
+  display: flex;
+  align-items: center;
+  min-height: var(--touch);
+  font-weight: 700;
+  cursor: pointer;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li,
+form {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+}
+form > :first-child {
+  flex: 1 1 180px;
+}
+code {
+  overflow-wrap: anywhere;
+}
+</style>

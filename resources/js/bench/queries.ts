@@ -1,0 +1,60 @@
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { computed, type MaybeRefOrGetter, toValue } from 'vue'
+import { api, body } from '@/api/client'
+import { keys, queries } from '@/api/queries'
+import type { StandRun } from '@/api/types'
+
+type Id = MaybeRefOrGetter<number>
+
+export const isUnderWay = (run: StandRun | null | undefined) =>
+  run !== null && run !== undefined && ['waiting', 'running', 'ending'].includes(run.state)
+
+const nowKey = (planter: number) => [...keys.bench(planter), 'now']
+
+/** A run as it is now, there at once; a run that is over brings its figures. */
+export async function heard(planter: number, run: StandRun): Promise<void> {
+  queries.setQueryData(nowKey(planter), { run })
+  if (!isUnderWay(run)) await queries.invalidateQueries({ queryKey: keys.bench(planter) })
+}
+
+/** The run that is under way, asked for each second while it is; the made-up stand runs as long as somebody watches. */
+export const useRunNow = (planter: Id) =>
+  useQuery({
+    queryKey: computed(() => nowKey(toValue(planter))),
+    queryFn: async () => {
+      const path = { planter: toValue(planter) }
+      const now = queries.getQueryData<{ run: StandRun | null }>(nowKey(path.planter))?.run
+      const next =
+        now?.practice && isUnderWay(now)
+          ? {
+              run: await body(
+                api.POST('/api/planters/{planter}/bench/runs/{standRun}/practice', {
+                  params: { path: { ...path, standRun: now.id } },
+                }),
+              ),
+            }
+          : await body(api.GET('/api/planters/{planter}/bench/runs/now', { params: { path } }))
+      if (isUnderWay(now) && !isUnderWay(next.run))
+        void queries.invalidateQueries({ queryKey: keys.bench(path.planter), exact: true })
+      return next
+    },
+    refetchInterval: ({ state }) => (isUnderWay(state.data?.run) ? 1000 : 10_000),
+  })
+
+/** The best air of one row's meter; it is reckoned anew when a run is there. */
+export const useAirAdvice = (planter: Id, row: Id, runs: Id) =>
+  useQuery({
+    queryKey: computed(() => [...keys.bench(toValue(planter)), 'air', toValue(row), toValue(runs)]),
+    queryFn: () =>
+      body(
+        api.GET('/api/planters/{planter}/bench/advice', {
+          params: { path: { planter: toValue(planter) }, query: { row: toValue(row) } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  })
+
+export const standsKey = ['stands'] as const
+
+/** The workshop's test stands. */
+export const useStands = () => useQuery({ queryKey: standsKey, queryFn: () => body(api.GET('/api/stands')) })
