@@ -1,3 +1,5 @@
+import { execFile } from 'node:child_process'
+import { promisify } from 'node:util'
 import AxeBuilder from '@axe-core/playwright'
 import { expect } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
@@ -137,6 +139,17 @@ test('a stand delivers over two connections at once, is cut off and goes on, and
   expect(ends.map((one) => one.status()).sort()).toEqual([200, 409])
   await expect(live).toContainText('Row 1 is done')
   await expect(page.getByRole('region', { name: 'Meters' })).toContainText('10 skips, 0 doubles of 500')
+
+  // The stand-in speaks as a device does: it asks, runs what is set up, and ends.
+  await page.getByRole('button', { name: 'Row 2: Unchecked' }).click()
+  await form.getByLabel('Seeds due').fill('100')
+  await form.getByLabel('Turns').fill('60')
+  await form.getByRole('button', { name: 'Start the run' }).click()
+  await expect(live).toContainText('Row 2 waits')
+  const at = test.info().project.use.baseURL as string
+  const standIn = ['artisan', 'ustrel:stand-in', 'stand', `--at=${at}`, `--token=${token}`, '--size=8', '--runs=1']
+  await promisify(execFile)('php', standIn, { timeout: 60_000 })
+  await expect(live).toContainText('Row 2 is done')
   await stands.getByRole('button', { name: `Let ${name} in no more` }).click()
   await expect(stands.getByRole('button', { name: `Let ${name} in no more` })).toHaveCount(0)
   expect((await tell('hello')).status()).toBe(401)

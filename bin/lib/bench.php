@@ -41,6 +41,7 @@ use Ustrel\Core\Wear\ReadingError;
 
 require __DIR__.'/../../vendor/autoload.php';
 require __DIR__.'/bench-policies.php';
+require __DIR__.'/bench-stand.php';
 require __DIR__.'/bench-work.php';
 (require __DIR__.'/../../bootstrap/app.php')->make(Kernel::class)->bootstrap();
 
@@ -329,6 +330,10 @@ $report('Memory that it takes', $megabytes, 128, 'MB');
 $report('Plan of 48 rows, every part, three people', workPlan(), 1, 's');
 $report('Rain list of 30 jobs', rainList(30), 3, 's');
 $report('Rain list of 15 jobs', rainList(15), 0.2, 's');
+$report('Reading 5,000 seeds of a run', seedsRead(), 50, 'ms');
+[$busy, $wrong] = stream($client, $planter);
+$report('Board while 2,000 seeds a second come in for 30 s, to the same by itself', $busy, 1.5, 'x');
+$report('Seeds of them lost or there twice', (float) $wrong, 0, '');
 $fitted = fittings($client);
 $report('Recording one fitting, 16 rows and three seasons', $fitted['now'], 6, 'x');
 $report('The same two years late', $fitted['late'], 20, 'x');

@@ -46,7 +46,7 @@ final class StandDeviceController extends Controller
         $stand = $this->stand($request);
         $stand->update(['heard_at' => CarbonImmutable::now()]);
         $run = self::of($stand)->whereIn('state', ['waiting', 'running'])->whereNull('practice')
-            ->where(static fn (Builder $query): Builder => $query->whereNull('stand_id')->orWhere('stand_id', $stand->id))->orderBy('made_at')->with('planter')->first();
+            ->where(static fn (Builder $query): Builder => $query->whereNull('stand_id')->orWhere('stand_id', $stand->id))->orderByDesc('made_at')->with('planter')->first();
 
         return new JsonResponse(['ustrel' => 'stand', 'version' => 1, 'stand' => $stand->name, 'run' => $run === null ? null : [
             'id' => $run->id, 'planter' => $run->planter->name, 'row' => $run->row_number, 'stage' => $run->stage->value, 'seed' => $run->seed, 'disc' => $run->disc, 'cells' => $run->cells,
