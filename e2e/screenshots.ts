@@ -91,9 +91,11 @@ test('ledger', async ({ page }) => {
   await settle(page)
   await page.screenshot(to('wear-chart'))
   await page.getByRole('button', { name: 'Close' }).click()
-  await page.getByRole('link', { name: 'Field', exact: true }).click()
+  await page.getByRole('link', { name: 'Bench', exact: true }).click()
+  await page.getByRole('button', { name: 'Row 3: another run' }).click()
+  await expect(page.getByRole('region', { name: 'Air for row 3' })).toBeVisible()
   await settle(page)
-  await page.screenshot(to('acres'))
+  await page.screenshot(to('bench'))
 })
 
 test.describe('phone', () => {

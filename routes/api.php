@@ -171,6 +171,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('decide', [DecideController::class, 'show'])->can('record');
         Route::get('bench', [BenchController::class, 'show'])->can('record');
         Route::post('bench', [BenchController::class, 'store'])->can('record');
+        Route::get('bench/report.pdf', [BenchController::class, 'report'])->can('record')->middleware(NotesExport::class);
         Route::get('bench/advice', [BenchController::class, 'advice'])->can('record');
         Route::post('bench/runs', [StandRunController::class, 'store'])->can('record');
         Route::get('bench/runs/now', [StandRunController::class, 'now'])->can('record');

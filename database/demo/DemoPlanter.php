@@ -34,6 +34,9 @@ use Ustrel\Core\Wear\Acres\Tillage;
 /** A made-up planter and the wear of its rows. Inches throughout. */
 final readonly class DemoPlanter
 {
+    /** Its meters have been on the stand. */
+    public const BENCHED = 'Quill Bottom';
+
     /** Is walked and decided about, and half of the work on it is done. */
     public const WORKED = 'Merrow Flats';
 
@@ -86,7 +89,7 @@ final readonly class DemoPlanter
     {
         return [
             new self(
-                'Ardle Bank Farm', 'Quill Bottom', RowUnitType::Vacuum,
+                'Ardle Bank Farm', self::BENCHED, RowUnitType::Vacuum,
                 new Equipment(Meter::Vacuum, Drive::Electric, Downforce::Hydraulic, ClosingWheels::SpikedPoly, fertilizer: true, liquid: true, centralFill: true),
                 [4, 8, 4], 30, 23, 820, new Ground(Soil::Loam, Residue::Heavy, Tillage::NoTill), 0.10, [4, 5, 12, 13], 9, [3 => 2.2, 8 => 1.25], 6,
                 [

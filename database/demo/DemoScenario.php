@@ -48,6 +48,7 @@ final readonly class DemoScenario
         private Change $change,
         private LearnMeasuring $learn,
         private DemoWork $work,
+        private DemoBench $bench,
     ) {
     }
 
@@ -71,7 +72,9 @@ final readonly class DemoScenario
         // As when their last walks were finished.
         Planter::query()->with('specSheet')->orderBy('id')->get()->each(fn (Planter $planter) => ($this->learn)($planter));
         $worked = Planter::query()->where('name', DemoPlanter::WORKED)->firstOrFail();
-        $this->work->load($worked, User::query()->where('email', self::EMAIL)->firstOrFail());
+        $wren = User::query()->where('email', self::EMAIL)->firstOrFail();
+        $this->bench->load(Planter::query()->where('name', DemoPlanter::BENCHED)->firstOrFail(), $wren);
+        $this->work->load($worked, $wren);
     }
 
     /** @param  non-empty-list<array{string, string, Role}>  $people names, emails and roles, the one who walks first */

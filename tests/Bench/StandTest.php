@@ -140,3 +140,22 @@ it('advises air by the runs of one set-up', function (): void {
     expect($told['runs'])->toHaveCount(4)->and($told['advice']['air'])->toBeGreaterThan(6)->toBeLessThan(7)->and($told['advice']['low'])->toBeLessThan($told['advice']['air'])->and($told['advice'])->toMatchArray(['in_sight' => true, 'heavy' => null])->and($told['advice']['curve'])->not->toBe([]);
     $this->getJson("/api/planters/{$this->planted->id}/bench/advice?row=99")->assertUnprocessable();
 });
+
+it('reports each meter to its owner: before, after, what was changed, and the set-up', function (): void {
+    $report = function (): string {
+        $file = tempnam(sys_get_temp_dir(), 'report');
+        file_put_contents($file, (string) $this->actingAs($this->technician)->get("/api/planters/{$this->planted->id}/bench/report.pdf")->assertOk()->getContent());
+        $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
+        unlink($file);
+
+        return $text;
+    };
+    expect($report())->toContain('No meter has been run for this season');
+    $run = fn (array $with): TestResponse => $this->postJson("/api/planters/{$this->planted->id}/bench", $with + ['id' => (string) Str::uuid7(), 'row' => 3, 'places' => 500, 'seed' => 'Popcorn 7', 'disc' => '30 cells', 'air' => 6])->assertCreated();
+    $run(['stage' => 'pre', 'skips' => 40, 'doubles' => 4, 'happened_at' => '2026-04-05T09:00:00Z']);
+    $this->record($this->planted, $this->fitting(3, '2026-04-05', ['slot' => 'meter_seal', 'side' => 'centre']))->assertCreated();
+    $run(['stage' => 'final', 'skips' => 5, 'doubles' => 5, 'happened_at' => '2026-04-06T09:00:00Z']);
+    $run(['row' => 4, 'stage' => 'final', 'skips' => 5, 'doubles' => 5, 'air' => null, 'happened_at' => '2026-04-06T09:00:00Z']);
+    // 44 of 500 went wrong, then 10.
+    expect($report())->toContain('91.2 %')->toContain('98.0 %')->toContain('more than luck')->toContain('eal')->toContain('Run once.')->toContain('Popcorn 7')->toContain('not told');
+});

@@ -6,6 +6,7 @@ namespace App\Bench\Http;
 
 use App\Bench\BenchQuery;
 use App\Bench\BenchRuns;
+use App\Bench\OwnersReport;
 use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\BenchRun;
@@ -15,6 +16,7 @@ use App\Record\NotTaken;
 use App\Record\TakeWhole;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Meter\Heavy;
@@ -129,6 +131,15 @@ final class BenchController extends Controller
         } catch (NotTaken $notTaken) {
             throw ReceiptsShape::refusal($notTaken);
         }
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/bench/report.pdf', operationId: 'benchReport', description: 'For the owner: each meter before and after, and the set-up for the cab', tags: ['bench'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'On paper', content: new OA\MediaType(mediaType: 'application/pdf'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function report(Planter $planter, OwnersReport $report): Response
+    {
+        return response($report->pdf($planter->load(['specSheet', 'workshop'])), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="meters.pdf"']);
     }
 
     #[OA\Get(path: '/api/planters/{planter}/bench/advice', operationId: 'airAdvice', description: 'By the runs of the row’s meter with the seed and disc that were run last', tags: ['bench'])]

@@ -108,7 +108,7 @@ final readonly class AirAdvice
             round($air, 1), $at(0.1), $at(0.9), $skips->expected($air), $doubles->expected($air), $isInSight,
             $isInSight ? null : ($at(0.5) > $middle ? 'more' : 'less'),
             $gain >= self::WORTH ? round($next, 1) : null, $gain, self::heavy($pairs, $wrong),
-            array_map(static fn (float $of): array => [$of, $skips->expected($of), $doubles->expected($of)], array_values(array_filter($airs, static fn (int $at): bool => $at % 3 === 0, ARRAY_FILTER_USE_KEY))),
+            array_map(static fn (float $of): array => [$of, $skips->expected($of), $doubles->expected($of)], array_values(array_filter($airs, static fn (int $at): bool => $at % 2 === 0, ARRAY_FILTER_USE_KEY))),
         );
     }
 

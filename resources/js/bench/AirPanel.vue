@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useId } from 'vue'
 import { say } from '@/words'
 import { useAirAdvice } from './queries'
 import { percent, sayAir } from './shares'
@@ -14,6 +14,7 @@ const query = useAirAdvice(
 )
 const advice = computed(() => query.data.value?.advice ?? null)
 const tried = computed(() => query.data.value?.runs ?? [])
+const clip = useId()
 const [WIDTH, HEIGHT, LEFT, BOTTOM] = [340, 150, 34, 24]
 const airs = computed(() => (advice.value?.curve ?? []).map(({ air }) => air))
 const from = computed(() => Math.min(...airs.value))
@@ -26,7 +27,7 @@ const top = computed(() =>
   ),
 )
 const x = (air: number) => LEFT + ((WIDTH - LEFT - 8) * (air - from.value)) / Math.max(0.1, to.value - from.value)
-const y = (share: number) => HEIGHT - BOTTOM - ((HEIGHT - BOTTOM - 8) * Math.min(share, top.value)) / top.value
+const y = (share: number) => HEIGHT - BOTTOM - ((HEIGHT - BOTTOM - 8) * share) / top.value
 const path = (of: 'skips' | 'doubles') =>
   (advice.value?.curve ?? []).map((at, index) => `${index === 0 ? 'M' : 'L'}${x(at.air)} ${y(at[of])}`).join(' ')
 </script>
@@ -48,8 +49,11 @@ const path = (of: 'skips' | 'doubles') =>
         class="likely"
       />
       <line :x1="x(advice.air)" :x2="x(advice.air)" y1="8" :y2="HEIGHT - BOTTOM" class="best" />
-      <path :d="path('skips')" class="skips" />
-      <path :d="path('doubles')" class="doubles" />
+      <clipPath :id="clip"><rect :x="LEFT" y="6" :width="WIDTH" :height="HEIGHT - BOTTOM" /></clipPath>
+      <g :clip-path="`url(#${clip})`">
+        <path :d="path('skips')" class="skips" />
+        <path :d="path('doubles')" class="doubles" />
+      </g>
       <template v-for="(run, index) in tried" :key="index">
         <circle :cx="x(run.air)" :cy="y(run.skips / run.places)" r="4" class="skip" />
         <path :d="`M${x(run.air) - 4} ${y(run.doubles / run.places) + 4} l4 -8 l4 8 z`" class="double" />

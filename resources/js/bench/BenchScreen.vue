@@ -127,6 +127,11 @@ const missing = computed(() => {
           </ul>
           <refusal-list :refusal="refusal" />
           <p v-if="rows.length > 0 && missing.length > 0" class="quiet">{{ sayRows(missing) }}: not run yet.</p>
+          <p v-if="rows.length > 0">
+            <a :href="`/api/planters/${planterId}/bench/report.pdf`" target="_blank" rel="noopener"
+              >Report for the owner and the cab (PDF)</a
+            >
+          </p>
           <p v-if="rows.length > 0" class="quiet scale-note">The scale runs from 90 % to 100 % singulation.</p>
         </section>
       </div>

@@ -64,7 +64,7 @@ const isEmpty = computed(() => day.value?.people.every((jobs) => jobs.length ===
           <ul>
             <li v-for="job in jobs" :key="told(job)">
               {{ told(job) }}<span v-if="together(job, person) !== ''">, with {{ together(job, person) }}</span>
-              <span v-if="job.chance !== null" class="quiet">{{ Math.round(100 * job.chance) }} % if left</span>
+              <span v-if="job.chance !== null" class="quiet"> · {{ Math.round(100 * job.chance) }} % if left</span>
             </li>
           </ul>
         </div>

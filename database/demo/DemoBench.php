@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Bench\BenchRuns;
+use App\Bench\Stand\EndRun;
+use App\Bench\Stand\Ingest;
+use App\Models\Planter;
+use App\Models\StandRun;
+use App\Models\User;
+use App\Record\TakeWhole;
+use Carbon\CarbonImmutable;
+use Ustrel\Core\Meter\PracticeMeter;
+use Ustrel\Core\Meter\RunFigures;
+
+/** Runs of a planter's meters on the stand: three seasons of final tests, and this season's, half way through. */
+final readonly class DemoBench
+{
+    private const SEASONS = 3;
+
+    private const CELLS = 60;
+
+    private const TURNS = 30.0;
+
+    private const SEED_MM = 8.0;
+
+    private const AIR = 13.0;
+
+    public function __construct(
+        private TakeWhole $take,
+        private Ingest $ingest,
+        private EndRun $end,
+    ) {
+    }
+
+    public function load(Planter $planter, User $technician): void
+    {
+        $planter->load(['specSheet', 'workshop']);
+        $today = CarbonImmutable::today()->setTime(8, 0);
+        for ($ago = self::SEASONS; $ago > 0; $ago--) {
+            for ($row = 1; $row <= $planter->row_count; $row++) {
+                $this->counted($planter, $technician, $row, 'final', $today->subYears($ago)->addMinutes(12 * $row), self::AIR, 0.0);
+            }
+        }
+        // Row 5 came with a seal that is gone, and goes back with a new one; row 3 is run at one air after the other.
+        foreach ([1, 2, 4, 5, 6, 7] as $row) {
+            $this->counted($planter, $technician, $row, 'pre', $today->subDays(2)->addMinutes(12 * $row), self::AIR, $row === 5 ? 0.5 : 0.0);
+        }
+        $this->counted($planter, $technician, 5, 'final', $today->subDay(), self::AIR, 0.0);
+        foreach ([10.5, 15.0, 12.0, 13.0] as $turn => $air) {
+            $this->counted($planter, $technician, 3, 'pre', $today->subDay()->addMinutes(20 + 10 * $turn), $air, 0.0);
+        }
+        $this->streamed($planter, $technician, 8, $today->subDay()->setTime(16, 0));
+    }
+
+    private function counted(Planter $planter, User $technician, int $row, string $stage, CarbonImmutable $at, float $air, float $leak): void
+    {
+        $counts = RunFigures::of($this->drops($row, $at, $air, $leak), null, self::CELLS, BenchRuns::MOST)->counts;
+        ($this->take)($planter, $technician, static fn (Planter $of): BenchRuns => new BenchRuns($of), [[
+            'id' => DemoScenario::uuid("bench {$planter->id} {$row} {$at->toIso8601String()}"), 'row' => $row, 'stage' => $stage, 'places' => $counts->places, 'skips' => $counts->skips, 'doubles' => $counts->doubles,
+            'seed' => 'Popcorn, lot 7', 'disc' => '60 cells, 3.2 mm', 'air' => $air, 'happened_at' => $at->toIso8601ZuluString('millisecond'),
+        ]]);
+    }
+
+    /** One that the stand told drop by drop, with a cell that is plugged. */
+    private function streamed(Planter $planter, User $technician, int $row, CarbonImmutable $at): void
+    {
+        $run = StandRun::query()->create([
+            'id' => DemoScenario::uuid("stand {$planter->id}"), 'planter_id' => $planter->id, 'user_id' => $technician->id, 'row_number' => $row, 'stage' => 'pre', 'seed' => 'Popcorn, lot 7', 'disc' => '60 cells, 3.2 mm',
+            'cells' => self::CELLS, 'turns' => self::TURNS, 'air' => self::AIR, 'places' => 500, 'state' => 'waiting', 'made_at' => $at, 'started_at' => $at,
+        ]);
+        $lines = array_map(static fn (int $seed, float $ms): string => (string) json_encode(['seq' => $seed + 1, 'ms' => round($ms, 1)]), array_keys($drops = $this->drops($row, $at, self::AIR, 0.0, [23 => 1.0])), $drops);
+        ($this->ingest)($run, implode("\n", $lines));
+        ($this->end)($run);
+    }
+
+    /**
+     * @param  array<int, float>  $missing
+     * @return list<float>
+     */
+    private function drops(int $row, CarbonImmutable $at, float $air, float $leak, array $missing = []): array
+    {
+        return (new PracticeMeter(self::CELLS, self::TURNS, $air, self::SEED_MM, 0.1, 0.4 * self::SEED_MM, leak: $leak, missing: $missing))->drops(500, crc32("{$row} {$at->toDateString()} {$air}"));
+    }
+}
