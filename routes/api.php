@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Bench\Http\BenchController;
+use App\Bench\Http\SeedController;
 use App\Bench\Http\StandController;
 use App\Bench\Http\StandDeviceController;
 use App\Bench\Http\StandRunController;
@@ -64,6 +65,8 @@ Route::pattern('import', '[0-9]{1,18}');
 Route::pattern('supplier', '[0-9]{1,18}');
 Route::pattern('order', '[0-9]{1,18}');
 Route::pattern('stand', '[0-9]{1,18}');
+Route::pattern('seedLot', '[0-9]{1,18}');
+Route::pattern('disc', '[0-9]{1,18}');
 
 Route::get('welcome', [SetUpController::class, 'show']);
 Route::middleware(NeedsSession::class)->group(function (): void {
@@ -134,6 +137,12 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('order.csv', [OrderController::class, 'csv'])->can('record')->middleware(NotesExport::class);
     });
 
+    Route::get('seed', [SeedController::class, 'show'])->can('record');
+    Route::post('seed/lots', [SeedController::class, 'addLot'])->can('set');
+    Route::put('seed/lots/{seedLot}', [SeedController::class, 'editLot'])->can('view', 'seedLot')->can('set');
+    Route::post('seed/discs', [SeedController::class, 'addDisc'])->can('set');
+    Route::put('seed/discs/{disc}', [SeedController::class, 'editDisc'])->can('view', 'disc')->can('set');
+    Route::post('seed/moves', [SeedController::class, 'move'])->can('record');
     Route::get('stands', [StandController::class, 'index'])->can('set');
     Route::post('stands', [StandController::class, 'store'])->can('set');
     Route::delete('stands/{stand}', [StandController::class, 'destroy'])->can('view', 'stand')->can('set');

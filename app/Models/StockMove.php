@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\IsHeldByWorkshop;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Attributes\Scope;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Database\Query\Builder as Query;
 use Ustrel\Core\Parts\StockMoveKind;
 
 /**
@@ -33,24 +31,13 @@ use Ustrel\Core\Parts\StockMoveKind;
 final class StockMove extends Model
 {
     use HasUuids;
+    use IsHeldByWorkshop;
 
     public $timestamps = false;
 
     protected $guarded = [];
 
     protected $casts = ['kind' => StockMoveKind::class, 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
-
-    /**
-     * Those of a workshop that hold.
-     *
-     * @param  Builder<self>  $moves
-     */
-    #[Scope]
-    protected function held(Builder $moves, int $workshopId): void
-    {
-        $moves->where('stock_moves.workshop_id', $workshopId)->where('stock_moves.withdrawn', false)
-            ->whereNotIn('stock_moves.id', static fn (Query $later): Query => $later->from('stock_moves AS later')->where('later.workshop_id', $workshopId)->whereNotNull('later.supersedes')->select('later.supersedes'));
-    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

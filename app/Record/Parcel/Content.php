@@ -8,6 +8,7 @@ use App\Models\AcresEntry;
 use App\Models\Activity;
 use App\Models\BenchRun;
 use App\Models\Decision;
+use App\Models\Disc;
 use App\Models\Import;
 use App\Models\LedgerEvent;
 use App\Models\Note;
@@ -21,6 +22,8 @@ use App\Models\Planter;
 use App\Models\PolicyChoice;
 use App\Models\Reading;
 use App\Models\SeasonPlan;
+use App\Models\SeedLot;
+use App\Models\SeedMove;
 use App\Models\SpecSheet;
 use App\Models\StockMove;
 use App\Models\Supplier;
@@ -63,6 +66,9 @@ final class Content
         Supplier::class => ['workshop_id' => Workshop::class],
         Order::class => ['workshop_id' => Workshop::class, 'supplier_id' => Supplier::class, 'user_id' => User::class],
         StockMove::class => ['workshop_id' => Workshop::class, 'part_type_id' => PartType::class, 'user_id' => User::class],
+        SeedLot::class => ['workshop_id' => Workshop::class],
+        Disc::class => ['workshop_id' => Workshop::class],
+        SeedMove::class => ['workshop_id' => Workshop::class, 'seed_lot_id' => SeedLot::class, 'user_id' => User::class],
         SeasonPlan::class => ['planter_id' => Planter::class],
         Decision::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         OwnJob::class => ['planter_id' => Planter::class, 'user_id' => User::class],
@@ -105,7 +111,7 @@ final class Content
             $model === SpecSheet::class => 'spec_sheets WHERE workshop_id = ? OR workshop_id IS NULL ORDER BY workshop_id NULLS FIRST, id',
             // Guests come by links, which stay behind.
             $model === User::class => "users WHERE workshop_id = ? AND role <> 'guest' ORDER BY id",
-            $model === StockMove::class => 'stock_moves WHERE workshop_id = ? ORDER BY recorded_at, id',
+            in_array($model, [StockMove::class, SeedMove::class], true) => "{$table} WHERE workshop_id = ? ORDER BY recorded_at, id",
             isset(self::TABLES[$model]['workshop_id']) => "{$table} WHERE workshop_id = ? ORDER BY id",
             $model === Import::class => "imports WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) AND state = 'done' AND mode <> 'preview' ORDER BY id",
             $model === SeasonPlan::class => 'season_plans WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY season, id',

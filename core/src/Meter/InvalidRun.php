@@ -52,4 +52,29 @@ final class InvalidRun extends CoreException
     {
         return new self('Advice on air needs one run at least, with the air that it was run at.');
     }
+
+    public static function sizes(): self
+    {
+        return new self('A disc is meant for seed from one size to a larger one, both over 0 mm.');
+    }
+
+    public static function seeds(): self
+    {
+        return new self('A unit has 1 seed or more.');
+    }
+
+    public static function germination(): self
+    {
+        return new self('Germination is a share over 0, up to 1.');
+    }
+
+    public static function price(): self
+    {
+        return new self('A price is 0 or more.');
+    }
+
+    public static function spare(): self
+    {
+        return new self('Spare seed is a share from 0 to 1.');
+    }
 }

@@ -55,6 +55,103 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/seed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["seed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seed/lots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addSeedLot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seed/lots/{seedLot}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["editSeedLot"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seed/discs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addDisc"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seed/discs/{disc}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["editDisc"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/seed/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description All of them, or nothing; sending it again is harmless */
+        post: operations["moveSeed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stands": {
         parameters: {
             query?: never;
@@ -1905,6 +2002,104 @@ export interface components {
             better: number[];
             /** @description That two meters need each, so that 98 % is told from 99 % */
             seeds_to_tell: number;
+        };
+        SeedLotEdit: {
+            /** @description As it stands on the tag, and in the fields of a season */
+            name: string;
+            crop?: string;
+            /** @description Millimetres, on average */
+            size?: number | null;
+            shape?: string;
+            seeds_per_unit: number;
+            /** @description Share, on the tag */
+            germination?: number | null;
+            treatment?: string;
+            /** @description Mix and dose */
+            lubricant?: string;
+            /** @description Of a unit */
+            price?: number | null;
+            /** @description Share more than the fields take; 0.05 where nobody says */
+            spare?: number | null;
+            /** @description That was changed; not of a new one */
+            revision?: number;
+        };
+        SeedLot: {
+            id: number;
+            name: string;
+            crop: string;
+            /** @description Millimetres */
+            size: number | null;
+            shape: string;
+            seeds_per_unit: number;
+            germination: number | null;
+            treatment: string;
+            lubricant: string;
+            price: number | null;
+            spare: number;
+            revision: number;
+            /** @description Units; null where nobody counted */
+            on_hand: number | null;
+            /** @description More went than was there */
+            miscount: boolean;
+            /** @description Of the season's fields that name it */
+            acres: number;
+            /** @description Units for them, with spare */
+            needed: number;
+            /** @description Fields without a population, which are left out */
+            unknown: number;
+            price_a_thousand: number | null;
+            /** @description On the average of its fields */
+            cost_an_acre: number | null;
+            /** @description Each disc of the shop by the side of its size */
+            discs: {
+                id: number;
+                /**
+                 * @description The seed by what the disc is meant for; null where one of them is not known
+                 * @enum {string|null}
+                 */
+                takes: "fits" | "too_small" | "too_large" | null;
+            }[];
+        };
+        DiscEdit: {
+            name: string;
+            cells: number;
+            /** @description Millimetres */
+            hole?: number | null;
+            /** @description With to_size: of the seed that it is meant for, millimetres */
+            from_size?: number | null;
+            to_size?: number | null;
+            /** @description In winter */
+            kept_in?: string;
+            /** @description That was changed; not of a new one */
+            revision?: number;
+        };
+        Disc: {
+            id: number;
+            name: string;
+            cells: number;
+            hole: number | null;
+            from_size: number | null;
+            to_size: number | null;
+            kept_in: string;
+            revision: number;
+        };
+        SeedMove: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            seed_lot_id: number;
+            /** @enum {string} */
+            kind: "counted" | "received" | "used" | "lost";
+            /** @description To a tenth */
+            units: number;
+            note?: string;
+            /** Format: date-time */
+            happened_at: string;
+            /** Format: uuid */
+            supersedes?: string | null;
+            withdrawn?: boolean;
         };
         /** @description A test stand that may deliver runs */
         Stand: {
@@ -4413,6 +4608,176 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    seed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Lots and discs of the workshop, by name */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        lots: components["schemas"]["SeedLot"][];
+                        discs: components["schemas"]["Disc"][];
+                    };
+                };
+            };
+        };
+    };
+    addSeedLot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeedLotEdit"];
+            };
+        };
+        responses: {
+            /** @description Added */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeedLot"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    editSeedLot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                seedLot: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeedLotEdit"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeedLot"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    addDisc: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DiscEdit"];
+            };
+        };
+        responses: {
+            /** @description Added */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Disc"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    editDisc: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                disc: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DiscEdit"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Disc"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    moveSeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description 1 to 100 */
+                    moves: components["schemas"]["SeedMove"][];
+                };
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };

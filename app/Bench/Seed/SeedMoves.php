@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Seed;
+
+use App\Models\SeedLot;
+use App\Models\SeedMove;
+use App\Models\Workshop;
+use App\Record\Envelope;
+use App\Record\Fields;
+use App\Record\Kind;
+use App\Record\KindWording;
+use App\Record\Refused;
+use App\Record\Touched;
+use Ustrel\Core\Parts\StockMoveKind;
+
+/** Units of seed that came to a workshop, or went from it. */
+final readonly class SeedMoves implements Kind
+{
+    private const MOST = 100_000;
+
+    private const LONGEST = 200;
+
+    public function __construct(private Workshop $workshop)
+    {
+    }
+
+    public function model(): string
+    {
+        return SeedMove::class;
+    }
+
+    public function canSupersede(): bool
+    {
+        return true;
+    }
+
+    public function takesBack(array $row): bool
+    {
+        return $row['withdrawn'];
+    }
+
+    public function wording(): KindWording
+    {
+        return new KindWording('seed.item', 'seed.gone');
+    }
+
+    public function read(Fields $fields, Envelope $envelope): array
+    {
+        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
+        if ($withdrawn && $envelope->supersedes === null) {
+            throw Refused::because('supersedes', 'seed.gone');
+        }
+        $lot = $fields->whole('seed_lot_id', 1, PHP_INT_MAX, 'seed.lot');
+        if ($lot === null || ! SeedLot::query()->where('workshop_id', $this->workshop->id)->whereKey($lot)->exists()) {
+            throw Refused::because('seed_lot_id', 'seed.lot');
+        }
+        $kind = $fields->oneOf('kind', StockMoveKind::class, 'stock.kind') ?? throw Refused::because('kind', 'stock.kind');
+        $units = $fields->number('units', 'seed.units') ?? throw Refused::because('units', 'seed.units');
+        $tenths = (int) round(10 * $units);
+        if ($units < 0 || $units > self::MOST || abs($tenths / 10 - $units) > 1e-9 || ($tenths === 0 && $kind !== StockMoveKind::Counted)) {
+            throw Refused::because('units', 'seed.units');
+        }
+
+        return [
+            'seed_lot_id' => $lot,
+            'kind' => $kind->value,
+            'tenths' => $tenths,
+            'note' => $fields->text('note', self::LONGEST, 'bench.note'),
+            'happened_at' => $fields->moment('happened_at', 'stock.when', 'stock.when')->toIso(),
+            'withdrawn' => $withdrawn,
+        ];
+    }
+
+    public function touch(array $rows, array $superseded, Touched $touched): void
+    {
+        // What is on hand is added up when it is asked for.
+    }
+}

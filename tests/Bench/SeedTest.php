@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\SeedMove;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+
+beforeEach(function (): void {
+    $this->travelTo('2026-03-01 10:00:00');
+    $this->actingAs($this->technician);
+    $this->lot = fn (array $with = []): TestResponse => $this->postJson('/api/seed/lots', $with + ['name' => 'Popcorn 7', 'crop' => 'Popcorn', 'size' => 7.9, 'seeds_per_unit' => 80_000, 'germination' => 0.95, 'treatment' => 'red dust', 'price' => 240]);
+    $this->seed = fn (): array => $this->getJson('/api/seed')->assertOk()->json();
+    $this->move = fn (int $lot, string $kind, float $units, array $with = []): TestResponse => $this->postJson('/api/seed/moves', ['moves' => [$with + ['id' => (string) Str::uuid7(), 'seed_lot_id' => $lot, 'kind' => $kind, 'units' => $units, 'happened_at' => now()->toIso8601ZuluString('millisecond')]]]);
+});
+
+it('reckons what the season\'s fields take of a lot, what that costs, and which disc takes it', function (): void {
+    $this->postJson('/api/seed/discs', ['name' => 'Small round', 'cells' => 60, 'hole' => 2, 'from_size' => 3, 'to_size' => 5.5, 'kept_in' => 'Cabinet 2'])->assertCreated();
+    $this->postJson('/api/seed/discs', ['name' => 'Popcorn', 'cells' => 60, 'hole' => 3.2, 'from_size' => 6.5, 'to_size' => 8.5])->assertCreated();
+    $id = ($this->lot)()->assertCreated()->assertJsonPath('needed', 0)->json('id');
+    $planter = $this->planter(['planting_start' => '2026-04-17']);
+    $field = fn (string $name, float $acres, ?string $seed, ?int $population): array => ['name' => $name, 'crop' => 'Popcorn', 'acres' => $acres, 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => $seed, 'population' => $population];
+    $plan = $this->getJson("/api/planters/{$planter->id}/season")->assertOk()->json();
+    $this->putJson("/api/planters/{$planter->id}/season", ['revision' => $plan['plan']['revision'] ?? $plan['revision'] ?? 0, 'fields' => [$field('Long Acre', 300, ' popcorn 7', 30_000), $field('Mill Field', 100, 'Popcorn 7', 34_000), $field('Bank', 20, 'Popcorn 7', null), $field('Far', 50, 'Beans', 140_000)]])->assertOk();
+    ($this->move)($id, 'received', 100)->assertCreated();
+    ($this->move)($id, 'used', 2.5)->assertCreated();
+    [$lot] = ($this->seed)()['lots'];
+    // 12.4 million seeds and a twentieth more of 80,000 are 162.75 units; on the average 31,000 an acre at 240 a unit are 93.
+    expect($lot)->toMatchArray(['needed' => 163, 'acres' => 420, 'unknown' => 1, 'on_hand' => 97.5, 'miscount' => false, 'cost_an_acre' => 93, 'price_a_thousand' => 3])
+        ->and(array_column($lot['discs'], 'takes'))->toBe(['fits', 'too_large']);
+});
+
+it('keeps moves once, puts them right, and flags a miscount', function (): void {
+    $id = ($this->lot)()->json('id');
+    expect(($this->seed)()['lots'][0]['on_hand'])->toBeNull();
+    ($this->move)($id, 'counted', 3, ['id' => $first = (string) Str::uuid7()])->assertCreated();
+    ($this->move)($id, 'counted', 3, ['id' => $first])->assertOk();
+    ($this->move)($id, 'counted', 4, ['id' => $first])->assertConflict();
+    ($this->move)($id, 'counted', 4, ['supersedes' => $first])->assertCreated();
+    $this->travel(1)->minutes();
+    ($this->move)($id, 'used', 4.5)->assertCreated();
+    expect(($this->seed)()['lots'][0])->toMatchArray(['on_hand' => -0.5, 'miscount' => true]);
+    $other = $this->switchTo($this->technicianOf('Lowmoor Planter Services'));
+    $other->postJson('/api/seed/moves', ['moves' => [['id' => (string) Str::uuid7(), 'seed_lot_id' => $id, 'kind' => 'counted', 'units' => 1, 'happened_at' => '2026-03-01T09:00:00Z']]])->assertUnprocessable();
+    expect($other->getJson('/api/seed')->json())->toBe(['lots' => [], 'discs' => []])->and(SeedMove::query()->count())->toBe(3);
+});
+
+it('keeps a change over the one that was seen, and no name twice', function (): void {
+    $lot = ($this->lot)()->json();
+    ($this->lot)()->assertUnprocessable()->assertJsonPath('errors.name.0', '“Popcorn 7” is there already. Choose another name, or change that one.');
+    $change = fn (int $seen): TestResponse => $this->putJson("/api/seed/lots/{$lot['id']}", ['name' => 'Popcorn 7', 'seeds_per_unit' => 90_000, 'revision' => $seen]);
+    $change($lot['revision'])->assertOk()->assertJsonPath('seeds_per_unit', 90_000)->assertJsonPath('price', null);
+    $change($lot['revision'])->assertConflict();
+});
+
+it('refuses what no lot, disc or move can be', function (string $path, array $with, string $field): void {
+    $id = ($this->lot)()->json('id');
+    $base = ['lots' => ['name' => 'A', 'seeds_per_unit' => 80_000], 'discs' => ['name' => 'A', 'cells' => 60], 'moves' => []][$path];
+    $body = $path === 'moves' ? ['moves' => [$with + ['id' => (string) Str::uuid7(), 'seed_lot_id' => $id, 'kind' => 'received', 'units' => 1, 'happened_at' => '2026-03-01T09:00:00Z']]] : $with + $base;
+    $this->postJson("/api/seed/{$path}", $body)->assertUnprocessable()->assertJsonValidationErrors($field);
+})->with([
+    ['lots', ['name' => ''], 'name'], ['lots', ['seeds_per_unit' => 0], 'seeds_per_unit'], ['lots', ['seeds_per_unit' => '80,000'], 'seeds_per_unit'], ['lots', ['germination' => 95], 'germination'], ['lots', ['price' => -1], 'price'], ['lots', ['spare' => 2], 'spare'],
+    ['discs', ['cells' => 0], 'cells'], ['discs', ['from_size' => 8, 'to_size' => 6], 'to_size'], ['discs', ['from_size' => 8], 'to_size'],
+    ['moves', ['units' => 0], 'moves.0.units'], ['moves', ['units' => 0.25], 'moves.0.units'], ['moves', ['units' => -3], 'moves.0.units'], ['moves', ['kind' => 'lent'], 'moves.0.kind'], ['moves', ['seed_lot_id' => 0], 'moves.0.seed_lot_id'],
+]);
