@@ -7,17 +7,25 @@ namespace Database\Demo;
 use App\Bench\BenchRuns;
 use App\Bench\Stand\EndRun;
 use App\Bench\Stand\Ingest;
+use App\Models\Disc;
 use App\Models\Planter;
+use App\Models\SeedLot;
+use App\Models\SeedMove;
 use App\Models\StandRun;
 use App\Models\User;
 use App\Record\TakeWhole;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Meter\PracticeMeter;
 use Ustrel\Core\Meter\RunFigures;
+use Ustrel\Core\Parts\StockMoveKind;
 
 /** Runs of a planter's meters on the stand: three seasons of final tests, and this season's, half way through. */
 final readonly class DemoBench
 {
+    public const LOT = 'Popcorn, lot 7';
+
+    private const DISC = '60 cells, 3.2 mm';
+
     private const SEASONS = 3;
 
     private const CELLS = 60;
@@ -33,6 +41,24 @@ final readonly class DemoBench
         private Ingest $ingest,
         private EndRun $end,
     ) {
+    }
+
+    /** What the workshop has of seed, and the discs that it goes through. */
+    public static function seed(User $technician): void
+    {
+        $of = $technician->workshop_id;
+        foreach ([['40 cells, 4.5 mm', 40, 4.5, 9.5, 13.0, 'Drawer 3'], [self::DISC, 60, 3.2, 6.5, 8.6, 'Drawer 1'], ['80 cells, 2 mm', 80, 2.0, 3.5, 6.4, 'Drawer 2']] as [$name, $cells, $hole, $from, $to, $kept]) {
+            Disc::query()->create(['workshop_id' => $of, 'name' => $name, 'cells' => $cells, 'hole' => $hole, 'from_size' => $from, 'to_size' => $to, 'kept_in' => $kept]);
+        }
+        foreach ([[self::LOT, 'popcorn', 7.9, 'flat', 80_000, 0.95, 212.0, 130], ['Soybeans, lot 12', 'soybeans', 6.6, 'round', 140_000, 0.9, 61.0, 340], ['Popcorn, lot 9', 'popcorn', 9.1, 'large flat', 80_000, 0.96, 204.0, null]] as [$name, $crop, $size, $shape, $seeds, $germination, $price, $units]) {
+            $lot = SeedLot::query()->create([
+                'workshop_id' => $of, 'name' => $name, 'crop' => $crop, 'size' => $size, 'shape' => $shape, 'seeds_per_unit' => $seeds, 'germination' => $germination, 'price' => $price,
+                'treatment' => $crop === 'popcorn' ? 'treated: gloves, dust' : '', 'lubricant' => 'talc and graphite, 80:20, a cup a unit',
+            ]);
+            if ($units !== null) {
+                SeedMove::query()->create(['id' => DemoScenario::uuid("seed {$name}"), 'workshop_id' => $of, 'seed_lot_id' => $lot->id, 'kind' => StockMoveKind::Received, 'tenths' => 10 * $units, 'happened_at' => CarbonImmutable::today()->subDays(9), 'recorded_at' => now(), 'user_id' => $technician->id]);
+            }
+        }
     }
 
     public function load(Planter $planter, User $technician): void
@@ -60,7 +86,7 @@ final readonly class DemoBench
         $counts = RunFigures::of($this->drops($row, $at, $air, $leak), null, self::CELLS, BenchRuns::MOST)->counts;
         ($this->take)($planter, $technician, static fn (Planter $of): BenchRuns => new BenchRuns($of), [[
             'id' => DemoScenario::uuid("bench {$planter->id} {$row} {$at->toIso8601String()}"), 'row' => $row, 'stage' => $stage, 'places' => $counts->places, 'skips' => $counts->skips, 'doubles' => $counts->doubles,
-            'seed' => 'Popcorn, lot 7', 'disc' => '60 cells, 3.2 mm', 'air' => $air, 'happened_at' => $at->toIso8601ZuluString('millisecond'),
+            'seed' => self::LOT, 'disc' => self::DISC, 'air' => $air, 'happened_at' => $at->toIso8601ZuluString('millisecond'),
         ]]);
     }
 
@@ -68,7 +94,7 @@ final readonly class DemoBench
     private function streamed(Planter $planter, User $technician, int $row, CarbonImmutable $at): void
     {
         $run = StandRun::query()->create([
-            'id' => DemoScenario::uuid("stand {$planter->id}"), 'planter_id' => $planter->id, 'user_id' => $technician->id, 'row_number' => $row, 'stage' => 'pre', 'seed' => 'Popcorn, lot 7', 'disc' => '60 cells, 3.2 mm',
+            'id' => DemoScenario::uuid("stand {$planter->id}"), 'planter_id' => $planter->id, 'user_id' => $technician->id, 'row_number' => $row, 'stage' => 'pre', 'seed' => self::LOT, 'disc' => self::DISC,
             'cells' => self::CELLS, 'turns' => self::TURNS, 'air' => self::AIR, 'places' => 500, 'state' => 'waiting', 'made_at' => $at, 'started_at' => $at,
         ]);
         $lines = array_map(static fn (int $seed, float $ms): string => (string) json_encode(['seq' => $seed + 1, 'ms' => round($ms, 1)]), array_keys($drops = $this->drops($row, $at, self::AIR, 0.0, [23 => 1.0])), $drops);

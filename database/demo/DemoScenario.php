@@ -61,6 +61,7 @@ final readonly class DemoScenario
             DemoHistory::catalogue($tollgate->workshop_id);
             DemoSeason::shop($tollgate->workshop);
             DemoSeason::store($tollgate, $today);
+            DemoBench::seed($tollgate);
             foreach (DemoPlanter::ofTollgate() as $planter) {
                 $this->planter($planter, $tollgate, $today);
             }

@@ -29,6 +29,9 @@ final class DemoSeason
         ['Church Field', 0.09, 'soybeans', 140000], ['Far Down', 0.15, 'soybeans', 135000], ['Pond Ground', 0.18, 'popcorn', 28000],
     ];
 
+    /** What is planted of each crop. */
+    private const LOTS = ['popcorn' => DemoBench::LOT, 'soybeans' => 'Soybeans, lot 12'];
+
     public static function shop(Workshop $workshop): void
     {
         $week = static fn (float ...$hours): array => array_combine(range(1, 7), array_pad($hours, 7, 0.0));
@@ -51,7 +54,7 @@ final class DemoSeason
         $start = CarbonImmutable::parse($planter->planting_start->iso ?? 'today');
         $acres = (float) $planter->planned_acres;
         $fields = array_map(static fn (array $field): array => [
-            'name' => $field[0], 'crop' => $field[2], 'acres' => round($acres * $field[1], 1), 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => null, 'population' => $field[3],
+            'name' => $field[0], 'crop' => $field[2], 'acres' => round($acres * $field[1], 1), 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => self::LOTS[$field[2]], 'population' => $field[3],
         ], self::FIELDS);
         // What rounding has left over goes to the last.
         $fields[count($fields) - 1]['acres'] = round($acres - array_sum(array_column(array_slice($fields, 0, -1), 'acres')), 1);

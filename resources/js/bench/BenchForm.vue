@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { BenchEntry } from '@/api/types'
@@ -9,7 +9,8 @@ import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
-import { heard } from './queries'
+import { heard, useSeed } from './queries'
+import { sayFit } from './seed'
 import type { BenchRun } from './shares'
 
 /** Sets a run of one row up, or takes down what another stand counted; seed, disc and air are as on the run before, until they are changed. */
@@ -50,6 +51,23 @@ const fault = ref<(typeof FAULTS)[number]>('none')
 const times = ref('')
 const file = ref('')
 const params = computed(() => ({ path: { planter: planterId } }))
+
+const seeds = useSeed()
+const lots = computed(() => seeds.data.value?.lots ?? [])
+const discs = computed(() => seeds.data.value?.discs ?? [])
+/** Whether what is written down goes together, where the shop has it in its lists. */
+const fit = computed(() =>
+  sayFit(
+    lots.value.find(({ name }) => name === seed.value.trim()),
+    discs.value.find(({ name }) => name === disc.value.trim()),
+    discs.value,
+  ),
+)
+// The disc brings its cells.
+watch(disc, (name) => {
+  const known = discs.value.find((one) => one.name === name.trim())
+  if (known) cells.value = `${known.cells}`
+})
 
 function choose(chosen: (typeof WAYS)[number]['way']): void {
   way.value = chosen
@@ -129,11 +147,14 @@ async function start(): Promise<void> {
         <v-text-field v-model="turns" label="Turns/min" inputmode="decimal" />
       </template>
     </div>
-    <v-text-field v-model="seed" label="Seed lot" maxlength="80" />
+    <v-text-field v-model="seed" label="Seed lot" maxlength="80" list="seed-lots" />
+    <datalist id="seed-lots"><option v-for="one in lots" :key="one.id" :value="one.name" /></datalist>
+    <datalist id="discs"><option v-for="one in discs" :key="one.id" :value="one.name" /></datalist>
     <div class="pair">
-      <v-text-field v-model="disc" label="Disc or plate" maxlength="80" />
+      <v-text-field v-model="disc" label="Disc or plate" maxlength="80" list="discs" />
       <v-text-field v-model="typedAir" label="Air, in H₂O" inputmode="decimal" />
     </div>
+    <p v-if="fit" role="status">{{ fit }}</p>
     <template v-if="way === 'practice'">
       <div class="pair">
         <v-text-field v-model="size" label="Size of its seed, mm" inputmode="decimal" />

@@ -58,3 +58,8 @@ export const standsKey = ['stands'] as const
 
 /** The workshop's test stands. */
 export const useStands = () => useQuery({ queryKey: standsKey, queryFn: () => body(api.GET('/api/stands')) })
+
+export const seedKey = ['seed'] as const
+
+/** The workshop's lots of seed and its discs. */
+export const useSeed = () => useQuery({ queryKey: seedKey, queryFn: () => body(api.GET('/api/seed')) })

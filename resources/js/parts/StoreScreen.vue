@@ -12,9 +12,8 @@ import { useMoney } from '@/composables/useMoney'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { dayAndMonth } from '@/dates'
-import { typedNumber } from '@/measure/typed'
 import { useSession } from '@/session'
-import { say, wordsOf } from '@/words'
+import MoveDialog from './MoveDialog.vue'
 import OrderCard from './OrderCard.vue'
 import SupplierDialog from './SupplierDialog.vue'
 import SupplierLine from './SupplierLine.vue'
@@ -30,8 +29,6 @@ const { send, refusal, busy } = useSend()
 const once = useOnce()
 const editing = ref<Supplier | 'new'>()
 const moving = ref<OnShelf>()
-const kind = ref<StockMove['kind']>('counted')
-const quantity = ref('')
 
 const shelf = computed(() => store.data.value ?? [])
 const short = computed(() => shelf.value.filter(({ to_order }) => to_order > 0))
@@ -50,28 +47,12 @@ async function draft(): Promise<void> {
   })
 }
 
-async function move(): Promise<void> {
-  const of = moving.value
-  if (!of) return
-  const taken = await send(async () => {
-    const typed = {
-      part_type_id: of.part_type_id,
-      kind: kind.value,
-      quantity: typedNumber(quantity.value) as number,
-    }
-    const move = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
-    await body(api.POST('/api/store/moves', { body: { moves: [move] } }))
-    once.taken()
-    await again()
-  })
-  if (taken) moving.value = undefined
-}
-
-function begin(part: OnShelf): void {
-  refusal.value = null
-  moving.value = part
-  kind.value = 'counted'
-  quantity.value = ''
+async function move(kind: StockMove['kind'], quantity: number): Promise<void> {
+  const typed = { part_type_id: moving.value?.part_type_id as number, kind, quantity }
+  const move = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
+  await body(api.POST('/api/store/moves', { body: { moves: [move] } }))
+  once.taken()
+  await again()
 }
 
 const onHand = ({ on_hand }: OnShelf) => (on_hand === null ? 'not counted' : String(on_hand))
@@ -99,7 +80,7 @@ function byWhen(part: OnShelf): string {
       >
     </div>
     <load-problem :error="store.error.value" @again="store.refetch()" />
-    <refusal-list v-if="!moving" :refusal="refusal" />
+    <refusal-list :refusal="refusal" />
     <section v-if="open.length > 0" aria-label="Orders" class="orders">
       <h2>Orders</h2>
       <order-card v-for="order in open" :key="order.id" :order="order" :shelf="shelf" @changed="again" />
@@ -146,7 +127,7 @@ function byWhen(part: OnShelf): string {
                 v-if="session.may('record')"
                 variant="text"
                 :aria-label="`Count or move: ${part.name}`"
-                @click="begin(part)"
+                @click="moving = part"
                 >Count</v-btn
               >
             </td>
@@ -165,39 +146,7 @@ function byWhen(part: OnShelf): string {
       />
       <v-btn v-if="session.may('set')" class="add" variant="outlined" @click="editing = 'new'">Add a supplier</v-btn>
     </section>
-    <v-dialog
-      v-if="moving"
-      :model-value="true"
-      max-width="480"
-      :aria-label="moving.name"
-      @update:model-value="moving = undefined"
-    >
-      <form class="sheet asks" novalidate @submit.prevent="move">
-        <h2>{{ moving.name }}</h2>
-        <div class="segments" role="group" aria-label="What happened">
-          <button
-            v-for="one in wordsOf('stock_move') as StockMove['kind'][]"
-            :key="one"
-            type="button"
-            :aria-pressed="kind === one"
-            @click="kind = one"
-          >
-            {{ say(`stock_move.${one}`) }}
-          </button>
-        </div>
-        <v-text-field
-          v-model="quantity"
-          :label="kind === 'counted' ? 'There are' : 'How many'"
-          inputmode="numeric"
-          autofocus
-        />
-        <refusal-list :refusal="refusal" />
-        <div class="actions">
-          <v-btn variant="text" @click="moving = undefined">Back</v-btn>
-          <v-btn type="submit" color="primary" :loading="busy">Keep it</v-btn>
-        </div>
-      </form>
-    </v-dialog>
+    <move-dialog v-if="moving" :title="moving.name" :keep="move" @close="moving = undefined" />
     <supplier-dialog
       v-if="editing"
       :supplier="editing === 'new' ? undefined : editing"

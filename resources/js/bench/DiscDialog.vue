@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { reactive } from 'vue'
+import { api, body } from '@/api/client'
+import type { Disc } from '@/api/types'
+import RefusalList from '@/components/RefusalList.vue'
+import { useSend } from '@/composables/useSend'
+import { typedNumber } from '@/measure/typed'
+
+/** A disc or plate, the seed that it is meant for, and where it is in winter. */
+const { disc } = defineProps<{ disc?: Disc }>()
+const emit = defineEmits<{ saved: []; close: [] }>()
+const { send, refusal, busy } = useSend()
+const typed = (value: number | null | undefined) => (value == null ? '' : String(value))
+const form = reactive({
+  name: disc?.name ?? '',
+  cells: typed(disc?.cells),
+  hole: typed(disc?.hole),
+  from_size: typed(disc?.from_size),
+  to_size: typed(disc?.to_size),
+  kept_in: disc?.kept_in ?? '',
+})
+
+async function save(): Promise<void> {
+  const sent = {
+    ...form,
+    cells: typedNumber(form.cells) ?? 0,
+    hole: typedNumber(form.hole),
+    from_size: typedNumber(form.from_size),
+    to_size: typedNumber(form.to_size),
+  }
+  const taken = await send(() =>
+    disc
+      ? body(
+          api.PUT('/api/seed/discs/{disc}', {
+            params: { path: { disc: disc.id } },
+            body: { ...sent, revision: disc.revision },
+          }),
+        )
+      : body(api.POST('/api/seed/discs', { body: sent })),
+  )
+  if (taken) emit('saved')
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="560" aria-label="Disc or plate" @update:model-value="emit('close')">
+    <form class="sheet asks" novalidate @submit.prevent="save">
+      <h2>{{ disc ? disc.name : 'A disc or plate' }}</h2>
+      <v-text-field v-model="form.name" label="Name" maxlength="80" />
+      <div class="pair">
+        <v-text-field v-model="form.cells" label="Cells" inputmode="numeric" />
+        <v-text-field v-model="form.hole" label="Hole, mm" inputmode="decimal" />
+        <v-text-field v-model="form.from_size" label="Meant for seed from, mm" inputmode="decimal" />
+        <v-text-field v-model="form.to_size" label="up to, mm" inputmode="decimal" />
+      </div>
+      <v-text-field v-model="form.kept_in" label="Kept in winter" maxlength="80" />
+      <refusal-list :refusal="refusal" />
+      <div class="actions">
+        <v-btn variant="text" @click="emit('close')">Back</v-btn>
+        <v-btn type="submit" color="primary" :loading="busy">Keep it</v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { StockMove } from '@/api/types'
+import RefusalList from '@/components/RefusalList.vue'
+import { useSend } from '@/composables/useSend'
+import { typedNumber } from '@/measure/typed'
+import { say, wordsOf } from '@/words'
+
+/** What came or went of one thing, or how much of it there is. */
+const { title, unit, keep } = defineProps<{
+  title: string
+  /** Where it is not counted by the piece. */
+  unit?: string
+  keep: (kind: StockMove['kind'], quantity: number) => Promise<unknown>
+}>()
+const emit = defineEmits<{ close: [] }>()
+const { send, refusal, busy } = useSend()
+const kind = ref<StockMove['kind']>('counted')
+const quantity = ref('')
+
+async function take(): Promise<void> {
+  // What is no number is refused by the server, in words.
+  if (await send(() => keep(kind.value, typedNumber(quantity.value) as number))) emit('close')
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="480" :aria-label="title" @update:model-value="emit('close')">
+    <form class="sheet asks" novalidate @submit.prevent="take">
+      <h2>{{ title }}</h2>
+      <div class="segments" role="group" aria-label="What happened">
+        <button
+          v-for="one in wordsOf('stock_move') as StockMove['kind'][]"
+          :key="one"
+          type="button"
+          :aria-pressed="kind === one"
+          @click="kind = one"
+        >
+          {{ say(`stock_move.${one}`) }}
+        </button>
+      </div>
+      <v-text-field
+        v-model="quantity"
+        :label="`${kind === 'counted' ? 'There are' : 'How many'}${unit ? `, ${unit}` : ''}`"
+        :inputmode="unit ? 'decimal' : 'numeric'"
+        autofocus
+      />
+      <refusal-list :refusal="refusal" />
+      <div class="actions">
+        <v-btn variant="text" @click="emit('close')">Back</v-btn>
+        <v-btn type="submit" color="primary" :loading="busy">Keep it</v-btn>
+      </div>
+    </form>
+  </v-dialog>
+</template>
