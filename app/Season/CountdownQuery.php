@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Season;
 
+use App\Bench\BenchQuery;
+use App\Bench\Seed\SeedQuery;
+use App\Models\BenchRun;
 use App\Models\Cell;
 use App\Models\Planter;
 use App\Models\Walk;
@@ -47,6 +50,8 @@ final readonly class CountdownQuery
     public function __construct(
         private DecideQuery $decide,
         private StoreQuery $store,
+        private SeedQuery $seed,
+        private BenchQuery $bench,
     ) {
     }
 
@@ -71,16 +76,19 @@ final readonly class CountdownQuery
         $decisions = $this->decide->of($view->planter);
         $walk = $decisions->walk;
         $sheet = $view->planter->readSheet();
-        $ticked = static fn (Step $step, int $days = 0): Ready => in_array($step->value, $view->plan->ticked, true) ? Ready::done() : Ready::open(0.0, $days);
+        $ticked = static fn (Step $step, int $days = 0): Ready => (in_array($step->value, $view->plan->ticked, true) ? Ready::done() : Ready::open(0.0, $days))->byHand();
         $open = count(array_filter($decisions->found, static fn (Found $found): bool => $found->isOpen()));
         [, $minutes] = $decisions->decided();
         $parts = self::parts($decisions);
         $lead = self::longestLead($decisions, $parts);
         $read = $walk === null ? [] : self::verdicts($walk);
         $isWalked = $walk !== null && ($walk->isFinished() || self::rowsLeft($walk) === 0);
+        // Where the lists of seed and discs cannot tell, somebody has to.
+        $told = static fn (?bool $isDone, Step $step): Ready => $isDone === null ? $ticked($step) : ($isDone ? Ready::done() : Ready::open(0.0));
+        [$enough, $fits] = $this->seed->ready($view->planter->workshop, $view->plan->fields);
         $ready = [
-            Step::Seed->value => $ticked(Step::Seed),
-            Step::SeedFits->value => $ticked(Step::SeedFits),
+            Step::Seed->value => $told($enough, Step::Seed),
+            Step::SeedFits->value => $told($fits, Step::SeedFits),
             Step::Walk->value => $isWalked ? Ready::done() : Ready::open(self::WALK_OF_A_ROW * ($walk === null ? $view->planter->row_count : self::rowsLeft($walk))),
             Step::Decisions->value => $isWalked && $open === 0 ? Ready::done() : Ready::open(self::A_DECISION * $open),
             Step::Work->value => $isWalked && $open === 0 && $decisions->held() === [] ? Ready::done() : Ready::open($minutes / 60),
@@ -93,7 +101,7 @@ final readonly class CountdownQuery
             $ready[Step::PartsOrdered->value] = $ordered ? Ready::done() : $ticked(Step::PartsOrdered);
             $ready[Step::PartsHere->value] = $here ? Ready::done() : $ticked(Step::PartsHere, $lead);
         }
-        $meters = self::metersLeft($sheet, $view->planter->row_count, $read);
+        $meters = $this->metersLeft($sheet, $view->planter, $read);
         if ($meters !== null) {
             $ready[Step::Meters->value] = $meters === 0 ? Ready::done() : Ready::open(self::A_METER * $meters);
         }
@@ -148,19 +156,20 @@ final readonly class CountdownQuery
     }
 
     /**
-     * Meters whose last run on the stand is due, or was not asked about; null where there are none to test.
+     * Meters that were not run on the stand this season and whose run is due, or was not asked about; null where there are none to test.
      *
      * @param  array<string, Verdict>  $read
      */
-    private static function metersLeft(SpecSheet $sheet, int $rows, array $read): ?int
+    private function metersLeft(SpecSheet $sheet, Planter $planter, array $read): ?int
     {
         $check = $sheet->check(CheckKey::MeterBenchSeasons);
         if ($check === null) {
             return null;
         }
+        $run = $this->bench->of($planter)->reject(static fn (BenchRun $of): bool => $of->is_partial || $of->standRun?->practice !== null)->pluck('row_number')->flip();
         $left = 0;
-        for ($row = 1; $row <= $rows; $row++) {
-            $left += ($read[(new Place($row, $check->key, $check->sides[0]))->key()] ?? null) === Verdict::Sound ? 0 : 1;
+        for ($row = 1; $row <= $planter->row_count; $row++) {
+            $left += $run->has($row) || ($read[(new Place($row, $check->key, $check->sides[0]))->key()] ?? null) === Verdict::Sound ? 0 : 1;
         }
 
         return $left;

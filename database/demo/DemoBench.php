@@ -26,6 +26,9 @@ final readonly class DemoBench
 
     private const DISC = '60 cells, 3.2 mm';
 
+    /** Units that came. */
+    private const ON_HAND = [self::LOT => 130, 'Soybeans, lot 12' => 340];
+
     private const SEASONS = 3;
 
     private const CELLS = 60;
@@ -50,14 +53,15 @@ final readonly class DemoBench
         foreach ([['40 cells, 4.5 mm', 40, 4.5, 9.5, 13.0, 'Drawer 3'], [self::DISC, 60, 3.2, 6.5, 8.6, 'Drawer 1'], ['80 cells, 2 mm', 80, 2.0, 3.5, 6.4, 'Drawer 2']] as [$name, $cells, $hole, $from, $to, $kept]) {
             Disc::query()->create(['workshop_id' => $of, 'name' => $name, 'cells' => $cells, 'hole' => $hole, 'from_size' => $from, 'to_size' => $to, 'kept_in' => $kept]);
         }
-        foreach ([[self::LOT, 'popcorn', 7.9, 'flat', 80_000, 0.95, 212.0, 130], ['Soybeans, lot 12', 'soybeans', 6.6, 'round', 140_000, 0.9, 61.0, 340], ['Popcorn, lot 9', 'popcorn', 9.1, 'large flat', 80_000, 0.96, 204.0, null]] as [$name, $crop, $size, $shape, $seeds, $germination, $price, $units]) {
-            $lot = SeedLot::query()->create([
+        $lots = [];
+        foreach ([[self::LOT, 'popcorn', 7.9, 'flat', 80_000, 0.95, 212.0], ['Soybeans, lot 12', 'soybeans', 6.6, 'round', 140_000, 0.9, 61.0], ['Popcorn, lot 9', 'popcorn', 9.1, 'large flat', 80_000, 0.96, 204.0]] as [$name, $crop, $size, $shape, $seeds, $germination, $price]) {
+            $lots[$name] = SeedLot::query()->create([
                 'workshop_id' => $of, 'name' => $name, 'crop' => $crop, 'size' => $size, 'shape' => $shape, 'seeds_per_unit' => $seeds, 'germination' => $germination, 'price' => $price,
                 'treatment' => $crop === 'popcorn' ? 'treated: gloves, dust' : '', 'lubricant' => 'talc and graphite, 80:20, a cup a unit',
-            ]);
-            if ($units !== null) {
-                SeedMove::query()->create(['id' => DemoScenario::uuid("seed {$name}"), 'workshop_id' => $of, 'seed_lot_id' => $lot->id, 'kind' => StockMoveKind::Received, 'tenths' => 10 * $units, 'happened_at' => CarbonImmutable::today()->subDays(9), 'recorded_at' => now(), 'user_id' => $technician->id]);
-            }
+            ])->id;
+        }
+        foreach (self::ON_HAND as $name => $units) {
+            SeedMove::query()->create(['id' => DemoScenario::uuid("seed {$name}"), 'workshop_id' => $of, 'seed_lot_id' => $lots[$name], 'kind' => StockMoveKind::Received, 'tenths' => 10 * $units, 'happened_at' => CarbonImmutable::today()->subDays(9), 'recorded_at' => now(), 'user_id' => $technician->id]);
         }
     }
 

@@ -63,3 +63,32 @@ it('refuses what no lot, disc or move can be', function (string $path, array $wi
     ['discs', ['cells' => 0], 'cells'], ['discs', ['from_size' => 8, 'to_size' => 6], 'to_size'], ['discs', ['from_size' => 8], 'to_size'],
     ['moves', ['units' => 0], 'moves.0.units'], ['moves', ['units' => 0.25], 'moves.0.units'], ['moves', ['units' => -3], 'moves.0.units'], ['moves', ['kind' => 'lent'], 'moves.0.kind'], ['moves', ['seed_lot_id' => 0], 'moves.0.seed_lot_id'],
 ]);
+
+it('tells the countdown what is ready: seed, discs and meters, where the lists can', function (): void {
+    $planter = $this->planter(['planting_start' => '2026-04-17', 'row_count' => 2, 'sections' => [2]]);
+    $done = fn (): array => array_intersect_key(array_column($this->getJson("/api/planters/{$planter->id}/season")->assertOk()->json('countdown'), 'done', 'key'), ['seed' => 1, 'seed_fits' => 1, 'meters' => 1]);
+    $field = ['name' => 'Long Acre', 'crop' => 'Popcorn', 'acres' => 100, 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => 'Popcorn 7', 'population' => 32_000];
+    $plan = $this->getJson("/api/planters/{$planter->id}/season")->json();
+    $this->putJson("/api/planters/{$planter->id}/season", ['revision' => $plan['plan']['revision'] ?? $plan['revision'] ?? 0, 'planting_start' => '2026-04-17', 'planting_end' => '2026-05-10', 'fields' => [$field], 'ticked' => ['seed', 'seed_fits']])->assertOk();
+    // No list knows the lot: somebody has said so.
+    expect($done())->toEqual(['seed' => true, 'seed_fits' => true, 'meters' => false]);
+    $id = ($this->lot)()->json('id');
+    $disc = ['name' => 'Small', 'cells' => 60, 'from_size' => 3, 'to_size' => 5.5];
+    $byHand = fn (): array => array_keys(array_filter(array_column($this->getJson("/api/planters/{$planter->id}/season")->json('countdown'), 'by_hand', 'key')));
+    $kept = $this->postJson('/api/seed/discs', $disc)->assertCreated()->json();
+    // Nobody has counted it; and no disc is meant for it.
+    expect($done())->toEqual(['seed' => true, 'seed_fits' => false, 'meters' => false]);
+    // 3.36 million seeds are 42 units.
+    ($this->move)($id, 'counted', 41.9);
+    expect($done()['seed'])->toBeFalse();
+    $this->travel(1)->minutes();
+    ($this->move)($id, 'received', 0.1);
+    $this->putJson("/api/seed/discs/{$kept['id']}", ['to_size' => 8.5, 'revision' => $kept['revision']] + $disc)->assertOk();
+    $run = fn (int $row, array $with = []): TestResponse => $this->postJson("/api/planters/{$planter->id}/bench", $with + ['id' => (string) Str::uuid7(), 'row' => $row, 'stage' => 'final', 'places' => 500, 'skips' => 3, 'doubles' => 3, 'happened_at' => '2026-03-01T09:00:00Z'])->assertCreated();
+    $run(1);
+    $run(2, ['partial' => true]);
+    expect($done())->toEqual(['seed' => true, 'seed_fits' => true, 'meters' => false]);
+    $run(2);
+    // What the record tells is not ticked by hand.
+    expect($done()['meters'])->toBeTrue()->and($byHand())->not->toContain('seed', 'seed_fits');
+});

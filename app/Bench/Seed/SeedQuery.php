@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench\Seed;
 
+use App\Models\Disc;
 use App\Models\Planter;
 use App\Models\SeasonPlan;
 use App\Models\SeedLot;
@@ -19,6 +20,33 @@ final readonly class SeedQuery
     {
         return SeedMove::held($workshop->id)->orderBy('recorded_at')->get()->groupBy('seed_lot_id')
             ->map(static fn ($moves): Stock => Stock::of(array_values($moves->map(static fn (SeedMove $move) => $move->move())->all())))->all();
+    }
+
+    /**
+     * Whether there is enough seed of what the planter's fields name, and whether the shop has a disc for each of its lots.
+     *
+     * @param  list<array{seed: string|null}>  $fields  of the planter's season
+     * @return array{bool|null, bool|null} null where the lists do not tell: a field without a lot, a lot or disc without a size
+     */
+    public function ready(Workshop $workshop, array $fields): array
+    {
+        $names = array_values(array_unique(array_map(static fn (array $field): string => mb_strtolower(trim((string) $field['seed'])), $fields)));
+        $lots = SeedLot::query()->where('workshop_id', $workshop->id)->get()->keyBy(static fn (SeedLot $lot): string => mb_strtolower($lot->name))->toBase()->only($names);
+        if ($names === [] || $lots->count() < count($names)) {
+            return [null, null];
+        }
+        [$stock, $all, $discs] = [$this->stock($workshop), $this->fields($workshop), Disc::query()->where('workshop_id', $workshop->id)->get()];
+        $enough = $fits = true;
+        foreach ($lots as $lot) {
+            $known = array_filter($all[$lot->id] ?? [], static fn (array $field): bool => $field['population'] !== null);
+            $needed = $lot->lot()->units(array_values(array_map(static fn (array $field): array => [$field['acres'], (int) $field['population']], $known)), (float) $lot->spare);
+            $onHand = ($stock[$lot->id] ?? null)?->onHand;
+            $enough = $onHand === null || count($known) < count($all[$lot->id] ?? []) ? null : ($enough === null ? null : $enough && $onHand >= 10 * $needed);
+            $takes = $discs->map(static fn (Disc $disc): ?string => $disc->plate()->takes($lot->size === null ? null : (float) $lot->size));
+            $fits = $takes->contains('fits') ? $fits : ($takes->filter()->isEmpty() ? null : ($fits === null ? null : false));
+        }
+
+        return [$enough, $fits];
     }
 
     /**

@@ -148,7 +148,7 @@ final class SeasonShape
             'latest_start' => $deadline->latestStart?->iso,
             'done' => $deadline->isDone,
             'late' => $deadline->isLate,
-            'by_hand' => $step === null || in_array($step, SeasonRequest::BY_HAND, true),
+            'by_hand' => $deadline->isByHand,
         ];
     }
 

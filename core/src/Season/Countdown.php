@@ -43,7 +43,7 @@ final class Countdown
         }
         $deadlines = array_reverse($deadlines, true);
         foreach ($own as $key => [$due, $isDone]) {
-            $deadlines[$key] = new Deadline((string) $key, $due, $due, $isDone, ! $isDone && $due->isBefore($today));
+            $deadlines[$key] = new Deadline((string) $key, $due, $due, $isDone, ! $isDone && $due->isBefore($today), true);
         }
         $deadlines = array_values($deadlines);
         usort($deadlines, static fn (Deadline $one, Deadline $other): int => $one->due->iso <=> $other->due->iso);
@@ -69,6 +69,6 @@ final class Countdown
         $start = $ready->hours > 0 ? $crew->latestStart($due, $ready->hours) : $due->plusDays(-$ready->days);
         $since = $start ?? $due;
 
-        return new Deadline($step->value, $due, $start, $ready->isDone, ! $ready->isDone && $since->isBefore($today));
+        return new Deadline($step->value, $due, $start, $ready->isDone, ! $ready->isDone && $since->isBefore($today), $ready->isByHand);
     }
 }

@@ -19,6 +19,8 @@ final readonly class Deadline
         public bool $isDone,
         /** It ought to have been begun before today. */
         public bool $isLate,
+        /** No record tells: somebody says that it is done. */
+        public bool $isByHand,
     ) {
     }
 }

@@ -13,12 +13,19 @@ final readonly class Ready
         public float $hours,
         /** Days it takes whoever works: such as until parts arrive. */
         public int $days,
+        /** No record tells: somebody says that it is done. */
+        public bool $isByHand = false,
     ) {
     }
 
     public static function done(): self
     {
         return new self(true, 0.0, 0);
+    }
+
+    public function byHand(): self
+    {
+        return new self($this->isDone, $this->hours, $this->days, true);
     }
 
     /**

@@ -73,6 +73,12 @@ async function stop(): Promise<void> {
           <dd>{{ run.air_seen }} in H₂O</dd>
         </div>
       </dl>
+      <p v-if="run.figures" class="quiet">
+        By ISO 7256-1: {{ percent(run.figures.feed_index) }} fed singly, {{ percent(run.figures.miss_index) }} missed,
+        {{ percent(run.figures.multiple_index) }} multiple<template v-if="run.figures.precision !== null"
+          >, precision {{ percent(run.figures.precision) }}</template
+        >.
+      </p>
       <p v-for="said in sayCells(run.figures)" :key="said" class="due">{{ said }}</p>
     </template>
     <p v-if="run.refused_lines > 0" class="due">
