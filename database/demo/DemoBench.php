@@ -53,6 +53,7 @@ final readonly class DemoBench
         foreach ([['40 cells, 4.5 mm', 40, 4.5, 9.5, 13.0, 'Drawer 3'], [self::DISC, 60, 3.2, 6.5, 8.6, 'Drawer 1'], ['80 cells, 2 mm', 80, 2.0, 3.5, 6.4, 'Drawer 2']] as [$name, $cells, $hole, $from, $to, $kept]) {
             Disc::query()->create(['workshop_id' => $of, 'name' => $name, 'cells' => $cells, 'hole' => $hole, 'from_size' => $from, 'to_size' => $to, 'kept_in' => $kept]);
         }
+        /** @var array<string, int> $lots */
         $lots = [];
         foreach ([[self::LOT, 'popcorn', 7.9, 'flat', 80_000, 0.95, 212.0], ['Soybeans, lot 12', 'soybeans', 6.6, 'round', 140_000, 0.9, 61.0], ['Popcorn, lot 9', 'popcorn', 9.1, 'large flat', 80_000, 0.96, 204.0]] as [$name, $crop, $size, $shape, $seeds, $germination, $price]) {
             $lots[$name] = SeedLot::query()->create([
