@@ -159,3 +159,13 @@ it('reports each meter to its owner: before, after, what was changed, and the se
     // 44 of 500 went wrong, then 10.
     expect($report())->toContain('91.2 %')->toContain('98.0 %')->toContain('more than luck')->toContain('eal')->toContain('Run once.')->toContain('Popcorn 7')->toContain('not told');
 });
+
+it('hands out no run that was set up long ago, and keeps none of a row that is gone', function (): void {
+    $run = ($this->prepare)(['row' => 8])->json('id');
+    $this->travel(13)->hours();
+    expect(($this->device)('hello')->json('run'))->toBeNull();
+    ($this->device)("runs/{$run}", implode("\n", $this->lines))->assertOk();
+    $this->planted->update(['row_count' => 6]);
+    $this->actingAs($this->technician)->postJson("/api/planters/{$this->planted->id}/bench/runs/{$run}/stop")->assertOk()->assertJsonPath('state', 'short')->assertJsonPath('refused', 'Say which row of the planter the meter is of.');
+    expect(BenchRun::query()->count())->toBe(0);
+});

@@ -21,6 +21,9 @@ final class StandDeviceController extends Controller
 {
     private const MOST_BYTES = 2_000_000;
 
+    /** What was set up longer ago is forgotten: no stand is to start turning by it. */
+    private const FRESH_HOURS = 12;
+
     #[OA\Post(path: '/api/stand/hello', operationId: 'standHello', description: 'For test stands, by their token', security: [['stand' => []]], tags: ['stand'])]
     #[OA\Response(response: 200, description: 'The run that is set up; null where none is', content: new OA\JsonContent(required: ['ustrel', 'version', 'stand', 'run'], properties: [
         new OA\Property(property: 'ustrel', type: 'string', enum: ['stand']),
@@ -45,7 +48,7 @@ final class StandDeviceController extends Controller
     {
         $stand = $this->stand($request);
         $stand->update(['heard_at' => CarbonImmutable::now()]);
-        $run = self::of($stand)->whereIn('state', ['waiting', 'running'])->whereNull('practice')
+        $run = self::of($stand)->whereIn('state', ['waiting', 'running'])->whereNull('practice')->where('made_at', '>=', now()->subHours(self::FRESH_HOURS))
             ->where(static fn (Builder $query): Builder => $query->whereNull('stand_id')->orWhere('stand_id', $stand->id))->orderByDesc('made_at')->with('planter')->first();
 
         return new JsonResponse(['ustrel' => 'stand', 'version' => 1, 'stand' => $stand->name, 'run' => $run === null ? null : [

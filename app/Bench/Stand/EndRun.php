@@ -7,6 +7,7 @@ namespace App\Bench\Stand;
 use App\Bench\BenchRuns;
 use App\Models\Planter;
 use App\Models\StandRun;
+use App\Record\NotTaken;
 use App\Record\TakeWhole;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Meter\BadCells;
@@ -33,12 +34,19 @@ final readonly class EndRun
 
             return $run;
         }
-        ($this->take)($run->planter, $run->user, static fn (Planter $of): BenchRuns => new BenchRuns($of), [[
-            'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'seed' => $run->seed, 'disc' => $run->disc, 'note' => $run->note,
-            'air' => $run->air === null ? null : (float) $run->air, 'places' => $figures->counts->places, 'skips' => $figures->counts->skips, 'doubles' => $figures->counts->doubles,
-            // The first seed and what follows the last one are no places of their own: some less is still the whole.
-            'partial' => $figures->counts->places < 0.98 * $run->places, 'happened_at' => ($run->started_at ?? $run->made_at)->toIso8601ZuluString('millisecond'),
-        ]]);
+        try {
+            ($this->take)($run->planter, $run->user, static fn (Planter $of): BenchRuns => new BenchRuns($of), [[
+                'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'seed' => $run->seed, 'disc' => $run->disc, 'note' => $run->note,
+                'air' => $run->air === null ? null : (float) $run->air, 'places' => $figures->counts->places, 'skips' => $figures->counts->skips, 'doubles' => $figures->counts->doubles,
+                // The first seed and what follows the last one are no places of their own: some less is still the whole.
+                'partial' => $figures->counts->places < 0.98 * $run->places, 'happened_at' => ($run->started_at ?? $run->made_at)->toIso8601ZuluString('millisecond'),
+            ]]);
+        } catch (NotTaken $notTaken) {
+            // Such as where the planter has lost that row meanwhile.
+            $run->update(['state' => 'short', 'refused' => (string) $notTaken->receipts[0]->message]);
+
+            return $run;
+        }
         $run->update(['state' => 'ended', 'figures' => [
             'multiple_index' => round($figures->multipleIndex, 4), 'miss_index' => round($figures->missIndex, 4), 'feed_index' => round($figures->feedIndex, 4),
             'precision' => $figures->precision === null ? null : round($figures->precision, 4), 'every' => round($figures->every, 3),

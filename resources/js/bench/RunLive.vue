@@ -81,8 +81,10 @@ async function stop(): Promise<void> {
       </p>
       <p v-for="said in sayCells(run.figures)" :key="said" class="due">{{ said }}</p>
     </template>
-    <p v-if="run.refused_lines > 0" class="due">
-      {{ run.refused_lines }} {{ run.refused_lines === 1 ? 'line' : 'lines' }} could not be read. {{ run.refused }}
+    <p v-if="run.refused !== ''" class="due">
+      <template v-if="run.refused_lines > 0"
+        >{{ run.refused_lines }} {{ run.refused_lines === 1 ? 'line' : 'lines' }} could not be read. </template
+      >{{ run.refused }}
     </p>
     <div v-if="underWay" class="actions">
       <v-btn variant="outlined" size="large" :loading="busy" @click="stop">{{
