@@ -29,8 +29,11 @@ final readonly class BenchRuns implements Kind
 
     public const LONGEST_NOTE = 300;
 
-    public function __construct(private Planter $planter)
-    {
+    /** @param  int  $fewest  places that a run has to have */
+    public function __construct(
+        private Planter $planter,
+        private int $fewest = self::FEWEST,
+    ) {
     }
 
     public function model(): string
@@ -59,7 +62,7 @@ final readonly class BenchRuns implements Kind
         if ($withdrawn && $envelope->supersedes === null) {
             throw Refused::because('supersedes', 'bench.gone');
         }
-        $places = $fields->whole('places', self::FEWEST, self::MOST, 'bench.places') ?? throw Refused::because('places', 'bench.places');
+        $places = $fields->whole('places', $this->fewest, self::MOST, 'bench.places') ?? throw Refused::because('places', 'bench.places');
         $skips = $fields->whole('skips', 0, $places, 'bench.counts') ?? throw Refused::because('skips', 'bench.counts');
         $doubles = $fields->whole('doubles', 0, $places - $skips, 'bench.counts') ?? throw Refused::because('doubles', 'bench.counts');
 

@@ -169,3 +169,11 @@ it('hands out no run that was set up long ago, and keeps none of a row that is g
     $this->actingAs($this->technician)->postJson("/api/planters/{$this->planted->id}/bench/runs/{$run}/stop")->assertOk()->assertJsonPath('state', 'short')->assertJsonPath('refused', 'Say which row of the planter the meter is of.');
     expect(BenchRun::query()->count())->toBe(0);
 });
+
+it('takes a run of a hundred whose first and last places were empty', function (): void {
+    $run = ($this->prepare)(['places' => 100])->json('id');
+    // Fifty milliseconds a place, from the third to the ninety-sixth.
+    $lines = array_map(static fn (int $place): string => (string) json_encode(['seq' => $place - 1, 'ms' => 50 * $place]), range(2, 95));
+    ($this->device)("runs/{$run}", implode("\n", [...$lines, '{"end":true}']))->assertOk();
+    expect(($this->bench)()['runs'][0])->toMatchArray(['places' => 94, 'skips' => 0, 'partial' => false]);
+});
