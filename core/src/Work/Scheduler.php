@@ -115,6 +115,8 @@ final readonly class Scheduler
             if (! $draft->isReady($task)) {
                 continue;
             }
+            // Where nothing is for this person, others do the first.
+            $soonest[0] = $soonest[0] < 0 ? $task : $soonest[0];
             foreach ($draft->tasks->crewsOf[$task] as $crew) {
                 if (in_array($person, $draft->tasks->crews[$crew], true)) {
                     [$start, $finish] = $draft->earliest($task, $crew);

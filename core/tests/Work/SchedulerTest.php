@@ -91,6 +91,9 @@ it('gives what takes two to two who work then, and to one where no other ever do
     expect(clock($schedule->placed['arm']->start))->toBe('3 08:00')->and($schedule->placed['arm']->people())->toBe([0, 1])->and(clock($schedule->placed['blades']->start))->toBe('1 08:00')
         ->and(Scheduler::plan($tasks, [daily(8)])->placed['arm']->people())->toBe([0])
         ->and(Scheduler::plan($tasks, [working([1 => 8.0]), working([2 => 8.0])])->placed['arm']->people())->toBe([0]);
+    // Who is there first has nobody to do it with: the other two do it.
+    $others = Scheduler::plan([new Task('arm', 60, needs: 2), new Task('hood', 30, needs: 2)], [working([1 => 8.0]), working([2 => 8.0]), working([2 => 8.0])]);
+    expect($others->placed['arm']->people())->toBe([1, 2])->and(clock($others->end))->toBe('2 09:30');
     // Set for the second at a time at which the third is at something else that is set: the first helps.
     $held = Scheduler::plan([new Task('tail', 60, heldAt: 480, heldBy: 2), new Task('arm', 60, heldAt: 480, heldBy: 1, needs: 2), new Task('blades', 30)], [daily(8), daily(8), daily(8)]);
     expect($held->placed['arm']->people())->toBe([1, 0])->and(clock($held->placed['arm']->start))->toBe('1 08:00')->and(clock($held->placed['blades']->start))->toBe('1 09:00');
