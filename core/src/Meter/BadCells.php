@@ -17,7 +17,10 @@ final readonly class BadCells
     private const FOUND = 0.9;
 
     /** Of runs that are longer than any. */
-    private const MOST_TURNS = 200;
+    private const MOST_PLACES = 10_000;
+
+    /** Where so many places go wrong anyway, one cell more is not what to look at. */
+    private const HOPELESS = 0.25;
 
     /**
      * @param  array<int, array{int, int}>  $cells  named, by number from 0 at the first seed of the run: how often it went wrong, of how many turns
@@ -75,9 +78,9 @@ final readonly class BadCells
 
     private static function seedsToName(int $cells, float $otherwise): ?int
     {
-        for ($turns = 2; $turns <= self::MOST_TURNS; $turns++) {
+        for ($turns = 2; $turns * $cells <= self::MOST_PLACES && $otherwise < self::HOPELESS; $turns++) {
             $places = $turns * $cells;
-            for ($least = 2; $least <= $turns; $least++) {
+            for ($least = max(2, (int) ($otherwise * $turns)); $least <= $turns; $least++) {
                 $wrong = $least + (int) round($otherwise * ($places - $turns));
                 if (self::chance($least, $turns, $wrong, $places) < self::FALSE_ALARMS / $cells) {
                     break;

@@ -79,6 +79,11 @@ async function stop(): Promise<void> {
           >, precision {{ percent(run.figures.precision) }}</template
         >.
       </p>
+      <p v-if="run.figures?.seeds_to_name && run.figures.seeds_to_name > run.counts.places" class="quiet">
+        A cell that misses every other turn is told from chance from
+        {{ run.figures.seeds_to_name.toLocaleString('en') }}
+        seeds on.
+      </p>
       <p v-for="said in sayCells(run.figures)" :key="said" class="due">{{ said }}</p>
     </template>
     <p v-if="run.refused !== ''" class="due">
