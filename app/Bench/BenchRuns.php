@@ -19,6 +19,9 @@ final readonly class BenchRuns implements Kind
 {
     public const FEWEST = 100;
 
+    /** Of a hundred places that came past a stand, those before the first seed and behind the last tell nothing. */
+    public const FEWEST_STREAMED = 90;
+
     public const MOST = 5000;
 
     private const LEAST_AIR = 0.5;
@@ -62,7 +65,7 @@ final readonly class BenchRuns implements Kind
         if ($withdrawn && $envelope->supersedes === null) {
             throw Refused::because('supersedes', 'bench.gone');
         }
-        $places = $fields->whole('places', $this->fewest, self::MOST, 'bench.places') ?? throw Refused::because('places', 'bench.places');
+        $places = $fields->whole('places', $withdrawn ? self::FEWEST_STREAMED : $this->fewest, self::MOST, 'bench.places') ?? throw Refused::because('places', 'bench.places');
         $skips = $fields->whole('skips', 0, $places, 'bench.counts') ?? throw Refused::because('skips', 'bench.counts');
         $doubles = $fields->whole('doubles', 0, $places - $skips, 'bench.counts') ?? throw Refused::because('doubles', 'bench.counts');
 

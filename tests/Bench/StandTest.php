@@ -176,4 +176,9 @@ it('takes a run of a hundred whose first and last places were empty', function (
     $lines = array_map(static fn (int $place): string => (string) json_encode(['seq' => $place - 1, 'ms' => 50 * $place]), range(2, 95));
     ($this->device)("runs/{$run}", implode("\n", [...$lines, '{"end":true}']))->assertOk();
     expect(($this->bench)()['runs'][0])->toMatchArray(['places' => 94, 'skips' => 0, 'partial' => false]);
+    // Taken back like any other; by hand such a run is not written down.
+    $gone = ['id' => (string) Str::uuid7(), 'row' => 3, 'stage' => 'pre', 'places' => 94, 'skips' => 0, 'doubles' => 0, 'happened_at' => '2026-04-06T09:00:00Z'];
+    $this->postJson("/api/planters/{$this->planted->id}/bench", $gone)->assertUnprocessable();
+    $this->postJson("/api/planters/{$this->planted->id}/bench", $gone + ['supersedes' => $run, 'withdrawn' => true])->assertCreated();
+    expect(($this->bench)()['runs'])->toBe([]);
 });

@@ -17,9 +17,6 @@ use Ustrel\Core\Meter\RunFigures;
 /** Ends a run: what its seeds tell goes into the record, once; a run that is too short to tell anything is kept as it is. */
 final readonly class EndRun
 {
-    /** Of a hundred places that came past, those before the first seed and behind the last tell nothing. */
-    private const FEWEST = 90;
-
     public function __construct(private TakeWhole $take)
     {
     }
@@ -32,13 +29,13 @@ final readonly class EndRun
             return $run;
         }
         $figures = self::figures($run);
-        if ($figures === null || $figures->counts->places < self::FEWEST) {
+        if ($figures === null || $figures->counts->places < BenchRuns::FEWEST_STREAMED) {
             $run->update(['state' => 'short', 'figures' => null]);
 
             return $run;
         }
         try {
-            ($this->take)($run->planter, $run->user, static fn (Planter $of): BenchRuns => new BenchRuns($of, self::FEWEST), [[
+            ($this->take)($run->planter, $run->user, static fn (Planter $of): BenchRuns => new BenchRuns($of, BenchRuns::FEWEST_STREAMED), [[
                 'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'seed' => $run->seed, 'disc' => $run->disc, 'note' => $run->note,
                 'air' => $run->air === null ? null : (float) $run->air, 'places' => $figures->counts->places, 'skips' => $figures->counts->skips, 'doubles' => $figures->counts->doubles,
                 'partial' => $figures->counts->places < min(0.98 * $run->places, $run->places - 10), 'happened_at' => ($run->started_at ?? $run->made_at)->toIso8601ZuluString('millisecond'),
