@@ -86,6 +86,12 @@ final readonly class SeasonQuery
         return $plan->fit_share === null ? self::FIT_SHARE : (float) $plan->fit_share;
     }
 
+    /** As it is planned, or typical. */
+    public static function acresAnHour(Planter $planter): float
+    {
+        return self::pace($planter, self::plan($planter))->acresAnHour();
+    }
+
     private static function pace(Planter $planter, SeasonPlan $plan): FieldPace
     {
         $mph = $plan->mph === null ? self::MPH : (float) $plan->mph;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Work;
 
+use App\Models\AcresEntry;
 use App\Models\OwnJob;
 use App\Models\PartType;
 use App\Models\Planter;
@@ -11,6 +12,8 @@ use App\Models\WorkEvent;
 use App\Plan\DecideQuery;
 use App\Plan\Decisions;
 use App\Plan\PartPrices;
+use App\Season\SeasonQuery;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Parts\Arrival;
@@ -130,19 +133,37 @@ final readonly class OpenWork
             $work[] = $job->work();
             $titles[$job->work()->key] = $job->title;
         }
-        foreach ($decisions->walk === null ? [] : Lubrication::typical($planter->carries(), $planter->row_count) as $point) {
-            $work[] = $point->work();
-            $titles[$point->work()->key] = __('lube.do', ['point' => __("lube.{$point->point}"), 'with' => __("lube_with.{$point->product}")]);
-        }
+        // What the shop added is done once; what is lubricated is due again.
         $done = [];
         foreach ($finished as $event) {
-            foreach ($event->targets as $target) {
-                // What the shop added is done once, what is lubricated once a season.
-                $done += str_starts_with($target, 'own:') || $planter->seasonAt($event->happened_at->toIso8601String()) === $planter->season() ? [$target => true] : [];
-            }
+            $done = array_fill_keys($event->targets, $event->happened_at) + $done;
+        }
+        foreach ($decisions->walk === null ? [] : self::lubrication($planter, $done) as $point) {
+            $work[] = $point->work();
+            unset($done[$point->work()->key]);
+            $titles[$point->work()->key] = __('lube.do', ['point' => __("lube.{$point->point}"), 'with' => __("lube_with.{$point->product}")]);
         }
 
         return [array_values(array_filter($work, static fn (OwnWork $of): bool => ! isset($done[$of->key]))), $titles];
+    }
+
+    /**
+     * @param  array<string, CarbonImmutable>  $done  when each was done last, by key
+     * @return list<Lubrication> what is due
+     */
+    private static function lubrication(Planter $planter, array $done): array
+    {
+        $points = Lubrication::typical($planter->carries(), $planter->row_count);
+        $done = array_intersect_key($done, array_flip(array_map(static fn (Lubrication $of): string => $of->work()->key, $points)));
+        $days = $done === [] ? [] : AcresEntry::held($planter->id)->where('day', '>', min($done)->toDateString())->groupBy('day')->toBase()->selectRaw('day, sum(acres) AS acres')->pluck('acres', 'day')->all();
+        $anHour = $days === [] ? null : SeasonQuery::acresAnHour($planter);
+
+        return array_values(array_filter($points, static function (Lubrication $of) use ($planter, $done, $days, $anHour): bool {
+            $last = $done[$of->work()->key] ?? null;
+            $acres = $last === null ? 0.0 : array_sum(array_filter($days, static fn (string $day): bool => $day > $last->toDateString(), ARRAY_FILTER_USE_KEY));
+
+            return $last === null || $of->isDue($planter->seasonAt($last->toIso8601String()) === $planter->season(), $acres / $planter->row_count, $anHour === null ? null : $acres / $anHour);
+        }));
     }
 
     /** @return list<array{Proposal, bool}> what was decided, and whether planting waits for it */

@@ -155,6 +155,14 @@ it('plans work of the shop’s own, and what is to be lubricated once a season',
     expect($due()['grease:0:hitch:centre'])->toBe('lubricate hitch (grease)')->and($due())->not->toHaveKey('grease:0:markers:centre');
     ($this->hands)(['kind' => 'finished', 'targets' => ['grease:0:hitch:centre'], 'lubricant' => 'grease'])->assertCreated();
     expect($due())->not->toHaveKey('grease:0:hitch:centre')->toHaveKey('grease:0:closing_arms:centre');
+    // Fifty hours of planting on, at some eight acres an hour on eight rows, it is due again within the season.
+    $this->travelTo('2026-05-02 08:00:00');
+    $this->logAcres($this->planted, '2026-05-01', 200)->assertCreated();
+    expect($due())->not->toHaveKey('grease:0:hitch:centre');
+    $this->logAcres($this->planted, '2026-05-01', 400, ['field' => 'Far Down'])->assertCreated();
+    expect($due())->toHaveKey('grease:0:hitch:centre');
+    ($this->hands)(['kind' => 'finished', 'targets' => ['grease:0:hitch:centre'], 'lubricant' => 'grease'])->assertCreated();
+    expect($due())->not->toHaveKey('grease:0:hitch:centre');
     $this->travelTo('2027-03-01 08:00:00');
     $this->planted->update(['planting_start' => '2027-04-20']);
     expect($due())->toHaveKey('grease:0:hitch:centre');

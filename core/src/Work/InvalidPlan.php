@@ -80,7 +80,7 @@ final class InvalidPlan extends CoreException
 
     public static function lubrication(int $number): self
     {
-        return new self("Point {$number} of what is lubricated has to be per row or planter, take over 0 to 60 minutes, and name a product and equipment that there is.");
+        return new self("Point {$number} of what is lubricated has to be per row or planter, take over 0 to 60 minutes, be due again after 1 to 10,000 acres or hours, and name a product and equipment that there is.");
     }
 
     public static function missing(string $task, string $other): self
