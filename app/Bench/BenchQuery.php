@@ -22,6 +22,21 @@ final readonly class BenchQuery
     }
 
     /**
+     * The newest run of each row in the seasons before, whole and on a real meter.
+     *
+     * @param  Collection<int, BenchRun>  $runs  of this season
+     * @return array<int, array{BenchRun, int}> by row, with the season
+     */
+    public function before(Planter $planter, Collection $runs): array
+    {
+        $before = BenchRun::held($planter->id)->whereNotIn('id', $runs->modelKeys())->where('is_partial', false)->with('standRun:id,practice')
+            ->orderBy('row_number')->orderByDesc('happened_at')->orderByDesc('id')->distinct(['row_number'])->get()
+            ->reject(static fn (BenchRun $run): bool => $run->standRun?->practice !== null);
+
+        return $before->mapWithKeys(static fn (BenchRun $run): array => [$run->row_number => [$run, $planter->seasonAt($run->happened_at->toIso8601String())]])->all();
+    }
+
+    /**
      * The runs of a row's meter that were made as its newest one was, at whatever air: with the same seed and disc.
      *
      * @return Collection<int, BenchRun> the newest first; none where the newest has no air

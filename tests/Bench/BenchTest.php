@@ -41,6 +41,9 @@ it('names the meters that really differ, by their newest runs on the same seed',
     $this->travelTo('2027-03-01 10:00:00');
     $this->planted->update(['planting_start' => '2027-04-18']);
     expect(($this->bench)()['runs'])->toBe([]);
+    // What they were like stands beside.
+    expect(array_column(($this->bench)()['before'], 'season', 'row'))->toBe([1 => 2026, 2 => 2026, 3 => 2026, 4 => 2026, 5 => 2026, 6 => 2026])
+        ->and(array_column(($this->bench)()['before'], null, 'row')[4]['singulation']['share'])->toBe(0.982);
 });
 
 it('refuses what no run can be', function (array $with, string $field, string $message): void {

@@ -70,7 +70,7 @@ use Ustrel\Core\Meter\Stage;
         ], type: 'object')),
     ], type: 'object', nullable: true),
 ])]
-#[OA\Schema(schema: 'Bench', required: ['runs', 'worse', 'better', 'seeds_to_tell'], properties: [
+#[OA\Schema(schema: 'Bench', required: ['runs', 'before', 'worse', 'better', 'seeds_to_tell'], properties: [
     new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'partial', 'practice', 'figures', 'by', 'happened_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'row', type: 'integer'),
@@ -92,6 +92,13 @@ use Ustrel\Core\Meter\Stage;
         new OA\Property(property: 'by', type: 'string'),
         new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
     ], type: 'object')),
+    new OA\Property(property: 'before', description: 'The newest of each row in the seasons before', type: 'array', items: new OA\Items(required: ['row', 'season', 'singulation', 'air', 'seed'], properties: [
+        new OA\Property(property: 'row', type: 'integer'),
+        new OA\Property(property: 'season', type: 'integer'),
+        new OA\Property(property: 'singulation', ref: '#/components/schemas/MeterShare'),
+        new OA\Property(property: 'air', description: 'Inches of water', type: 'number', nullable: true),
+        new OA\Property(property: 'seed', type: 'string'),
+    ], type: 'object')),
     new OA\Property(property: 'worse', description: 'Rows that are really worse than the others, by the newest runs on the seed that was run last', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'better', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'seeds_to_tell', description: 'That two meters need each, so that 98 % is told from 99 %', type: 'integer'),
@@ -109,6 +116,9 @@ final class BenchController extends Controller
 
         return new JsonResponse([
             'runs' => $runs->map(self::run(...))->all(),
+            'before' => array_values(array_map(static fn (array $of): array => [
+                'row' => $of[0]->row_number, 'season' => $of[1], 'singulation' => self::singulation($of[0]), 'air' => $of[0]->air === null ? null : (float) $of[0]->air, 'seed' => $of[0]->seed,
+            ], $bench->before($planter, $runs))),
             'worse' => array_keys($differing, true, true),
             'better' => array_keys($differing, false, true),
             'seeds_to_tell' => SeedsNeeded::toTell(0.98, 0.99),
@@ -171,15 +181,22 @@ final class BenchController extends Controller
     private static function run(BenchRun $run): array
     {
         $counts = $run->counts();
-        $wrong = $counts->wrong();
 
         return [
             'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles,
-            'singulation' => ['share' => round(1 - $wrong->share, 4), 'low' => round(1 - $wrong->high, 4), 'high' => round(1 - $wrong->low, 4)],
+            'singulation' => self::singulation($run),
             'lean' => $counts->lean(), 'skipped' => self::share($counts->skipped()), 'doubled' => self::share($counts->doubled()),
             'seed' => $run->seed, 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->standRun?->figures, 'by' => $run->user->name,
             'happened_at' => $run->happened_at->toIso8601ZuluString(),
         ];
+    }
+
+    /** @return array{share: float, low: float, high: float} */
+    private static function singulation(BenchRun $run): array
+    {
+        $wrong = $run->counts()->wrong();
+
+        return ['share' => round(1 - $wrong->share, 4), 'low' => round(1 - $wrong->high, 4), 'high' => round(1 - $wrong->low, 4)];
     }
 
     /** @return array{share: float, low: float, high: float} */

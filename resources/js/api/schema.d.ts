@@ -1997,6 +1997,15 @@ export interface components {
                 /** Format: date-time */
                 happened_at: string;
             }[];
+            /** @description The newest of each row in the seasons before */
+            before: {
+                row: number;
+                season: number;
+                singulation: components["schemas"]["MeterShare"];
+                /** @description Inches of water */
+                air: number | null;
+                seed: string;
+            }[];
             /** @description Rows that are really worse than the others, by the newest runs on the seed that was run last */
             worse: number[];
             better: number[];

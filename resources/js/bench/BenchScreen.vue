@@ -127,6 +127,16 @@ const missing = computed(() => {
           </ul>
           <refusal-list :refusal="refusal" />
           <p v-if="rows.length > 0 && missing.length > 0" class="quiet">{{ sayRows(missing) }}: not run yet.</p>
+          <details v-if="bench.data.value.before.length > 0">
+            <summary>Seasons before</summary>
+            <p v-for="one in bench.data.value.before" :key="one.row">
+              Row {{ one.row }}, {{ one.season }}: {{ percent(one.singulation.share) }}
+              <span class="quiet"
+                >{{ percent(one.singulation.low) }} to {{ percent(one.singulation.high)
+                }}{{ one.air === null ? '' : ` · ${one.air} in H₂O` }}{{ one.seed && ` · ${one.seed}` }}</span
+              >
+            </p>
+          </details>
           <p v-if="rows.length > 0">
             <a :href="`/api/planters/${planterId}/bench/report.pdf`" target="_blank" rel="noopener"
               >Report for the owner and the cab (PDF)</a
@@ -165,6 +175,13 @@ const missing = computed(() => {
 .side {
   display: grid;
   gap: 14px;
+}
+summary {
+  display: flex;
+  align-items: center;
+  min-height: var(--touch);
+  font-weight: 700;
+  cursor: pointer;
 }
 p {
   margin: 4px 0;
