@@ -192,6 +192,29 @@ test('a lot that comes in is held against the fields and the discs, and a misfit
   await move.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('row', { name: new RegExp(name) }).filter({ hasText: '12.5' })).toBeVisible()
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  // Two at once: a move that is sent four times is kept once, of two changes of one lot one is told, and one run is set up.
+  const { body } = await call<{ lots: { id: number; name: string; revision: number }[] }>(page, 'GET', '/api/seed')
+  const { id, revision } = body.lots.find((one) => one.name === name) as { id: number; revision: number }
+  const once = { id: uuid(), seed_lot_id: id, kind: 'used', units: 0.5, happened_at: new Date().toISOString() }
+  const moved = await Promise.all([1, 2, 3, 4].map(() => call(page, 'POST', '/api/seed/moves', { moves: [once] })))
+  expect(moved.map(({ status }) => status).sort()).toEqual([200, 200, 200, 201])
+  const changed = await Promise.all(
+    [90_000, 100_000].map((seeds_per_unit) =>
+      call(page, 'PUT', `/api/seed/lots/${id}`, { name, size: 4.5, seeds_per_unit, revision }),
+    ),
+  )
+  expect(changed.map(({ status }) => status).sort()).toEqual([200, 409])
+  const setUp = () => ({ id: uuid(), row: 1, stage: 'pre', cells: 40, places: 500, practice: true })
+  const runs = await Promise.all(
+    [setUp(), setUp(), setUp()].map((run) => call(page, 'POST', `/api/planters/${planter}/bench/runs`, run)),
+  )
+  expect(runs.map(({ status }) => status).sort()).toEqual([200, 422, 422])
+  const going = runs.find(({ status }) => status === 200)?.body as { id: string }
+  const stops = await Promise.all(
+    [1, 2].map(() => call(page, 'POST', `/api/planters/${planter}/bench/runs/${going.id}/stop`)),
+  )
+  expect(stops.map(({ status }) => status)).toEqual([200, 200])
+
   await page.goto(`/planters/${planter}/bench`)
   const form = page.getByRole('form', { name: 'A run' })
   await form.getByLabel('Seed lot').fill(name)

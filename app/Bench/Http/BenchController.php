@@ -21,7 +21,6 @@ use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Meter\Heavy;
 use Ustrel\Core\Meter\SeedsNeeded;
-use Ustrel\Core\Meter\Share;
 use Ustrel\Core\Meter\Stage;
 
 #[OA\Schema(schema: 'BenchEntry', description: 'A run of a row’s meter on a test stand', required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'happened_at'], properties: [
@@ -117,7 +116,7 @@ final class BenchController extends Controller
         return new JsonResponse([
             'runs' => $runs->map(self::run(...))->all(),
             'before' => array_values(array_map(static fn (array $of): array => [
-                'row' => $of[0]->row_number, 'season' => $of[1], 'singulation' => self::singulation($of[0]), 'air' => $of[0]->air === null ? null : (float) $of[0]->air, 'seed' => $of[0]->seed,
+                'row' => $of[0]->row_number, 'season' => $of[1], 'singulation' => MeterShape::singulation($of[0]->counts()), 'air' => $of[0]->air === null ? null : (float) $of[0]->air, 'seed' => $of[0]->seed,
             ], $bench->before($planter, $runs))),
             'worse' => array_keys($differing, true, true),
             'better' => array_keys($differing, false, true),
@@ -184,24 +183,10 @@ final class BenchController extends Controller
 
         return [
             'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles,
-            'singulation' => self::singulation($run),
-            'lean' => $counts->lean(), 'skipped' => self::share($counts->skipped()), 'doubled' => self::share($counts->doubled()),
+            'singulation' => MeterShape::singulation($counts),
+            'lean' => $counts->lean(), 'skipped' => MeterShape::share($counts->skipped()), 'doubled' => MeterShape::share($counts->doubled()),
             'seed' => $run->seed, 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->standRun?->figures, 'by' => $run->user->name,
             'happened_at' => $run->happened_at->toIso8601ZuluString(),
         ];
-    }
-
-    /** @return array{share: float, low: float, high: float} */
-    private static function singulation(BenchRun $run): array
-    {
-        $wrong = $run->counts()->wrong();
-
-        return ['share' => round(1 - $wrong->share, 4), 'low' => round(1 - $wrong->high, 4), 'high' => round(1 - $wrong->low, 4)];
-    }
-
-    /** @return array{share: float, low: float, high: float} */
-    private static function share(Share $share): array
-    {
-        return ['share' => round($share->share, 4), 'low' => round($share->low, 4), 'high' => round($share->high, 4)];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench\Http;
 
+use App\Bench\Seed\SeedQuery;
 use App\Models\Disc;
 use App\Models\SeedLot;
 use OpenApi\Attributes as OA;
@@ -87,9 +88,10 @@ final class SeedShape
     public static function lot(SeedLot $of, ?Stock $stock, array $fields, iterable $discs): array
     {
         $lot = $of->lot();
-        $known = array_values(array_filter($fields, static fn (array $field): bool => $field['population'] !== null));
-        $acres = array_sum(array_column($known, 'acres'));
-        $seeds = array_sum(array_map(static fn (array $field): float => $field['acres'] * (int) $field['population'], $known));
+        $known = SeedQuery::known($fields);
+        [$needed, $unknown] = SeedQuery::needed($of, $fields);
+        $acres = array_sum(array_column($known, 0));
+        $seeds = array_sum(array_map(static fn (array $field): float => $field[0] * $field[1], $known));
         $size = $of->size === null ? null : (float) $of->size;
         $takes = [];
         foreach ($discs as $disc) {
@@ -101,8 +103,8 @@ final class SeedShape
             'germination' => self::number($of->germination), 'treatment' => $of->treatment, 'lubricant' => $of->lubricant, 'price' => self::number($of->price), 'spare' => (float) $of->spare, 'revision' => $of->revision,
             'on_hand' => $stock?->onHand === null ? null : $stock->onHand / 10, 'miscount' => $stock?->isMiscount() ?? false,
             'acres' => round(array_sum(array_column($fields, 'acres')), 1),
-            'needed' => $lot->units(array_map(static fn (array $field): array => [$field['acres'], (int) $field['population']], $known), (float) $of->spare),
-            'unknown' => count($fields) - count($known),
+            'needed' => $needed,
+            'unknown' => $unknown,
             'price_a_thousand' => self::money($lot->priceAThousand()), 'cost_an_acre' => $acres > 0 ? self::money($lot->costAnAcre($seeds / $acres)) : null,
             'discs' => $takes,
         ];

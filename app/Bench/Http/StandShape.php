@@ -60,7 +60,6 @@ final class StandShape
     {
         $times = $run->times();
         $figures = EndRun::figures($run);
-        $wrong = $figures?->counts->wrong();
         $every = $run->every();
         $last = array_slice($times, -self::LINE);
 
@@ -68,9 +67,9 @@ final class StandShape
             'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'state' => $run->state, 'seed' => $run->seed, 'disc' => $run->disc,
             'cells' => $run->cells, 'turns' => self::number($run->turns), 'air' => self::number($run->air), 'air_seen' => self::number($run->air_seen), 'places' => $run->places,
             'practice' => $run->practice !== null, 'seeds' => count($times),
-            'counts' => $figures === null || $wrong === null ? null : [
+            'counts' => $figures === null ? null : [
                 'places' => $figures->counts->places, 'skips' => $figures->counts->skips, 'doubles' => $figures->counts->doubles,
-                'singulation' => ['share' => round(1 - $wrong->share, 4), 'low' => round(1 - $wrong->high, 4), 'high' => round(1 - $wrong->low, 4)],
+                'singulation' => MeterShape::singulation($figures->counts),
             ],
             'seeds_a_second' => $figures === null ? null : round(1000 / $figures->every, 1), 'seeds_due_a_second' => $every === null ? null : round(1000 / $every, 1),
             'line' => $figures === null ? [] : array_map(static fn (float $ms): float => round(($ms - $last[0]) / $figures->every, 2), $last),

@@ -38,15 +38,43 @@ final readonly class SeedQuery
         [$stock, $all, $discs] = [$this->stock($workshop), $this->fields($workshop), Disc::query()->where('workshop_id', $workshop->id)->get()];
         $enough = $fits = true;
         foreach ($lots as $lot) {
-            $known = array_filter($all[$lot->id] ?? [], static fn (array $field): bool => $field['population'] !== null);
-            $needed = $lot->lot()->units(array_values(array_map(static fn (array $field): array => [$field['acres'], (int) $field['population']], $known)), (float) $lot->spare);
+            [$needed, $unknown] = self::needed($lot, $all[$lot->id] ?? []);
             $onHand = ($stock[$lot->id] ?? null)?->onHand;
-            $enough = $onHand === null || count($known) < count($all[$lot->id] ?? []) ? null : ($enough === null ? null : $enough && $onHand >= 10 * $needed);
+            $enough = $onHand === null || $unknown > 0 ? null : ($enough === null ? null : $enough && $onHand >= 10 * $needed);
             $takes = $discs->map(static fn (Disc $disc): ?string => $disc->plate()->takes($lot->size === null ? null : (float) $lot->size));
             $fits = $takes->contains('fits') ? $fits : ($takes->filter()->isEmpty() ? null : ($fits === null ? null : false));
         }
 
         return [$enough, $fits];
+    }
+
+    /**
+     * Units that fields take of a lot, with spare.
+     *
+     * @param  list<array{acres: float, population: int|null}>  $fields
+     * @return array{int, int} units, and fields without a population, which are left out
+     */
+    public static function needed(SeedLot $lot, array $fields): array
+    {
+        $known = self::known($fields);
+
+        return [$lot->lot()->units($known, (float) $lot->spare), count($fields) - count($known)];
+    }
+
+    /**
+     * @param  list<array{acres: float, population: int|null}>  $fields
+     * @return list<array{float, int}> acres and seeds an acre of those that say how many
+     */
+    public static function known(array $fields): array
+    {
+        $known = [];
+        foreach ($fields as $field) {
+            if ($field['population'] !== null) {
+                $known[] = [$field['acres'], $field['population']];
+            }
+        }
+
+        return $known;
     }
 
     /**
