@@ -255,8 +255,12 @@ li > button:first-child {
     grid-template-columns: 64px minmax(0, 1fr) 64px;
     padding-bottom: 6px;
   }
-  .told {
-    grid-column: 1 / 3;
+  .told,
+  li > :last-child {
+    grid-column: 1 / -1;
+  }
+  li > :last-child {
+    justify-self: start;
   }
 }
 </style>
