@@ -221,3 +221,77 @@ test('a lot that comes in is held against the fields and the discs, and a misfit
   await form.getByLabel('Disc or plate').fill(`Small ${name}`)
   await expect(form.getByRole('status')).toContainText('4.5 mm: seed too large for it, which is meant for 1 to 3 mm')
 })
+
+test('meters have numbers: one goes out, its report is read back, and what it says stands on the board and in Decide', async ({
+  page,
+}) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'By number', 4)
+  const serial = `T-${uuid().slice(-6)}`
+  await page.goto('/meters')
+  await page.getByRole('button', { name: 'Add a meter' }).click()
+  const adding = page.getByRole('dialog', { name: 'Meter' })
+  await adding.getByRole('button', { name: 'Keep it' }).click()
+  await expect(adding.getByRole('alert').filter({ hasText: 'own number of the meter' })).toBeVisible()
+  await adding.getByLabel('Number on it').fill(serial)
+  await adding.getByRole('button', { name: 'Keep it' }).click()
+  const line = page.getByRole('listitem').filter({ hasText: serial })
+  await expect(line).toContainText('nobody has said where it is')
+  // Two put different meters into one row at once: one is told.
+  const { body } = await call<{ meters: { id: number; serial: string }[] }>(page, 'GET', '/api/meters')
+  const meter = body.meters.find((one) => one.serial === serial)?.id as number
+  const other = await call<{ id: number }>(page, 'POST', '/api/meters', { serial: `${serial}b` })
+  const into = (meter_id: number) => ({
+    moves: [{ id: uuid(), meter_id, to: 'row', planter_id: planter, row: 2, happened_at: new Date().toISOString() }],
+  })
+  const both = await Promise.all([meter, other.body.id].map((id) => call(page, 'POST', '/api/meters/moves', into(id))))
+  expect(both.map(({ status }) => status).sort()).toEqual([201, 422])
+  if (both[0]?.status === 422) {
+    const aside = { id: uuid(), meter_id: other.body.id, to: 'shelf', happened_at: new Date().toISOString() }
+    await call(page, 'POST', '/api/meters/moves', { moves: [aside] })
+    await call(page, 'POST', '/api/meters/moves', into(meter))
+  }
+  await page.reload()
+  await expect(line.first()).toContainText('By number')
+  await page.getByRole('button', { name: `Move meter ${serial}`, exact: true }).click()
+  const move = page.getByRole('dialog', { name: `Meter ${serial}` })
+  await move.getByLabel('With whom').fill('Ardle Stand')
+  await move.getByRole('button', { name: 'Keep it' }).click()
+  await expect(line.first()).toContainText('out to a stand: Ardle Stand')
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+
+  await page.goto(`/planters/${planter}/bench`)
+  await page.getByRole('button', { name: 'Report of a stand elsewhere' }).click()
+  const report = page.getByRole('dialog', { name: 'Report of a stand elsewhere' })
+  const table = (text: string) => ({ name: 'report.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await report.locator('input[type=file]').setInputFiles(table('meter,seeds,skips,doubles\nnobody,500,1,1\n'))
+  await expect(report.getByRole('alert').filter({ hasText: 'no meter “nobody”' })).toBeVisible()
+  await report
+    .locator('input[type=file]')
+    .setInputFiles(table(`meter,row,seeds,skips,doubles,air\n${serial},,500,41,3,13.5\n,3,500,4,3,13.5\n`))
+  await expect(report).toContainText('Row 2 41 skips, 3 doubles of 500')
+  await report.getByRole('button', { name: 'Keep 2 runs' }).click()
+  const meters = page.getByRole('region', { name: 'Meters' })
+  await expect(meters).toContainText('Row 2: really worse than the others')
+  await meters.getByText('Hold two runs against each other').click()
+  for (const [label, row] of [
+    ['One run', 'Row 2'],
+    ['Another run', 'Row 3'],
+  ] as const) {
+    await meters.locator('.v-select').filter({ hasText: label }).click()
+    await page.getByRole('option', { name: row }).click()
+  }
+  await expect(meters).toContainText('They differ by more than luck')
+
+  await meters.getByRole('button', { name: 'Put the run of row 2 on the board' }).click()
+  await expect(meters).toContainText('On the board, and up for Decide')
+  await expect
+    .poll(async () => {
+      const path = `/api/planters/${planter}/decide`
+      const { body } = await call<{ found: { row: number; check: string; verdict: string }[] }>(page, 'GET', path)
+      return body.found.filter(({ row }) => row === 2).map(({ check, verdict }) => `${check} ${verdict}`)
+    })
+    .toEqual(['meter_seal watch'])
+  const { body: board } = await call<object>(page, 'GET', `/api/planters/${planter}/guide`)
+  expect(JSON.stringify(board)).toContain('91.2 %')
+})

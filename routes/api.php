@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Bench\Http\BenchController;
+use App\Bench\Http\BenchReportController;
+use App\Bench\Http\MetersController;
 use App\Bench\Http\SeedController;
 use App\Bench\Http\StandController;
 use App\Bench\Http\StandDeviceController;
@@ -67,6 +69,7 @@ Route::pattern('order', '[0-9]{1,18}');
 Route::pattern('stand', '[0-9]{1,18}');
 Route::pattern('seedLot', '[0-9]{1,18}');
 Route::pattern('disc', '[0-9]{1,18}');
+Route::pattern('meter', '[0-9]{1,18}');
 
 Route::get('welcome', [SetUpController::class, 'show']);
 Route::middleware(NeedsSession::class)->group(function (): void {
@@ -137,6 +140,10 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('order.csv', [OrderController::class, 'csv'])->can('record')->middleware(NotesExport::class);
     });
 
+    Route::get('meters', [MetersController::class, 'show'])->can('record');
+    Route::post('meters', [MetersController::class, 'store'])->can('set');
+    Route::put('meters/{meter}', [MetersController::class, 'update'])->can('view', 'meter')->can('set');
+    Route::post('meters/moves', [MetersController::class, 'move'])->can('record');
     Route::get('seed', [SeedController::class, 'show'])->can('record');
     Route::post('seed/lots', [SeedController::class, 'addLot'])->can('set');
     Route::put('seed/lots/{seedLot}', [SeedController::class, 'editLot'])->can('view', 'seedLot')->can('set');
@@ -180,7 +187,10 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('decide', [DecideController::class, 'show'])->can('record');
         Route::get('bench', [BenchController::class, 'show'])->can('record');
         Route::post('bench', [BenchController::class, 'store'])->can('record');
-        Route::get('bench/report.pdf', [BenchController::class, 'report'])->can('record')->middleware(NotesExport::class);
+        Route::get('bench/report.pdf', [BenchReportController::class, 'show'])->can('record')->middleware(NotesExport::class);
+        Route::post('bench/report', [BenchReportController::class, 'read'])->can('record');
+        Route::post('bench/counts', [BenchReportController::class, 'store'])->can('record');
+        Route::get('bench/compare', [BenchReportController::class, 'compare'])->can('record');
         Route::get('bench/advice', [BenchController::class, 'advice'])->can('record');
         Route::post('bench/runs', [StandRunController::class, 'store'])->can('record');
         Route::get('bench/runs/now', [StandRunController::class, 'now'])->can('record');

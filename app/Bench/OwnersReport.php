@@ -18,9 +18,6 @@ use Ustrel\Core\Spec\Station;
 /** What an owner gets for each meter: how it came, how it goes back, what was changed, and the set-up to use. On paper, with a sheet for the cab. */
 final readonly class OwnersReport
 {
-    /** Two runs differ where that is due to luck less often than this. */
-    private const LUCK = 0.05;
-
     public function __construct(private BenchQuery $bench)
     {
     }
@@ -53,7 +50,7 @@ final readonly class OwnersReport
         return [
             'before' => $before,
             'after' => $after,
-            'isReal' => $after !== null && Differing::chanceBetween($before->counts(), $after->counts()) < self::LUCK,
+            'isReal' => $after !== null && Differing::chanceBetween($before->counts(), $after->counts()) < Differing::LUCK,
             'changed' => array_values(array_unique(array_map(static fn (LedgerEvent $event): string => __("slot.{$event->slot->value}"), $between))),
             'advice' => BenchQuery::advice($this->bench->alike($planter, $row)),
         ];

@@ -8,6 +8,8 @@ use App\Bench\BenchRuns;
 use App\Bench\Stand\EndRun;
 use App\Bench\Stand\Ingest;
 use App\Models\Disc;
+use App\Models\Meter;
+use App\Models\MeterMove;
 use App\Models\Planter;
 use App\Models\SeedLot;
 use App\Models\SeedMove;
@@ -15,6 +17,7 @@ use App\Models\StandRun;
 use App\Models\User;
 use App\Record\TakeWhole;
 use Carbon\CarbonImmutable;
+use Ustrel\Core\Meter\MeterTo;
 use Ustrel\Core\Meter\PracticeMeter;
 use Ustrel\Core\Meter\RunFigures;
 use Ustrel\Core\Parts\StockMoveKind;
@@ -84,6 +87,26 @@ final readonly class DemoBench
             $this->counted($planter, $technician, 3, 'pre', $today->subDay()->addMinutes(20 + 10 * $turn), $air, 0.0);
         }
         $this->streamed($planter, $technician, 8, $today->subDay()->setTime(16, 0));
+        self::meters($planter, $technician, $today);
+    }
+
+    /** By number, one in each row; that of row 7 changed places with that of row 8 two years ago, and one of row 11 is out. */
+    private static function meters(Planter $planter, User $technician, CarbonImmutable $today): void
+    {
+        $move = static function (int $meter, MeterTo $to, ?int $row, CarbonImmutable $at, string $place = '') use ($planter, $technician): void {
+            MeterMove::query()->create([
+                'id' => DemoScenario::uuid("meter {$meter} {$at->toIso8601String()}"), 'workshop_id' => $technician->workshop_id, 'meter_id' => $meter, 'to' => $to, 'planter_id' => $row === null ? null : $planter->id,
+                'row_number' => $row, 'place' => $place, 'happened_at' => $at, 'recorded_at' => now(), 'user_id' => $technician->id,
+            ]);
+        };
+        $meters = [];
+        for ($row = 1; $row <= $planter->row_count; $row++) {
+            $meters[$row] = Meter::query()->create(['workshop_id' => $technician->workshop_id, 'serial' => sprintf('T-%02d', $row)])->id;
+            $move($meters[$row], MeterTo::Row, $row, $today->subYears(self::SEASONS)->subMonth());
+        }
+        $move($meters[7], MeterTo::Row, 8, $today->subYears(2));
+        $move($meters[8], MeterTo::Row, 7, $today->subYears(2));
+        $move($meters[11], MeterTo::Out, null, $today->subDays(4), 'Ardle Stand, back on Friday');
     }
 
     private function counted(Planter $planter, User $technician, int $row, string $stage, CarbonImmutable $at, float $air, float $leak): void

@@ -96,6 +96,7 @@ export const router = createRouter({
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
     { path: '/shop', name: 'shop', component: () => import('@/yard/ShopScreen.vue') },
+    { path: '/meters', name: 'meters', component: () => import('@/bench/MetersScreen.vue') },
     { path: '/seed', name: 'seed', component: () => import('@/bench/SeedScreen.vue') },
     { path: '/store', name: 'store', component: () => import('@/parts/StoreScreen.vue') },
     { path: '/part-types', name: 'part-types', component: () => import('@/parts/PartTypesScreen.vue') },

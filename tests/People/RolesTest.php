@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Disc;
 use App\Models\Import;
+use App\Models\Meter;
 use App\Models\Order;
 use App\Models\Pack;
 use App\Models\PartType;
@@ -31,7 +32,7 @@ const GUEST_MAY = [
 ];
 const HELPER_MAY = [
     ...GUEST_MAY,
-    'PUT api/me/password', 'DELETE api/me/devices', 'DELETE api/me/devices/{device}', 'GET api/spec-sheets', 'GET api/spec-sheets/{specSheet}', 'GET api/workshop', 'GET api/part-types', 'GET api/part-types/{partType}/lives', 'GET api/packs', 'GET api/store', 'POST api/store/moves', 'GET api/suppliers', 'GET api/seed', 'POST api/seed/moves', 'POST api/suppliers/{supplier}/ask', 'GET api/orders', 'POST api/orders/{order}/receive', 'GET api/orders/{order}/order.pdf', 'GET api/orders/{order}/order.csv',
+    'PUT api/me/password', 'DELETE api/me/devices', 'DELETE api/me/devices/{device}', 'GET api/spec-sheets', 'GET api/spec-sheets/{specSheet}', 'GET api/workshop', 'GET api/part-types', 'GET api/part-types/{partType}/lives', 'GET api/packs', 'GET api/store', 'POST api/store/moves', 'GET api/suppliers', 'GET api/seed', 'POST api/seed/moves', 'GET api/meters', 'POST api/meters/moves', 'POST api/planters/{planter}/bench/report', 'POST api/planters/{planter}/bench/counts', 'GET api/planters/{planter}/bench/compare', 'POST api/suppliers/{supplier}/ask', 'GET api/orders', 'POST api/orders/{order}/receive', 'GET api/orders/{order}/order.pdf', 'GET api/orders/{order}/order.csv',
     'GET api/planters/{planter}/season', 'GET api/planters/{planter}/season/speed', 'GET api/planters/{planter}/season/fields.csv', 'GET api/planters/{planter}/season/countdown.ics',
     'GET api/planters/{planter}/bench', 'POST api/planters/{planter}/bench', 'GET api/planters/{planter}/bench/advice', 'GET api/planters/{planter}/bench/report.pdf', 'POST api/planters/{planter}/bench/runs', 'GET api/planters/{planter}/bench/runs/now', 'POST api/planters/{planter}/bench/runs/{standRun}/practice', 'POST api/planters/{planter}/bench/runs/{standRun}/stop', 'GET api/planters/{planter}/bench/runs/{standRun}/times.csv', 'GET api/planters/{planter}/work', 'GET api/planters/{planter}/work/hands', 'POST api/planters/{planter}/work/hands', 'POST api/planters/{planter}/work/own', 'GET api/planters/{planter}/work/rain', 'GET api/planters/{planter}/work/plan.csv', 'GET api/planters/{planter}/work/plan.ics', 'GET api/planters/{planter}/work/cards.pdf', 'GET api/planters/{planter}/work/ready.pdf', 'GET api/planters/{planter}/work/season',
     'GET api/planters/{planter}/decide', 'GET api/planters/{planter}/policies', 'GET api/planters/{planter}/guide', 'POST api/planters/{planter}/ledger', 'POST api/planters/{planter}/acres', 'POST api/planters/{planter}/walks', 'PATCH api/walks/{walk}',
@@ -55,7 +56,7 @@ it('lets each role do what is its own on every route, and nothing else', functio
         'planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => app(CopySpecSheet::class)($this->typicalSheet(), $this->technician)->id, 'row' => 1, 'check' => 'own_1', 'photo' => $photo,
         'supplier' => Supplier::query()->create(['workshop_id' => $workshop->id, 'name' => 'Brook Supply'])->id, 'order' => Order::query()->create(['workshop_id' => $workshop->id, 'user_id' => $this->technician->id, 'lines' => [], 'key' => (string) Str::uuid7()])->id,
         'pack' => Pack::factory()->create(['workshop_id' => $workshop->id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $workshop->id])->id, 'import' => Import::factory()->for($planter)->for($this->technician)->create()->id,
-        'seedLot' => SeedLot::query()->create(['workshop_id' => $workshop->id, 'name' => 'Popcorn 7', 'seeds_per_unit' => 80000])->id, 'disc' => Disc::query()->create(['workshop_id' => $workshop->id, 'name' => '60 cells', 'cells' => 60])->id,
+        'seedLot' => SeedLot::query()->create(['workshop_id' => $workshop->id, 'name' => 'Popcorn 7', 'seeds_per_unit' => 80000])->id, 'meter' => Meter::query()->create(['workshop_id' => $workshop->id, 'serial' => 'T-1'])->id, 'disc' => Disc::query()->create(['workshop_id' => $workshop->id, 'name' => '60 cells', 'cells' => 60])->id,
         'stand' => Stand::query()->create(['workshop_id' => $workshop->id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id, 'standRun' => $this->standRun($planter)->id,
         'person' => User::factory()->for($workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id, 'device' => 'abc',
     ];

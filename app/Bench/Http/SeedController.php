@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench\Http;
 
+use App\Bench\KeepListed;
 use App\Bench\Seed\MoveSeed;
-use App\Bench\Seed\SaveSeed;
 use App\Bench\Seed\SeedQuery;
 use App\Http\Controller;
 use App\Http\JsonBody;
@@ -47,7 +47,7 @@ final class SeedController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SeedLotEdit'))]
     #[OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/SeedLot'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function addLot(SeedLotRequest $request, SaveSeed $save): JsonResponse
+    public function addLot(SeedLotRequest $request, KeepListed $save): JsonResponse
     {
         return new JsonResponse($this->lot($this->user($request)->workshop, $save($this->user($request)->workshop_id, new SeedLot, $request->columns(), null)), 201);
     }
@@ -59,7 +59,7 @@ final class SeedController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function editLot(SeedLotRequest $request, SeedLot $seedLot, SaveSeed $save): JsonResponse
+    public function editLot(SeedLotRequest $request, SeedLot $seedLot, KeepListed $save): JsonResponse
     {
         return new JsonResponse($this->lot($this->user($request)->workshop, $save($seedLot->workshop_id, $seedLot, $request->columns(), $request->integer('revision'))));
     }
@@ -68,7 +68,7 @@ final class SeedController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/DiscEdit'))]
     #[OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/Disc'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function addDisc(DiscRequest $request, SaveSeed $save): JsonResponse
+    public function addDisc(DiscRequest $request, KeepListed $save): JsonResponse
     {
         return new JsonResponse(SeedShape::disc($save($this->user($request)->workshop_id, new Disc, $request->columns(), null)), 201);
     }
@@ -80,7 +80,7 @@ final class SeedController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function editDisc(DiscRequest $request, Disc $disc, SaveSeed $save): JsonResponse
+    public function editDisc(DiscRequest $request, Disc $disc, KeepListed $save): JsonResponse
     {
         return new JsonResponse(SeedShape::disc($save($disc->workshop_id, $disc, $request->columns(), $request->integer('revision'))));
     }

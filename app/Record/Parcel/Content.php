@@ -11,6 +11,8 @@ use App\Models\Decision;
 use App\Models\Disc;
 use App\Models\Import;
 use App\Models\LedgerEvent;
+use App\Models\Meter;
+use App\Models\MeterMove;
 use App\Models\Note;
 use App\Models\Order;
 use App\Models\OwnCheck;
@@ -69,6 +71,8 @@ final class Content
         SeedLot::class => ['workshop_id' => Workshop::class],
         Disc::class => ['workshop_id' => Workshop::class],
         SeedMove::class => ['workshop_id' => Workshop::class, 'seed_lot_id' => SeedLot::class, 'user_id' => User::class],
+        Meter::class => ['workshop_id' => Workshop::class],
+        MeterMove::class => ['workshop_id' => Workshop::class, 'meter_id' => Meter::class, 'planter_id' => Planter::class, 'user_id' => User::class],
         SeasonPlan::class => ['planter_id' => Planter::class],
         Decision::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         OwnJob::class => ['planter_id' => Planter::class, 'user_id' => User::class],

@@ -12,6 +12,9 @@ final class Differing
 {
     private const FALSE_ALARMS = 0.045;
 
+    /** Two runs differ where that is due to luck less often than this. */
+    public const LUCK = 0.05;
+
     /** Figures that are the same but for rounding count as the same. */
     private const CLOSE = 1e-7;
 

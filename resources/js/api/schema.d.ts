@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/bench/advice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description By the runs of the row’s meter with the seed and disc that were run last */
+        get: operations["airAdvice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/bench/report.pdf": {
         parameters: {
             query?: never;
@@ -38,17 +55,99 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/planters/{planter}/bench/advice": {
+    "/api/planters/{planter}/bench/report": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** @description By the runs of the row’s meter with the seed and disc that were run last */
-        get: operations["airAdvice"];
+        get?: never;
+        put?: never;
+        /** @description Reads the report of a stand elsewhere, a meter a line; nothing is kept. Columns: docs/formats.md */
+        post: operations["readReport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/bench/counts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description All of them, or nothing; sending it again is harmless */
+        post: operations["recordRuns"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/bench/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["compareRuns"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/meters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["meters"];
+        put?: never;
+        post: operations["addMeter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/meters/{meter}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["editMeter"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/meters/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description All of them, or nothing; no row holds two at once; sending it again is harmless */
+        post: operations["moveMeters"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1993,6 +2092,12 @@ export interface components {
                 /** @description A made-up meter ran */
                 practice: boolean;
                 figures: components["schemas"]["RunFigures"] | null;
+                /** @description What it says of checks of its row; none where a made-up meter ran, or where it was cut short */
+                board: {
+                    check: components["schemas"]["CheckKey"];
+                    state: components["schemas"]["State"] | null;
+                    chips: components["schemas"]["Chip"][];
+                }[];
                 by: string;
                 /** Format: date-time */
                 happened_at: string;
@@ -2011,6 +2116,77 @@ export interface components {
             better: number[];
             /** @description That two meters need each, so that 98 % is told from 99 % */
             seeds_to_tell: number;
+        };
+        MeterEdit: {
+            /** @description The shop’s own number */
+            serial: string;
+            note?: string;
+            /** @description That was changed; not of a new one */
+            revision?: number;
+        };
+        MeterMove: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            meter_id: number;
+            /** @enum {string} */
+            to: "row" | "shelf" | "out";
+            /** @description Of the row */
+            planter_id?: number | null;
+            row?: number | null;
+            /** @description Which shelf, or with whom it is */
+            place?: string;
+            /** Format: date-time */
+            happened_at: string;
+            /**
+             * Format: uuid
+             * @description The move whose place it takes
+             */
+            supersedes?: string | null;
+            /** @description Take back the move that is superseded */
+            withdrawn?: boolean;
+        };
+        MeterStay: {
+            /**
+             * Format: uuid
+             * @description Of the move
+             */
+            id: string;
+            /** @enum {string} */
+            to: "row" | "shelf" | "out";
+            planter_id: number | null;
+            row: number | null;
+            place: string;
+            /** Format: date-time */
+            from: string;
+            /**
+             * Format: date-time
+             * @description Null where it still is there
+             */
+            until: string | null;
+        };
+        Meter: {
+            id: number;
+            serial: string;
+            note: string;
+            revision: number;
+            /** @description The newest first */
+            stays: components["schemas"]["MeterStay"][];
+            /** @description On the stand, the newest first */
+            runs: {
+                /** Format: uuid */
+                id: string;
+                planter_id: number;
+                row: number;
+                singulation: components["schemas"]["MeterShare"];
+                seed: string;
+                /** @description Inches of water */
+                air: number | null;
+                /** Format: date-time */
+                happened_at: string;
+            }[];
         };
         SeedLotEdit: {
             /** @description As it stands on the tag, and in the fields of a season */
@@ -4571,29 +4747,6 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
-    benchReport: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                planter: components["parameters"]["planter"];
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description On paper */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/pdf": unknown;
-                };
-            };
-            404: components["responses"]["NotFound"];
-        };
-    };
     airAdvice: {
         parameters: {
             query: {
@@ -4617,6 +4770,261 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    benchReport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description On paper */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    readReport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The runs as they were read */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        runs: {
+                            row: number;
+                            stage: string;
+                            places: number;
+                            skips: number;
+                            doubles: number;
+                            seed?: string;
+                            disc?: string;
+                            air?: number;
+                            note?: string;
+                        }[];
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    recordRuns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description 1 to 100 */
+                    runs: components["schemas"]["BenchEntry"][];
+                };
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    compareRuns: {
+        parameters: {
+            query: {
+                one: string;
+                other: string;
+            };
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Whether two runs are of meters that differ */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description That two alike are so far apart */
+                        chance: number;
+                        /** @description By more than luck, at one in twenty */
+                        differ: boolean;
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    meters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description By number */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        meters: components["schemas"]["Meter"][];
+                    };
+                };
+            };
+        };
+    };
+    addMeter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeterEdit"];
+            };
+        };
+        responses: {
+            /** @description Added */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Meter"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    editMeter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                meter: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeterEdit"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Meter"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    moveMeters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description 1 to 100 */
+                    moves: components["schemas"]["MeterMove"][];
+                };
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };

@@ -1,21 +1,19 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { v7 as uuid } from 'uuid'
-import { api, body } from '@/api/client'
-import { keys, queries, useBench, useFace } from '@/api/queries'
+import { useBench, useFace } from '@/api/queries'
 import PlanterPage from '@/components/PlanterPage.vue'
-import RefusalList from '@/components/RefusalList.vue'
-import { useOnce } from '@/composables/useOnce'
-import { useSend } from '@/composables/useSend'
 import { sayRows } from '@/plan/findings'
-import { say } from '@/words'
 import { useSession } from '@/session'
 import AirPanel from './AirPanel.vue'
 import BenchForm from './BenchForm.vue'
+import CompareRuns from './CompareRuns.vue'
+import MeterLine from './MeterLine.vue'
 import { isUnderWay, useRunNow } from './queries'
+import ReportDialog from './ReportDialog.vue'
 import RunLive from './RunLive.vue'
-import { type BenchRun, newestOf, percent, sayCells } from './shares'
+import { type BenchRun, newestOf, percent } from './shares'
 import StandsPanel from './StandsPanel.vue'
+import { usePutOnBoard } from './usePutOnBoard'
 
 /** The planter's meters on the test stand: how each row singulates, which really differ, and what to look at first. */
 const { planterId } = defineProps<{ planterId: number }>()
@@ -24,27 +22,29 @@ const bench = useBench(() => planterId)
 const rows = computed(() => newestOf(bench.data.value?.runs ?? []))
 const row = ref(1)
 const session = useSession()
+const isReporting = ref(false)
 const now = useRunNow(() => planterId)
 const run = computed(() => now.data.value?.run ?? null)
 const underWay = computed(() => isUnderWay(run.value))
 /** Air that is to be tried next on this row. */
 const air = ref<number>()
 watch(row, () => (air.value = undefined))
-const { send, refusal, busy } = useSend()
-const once = useOnce()
-async function takeBack({ id, row, stage, places, skips, doubles }: BenchRun): Promise<void> {
-  const gone = once.of(id, () => ({ id: uuid(), happened_at: new Date().toISOString() }))
-  const entry = { ...gone, row, stage, places, skips, doubles, supersedes: id, withdrawn: true }
-  const params = { path: { planter: planterId } }
-  if (!(await send(() => body(api.POST('/api/planters/{planter}/bench', { params, body: entry }))))) return
-  once.taken()
-  await queries.invalidateQueries({ queryKey: keys.bench(planterId) })
+/** Of this season, and still open: what a run says can be put on its board. */
+const walk = computed(() => (face.value?.walk?.finished_at === null ? face.value.walk.id : undefined))
+/** Runs that were put there from here. */
+const onBoard = ref(new Set<string>())
+const putOnBoard = usePutOnBoard()
+const canPut = computed(() =>
+  walk.value === undefined ? [] : rows.value.filter((run) => run.board.length > 0 && !onBoard.value.has(run.id)),
+)
+async function put(runs: BenchRun[]): Promise<void> {
+  for (const run of runs) {
+    await putOnBoard({ planter: planterId, walk: walk.value as string, run })
+    onBoard.value.add(run.id)
+  }
 }
 /** What the next run starts from: the row's own newest, or else the newest of all. */
 const lastOf = (of: number) => bench.data.value?.runs.find((one) => one.row === of) ?? bench.data.value?.runs[0]
-/** From here on the scale is drawn: what lies under it stands at its end. */
-const FROM = 0.9
-const at = (share: number) => `${(100 * Math.max(0, share - FROM)) / (1 - FROM)}%`
 const missing = computed(() => {
   const run = new Set(rows.value.map((one) => one.row))
   return Array.from({ length: face.value?.planter.row_count ?? 0 }, (_, index) => index + 1).filter(
@@ -87,45 +87,17 @@ const missing = computed(() => {
             {{ bench.data.value.seeds_to_tell.toLocaleString('en') }} seeds each.
           </p>
           <ul v-if="rows.length > 0">
-            <li v-for="one in rows" :key="one.id">
-              <button type="button" :aria-label="`Row ${one.row}: another run`" @click="row = one.row">
-                Row {{ one.row }}
-              </button>
-              <span
-                class="scale"
-                role="img"
-                :aria-label="`${percent(one.singulation.low)} to ${percent(one.singulation.high)}`"
-              >
-                <span
-                  class="range"
-                  :style="{ left: at(one.singulation.low), right: `calc(100% - ${at(one.singulation.high)})` }"
-                />
-                <span class="mark" :style="{ left: at(one.singulation.share) }" />
-              </span>
-              <strong>{{ percent(one.singulation.share) }}</strong>
-              <span class="told">
-                {{ one.skips }} skips, {{ one.doubles }} doubles of {{ one.places }}
-                <span class="quiet">
-                  · {{ say(`stage.${one.stage}`) }}{{ one.air === null ? '' : ` · ${one.air} in H₂O`
-                  }}{{ one.seed && ` · ${one.seed}` }}
-                </span>
-                <span v-if="one.partial" class="due">cut short</span>
-                <span v-if="one.practice" class="quiet">practice stand</span>
-                <span v-for="said in sayCells(one.figures)" :key="said" class="due">{{ said }}</span>
-                <span v-if="one.lean && sayCells(one.figures).length === 0" class="due">{{
-                  say(`lean.${one.lean}`)
-                }}</span>
-              </span>
-              <v-btn
-                variant="text"
-                :aria-label="`Take the run of row ${one.row} back`"
-                :loading="busy"
-                @click="takeBack(one)"
-                >Take back</v-btn
-              >
-            </li>
+            <meter-line
+              v-for="one in rows"
+              :key="one.id"
+              :run="one"
+              :board="onBoard.has(one.id) ? 'done' : walk && one.board.length > 0 ? 'can' : undefined"
+              :planter-id="planterId"
+              @select="row = one.row"
+              @board="put([one])"
+            />
           </ul>
-          <refusal-list :refusal="refusal" />
+          <v-btn v-if="canPut.length > 1" variant="outlined" @click="put(canPut)">All of them to the board</v-btn>
           <p v-if="rows.length > 0 && missing.length > 0" class="quiet">{{ sayRows(missing) }}: not run yet.</p>
           <details v-if="bench.data.value.before.length > 0">
             <summary>Seasons before</summary>
@@ -137,10 +109,12 @@ const missing = computed(() => {
               >
             </p>
           </details>
-          <p v-if="rows.length > 0">
+          <compare-runs v-if="bench.data.value.runs.length > 1" :planter-id="planterId" :runs="bench.data.value.runs" />
+          <p v-if="rows.length > 0" class="links">
             <a :href="`/api/planters/${planterId}/bench/report.pdf`" target="_blank" rel="noopener"
               >Report for the owner and the cab (PDF)</a
             >
+            <router-link :to="{ name: 'meters' }">The shop’s meters by number</router-link>
           </p>
           <p v-if="rows.length > 0" class="quiet scale-note">The scale runs from 90 % to 100 % singulation.</p>
         </section>
@@ -156,8 +130,10 @@ const missing = computed(() => {
           :air="air"
           @next="row = Math.min(face.planter.row_count, row + 1)"
         />
+        <v-btn variant="outlined" size="large" @click="isReporting = true">Report of a stand elsewhere (CSV)</v-btn>
         <stands-panel v-if="session.may('set')" />
       </div>
+      <report-dialog v-if="isReporting" :planter-id="planterId" @close="isReporting = false" />
     </div>
   </planter-page>
 </template>
@@ -170,6 +146,11 @@ const missing = computed(() => {
   gap: 14px;
   max-width: 1240px;
   margin: 0 auto;
+}
+.links {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 24px;
 }
 /* What is done stands beside what was found. */
 .side {
@@ -191,48 +172,6 @@ ul {
   padding: 0;
   list-style: none;
 }
-li {
-  display: grid;
-  grid-template-columns: 72px minmax(80px, 160px) 64px minmax(0, 1fr) auto;
-  align-items: center;
-  gap: 10px;
-  border-top: 1px solid var(--line);
-}
-li > button:first-child {
-  min-height: var(--touch);
-  font: inherit;
-  font-weight: 700;
-  text-align: left;
-  color: var(--accent);
-  background: none;
-  border: 0;
-  cursor: pointer;
-}
-.scale {
-  position: relative;
-  height: 20px;
-  border-bottom: 2px solid var(--line);
-}
-.range {
-  position: absolute;
-  top: 7px;
-  height: 8px;
-  min-width: 2px;
-  border-radius: 4px;
-  background: var(--accent-weak);
-}
-.mark {
-  position: absolute;
-  top: 2px;
-  width: 3px;
-  height: 17px;
-  margin-left: -1px;
-  background: var(--accent);
-}
-.due {
-  display: block;
-  color: var(--ochre);
-}
 @media (max-width: 1000px) {
   .bench {
     grid-template-columns: minmax(0, 1fr);
@@ -248,19 +187,6 @@ li > button:first-child {
   }
   .last {
     order: 2;
-  }
-}
-@media (max-width: 700px) {
-  li {
-    grid-template-columns: 64px minmax(0, 1fr) 64px;
-    padding-bottom: 6px;
-  }
-  .told,
-  li > :last-child {
-    grid-column: 1 / -1;
-  }
-  li > :last-child {
-    justify-self: start;
   }
 }
 </style>

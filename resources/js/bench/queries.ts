@@ -63,3 +63,8 @@ export const seedKey = ['seed'] as const
 
 /** The workshop's lots of seed and its discs. */
 export const useSeed = () => useQuery({ queryKey: seedKey, queryFn: () => body(api.GET('/api/seed')) })
+
+export const metersKey = ['meters'] as const
+
+/** The workshop's meters by number. */
+export const useMeters = () => useQuery({ queryKey: metersKey, queryFn: () => body(api.GET('/api/meters')) })

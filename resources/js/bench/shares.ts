@@ -26,3 +26,8 @@ export function sayAir({ air, low, high, in_sight, way }: NonNullable<AirAdvice[
   const best = `Least goes wrong at ${air} in H₂O; the best air lies from ${low} to ${high}, 8 times in 10.`
   return in_sight ? best : `The best air is not in sight yet: try ${way}. ${best}`
 }
+
+/** `1 skip, 2 doubles of 500`. */
+export function sayCounts({ skips, doubles, places }: Pick<BenchRun, 'skips' | 'doubles' | 'places'>): string {
+  return `${skips} ${skips === 1 ? 'skip' : 'skips'}, ${doubles} ${doubles === 1 ? 'double' : 'doubles'} of ${places}`
+}

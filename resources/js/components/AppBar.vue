@@ -104,6 +104,7 @@ async function signOut(): Promise<void> {
           <template v-if="session.may('record')">
             <v-list-item title="Parts on hand and orders" :to="{ name: 'store' }" />
             <v-list-item title="Seed and discs" :to="{ name: 'seed' }" />
+            <v-list-item title="Meters" :to="{ name: 'meters' }" />
             <v-list-item title="Part types" :to="{ name: 'part-types' }" />
             <v-list-item title="Spec sheets" :to="{ name: 'spec-sheets' }" />
             <v-list-item title="The shop’s figures" :to="{ name: 'shop' }" />

@@ -2,9 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Bench\Seed;
+namespace App\Bench;
 
 use App\Models\Disc;
+use App\Models\Meter;
 use App\Models\SeedLot;
 use App\Models\Workshop;
 use App\Record\Change;
@@ -12,15 +13,15 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
-/** Keeps a lot of seed, or a disc, over the revision that was seen. */
-final readonly class SaveSeed
+/** Keeps a lot of seed, a disc or a meter in the shop’s list, over the revision that was seen. */
+final readonly class KeepListed
 {
     public function __construct(private Change $change)
     {
     }
 
     /**
-     * @template TKept of SeedLot|Disc
+     * @template TKept of SeedLot|Disc|Meter
      *
      * @param  TKept  $of  a new one, or the one that was changed
      * @param  array<string, mixed>  $columns
@@ -30,7 +31,7 @@ final readonly class SaveSeed
      * @throws ValidationException where the name is taken
      * @throws ConflictHttpException
      */
-    public function __invoke(int $workshopId, SeedLot|Disc $of, array $columns, ?int $seen): SeedLot|Disc
+    public function __invoke(int $workshopId, SeedLot|Disc|Meter $of, array $columns, ?int $seen): SeedLot|Disc|Meter
     {
         try {
             $this->change->ofWorkshop($workshopId, static function (Workshop $workshop) use ($of, $columns, $seen): bool {
@@ -41,7 +42,8 @@ final readonly class SaveSeed
                 return $of->fill($columns + ['workshop_id' => $workshop->id, 'revision' => $of->revision + 1])->save();
             });
         } catch (UniqueConstraintViolationException) {
-            throw ValidationException::withMessages(['name' => __('seed.name_taken', ['name' => $columns['name']])]);
+            $field = $of instanceof Meter ? 'serial' : 'name';
+            throw ValidationException::withMessages([$field => __('seed.name_taken', ['name' => $columns[$field]])]);
         }
 
         return $of->refresh();

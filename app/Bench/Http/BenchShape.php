@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Http;
+
+use App\Models\BenchRun;
+use App\Models\Planter;
+use Illuminate\Database\Eloquent\Collection;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Meter\Heavy;
+use Ustrel\Core\Meter\RunFinding;
+use Ustrel\Core\Meter\SeedsNeeded;
+use Ustrel\Core\Meter\Stage;
+
+#[OA\Schema(schema: 'BenchEntry', description: 'A run of a row’s meter on a test stand', required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'row', type: 'integer', maximum: 64, minimum: 1),
+    new OA\Property(property: 'stage', description: 'pre: as it came; final: as it goes back', type: 'string', enum: Stage::class),
+    new OA\Property(property: 'places', description: 'Where a seed should have dropped', type: 'integer', maximum: 5000, minimum: 100),
+    new OA\Property(property: 'skips', description: 'Of them left empty', type: 'integer', maximum: 5000, minimum: 0),
+    new OA\Property(property: 'doubles', description: 'Of them with a seed too many', type: 'integer', maximum: 5000, minimum: 0),
+    new OA\Property(property: 'seed', description: 'The lot, in own words', type: 'string', maxLength: 80),
+    new OA\Property(property: 'disc', description: 'Disc or plate, in own words', type: 'string', maxLength: 80),
+    new OA\Property(property: 'air', description: 'Inches of water', type: 'number', maximum: 60, minimum: 0.5, nullable: true),
+    new OA\Property(property: 'note', type: 'string', maxLength: 300),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'supersedes', description: 'The run whose place this one takes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'partial', description: 'It was cut short', type: 'boolean'),
+    new OA\Property(property: 'withdrawn', description: 'Take back the run that is superseded', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'MeterShare', description: 'With its interval of 95 %', required: ['share', 'low', 'high'], properties: [
+    new OA\Property(property: 'share', type: 'number'),
+    new OA\Property(property: 'low', type: 'number'),
+    new OA\Property(property: 'high', type: 'number'),
+])]
+#[OA\Schema(schema: 'AirAdvice', required: ['runs', 'advice'], properties: [
+    new OA\Property(property: 'runs', description: 'That it goes by', type: 'array', items: new OA\Items(required: ['air', 'places', 'skips', 'doubles'], properties: [
+        new OA\Property(property: 'air', description: 'Inches of water', type: 'number'),
+        new OA\Property(property: 'places', type: 'integer'),
+        new OA\Property(property: 'skips', type: 'integer'),
+        new OA\Property(property: 'doubles', type: 'integer'),
+    ], type: 'object')),
+    new OA\Property(property: 'advice', description: 'Null without a run that has its air', required: ['air', 'low', 'high', 'skips', 'doubles', 'in_sight', 'way', 'next', 'gain', 'heavy', 'curve'], properties: [
+        new OA\Property(property: 'air', description: 'At which skips and doubles together are least', type: 'number'),
+        new OA\Property(property: 'low', description: 'With high: the best air lies between them eight times in ten', type: 'number'),
+        new OA\Property(property: 'high', type: 'number'),
+        new OA\Property(property: 'skips', description: 'Share of places, to be expected there', type: 'number'),
+        new OA\Property(property: 'doubles', type: 'number'),
+        new OA\Property(property: 'in_sight', description: 'It lies among the airs that were tried', type: 'boolean'),
+        new OA\Property(property: 'way', description: 'Where it lies otherwise', type: 'string', enum: ['more', 'less'], nullable: true),
+        new OA\Property(property: 'next', description: 'Worth trying next; null where another run wins nothing', type: 'number', nullable: true),
+        new OA\Property(property: 'gain', description: 'Share of places that it is expected to win', type: 'number'),
+        new OA\Property(property: 'heavy', description: 'What no air puts right', type: 'string', enum: Heavy::class, nullable: true),
+        new OA\Property(property: 'curve', description: 'What is to be expected by air', type: 'array', items: new OA\Items(required: ['air', 'skips', 'doubles'], properties: [
+            new OA\Property(property: 'air', type: 'number'),
+            new OA\Property(property: 'skips', type: 'number'),
+            new OA\Property(property: 'doubles', type: 'number'),
+        ], type: 'object')),
+    ], type: 'object', nullable: true),
+])]
+#[OA\Schema(schema: 'Bench', required: ['runs', 'before', 'worse', 'better', 'seeds_to_tell'], properties: [
+    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'partial', 'practice', 'figures', 'board', 'by', 'happened_at'], properties: [
+        new OA\Property(property: 'id', type: 'string', format: 'uuid'),
+        new OA\Property(property: 'row', type: 'integer'),
+        new OA\Property(property: 'stage', type: 'string', enum: Stage::class),
+        new OA\Property(property: 'places', type: 'integer'),
+        new OA\Property(property: 'skips', type: 'integer'),
+        new OA\Property(property: 'doubles', type: 'integer'),
+        new OA\Property(property: 'singulation', ref: '#/components/schemas/MeterShare'),
+        new OA\Property(property: 'lean', description: 'Which there are more of, by more than luck', type: 'string', enum: ['skips', 'doubles'], nullable: true),
+        new OA\Property(property: 'skipped', ref: '#/components/schemas/MeterShare'),
+        new OA\Property(property: 'doubled', ref: '#/components/schemas/MeterShare'),
+        new OA\Property(property: 'seed', type: 'string'),
+        new OA\Property(property: 'disc', type: 'string'),
+        new OA\Property(property: 'air', description: 'Inches of water', type: 'number', nullable: true),
+        new OA\Property(property: 'note', type: 'string'),
+        new OA\Property(property: 'partial', description: 'It was cut short', type: 'boolean'),
+        new OA\Property(property: 'practice', description: 'A made-up meter ran', type: 'boolean'),
+        new OA\Property(property: 'figures', description: 'What its seeds told; null where only its counts are known', ref: '#/components/schemas/RunFigures', nullable: true),
+        new OA\Property(property: 'board', description: 'What it says of checks of its row; none where a made-up meter ran, or where it was cut short', type: 'array', items: new OA\Items(required: ['check', 'state', 'chips'], properties: [
+            new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
+            new OA\Property(property: 'state', description: 'Null: it was run this season', ref: '#/components/schemas/State', nullable: true),
+            new OA\Property(property: 'chips', type: 'array', items: new OA\Items(ref: '#/components/schemas/Chip')),
+        ], type: 'object')),
+        new OA\Property(property: 'by', type: 'string'),
+        new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    ], type: 'object')),
+    new OA\Property(property: 'before', description: 'The newest of each row in the seasons before', type: 'array', items: new OA\Items(required: ['row', 'season', 'singulation', 'air', 'seed'], properties: [
+        new OA\Property(property: 'row', type: 'integer'),
+        new OA\Property(property: 'season', type: 'integer'),
+        new OA\Property(property: 'singulation', ref: '#/components/schemas/MeterShare'),
+        new OA\Property(property: 'air', description: 'Inches of water', type: 'number', nullable: true),
+        new OA\Property(property: 'seed', type: 'string'),
+    ], type: 'object')),
+    new OA\Property(property: 'worse', description: 'Rows that are really worse than the others, by the newest runs on the seed that was run last', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'better', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property(property: 'seeds_to_tell', description: 'That two meters need each, so that 98 % is told from 99 %', type: 'integer'),
+])]
+final class BenchShape
+{
+    /**
+     * @param  Planter  $planter  with its spec sheet and workshop
+     * @param  Collection<int, BenchRun>  $runs  of this season, the newest first
+     * @param  array<int, array{BenchRun, int}>  $before  the newest of each row in the seasons before, with the season
+     * @param  array<int, bool>  $differing  rows that differ: true where it is worse
+     * @return array<string, mixed>
+     */
+    public static function of(Planter $planter, Collection $runs, array $before, array $differing): array
+    {
+        $checks = $planter->readSheet()->checks;
+
+        return [
+            'runs' => $runs->map(static fn (BenchRun $run): array => self::run($run, $checks))->all(),
+            'before' => array_values(array_map(static fn (array $of): array => [
+                'row' => $of[0]->row_number, 'season' => $of[1], 'singulation' => MeterShape::singulation($of[0]->counts()), 'air' => $of[0]->air === null ? null : (float) $of[0]->air, 'seed' => $of[0]->seed,
+            ], $before)),
+            'worse' => array_keys($differing, true, true),
+            'better' => array_keys($differing, false, true),
+            'seeds_to_tell' => SeedsNeeded::toTell(0.98, 0.99),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $checks  of the row unit, by key
+     * @return array<string, mixed>
+     */
+    private static function run(BenchRun $run, array $checks): array
+    {
+        $counts = $run->counts();
+
+        return [
+            'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles,
+            'singulation' => MeterShape::singulation($counts),
+            'lean' => $counts->lean(), 'skipped' => MeterShape::share($counts->skipped()), 'doubled' => MeterShape::share($counts->doubled()),
+            'seed' => $run->seed, 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->standRun?->figures,
+            'board' => $run->is_partial || $run->standRun?->practice !== null ? [] : array_map(static fn (RunFinding $finding): array => [
+                'check' => $finding->check->value, 'state' => $finding->state?->value, 'chips' => array_column($finding->chips, 'value'),
+            ], RunFinding::of($counts, ($run->standRun->figures['skipping'] ?? []) !== [] || ($run->standRun->figures['doubling'] ?? []) !== [], $checks)),
+            'by' => $run->user->name,
+            'happened_at' => $run->happened_at->toIso8601ZuluString(),
+        ];
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Meters;
+
+use App\Models\BenchRun;
+use App\Models\MeterMove;
+use App\Models\Workshop;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Meter\MeterStay;
+use Ustrel\Core\Meter\MeterStays;
+
+/** Reads where a workshop's meters are and were, and which runs on the stand are whose. */
+final readonly class MetersQuery
+{
+    /** @return array<int, non-empty-list<MeterStay>> by meter, the earliest first */
+    public function stays(int $workshopId): array
+    {
+        return MeterStays::of(array_values(MeterMove::held($workshopId)->get()->map(static fn (MeterMove $move) => $move->move())->all()));
+    }
+
+    /**
+     * @param  array<int, non-empty-list<MeterStay>>  $stays
+     * @return array<int, list<BenchRun>> of real meters, by meter: the newest first
+     */
+    public function runs(Workshop $workshop, array $stays): array
+    {
+        $runs = [];
+        foreach ($workshop->planters()->pluck('id') as $planter) {
+            foreach (BenchRun::held($planter)->with('standRun:id,practice')->get() as $run) {
+                $meter = $run->standRun?->practice === null ? MeterStays::meterOf($stays, [$planter, $run->row_number], Moment::of($run->happened_at->toIso8601ZuluString('millisecond'))) : null;
+                if ($meter !== null) {
+                    $runs[$meter][] = $run;
+                }
+            }
+        }
+
+        return array_map(static function (array $of): array {
+            usort($of, static fn (BenchRun $one, BenchRun $other): int => [$other->happened_at, $other->id] <=> [$one->happened_at, $one->id]);
+
+            return $of;
+        }, $runs);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Meter;
+
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\State;
+
+/**
+ * What a run on the stand says of one check of its row: domain, 8 (skips, doubles) and 14. That it was run at all is a figure, seasons since then;
+ * what is to be looked at is a state.
+ */
+final readonly class RunFinding
+{
+    /** Singulation is good from here on. */
+    private const GOOD = 0.98;
+
+    /** First suspects, the likeliest first: of them the first that the row unit has. */
+    private const SUSPECTS = [
+        'skips' => [CheckKey::MeterSeal, CheckKey::MeterBrush, CheckKey::MeterDisc],
+        'doubles' => [CheckKey::MeterSingulator, CheckKey::MeterKnockoutWheel, CheckKey::MeterBrush],
+        'both' => [CheckKey::MeterDisc],
+    ];
+
+    /** @param  list<Chip>  $chips */
+    private function __construct(
+        public CheckKey $check,
+        public ?State $state,
+        public array $chips = [],
+    ) {
+    }
+
+    /**
+     * @param  bool  $isPeriodic  the same cell goes wrong turn by turn
+     * @param  array<string, mixed>  $checks  of the row unit, by key
+     * @return list<self>
+     */
+    public static function of(Counts $counts, bool $isPeriodic, array $checks): array
+    {
+        $findings = [new self(CheckKey::MeterBenchSeasons, null)];
+        if ($isPeriodic) {
+            $findings[] = new self(CheckKey::MeterDisc, State::Watch, [Chip::HolesPlugged]);
+        } elseif (1 - $counts->wrong()->low < self::GOOD) {
+            foreach (self::SUSPECTS[$counts->lean() ?? 'both'] as $suspect) {
+                if (isset($checks[$suspect->value])) {
+                    $findings[] = new self($suspect, State::Watch);
+                    break;
+                }
+            }
+        }
+
+        return array_values(array_filter($findings, static fn (self $finding): bool => isset($checks[$finding->check->value])));
+    }
+}

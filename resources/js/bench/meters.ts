@@ -1,0 +1,11 @@
+import type { Meter } from '@/api/types'
+
+/** Where a meter is or was, in words: `Quill Bottom, row 5`. */
+export function sayStay({ to, planter_id, row, place }: Meter['stays'][number], names: Map<number, string>): string {
+  const where = {
+    row: () => `${names.get(planter_id as number) ?? 'a planter that is gone'}, row ${row}`,
+    shelf: () => 'on the shelf',
+    out: () => 'out to a stand',
+  }[to]()
+  return place ? `${where}: ${place}` : where
+}
