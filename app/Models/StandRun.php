@@ -31,6 +31,7 @@ use Ustrel\Core\Meter\Stage;
  * @property array{size: float, leak: float, plugged: bool, fault: string, number: int}|null $practice a made-up meter in the stand's place
  * @property 'waiting'|'running'|'ending'|'ended'|'short' $state
  * @property string|null $air_seen
+ * @property string|null $turns_seen a minute
  * @property int $refused_lines that could not be read
  * @property string $refused why, the last of them
  * @property array<string, mixed>|null $figures what the seeds told, once it is over

@@ -11,6 +11,10 @@ return new class extends Migration
 {
     public function up(): void
     {
+        Schema::table('stand_runs', static function (Blueprint $table): void {
+            // Turns a minute, as the stand tells.
+            $table->decimal('turns_seen', 5, 1)->nullable();
+        });
         Schema::create('meters', static function (Blueprint $table): void {
             $table->id();
             $table->foreignId('workshop_id')->constrained();

@@ -32,11 +32,11 @@ it('takes a run from a stand, cut in the middle, sent twice and with broken line
     $run = ($this->prepare)()->assertOk()->assertJsonPath('state', 'waiting')->json('id');
     expect(($this->device)('hello')->json('run'))->toMatchArray(['id' => $run, 'row' => 3, 'cells' => 30, 'turns' => 40, 'air' => 6, 'places' => 500, 'next' => 1]);
     // The first two hundred, with a line that broke off, and air between them.
-    $first = [...array_slice($this->lines, 0, 100), '{"seq":10', '{"ms":5000,"air":6.2}', 'null', ...array_slice($this->lines, 100, 100)];
+    $first = [...array_slice($this->lines, 0, 100), '{"seq":10', '{"ms":5000,"air":6.2,"rpm":40.5}', 'null', ...array_slice($this->lines, 100, 100)];
     $taken = ($this->device)("runs/{$run}", implode("\n", $first))->assertOk()->json();
     expect($taken)->toMatchArray(['next' => 201, 'new' => 200, 'refused_lines' => 2, 'over' => false])->and($taken['refused'][0])->toContain('Line 101')->and($taken['refused'][0])->toContain('{"seq":10');
     $now = fn (): array => $this->actingAs($this->technician)->getJson("/api/planters/{$this->planted->id}/bench/runs/now")->assertOk()->json('run');
-    expect($now())->toMatchArray(['state' => 'running', 'seeds' => 200, 'air_seen' => 6.2, 'refused_lines' => 2, 'seeds_due_a_second' => 20])->and($now()['seeds_a_second'])->toEqualWithDelta(20, 0.3)->and($now()['line'])->toHaveCount(48);
+    expect($now())->toMatchArray(['state' => 'running', 'seeds' => 200, 'air_seen' => 6.2, 'turns_seen' => 40.5, 'refused_lines' => 2, 'seeds_due_a_second' => 20])->and($now()['seeds_a_second'])->toEqualWithDelta(20, 0.3)->and($now()['line'])->toHaveCount(48);
     // Cut off, it asks where to go on, and sends some again all the same.
     expect(($this->device)('hello')->json('run.next'))->toBe(201);
     expect(($this->device)("runs/{$run}", implode("\r\n", array_slice($this->lines, 150)))->json())->toMatchArray(['new' => count($this->lines) - 200, 'refused_lines' => 0]);
@@ -107,8 +107,8 @@ it('refuses what no run can be set up as, and says what lines it cannot read', f
 
 it('names each line that is none, and takes the good ones between', function (): void {
     $run = ($this->prepare)()->json('id');
-    $taken = ($this->device)("runs/{$run}", implode("\n", ['{"seq":1,"ms":0}', '{"seq":0,"ms":5}', '{"seq":2,"ms":"x"}', '{"seq":2,"ms":50}', '{"seq":3,"ms":40}', '[]', '{"air":300}', '{"seq":3,"ms":1e99}', '{"seq":3,"ms":100}', '{"end":true}', '{"seq":4,"ms":150}']))->assertOk()->json();
-    expect($taken['new'])->toBe(3)->and(array_map(static fn (string $of): int => (int) preg_replace('/\D.*/', '', substr($of, 5)), $taken['refused']))->toBe([2, 3, 5, 6, 7, 8, 11])->and($taken['refused'][2])->toContain('go forward');
+    $taken = ($this->device)("runs/{$run}", implode("\n", ['{"seq":1,"ms":0}', '{"seq":0,"ms":5}', '{"seq":2,"ms":"x"}', '{"seq":2,"ms":50}', '{"seq":3,"ms":40}', '[]', '{"air":300}', '{"rpm":-1}', '{"seq":3,"ms":1e99}', '{"seq":3,"ms":100}', '{"end":true}', '{"seq":4,"ms":150}']))->assertOk()->json();
+    expect($taken['new'])->toBe(3)->and(array_map(static fn (string $of): int => (int) preg_replace('/\D.*/', '', substr($of, 5)), $taken['refused']))->toBe([2, 3, 5, 6, 7, 8, 9, 12])->and($taken['refused'][2])->toContain('go forward');
     // One run of a planter at a time; the same sent again is the same.
     $first = ($this->setUp)();
     ($this->prepare)($first)->assertOk();

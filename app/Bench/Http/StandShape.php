@@ -9,7 +9,7 @@ use App\Models\StandRun;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Meter\Stage;
 
-#[OA\Schema(schema: 'StandRun', description: 'A run on a test stand', required: ['id', 'row', 'stage', 'state', 'seed', 'disc', 'cells', 'turns', 'air', 'air_seen', 'places', 'practice', 'seeds', 'counts', 'seeds_a_second', 'seeds_due_a_second', 'line', 'refused_lines', 'refused', 'figures'], properties: [
+#[OA\Schema(schema: 'StandRun', description: 'A run on a test stand', required: ['id', 'row', 'stage', 'state', 'seed', 'disc', 'cells', 'turns', 'air', 'air_seen', 'turns_seen', 'places', 'practice', 'seeds', 'counts', 'seeds_a_second', 'seeds_due_a_second', 'line', 'refused_lines', 'refused', 'figures'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'stage', type: 'string', enum: Stage::class),
@@ -19,6 +19,7 @@ use Ustrel\Core\Meter\Stage;
     new OA\Property(property: 'cells', description: 'Of the disc or plate', type: 'integer'),
     new OA\Property(property: 'turns', description: 'A minute', type: 'number', nullable: true),
     new OA\Property(property: 'air', description: 'Inches of water, as it is set', type: 'number', nullable: true),
+    new OA\Property(property: 'turns_seen', description: 'A minute, as the stand tells', type: 'number', nullable: true),
     new OA\Property(property: 'air_seen', description: 'Inches of water, as the stand tells', type: 'number', nullable: true),
     new OA\Property(property: 'places', description: 'That are to be run', type: 'integer'),
     new OA\Property(property: 'practice', description: 'The made-up stand', type: 'boolean'),
@@ -65,7 +66,7 @@ final class StandShape
 
         return [
             'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'state' => $run->state, 'seed' => $run->seed, 'disc' => $run->disc,
-            'cells' => $run->cells, 'turns' => self::number($run->turns), 'air' => self::number($run->air), 'air_seen' => self::number($run->air_seen), 'places' => $run->places,
+            'cells' => $run->cells, 'turns' => self::number($run->turns), 'air' => self::number($run->air), 'air_seen' => self::number($run->air_seen), 'turns_seen' => self::number($run->turns_seen), 'places' => $run->places,
             'practice' => $run->practice !== null, 'seeds' => count($times),
             'counts' => $figures === null ? null : [
                 'places' => $figures->counts->places, 'skips' => $figures->counts->skips, 'doubles' => $figures->counts->doubles,

@@ -26,6 +26,8 @@ final readonly class Ingest
 
     private const MOST_AIR = 99.9;
 
+    private const MOST_TURNS = 999.9;
+
     public function __construct(private EndRun $end)
     {
     }
@@ -62,7 +64,7 @@ final readonly class Ingest
         $last = DB::table('stand_drops')->where('stand_run_id', $run->id)->orderByDesc('seq')->first();
         [$seq, $ms] = [(int) ($last->seq ?? 0), (float) ($last->ms ?? 0.0)];
         $drops = $refused = [];
-        $air = null;
+        $air = $turns = null;
         $hasEnded = false;
         foreach ($lines as $number => $line) {
             $told = strlen($line) > self::LONGEST_LINE ? null : json_decode($line, true);
@@ -75,7 +77,7 @@ final readonly class Ingest
                 $drops[$told['seq']] ??= ['stand_run_id' => $run->id, 'seq' => $told['seq'], 'ms' => (float) $told['ms']];
                 [$seq, $ms] = $told['seq'] > $seq ? [$told['seq'], (float) $told['ms']] : [$seq, $ms];
             } else {
-                $air = (float) $told['air'];
+                [$air, $turns] = [$told['air'] ?? $air, $told['rpm'] ?? $turns];
             }
         }
         $new = 0;
@@ -84,7 +86,7 @@ final readonly class Ingest
         }
         $now = CarbonImmutable::now();
         $run->fill([
-            'state' => $hasEnded ? 'ending' : 'running', 'started_at' => $run->started_at ?? $now, 'heard_at' => $now, 'air_seen' => $air ?? $run->air_seen,
+            'state' => $hasEnded ? 'ending' : 'running', 'started_at' => $run->started_at ?? $now, 'heard_at' => $now, 'air_seen' => $air ?? $run->air_seen, 'turns_seen' => $turns ?? $run->turns_seen,
             'refused_lines' => $run->refused_lines + count($refused), 'refused' => $refused === [] ? $run->refused : $refused[array_key_last($refused)],
         ])->save();
 
@@ -100,10 +102,11 @@ final readonly class Ingest
             ! is_array($told) => 'stand.unreadable',
             $hasEnded => 'stand.behind_end',
             isset($told['end']) => $told['end'] === true ? null : 'stand.unreadable',
-            isset($told['air']) && ! isset($told['seq']) => $number($told['air'], 0, self::MOST_AIR) ? null : 'stand.air',
-            ! is_int($told['seq'] ?? null) || $told['seq'] < 1 || $told['seq'] > self::MOST_SEEDS => 'stand.seq',
-            ! $number($told['ms'] ?? null, 0, self::MOST_MS) => 'stand.ms',
-            default => null,
+            isset($told['seq']) => is_int($told['seq']) && $told['seq'] >= 1 && $told['seq'] <= self::MOST_SEEDS ? ($number($told['ms'] ?? null, 0, self::MOST_MS) ? null : 'stand.ms') : 'stand.seq',
+            isset($told['air']) && ! $number($told['air'], 0, self::MOST_AIR) => 'stand.air',
+            isset($told['rpm']) && ! $number($told['rpm'], 0, self::MOST_TURNS) => 'stand.rpm',
+            isset($told['air']) || isset($told['rpm']) => null,
+            default => 'stand.seq',
         };
     }
 }

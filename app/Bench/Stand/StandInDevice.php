@@ -74,7 +74,7 @@ final readonly class StandInDevice
         $drops = $meter->drops($run['places'], crc32($run['id']));
         $next = $run['next'];
         for ($now = $drops[$next - 2] ?? 0.0; ; $now += self::EVERY) {
-            $lines = [(string) json_encode(['ms' => $now, 'air' => $air])];
+            $lines = [(string) json_encode(['ms' => $now, 'air' => $air, 'rpm' => (float) ($run['turns'] ?? self::TURNS)])];
             for (; isset($drops[$next - 1]) && $drops[$next - 1] <= $now; $next++) {
                 $lines[] = (string) json_encode(['seq' => $next, 'ms' => round($drops[$next - 1], 1)]);
             }

@@ -2349,6 +2349,8 @@ export interface components {
             turns: number | null;
             /** @description Inches of water, as it is set */
             air: number | null;
+            /** @description A minute, as the stand tells */
+            turns_seen: number | null;
             /** @description Inches of water, as the stand tells */
             air_seen: number | null;
             /** @description That are to be run */

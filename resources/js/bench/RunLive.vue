@@ -72,6 +72,12 @@ async function stop(): Promise<void> {
           <dt>Air at the stand</dt>
           <dd>{{ run.air_seen }} in H₂O</dd>
         </div>
+        <div v-if="run.turns_seen !== null">
+          <dt>Turns at the stand</dt>
+          <dd>
+            {{ run.turns_seen }} a minute <span v-if="run.turns !== null" class="quiet">set: {{ run.turns }}</span>
+          </dd>
+        </div>
       </dl>
       <p v-if="run.figures" class="quiet">
         By ISO 7256-1: {{ percent(run.figures.feed_index) }} fed singly, {{ percent(run.figures.miss_index) }} missed,
