@@ -26,6 +26,7 @@ use App\Models\Reading;
 use App\Models\SeasonPlan;
 use App\Models\SeedLot;
 use App\Models\SeedMove;
+use App\Models\Setting;
 use App\Models\SpecSheet;
 use App\Models\StockMove;
 use App\Models\Supplier;
@@ -78,6 +79,7 @@ final class Content
         OwnJob::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         WorkEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         BenchRun::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        Setting::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         PolicyChoice::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Import::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Activity::class => ['workshop_id' => Workshop::class, 'causer_id' => User::class],

@@ -402,6 +402,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/calculators": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Filled with what the planter’s record knows */
+        get: operations["calculators"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/calculators/{calculation}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Nothing is kept */
+        post: operations["calculate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/walks/{walk}/depth-index": {
         parameters: {
             query?: never;
@@ -410,6 +444,57 @@ export interface paths {
             cookie?: never;
         };
         get: operations["depthIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["settings"];
+        put?: never;
+        /** @description All of them, or nothing; sending it again is harmless */
+        post: operations["keepSettings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/settings/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description For the cab, or for a second planter */
+        get: operations["settingsSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/settings/sheet.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Columns: docs/formats.md */
+        get: operations["settingsTable"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2400,6 +2485,45 @@ export interface components {
             wrong: number;
             turns: number;
         };
+        Calculator: {
+            /** @enum {string} */
+            key: "spacing" | "population" | "sprockets" | "weighing" | "circumference" | "slip" | "acre_counter" | "four_answers" | "stand_rate" | "dry_catch" | "liquid" | "row_catch" | "fills" | "marker" | "guess_row" | "ballast" | "reaction" | "covering";
+            inputs: {
+                key: string;
+                /** @description In words */
+                unit: string;
+                /** @description Several figures */
+                list: boolean;
+                whole: boolean;
+                may_lack: boolean;
+                /** @description As the record knows it */
+                value: number[] | null;
+                /**
+                 * @description That it can be kept as
+                 * @enum {string|null}
+                 */
+                setting: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box" | null;
+            }[];
+        };
+        Worked: {
+            lines: {
+                key: string;
+                /** @description Of several lines of a kind: which row, tank or choice */
+                number: number | null;
+                /** @description With its unit, and how far it may be off */
+                said: string;
+                amiss: boolean;
+                /** @description The setting that it can be kept as */
+                keep: {
+                    /** @enum {string} */
+                    key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
+                    value: string;
+                    figure: number | null;
+                } | null;
+            }[];
+            /** @description With the figures in it */
+            formula: string;
+        };
         DepthIndex: {
             /**
              * @description What the shop does about it
@@ -2436,6 +2560,89 @@ export interface components {
                 row: number;
                 /** @description Notches, higher where positive */
                 move: number;
+            }[];
+        };
+        SettingEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /** @enum {string} */
+            key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
+            /** @description 0, or left out, for the planter as a whole */
+            row?: number;
+            /** @description In words, where it has no unit; else what is to be said besides */
+            value?: string;
+            /** @description Where it has a unit */
+            figure?: number | null;
+            /**
+             * @description That the figure is in
+             * @enum {string}
+             */
+            units?: "in" | "mm";
+            field?: string;
+            crop?: string;
+            /** @enum {string|null} */
+            soil?: "clay" | "silt" | "loam" | "sand" | "stony" | null;
+            /** @enum {string|null} */
+            residue?: "bare" | "usual" | "heavy" | null;
+            /** @description How it went */
+            note?: string;
+            /** Format: date-time */
+            happened_at: string;
+            /**
+             * Format: uuid
+             * @description The setting whose place it takes
+             */
+            supersedes?: string | null;
+            /** @description Take back the one that is superseded */
+            withdrawn?: boolean;
+        };
+        SettingMade: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
+            row: number;
+            /** @description With its unit, in the units of who asks */
+            said: string;
+            value: string;
+            /** @description In the unit of its key, as the US has it */
+            figure: number | null;
+            field: string;
+            crop: string;
+            /** @enum {string|null} */
+            soil: "clay" | "silt" | "loam" | "sand" | "stony" | null;
+            /** @enum {string|null} */
+            residue: "bare" | "usual" | "heavy" | null;
+            note: string;
+            by: string;
+            /** Format: date-time */
+            happened_at: string;
+        };
+        Settings: {
+            now: components["schemas"]["SettingMade"][];
+            /** @description The newest first, up to 100 */
+            log: components["schemas"]["SettingMade"][];
+            /** @description What the planter was left at on the ground that is most like the one asked for */
+            recalled: components["schemas"]["SettingMade"][] | null;
+            keys: {
+                /** @enum {string} */
+                key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
+                /** @description In words; empty of a plain figure, null where it is said in words */
+                unit: string | null;
+                /** @description Rows may be set each by itself */
+                of_rows: boolean;
+            }[];
+            /** @description Fields of the season */
+            grounds: {
+                field: string;
+                crop: string;
+                /** @enum {string|null} */
+                soil: "clay" | "silt" | "loam" | "sand" | "stony" | null;
+                /** @enum {string|null} */
+                residue: "bare" | "usual" | "heavy" | null;
             }[];
         };
         /** @description One line a station, front to back */
@@ -5488,6 +5695,71 @@ export interface operations {
             404: components["responses"]["NotFound"];
         };
     };
+    calculators: {
+        parameters: {
+            query: {
+                units: "in" | "mm";
+            };
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What each asks for */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        calculators: components["schemas"]["Calculator"][];
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    calculate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+                calculation: "spacing" | "population" | "sprockets" | "weighing" | "circumference" | "slip" | "acre_counter" | "four_answers" | "stand_rate" | "dry_catch" | "liquid" | "row_catch" | "fills" | "marker" | "guess_row" | "ballast" | "reaction" | "covering";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * @description That the figures are in
+                     * @enum {string}
+                     */
+                    units: "in" | "mm";
+                    /** @description By key of input: a number, a list of numbers, or null */
+                    figures: Record<string, never>;
+                };
+            };
+        };
+        responses: {
+            /** @description What it comes to */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Worked"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
     depthIndex: {
         parameters: {
             query?: never;
@@ -5506,6 +5778,123 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DepthIndex"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    settings: {
+        parameters: {
+            query?: {
+                field?: string;
+                crop?: string;
+                soil?: "clay" | "silt" | "loam" | "sand" | "stony";
+                residue?: "bare" | "usual" | "heavy";
+            };
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is set now, what was, and what the ground that is asked for brings back */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Settings"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    keepSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description 1 to 100 */
+                    settings: components["schemas"]["SettingEntry"][];
+                };
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    settingsSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description On paper */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": unknown;
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    settingsTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As a table */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
             404: components["responses"]["NotFound"];

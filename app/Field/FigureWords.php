@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field;
+
+use App\Models\Setting;
+use Ustrel\Core\Field\Calc\CalcUnit;
+use Ustrel\Core\Field\Calc\Measured;
+use Ustrel\Core\Measure\UnitSystem;
+
+/** Says figures of the field in words: `24,000 ± 900 seeds/acre`. */
+final readonly class FigureWords
+{
+    /** Figures that nothing says otherwise of are given to so many places that count. */
+    private const SIGNIFICANT = 4;
+
+    public function __construct(private UnitSystem $system)
+    {
+    }
+
+    public function unit(CalcUnit $unit): string
+    {
+        return $unit === CalcUnit::Plain ? '' : __($this->system === UnitSystem::Metric ? "calc_unit_metric.{$unit->value}" : "calc_unit.{$unit->value}");
+    }
+
+    /** With its unit. */
+    public function said(Measured|float $figure, CalcUnit $unit): string
+    {
+        return rtrim("{$this->bare($figure, $unit)} {$this->unit($unit)}");
+    }
+
+    public function bare(Measured|float $figure, CalcUnit $unit): string
+    {
+        $figure = $figure instanceof Measured ? $figure : Measured::of($figure);
+        [$value, $half] = Measured::of($unit->show($figure->value, $this->system), $unit->show($figure->sd, $this->system))->said();
+        if ($half === null) {
+            return self::number($value, max(0, self::SIGNIFICANT - 1 - (int) floor(log10(max(abs($value), 0.001)))));
+        }
+        $places = max(0, 1 - (int) floor(log10($half)));
+
+        return self::number($value, $places).' ± '.self::number($half, $places);
+    }
+
+    public function setting(Setting $setting): string
+    {
+        $unit = $setting->key->unit();
+        $said = $unit === null ? $setting->value : $this->said((float) $setting->figure, $unit);
+
+        return $unit === null || $setting->value === '' ? $said : "{$said} ({$setting->value})";
+    }
+
+    private static function number(float $value, int $places): string
+    {
+        $said = number_format($value, $places);
+
+        return str_contains($said, '.') ? rtrim(rtrim($said, '0'), '.') : $said;
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field\Http;
+
+use App\Field\FigureWords;
+use App\Field\SettingEvents;
+use App\Field\SettingsQuery;
+use App\Field\SettingsSheet;
+use App\Http\Controller;
+use App\Http\JsonBody;
+use App\Models\Planter;
+use App\Record\Http\ReceiptsShape;
+use App\Record\NotTaken;
+use App\Record\TakeWhole;
+use App\Season\SeasonQuery;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Field\SettingGround;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\Soil;
+
+/** What is fitted and set on a planter, what was, and what comes back with the ground. */
+final class SettingController extends Controller
+{
+    private const MOST = 100;
+
+    private const LONGEST = 80;
+
+    public function __construct(private readonly SettingsQuery $settings)
+    {
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/settings', operationId: 'settings', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Parameter(name: 'field', in: 'query', required: false, schema: new OA\Schema(type: 'string', maxLength: 80))]
+    #[OA\Parameter(name: 'crop', in: 'query', required: false, schema: new OA\Schema(type: 'string', maxLength: 80))]
+    #[OA\Parameter(name: 'soil', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: Soil::class))]
+    #[OA\Parameter(name: 'residue', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: Residue::class))]
+    #[OA\Response(response: 200, description: 'What is set now, what was, and what the ground that is asked for brings back', content: new OA\JsonContent(ref: '#/components/schemas/Settings'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function index(Request $request, Planter $planter): JsonResponse
+    {
+        $planter->load(['specSheet', 'workshop']);
+
+        return new JsonResponse(SettingShape::of($this->settings->held($planter), SeasonQuery::plan($planter), self::ground($request), new FigureWords($this->user($request)->units)));
+    }
+
+    #[OA\Post(path: '/api/planters/{planter}/settings', operationId: 'keepSettings', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['settings'], properties: [
+        new OA\Property(property: 'settings', description: '1 to 100', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingEntry')),
+    ]))]
+    #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
+    {
+        $settings = JsonBody::list($request, 'settings', self::MOST, 'settings.list');
+        try {
+            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): SettingEvents => new SettingEvents($of), $settings));
+        } catch (NotTaken $notTaken) {
+            throw ReceiptsShape::refusal($notTaken, 'settings');
+        }
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/settings/sheet.pdf', operationId: 'settingsSheet', description: 'For the cab, or for a second planter', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'On paper', content: new OA\MediaType(mediaType: 'application/pdf'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function pdf(Request $request, Planter $planter, SettingsSheet $sheet): Response
+    {
+        return response($sheet->pdf($planter->load('workshop'), $this->user($request)->units), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="settings.pdf"']);
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/settings/sheet.csv', operationId: 'settingsTable', description: 'Columns: docs/formats.md', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'As a table', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function csv(Request $request, Planter $planter, SettingsSheet $sheet): Response
+    {
+        return response($sheet->csv($planter->load('workshop'), $this->user($request)->units), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="settings.csv"']);
+    }
+
+    /** The ground that is asked for. */
+    private static function ground(Request $request): SettingGround
+    {
+        $text = static function (string $of) use ($request): string {
+            $said = $request->query($of) ?? '';
+
+            return is_string($said) && mb_strlen($said) <= self::LONGEST ? $said : throw ValidationException::withMessages([$of => __("acres.{$of}")]);
+        };
+        [$soil, $residue] = [$text('soil'), $text('residue')];
+        $soil = $soil === '' ? null : (Soil::tryFrom($soil) ?? throw ValidationException::withMessages(['soil' => __('acres.ground')]));
+        $residue = $residue === '' ? null : (Residue::tryFrom($residue) ?? throw ValidationException::withMessages(['residue' => __('acres.ground')]));
+
+        return new SettingGround($text('field'), $text('crop'), $soil, $residue);
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field\Http;
+
+use App\Field\FigureWords;
+use App\Field\SettingsQuery;
+use App\Models\SeasonPlan;
+use App\Models\Setting;
+use Illuminate\Database\Eloquent\Collection;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Field\Setting as Made;
+use Ustrel\Core\Field\SettingGround;
+use Ustrel\Core\Field\SettingKey;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\Soil;
+
+#[OA\Schema(schema: 'SettingEntry', required: ['id', 'key', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'key', type: 'string', enum: SettingKey::class),
+    new OA\Property(property: 'row', description: '0, or left out, for the planter as a whole', type: 'integer'),
+    new OA\Property(property: 'value', description: 'In words, where it has no unit; else what is to be said besides', type: 'string', maxLength: 60),
+    new OA\Property(property: 'figure', description: 'Where it has a unit', type: 'number', nullable: true),
+    new OA\Property(property: 'units', description: 'That the figure is in', type: 'string', enum: UnitSystem::class),
+    new OA\Property(property: 'field', type: 'string', maxLength: 80),
+    new OA\Property(property: 'crop', type: 'string', maxLength: 80),
+    new OA\Property(property: 'soil', type: 'string', enum: Soil::class, nullable: true),
+    new OA\Property(property: 'residue', type: 'string', enum: Residue::class, nullable: true),
+    new OA\Property(property: 'note', description: 'How it went', type: 'string', maxLength: 300),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'supersedes', description: 'The setting whose place it takes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'withdrawn', description: 'Take back the one that is superseded', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'SettingMade', required: ['id', 'key', 'row', 'said', 'value', 'figure', 'field', 'crop', 'soil', 'residue', 'note', 'by', 'happened_at'], properties: [
+    new OA\Property(property: 'id', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'key', type: 'string', enum: SettingKey::class),
+    new OA\Property(property: 'row', type: 'integer'),
+    new OA\Property(property: 'said', description: 'With its unit, in the units of who asks', type: 'string'),
+    new OA\Property(property: 'value', type: 'string'),
+    new OA\Property(property: 'figure', description: 'In the unit of its key, as the US has it', type: 'number', nullable: true),
+    new OA\Property(property: 'field', type: 'string'),
+    new OA\Property(property: 'crop', type: 'string'),
+    new OA\Property(property: 'soil', type: 'string', enum: Soil::class, nullable: true),
+    new OA\Property(property: 'residue', type: 'string', enum: Residue::class, nullable: true),
+    new OA\Property(property: 'note', type: 'string'),
+    new OA\Property(property: 'by', type: 'string'),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+])]
+#[OA\Schema(schema: 'Settings', required: ['now', 'log', 'recalled', 'keys', 'grounds'], properties: [
+    new OA\Property(property: 'now', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade')),
+    new OA\Property(property: 'log', description: 'The newest first, up to 100', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade')),
+    new OA\Property(property: 'recalled', description: 'What the planter was left at on the ground that is most like the one asked for', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade'), nullable: true),
+    new OA\Property(property: 'keys', type: 'array', items: new OA\Items(required: ['key', 'unit', 'of_rows'], properties: [
+        new OA\Property(property: 'key', type: 'string', enum: SettingKey::class),
+        new OA\Property(property: 'unit', description: 'In words; empty of a plain figure, null where it is said in words', type: 'string', nullable: true),
+        new OA\Property(property: 'of_rows', description: 'Rows may be set each by itself', type: 'boolean'),
+    ], type: 'object')),
+    new OA\Property(property: 'grounds', description: 'Fields of the season', type: 'array', items: new OA\Items(required: ['field', 'crop', 'soil', 'residue'], properties: [
+        new OA\Property(property: 'field', type: 'string'),
+        new OA\Property(property: 'crop', type: 'string'),
+        new OA\Property(property: 'soil', type: 'string', enum: Soil::class, nullable: true),
+        new OA\Property(property: 'residue', type: 'string', enum: Residue::class, nullable: true),
+    ], type: 'object')),
+])]
+final class SettingShape
+{
+    private const LOGGED = 100;
+
+    /**
+     * @param  Collection<int, Setting>  $held  the newest first
+     * @return array<string, mixed>
+     */
+    public static function of(Collection $held, SeasonPlan $plan, SettingGround $ground, FigureWords $words): array
+    {
+        $made = static fn (Setting $setting): array => self::made($setting, $words);
+        $recalled = $ground->isUnsaid() ? null : SettingsQuery::log($held)->recalled($ground);
+        $byId = $held->keyBy('id')->all();
+
+        return [
+            'now' => array_map($made, SettingsQuery::now($held)),
+            'log' => $held->take(self::LOGGED)->map($made)->values()->all(),
+            'recalled' => $recalled === null ? null : array_map(static fn (Made $of): array => self::made($byId[$of->id], $words), $recalled[2]),
+            'keys' => array_map(static fn (SettingKey $key): array => ['key' => $key->value, 'unit' => $key->unit() === null ? null : $words->unit($key->unit()), 'of_rows' => $key->isOfRows()], SettingKey::cases()),
+            'grounds' => array_map(static fn (array $field): array => ['field' => $field['name'], 'crop' => (string) $field['crop'], 'soil' => $field['soil'], 'residue' => $field['residue']], $plan->fields),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function made(Setting $setting, FigureWords $words): array
+    {
+        return [
+            'id' => $setting->id, 'key' => $setting->key->value, 'row' => $setting->row_number, 'said' => $words->setting($setting), 'value' => $setting->value,
+            'figure' => $setting->figure === null ? null : (float) $setting->figure, 'field' => $setting->field, 'crop' => $setting->crop, 'soil' => $setting->soil?->value, 'residue' => $setting->residue?->value,
+            'note' => $setting->note, 'by' => $setting->user->name, 'happened_at' => $setting->happened_at->toIso8601ZuluString('millisecond'),
+        ];
+    }
+}

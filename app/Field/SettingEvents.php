@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field;
+
+use App\Models\Planter;
+use App\Models\Setting;
+use App\Record\Envelope;
+use App\Record\Fields;
+use App\Record\Kind;
+use App\Record\KindWording;
+use App\Record\Refused;
+use App\Record\Touched;
+use Ustrel\Core\Field\SettingKey;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Wear\Acres\Residue;
+use Ustrel\Core\Wear\Acres\Soil;
+
+/** What was set to what on one planter, and on what ground. */
+final readonly class SettingEvents implements Kind
+{
+    private const LONGEST = 60;
+
+    private const LONGEST_NAME = 80;
+
+    private const LONGEST_NOTE = 300;
+
+    public function __construct(private Planter $planter)
+    {
+    }
+
+    public function model(): string
+    {
+        return Setting::class;
+    }
+
+    public function canSupersede(): bool
+    {
+        return true;
+    }
+
+    public function takesBack(array $row): bool
+    {
+        return $row['withdrawn'];
+    }
+
+    public function wording(): KindWording
+    {
+        return new KindWording('settings.item', 'settings.gone');
+    }
+
+    public function read(Fields $fields, Envelope $envelope): array
+    {
+        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
+        if ($withdrawn && $envelope->supersedes === null) {
+            throw Refused::because('supersedes', 'settings.gone');
+        }
+        $key = $fields->oneOf('key', SettingKey::class, 'settings.key') ?? throw Refused::because('key', 'settings.key');
+        $row = $fields->whole('row', 0, $this->planter->row_count, 'settings.row') ?? 0;
+        if ($row > 0 && ! $key->isOfRows()) {
+            throw Refused::because('row', 'settings.not_of_rows', ['setting' => __("setting.{$key->value}")]);
+        }
+
+        return [
+            'key' => $key->value,
+            'row_number' => $row,
+            ...self::value($fields, $key),
+            'field' => trim($fields->text('field', self::LONGEST_NAME, 'acres.field')),
+            'crop' => trim($fields->text('crop', self::LONGEST_NAME, 'acres.crop')),
+            'soil' => $fields->oneOf('soil', Soil::class, 'acres.ground')?->value,
+            'residue' => $fields->oneOf('residue', Residue::class, 'acres.ground')?->value,
+            'note' => trim($fields->text('note', self::LONGEST_NOTE, 'bench.note')),
+            'happened_at' => $fields->moment('happened_at', 'bench.when', 'bench.when')->toIso(),
+            'withdrawn' => $withdrawn,
+        ];
+    }
+
+    public function touch(array $rows, array $superseded, Touched $touched): void
+    {
+        // What is set now follows from them when it is asked for.
+    }
+
+    /** @return array{value: string, figure: string|null} */
+    private static function value(Fields $fields, SettingKey $key): array
+    {
+        $unit = $key->unit();
+        if ($unit === null) {
+            $said = trim($fields->text('value', self::LONGEST, 'settings.words'));
+
+            return $said === '' ? throw Refused::because('value', 'settings.words') : ['value' => $said, 'figure' => null];
+        }
+        $system = $fields->oneOf('units', UnitSystem::class, 'refused.unknown_units') ?? UnitSystem::Inch;
+        $figure = $fields->number('figure', 'settings.figure', ['setting' => __("setting.{$key->value}")]);
+        $read = $figure === null ? null : $unit->read($figure, $system);
+        [$least, $most] = $key->range();
+        if ($read === null || $read < $least || $read > $most) {
+            throw Refused::because('figure', 'settings.range', [
+                'setting' => __("setting.{$key->value}"), 'least' => number_format($unit->show($least, $system)), 'most' => number_format($unit->show($most, $system)),
+            ]);
+        }
+
+        return ['value' => trim($fields->text('value', self::LONGEST, 'settings.words')), 'figure' => number_format($read, 4, '.', '')];
+    }
+}

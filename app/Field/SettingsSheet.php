@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field;
+
+use App\Http\Paper;
+use App\Models\Planter;
+use App\Models\Setting;
+use RuntimeException;
+use Ustrel\Core\Measure\UnitSystem;
+
+/** What is set on a planter now, for the cab or for a second planter. */
+final readonly class SettingsSheet
+{
+    private const COLUMNS = ['setting', 'row', 'value', 'field', 'crop', 'soil', 'residue', 'since', 'note'];
+
+    public function __construct(private SettingsQuery $settings)
+    {
+    }
+
+    public function pdf(Planter $planter, UnitSystem $system): string
+    {
+        return Paper::pdf('print.settings', ['planter' => $planter, 'day' => $planter->workshop->today()->iso, 'lines' => $this->lines($planter, $system)]);
+    }
+
+    public function csv(Planter $planter, UnitSystem $system): string
+    {
+        $out = fopen('php://memory', 'w+') ?: throw new RuntimeException('no memory');
+        fputcsv($out, self::COLUMNS, escape: '');
+        foreach ($this->lines($planter, $system) as $line) {
+            // What a table reads as a formula is text here.
+            fputcsv($out, array_map(static fn (string $cell): string => (string) preg_replace('/^(?=[=+\-@\t\r])/', "'", $cell), $line), escape: '');
+        }
+        rewind($out);
+
+        return (string) stream_get_contents($out);
+    }
+
+    /** @return list<array<value-of<self::COLUMNS>, string>> */
+    private function lines(Planter $planter, UnitSystem $system): array
+    {
+        $words = new FigureWords($system);
+
+        return array_map(static fn (Setting $of): array => [
+            'setting' => __("setting.{$of->key->value}"), 'row' => $of->row_number === 0 ? '' : (string) $of->row_number, 'value' => $words->setting($of), 'field' => $of->field, 'crop' => $of->crop,
+            'soil' => $of->soil === null ? '' : __("soil.{$of->soil->value}"), 'residue' => $of->residue === null ? '' : __("residue.{$of->residue->value}"),
+            'since' => $of->happened_at->setTimezone($planter->workshop->time_zone)->toDateString(), 'note' => $of->note,
+        ], SettingsQuery::now($this->settings->held($planter)));
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+
+beforeEach(function (): void {
+    $this->travelTo('2026-04-20 10:00:00');
+    $this->planted = $this->planter(['planting_start' => '2026-04-17']);
+    $this->actingAs($this->technician);
+    $this->path = "/api/planters/{$this->planted->id}/settings";
+    $this->set = fn (string $key, array $with): TestResponse => $this->postJson($this->path, ['settings' => [$with + ['id' => (string) Str::uuid7(), 'key' => $key, 'happened_at' => '2026-04-19T10:00:00Z']]]);
+    $this->said = fn (string $query = ''): array => $this->getJson($this->path.$query)->assertOk()->json();
+});
+
+it('keeps what is set now, of the planter and of rows, and what it was set to before', function (): void {
+    ($this->set)('population', ['figure' => 32_000])->assertCreated();
+    ($this->set)('depth_mark', ['figure' => 5, 'happened_at' => '2026-04-19T11:00:00Z'])->assertCreated();
+    ($this->set)('depth_mark', ['figure' => 6.5, 'row' => 3, 'happened_at' => '2026-04-19T12:00:00Z', 'note' => 'lifts late'])->assertCreated();
+    ($this->set)('downforce', ['value' => '180 lb', 'happened_at' => '2026-04-19T12:00:00Z'])->assertCreated();
+    $now = fn (): array => array_map(fn (array $of): string => "{$of['key']} {$of['row']}: {$of['said']}", ($this->said)()['now']);
+    expect($now())->toBe(['population 0: 32,000 seeds/ac', 'depth_mark 0: 5', 'depth_mark 3: 6.5', 'downforce 0: 180 lb']);
+    // In hectares, for who thinks in them: 32,000 / 0.40468564.
+    $this->technician->update(['units' => 'mm']);
+    expect($now()[0])->toBe('population 0: 79,074 seeds/ha');
+    ($this->set)('population', ['figure' => 79_073.7, 'units' => 'mm', 'happened_at' => '2026-04-19T13:00:00Z'])->assertCreated();
+    $this->technician->update(['units' => 'in']);
+    expect($now()[0])->toBe('population 0: 32,000 seeds/ac');
+    // Taken back, the one before stands again.
+    $last = ($this->said)()['log'][0];
+    ($this->set)('population', ['figure' => 30_000, 'supersedes' => $last['id'], 'withdrawn' => true])->assertCreated();
+    expect($now()[0])->toBe('population 0: 32,000 seeds/ac');
+});
+
+it('brings back what the planter was left at on ground like it', function (): void {
+    $clay = ['field' => 'Kiln Piece', 'crop' => 'popcorn', 'soil' => 'clay', 'residue' => 'heavy'];
+    ($this->set)('closing', ['value' => '4', 'happened_at' => '2025-04-19T10:00:00Z'] + $clay)->assertCreated();
+    ($this->set)('closing', ['value' => '2', 'happened_at' => '2025-04-19T11:00:00Z', 'note' => 'furrow shut'] + $clay)->assertCreated();
+    expect(($this->said)()['recalled'])->toBeNull();
+    $recalled = ($this->said)('?field=Bank&crop=popcorn&soil=clay')['recalled'];
+    expect($recalled)->toHaveCount(1)->and($recalled[0])->toMatchArray(['key' => 'closing', 'said' => '2', 'field' => 'Kiln Piece', 'note' => 'furrow shut']);
+    $this->getJson("{$this->path}?soil=chalk")->assertUnprocessable()->assertJsonPath('errors.soil.0', 'Choose the ground from the list.');
+});
+
+it('refuses what no setting can be', function (string $key, array $with, string $field, string $said): void {
+    expect(($this->set)($key, $with)->assertUnprocessable()->json('errors')[$field][0])->toContain($said);
+})->with([
+    'too many seeds' => ['population', ['figure' => 3e6], 'settings.0.figure', 'from 500 to 2,000,000'],
+    'no figure' => ['air', [], 'settings.0.figure', 'air: write a figure'],
+    'a text for a figure' => ['air', ['figure' => '12'], 'settings.0.figure', 'air is a figure'],
+    'no words' => ['closing', ['value' => '  '], 'settings.0.value', 'what it was set to'],
+    'a row that is none' => ['depth_mark', ['figure' => 5, 'row' => 99], 'settings.0.row', 'Name a row'],
+    'a row of what all share' => ['population', ['figure' => 32_000, 'row' => 2], 'settings.0.row', 'as a whole'],
+    'next week' => ['closing', ['value' => '2', 'happened_at' => '2026-04-28T10:00:00Z'], 'settings.0.happened_at', 'not in the future'],
+    'no such setting' => ['colour', ['value' => 'red'], 'settings.0.key', 'from the list'],
+]);
+
+it('puts the settings on paper and into a table', function (): void {
+    ($this->set)('closing', ['value' => '=2', 'field' => 'Kiln Piece', 'soil' => 'clay'])->assertCreated();
+    ($this->set)('depth_mark', ['figure' => 5, 'row' => 3])->assertCreated();
+    $paper = tempnam(sys_get_temp_dir(), 'ustrel');
+    file_put_contents($paper, $this->get("{$this->path}/sheet.pdf")->assertOk()->getContent());
+    expect((string) preg_replace('/\s+/', ' ', Process::run(['pdftotext', '-layout', $paper, '-'])->throw()->output()))->toContain('closing wheels')->toContain('Kiln Piece, clay');
+    unlink($paper);
+    expect($this->get("{$this->path}/sheet.csv")->assertOk()->getContent())->toContain("\"closing wheels\",,'=2,\"Kiln Piece\",,clay,,2026-04-19,")->toContain('"depth mark",3,5');
+});
+
+it('opens calculators filled, works them in either units, and names a figure that cannot be', function (): void {
+    $path = "/api/planters/{$this->planted->id}/calculators";
+    ($this->set)('population', ['figure' => 32_000])->assertCreated();
+    ($this->set)('sprocket_box', ['value' => '17, 19, 21, 23'])->assertCreated();
+    $asks = array_column($this->getJson("{$path}?units=in")->assertOk()->json('calculators'), 'inputs', 'key');
+    $value = fn (string $of, string $key): ?array => array_column($asks[$of], 'value', 'key')[$key];
+    expect([$value('spacing', 'population'), $value('spacing', 'width'), $value('sprockets', 'box'), $value('sprockets', 'circumference')])->toBe([[32000], [30], [17, 19, 21, 23], null]);
+    $worked = $this->postJson("{$path}/spacing", ['units' => 'in', 'figures' => ['population' => 32_000, 'width' => 30, 'mph' => 5]])->assertOk()->json();
+    expect($worked['formula'])->toBe('6,272,640 / (32,000 × 30 in) = 6.534 in')->and($worked['lines'][0]['said'])->toBe('6.534 in')->and($worked['lines'][2]['said'])->toBe('13.47 seeds/s');
+    $metric = $this->postJson("{$path}/spacing", ['units' => 'mm', 'figures' => ['population' => 79_073.7, 'width' => 76.2, 'mph' => 8.04672]])->assertOk()->json();
+    expect($metric['formula'])->toBe('10^8 / (79,074 × 76.2 cm) = 16.6 cm')->and($metric['lines'][2]['said'])->toBe('13.47 seeds/s');
+    $weighed = $this->postJson("{$path}/weighing", ['units' => 'in', 'figures' => ['in' => 412.5, 'out' => 371, 'acres' => 2.05, 'seeds_lb' => 1650, 'scale' => 0.5]])->assertOk()->json();
+    // Two weighings of 0.5 lb each: 0.7071 of 41.5 lb are 1.70 %, 569 seeds; twice that.
+    expect($weighed['lines'][0]['said'])->toBe('33,400 ± 1,100 seeds/ac');
+    $this->postJson("{$path}/spacing", ['units' => 'in', 'figures' => ['population' => 0, 'width' => 30]])->assertUnprocessable()->assertJsonPath('errors', ['figures.population' => ['Population: write a figure from 500 seeds/ac to 2,000,000 seeds/ac.']]);
+    $this->postJson("{$path}/spacing", ['units' => 'in', 'figures' => ['population' => '32000', 'width' => 30]])->assertUnprocessable()->assertJsonPath('errors', ['figures.population' => ['Population is a figure.']]);
+    $this->postJson("{$path}/spacing", ['units' => 'furlong', 'figures' => []])->assertUnprocessable();
+    $this->postJson("{$path}/nothing", ['units' => 'in', 'figures' => []])->assertNotFound();
+});
