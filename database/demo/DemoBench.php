@@ -53,7 +53,7 @@ final readonly class DemoBench
     public static function seed(User $technician): void
     {
         $of = $technician->workshop_id;
-        foreach ([['40 cells, 4.5 mm', 40, 4.5, 9.5, 13.0, 'Drawer 3'], [self::DISC, 60, 3.2, 6.5, 8.6, 'Drawer 1'], ['80 cells, 2 mm', 80, 2.0, 3.5, 6.4, 'Drawer 2']] as [$name, $cells, $hole, $from, $to, $kept]) {
+        foreach ([['40 cells, 4.5 mm', 40, 4.5, 9.5, 13.0, 'Drawer 3'], [self::DISC, 60, 3.2, 6.5, 8.6, 'Drawer 1'], ['80 cells, 2 mm', 80, 2.0, 3.5, 6.4, 'Drawer 2'], ['Plate, 12 cells', 12, null, 4.5, 5.5, 'On the nail by the door']] as [$name, $cells, $hole, $from, $to, $kept]) {
             Disc::query()->create(['workshop_id' => $of, 'name' => $name, 'cells' => $cells, 'hole' => $hole, 'from_size' => $from, 'to_size' => $to, 'kept_in' => $kept]);
         }
         /** @var array<string, int> $lots */

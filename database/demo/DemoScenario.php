@@ -49,6 +49,7 @@ final readonly class DemoScenario
         private LearnMeasuring $learn,
         private DemoWork $work,
         private DemoBench $bench,
+        private DemoField $field,
     ) {
     }
 
@@ -76,6 +77,7 @@ final readonly class DemoScenario
         $wren = User::query()->where('email', self::EMAIL)->firstOrFail();
         $this->bench->load(Planter::query()->where('name', DemoPlanter::BENCHED)->firstOrFail(), $wren);
         $this->work->load($worked, $wren);
+        $this->field->load($wren);
     }
 
     /** @param  non-empty-list<array{string, string, Role}>  $people names, emails and roles, the one who walks first */

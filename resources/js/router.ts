@@ -84,6 +84,24 @@ export const router = createRouter({
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
     {
+      path: '/planters/:planter(\\d+)/settings',
+      name: 'settings',
+      component: () => import('@/field/SettingsScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
+      path: '/planters/:planter(\\d+)/calculators',
+      name: 'calculators',
+      component: () => import('@/field/CalculatorsScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
+      path: '/planters/:planter(\\d+)/first-pass',
+      name: 'first-pass',
+      component: () => import('@/field/FirstPassScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
       path: '/planters/:planter(\\d+)/field',
       name: 'field',
       component: () => import('@/wear/AcresScreen.vue'),

@@ -53,7 +53,7 @@ final class CalculatorShape
 
         return ['key' => $calculation->value, 'inputs' => array_map(static fn (CalcInput $input): array => [
             'key' => $input->key, 'unit' => $words->unit($input->unit), 'list' => $input->isList, 'whole' => $input->isWhole, 'may_lack' => $input->mayLack,
-            'value' => isset($known[$input->key]) ? array_map(static fn (float $one): float => round($input->unit->show($one, $system), self::PLACES), (array) $known[$input->key]) : null,
+            'value' => isset($known[$input->key]) ? array_map(static fn (float $one): float => self::typed($input->unit->show($one, $system)), (array) $known[$input->key]) : null,
             'setting' => $input->setting?->value,
         ], $calculation->inputs())];
     }
@@ -78,6 +78,12 @@ final class CalculatorShape
         $formula = $system === UnitSystem::Metric && __($formula) !== $formula ? $formula : "calc_formula.{$calculation->value}";
 
         return ['lines' => array_map(static fn (CalcLine $line): array => self::line($line, $words, $system), $lines), 'formula' => __($formula, $fills)];
+    }
+
+    /** As somebody would type it: to five figures that count, and no whole ones lost. */
+    private static function typed(float $figure): float
+    {
+        return round($figure, max(0, 4 - (int) floor(log10(max(abs($figure), 0.001)))));
     }
 
     /** @return array<string, mixed> */

@@ -50,6 +50,7 @@ export const keys = {
   decide: (planter: number) => ['decide', planter] as const,
   policies: (planter: number) => ['policies', planter] as const,
   bench: (planter: number) => ['bench', planter] as const,
+  settings: (planter: number) => ['settings', planter] as const,
   work: (planter: number) => ['work', planter] as const,
   hands: (planter: number) => ['work', planter, 'hands'] as const,
   season: (planter: number) => ['season', planter] as const,
@@ -66,7 +67,7 @@ export const keys = {
 type Id = MaybeRefOrGetter<number>
 
 /** The name under which an answer is kept on the device, apart for each person. */
-const kept = (key: readonly unknown[]) => `${useSession().me?.id ?? ''}:${key.join('/')}`
+export const kept = (key: readonly unknown[]) => `${useSession().me?.id ?? ''}:${key.join('/')}`
 
 export const useYard = () =>
   useQuery({

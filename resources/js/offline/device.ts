@@ -7,6 +7,7 @@ import type {
   PlaceRef,
   Reading,
   Receipt,
+  SettingEntry,
   WalkKind,
   WalkOrder,
   WorkEntry,
@@ -36,6 +37,7 @@ type Kinds = {
   ledger: { body: { events: LedgerEntry[] } }
   acres: { body: AcresEntry }
   decision: { walk: string; body: DecisionEntry }
+  setting: { body: { settings: SettingEntry[] } }
   /** What was ticked, finished or could not be done, with the parts that went in: taken whole or not at all. */
   hands: { body: { events: WorkEntry[]; ledger: LedgerEntry[] } }
 }

@@ -10,6 +10,7 @@ import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { useOutbox } from '@/offline/outbox'
 import { shortDate } from '@/dates'
+import FieldFaces from '@/field/FieldFaces.vue'
 import AcresForm from './AcresForm.vue'
 import { groundOf } from './ground'
 import { useSession } from '@/session'
@@ -65,6 +66,7 @@ async function takeBack(of: AcresLine): Promise<void> {
 
 <template>
   <planter-page :planter-id="planterId" :of="face" :error="acres.error.value" @again="acres.refetch()">
+    <field-faces v-if="session.may('record')" :planter-id="planterId" />
     <div v-if="acres.data.value && face" class="acres">
       <waiting-list :planter-id="planterId" what="acres" />
       <section class="sheet">

@@ -47,7 +47,7 @@ enum Calculation: string
         return match ($this) {
             self::Spacing => [$population, $width, $mph->ifKnown(), $cells->ifKnown()],
             self::Population => [CalcInput::of('spacing', CalcUnit::Inch, 0.1, 300), $width],
-            self::Sprockets => [$population, $width, $cells, $circumference, $slip, CalcInput::list('box', CalcUnit::Plain, SprocketBox::LEAST, SprocketBox::MOST, isWhole: true)->from(SettingKey::SprocketBox), CalcInput::whole('stages', 1, 2), CalcInput::list('now', CalcUnit::Plain, SprocketBox::LEAST, SprocketBox::MOST, isWhole: true)->from(SettingKey::Sprockets)->ifKnown()],
+            self::Sprockets => [$population, $width, $cells, $circumference, $slip, CalcInput::of('fixed', CalcUnit::Plain, 0.01, 100)->ifKnown(), CalcInput::list('box', CalcUnit::Plain, SprocketBox::LEAST, SprocketBox::MOST, isWhole: true)->from(SettingKey::SprocketBox), CalcInput::whole('stages', 1, 2), CalcInput::list('now', CalcUnit::Plain, SprocketBox::LEAST, SprocketBox::MOST, isWhole: true)->from(SettingKey::Sprockets)->ifKnown()],
             self::Weighing => [CalcInput::of('in', CalcUnit::Pound, 0.01, 100_000), CalcInput::of('out', CalcUnit::Pound, 0, 100_000), CalcInput::of('acres', CalcUnit::Acre, 0.001, 10_000), $seedsAPound, $scale, CalcInput::of('seeds_lb_off', CalcUnit::Percent, 0, 20)->ifKnown()],
             self::Circumference => [CalcInput::of('feet', CalcUnit::Foot, 5, 5_000), CalcInput::of('turns', CalcUnit::Plain, 1, 500)],
             self::Slip => [CalcInput::of('turns', CalcUnit::Plain, 1, 5_000), $circumference, CalcInput::of('feet', CalcUnit::Foot, 20, 50_000)],

@@ -15,7 +15,7 @@ final readonly class Calculator
     /** A turn that is counted is right to a quarter of one. */
     private const TURN_SD = 0.25;
 
-    /** What a step of the box may plant besides, on either side of the closest. */
+    /** The closest that are told. */
     private const SETS = 3;
 
     /** @param  array<string, list<float>|float|null>  $in */
@@ -83,7 +83,7 @@ final readonly class Calculator
     /** @return list<CalcLine> the closest three, with what each plants and what has to be changed for it */
     private function sprockets(): array
     {
-        $drive = new GroundDrive((int) $this->f('cells'), $this->f('circumference'), $this->f('slip') / 100);
+        $drive = new GroundDrive((int) $this->f('cells'), $this->f('circumference'), $this->f('slip') / 100, $this->known('fixed') ?? 1.0);
         $teeth = array_map(intval(...), $this->list('now'));
         $stages = (int) $this->f('stages');
         if ($teeth !== [] && count($teeth) !== 2 * $stages) {

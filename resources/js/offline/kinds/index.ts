@@ -7,9 +7,10 @@ import { ledger } from './ledger'
 import { note } from './note'
 import { photo } from './photo'
 import { reading } from './reading'
+import { setting } from './setting'
 import { start } from './start'
 
-const kinds: { [W in What]: Kind<W> } = { start, reading, note, photo, ledger, acres, decision, hands }
+const kinds: { [W in What]: Kind<W> } = { start, reading, note, photo, ledger, acres, decision, hands, setting }
 
 /** How what waits goes up, and what it is called. */
 export const kindOf = (item: Waiting): Kind<What> => kinds[item.what] as Kind<What>

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Demo;
+
+use App\Field\SettingEvents;
+use App\Models\Planter;
+use App\Models\User;
+use App\Record\TakeWhole;
+use Carbon\CarbonImmutable;
+
+/** What was set on planters in the field: last spring on clay and on sand, and now. */
+final readonly class DemoField
+{
+    private const CLAY = ['field' => 'Kiln Piece', 'crop' => 'popcorn', 'soil' => 'clay', 'residue' => 'heavy'];
+
+    private const SAND = ['field' => 'Far Down', 'crop' => 'soybeans', 'soil' => 'sand', 'residue' => 'usual'];
+
+    /** What was set, on what ground, so many days before today; of row 11 by itself. */
+    private const BENCHED = [
+        [350, self::CLAY, 'downforce', '150 lb', 0, ''], [350, self::CLAY, 'closing', 'notch 3', 0, 'furrow open behind rows 5 and 6'], [349, self::CLAY, 'closing', 'notch 2', 0, 'shut, not packed'],
+        [349, self::CLAY, 'downforce', '180 lb', 0, 'depth held at 5 mph'], [349, self::CLAY, 'cleaner', 'floating', 0, ''], [349, self::CLAY, 'air', 13.0, 0, ''],
+        [341, self::SAND, 'downforce', '90 lb', 0, ''], [341, self::SAND, 'closing', 'notch 1', 0, ''], [341, self::SAND, 'air', 9.5, 0, ''],
+        [3, [], 'disc', '60 cells, 3.2 mm', 0, ''], [3, [], 'air', 13.0, 0, ''], [3, [], 'depth_mark', 6.0, 0, ''], [3, [], 'depth_mark', 8.5, 11, 'lifts late'], [3, [], 'population', 28_000.0, 0, ''], [3, [], 'speed', 5.0, 0, ''], [2, [], 'marker', 255.0, 0, ''],
+    ];
+
+    private const SMALL = [
+        [340, [], 'sprocket_box', '15, 17, 19, 20, 21, 23, 24, 25, 27', 0, ''], [340, [], 'circumference', 7.1, 0, ''], [340, [], 'slip', 4.0, 0, ''],
+        [340, ['field' => 'Home Garden', 'crop' => 'okra', 'soil' => 'loam', 'residue' => 'bare'], 'sprockets', '19/24', 0, 'thin; went to 20/24'], [339, ['field' => 'Home Garden', 'crop' => 'okra', 'soil' => 'loam', 'residue' => 'bare'], 'sprockets', '20/24', 0, 'stand as wanted'],
+        [4, [], 'disc', 'Plate, 12 cells', 0, ''], [4, [], 'sprockets', '20/24', 0, ''], [4, [], 'population', 24_000.0, 0, ''],
+    ];
+
+    public function __construct(private TakeWhole $take)
+    {
+    }
+
+    public function load(User $technician): void
+    {
+        foreach ([DemoPlanter::BENCHED => self::BENCHED, 'Pell Garden' => self::SMALL] as $name => $made) {
+            $this->settings(Planter::query()->where('workshop_id', $technician->workshop_id)->where('name', $name)->firstOrFail(), $technician, $made);
+        }
+    }
+
+    /** @param  list<array{int, array<string, string>, string, string|float, int, string}>  $made */
+    private function settings(Planter $planter, User $technician, array $made): void
+    {
+        $today = CarbonImmutable::today()->setTime(9, 0);
+        $items = array_map(static fn (array $of, int $at): array => [
+            'id' => DemoScenario::uuid("setting {$planter->name} {$at}"), 'key' => $of[2], 'row' => $of[4], 'note' => $of[5], 'happened_at' => $today->subDays($of[0])->addMinutes($at)->toIso8601ZuluString('millisecond'),
+        ] + $of[1] + (is_float($of[3]) ? ['figure' => $of[3]] : ['value' => $of[3]]), $made, array_keys($made));
+        ($this->take)($planter, $technician, static fn (Planter $of): SettingEvents => new SettingEvents($of), $items);
+    }
+}
