@@ -11,6 +11,7 @@ use App\Bench\Http\StandDeviceController;
 use App\Bench\Http\StandRunController;
 use App\Field\Http\CalculatorController;
 use App\Field\Http\DepthIndexController;
+use App\Field\Http\FirstPassController;
 use App\Field\Http\SettingController;
 use App\Field\Http\ToolbarLevelController;
 use App\Http\Middleware\DevicesOnly;
@@ -191,6 +192,9 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::post('settings', [SettingController::class, 'store'])->can('record');
         Route::get('settings/sheet.pdf', [SettingController::class, 'pdf'])->can('record')->middleware(NotesExport::class);
         Route::get('settings/sheet.csv', [SettingController::class, 'csv'])->can('record')->middleware(NotesExport::class);
+        Route::get('first-pass', [FirstPassController::class, 'show'])->can('record');
+        Route::post('first-pass/digs', [FirstPassController::class, 'dig'])->can('record');
+        Route::post('first-pass/sign-offs', [FirstPassController::class, 'sign'])->can('record');
         Route::get('calculators', [CalculatorController::class, 'index'])->can('record');
         Route::post('calculators/{calculation}', [CalculatorController::class, 'work'])->can('record');
         Route::get('bench', [BenchController::class, 'show'])->can('record');

@@ -39,11 +39,12 @@ return new class extends Migration
             $table->jsonb('seen');
             $table->text('note')->default('');
         });
-        // Somebody says that a planter is ready.
+        // Turned by hand every row dropped, or these did not; or somebody says that the planter is ready.
         Schema::create('sign_offs', static function (Blueprint $table): void {
             self::event($table);
-            $table->smallInteger('pass');
+            $table->text('kind');
             $table->text('field')->default('');
+            $table->jsonb('rows');
             $table->text('words')->default('');
         });
         foreach (['settings', 'digs', 'sign_offs'] as $table) {
@@ -51,7 +52,7 @@ return new class extends Migration
         }
         DB::statement('ALTER TABLE settings ADD CHECK (row_number >= 0)');
         DB::statement('ALTER TABLE digs ADD CHECK (row_number >= 1), ADD CHECK (pass BETWEEN 1 AND 20), ADD CHECK (target > 0)');
-        DB::statement('ALTER TABLE sign_offs ADD CHECK (pass BETWEEN 1 AND 20)');
+        DB::statement("ALTER TABLE sign_offs ADD CHECK (kind IN ('hand_turned', 'ready'))");
     }
 
     private static function event(Blueprint $table): void

@@ -47,6 +47,9 @@ function senders(): array
         },
         'own job' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/work/own", $item),
         'bench run' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/bench", $item),
+        'setting' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/settings", ['settings' => [$item]]),
+        'dig' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/first-pass/digs", ['digs' => [$item]]),
+        'sign-off' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/first-pass/sign-offs", $item),
         'policy' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/policy", $item),
     ];
 }
@@ -119,6 +122,9 @@ it('takes an event once, and nothing else under its id', function (string $kind,
     'finished work' => ['hands', fn () => ['kind' => 'finished', 'targets' => ['change:2:seed_tube:centre'], 'minutes' => 12, 'seized_minutes' => 4, 'lubricant' => 'oil', 'happened_at' => '2026-03-02T09:31:00Z'], [['minutes' => 13], ['seized_minutes' => 5], ['lubricant' => ''], ['kind' => 'could_not', 'reason' => 'seized']]],
     'own work' => ['own job', fn () => ['row' => 2, 'title' => 'Weld it', 'minutes' => 30, 'happened_at' => '2026-03-02T09:31:00Z'], [['row' => 0], ['title' => 'Paint it'], ['minutes' => 31], ['blocks' => true], ['happened_at' => '2026-03-02T09:32:00Z']]],
     'a bench run' => ['bench run', fn () => ['row' => 2, 'stage' => 'pre', 'places' => 500, 'skips' => 4, 'doubles' => 3, 'seed' => 'Lot 7', 'air' => 14, 'happened_at' => '2026-03-02T09:31:00Z'], [['row' => 1], ['stage' => 'final'], ['places' => 600], ['skips' => 5], ['doubles' => 2], ['seed' => ''], ['air' => null], ['note' => 'x']]],
+    'a setting' => ['setting', fn () => ['key' => 'depth_mark', 'row' => 2, 'figure' => 5, 'field' => 'Kiln Piece', 'soil' => 'clay', 'happened_at' => '2026-03-02T09:31:00Z'], [['key' => 'air'], ['row' => 3], ['figure' => 5.5], ['value' => 'late'], ['soil' => 'sand'], ['note' => 'x'], ['happened_at' => '2026-03-02T09:32:00Z']]],
+    'a dig' => ['dig', fn () => ['pass' => 1, 'row' => 2, 'target' => '2', 'depths' => ['2', '1 3/4'], 'spacings' => [], 'seen' => ['w'], 'happened_at' => '2026-03-02T09:31:00Z'], [['pass' => 2], ['row' => 3], ['target' => '2 1/4'], ['depths' => ['1 3/4', '2']], ['spacings' => ['6', '7']], ['seen' => []], ['note' => 'x']]],
+    'a sign-off' => ['sign-off', fn () => ['kind' => 'hand_turned', 'rows' => [3], 'happened_at' => '2026-03-02T09:31:00Z'], [['kind' => 'ready'], ['rows' => []], ['words' => 'x']]],
     'a policy' => ['policy', fn () => ['school' => 'set', 'happened_at' => '2026-03-01T09:31:00Z'], [['school' => 'limit'], ['slot' => 'opener_blade'], ['happened_at' => '2026-03-01T09:32:00Z']]],
     'acres as a line' => ['acres', fn () => ['day' => '2026-04-20', 'line' => '80 ac, Long Field'], [['line' => '80.5 ac, Long Field']]],
 ]);
@@ -165,6 +171,9 @@ it('corrects what holds, again and again, and nothing else', function (string $k
     'finished work' => ['hands', fn () => ['kind' => 'finished', 'targets' => ['change:2:seed_tube:centre'], 'minutes' => 12, 'happened_at' => '2026-03-02T09:31:00Z'], ['minutes' => 15], ['withdrawn' => true]],
     'own work' => ['own job', fn () => ['row' => 2, 'title' => 'Weld it', 'minutes' => 30, 'happened_at' => '2026-03-02T09:31:00Z'], ['minutes' => 45], ['withdrawn' => true]],
     'a bench run' => ['bench run', fn () => ['row' => 2, 'stage' => 'pre', 'places' => 500, 'skips' => 4, 'doubles' => 3, 'happened_at' => '2026-03-02T09:31:00Z'], ['skips' => 5], ['withdrawn' => true]],
+    'a setting' => ['setting', fn () => ['key' => 'closing', 'value' => '2', 'happened_at' => '2026-03-02T09:31:00Z'], ['value' => '3'], ['withdrawn' => true]],
+    'a dig' => ['dig', fn () => ['pass' => 1, 'row' => 2, 'target' => '2', 'depths' => ['2'], 'spacings' => [], 'happened_at' => '2026-03-02T09:31:00Z'], ['depths' => ['1 3/4']], ['withdrawn' => true]],
+    'a sign-off' => ['sign-off', fn () => ['kind' => 'ready', 'happened_at' => '2026-03-02T09:31:00Z'], ['words' => 'but row 3'], ['withdrawn' => true]],
 ]);
 
 it('takes one batch with the same id twice for what it is', function (): void {

@@ -8,6 +8,7 @@ use App\Models\AcresEntry;
 use App\Models\Activity;
 use App\Models\BenchRun;
 use App\Models\Decision;
+use App\Models\Dig;
 use App\Models\Disc;
 use App\Models\Import;
 use App\Models\LedgerEvent;
@@ -27,6 +28,7 @@ use App\Models\SeasonPlan;
 use App\Models\SeedLot;
 use App\Models\SeedMove;
 use App\Models\Setting;
+use App\Models\SignOff;
 use App\Models\SpecSheet;
 use App\Models\StockMove;
 use App\Models\Supplier;
@@ -80,6 +82,8 @@ final class Content
         WorkEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         BenchRun::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Setting::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        Dig::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        SignOff::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         PolicyChoice::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Import::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Activity::class => ['workshop_id' => Workshop::class, 'causer_id' => User::class],

@@ -452,6 +452,56 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/first-pass": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["firstPass"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/first-pass/digs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description All of them, or nothing; sending it again is harmless */
+        post: operations["keepDigs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/first-pass/sign-offs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Sending it again is harmless */
+        post: operations["signOff"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/settings": {
         parameters: {
             query?: never;
@@ -2560,6 +2610,126 @@ export interface components {
                 row: number;
                 /** @description Notches, higher where positive */
                 move: number;
+            }[];
+        };
+        /** @description One row that was dug; lengths as they are typed */
+        DigEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /** @description 1 for the first, 2 after it was put right */
+            pass: number;
+            row: number;
+            field?: string;
+            /** @description Depth that is wanted */
+            target: string;
+            /** @description Of seeds, as it is set */
+            spacing?: string | null;
+            /** @description Of each seed, in the order in which they lie; up to 100 */
+            depths: string[];
+            /** @description From each seed to the next */
+            spacings: string[];
+            /** @description In the furrow */
+            seen?: ("v" | "w" | "open" | "smeared" | "dry_soil" | "residue" | "off_centre" | "roots_flat")[];
+            /**
+             * @description Of bare figures
+             * @enum {string}
+             */
+            units?: "in" | "mm";
+            note?: string;
+            /** @description A figure that does not fit its row is right */
+            confirmed?: boolean;
+            /** Format: date-time */
+            happened_at: string;
+            /**
+             * Format: uuid
+             * @description The dig whose place it takes
+             */
+            supersedes?: string | null;
+            /** @description Take back the one that is superseded */
+            withdrawn?: boolean;
+        };
+        SignOffEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            /** @enum {string} */
+            kind: "hand_turned" | "ready";
+            field?: string;
+            /** @description That did not drop */
+            rows?: number[];
+            words?: string;
+            /** Format: date-time */
+            happened_at: string;
+            /** Format: uuid */
+            supersedes?: string | null;
+            withdrawn?: boolean;
+        };
+        DugRow: {
+            /** Format: uuid */
+            id: string;
+            row: number;
+            /** @description Of each seed */
+            depths: number;
+            spacings: number;
+            /** @description On average, in words */
+            depth: string | null;
+            /** @description How much depths scatter, in words */
+            depth_sd: string | null;
+            /** @description Millimetres deeper than wanted; shallower is under 0 */
+            off: number | null;
+            /** @description It really plants otherwise than the others: true deeper, false shallower */
+            differs: boolean | null;
+            /** @description To turn its handle by, to the half; higher is deeper */
+            notches: number | null;
+            /** @description Depth on the pass before, in words */
+            before: string | null;
+            /** @description On average, in words */
+            spacing: string | null;
+            /** @description By how much of their mean spacings scatter */
+            cv: number | null;
+            /** @description Share of spacings, ISO 7256-1 */
+            missed: number | null;
+            multiple: number | null;
+            fed: number | null;
+            /** @description In words, with how far it may be off */
+            population: string | null;
+            seen: ("v" | "w" | "open" | "smeared" | "dry_soil" | "residue" | "off_centre" | "roots_flat")[];
+            note: string;
+            by: string;
+        };
+        FirstPass: {
+            to_dig: {
+                row: number;
+                /** @enum {string} */
+                why: "record" | "wing" | "track";
+            }[];
+            /** @description The last first */
+            passes: {
+                pass: number;
+                field: string;
+                /** @description In words */
+                target: string;
+                /** @description How alike depths of neighbouring seeds are, 0 to 1 */
+                alike: number;
+                rows: components["schemas"]["DugRow"][];
+            }[];
+            /** @description The newest first */
+            sign_offs: {
+                /** Format: uuid */
+                id: string;
+                /** @enum {string} */
+                kind: "hand_turned" | "ready";
+                field: string;
+                rows: number[];
+                words: string;
+                by: string;
+                /** Format: date-time */
+                happened_at: string;
             }[];
         };
         SettingEntry: {
@@ -5781,6 +5951,110 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+        };
+    };
+    firstPass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was dug this season, pass by pass, and what to turn */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirstPass"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    keepDigs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description 1 to 100 */
+                    digs: components["schemas"]["DigEntry"][];
+                };
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    signOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignOffEntry"];
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
         };
     };
     settings: {

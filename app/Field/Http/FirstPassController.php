@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field\Http;
+
+use App\Field\DigEvents;
+use App\Field\FigureWords;
+use App\Field\FirstPassQuery;
+use App\Field\SignOffEvents;
+use App\Http\Controller;
+use App\Http\JsonBody;
+use App\Models\Planter;
+use App\Record\Http\ReceiptsShape;
+use App\Record\NotTaken;
+use App\Record\TakeWhole;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+/** The first pass: rows turned by hand, dug, put right, dug again, and signed off. */
+final class FirstPassController extends Controller
+{
+    private const MOST = 100;
+
+    #[OA\Get(path: '/api/planters/{planter}/first-pass', operationId: 'firstPass', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'What was dug this season, pass by pass, and what to turn', content: new OA\JsonContent(ref: '#/components/schemas/FirstPass'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function show(Request $request, Planter $planter, FirstPassQuery $query): JsonResponse
+    {
+        $planter->load(['specSheet', 'workshop']);
+        $digs = $query->digs($planter);
+
+        return new JsonResponse(FirstPassShape::of($planter, $digs, $query->gained($planter, $digs), $query->signOffs($planter), $query->toDig($planter), new FigureWords($this->user($request)->units)));
+    }
+
+    #[OA\Post(path: '/api/planters/{planter}/first-pass/digs', operationId: 'keepDigs', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['digs'], properties: [
+        new OA\Property(property: 'digs', description: '1 to 100', type: 'array', items: new OA\Items(ref: '#/components/schemas/DigEntry')),
+    ]))]
+    #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function dig(Request $request, Planter $planter, TakeWhole $take): JsonResponse
+    {
+        $digs = JsonBody::list($request, 'digs', self::MOST, 'dig.some');
+        try {
+            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): DigEvents => new DigEvents($of), $digs));
+        } catch (NotTaken $notTaken) {
+            throw ReceiptsShape::refusal($notTaken, 'digs');
+        }
+    }
+
+    #[OA\Post(path: '/api/planters/{planter}/first-pass/sign-offs', operationId: 'signOff', description: 'Sending it again is harmless', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SignOffEntry'))]
+    #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function sign(Request $request, Planter $planter, TakeWhole $take): JsonResponse
+    {
+        $body = JsonBody::of($request);
+        try {
+            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): SignOffEvents => new SignOffEvents($of), [$body]));
+        } catch (NotTaken $notTaken) {
+            throw ReceiptsShape::refusal($notTaken);
+        }
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Dig;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+
+beforeEach(function (): void {
+    $this->travelTo('2026-04-20 10:00:00');
+    $this->planted = $this->planter(['planting_start' => '2026-04-17']);
+    $this->actingAs($this->technician);
+    $this->path = "/api/planters/{$this->planted->id}/first-pass";
+    $this->entry = fn (int $row, array $with = []): array => $with + [
+        'id' => (string) Str::uuid7(), 'pass' => 1, 'row' => $row, 'target' => '2', 'spacing' => '6 1/2', 'depths' => ['2', '1 15/16', '2', '2 1/16', '2'], 'spacings' => ['6 1/2', '6.4', '6.6'], 'happened_at' => '2026-04-20T09:00:00Z',
+    ];
+    $this->dig = fn (array ...$digs): TestResponse => $this->postJson("{$this->path}/digs", ['digs' => $digs]);
+    $this->told = fn (): array => $this->getJson($this->path)->assertOk()->json();
+});
+
+it('tells each row how deep it plants and what to turn, which rows really differ, and the second pass beside the first', function (): void {
+    $shallow = ['depths' => ['1 1/2', '38 mm', '1 1/2', '1 9/16', '1 7/16'], 'seen' => ['w', 'dry_soil'], 'note' => 'ridge'];
+    ($this->dig)(($this->entry)(1), ($this->entry)(2, $shallow), ($this->entry)(3))->assertCreated();
+    $pass = ($this->told)()['passes'][0];
+    $rows = array_column($pass['rows'], null, 'row');
+    // 1/2 in too shallow are two notches of 1/4 in; 6.5 in by 30 in are 32,167 seeds an acre.
+    expect($pass['target'])->toBe('2 in')->and($rows[2])->toMatchArray(['depth' => '1.5 in', 'notches' => 2, 'differs' => false, 'seen' => ['w', 'dry_soil'], 'before' => null, 'missed' => 0, 'fed' => 1])
+        ->and($rows[1]['notches'])->toEqualWithDelta(0, 0.5)->and($rows[2]['population'])->toStartWith('32,')->and($rows[2]['off'])->toEqualWithDelta(-12.7, 0.1);
+    ($this->dig)(($this->entry)(2, ['pass' => 2]))->assertCreated();
+    $passes = ($this->told)()['passes'];
+    expect(array_column($passes, 'pass'))->toBe([2, 1])->and($passes[0]['rows'][0])->toMatchArray(['row' => 2, 'before' => '1.5 in', 'depth' => '2 in', 'notches' => 0]);
+    expect(array_column(($this->told)()['to_dig'], 'why', 'row'))->toMatchArray([1 => 'wing', 8 => 'wing']);
+});
+
+it('counts blades that were changed after the dig', function (): void {
+    $walk = $this->openWalk($this->planted);
+    $this->travelTo('2026-04-19 08:00:00');
+    foreach (['left', 'right'] as $side) {
+        $this->postJson("/api/walks/{$walk->id}/readings", ['readings' => [['id' => (string) Str::uuid7(), 'row' => 2, 'check' => 'opener_blade_diameter', 'side' => $side, 'typed' => '14 1/2', 'units' => 'in', 'taken_at' => '2026-04-19T08:00:00Z']]])->assertOk();
+    }
+    $this->travelTo('2026-04-20 12:00:00');
+    ($this->dig)(($this->entry)(2, ['depths' => ['1 3/4', '1 3/4', '1 3/4', '1 3/4']]))->assertCreated();
+    expect(($this->told)()['passes'][0]['rows'][0]['notches'])->toEqual(1);
+    $fit = fn (string $side): array => ['id' => (string) Str::uuid7(), 'kind' => 'fitted', 'row' => 2, 'slot' => 'opener_blade', 'side' => $side, 'size' => '15', 'units' => 'in', 'happened_at' => '2026-04-20T11:00:00Z'];
+    $this->postJson("/api/planters/{$this->planted->id}/ledger", ['events' => [$fit('left'), $fit('right')]])->assertSuccessful();
+    // New blades of 15 in cut half of 1/2 in deeper: the notch is won.
+    expect(($this->told)()['passes'][0]['rows'][0]['notches'])->toEqual(0);
+});
+
+it('asks about a figure that lost its point, and keeps it where it is right', function (): void {
+    $odd = ($this->entry)(1, ['spacings' => ['6', '6', '61', '6']]);
+    expect(($this->dig)($odd)->assertUnprocessable()->json('errors')['digs.0.spacings'][0])->toBe('Spacing 3, “61”, does not fit the others. Look whether a point is missing; if it is right, keep it so.');
+    ($this->dig)(['confirmed' => true] + $odd)->assertCreated();
+});
+
+it('refuses what no dig can be, naming the figure', function (array $with, string $field, string $said): void {
+    expect(($this->dig)(($this->entry)(1), ($this->entry)(2, $with))->assertUnprocessable()->json('errors')["digs.1.{$field}"][0])->toContain($said)->and(Dig::query()->count())->toBe(0);
+})->with([
+    'millimetres in an inch shop' => [['depths' => ['2', '45']], 'depths', 'Depth 2, “45”: write it from 1/8 to 6 in'],
+    'no figure' => [['depths' => ['deep']], 'depths', 'Depth 1, “deep”'],
+    'nothing' => [['depths' => [], 'spacings' => ['6']], 'depths', 'the depth of one seed at least'],
+    'a row that the planter does not have' => [['row' => 17], 'row', 'counted from 1'],
+    'no pass' => [['pass' => 0], 'pass', '1 for the first'],
+    'a number for a text' => [['depths' => [2]], 'depths', 'each figure by itself'],
+    'a furrow of stars' => [['seen' => ['stars']], 'seen', 'from the list'],
+    'next week' => [['happened_at' => '2026-04-28T09:00:00Z'], 'happened_at', 'not in the future'],
+]);
+
+it('keeps who turned the rows by hand, and who says that it is ready', function (): void {
+    $sign = fn (array $with): TestResponse => $this->postJson("{$this->path}/sign-offs", $with + ['id' => (string) Str::uuid7(), 'happened_at' => '2026-04-20T09:00:00Z']);
+    $sign(['kind' => 'hand_turned', 'rows' => [3]])->assertCreated();
+    $sign(['kind' => 'ready', 'words' => 'Row 3 sensor only', 'happened_at' => '2026-04-20T09:30:00Z'])->assertCreated();
+    $sign(['kind' => 'ready', 'rows' => [40]])->assertUnprocessable()->assertJsonPath('errors.rows.0', 'Name rows that this planter has: 1 to 8.');
+    $sign(['kind' => 'maybe'])->assertUnprocessable();
+    $told = ($this->told)()['sign_offs'];
+    expect(array_column($told, 'kind'))->toBe(['ready', 'hand_turned'])->and($told[1]['rows'])->toBe([3])->and($told[0]['by'])->toBe($this->technician->name);
+    $sign(['kind' => 'ready', 'supersedes' => $told[0]['id'], 'withdrawn' => true])->assertCreated();
+    expect(($this->told)()['sign_offs'])->toHaveCount(1);
+});
