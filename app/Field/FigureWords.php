@@ -35,7 +35,7 @@ final readonly class FigureWords
         $figure = $figure instanceof Measured ? $figure : Measured::of($figure);
         [$value, $half] = Measured::of($unit->show($figure->value, $this->system), $unit->show($figure->sd, $this->system))->said();
         if ($half === null) {
-            return self::number($value, max(0, self::SIGNIFICANT - 1 - (int) floor(log10(max(abs($value), 0.001)))));
+            return self::number($value, $unit === CalcUnit::Percent ? 1 : max(0, self::SIGNIFICANT - 1 - (int) floor(log10(max(abs($value), 0.001)))));
         }
         $places = max(0, 1 - (int) floor(log10($half)));
 
@@ -54,6 +54,6 @@ final readonly class FigureWords
     {
         $said = number_format($value, $places);
 
-        return str_contains($said, '.') ? rtrim(rtrim($said, '0'), '.') : $said;
+        return str_replace('-', '−', str_contains($said, '.') ? rtrim(rtrim($said, '0'), '.') : $said);
     }
 }

@@ -21,11 +21,11 @@ use Ustrel\Core\Spec\Judging\Verdict;
 /** Reads what was dug behind a planter this season, and who vouched for it. */
 final readonly class FirstPassQuery
 {
-    /** @return Collection<int, Dig> of this season, the newest first */
-    public function digs(Planter $planter): Collection
+    /** @return array<int, Collection<int, Dig>> by season, the newest first */
+    public function digs(Planter $planter): array
     {
-        return Dig::held($planter->id)->where('happened_at', '>=', now()->subYear())->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get()
-            ->filter(static fn (Dig $dig): bool => $planter->seasonAt($dig->happened_at->toIso8601String()) === $planter->season())->values();
+        return Dig::held($planter->id)->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get()
+            ->groupBy(static fn (Dig $dig): int => $planter->seasonAt($dig->happened_at->toIso8601String()))->all();
     }
 
     /** @return Collection<int, SignOff> of this season, the newest first */

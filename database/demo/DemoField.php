@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Field\DigEvents;
 use App\Field\SettingEvents;
+use App\Field\SignOffEvents;
 use App\Models\Planter;
 use App\Models\User;
 use App\Record\TakeWhole;
 use Carbon\CarbonImmutable;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Ustrel\Core\Field\Dig\DigSign;
+use Ustrel\Core\Field\Dig\SignOffKind;
 
 /** What was set on planters in the field: last spring on clay and on sand, and now. */
 final readonly class DemoField
@@ -40,6 +46,27 @@ final readonly class DemoField
         foreach ([DemoPlanter::BENCHED => self::BENCHED, 'Pell Garden' => self::SMALL] as $name => $made) {
             $this->settings(Planter::query()->where('workshop_id', $technician->workshop_id)->where('name', $name)->firstOrFail(), $technician, $made);
         }
+        $this->digs(Planter::query()->where('workshop_id', $technician->workshop_id)->where('name', DemoPlanter::BENCHED)->firstOrFail(), $technician);
+    }
+
+    /** Last spring: row 11 shallow with a ridge in the furrow, put right by two notches. */
+    private function digs(Planter $planter, User $technician): void
+    {
+        $began = CarbonImmutable::parse($planter->planting_start->iso ?? 'today')->subYear()->setTime(8, 0);
+        $random = new Randomizer(new Mt19937(11));
+        $items = [];
+        foreach ([[1, 1, 50.8], [1, 7, 52.0], [1, 11, 38.5], [1, 16, 50.0], [2, 11, 50.2], [2, 16, 51.0]] as $at => [$pass, $row, $depth]) {
+            $around = static fn (float $middle, float $by): string => number_format(round(($middle + $by * ($random->getInt(-100, 100) + $random->getInt(-100, 100)) / 100) / 1.5875) * 1.5875, 1, '.', '').' mm';
+            $items[] = [
+                'id' => DemoScenario::uuid("dig {$planter->name} {$at}"), 'pass' => $pass, 'row' => $row, 'field' => 'Kiln Piece', 'target' => '2', 'spacing' => '7 1/2',
+                'depths' => array_map(static fn (): string => $around($depth, 4), range(1, 10)), 'spacings' => array_map(static fn (): string => $around(190.5, 28), range(1, 10)),
+                'seen' => [$depth < 40 ? DigSign::W->value : DigSign::V->value], 'happened_at' => $began->addMinutes(12 * $at + 60 * $pass)->toIso8601ZuluString('millisecond'),
+            ];
+        }
+        ($this->take)($planter, $technician, static fn (Planter $of): DigEvents => new DigEvents($of), $items);
+        ($this->take)($planter, $technician, static fn (Planter $of): SignOffEvents => new SignOffEvents($of), [[
+            'id' => DemoScenario::uuid("ready {$planter->name}"), 'kind' => SignOffKind::Ready->value, 'field' => 'Kiln Piece', 'words' => 'Row 11: watch the ridge', 'happened_at' => $began->addHours(4)->toIso8601ZuluString('millisecond'),
+        ]]);
     }
 
     /** @param  list<array{int, array<string, string>, string, string|float, int, string}>  $made */

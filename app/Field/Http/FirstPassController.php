@@ -14,6 +14,7 @@ use App\Models\Planter;
 use App\Record\Http\ReceiptsShape;
 use App\Record\NotTaken;
 use App\Record\TakeWhole;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -32,7 +33,7 @@ final class FirstPassController extends Controller
         $planter->load(['specSheet', 'workshop']);
         $digs = $query->digs($planter);
 
-        return new JsonResponse(FirstPassShape::of($planter, $digs, $query->gained($planter, $digs), $query->signOffs($planter), $query->toDig($planter), new FigureWords($this->user($request)->units)));
+        return new JsonResponse(FirstPassShape::of($planter, $digs, $query->gained($planter, $digs[$planter->season()] ?? new Collection), $query->signOffs($planter), $query->toDig($planter), new FigureWords($this->user($request)->units)));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/first-pass/digs', operationId: 'keepDigs', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]

@@ -66,18 +66,23 @@ use Ustrel\Core\Measure\UnitSystem;
     new OA\Property(property: 'note', type: 'string'),
     new OA\Property(property: 'by', type: 'string'),
 ])]
-#[OA\Schema(schema: 'FirstPass', required: ['to_dig', 'passes', 'sign_offs'], properties: [
+#[OA\Schema(schema: 'DigPass', required: ['pass', 'field', 'target', 'alike', 'rows'], properties: [
+    new OA\Property(property: 'pass', type: 'integer'),
+    new OA\Property(property: 'field', type: 'string'),
+    new OA\Property(property: 'target', description: 'In words', type: 'string'),
+    new OA\Property(property: 'alike', description: 'How alike depths of neighbouring seeds are, 0 to 1', type: 'number'),
+    new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/DugRow')),
+])]
+#[OA\Schema(schema: 'FirstPass', required: ['to_dig', 'passes', 'before', 'sign_offs'], properties: [
     new OA\Property(property: 'to_dig', type: 'array', items: new OA\Items(required: ['row', 'why'], properties: [
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'why', type: 'string', enum: ['record', 'wing', 'track']),
     ], type: 'object')),
-    new OA\Property(property: 'passes', description: 'The last first', type: 'array', items: new OA\Items(required: ['pass', 'field', 'target', 'alike', 'rows'], properties: [
-        new OA\Property(property: 'pass', type: 'integer'),
-        new OA\Property(property: 'field', type: 'string'),
-        new OA\Property(property: 'target', description: 'In words', type: 'string'),
-        new OA\Property(property: 'alike', description: 'How alike depths of neighbouring seeds are, 0 to 1', type: 'number'),
-        new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/DugRow')),
-    ], type: 'object')),
+    new OA\Property(property: 'passes', description: 'Of this season, the last first', type: 'array', items: new OA\Items(ref: '#/components/schemas/DigPass')),
+    new OA\Property(property: 'before', description: 'Of the last season that was dug before', required: ['season', 'passes'], properties: [
+        new OA\Property(property: 'season', type: 'integer'),
+        new OA\Property(property: 'passes', type: 'array', items: new OA\Items(ref: '#/components/schemas/DigPass')),
+    ], type: 'object', nullable: true),
     new OA\Property(property: 'sign_offs', description: 'The newest first', type: 'array', items: new OA\Items(required: ['id', 'kind', 'field', 'rows', 'words', 'by', 'happened_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'kind', type: 'string', enum: SignOffKind::class),
@@ -93,13 +98,33 @@ final class FirstPassShape
     private const INCH = 25.4;
 
     /**
-     * @param  Collection<int, Dig>  $digs  of this season, the newest first
+     * @param  array<int, Collection<int, Dig>>  $seasons  digs, the newest first, by season
      * @param  array<string, float>  $gained  millimetres, by id of a dig
      * @param  Collection<int, SignOff>  $signOffs
      * @param  array<int, 'record'|'wing'|'track'>  $toDig
      * @return array<string, mixed>
      */
-    public static function of(Planter $planter, Collection $digs, array $gained, Collection $signOffs, array $toDig, FigureWords $words): array
+    public static function of(Planter $planter, array $seasons, array $gained, Collection $signOffs, array $toDig, FigureWords $words): array
+    {
+        $earlier = array_filter(array_keys($seasons), static fn (int $season): bool => $season < $planter->season());
+        $before = $earlier === [] ? null : max($earlier);
+
+        return [
+            'to_dig' => array_map(static fn (int $row, string $why): array => ['row' => $row, 'why' => $why], array_keys($toDig), $toDig),
+            'passes' => self::passes($planter, $seasons[$planter->season()] ?? new Collection, $gained, $words),
+            'before' => $before === null ? null : ['season' => $before, 'passes' => self::passes($planter, $seasons[$before], [], $words)],
+            'sign_offs' => $signOffs->map(static fn (SignOff $of): array => [
+                'id' => $of->id, 'kind' => $of->kind->value, 'field' => $of->field, 'rows' => $of->rows, 'words' => $of->words, 'by' => $of->user->name, 'happened_at' => $of->happened_at->toIso8601ZuluString(),
+            ])->all(),
+        ];
+    }
+
+    /**
+     * @param  Collection<int, Dig>  $digs  of one season, the newest first
+     * @param  array<string, float>  $gained
+     * @return list<array<string, mixed>> the last pass first
+     */
+    private static function passes(Planter $planter, Collection $digs, array $gained, FigureWords $words): array
     {
         $passes = [];
         foreach ($digs->groupBy('pass')->sortKeys() as $pass => $ofPass) {
@@ -108,13 +133,7 @@ final class FirstPassShape
             $passes[$pass] = self::pass($planter, (int) $pass, $rows, $gained, $passes === [] ? [] : array_column($passes[array_key_last($passes)]['rows'], 'depth', 'row'), $words);
         }
 
-        return [
-            'to_dig' => array_map(static fn (int $row, string $why): array => ['row' => $row, 'why' => $why], array_keys($toDig), $toDig),
-            'passes' => array_reverse(array_values($passes)),
-            'sign_offs' => $signOffs->map(static fn (SignOff $of): array => [
-                'id' => $of->id, 'kind' => $of->kind->value, 'field' => $of->field, 'rows' => $of->rows, 'words' => $of->words, 'by' => $of->user->name, 'happened_at' => $of->happened_at->toIso8601ZuluString(),
-            ])->all(),
-        ];
+        return array_reverse(array_values($passes));
     }
 
     /**

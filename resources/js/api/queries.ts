@@ -50,6 +50,7 @@ export const keys = {
   decide: (planter: number) => ['decide', planter] as const,
   policies: (planter: number) => ['policies', planter] as const,
   bench: (planter: number) => ['bench', planter] as const,
+  firstPass: (planter: number) => ['first-pass', planter] as const,
   settings: (planter: number) => ['settings', planter] as const,
   work: (planter: number) => ['work', planter] as const,
   hands: (planter: number) => ['work', planter, 'hands'] as const,
@@ -168,6 +169,10 @@ export const useSeason = (planter: Id) =>
 /** Runs of the meters, and which of them differ. */
 export const useBench = (planter: Id) =>
   ofPlanter(keys.bench, planter, (asked) => body(api.GET('/api/planters/{planter}/bench', asked)))
+
+/** What was dug this season, pass by pass. */
+export const useFirstPass = (planter: Id) =>
+  ofPlanter(keys.firstPass, planter, (asked) => body(api.GET('/api/planters/{planter}/first-pass', asked)))
 
 /** What each policy would cost over so many seasons. */
 export const usePolicies = (planter: Id, seasons: MaybeRefOrGetter<1 | 3 | 5>) =>

@@ -2702,22 +2702,28 @@ export interface components {
             note: string;
             by: string;
         };
+        DigPass: {
+            pass: number;
+            field: string;
+            /** @description In words */
+            target: string;
+            /** @description How alike depths of neighbouring seeds are, 0 to 1 */
+            alike: number;
+            rows: components["schemas"]["DugRow"][];
+        };
         FirstPass: {
             to_dig: {
                 row: number;
                 /** @enum {string} */
                 why: "record" | "wing" | "track";
             }[];
-            /** @description The last first */
-            passes: {
-                pass: number;
-                field: string;
-                /** @description In words */
-                target: string;
-                /** @description How alike depths of neighbouring seeds are, 0 to 1 */
-                alike: number;
-                rows: components["schemas"]["DugRow"][];
-            }[];
+            /** @description Of this season, the last first */
+            passes: components["schemas"]["DigPass"][];
+            /** @description Of the last season that was dug before */
+            before: {
+                season: number;
+                passes: components["schemas"]["DigPass"][];
+            } | null;
             /** @description The newest first */
             sign_offs: {
                 /** Format: uuid */

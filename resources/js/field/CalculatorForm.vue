@@ -71,7 +71,8 @@ async function work(): Promise<void> {
     )
   })
   await nextTick()
-  result.value?.scrollIntoView({ block: 'nearest' })
+  // On a phone it lies below.
+  if ((result.value?.getBoundingClientRect().top ?? 0) > window.innerHeight - 160) result.value?.scrollIntoView()
 }
 async function keep(said: { key: SettingEntry['key']; value: string; figure: number | null }): Promise<void> {
   const entry = once.of(said, () => ({

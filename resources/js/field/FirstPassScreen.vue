@@ -1,1 +1,94 @@
-<template><div /></template>
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { useFace, useFirstPass } from '@/api/queries'
+import PlanterPage from '@/components/PlanterPage.vue'
+import WaitingList from '@/components/WaitingList.vue'
+import DigSheet from './DigSheet.vue'
+import DugPass from './DugPass.vue'
+import FieldFaces from './FieldFaces.vue'
+import SignOffs from './SignOffs.vue'
+
+/** Plant fifty feet, dig, put it right, dig again, sign off. */
+const { planterId } = defineProps<{ planterId: number }>()
+const { data: face } = useFace(() => planterId)
+const told = useFirstPass(() => planterId)
+const row = ref(1)
+watch(
+  () => told.data.value?.to_dig[0]?.row,
+  (first) => first && (row.value = first),
+  { immediate: true },
+)
+</script>
+
+<template>
+  <planter-page
+    :planter-id="planterId"
+    :of="face"
+    :selected="row"
+    :select="(chosen) => (row = chosen)"
+    :error="told.error.value"
+    @again="told.refetch()"
+  >
+    <field-faces :planter-id="planterId" />
+    <div v-if="told.data.value && face" class="pass">
+      <waiting-list :planter-id="planterId" what="dig" class="wide" />
+      <dig-sheet
+        v-model:row="row"
+        :planter-id="planterId"
+        :row-count="face.planter.row_count"
+        :told="told.data.value"
+      />
+      <div class="side">
+        <dug-pass v-for="pass in told.data.value.passes" :key="pass.pass" :pass="pass" @dig="(of) => (row = of)" />
+        <p v-if="told.data.value.passes.length === 0" class="sheet">
+          Plant some 50 ft, stop, and dig on the rows that are proposed: depth of each seed, and from each seed to the
+          next. What to turn on each row stands here then.
+        </p>
+        <details v-if="told.data.value.before" class="sheet">
+          <summary>Season {{ told.data.value.before.season }}</summary>
+          <dug-pass
+            v-for="pass in told.data.value.before.passes"
+            :key="pass.pass"
+            :pass="pass"
+            @dig="(of) => (row = of)"
+          />
+        </details>
+        <sign-offs :planter-id="planterId" :row-count="face.planter.row_count" :signed="told.data.value.sign_offs" />
+      </div>
+    </div>
+  </planter-page>
+</template>
+
+<style scoped>
+.pass {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr);
+  align-items: start;
+  gap: 14px;
+  max-width: 1240px;
+  margin: 0 auto;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.side {
+  display: grid;
+  gap: 14px;
+}
+summary {
+  display: flex;
+  align-items: center;
+  min-height: var(--touch);
+  font-weight: 700;
+  cursor: pointer;
+}
+details :deep(.sheet) {
+  padding: 0;
+  border: 0;
+}
+@media (max-width: 900px) {
+  .pass {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -2,12 +2,14 @@ import Dexie, { type EntityTable } from 'dexie'
 import type {
   AcresEntry,
   DecisionEntry,
+  DigEntry,
   LedgerEntry,
   NoteEntry,
   PlaceRef,
   Reading,
   Receipt,
   SettingEntry,
+  SignOffEntry,
   WalkKind,
   WalkOrder,
   WorkEntry,
@@ -38,6 +40,8 @@ type Kinds = {
   acres: { body: AcresEntry }
   decision: { walk: string; body: DecisionEntry }
   setting: { body: { settings: SettingEntry[] } }
+  dig: { body: DigEntry }
+  signOff: { body: SignOffEntry }
   /** What was ticked, finished or could not be done, with the parts that went in: taken whole or not at all. */
   hands: { body: { events: WorkEntry[]; ledger: LedgerEntry[] } }
 }

@@ -49,7 +49,7 @@ final readonly class FourAnswers
     }
 
     /**
-     * Who is to blame: one that is apart from all others, where the others agree, is it alone; else each pair names its own.
+     * Who is to blame: one that is apart from two others or more, where nothing else is apart, is it alone; else each pair names its own.
      *
      * @return list<'seeds_per_pound'|'sensor'|'slip_or_skips'|'dig_short'|'cannot_tell'> the likeliest first; none where all agree. Worded under `suspect.<code>`
      */
@@ -67,7 +67,7 @@ final readonly class FourAnswers
         if ($pairs === []) {
             return [];
         }
-        $alone = count($names) < 3 ? [] : array_values(array_filter($names, static fn (string $name): bool => count($pairs) === count($names) - 1 && count(array_filter($pairs, static fn (array $pair): bool => in_array($name, $pair, true))) === count($pairs)));
+        $alone = count($names) < 3 ? [] : array_values(array_filter($names, static fn (string $name): bool => count($pairs) > 1 && count(array_filter($pairs, static fn (array $pair): bool => in_array($name, $pair, true))) === count($pairs)));
         if ($alone !== []) {
             return [match ($alone[0]) {
                 'weighing' => 'seeds_per_pound',

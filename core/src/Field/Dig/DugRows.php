@@ -66,31 +66,25 @@ final readonly class DugRows
     }
 
     /**
-     * Rows that are really deeper or shallower than the others.
+     * Rows that are really deeper or shallower than the others: the farthest first, and the rest then without it.
      *
      * @return array<int, float> by row, how much deeper than the mean of the others, millimetres; shallower is under 0
      */
     public function differing(): array
     {
-        $count = count($this->means);
-        if ($count < 2) {
-            return [];
-        }
-        [$sum, $variances] = [array_sum(array_column($this->means, 0)), array_sum(array_column($this->means, 1))];
-        $chances = $differs = [];
-        foreach ($this->means as $row => [$mean, $variance, $free]) {
-            $differs[$row] = $mean - ($sum - $mean) / ($count - 1);
-            $of = $variance + ($variances - $variance) / ($count - 1) ** 2;
-            $chances[$row] = 2 * (1 - Student::under(abs($differs[$row]) / sqrt($of), (int) max(1, floor($free))));
-        }
-        asort($chances);
+        $left = $this->means;
         $differing = [];
-        $left = $count;
-        foreach ($chances as $row => $chance) {
-            if ($chance * $left-- > self::FALSE_ALARMS) {
+        while (count($left) > 1) {
+            [$row, $differs, $chance] = self::farthest($left);
+            if ($chance * count($left) > self::FALSE_ALARMS) {
                 break;
             }
-            $differing[$row] = $differs[$row];
+            $differing[$row] = $differs;
+            unset($left[$row]);
+            if (count($this->means) === 2) {
+                // Of two alone each is as much the odd one.
+                $differing[(int) array_key_first($left)] = -$differs;
+            }
         }
         ksort($differing);
 
@@ -137,6 +131,25 @@ final readonly class DugRows
         $depth = $this->depth($row);
 
         return $depth === null ? null : round(2 * ($target - $depth[0] - $gained) / $notch) / 2 + 0.0;
+    }
+
+    /**
+     * @param  non-empty-array<int, array{float, float, float}>  $means
+     * @return array{int, float, float} the row that is least likely to be like the others, by how much it differs, and how likely that is
+     */
+    private static function farthest(array $means): array
+    {
+        $others = count($means) - 1;
+        [$sum, $variances] = [array_sum(array_column($means, 0)), array_sum(array_column($means, 1))];
+        $farthest = [0, 0.0, 2.0];
+        foreach ($means as $row => [$mean, $variance, $free]) {
+            $differs = $mean - ($sum - $mean) / $others;
+            $of = $variance + ($variances - $variance) / $others ** 2;
+            $chance = 2 * (1 - Student::under(abs($differs) / sqrt($of), (int) max(1, floor($free))));
+            $farthest = $chance < $farthest[2] ? [$row, $differs, $chance] : $farthest;
+        }
+
+        return $farthest;
     }
 
     /** Variance between rows. */

@@ -53,6 +53,11 @@ it('asks about a figure that lost its point, and not about a skip', function ():
         ->and((new DugRow([45, 47]))->doubts())->toBe([]);
 });
 
+it('names the row that is off, and not those that it pulls the middle away from', function (): void {
+    $rows = (new DugRows([1 => new DugRow([50, 51, 49, 50, 51, 50]), 7 => new DugRow([51, 50, 50, 51, 49, 50]), 11 => new DugRow([38, 39, 37, 38, 38, 39]), 16 => new DugRow([50, 49, 51, 50, 50, 51])]))->differing();
+    expect(array_keys($rows))->toBe([11])->and($rows[11])->toEqualWithDelta(-12.0, 0.2);
+});
+
 it('turns by half notches, higher is deeper, and counts blades that were changed since', function (): void {
     $rows = new DugRows([1 => new DugRow([38, 38, 38.5, 38, 37.5]), 2 => new DugRow([50.8, 50.8, 51, 50.6, 50.8])]);
     // 12.8 mm under the aim of 50.8 are 2 notches of 6.35; blades that gained 3.2 mm leave 1.5.

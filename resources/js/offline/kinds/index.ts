@@ -1,6 +1,7 @@
 import type { Waiting, What } from '../device'
 import { acres } from './acres'
 import { decision } from './decision'
+import { dig } from './dig'
 import { hands } from './hands'
 import type { Kind } from './kind'
 import { ledger } from './ledger'
@@ -8,9 +9,22 @@ import { note } from './note'
 import { photo } from './photo'
 import { reading } from './reading'
 import { setting } from './setting'
+import { signOff } from './signOff'
 import { start } from './start'
 
-const kinds: { [W in What]: Kind<W> } = { start, reading, note, photo, ledger, acres, decision, hands, setting }
+const kinds: { [W in What]: Kind<W> } = {
+  start,
+  reading,
+  note,
+  photo,
+  ledger,
+  acres,
+  decision,
+  hands,
+  setting,
+  dig,
+  signOff,
+}
 
 /** How what waits goes up, and what it is called. */
 export const kindOf = (item: Waiting): Kind<What> => kinds[item.what] as Kind<What>

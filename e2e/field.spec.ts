@@ -1,0 +1,126 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page } from '@playwright/test'
+import { v7 as uuid } from 'uuid'
+import { call, planterWithWalk, signIn, test } from './support'
+
+async function dig(page: Page, row: number, depths: string, more: { sign?: string; spacings?: string } = {}) {
+  const form = page.getByRole('form', { name: 'Dig sheet' })
+  await form.getByRole('spinbutton', { name: 'Row' }).fill(`${row}`)
+  await form.getByRole('textbox', { name: 'Depths' }).fill(depths)
+  if (more.spacings) await form.getByRole('textbox', { name: 'Spacings' }).fill(more.spacings)
+  if (more.sign) await form.getByRole('button', { name: more.sign }).click()
+  await form.getByRole('button', { name: `Keep row ${row}` }).click()
+}
+
+test('a planter is set up by its sprockets, weighed, dug on the phone without a signal, put right and signed off', async ({
+  page,
+  context,
+}) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'By sprockets', 2)
+  await page.goto(`/planters/${planter}/calculators`)
+  await page.getByRole('button', { name: 'Sprockets', exact: true }).click()
+  const sheet = page.getByRole('region', { name: 'Sprockets' })
+  const type = async (label: string, value: string) => sheet.getByRole('textbox', { name: label }).fill(value)
+  await type('Population', '24000')
+  await type('Cells of the disc', '12')
+  await type('Rolling circumference', '7.1')
+  await type('Slip', '4')
+  await type('Sprockets in the box', '0, 17, 20, 24')
+  await type('In now', '20, 24')
+  await sheet.getByRole('button', { name: 'Work it out' }).click()
+  await expect(sheet.getByRole('alert').filter({ hasText: 'from 5 to 120' })).toBeVisible()
+  await type('Sprockets in the box', '15, 17, 19, 20, 21, 23, 24, 25, 27')
+  await sheet.getByRole('button', { name: 'Work it out' }).click()
+  // 12 / 7.1 x 0.96 x 17 / 20 seeds a foot on 17,424 ft of row an acre.
+  await expect(sheet).toContainText('24,030 seeds/ac')
+  await sheet.getByRole('button', { name: 'Keep 17/20 as a setting' }).click()
+  await expect(sheet).toContainText('Kept: sprockets')
+  await sheet.getByRole('button', { name: 'Keep as this planter’s: sprockets in the box' }).click()
+  await expect(sheet).toContainText('Kept: sprocket box')
+  await page.getByRole('button', { name: 'Weigh in, weigh out' }).click()
+  const weighing = page.getByRole('region', { name: 'Weigh in, weigh out' })
+  for (const [label, value] of [
+    ['Weighed in', '50'],
+    ['Weighed out', '35'],
+    ['Area planted', '1.5'],
+    ['Seeds by weight, seeds/lb', '2400'],
+    ['The scale is right to', '0.1'],
+  ] as const)
+    await weighing.getByRole('textbox', { name: label }).fill(value)
+  await weighing.getByRole('button', { name: 'Work it out' }).click()
+  await expect(weighing).toContainText('24,000 ± 500 seeds/ac')
+  await expect(weighing).toContainText('(50 lb − 35 lb) / 1.5 ac × 2,400 seeds/lb')
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`/planters/${planter}/first-pass`)
+  await page.getByRole('button', { name: 'Every row dropped' }).click()
+  await expect(page.getByText('Every row dropped seed.')).toBeVisible()
+  await page.getByRole('textbox', { name: 'Depth wanted' }).fill('2')
+  await page.getByRole('textbox', { name: 'Spacing set' }).fill('8 3/4')
+  await context.setOffline(true)
+  await dig(page, 1, '2, 2, 1 15/16, 2 1/16, 2')
+  await expect(page.getByText('goes up when there is a signal')).toBeVisible()
+  await dig(page, 2, '1 1/2, 38 mm, 1 1/2, 1 9/16, 1 7/16', {
+    sign: 'ridge in the bottom',
+    spacings: '8 3/4, 9, 8 1/2',
+  })
+  await expect(page.getByText('Row 2, pass 1: dug, 5 depths')).toBeVisible()
+  await context.setOffline(false)
+  const first = page.getByRole('region', { name: 'Pass 1' })
+  await expect(first).toContainText('up 2 notches, deeper', { timeout: 30_000 })
+  await expect(first).toContainText('really shallower than the others')
+  await expect(first).toContainText('ridge in the bottom')
+  // Put right, and dug again on the second pass.
+  await page.getByRole('form', { name: 'Dig sheet' }).getByRole('combobox', { name: 'Pass' }).press('ArrowDown')
+  await page.getByRole('option', { name: '2', exact: true }).click()
+  await dig(page, 2, '2, 61, 2')
+  const form = page.getByRole('form', { name: 'Dig sheet' })
+  await expect(form.getByRole('alert').filter({ hasText: 'Depth 2, “61”: write it from 1/8 to 6 in' })).toBeVisible()
+  await form.getByRole('button', { name: 'Take out depths, in 2: 61' }).click()
+  await form.getByRole('button', { name: 'Keep row 2' }).click()
+  await expect(page.getByRole('region', { name: 'Pass 2' })).toContainText('2 in scatter 0 in, before 1.5 in')
+  await page.getByRole('textbox', { name: 'What is left to watch' }).fill('Row 2: the ridge')
+  await page.getByRole('button', { name: 'It is ready' }).click()
+  await expect(page.getByText('Signed off. Row 2: the ridge')).toBeVisible()
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+})
+
+test('settings come back with the ground, are kept once by two at once, and taken back', async ({ page }) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'By ground', 4)
+  const path = `/api/planters/${planter}/settings`
+  const clay = { field: 'Kiln Piece', crop: 'popcorn', soil: 'clay', residue: 'heavy' }
+  const closing = { id: uuid(), key: 'closing', value: 'notch 2', ...clay, happened_at: '2026-01-02T10:00:00Z' }
+  const answers = await Promise.all([1, 2, 3, 4].map(() => call(page, 'POST', path, { settings: [closing] })))
+  expect(answers.map(({ status }) => status).sort()).toEqual([200, 200, 200, 201])
+  await page.goto(`/planters/${planter}/settings`)
+  await expect(page.getByRole('region', { name: 'Set now' })).toContainText('notch 2')
+  const form = page.getByRole('form', { name: 'A setting' })
+  await form.getByLabel('Rows').fill('9')
+  await expect(form).toContainText('Rows from 1 to 4')
+  await form.getByLabel('Rows').fill('2-3')
+  await form.getByLabel('Set to').fill('180 lb')
+  await form.getByRole('button', { name: 'Keep it' }).click()
+  const now = page.getByRole('region', { name: 'Set now' })
+  await expect(now).toContainText('downforce, row 3')
+  await call(page, 'POST', path, {
+    settings: [{ id: uuid(), key: 'closing', value: 'notch 4', happened_at: new Date().toISOString() }],
+  })
+  await page.reload()
+  await expect(now).toContainText('notch 4')
+  await page.getByLabel('Field', { exact: true }).fill('Bank')
+  await page.getByLabel('Crop').fill('canola')
+  await expect(page.getByText('Nothing is on record of ground like this yet.')).toBeVisible()
+  await page.getByLabel('Field', { exact: true }).fill('Kiln Piece')
+  await page.getByLabel('Crop').fill('popcorn')
+  const recalled = page.getByRole('region', { name: 'On ground like this' })
+  await expect(recalled).toContainText('notch 2')
+  await recalled.getByRole('button', { name: 'Set it so again' }).click()
+  await expect(now).toContainText('notch 2')
+  await page.getByText('All that was set, the newest first').click()
+  await page.getByRole('button', { name: 'Take back: closing wheels notch 2' }).first().click()
+  await expect(now).toContainText('notch 4')
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+})

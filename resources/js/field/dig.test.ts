@@ -1,0 +1,22 @@
+import { describe, expect, it } from 'vitest'
+import { readList, sayTurn } from './dig'
+
+describe('digs', () => {
+  it('says what to turn, and which way', () => {
+    const said = [0, 0.5, 1, 1.5, -2, null].map((notches) => sayTurn({ notches }))
+    expect(said).toEqual([
+      'leave it',
+      'up 1/2 notch, deeper',
+      'up 1 notch, deeper',
+      'up 1 1/2 notches, deeper',
+      'down 2 notches, shallower',
+      '',
+    ])
+  })
+  it.each([
+    ['2, 1 3/4, 45 mm', ['2', '1 3/4', '45 mm']],
+    ['2\n1 7/8\n', ['2', '1 7/8']],
+    ['1.75; 1.8', ['1.75', '1.8']],
+    ['', []],
+  ])('reads %j figure by figure', (typed, figures) => expect(readList(typed)).toEqual(figures))
+})
