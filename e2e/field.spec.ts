@@ -72,6 +72,15 @@ test('a planter is set up by its sprockets, weighed, dug on the phone without a 
   await expect(first).toContainText('up 2 notches, deeper', { timeout: 30_000 })
   await expect(first).toContainText('really shallower than the others')
   await expect(first).toContainText('ridge in the bottom')
+  // What is wrong with it, by the dig; and one press puts it up for Decide.
+  await first.getByRole('button', { name: 'Dig row 2' }).click()
+  const diagnosis = page.getByRole('region', { name: 'Diagnosis' })
+  await expect(diagnosis.getByRole('listitem').first()).toContainText('blade contact short or lost')
+  await expect(diagnosis).toContainText('Because: shallower than wanted')
+  await diagnosis.getByRole('button', { name: 'residue in the furrow' }).click()
+  await expect(diagnosis).toContainText(
+    'Because: shallower than wanted, or than the others, ridge in the furrow bottom, residue',
+  )
   // Put right, and dug again on the second pass.
   await page.getByRole('form', { name: 'Dig sheet' }).getByRole('combobox', { name: 'Pass' }).press('ArrowDown')
   await page.getByRole('option', { name: '2', exact: true }).click()

@@ -63,14 +63,8 @@ test('wide', async ({ page }) => {
   await page.screenshot(to('row'))
 })
 
-test('spec sheet and the shop', async ({ page }) => {
+test('parts', async ({ page }) => {
   await signIn(page)
-  await page.goto('/spec-sheets/1')
-  await settle(page)
-  await page.screenshot(to('spec-sheet'))
-  await page.goto('/shop')
-  await settle(page)
-  await page.screenshot(to('shop'))
   await page.goto('/store')
   await settle(page)
   await page.screenshot(to('parts'))
@@ -83,14 +77,6 @@ test('ledger', async ({ page }) => {
   await page.getByRole('button', { name: 'Life left', exact: true }).click()
   await settle(page)
   await page.screenshot(to('life'))
-  await page
-    .getByRole('button', { name: /^Row 7, Opener blade diameter/ })
-    .first()
-    .click()
-  await expect(page.locator('canvas')).toBeVisible()
-  await settle(page)
-  await page.screenshot(to('wear-chart'))
-  await page.getByRole('button', { name: 'Close' }).click()
   await page.getByRole('link', { name: 'Bench', exact: true }).click()
   await page.getByRole('button', { name: 'Row 3: another run' }).click()
   await expect(page.getByRole('region', { name: 'Air for row 3' })).toBeVisible()
@@ -104,16 +90,52 @@ test.describe('phone', () => {
   test('phone', async ({ page }) => {
     await signIn(page)
     await openWalk(page)
-    await page.getByRole('link', { name: 'Board' }).tap()
-    await settle(page)
-    await page.screenshot(to('board-phone'))
     await walkAt(page, 'opener_blade_diameter')
     const pad = page.locator('.pad')
     await pad.getByRole('button', { name: '14', exact: true }).tap()
     await pad.getByRole('button', { name: '3 eighths' }).tap()
     await settle(page)
     await page.screenshot(to('walk-phone'))
+    await page.goto('/planters/1/first-pass')
+    await page.getByRole('textbox', { name: 'Depth wanted' }).fill('2')
+    await page.getByRole('textbox', { name: 'Spacing set' }).fill('7 1/2')
+    await page.getByRole('textbox', { name: 'Depths' }).fill('1 7/8, 2, 1 15/16, 2, 2 1/16')
+    await page.getByRole('button', { name: 'Add: Depths' }).tap()
+    await page.getByRole('button', { name: 'Row 2, its record' }).scrollIntoViewIfNeeded()
+    await settle(page)
+    await page.screenshot(to('first-pass-phone'))
   })
+})
+
+test('field', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/planters/1/settings')
+  await page.getByLabel('Field', { exact: true }).fill('Kiln Piece')
+  await settle(page)
+  await page.screenshot(to('settings'))
+  await page.goto('/planters/1/calculators')
+  await page.getByRole('button', { name: 'Four answers' }).click()
+  for (const [label, value] of [
+    ['By gearing', '28100'],
+    ['By weighing', '25200'],
+    ['Seeds dug up', '420'],
+    ['Over a length', '260'],
+    ['By the monitor', '27900'],
+  ] as const)
+    await page.getByRole('textbox', { name: label }).fill(value)
+  await page.getByRole('button', { name: 'Work it out' }).click()
+  await settle(page)
+  await page.screenshot(to('four-answers'))
+  await page.goto('/planters/1/first-pass')
+  await page.getByRole('button', { name: /^Row 6:/ }).click()
+  await page.getByText('What is seen').click()
+  for (const seen of ['shallower than wanted', 'ridge in the furrow bottom']) {
+    await page.getByRole('button', { name: seen }).click()
+    await settle(page)
+  }
+  await page.getByText('What is seen').click()
+  await settle(page)
+  await page.screenshot(to('diagnosis'))
 })
 
 /** All that is proposed, decided so; last of all, for the other pictures show it open. */

@@ -452,6 +452,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/diagnosis": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description By what is seen and by the row’s own record; nothing is kept */
+        post: operations["diagnose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/first-pass": {
         parameters: {
             query?: never;
@@ -2611,6 +2628,40 @@ export interface components {
                 /** @description Notches, higher where positive */
                 move: number;
             }[];
+        };
+        /** @enum {string} */
+        Symptom: "shallow" | "deep" | "varies" | "w" | "dry_soil" | "residue" | "open" | "smeared" | "roots_flat" | "off_centre" | "skips" | "doubles" | "periodic" | "spacing_poor" | "dead" | "count_low" | "pale_streak";
+        CauseLook: {
+            check: components["schemas"]["CheckKey"];
+            side: components["schemas"]["Side"];
+            /** @description It is measured; else its condition is looked at */
+            figure: boolean;
+        };
+        Diagnosis: {
+            seen: components["schemas"]["Symptom"][];
+            absent: components["schemas"]["Symptom"][];
+            /** @description The likeliest first; none without a symptom */
+            causes: {
+                key: string;
+                /** @description 0 to 1 */
+                chance: number;
+                why: string;
+                /** @description Seen, and more often with it than without */
+                because: components["schemas"]["Symptom"][];
+                /** @description Checks of this row that speak for it */
+                record: components["schemas"]["CheckKey"][];
+                /** @description Checks of this row that speak against it */
+                against: components["schemas"]["CheckKey"][];
+                /** @description Checks that this row unit has */
+                looks: components["schemas"]["CauseLook"][];
+            }[];
+            /** @description What to look at first: it tells most for a minute */
+            first: {
+                key: string;
+                minutes: number;
+            } | null;
+            /** @description The two likeliest cannot be told apart without looking at this one */
+            apart: string | null;
         };
         /** @description One row that was dug; lengths as they are typed */
         DigEntry: {
@@ -5957,6 +6008,40 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+        };
+    };
+    diagnose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    row: number;
+                    /** @description Left out: as the row’s last dig says */
+                    seen?: components["schemas"]["Symptom"][] | null;
+                    /** @description Looked for, and not there */
+                    absent?: components["schemas"]["Symptom"][];
+                };
+            };
+        };
+        responses: {
+            /** @description What it can be, the likeliest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Diagnosis"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
         };
     };
     firstPass: {

@@ -183,8 +183,15 @@ button[aria-pressed='true'] {
 }
 .aims {
   display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
+  grid-template-columns: 84px 84px minmax(0, 1fr) minmax(0, 1fr);
   gap: 8px;
+}
+/* What is typed grows; the button stays at hand. */
+.actions {
+  position: sticky;
+  bottom: 0;
+  padding: 8px 0;
+  background: rgb(var(--v-theme-surface));
 }
 @media (max-width: 700px) {
   .aims {

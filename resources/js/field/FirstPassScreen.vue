@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useFace, useFirstPass } from '@/api/queries'
 import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'
 import DigSheet from './DigSheet.vue'
+import DiagnosisPanel from './DiagnosisPanel.vue'
 import DugPass from './DugPass.vue'
 import FieldFaces from './FieldFaces.vue'
 import SignOffs from './SignOffs.vue'
@@ -13,6 +14,8 @@ const { planterId } = defineProps<{ planterId: number }>()
 const { data: face } = useFace(() => planterId)
 const told = useFirstPass(() => planterId)
 const row = ref(1)
+/** What was dug, so that a diagnosis is made anew when it changes. */
+const dug = computed(() => (told.data.value?.passes ?? []).flatMap(({ rows }) => rows.map(({ id }) => id)).join())
 watch(
   () => told.data.value?.to_dig[0]?.row,
   (first) => first && (row.value = first),
@@ -44,6 +47,12 @@ watch(
           Plant some 50 ft, stop, and dig on the rows that are proposed: depth of each seed, and from each seed to the
           next. What to turn on each row stands here then.
         </p>
+        <diagnosis-panel
+          :planter-id="planterId"
+          :row="row"
+          :walk="face.walk?.finished_at === null ? face.walk.id : undefined"
+          :dug="dug"
+        />
         <details v-if="told.data.value.before" class="sheet">
           <summary>Season {{ told.data.value.before.season }}</summary>
           <dug-pass

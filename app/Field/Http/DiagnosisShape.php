@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field\Http;
+
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Field\Diagnosis\Cause;
+use Ustrel\Core\Field\Diagnosis\DiagnosisTable;
+use Ustrel\Core\Field\Diagnosis\Evidence;
+use Ustrel\Core\Field\Diagnosis\Ranked;
+use Ustrel\Core\Field\Diagnosis\Symptom;
+use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\CheckKind;
+
+#[OA\Schema(schema: 'Symptom', type: 'string', enum: Symptom::class)]
+#[OA\Schema(schema: 'CauseLook', required: ['check', 'side', 'figure'], properties: [
+    new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
+    new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+    new OA\Property(property: 'figure', description: 'It is measured; else its condition is looked at', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'Diagnosis', required: ['seen', 'absent', 'causes', 'first', 'apart'], properties: [
+    new OA\Property(property: 'seen', type: 'array', items: new OA\Items(ref: '#/components/schemas/Symptom')),
+    new OA\Property(property: 'absent', type: 'array', items: new OA\Items(ref: '#/components/schemas/Symptom')),
+    new OA\Property(property: 'causes', description: 'The likeliest first; none without a symptom', type: 'array', items: new OA\Items(required: ['key', 'chance', 'why', 'because', 'record', 'against', 'looks'], properties: [
+        new OA\Property(property: 'key', type: 'string'),
+        new OA\Property(property: 'chance', description: '0 to 1', type: 'number'),
+        new OA\Property(property: 'why', type: 'string'),
+        new OA\Property(property: 'because', description: 'Seen, and more often with it than without', type: 'array', items: new OA\Items(ref: '#/components/schemas/Symptom')),
+        new OA\Property(property: 'record', description: 'Checks of this row that speak for it', type: 'array', items: new OA\Items(ref: '#/components/schemas/CheckKey')),
+        new OA\Property(property: 'against', description: 'Checks of this row that speak against it', type: 'array', items: new OA\Items(ref: '#/components/schemas/CheckKey')),
+        new OA\Property(property: 'looks', description: 'Checks that this row unit has', type: 'array', items: new OA\Items(ref: '#/components/schemas/CauseLook')),
+    ], type: 'object')),
+    new OA\Property(property: 'first', description: 'What to look at first: it tells most for a minute', required: ['key', 'minutes'], properties: [
+        new OA\Property(property: 'key', type: 'string'),
+        new OA\Property(property: 'minutes', type: 'number'),
+    ], type: 'object', nullable: true),
+    new OA\Property(property: 'apart', description: 'The two likeliest cannot be told apart without looking at this one', type: 'string', nullable: true),
+])]
+final class DiagnosisShape
+{
+    private const SHOWN = 6;
+
+    /** What clears up less than this, in bits, is not worth the walk. */
+    private const TELLS = 0.05;
+
+    /** Causes less likely than this are not listed, but for the first three. */
+    private const LEAST = 0.01;
+
+    /** The second is as good as the first from this share of its chance on. */
+    private const ALIKE = 0.5;
+
+    /**
+     * @param  array<string, Check>  $checks  of the row unit, by key
+     * @param  list<Symptom>  $seen
+     * @param  list<Symptom>  $absent
+     * @param  array<string, Evidence>  $record
+     * @return array<string, mixed>
+     */
+    public static function of(DiagnosisTable $table, array $checks, array $seen, array $absent, array $record): array
+    {
+        $ranked = $seen === [] ? [] : $table->rank($seen, $absent, $record);
+        $has = static fn (Cause $cause): bool => array_filter($cause->checks, static fn (CheckKey $check): bool => isset($checks[$check->value])) !== [];
+        $looks = array_values(array_filter($table->looks($ranked, $record), static fn (array $look): bool => $has($look[0]) && $look[1] * $look[0]->minutes > self::TELLS));
+        $isClose = isset($ranked[1]) && $ranked[1]->chance > self::ALIKE * $ranked[0]->chance;
+        $open = array_column(array_map(static fn (array $look): array => ['key' => $look[0]->key], $looks), 'key');
+        $apart = array_values(array_intersect($isClose ? [$ranked[0]->cause->key, $ranked[1]->cause->key] : [], $open));
+
+        return [
+            'seen' => array_column($seen, 'value'), 'absent' => array_column($absent, 'value'),
+            'causes' => array_map(static fn (Ranked $of): array => self::cause($of, $checks), self::listed($ranked)),
+            'first' => $looks === [] ? null : ['key' => $looks[0][0]->key, 'minutes' => $looks[0][0]->minutes],
+            'apart' => $apart[0] ?? null,
+        ];
+    }
+
+    /**
+     * @param  list<Ranked>  $ranked
+     * @return list<Ranked>
+     */
+    private static function listed(array $ranked): array
+    {
+        return array_values(array_filter(array_slice($ranked, 0, self::SHOWN), static fn (Ranked $of, int $at): bool => $at < 3 || $of->chance >= self::LEAST, ARRAY_FILTER_USE_BOTH));
+    }
+
+    /**
+     * @param  array<string, Check>  $checks
+     * @return array<string, mixed>
+     */
+    private static function cause(Ranked $of, array $checks): array
+    {
+        $looks = [];
+        foreach ($of->cause->checks as $key) {
+            $check = $checks[$key->value] ?? null;
+            if ($check !== null) {
+                $looks[] = ['check' => $key->value, 'side' => $check->sides[0]->value, 'figure' => $check->kind !== CheckKind::Condition];
+            }
+        }
+
+        return [
+            'key' => $of->cause->key, 'chance' => round($of->chance, 3), 'why' => $of->cause->why, 'because' => array_column($of->because, 'value'),
+            'record' => array_column($of->record, 'value'), 'against' => array_column($of->against, 'value'), 'looks' => $looks,
+        ];
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Field\Diagnosis;
+
+/** What is seen on a row that is not as it should be: domain, 8. Worded under `symptom.<value>`. */
+enum Symptom: string
+{
+    case Shallow = 'shallow';
+    case Deep = 'deep';
+    case Varies = 'varies';
+    case W = 'w';
+    case DrySoil = 'dry_soil';
+    case Residue = 'residue';
+    case Open = 'open';
+    case Smeared = 'smeared';
+    case RootsFlat = 'roots_flat';
+    case OffCentre = 'off_centre';
+    case Skips = 'skips';
+    case Doubles = 'doubles';
+    case Periodic = 'periodic';
+    case SpacingPoor = 'spacing_poor';
+    case Dead = 'dead';
+    case CountLow = 'count_low';
+    case PaleStreak = 'pale_streak';
+}
