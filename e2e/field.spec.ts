@@ -133,3 +133,39 @@ test('settings come back with the ground, are kept once by two at once, and take
   await expect(now).toContainText('notch 4')
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
 })
+
+test('what came up is counted without a signal, and the row that is short is named', async ({ page, context }) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'Coming up', 4)
+  await page.goto(`/planters/${planter}/emergence`)
+  const form = page.getByRole('form', { name: 'A count' })
+  await expect(form).toContainText('Count row 1')
+  for (const [label, value] of [
+    ['On a length of, ft', '17.424'],
+    ['Field', 'Kiln Piece'],
+    ['Planted, seeds/ac', '30000'],
+    ['Germination, %', '95'],
+  ] as const)
+    await form.getByLabel(label, { exact: true }).fill(value)
+  await form.getByLabel('Plants up').fill('28')
+  await form.getByRole('button', { name: 'Keep row 1' }).click()
+  await expect(form.getByRole('alert').filter({ hasText: 'on which day it was planted' })).toBeVisible()
+  await form.getByLabel('Planted on').fill(new Date(Date.now() - 14 * 86_400_000).toISOString().slice(0, 10))
+  await form.getByRole('button', { name: 'Keep row 1' }).click()
+  await expect(form).toContainText('Count row 2')
+  await context.setOffline(true)
+  for (const [row, plants] of [
+    [2, '29'],
+    [3, '8'],
+    [4, '27'],
+  ] as const) {
+    await form.getByLabel('Plants up').fill(plants)
+    await form.getByRole('button', { name: `Keep row ${row}` }).click()
+    await expect(page.getByText(`Kiln Piece, row ${row}: ${plants} plants`)).toBeVisible()
+  }
+  await context.setOffline(false)
+  const field = page.getByRole('region', { name: 'Kiln Piece' })
+  await expect(field).toContainText('Row 3: thinner than the others by more than luck', { timeout: 30_000 })
+  await expect(field).toContainText('81 % of 28,500 plants/ac')
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+})

@@ -12,6 +12,7 @@ use App\Bench\Http\StandRunController;
 use App\Field\Http\CalculatorController;
 use App\Field\Http\DepthIndexController;
 use App\Field\Http\DiagnosisController;
+use App\Field\Http\EmergenceController;
 use App\Field\Http\FirstPassController;
 use App\Field\Http\SettingController;
 use App\Field\Http\ToolbarLevelController;
@@ -196,6 +197,8 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('first-pass', [FirstPassController::class, 'show'])->can('record');
         Route::post('first-pass/digs', [FirstPassController::class, 'dig'])->can('record');
         Route::post('first-pass/sign-offs', [FirstPassController::class, 'sign'])->can('record');
+        Route::get('emergence', [EmergenceController::class, 'show'])->can('record');
+        Route::post('emergence', [EmergenceController::class, 'store'])->can('record');
         Route::post('diagnosis', DiagnosisController::class)->can('record');
         Route::get('calculators', [CalculatorController::class, 'index'])->can('record');
         Route::post('calculators/{calculation}', [CalculatorController::class, 'work'])->can('record');

@@ -7,6 +7,7 @@ namespace Database\Demo;
 use App\Field\DigEvents;
 use App\Field\SettingEvents;
 use App\Field\SignOffEvents;
+use App\Field\StandCountEvents;
 use App\Models\Planter;
 use App\Models\User;
 use App\Record\TakeWhole;
@@ -16,7 +17,7 @@ use Random\Randomizer;
 use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Dig\SignOffKind;
 
-/** What was set on planters in the field: last spring on clay and on sand, and now. */
+/** What was set on planters in the field, dug and counted: last spring on clay and on sand, and now. */
 final readonly class DemoField
 {
     private const CLAY = ['field' => 'Kiln Piece', 'crop' => 'popcorn', 'soil' => 'clay', 'residue' => 'heavy'];
@@ -46,7 +47,9 @@ final readonly class DemoField
         foreach ([DemoPlanter::BENCHED => self::BENCHED, 'Pell Garden' => self::SMALL] as $name => $made) {
             $this->settings(Planter::query()->where('workshop_id', $technician->workshop_id)->where('name', $name)->firstOrFail(), $technician, $made);
         }
-        $this->digs(Planter::query()->where('workshop_id', $technician->workshop_id)->where('name', DemoPlanter::BENCHED)->firstOrFail(), $technician);
+        $benched = Planter::query()->where('workshop_id', $technician->workshop_id)->where('name', DemoPlanter::BENCHED)->firstOrFail();
+        $this->digs($benched, $technician);
+        $this->emergence($benched, $technician);
     }
 
     /** Last spring: row 11 shallow with a ridge in the furrow, put right by two notches. */
@@ -67,6 +70,22 @@ final readonly class DemoField
         ($this->take)($planter, $technician, static fn (Planter $of): SignOffEvents => new SignOffEvents($of), [[
             'id' => DemoScenario::uuid("ready {$planter->name}"), 'kind' => SignOffKind::Ready->value, 'field' => 'Kiln Piece', 'words' => 'Row 11: watch the ridge', 'happened_at' => $began->addHours(4)->toIso8601ZuluString('millisecond'),
         ]]);
+    }
+
+    /** Last spring, day by day on a thousandth of an acre: row 11 came late, and thin. */
+    private function emergence(Planter $planter, User $technician): void
+    {
+        $planted = CarbonImmutable::parse($planter->planting_start->iso ?? 'today')->subYear();
+        $items = [];
+        foreach ([1 => [1, 9, 21, 26, 27], 7 => [2, 11, 22, 25, 26], 11 => [0, 2, 6, 9, 11], 16 => [1, 10, 20, 26, 27]] as $row => $plants) {
+            foreach ($plants as $at => $count) {
+                $items[] = [
+                    'id' => DemoScenario::uuid("stand {$planter->name} {$row} {$at}"), 'row' => $row, 'field' => 'Kiln Piece', 'planted_on' => $planted->toDateString(), 'plants' => $count, 'length' => 17.4,
+                    'population' => 28_000, 'germination' => 0.95, 'happened_at' => $planted->addDays(8 + $at)->setTime(17, $row)->toIso8601ZuluString('millisecond'),
+                ];
+            }
+        }
+        ($this->take)($planter, $technician, static fn (Planter $of): StandCountEvents => new StandCountEvents($of), $items);
     }
 
     /** @param  list<array{int, array<string, string>, string, string|float, int, string}>  $made */

@@ -47,10 +47,23 @@ return new class extends Migration
             $table->jsonb('rows');
             $table->text('words')->default('');
         });
-        foreach (['settings', 'digs', 'sign_offs'] as $table) {
+        // Plants that stood on a marked length of a row.
+        Schema::create('stand_counts', static function (Blueprint $table): void {
+            self::event($table);
+            $table->smallInteger('row_number');
+            $table->text('field');
+            $table->date('planted_on');
+            $table->integer('plants');
+            // Millimetres.
+            $table->decimal('length', 8, 1);
+            $table->integer('population')->nullable();
+            $table->decimal('germination', 4, 3)->nullable();
+        });
+        foreach (['settings', 'digs', 'sign_offs', 'stand_counts'] as $table) {
             DB::statement("ALTER TABLE {$table} ADD FOREIGN KEY (supersedes) REFERENCES {$table} (id)");
         }
         DB::statement('ALTER TABLE settings ADD CHECK (row_number >= 0)');
+        DB::statement('ALTER TABLE stand_counts ADD CHECK (row_number >= 1), ADD CHECK (plants >= 0), ADD CHECK (length > 0)');
         DB::statement('ALTER TABLE digs ADD CHECK (row_number >= 1), ADD CHECK (pass BETWEEN 1 AND 20), ADD CHECK (target > 0)');
         DB::statement("ALTER TABLE sign_offs ADD CHECK (kind IN ('hand_turned', 'ready'))");
     }

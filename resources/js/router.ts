@@ -96,6 +96,12 @@ export const router = createRouter({
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
     {
+      path: '/planters/:planter(\\d+)/emergence',
+      name: 'emergence',
+      component: () => import('@/field/EmergenceScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
       path: '/planters/:planter(\\d+)/first-pass',
       name: 'first-pass',
       component: () => import('@/field/FirstPassScreen.vue'),

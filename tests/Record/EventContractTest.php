@@ -49,6 +49,7 @@ function senders(): array
         'bench run' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/bench", $item),
         'setting' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/settings", ['settings' => [$item]]),
         'dig' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/first-pass/digs", ['digs' => [$item]]),
+        'stand count' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/emergence", ['counts' => [$item]]),
         'sign-off' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/first-pass/sign-offs", $item),
         'policy' => fn (Planter $planter, Walk $walk, array $item): TestResponse => test()->postJson("/api/planters/{$planter->id}/policy", $item),
     ];
@@ -124,6 +125,7 @@ it('takes an event once, and nothing else under its id', function (string $kind,
     'a bench run' => ['bench run', fn () => ['row' => 2, 'stage' => 'pre', 'places' => 500, 'skips' => 4, 'doubles' => 3, 'seed' => 'Lot 7', 'air' => 14, 'happened_at' => '2026-03-02T09:31:00Z'], [['row' => 1], ['stage' => 'final'], ['places' => 600], ['skips' => 5], ['doubles' => 2], ['seed' => ''], ['air' => null], ['note' => 'x']]],
     'a setting' => ['setting', fn () => ['key' => 'depth_mark', 'row' => 2, 'figure' => 5, 'field' => 'Kiln Piece', 'soil' => 'clay', 'happened_at' => '2026-03-02T09:31:00Z'], [['key' => 'air'], ['row' => 3], ['figure' => 5.5], ['value' => 'late'], ['soil' => 'sand'], ['note' => 'x'], ['happened_at' => '2026-03-02T09:32:00Z']]],
     'a dig' => ['dig', fn () => ['pass' => 1, 'row' => 2, 'target' => '2', 'depths' => ['2', '1 3/4'], 'spacings' => [], 'seen' => ['w'], 'happened_at' => '2026-03-02T09:31:00Z'], [['pass' => 2], ['row' => 3], ['target' => '2 1/4'], ['depths' => ['1 3/4', '2']], ['spacings' => ['6', '7']], ['seen' => []], ['note' => 'x']]],
+    'a stand count' => ['stand count', fn () => ['row' => 2, 'field' => 'Bank', 'planted_on' => '2026-02-20', 'plants' => 28, 'length' => 17.4, 'happened_at' => '2026-03-02T09:31:00Z'], [['row' => 3], ['field' => 'Pond'], ['planted_on' => '2026-02-21'], ['plants' => 29], ['length' => 17], ['population' => 30_000], ['germination' => 0.9]]],
     'a sign-off' => ['sign-off', fn () => ['kind' => 'hand_turned', 'rows' => [3], 'happened_at' => '2026-03-02T09:31:00Z'], [['kind' => 'ready'], ['rows' => []], ['words' => 'x']]],
     'a policy' => ['policy', fn () => ['school' => 'set', 'happened_at' => '2026-03-01T09:31:00Z'], [['school' => 'limit'], ['slot' => 'opener_blade'], ['happened_at' => '2026-03-01T09:32:00Z']]],
     'acres as a line' => ['acres', fn () => ['day' => '2026-04-20', 'line' => '80 ac, Long Field'], [['line' => '80.5 ac, Long Field']]],
@@ -173,6 +175,7 @@ it('corrects what holds, again and again, and nothing else', function (string $k
     'a bench run' => ['bench run', fn () => ['row' => 2, 'stage' => 'pre', 'places' => 500, 'skips' => 4, 'doubles' => 3, 'happened_at' => '2026-03-02T09:31:00Z'], ['skips' => 5], ['withdrawn' => true]],
     'a setting' => ['setting', fn () => ['key' => 'closing', 'value' => '2', 'happened_at' => '2026-03-02T09:31:00Z'], ['value' => '3'], ['withdrawn' => true]],
     'a dig' => ['dig', fn () => ['pass' => 1, 'row' => 2, 'target' => '2', 'depths' => ['2'], 'spacings' => [], 'happened_at' => '2026-03-02T09:31:00Z'], ['depths' => ['1 3/4']], ['withdrawn' => true]],
+    'a stand count' => ['stand count', fn () => ['row' => 2, 'field' => 'Bank', 'planted_on' => '2026-02-20', 'plants' => 28, 'length' => 17.4, 'happened_at' => '2026-03-02T09:31:00Z'], ['plants' => 27], ['withdrawn' => true]],
     'a sign-off' => ['sign-off', fn () => ['kind' => 'ready', 'happened_at' => '2026-03-02T09:31:00Z'], ['words' => 'but row 3'], ['withdrawn' => true]],
 ]);
 

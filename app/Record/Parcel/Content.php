@@ -30,6 +30,7 @@ use App\Models\SeedMove;
 use App\Models\Setting;
 use App\Models\SignOff;
 use App\Models\SpecSheet;
+use App\Models\StandCount;
 use App\Models\StockMove;
 use App\Models\Supplier;
 use App\Models\User;
@@ -83,6 +84,7 @@ final class Content
         BenchRun::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Setting::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Dig::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        StandCount::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         SignOff::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         PolicyChoice::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Import::class => ['planter_id' => Planter::class, 'user_id' => User::class],

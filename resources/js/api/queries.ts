@@ -50,6 +50,7 @@ export const keys = {
   decide: (planter: number) => ['decide', planter] as const,
   policies: (planter: number) => ['policies', planter] as const,
   bench: (planter: number) => ['bench', planter] as const,
+  emergence: (planter: number) => ['emergence', planter] as const,
   firstPass: (planter: number) => ['first-pass', planter] as const,
   settings: (planter: number) => ['settings', planter] as const,
   work: (planter: number) => ['work', planter] as const,
@@ -169,6 +170,10 @@ export const useSeason = (planter: Id) =>
 /** Runs of the meters, and which of them differ. */
 export const useBench = (planter: Id) =>
   ofPlanter(keys.bench, planter, (asked) => body(api.GET('/api/planters/{planter}/bench', asked)))
+
+/** What came up, field by field. */
+export const useEmergence = (planter: Id) =>
+  ofPlanter(keys.emergence, planter, (asked) => body(api.GET('/api/planters/{planter}/emergence', asked)))
 
 /** What was dug this season, pass by pass. */
 export const useFirstPass = (planter: Id) =>

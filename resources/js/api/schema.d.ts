@@ -469,6 +469,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/emergence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["emergence"];
+        put?: never;
+        /** @description All of them, or nothing; sending it again is harmless */
+        post: operations["countStand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/first-pass": {
         parameters: {
             query?: never;
@@ -2662,6 +2679,69 @@ export interface components {
             } | null;
             /** @description The two likeliest cannot be told apart without looking at this one */
             apart: string | null;
+        };
+        StandCountEntry: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            row: number;
+            field: string;
+            /** Format: date */
+            planted_on: string;
+            plants: number;
+            /** @description Of row that was marked, feet or metres */
+            length: number;
+            /** @enum {string} */
+            units?: "in" | "mm";
+            /** @description That was planted, seeds an acre */
+            population?: number | null;
+            /** @description Share, on the tag */
+            germination?: number | null;
+            /** Format: date-time */
+            happened_at: string;
+            /**
+             * Format: uuid
+             * @description The count whose place it takes
+             */
+            supersedes?: string | null;
+            /** @description Take back the one that is superseded */
+            withdrawn?: boolean;
+        };
+        Emergence: {
+            fields: {
+                field: string;
+                /** Format: date */
+                planted_on: string;
+                /** @description Plants an acre at the newest count of each row, in words */
+                stand: string;
+                /** @description Population times germination, in words */
+                expected: string | null;
+                /** @description Of what was to be expected */
+                share: number | null;
+                /** @description Rows that stand thinner than the others by more than luck */
+                short: number[];
+                rows: {
+                    row: number;
+                    /**
+                     * Format: uuid
+                     * @description Of the newest count
+                     */
+                    id: string;
+                    stand: string;
+                    plants: number;
+                    length: string;
+                    /** @description Of what the others have, where it is short */
+                    against: number | null;
+                    /** @description From 10 to 90 % up; null where counts do not tell */
+                    hours: number | null;
+                    /** @description Hours after planting at which half were up */
+                    half: number | null;
+                    /** @description On record */
+                    counts: number;
+                }[];
+            }[];
         };
         /** @description One row that was dug; lengths as they are typed */
         DigEntry: {
@@ -6041,6 +6121,71 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    emergence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Field by field, the one that was counted last first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Emergence"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    countStand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description 1 to 100 */
+                    counts: components["schemas"]["StandCountEntry"][];
+                };
+            };
+        };
+        responses: {
+            /** @description Known */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            /** @description Written */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipts"];
+                };
+            };
+            400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };

@@ -16,7 +16,12 @@ const tabs: { name: string; label: string; icon: string; holds: string[]; more?:
   { name: 'decide', label: 'Decide', icon: mdiClipboardListOutline, holds: ['decide'] },
   { name: 'work', label: 'Work', icon: mdiWrenchOutline, holds: ['work'] },
   { name: 'bench', label: 'Bench', icon: mdiGauge, holds: ['bench'], more: true },
-  { name: 'field', label: 'Field', icon: mdiSprout, holds: ['field', 'settings', 'calculators', 'first-pass'] },
+  {
+    name: 'field',
+    label: 'Field',
+    icon: mdiSprout,
+    holds: ['field', 'settings', 'calculators', 'first-pass', 'emergence'],
+  },
 ]
 
 /** Those of somebody who may record; who only looks on has nothing to walk. */

@@ -10,6 +10,7 @@ import type {
   Receipt,
   SettingEntry,
   SignOffEntry,
+  StandCountEntry,
   WalkKind,
   WalkOrder,
   WorkEntry,
@@ -42,6 +43,7 @@ type Kinds = {
   setting: { body: { settings: SettingEntry[] } }
   dig: { body: DigEntry }
   signOff: { body: SignOffEntry }
+  standCount: { body: StandCountEntry }
   /** What was ticked, finished or could not be done, with the parts that went in: taken whole or not at all. */
   hands: { body: { events: WorkEntry[]; ledger: LedgerEntry[] } }
 }

@@ -13,6 +13,7 @@ enum CalcUnit: string
     case Foot = 'ft';
     case Acre = 'acre';
     case SeedsAnAcre = 'seeds_acre';
+    case PlantsAnAcre = 'plants_acre';
     case Mph = 'mph';
     case Pound = 'lb';
     case Gallon = 'gal';
@@ -36,7 +37,7 @@ enum CalcUnit: string
             self::Inch => 2.54,
             self::Foot => 0.3048,
             self::Acre => 0.40468564224,
-            self::SeedsAnAcre => 1 / 0.40468564224,
+            self::SeedsAnAcre, self::PlantsAnAcre => 1 / 0.40468564224,
             self::Mph => 1.609344,
             self::Pound => 0.45359237,
             self::Gallon, self::GallonsAMinute => 3.785411784,

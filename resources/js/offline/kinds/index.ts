@@ -10,6 +10,7 @@ import { photo } from './photo'
 import { reading } from './reading'
 import { setting } from './setting'
 import { signOff } from './signOff'
+import { standCount } from './standCount'
 import { start } from './start'
 
 const kinds: { [W in What]: Kind<W> } = {
@@ -24,6 +25,7 @@ const kinds: { [W in What]: Kind<W> } = {
   setting,
   dig,
   signOff,
+  standCount,
 }
 
 /** How what waits goes up, and what it is called. */

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field\Http;
+
+use App\Field\FigureWords;
+use App\Models\Planter;
+use App\Models\StandCount;
+use Illuminate\Database\Eloquent\Collection;
+use OpenApi\Attributes as OA;
+use Ustrel\Core\Field\Calc\CalcUnit;
+use Ustrel\Core\Field\Calc\Measured;
+use Ustrel\Core\Field\Stand\Evenness;
+use Ustrel\Core\Field\Stand\ShortRows;
+use Ustrel\Core\Field\Stand\StandCount as Counted;
+use Ustrel\Core\Measure\UnitSystem;
+
+#[OA\Schema(schema: 'StandCountEntry', required: ['id', 'row', 'field', 'planted_on', 'plants', 'length', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'row', type: 'integer', minimum: 1),
+    new OA\Property(property: 'field', type: 'string', maxLength: 80),
+    new OA\Property(property: 'planted_on', type: 'string', format: 'date'),
+    new OA\Property(property: 'plants', type: 'integer', maximum: 5000, minimum: 0),
+    new OA\Property(property: 'length', description: 'Of row that was marked, feet or metres', type: 'number'),
+    new OA\Property(property: 'units', type: 'string', enum: UnitSystem::class),
+    new OA\Property(property: 'population', description: 'That was planted, seeds an acre', type: 'integer', nullable: true),
+    new OA\Property(property: 'germination', description: 'Share, on the tag', type: 'number', maximum: 1, minimum: 0.01, nullable: true),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'supersedes', description: 'The count whose place it takes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'withdrawn', description: 'Take back the one that is superseded', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'Emergence', required: ['fields'], properties: [
+    new OA\Property(property: 'fields', type: 'array', items: new OA\Items(required: ['field', 'planted_on', 'stand', 'expected', 'share', 'short', 'rows'], properties: [
+        new OA\Property(property: 'field', type: 'string'),
+        new OA\Property(property: 'planted_on', type: 'string', format: 'date'),
+        new OA\Property(property: 'stand', description: 'Plants an acre at the newest count of each row, in words', type: 'string'),
+        new OA\Property(property: 'expected', description: 'Population times germination, in words', type: 'string', nullable: true),
+        new OA\Property(property: 'share', description: 'Of what was to be expected', type: 'number', nullable: true),
+        new OA\Property(property: 'short', description: 'Rows that stand thinner than the others by more than luck', type: 'array', items: new OA\Items(type: 'integer')),
+        new OA\Property(property: 'rows', type: 'array', items: new OA\Items(required: ['row', 'stand', 'plants', 'length', 'against', 'hours', 'half', 'counts', 'id'], properties: [
+            new OA\Property(property: 'row', type: 'integer'),
+            new OA\Property(property: 'id', description: 'Of the newest count', type: 'string', format: 'uuid'),
+            new OA\Property(property: 'stand', type: 'string'),
+            new OA\Property(property: 'plants', type: 'integer'),
+            new OA\Property(property: 'length', type: 'string'),
+            new OA\Property(property: 'against', description: 'Of what the others have, where it is short', type: 'number', nullable: true),
+            new OA\Property(property: 'hours', description: 'From 10 to 90 % up; null where counts do not tell', type: 'number', nullable: true),
+            new OA\Property(property: 'half', description: 'Hours after planting at which half were up', type: 'number', nullable: true),
+            new OA\Property(property: 'counts', description: 'On record', type: 'integer'),
+        ], type: 'object')),
+    ], type: 'object')),
+])]
+final class EmergenceShape
+{
+    /**
+     * @param  Collection<int, StandCount>  $counts  the newest first
+     * @return array{fields: list<array<string, mixed>>}
+     */
+    public static function of(Planter $planter, Collection $counts, FigureWords $words): array
+    {
+        $fields = [];
+        foreach ($counts->groupBy(static fn (StandCount $of): string => mb_strtolower($of->field)." {$of->planted_on->iso}") as $ofField) {
+            $fields[] = self::field($planter, $ofField, $words);
+        }
+
+        return ['fields' => $fields];
+    }
+
+    /**
+     * @param  Collection<int, StandCount>  $counts  of one planting, the newest first
+     * @return array<string, mixed>
+     */
+    private static function field(Planter $planter, Collection $counts, FigureWords $words): array
+    {
+        $zone = $planter->workshop->time_zone;
+        $width = $planter->spacing()->toInches();
+        $newest = $counts->unique('row_number')->keyBy('row_number')->sortKeys();
+        $counted = $newest->map(static fn (StandCount $of): Counted => $of->counted($zone))->all();
+        // Rows are held against each other by what was counted on one day.
+        $day = $counts->firstOrFail()->happened_at->setTimezone($zone)->toDateString();
+        $short = ShortRows::among(array_intersect_key($counted, $newest->filter(static fn (StandCount $of): bool => $of->happened_at->setTimezone($zone)->toDateString() === $day)->all()));
+        [$plants, $feet] = [array_sum(array_column($counted, 'plants')), array_sum(array_column($counted, 'feet'))];
+        $stand = Measured::counted($plants)->over($feet * $width / 12 / 43_560);
+        $told = $counts->first(static fn (StandCount $of): bool => $of->population !== null);
+        $expected = $told === null ? null : (float) $told->population * (float) ($told->germination ?? 1);
+
+        return [
+            'field' => $counts->firstOrFail()->field, 'planted_on' => $counts->firstOrFail()->planted_on->iso, 'stand' => $words->said($stand, CalcUnit::PlantsAnAcre),
+            'expected' => $expected === null ? null : $words->said($expected, CalcUnit::PlantsAnAcre), 'share' => $expected === null ? null : round($stand->value / $expected, 3), 'short' => array_keys($short),
+            'rows' => array_values($newest->map(static fn (StandCount $of, int $row): array => self::row($of, $counted[$row], array_values($counts->where('row_number', $row)->map(static fn (StandCount $one): Counted => $one->counted($zone))->all()), $short[$row] ?? null, $width, $words))->all()),
+        ];
+    }
+
+    /**
+     * @param  list<Counted>  $all  of the row
+     * @return array<string, mixed>
+     */
+    private static function row(StandCount $newest, Counted $counted, array $all, ?float $against, float $width, FigureWords $words): array
+    {
+        // One curve goes through counts on one marked length.
+        $fit = Evenness::of(array_values(array_filter($all, static fn (Counted $of): bool => abs($of->feet - $counted->feet) < 0.01)));
+
+        return [
+            'row' => $newest->row_number, 'id' => $newest->id, 'stand' => $words->said($counted->stand($width), CalcUnit::PlantsAnAcre), 'plants' => $counted->plants, 'length' => $words->said($counted->feet, CalcUnit::Foot),
+            'against' => $against === null ? null : round($against, 3), 'hours' => $fit === null ? null : round($fit->hours), 'half' => $fit === null ? null : round($fit->half), 'counts' => count($all),
+        ];
+    }
+}

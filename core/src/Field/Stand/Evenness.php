@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Field\Stand;
+
+/**
+ * How evenly plants came up: the logistic curve N / (1 + exp(-(t - t50) / s)) through counts on the same length, by least squares of their
+ * roots (which scatter alike, whatever the count: Anscombe, Biometrika 35, 1948). From 10 to 90 % it takes s ln 81.
+ */
+final readonly class Evenness
+{
+    private const FEWEST = 3;
+
+    /** Steps of the search, each time finer by a third. */
+    private const ROUNDS = 20;
+
+    private const GRID = 3;
+
+    private function __construct(
+        /** Plants that are to be expected in the end, on the length. */
+        public float $final,
+        /** Hours after planting at which half of them are up. */
+        public float $half,
+        /** Hours from 10 to 90 %. */
+        public float $hours,
+    ) {
+    }
+
+    /**
+     * @param  list<StandCount>  $counts  of one place
+     * @return self|null null with fewer than three times, where nothing grew in between, or where most were up at the first
+     */
+    public static function of(array $counts): ?self
+    {
+        usort($counts, static fn (StandCount $one, StandCount $other): int => $one->hours <=> $other->hours);
+        $times = array_unique(array_map(static fn (StandCount $of): string => (string) $of->hours, $counts));
+        $most = max([0, ...array_map(static fn (StandCount $of): int => $of->plants, $counts)]);
+        if (count($times) < self::FEWEST || $most === 0 || $counts[0]->plants > 0.8 * $most) {
+            return null;
+        }
+        [$from, $to] = [$counts[0]->hours, $counts[count($counts) - 1]->hours];
+        [$final, $half, $slope] = [1.1 * $most, ($from + $to) / 2, ($to - $from) / 8];
+        [$stepFinal, $stepHalf, $stepSlope] = [0.4 * $most, ($to - $from) / 2, 0.9];
+        $best = self::misfit($counts, $final, $half, $slope);
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            [$baseFinal, $baseHalf, $baseSlope] = [$final, $half, $slope];
+            for ($a = -self::GRID; $a <= self::GRID; $a++) {
+                for ($b = -self::GRID; $b <= self::GRID; $b++) {
+                    for ($c = -self::GRID; $c <= self::GRID; $c++) {
+                        $tried = [max((float) $most * 0.9, $baseFinal + $a / self::GRID * $stepFinal), $baseHalf + $b / self::GRID * $stepHalf, max(0.5, $baseSlope * exp($c / self::GRID * $stepSlope))];
+                        $misfit = self::misfit($counts, ...$tried);
+                        if ($misfit < $best) {
+                            [$best, $final, $half, $slope] = [$misfit, ...$tried];
+                        }
+                    }
+                }
+            }
+            [$stepFinal, $stepHalf, $stepSlope] = [$stepFinal / 1.5, $stepHalf / 1.5, $stepSlope / 1.5];
+        }
+
+        return new self($final, $half, $slope * log(81));
+    }
+
+    /** @param  list<StandCount>  $counts */
+    private static function misfit(array $counts, float $final, float $half, float $slope): float
+    {
+        $sum = 0.0;
+        foreach ($counts as $of) {
+            $sum += (sqrt($of->plants + 0.375) - sqrt($final / (1 + exp(-max(-500.0, min(500.0, ($of->hours - $half) / $slope)))) + 0.375)) ** 2;
+        }
+
+        return $sum;
+    }
+}

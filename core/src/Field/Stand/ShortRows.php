@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Field\Stand;
+
+use Ustrel\Core\Meter\Binomial;
+
+/**
+ * Which rows stand thinner than the others by more than luck: given all plants of a count, a row's share of them is held against its
+ * share of the length (exact binomial, one side), its false alarms over all rows by Holm. Plants that are spaced evenly scatter less
+ * than that, so that it errs on the quiet side.
+ */
+final class ShortRows
+{
+    private const FALSE_ALARMS = 0.05;
+
+    /**
+     * @param  array<int, StandCount>  $counts  by row, of one day
+     * @return array<int, float> by row, its share of what the others have: 0.8 is a fifth short
+     */
+    public static function among(array $counts): array
+    {
+        $plants = array_sum(array_map(static fn (StandCount $of): int => $of->plants, $counts));
+        $feet = array_sum(array_map(static fn (StandCount $of): float => $of->feet, $counts));
+        if (count($counts) < 2 || $plants === 0) {
+            return [];
+        }
+        $chances = array_map(static fn (StandCount $of): float => self::atMost($of->plants, $plants, $of->feet / $feet), $counts);
+        asort($chances);
+        $short = [];
+        $left = count($counts);
+        foreach ($chances as $row => $chance) {
+            if ($chance * $left-- > self::FALSE_ALARMS) {
+                break;
+            }
+            $others = ($plants - $counts[$row]->plants) / ($feet - $counts[$row]->feet);
+            $short[$row] = $counts[$row]->plants / $counts[$row]->feet / $others;
+        }
+        ksort($short);
+
+        return $short;
+    }
+
+    /** How likely so few or fewer of so many are the row's, where each is with this chance. */
+    private static function atMost(int $count, int $of, float $chance): float
+    {
+        $sum = 0.0;
+        for ($few = 0; $few <= $count; $few++) {
+            $sum += exp(Binomial::logChoose($of, $few) + $few * log($chance) + ($of - $few) * log(1 - $chance));
+        }
+
+        return min(1.0, $sum);
+    }
+}

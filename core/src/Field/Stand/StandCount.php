@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Field\Stand;
+
+/** Plants that stood on a marked length of one row, so many hours after planting. */
+final readonly class StandCount
+{
+    /**
+     * @param  float  $hours  since planting, 0 or more
+     * @param  int  $plants  0 or more
+     * @param  float  $feet  of the row, over 0
+     *
+     * @throws InvalidStand
+     */
+    public function __construct(
+        public int $row,
+        public float $hours,
+        public int $plants,
+        public float $feet,
+    ) {
+        if ($hours < 0 || $plants < 0 || $feet <= 0) {
+            throw InvalidStand::count();
+        }
+    }
+
+    /**
+     * Plants an acre: count x 43,560 / (length x width).
+     *
+     * @param  float  $width  between rows, inches
+     */
+    public function stand(float $width): float
+    {
+        return $this->plants * 43_560 / ($this->feet * $width / 12);
+    }
+}

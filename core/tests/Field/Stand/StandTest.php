@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Ustrel\Core\Field\Stand\Evenness;
+use Ustrel\Core\Field\Stand\InvalidStand;
+use Ustrel\Core\Field\Stand\ShortRows;
+use Ustrel\Core\Field\Stand\StandCount;
+
+it('has the stand of a thousandth of an acre', function (): void {
+    // 17 ft 5 in at 30 in are a thousandth; 20 ft at 36 in are 60 square feet.
+    expect((new StandCount(1, 200, 28, 17.424))->stand(30))->toEqualWithDelta(28_000, 1e-6)->and((new StandCount(1, 200, 30, 20))->stand(36))->toEqualWithDelta(21_780, 1e-6)
+        ->and(fn () => new StandCount(1, 200, -1, 17))->toThrow(InvalidStand::class)->and(fn () => new StandCount(1, 200, 1, 0))->toThrow(InvalidStand::class);
+});
+
+it('finds the hours from 10 to 90 % of a curve that is known', function (float $final, float $half, float $hours): void {
+    $at = static fn (float $time): int => (int) round($final / (1 + exp(-($time - $half) / ($hours / log(81)))));
+    $fit = Evenness::of(array_map(static fn (int $time): StandCount => new StandCount(1, $time, $at($time), 17.4), range((int) $half - 48, (int) $half + 72, 12)));
+    expect($fit?->hours)->toEqualWithDelta($hours, 0.08 * $hours)->and($fit?->half)->toEqualWithDelta($half, 1.5)->and($fit?->final)->toEqualWithDelta($final, 0.03 * $final);
+})->with([[100, 180, 36], [250, 220, 24], [60, 300, 60]]);
+
+it('says nothing of what cannot be told', function (array $plants): void {
+    expect(Evenness::of(array_map(static fn (int $count, int $day): StandCount => new StandCount(1, 150 + 24 * $day, $count, 17.4), $plants, array_keys($plants))))->toBeNull();
+})->with(['two counts' => [[3, 20]], 'nothing came' => [[0, 0, 0, 0]], 'most were up at the first look' => [[26, 27, 28]]]);
+
+it('holds within a fifth of the truth in three of four stands that are counted as plants come', function (): void {
+    $random = new Randomizer(new Mt19937(3));
+    $draw = static fn (): float => ($random->getInt(0, 1 << 30) + 0.5) / ((1 << 30) + 1);
+    $held = 0;
+    for ($stand = 0; $stand < 40; $stand++) {
+        [$half, $hours] = [$random->getInt(150, 260), $random->getInt(20, 70)];
+        // Each of 90 plants comes at its own hour; the last are late ones, which no logistic has.
+        $up = array_map(static function () use ($draw, $half, $hours): float {
+            $at = $draw();
+
+            return $half + $hours / log(81) * log($at / (1 - $at)) + ($draw() < 0.03 ? 60 : 0);
+        }, range(1, 90));
+        $counts = array_map(static fn (int $time): StandCount => new StandCount(1, $time, count(array_filter($up, static fn (float $of): bool => $of <= $time)), 50), range($half - 36, $half + 96, 12));
+        $held += abs((Evenness::of($counts)->hours ?? 0) / $hours - 1) < 0.2 ? 1 : 0;
+    }
+    expect($held)->toBeGreaterThan(30);
+});
+
+it('calls rows short in under one field of twenty where none is, and finds the one that lost a third', function (): void {
+    $random = new Randomizer(new Mt19937(4));
+    $count = static function (int $places, float $up) use ($random): int {
+        $plants = 0;
+        for ($place = 0; $place < $places; $place++) {
+            $plants += $random->getInt(1, 1000) <= 1000 * $up ? 1 : 0;
+        }
+
+        return $plants;
+    };
+    $false = $found = 0;
+    for ($field = 0; $field < 400; $field++) {
+        $of = static fn (float $first): array => array_map(static fn (int $row): StandCount => new StandCount($row, 300, $count(100, $row === 0 ? $first : 0.9), 60), range(0, 7));
+        $false += ShortRows::among($of(0.9)) === [] ? 0 : 1;
+        $found += isset(ShortRows::among($of(0.6))[0]) ? 1 : 0;
+    }
+    expect($false / 400)->toBeLessThan(0.05)->and($found / 400)->toBeGreaterThan(0.7);
+    // Half of what the others have, on half of the length each by hand.
+    expect(ShortRows::among([1 => new StandCount(1, 300, 10, 20), 2 => new StandCount(2, 300, 60, 40)]))->toEqualWithDelta([1 => (10 / 20) / (60 / 40)], 1e-9)
+        ->and(ShortRows::among([1 => new StandCount(1, 300, 10, 20)]))->toBe([]);
+});

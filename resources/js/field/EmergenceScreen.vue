@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useEmergence, useFace } from '@/api/queries'
+import PlanterPage from '@/components/PlanterPage.vue'
+import WaitingList from '@/components/WaitingList.vue'
+import { shortDate } from '@/dates'
+import { sayRows } from '@/plan/findings'
+import FieldFaces from './FieldFaces.vue'
+import StandForm from './StandForm.vue'
+
+/** What came up, against what was planted; how evenly, and which rows are short. */
+const { planterId } = defineProps<{ planterId: number }>()
+const { data: face } = useFace(() => planterId)
+const told = useEmergence(() => planterId)
+const row = ref(1)
+</script>
+
+<template>
+  <planter-page
+    :planter-id="planterId"
+    :of="face"
+    :selected="row"
+    :select="(chosen) => (row = chosen)"
+    :error="told.error.value"
+    @again="told.refetch()"
+  >
+    <field-faces :planter-id="planterId" />
+    <div v-if="told.data.value && face" class="emergence">
+      <waiting-list :planter-id="planterId" what="standCount" class="wide" />
+      <stand-form v-model:row="row" :planter-id="planterId" :row-count="face.planter.row_count" />
+      <div class="side">
+        <p v-if="told.data.value.fields.length === 0" class="sheet">
+          Nothing was counted yet. The stand of each row, how many hours it took to come up, and the rows that are short
+          stand here then.
+        </p>
+        <section
+          v-for="of in told.data.value.fields"
+          :key="`${of.field} ${of.planted_on}`"
+          class="sheet"
+          :aria-label="of.field"
+        >
+          <h2>{{ of.field }}, planted {{ shortDate(of.planted_on) }}</h2>
+          <p>
+            <strong>{{ of.stand }}</strong>
+            <span v-if="of.expected && of.share !== null" class="quiet">
+              · {{ Math.round(100 * of.share) }} % of {{ of.expected }} that germination promises</span
+            >
+          </p>
+          <p v-if="of.short.length > 0" class="due">
+            {{ sayRows(of.short) }}: thinner than the others by more than luck. Dig there, and see
+            <router-link :to="{ name: 'first-pass', params: { planter: planterId } }">what is wrong with it</router-link
+            >.
+          </p>
+          <ul>
+            <li v-for="one in of.rows" :key="one.row">
+              <button type="button" :aria-label="`Count row ${one.row}`" @click="row = one.row">
+                Row {{ one.row }}
+              </button>
+              <strong>{{ one.stand }}</strong>
+              <span class="quiet"
+                >{{ one.plants }} on {{ one.length }}
+                <template v-if="one.hours !== null"
+                  >· half up after {{ one.half }} h, from 10 to 90 % in {{ one.hours }} h</template
+                ><template v-else-if="one.counts < 3">· count on three days to tell how evenly</template></span
+              >
+              <span v-if="one.against !== null" class="due">{{ Math.round(100 * one.against) }} % of the others</span>
+            </li>
+          </ul>
+        </section>
+      </div>
+    </div>
+  </planter-page>
+</template>
+
+<style scoped>
+.emergence {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.3fr);
+  align-items: start;
+  gap: 14px;
+  max-width: 1240px;
+  margin: 0 auto;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.side {
+  display: grid;
+  gap: 14px;
+}
+h2,
+p {
+  margin: 4px 0;
+}
+ul {
+  margin: 8px 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: grid;
+  grid-template-columns: 70px 150px minmax(0, 1fr);
+  align-items: center;
+  gap: 10px;
+  border-top: 1px solid var(--line);
+}
+li > button {
+  min-height: var(--touch);
+  font: inherit;
+  font-weight: 700;
+  text-align: left;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  cursor: pointer;
+}
+li > .due {
+  grid-column: 2 / -1;
+  padding-bottom: 6px;
+}
+.due {
+  color: var(--ochre);
+}
+@media (max-width: 900px) {
+  .emergence {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  li {
+    grid-template-columns: 60px minmax(0, 1fr);
+    padding-bottom: 6px;
+  }
+  li > .quiet {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { v7 as uuid } from 'uuid'
+import { ref } from 'vue'
+import RefusalList from '@/components/RefusalList.vue'
+import { useDays } from '@/composables/useDays'
+import { useOnce } from '@/composables/useOnce'
+import { useSend } from '@/composables/useSend'
+import { useUnits } from '@/composables/useUnits'
+import { typedNumber } from '@/measure/typed'
+import { useOutbox } from '@/offline/outbox'
+
+/** Plants counted on a marked length, one row after the other; what stays the same stays typed. */
+const { planterId, rowCount } = defineProps<{ planterId: number; rowCount: number }>()
+const row = defineModel<number>('row', { required: true })
+const { today } = useDays()
+const { units } = useUnits()
+const outbox = useOutbox()
+const once = useOnce()
+const { send, refusal, busy } = useSend()
+const same = useLocalStorage(`ustrel.stand-${planterId}`, {
+  field: '',
+  planted_on: '',
+  length: '',
+  population: '',
+  germination: '',
+})
+const plants = ref('')
+const done = ref('')
+
+async function save(): Promise<void> {
+  done.value = ''
+  const { field, planted_on, length, population, germination } = same.value
+  const percent = typedNumber(germination)
+  const typed = {
+    row: row.value,
+    field,
+    planted_on,
+    plants: typedNumber(plants.value) ?? -1,
+    length: typedNumber(length) ?? 0,
+    units: units.value,
+    population: typedNumber(population),
+    germination: percent === null ? null : percent / 100,
+  }
+  const body = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
+  if (!(await send(() => outbox.deliver({ what: 'standCount', id: body.id, planter: planterId, body })))) return
+  once.taken()
+  done.value = `Row ${row.value}: ${plants.value} plants, kept.`
+  plants.value = ''
+  row.value = Math.min(rowCount, row.value + 1)
+}
+</script>
+
+<template>
+  <form class="sheet asks" novalidate aria-label="A count" @submit.prevent="save">
+    <h1>Count row {{ row }}</h1>
+    <p class="quiet">
+      Mark the same length on each row, count what is up, and come back day by day. A thousandth of an acre is 17 ft 5
+      in at 30 in.
+    </p>
+    <div class="pair">
+      <v-text-field v-model="plants" label="Plants up" inputmode="numeric" autofocus hide-details />
+      <v-text-field
+        v-model="same.length"
+        :label="units === 'in' ? 'On a length of, ft' : 'On a length of, m'"
+        inputmode="decimal"
+        hide-details
+      />
+      <v-text-field v-model="same.field" label="Field" maxlength="80" hide-details />
+      <v-text-field v-model="same.planted_on" type="date" label="Planted on" :max="today()" hide-details />
+      <v-text-field v-model="same.population" label="Planted, seeds/ac" inputmode="numeric" hide-details />
+      <v-text-field v-model="same.germination" label="Germination, %" inputmode="decimal" hide-details />
+    </div>
+    <refusal-list :refusal="refusal" />
+    <p v-if="done" role="status">{{ done }}</p>
+    <div class="actions">
+      <v-btn type="submit" color="primary" size="large" :loading="busy">Keep row {{ row }}</v-btn>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+form {
+  max-height: none;
+}
+</style>
