@@ -11,7 +11,6 @@ use App\Http\JsonBody;
 use App\Models\BenchRun;
 use App\Models\Planter;
 use App\Record\Http\ReceiptsShape;
-use App\Record\NotTaken;
 use App\Record\TakeWhole;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -43,11 +42,7 @@ final class BenchController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
-        try {
-            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): BenchRuns => new BenchRuns($of), [JsonBody::of($request)]));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken);
-        }
+        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): BenchRuns => new BenchRuns($of), [JsonBody::of($request)]));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/bench/advice', operationId: 'airAdvice', description: 'By the runs of the row’s meter with the seed and disc that were run last', tags: ['bench'])]

@@ -14,7 +14,6 @@ use App\Models\Planter;
 use App\Record\Http\ReceiptsShape;
 use App\Record\Import\CsvFile;
 use App\Record\Import\RefusedFile;
-use App\Record\NotTaken;
 use App\Record\TakeWhole;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -80,11 +79,8 @@ final class BenchReportController extends Controller
     public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         $runs = JsonBody::list($request, 'runs', self::MOST, 'bench.list');
-        try {
-            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): BenchRuns => new BenchRuns($of), $runs));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken, 'runs');
-        }
+
+        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): BenchRuns => new BenchRuns($of), $runs), 'runs');
     }
 
     #[OA\Get(path: '/api/planters/{planter}/bench/compare', operationId: 'compareRuns', tags: ['bench'])]

@@ -13,7 +13,6 @@ use App\Models\Meter;
 use App\Models\MeterMove;
 use App\Models\Workshop;
 use App\Record\Http\ReceiptsShape;
-use App\Record\NotTaken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -68,11 +67,7 @@ final class MetersController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function move(Request $request, MoveMeters $move): JsonResponse
     {
-        try {
-            return ReceiptsShape::answer($move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'meters.list')));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken, 'moves');
-        }
+        return ReceiptsShape::taken(fn (): array => $move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'meters.list')), 'moves');
     }
 
     /** @return list<array<string, mixed>> */

@@ -13,7 +13,6 @@ use App\Models\Disc;
 use App\Models\SeedLot;
 use App\Models\Workshop;
 use App\Record\Http\ReceiptsShape;
-use App\Record\NotTaken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -96,11 +95,7 @@ final class SeedController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function move(Request $request, MoveSeed $move): JsonResponse
     {
-        try {
-            return ReceiptsShape::answer($move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'seed.list')));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken, 'moves');
-        }
+        return ReceiptsShape::taken(fn (): array => $move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'seed.list')), 'moves');
     }
 
     /** @return array<string, mixed> */

@@ -11,7 +11,6 @@ use App\Http\JsonBody;
 use App\Models\Planter;
 use App\Models\StandCount;
 use App\Record\Http\ReceiptsShape;
-use App\Record\NotTaken;
 use App\Record\TakeWhole;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -48,10 +47,7 @@ final class EmergenceController extends Controller
     public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         $counts = JsonBody::list($request, 'counts', self::MOST, 'stand_count.list');
-        try {
-            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): StandCountEvents => new StandCountEvents($of), $counts));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken, 'counts');
-        }
+
+        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): StandCountEvents => new StandCountEvents($of), $counts), 'counts');
     }
 }

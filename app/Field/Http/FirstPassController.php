@@ -12,7 +12,6 @@ use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Planter;
 use App\Record\Http\ReceiptsShape;
-use App\Record\NotTaken;
 use App\Record\TakeWhole;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
@@ -50,11 +49,8 @@ final class FirstPassController extends Controller
     public function dig(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         $digs = JsonBody::list($request, 'digs', self::MOST, 'dig.some');
-        try {
-            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): DigEvents => new DigEvents($of), $digs));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken, 'digs');
-        }
+
+        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): DigEvents => new DigEvents($of), $digs), 'digs');
     }
 
     #[OA\Post(path: '/api/planters/{planter}/first-pass/sign-offs', operationId: 'signOff', description: 'Sending it again is harmless', tags: ['field'])]
@@ -69,10 +65,7 @@ final class FirstPassController extends Controller
     public function sign(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         $body = JsonBody::of($request);
-        try {
-            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): SignOffEvents => new SignOffEvents($of), [$body]));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken);
-        }
+
+        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): SignOffEvents => new SignOffEvents($of), [$body]));
     }
 }

@@ -12,7 +12,6 @@ use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Planter;
 use App\Record\Http\ReceiptsShape;
-use App\Record\NotTaken;
 use App\Record\TakeWhole;
 use App\Season\SeasonQuery;
 use Illuminate\Http\JsonResponse;
@@ -65,11 +64,8 @@ final class SettingController extends Controller
     public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         $settings = JsonBody::list($request, 'settings', self::MOST, 'settings.list');
-        try {
-            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): SettingEvents => new SettingEvents($of), $settings));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken, 'settings');
-        }
+
+        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): SettingEvents => new SettingEvents($of), $settings), 'settings');
     }
 
     #[OA\Get(path: '/api/planters/{planter}/settings/sheet.pdf', operationId: 'settingsSheet', description: 'For the cab, or for a second planter', tags: ['field'])]

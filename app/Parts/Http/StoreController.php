@@ -11,7 +11,6 @@ use App\Parts\OnShelf;
 use App\Parts\StoreQuery;
 use App\Plan\Needed;
 use App\Record\Http\ReceiptsShape;
-use App\Record\NotTaken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -70,11 +69,7 @@ final class StoreController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function move(Request $request, MoveStock $move): JsonResponse
     {
-        try {
-            return ReceiptsShape::answer($move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'stock.list')));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken, 'moves');
-        }
+        return ReceiptsShape::taken(fn (): array => $move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'stock.list')), 'moves');
     }
 
     /** @return array<string, mixed> */

@@ -10,7 +10,6 @@ use App\Models\Planter;
 use App\Plan\ChoosePolicy;
 use App\Plan\PolicyQuery;
 use App\Record\Http\ReceiptsShape;
-use App\Record\NotTaken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -53,10 +52,6 @@ final class PolicyController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, ChoosePolicy $choose): JsonResponse
     {
-        try {
-            return ReceiptsShape::answer($choose($planter, $this->user($request), JsonBody::of($request)));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken);
-        }
+        return ReceiptsShape::taken(fn (): array => $choose($planter, $this->user($request), JsonBody::of($request)));
     }
 }

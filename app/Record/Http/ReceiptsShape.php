@@ -7,6 +7,7 @@ namespace App\Record\Http;
 use App\Record\NotTaken;
 use App\Record\Outcome;
 use App\Record\Receipt;
+use Closure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
@@ -52,6 +53,23 @@ final class ReceiptsShape
         $isNew = array_filter($receipts, static fn (Receipt $receipt): bool => $receipt->outcome === Outcome::Stored) !== [];
 
         return new JsonResponse(['receipts' => self::of($receipts)], $isNew ? 201 : 200);
+    }
+
+    /**
+     * Takes what was sent whole: the answer where it was taken, in words where it was not.
+     *
+     * @param  Closure(): list<Receipt>  $take
+     * @param  string  $items  the field that they came in; empty where the body is one item
+     *
+     * @throws Throwable
+     */
+    public static function taken(Closure $take, string $items = ''): JsonResponse
+    {
+        try {
+            return self::answer($take());
+        } catch (NotTaken $notTaken) {
+            throw self::refusal($notTaken, $items);
+        }
     }
 
     /**

@@ -8,7 +8,6 @@ use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Planter;
 use App\Record\Http\ReceiptsShape;
-use App\Record\NotTaken;
 use App\Wear\AcresQuery;
 use App\Wear\LogAcres;
 use Illuminate\Http\JsonResponse;
@@ -62,10 +61,6 @@ final class AcresController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, LogAcres $log): JsonResponse
     {
-        try {
-            return ReceiptsShape::answer($log($planter, $this->user($request), [JsonBody::of($request)]));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken);
-        }
+        return ReceiptsShape::taken(fn (): array => $log($planter, $this->user($request), [JsonBody::of($request)]));
     }
 }

@@ -118,11 +118,7 @@ final class HandsController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function add(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
-        try {
-            return ReceiptsShape::answer($take($planter, $this->user($request), static fn (Planter $of): OwnJobs => new OwnJobs($of), [JsonBody::of($request)]));
-        } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken);
-        }
+        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): OwnJobs => new OwnJobs($of), [JsonBody::of($request)]));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/work/hands', operationId: 'recordWork', description: 'All of it is written, or nothing: what was ticked, finished or could not be done, and the parts and shims that went with it. Sending it again is harmless', tags: ['work'])]

@@ -41,7 +41,10 @@ a.router-link-active {
 }
 @media (max-width: 700px) {
   .faces {
-    gap: 0 14px;
+    flex-wrap: nowrap;
+    gap: 0 12px;
+    font-size: 0.9rem;
+    overflow-x: auto;
   }
 }
 </style>
