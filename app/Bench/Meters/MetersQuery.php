@@ -27,12 +27,12 @@ final readonly class MetersQuery
     public function runs(Workshop $workshop, array $stays): array
     {
         $runs = [];
-        foreach ($workshop->planters()->pluck('id') as $planter) {
-            foreach (BenchRun::held($planter)->with('standRun:id,practice')->get() as $run) {
-                $meter = $run->standRun?->practice === null ? MeterStays::meterOf($stays, [$planter, $run->row_number], Moment::of($run->happened_at->toIso8601ZuluString('millisecond'))) : null;
-                if ($meter !== null) {
-                    $runs[$meter][] = $run;
-                }
+        $held = BenchRun::query()->whereIn('planter_id', $workshop->planters()->select('id'))->where('withdrawn', false)
+            ->whereNotIn('id', BenchRun::query()->whereIn('planter_id', $workshop->planters()->select('id'))->whereNotNull('supersedes')->select('supersedes'))->with('standRun:id,practice')->get();
+        foreach ($held as $run) {
+            $meter = $run->standRun?->practice === null ? MeterStays::meterOf($stays, [$run->planter_id, $run->row_number], Moment::of($run->happened_at->toIso8601ZuluString('millisecond'))) : null;
+            if ($meter !== null) {
+                $runs[$meter][] = $run;
             }
         }
 

@@ -40,36 +40,45 @@ final readonly class Evenness
             return null;
         }
         [$from, $to] = [$counts[0]->hours, $counts[count($counts) - 1]->hours];
-        [$final, $half, $slope] = [1.1 * $most, ($from + $to) / 2, ($to - $from) / 8];
-        [$stepFinal, $stepHalf, $stepSlope] = [0.4 * $most, ($to - $from) / 2, 0.9];
-        $best = self::misfit($counts, $final, $half, $slope);
+        [$half, $slope] = [($from + $to) / 2, ($to - $from) / 8];
+        [$stepHalf, $stepSlope] = [($to - $from) / 2, 0.9];
+        [$best, $final] = self::misfit($counts, $half, $slope);
         for ($round = 0; $round < self::ROUNDS; $round++) {
-            [$baseFinal, $baseHalf, $baseSlope] = [$final, $half, $slope];
+            [$baseHalf, $baseSlope] = [$half, $slope];
             for ($a = -self::GRID; $a <= self::GRID; $a++) {
                 for ($b = -self::GRID; $b <= self::GRID; $b++) {
-                    for ($c = -self::GRID; $c <= self::GRID; $c++) {
-                        $tried = [max((float) $most * 0.9, $baseFinal + $a / self::GRID * $stepFinal), $baseHalf + $b / self::GRID * $stepHalf, max(0.5, $baseSlope * exp($c / self::GRID * $stepSlope))];
-                        $misfit = self::misfit($counts, ...$tried);
-                        if ($misfit < $best) {
-                            [$best, $final, $half, $slope] = [$misfit, ...$tried];
-                        }
+                    $tried = [$baseHalf + $a / self::GRID * $stepHalf, max(0.5, $baseSlope * exp($b / self::GRID * $stepSlope))];
+                    [$misfit, $top] = self::misfit($counts, ...$tried);
+                    if ($misfit < $best) {
+                        [$best, $final, $half, $slope] = [$misfit, $top, ...$tried];
                     }
                 }
             }
-            [$stepFinal, $stepHalf, $stepSlope] = [$stepFinal / 1.5, $stepHalf / 1.5, $stepSlope / 1.5];
+            [$stepHalf, $stepSlope] = [$stepHalf / 1.5, $stepSlope / 1.5];
         }
 
         return new self($final, $half, $slope * log(81));
     }
 
-    /** @param  list<StandCount>  $counts */
-    private static function misfit(array $counts, float $final, float $half, float $slope): float
+    /**
+     * How far the counts are off the curve with this middle and slope, its top where they are least off: on the scale of roots that is a straight line.
+     *
+     * @param  list<StandCount>  $counts
+     * @return array{float, float} the sum of squares, and the top
+     */
+    private static function misfit(array $counts, float $half, float $slope): array
     {
-        $sum = 0.0;
-        foreach ($counts as $of) {
-            $sum += (sqrt($of->plants + 0.375) - sqrt($final / (1 + exp(-max(-500.0, min(500.0, ($of->hours - $half) / $slope)))) + 0.375)) ** 2;
+        $products = $squares = $sum = 0.0;
+        $shares = array_map(static fn (StandCount $of): float => sqrt(1 / (1 + exp(-max(-500.0, min(500.0, ($of->hours - $half) / $slope))))), $counts);
+        foreach ($counts as $at => $of) {
+            $products += sqrt($of->plants) * $shares[$at];
+            $squares += $shares[$at] ** 2;
+        }
+        $root = $squares > 0 ? $products / $squares : 0.0;
+        foreach ($counts as $at => $of) {
+            $sum += (sqrt($of->plants) - $root * $shares[$at]) ** 2;
         }
 
-        return $sum;
+        return [$sum, $root ** 2];
     }
 }
