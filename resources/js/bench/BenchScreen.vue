@@ -98,6 +98,9 @@ const missing = computed(() => {
             />
           </ul>
           <v-btn v-if="canPut.length > 1" variant="outlined" @click="put(canPut)">All of them to the board</v-btn>
+          <p v-if="walk === undefined && rows.length > 0" class="quiet">
+            No walk of this season is open: begin one to put what runs say on the board.
+          </p>
           <p v-if="rows.length > 0 && missing.length > 0" class="quiet">{{ sayRows(missing) }}: not run yet.</p>
           <details v-if="bench.data.value.before.length > 0">
             <summary>Seasons before</summary>

@@ -10,6 +10,7 @@ import { type Units } from '@/measure/length'
 import { typedNumber } from '@/measure/typed'
 import { useOutbox } from '@/offline/outbox'
 import { say } from '@/words'
+import { readList } from './dig'
 import { useGround } from './useGround'
 
 /** One calculator: what it asks for, its formula with the figures in it, and what it comes to. */
@@ -32,8 +33,8 @@ const typed = computed(() =>
   Object.fromEntries(
     calculator.inputs.map(({ key, list }) => {
       const text = figures[key] ?? ''
-      // 17, 19, 21 and 17 19 21 alike; a comma within a figure of a list is a point.
-      const each = text.split(/[;\s]+|,(?=\s|$)|,(?=\d{2,},)/).filter((one) => one !== '')
+      // 17, 19, 21 and 17 19 21 alike.
+      const each = readList(text).flatMap((one) => one.split(/\s+/))
       return [key, list ? (each.length === 0 ? null : each.map(typedNumber)) : typedNumber(text)]
     }),
   ),

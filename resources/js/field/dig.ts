@@ -10,9 +10,17 @@ export function sayTurn({ notches }: Pick<DugRow, 'notches'>): string {
   return `${notches > 0 ? 'up' : 'down'} ${said} ${size > 1 ? 'notches' : 'notch'}, ${notches > 0 ? 'deeper' : 'shallower'}`
 }
 
-/** Figures as they were typed one after the other: by line breaks, semicolons, or a comma and a space. */
-export const readList = (typed: string): string[] =>
-  typed
-    .split(/[\n;]+|,(?!\d)|,(?=\d+\s*(?:,|$))/)
-    .map((one) => one.trim())
-    .filter((one) => one !== '')
+/**
+ * Figures as they were typed one after the other: divided by line breaks or semicolons, or else by commas with a space behind. One comma
+ * alone is a decimal one; several without a space divide.
+ */
+export function readList(typed: string): string[] {
+  const divided = /[\n;]/.test(typed)
+    ? typed.split(/[\n;]+/)
+    : /,\s/.test(typed)
+      ? typed.split(/,\s+/)
+      : (typed.match(/,/g) ?? []).length > 1
+        ? typed.split(',')
+        : [typed]
+  return divided.map((one) => one.replace(/,\s*$/, '').trim()).filter((one) => one !== '')
+}
