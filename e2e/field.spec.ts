@@ -104,6 +104,18 @@ test('settings come back with the ground, are kept once by two at once, and take
   const closing = { id: uuid(), key: 'closing', value: 'notch 2', ...clay, happened_at: '2026-01-02T10:00:00Z' }
   const answers = await Promise.all([1, 2, 3, 4].map(() => call(page, 'POST', path, { settings: [closing] })))
   expect(answers.map(({ status }) => status).sort()).toEqual([200, 200, 200, 201])
+  const at = { id: '', row: 2, happened_at: '2026-01-02T10:00:00Z' }
+  for (const [to, list, item] of [
+    ['first-pass/digs', 'digs', { pass: 1, target: '2', depths: ['2', '1 3/4'], spacings: [] }],
+    ['emergence', 'counts', { field: 'Bank', planted_on: '2025-12-20', plants: 20, length: 17.4 }],
+  ] as const) {
+    const sent = { [list]: [{ ...at, ...item, id: uuid() }] }
+    const four = [1, 2, 3, 4].map(() => call(page, 'POST', `/api/planters/${planter}/${to}`, sent))
+    expect((await Promise.all(four)).map(({ status }) => status).sort(), to).toEqual([200, 200, 200, 201])
+  }
+  const ready = { id: uuid(), kind: 'ready', happened_at: at.happened_at }
+  const signed = [1, 2, 3].map(() => call(page, 'POST', `/api/planters/${planter}/first-pass/sign-offs`, ready))
+  expect((await Promise.all(signed)).map(({ status }) => status).sort()).toEqual([200, 200, 201])
   await page.goto(`/planters/${planter}/settings`)
   await expect(page.getByRole('region', { name: 'Set now' })).toContainText('notch 2')
   const form = page.getByRole('form', { name: 'A setting' })

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Models\BenchRun;
+use App\Models\Cell;
 use App\Models\Planter;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Meter\AirAdvice;
 use Ustrel\Core\Meter\AirRun;
 use Ustrel\Core\Meter\Differing;
+use Ustrel\Core\Spec\Judging\Verdict;
 
 /** Reads the runs of a planter's meters, and which meters are really worse or better than the others. */
 final readonly class BenchQuery
@@ -47,6 +49,19 @@ final readonly class BenchQuery
         $last = $runs->first();
 
         return $runs->filter(static fn (BenchRun $run): bool => $last?->air !== null && $run->air !== null && $run->seed === $last->seed && $run->disc === $last->disc)->values();
+    }
+
+    /** @return array<string, true> places that the walk that matters reads as not sound, by key: what a run says does not go over them */
+    public function unsound(Planter $planter): array
+    {
+        $walk = $planter->walkThatMatters();
+        $cells = $walk === null ? [] : Cell::query()->where('walk_id', $walk->id)->whereIn('verdict', [Verdict::Watch, Verdict::Change, Verdict::Failed])->get();
+        $unsound = [];
+        foreach ($cells as $cell) {
+            $unsound[$cell->place()->key()] = true;
+        }
+
+        return $unsound;
     }
 
     /** @param  Collection<int, BenchRun>  $runs  of one set-up, each with its air */

@@ -83,6 +83,16 @@ it('reads the report of a stand elsewhere by rows and by numbers, and keeps it w
     $this->getJson("{$path}/compare?one={$one}&other=x")->assertUnprocessable();
 });
 
+it('puts what a run says on the board, but not over what was found by hand', function (): void {
+    $walk = $this->openWalk($this->planter);
+    $this->actingAs($this->technician);
+    ($this->run)(3, 60, '2026-03-01T09:00:00Z');
+    $board = fn (): array => $this->getJson("/api/planters/{$this->planter->id}/bench")->json('runs.0.board');
+    expect($board())->toBe([['check' => 'meter_bench_seasons', 'state' => null, 'chips' => []], ['check' => 'meter_seal', 'state' => 'watch', 'chips' => []]]);
+    $this->postJson("/api/walks/{$walk->id}/readings", ['readings' => [['id' => (string) Str::uuid7(), 'row' => 3, 'check' => 'meter_seal', 'side' => 'centre', 'state' => 'change', 'chips' => ['torn'], 'taken_at' => '2026-03-01T09:30:00Z']]])->assertOk();
+    expect(array_column($board(), 'check'))->toBe(['meter_bench_seasons']);
+});
+
 it('names the line of a report that cannot be read', function (string $csv, string $said): void {
     ($this->read)($csv)->assertUnprocessable()->assertJsonPath('errors.file.0', $said);
 })->with([

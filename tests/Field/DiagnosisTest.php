@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\SpecSheet;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
@@ -26,6 +27,12 @@ it('ranks by what is seen, and by what the row\'s own record says', function ():
         ->and($after['seal_worn']['chance'])->toBeGreaterThan(2 * $before['seal_worn']['chance'])
         // Another row is none the worse for it.
         ->and(($this->ranked)(['row' => 4, 'seen' => ['skips']])['seal_worn']['record'])->toBe([]);
+});
+
+it('names nothing that the row unit does not have', function (): void {
+    $plate = $this->planter(['spec_sheet_id' => SpecSheet::query()->whereNull('workshop_id')->where('type', 'plate')->firstOrFail()->id, 'equipment' => ['meter' => 'plate', 'drive' => 'ground']]);
+    $keys = array_column($this->postJson("/api/planters/{$plate->id}/diagnosis", ['row' => 3, 'seen' => ['skips']])->assertOk()->json('causes'), 'key');
+    expect($keys)->not->toContain('air_low')->not->toContain('seal_worn')->toContain('cell_plugged');
 });
 
 it('goes by the last dig of the row where nothing else is said, and says what to look at first', function (): void {

@@ -12,6 +12,8 @@ use Ustrel\Core\Meter\Heavy;
 use Ustrel\Core\Meter\RunFinding;
 use Ustrel\Core\Meter\SeedsNeeded;
 use Ustrel\Core\Meter\Stage;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Walk\Place;
 
 #[OA\Schema(schema: 'BenchEntry', description: 'A run of a row’s meter on a test stand', required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'happened_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
@@ -104,14 +106,15 @@ final class BenchShape
      * @param  Collection<int, BenchRun>  $runs  of this season, the newest first
      * @param  array<int, array{BenchRun, int}>  $before  the newest of each row in the seasons before, with the season
      * @param  array<int, bool>  $differing  rows that differ: true where it is worse
+     * @param  array<string, true>  $unsound  places that are known to be not sound, by key
      * @return array<string, mixed>
      */
-    public static function of(Planter $planter, Collection $runs, array $before, array $differing): array
+    public static function of(Planter $planter, Collection $runs, array $before, array $differing, array $unsound): array
     {
         $checks = $planter->readSheet()->checks;
 
         return [
-            'runs' => $runs->map(static fn (BenchRun $run): array => self::run($run, $checks))->all(),
+            'runs' => $runs->map(static fn (BenchRun $run): array => self::run($run, $checks, $unsound))->all(),
             'before' => array_values(array_map(static fn (array $of): array => [
                 'row' => $of[0]->row_number, 'season' => $of[1], 'singulation' => MeterShape::singulation($of[0]->counts()), 'air' => $of[0]->air === null ? null : (float) $of[0]->air, 'seed' => $of[0]->seed,
             ], $before)),
@@ -123,9 +126,10 @@ final class BenchShape
 
     /**
      * @param  array<string, mixed>  $checks  of the row unit, by key
+     * @param  array<string, true>  $unsound
      * @return array<string, mixed>
      */
-    private static function run(BenchRun $run, array $checks): array
+    private static function run(BenchRun $run, array $checks, array $unsound): array
     {
         $counts = $run->counts();
 
@@ -134,11 +138,26 @@ final class BenchShape
             'singulation' => MeterShape::singulation($counts),
             'lean' => $counts->lean(), 'skipped' => MeterShape::share($counts->skipped()), 'doubled' => MeterShape::share($counts->doubled()),
             'seed' => $run->seed, 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->standRun?->figures,
-            'board' => $run->is_partial || $run->standRun?->practice !== null ? [] : array_map(static fn (RunFinding $finding): array => [
-                'check' => $finding->check->value, 'state' => $finding->state?->value, 'chips' => array_column($finding->chips, 'value'),
-            ], RunFinding::of($counts, ($run->standRun->figures['skipping'] ?? []) !== [] || ($run->standRun->figures['doubling'] ?? []) !== [], $checks)),
+            'board' => self::board($run, $checks, $unsound),
             'by' => $run->user->name,
             'happened_at' => $run->happened_at->toIso8601ZuluString(),
         ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $checks
+     * @param  array<string, true>  $unsound
+     * @return list<array{check: string, state: string|null, chips: list<string>}>
+     */
+    private static function board(BenchRun $run, array $checks, array $unsound): array
+    {
+        if ($run->is_partial || $run->standRun?->practice !== null) {
+            return [];
+        }
+        $isPeriodic = ($run->standRun->figures['skipping'] ?? []) !== [] || ($run->standRun->figures['doubling'] ?? []) !== [];
+        // What somebody found with his own eyes stands.
+        $news = array_filter(RunFinding::of($run->counts(), $isPeriodic, $checks), static fn (RunFinding $finding): bool => $finding->state === null || ! isset($unsound[(new Place($run->row_number, $finding->check, Side::Centre))->key()]));
+
+        return array_values(array_map(static fn (RunFinding $finding): array => ['check' => $finding->check->value, 'state' => $finding->state?->value, 'chips' => array_column($finding->chips, 'value')], $news));
     }
 }

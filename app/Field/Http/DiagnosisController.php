@@ -44,7 +44,9 @@ final class DiagnosisController extends Controller
             [$seen, $absent] = [$dug->seen ?? [], $dug->absent ?? []];
         }
 
-        return new JsonResponse(DiagnosisShape::of(DiagnosisTable::typical(), $planter->readSheet()->checks, $seen, $absent, $query->record($planter, $row)));
+        $checks = $planter->readSheet()->checks;
+
+        return new JsonResponse(DiagnosisShape::of(DiagnosisTable::typical()->for($checks)->diagnose($seen, $absent, $query->record($planter, $row)), $checks, $seen, $absent));
     }
 
     /** @return list<Symptom> */

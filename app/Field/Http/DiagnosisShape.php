@@ -5,13 +5,10 @@ declare(strict_types=1);
 namespace App\Field\Http;
 
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Field\Diagnosis\Cause;
-use Ustrel\Core\Field\Diagnosis\DiagnosisTable;
-use Ustrel\Core\Field\Diagnosis\Evidence;
+use Ustrel\Core\Field\Diagnosis\Diagnosis;
 use Ustrel\Core\Field\Diagnosis\Ranked;
 use Ustrel\Core\Field\Diagnosis\Symptom;
 use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\CheckKind;
 
 #[OA\Schema(schema: 'Symptom', type: 'string', enum: Symptom::class)]
@@ -42,36 +39,22 @@ final class DiagnosisShape
 {
     private const SHOWN = 6;
 
-    /** What clears up less than this, in bits, is not worth the walk. */
-    private const TELLS = 0.05;
-
     /** Causes less likely than this are not listed, but for the first three. */
     private const LEAST = 0.01;
-
-    /** The second is as good as the first from this share of its chance on. */
-    private const ALIKE = 0.5;
 
     /**
      * @param  array<string, Check>  $checks  of the row unit, by key
      * @param  list<Symptom>  $seen
      * @param  list<Symptom>  $absent
-     * @param  array<string, Evidence>  $record
      * @return array<string, mixed>
      */
-    public static function of(DiagnosisTable $table, array $checks, array $seen, array $absent, array $record): array
+    public static function of(Diagnosis $diagnosis, array $checks, array $seen, array $absent): array
     {
-        $ranked = $seen === [] ? [] : $table->rank($seen, $absent, $record);
-        $has = static fn (Cause $cause): bool => array_filter($cause->checks, static fn (CheckKey $check): bool => isset($checks[$check->value])) !== [];
-        $looks = array_values(array_filter($table->looks($ranked, $record), static fn (array $look): bool => $has($look[0]) && $look[1] * $look[0]->minutes > self::TELLS));
-        $isClose = isset($ranked[1]) && $ranked[1]->chance > self::ALIKE * $ranked[0]->chance;
-        $open = array_column(array_map(static fn (array $look): array => ['key' => $look[0]->key], $looks), 'key');
-        $apart = array_values(array_intersect($isClose ? [$ranked[0]->cause->key, $ranked[1]->cause->key] : [], $open));
-
         return [
             'seen' => array_column($seen, 'value'), 'absent' => array_column($absent, 'value'),
-            'causes' => array_map(static fn (Ranked $of): array => self::cause($of, $checks), self::listed($ranked)),
-            'first' => $looks === [] ? null : ['key' => $looks[0][0]->key, 'minutes' => $looks[0][0]->minutes],
-            'apart' => $apart[0] ?? null,
+            'causes' => array_map(static fn (Ranked $of): array => self::cause($of, $checks), self::listed($diagnosis->ranked)),
+            'first' => $diagnosis->first === null ? null : ['key' => $diagnosis->first->key, 'minutes' => $diagnosis->first->minutes],
+            'apart' => $diagnosis->apart?->key,
         ];
     }
 

@@ -59,9 +59,12 @@ async function toggle(symptom: Symptom): Promise<void> {
   seen.value = seen.value.includes(symptom) ? seen.value.filter((one) => one !== symptom) : [...seen.value, symptom]
   await ask(seen.value)
 }
+/** What can be put up: a condition that the row's record does not find amiss by itself already. */
+const upFor = (cause: Diagnosis['causes'][number]) =>
+  cause.looks.find((one) => !one.figure && !cause.record.includes(one.check))
 /** Says on the board that it is to be seen to: Decide takes it from there. */
 async function toDecide(cause: Diagnosis['causes'][number]): Promise<void> {
-  const look = cause.looks.find((one) => !one.figure)
+  const look = upFor(cause)
   if (!look || walk === undefined) return
   const place = { row, check: look.check, side: look.side }
   const taken_at = new Date().toISOString()
@@ -130,7 +133,7 @@ const first = computed(() => told.value?.first)
                 >Look: {{ say(`check.${look.check}`).toLowerCase() }}</v-btn
               >
               <v-btn
-                v-if="walk && cause.looks.some((look) => !look.figure) && put !== cause.key"
+                v-if="walk && upFor(cause) && put !== cause.key"
                 variant="text"
                 :aria-label="`To Decide: ${name(cause.key)}`"
                 @click="toDecide(cause)"

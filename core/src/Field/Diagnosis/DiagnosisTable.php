@@ -16,6 +16,12 @@ final readonly class DiagnosisTable
     /** Symptoms that a cause does not bring come by chance; where one is said to be absent it is doubted by so much. */
     private const OVERLOOKED = 0.15;
 
+    /** What clears up less than this, in bits, is not worth the walk. */
+    private const TELLS = 0.05;
+
+    /** The second is as good as the first from this share of its chance on. */
+    private const ALIKE = 0.5;
+
     /**
      * @param  list<Cause>  $causes
      * @param  array<string, float>  $byChance  by symptom
@@ -64,6 +70,35 @@ final readonly class DiagnosisTable
         $of = static fn (string $which): array => array_map(static fn (Evidence $evidence): float => $share($table['record'][$which][$evidence->value] ?? null, "record {$which}"), array_column(Evidence::cases(), null, 'value'));
 
         return new self($causes, $byChance, $of('with'), $of('without'), new Cause('other', $share($table['other']['prior'], 'prior of another'), $table['other']['why'], [], 0.0, []));
+    }
+
+    /**
+     * Without what a row unit cannot have: causes whose checks it has none of.
+     *
+     * @param  array<string, mixed>  $checks  of the row unit, by key
+     */
+    public function for(array $checks): self
+    {
+        $has = static fn (Cause $cause): bool => $cause->checks === [] || array_filter($cause->checks, static fn (CheckKey $check): bool => isset($checks[$check->value])) !== [];
+
+        return new self(array_values(array_filter($this->causes, $has)), $this->byChance, $this->with, $this->without, $this->other);
+    }
+
+    /**
+     * @param  list<Symptom>  $seen
+     * @param  list<Symptom>  $absent  that somebody has looked for
+     * @param  array<string, Evidence>  $record  of the row, by check; what nobody looked at is left out
+     */
+    public function diagnose(array $seen, array $absent = [], array $record = []): Diagnosis
+    {
+        if ($seen === []) {
+            return new Diagnosis([], null, null);
+        }
+        $ranked = $this->rank($seen, $absent, $record);
+        $looks = array_column(array_filter($this->looks($ranked, $record), static fn (array $look): bool => $look[1] * $look[0]->minutes > self::TELLS), 0);
+        $likeliest = count($ranked) > 1 && $ranked[1]->chance > self::ALIKE * $ranked[0]->chance ? [$ranked[0]->cause, $ranked[1]->cause] : [];
+
+        return new Diagnosis($ranked, $looks[0] ?? null, array_values(array_filter($likeliest, static fn (Cause $cause): bool => in_array($cause, $looks, true)))[0] ?? null);
     }
 
     /**

@@ -53,6 +53,14 @@ it('looks first where a minute tells most, and not again where it was looked', f
     expect(array_map(static fn (array $of): string => $of[0]->key, $table->looks($table->rank([Symptom::Shallow], [], $record), $record)))->toBe(['contact']);
 });
 
+it('says what tells two apart, and nothing where one is far ahead or nobody has seen anything', function (): void {
+    $table = DiagnosisTable::read(smallTable());
+    // Alike by what is seen: blades are the quicker look, and contact is named first only by its place in the table.
+    $told = $table->diagnose([Symptom::Shallow]);
+    expect([$told->first?->key, $told->apart?->key])->toBe(['blades', 'contact'])->and($table->diagnose([Symptom::W])->apart)->toBeNull()->and($table->diagnose([])->ranked)->toBe([])
+        ->and(array_column($table->for(['opener_blade_diameter' => true])->causes, 'key'))->toBe(['blades']);
+});
+
 it('refuses a table that names what there is not, or that is certain', function (array $change): void {
     DiagnosisTable::read(array_replace_recursive(smallTable(), $change));
 })->with([
