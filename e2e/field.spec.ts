@@ -131,7 +131,10 @@ test('settings come back with the ground, are kept once by two at once, and take
   })
   await page.reload()
   await expect(now).toContainText('notch 4')
-  await page.getByLabel('Field', { exact: true }).fill('Bank')
+  // Letter by letter, as a person types.
+  await page.getByLabel('Field', { exact: true }).click()
+  await page.keyboard.type('Bank', { delay: 60 })
+  await expect(page.getByLabel('Field', { exact: true })).toHaveValue('Bank')
   await page.getByLabel('Crop').fill('canola')
   await expect(page.getByText('Nothing is on record of ground like this yet.')).toBeVisible()
   await page.getByLabel('Field', { exact: true }).fill('Kiln Piece')

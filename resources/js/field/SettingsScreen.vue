@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { useFace } from '@/api/queries'
@@ -22,7 +23,10 @@ import { useGround } from './useGround'
 const { planterId } = defineProps<{ planterId: number }>()
 const { data: face } = useFace(() => planterId)
 const ground = useGround(planterId)
-const settings = useSettings(() => planterId, ground)
+/** As it stands when typing has paused. */
+const asked = ref({ ...ground.value })
+watchDebounced(ground, (now) => (asked.value = { ...now }), { debounce: 300, deep: true })
+const settings = useSettings(() => planterId, asked)
 const outbox = useOutbox()
 const once = useOnce()
 const { send, refusal, busy } = useSend()

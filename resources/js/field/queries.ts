@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/vue-query'
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { api, body } from '@/api/client'
 import { kept, keys } from '@/api/queries'
@@ -21,6 +21,8 @@ export const useSettings = (planter: Id, ground: MaybeRefOrGetter<Ground>) =>
         body(api.GET('/api/planters/{planter}/settings', { params, signal })),
       )
     },
+    // The form that asks for another ground stays while it is asked for.
+    placeholderData: keepPreviousData,
   })
 
 /** The calculators, filled with what the record knows. */
