@@ -14,13 +14,16 @@ use App\Field\Http\DepthIndexController;
 use App\Field\Http\DiagnosisController;
 use App\Field\Http\EmergenceController;
 use App\Field\Http\FirstPassController;
+use App\Field\Http\MonitorController;
 use App\Field\Http\SettingController;
 use App\Field\Http\ToolbarLevelController;
+use App\Field\Http\WatchController;
 use App\Http\Middleware\DevicesOnly;
 use App\Http\Middleware\NeedsSession;
 use App\Http\Middleware\NotesExport;
 use App\Http\Middleware\SpeaksForItself;
 use App\Http\Middleware\StillBelongs;
+use App\Models\Stand;
 use App\Opener\Http\ContactController;
 use App\Parts\Http\LedgerController;
 use App\Parts\Http\OrderController;
@@ -75,6 +78,7 @@ Route::pattern('stand', '[0-9]{1,18}');
 Route::pattern('seedLot', '[0-9]{1,18}');
 Route::pattern('disc', '[0-9]{1,18}');
 Route::pattern('meter', '[0-9]{1,18}');
+Route::pattern('watchAlarm', '[0-9]{1,18}');
 
 Route::get('welcome', [SetUpController::class, 'show']);
 Route::middleware(NeedsSession::class)->group(function (): void {
@@ -87,10 +91,15 @@ Route::middleware(NeedsSession::class)->group(function (): void {
     Route::post('password/reset', [PasswordController::class, 'reset']);
 });
 
-// Test stands, by tokens of their own.
-Route::middleware(['auth:sanctum', DevicesOnly::class])->prefix('stand')->group(function (): void {
+// Test stands and row monitors, by tokens of their own.
+Route::middleware(['auth:sanctum', DevicesOnly::class.':'.Stand::STAND])->prefix('stand')->group(function (): void {
     Route::post('hello', [StandDeviceController::class, 'hello']);
     Route::post('runs/{run}', [StandDeviceController::class, 'tells']);
+});
+
+Route::middleware(['auth:sanctum', DevicesOnly::class.':'.Stand::MONITOR])->prefix('monitor')->group(function (): void {
+    Route::post('hello', [MonitorController::class, 'hello']);
+    Route::post('runs/{run}', [MonitorController::class, 'tells']);
 });
 
 // What belongs to somebody else is not there; only then it is asked whether the caller's role may do it: see, record, set, run.
@@ -200,6 +209,16 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('emergence', [EmergenceController::class, 'show'])->can('record');
         Route::post('emergence', [EmergenceController::class, 'store'])->can('record');
         Route::post('diagnosis', DiagnosisController::class)->can('record');
+        Route::put('shared-rows', [WatchController::class, 'share'])->can('set');
+        Route::get('watch', [WatchController::class, 'show'])->can('record');
+        Route::post('watch', [WatchController::class, 'store'])->can('record');
+        Route::get('watch/now', [WatchController::class, 'now'])->can('record');
+        Route::scopeBindings()->prefix('watch/{watchRun}')->group(function (): void {
+            Route::post('practice', [WatchController::class, 'practice'])->can('record');
+            Route::post('end', [WatchController::class, 'end'])->can('record');
+            Route::put('shut', [WatchController::class, 'shut'])->can('record');
+            Route::post('alarms/{watchAlarm}/seen', [WatchController::class, 'seen'])->can('record');
+        });
         Route::get('calculators', [CalculatorController::class, 'index'])->can('record');
         Route::post('calculators/{calculation}', [CalculatorController::class, 'work'])->can('record');
         Route::get('bench', [BenchController::class, 'show'])->can('record');

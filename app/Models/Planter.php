@@ -33,6 +33,7 @@ use Ustrel\Core\Spec\SpecSheet as Sheet;
  * @property string $spacing_mm
  * @property string $spacing_typed
  * @property list<int> $sections rows in each section of the toolbar, from the left; they add up to row_count
+ * @property list<array{kind: string, name: string, rows: list<int>}> $shared what rows share: motors, tanks, manifolds, fans, sections
  * @property array<string, mixed> $equipment shape: docs/formats.md
  * @property array<string, array{squares: float, spare: int}> $measuring what its readings tell of how the shop measures, by check key
  * @property array<string, array{float, float, float}> $job_minutes what finished work tells of how long jobs take, by kind: pieces, and sums of the logarithm of taken to typical and of its square
@@ -53,10 +54,11 @@ final class Planter extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'measuring' => '{}', 'left_findings' => '{}', 'job_minutes' => '{}', 'planned_acres' => null, 'planting_days' => null];
+    protected $attributes = ['equipment' => '{}', 'shared' => '[]', 'measuring' => '{}', 'left_findings' => '{}', 'job_minutes' => '{}', 'planned_acres' => null, 'planting_days' => null];
 
     protected $casts = [
         'sections' => 'array',
+        'shared' => 'array',
         'equipment' => 'array',
         'measuring' => 'array',
         'left_findings' => 'array',
@@ -80,6 +82,12 @@ final class Planter extends Model
     public function standRuns(): HasMany
     {
         return $this->hasMany(StandRun::class);
+    }
+
+    /** @return HasMany<WatchRun, $this> */
+    public function watchRuns(): HasMany
+    {
+        return $this->hasMany(WatchRun::class);
     }
 
     /** @return HasMany<Walk, $this> */

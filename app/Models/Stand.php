@@ -13,11 +13,12 @@ use Laravel\Sanctum\HasApiTokens;
 use Laravel\Sanctum\PersonalAccessToken;
 
 /**
- * A test stand of a workshop: a device that delivers runs, and may do nothing else.
+ * A test stand or a row monitor of a workshop: a device that delivers what it counts, and may do nothing else.
  *
  * @property int $id
  * @property int $workshop_id
  * @property string $name
+ * @property 'stand'|'monitor' $kind which is all that its token may deliver
  * @property int $user_id who let it in
  * @property CarbonImmutable $made_at
  * @property CarbonImmutable|null $heard_at
@@ -30,12 +31,15 @@ final class Stand extends Model implements CanBeAuthenticated
     /** @use HasApiTokens<PersonalAccessToken> */
     use HasApiTokens;
 
-    /** All that its token may do. */
-    public const DELIVERS = 'stand';
+    public const STAND = 'stand';
+
+    public const MONITOR = 'monitor';
 
     public $timestamps = false;
 
     protected $guarded = [];
+
+    protected $attributes = ['kind' => self::STAND];
 
     protected $casts = ['made_at' => 'immutable_datetime', 'heard_at' => 'immutable_datetime'];
 

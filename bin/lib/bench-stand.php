@@ -43,7 +43,7 @@ function stream(Client $client, Planter $planter): array
 {
     $user = User::query()->where('email', DemoScenario::EMAIL)->firstOrFail();
     $stand = Stand::query()->create(['workshop_id' => $user->workshop_id, 'name' => 'Bench', 'user_id' => $user->id, 'made_at' => now()]);
-    $token = $stand->createToken('Bench', [Stand::DELIVERS])->plainTextToken;
+    $token = $stand->createToken('Bench', [Stand::STAND])->plainTextToken;
     $sheet = $planter->spec_sheet_id;
     $runs = array_map(static function (int $number) use ($user, $sheet): string {
         $own = Planter::query()->create(['workshop_id' => $user->workshop_id, 'spec_sheet_id' => $sheet, 'farm' => 'Bench', 'name' => "Streams {$number}", 'row_count' => 4, 'spacing_mm' => 508, 'spacing_typed' => '20 in', 'sections' => [4]]);

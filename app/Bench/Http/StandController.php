@@ -10,13 +10,15 @@ use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Stand', description: 'A test stand that may deliver runs', required: ['id', 'name', 'made_at', 'heard_at'], properties: [
+#[OA\Schema(schema: 'Stand', description: 'A test stand or a row monitor, that may deliver what it counts', required: ['id', 'name', 'kind', 'made_at', 'heard_at'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'made_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'kind', type: 'string', enum: [Stand::STAND, Stand::MONITOR]),
     new OA\Property(property: 'heard_at', type: 'string', format: 'date-time', nullable: true),
 ])]
 final class StandController extends Controller
@@ -24,14 +26,17 @@ final class StandController extends Controller
     private const MOST = 20;
 
     #[OA\Get(path: '/api/stands', operationId: 'stands', tags: ['bench'])]
-    #[OA\Response(response: 200, description: 'The workshop\'s test stands', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Stand')))]
+    #[OA\Response(response: 200, description: 'The workshop\'s test stands and row monitors', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Stand')))]
     public function index(Request $request): JsonResponse
     {
         return new JsonResponse($this->user($request)->workshop->stands()->orderBy('id')->get()->map(self::shape(...))->all());
     }
 
     #[OA\Post(path: '/api/stands', operationId: 'addStand', tags: ['bench'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name'], properties: [new OA\Property(property: 'name', type: 'string', maxLength: 80)]))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name'], properties: [
+        new OA\Property(property: 'name', type: 'string', maxLength: 80),
+        new OA\Property(property: 'kind', description: 'A test stand where it is left out', type: 'string', enum: [Stand::STAND, Stand::MONITOR]),
+    ]))]
     #[OA\Response(response: 201, description: 'With its token, which is shown this once', content: new OA\JsonContent(required: ['stand', 'token'], properties: [
         new OA\Property(property: 'stand', ref: '#/components/schemas/Stand'),
         new OA\Property(property: 'token', type: 'string'),
@@ -39,19 +44,20 @@ final class StandController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request): JsonResponse
     {
-        $name = trim($request->validate(['name' => ['required', 'string', 'max:80']], ['name.*' => __('stand.name')])['name']);
+        $told = $request->validate(['name' => ['required', 'string', 'max:80'], 'kind' => ['sometimes', 'string', Rule::in([Stand::STAND, Stand::MONITOR])]], ['name.*' => __('stand.name'), 'kind.*' => __('stand.kind')]);
+        [$name, $kind] = [trim($told['name']), $told['kind'] ?? Stand::STAND];
         if ($name === '') {
             throw ValidationException::withMessages(['name' => __('stand.name')]);
         }
         $user = $this->user($request);
-        [$stand, $token] = DB::transaction(static function () use ($user, $name): array {
+        [$stand, $token] = DB::transaction(static function () use ($user, $name, $kind): array {
             $workshop = $user->workshop()->lock('for no key update')->firstOrFail();
             if ($workshop->stands()->count() >= self::MOST) {
                 throw ValidationException::withMessages(['name' => __('stand.most', ['most' => self::MOST])]);
             }
-            $stand = $workshop->stands()->create(['name' => $name, 'user_id' => $user->id, 'made_at' => CarbonImmutable::now()]);
+            $stand = $workshop->stands()->create(['name' => $name, 'kind' => $kind, 'user_id' => $user->id, 'made_at' => CarbonImmutable::now()]);
 
-            return [$stand, $stand->createToken($name, [Stand::DELIVERS])->plainTextToken];
+            return [$stand, $stand->createToken($name, [$kind])->plainTextToken];
         });
 
         return new JsonResponse(['stand' => self::shape($stand), 'token' => $token], 201);
@@ -74,6 +80,6 @@ final class StandController extends Controller
     /** @return array<string, mixed> */
     private static function shape(Stand $stand): array
     {
-        return ['id' => $stand->id, 'name' => $stand->name, 'made_at' => $stand->made_at->toIso8601ZuluString(), 'heard_at' => $stand->heard_at?->toIso8601ZuluString()];
+        return ['id' => $stand->id, 'name' => $stand->name, 'kind' => $stand->kind, 'made_at' => $stand->made_at->toIso8601ZuluString(), 'heard_at' => $stand->heard_at?->toIso8601ZuluString()];
     }
 }

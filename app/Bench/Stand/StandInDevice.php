@@ -5,10 +5,6 @@ declare(strict_types=1);
 namespace App\Bench\Stand;
 
 use Closure;
-use Illuminate\Http\Client\ConnectionException;
-use Illuminate\Http\Client\PendingRequest;
-use Illuminate\Http\Client\Response;
-use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Sleep;
 use Ustrel\Core\Meter\PracticeMeter;
 
@@ -25,13 +21,11 @@ final readonly class StandInDevice
     private const AWAY_MS = 2000;
 
     /**
-     * @param  string  $at  where Ustrel is, such as http://127.0.0.1:8630
      * @param  float  $size  of the made-up seed, millimetres
      * @param  Closure(string): void  $say
      */
     public function __construct(
-        private string $at,
-        private string $token,
+        private DeviceLine $line,
         private float $size,
         private Closure $say,
     ) {
@@ -44,7 +38,7 @@ final readonly class StandInDevice
     public function work(int $runs): bool
     {
         for ($done = 0; $runs === 0 || $done < $runs;) {
-            $hello = $this->sent('hello', '');
+            $hello = $this->line->sent('stand/hello', '');
             if ($hello?->status() === 401) {
                 return false;
             }
@@ -79,28 +73,12 @@ final readonly class StandInDevice
                 $lines[] = (string) json_encode(['seq' => $next, 'ms' => round($drops[$next - 1], 1)]);
             }
             $isEnd = ! isset($drops[$next - 1]);
-            $answer = $this->sent("runs/{$run['id']}", implode("\n", $isEnd ? [...$lines, '{"end":true}'] : $lines));
+            $answer = $this->line->sent("stand/runs/{$run['id']}", implode("\n", $isEnd ? [...$lines, '{"end":true}'] : $lines));
             if ($answer === null || ! $answer->successful() || $isEnd) {
                 // Cut off, stopped or done: it asks again.
                 return $isEnd && $answer?->successful() === true;
             }
             Sleep::for(self::EVERY)->milliseconds();
         }
-    }
-
-    private function sent(string $path, string $lines): ?Response
-    {
-        try {
-            return $this->http()->withBody($lines, 'application/x-ndjson')->post("/api/stand/{$path}");
-        } catch (ConnectionException) {
-            ($this->say)(__('stand_in.away'));
-
-            return null;
-        }
-    }
-
-    private function http(): PendingRequest
-    {
-        return Http::baseUrl($this->at)->withToken($this->token)->acceptJson()->timeout(10);
     }
 }

@@ -10,15 +10,19 @@ use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Lets a test stand in by its token, and nobody else. */
+/** Lets a test stand or a row monitor in by its token, and nobody else. */
 final class DevicesOnly
 {
-    /** @throws AuthenticationException */
-    public function handle(Request $request, Closure $next): Response
+    /**
+     * @param  string  $ability  what it delivers
+     *
+     * @throws AuthenticationException
+     */
+    public function handle(Request $request, Closure $next, string $ability): Response
     {
         /** @var mixed $device whoever the token is of */
         $device = $request->user();
 
-        return $device instanceof Stand && $device->tokenCan(Stand::DELIVERS) ? $next($request) : throw new AuthenticationException;
+        return $device instanceof Stand && $device->tokenCan($ability) ? $next($request) : throw new AuthenticationException;
     }
 }

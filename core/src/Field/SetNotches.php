@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field;
 
+use Ustrel\Core\Measure\Median;
+
 /**
  * At which notch each row is to be set so that all plant as deep: a notch common to all, and what the row carries because its
  * stop lifts higher or lower than the rest.
@@ -27,7 +29,7 @@ final class SetNotches
             return [];
         }
         $offsets = $lifts === [] || $school === DepthSchool::Reindex ? [] : self::offsets($lifts);
-        $common = self::median(array_map(static fn (int $row): float => $set[$row] - ($offsets[$row] ?? 0.0), array_keys($set)));
+        $common = Median::of(array_map(static fn (int $row): float => $set[$row] - ($offsets[$row] ?? 0.0), array_keys($set)));
         $aims = [];
         foreach ($rows as $row) {
             $aims[$row] = round(2 * ($common + ($offsets[$row] ?? 0.0))) / 2;
@@ -48,14 +50,5 @@ final class SetNotches
         }
 
         return $offsets;
-    }
-
-    /** @param  non-empty-list<float>  $values */
-    private static function median(array $values): float
-    {
-        sort($values);
-        $count = count($values);
-
-        return ($values[intdiv($count - 1, 2)] + $values[intdiv($count, 2)]) / 2;
     }
 }

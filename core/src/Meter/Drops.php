@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Meter;
 
+use Ustrel\Core\Measure\Median;
+
 /**
  * When each seed of a run dropped, read as spacings: domain, 4. Spacings are in units of the time from one cell to the next, so
  * that 1 is as it should be. Classes and indices by ISO 7256-1 as Kachman and Smith give them (Transactions of the ASAE 38, 1995):
@@ -54,19 +56,10 @@ final readonly class Drops
         for ($at = 1, $count = count($times); $at < $count; $at++) {
             $gaps[] = (float) ($times[$at] - $times[$at - 1]);
         }
-        $median = self::median($gaps);
+        $median = $gaps === [] ? 0.0 : Median::of($gaps);
         $singles = array_values(array_filter($gaps, static fn (float $gap): bool => $gap > self::MULTIPLE * $median && $gap <= self::MISS * $median));
 
         return $singles === [] ? $median : array_sum($singles) / count($singles);
-    }
-
-    /** @param  list<float>  $of */
-    private static function median(array $of): float
-    {
-        sort($of);
-        $middle = intdiv(count($of), 2);
-
-        return count($of) % 2 === 1 ? $of[$middle] : ($of[$middle - 1] + $of[$middle]) / 2;
     }
 
     /** Share of all spacings that are half a place or less. */

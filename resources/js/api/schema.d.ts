@@ -536,6 +536,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/monitor/hello": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description For row monitors, by their token */
+        post: operations["monitorHello"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/monitor/runs/{run}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description NDJSON: a moment a line */
+        post: operations["monitorTells"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/settings": {
         parameters: {
             query?: never;
@@ -597,6 +631,123 @@ export interface paths {
         /** @description From two heights and the distance between them, or from an angle */
         get: operations["toolbarLevel"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/watch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["watch"];
+        put?: never;
+        /** @description Sending it again is harmless */
+        post: operations["startWatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/watch/now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["watchNow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/watch/{watchRun}/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Lets the made-up field tell what has happened by now */
+        post: operations["practiceWatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/watch/{watchRun}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Sending it again is harmless */
+        post: operations["endWatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/watch/{watchRun}/shut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Rows that are shut off on purpose: they raise no alarm */
+        put: operations["shutRows"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/watch/{watchRun}/alarms/{watchAlarm}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Sending it again is harmless */
+        post: operations["seeAlarm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/planters/{planter}/shared-rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["editSharedRows"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2455,12 +2606,14 @@ export interface components {
             supersedes?: string | null;
             withdrawn?: boolean;
         };
-        /** @description A test stand that may deliver runs */
+        /** @description A test stand or a row monitor, that may deliver what it counts */
         Stand: {
             id: number;
             name: string;
             /** Format: date-time */
             made_at: string;
+            /** @enum {string} */
+            kind: "stand" | "monitor";
             /** Format: date-time */
             heard_at: string | null;
         };
@@ -2950,6 +3103,132 @@ export interface components {
                 soil: "clay" | "silt" | "loam" | "sand" | "stony" | null;
                 /** @enum {string|null} */
                 residue: "bare" | "usual" | "heavy" | null;
+            }[];
+        };
+        /** @description Rows that share a motor, tank, manifold, fan or section */
+        SharedRows: {
+            /** @enum {string} */
+            kind: "motor" | "tank" | "manifold" | "fan" | "section";
+            name: string;
+            /** @description Two or more */
+            rows: number[];
+        };
+        WatchSetUp: {
+            /**
+             * Format: uuid
+             * @description Made on the device, UUIDv7
+             */
+            id: string;
+            field?: string;
+            /** @description Of this planter to a false alarm */
+            acres?: number;
+            /** @description A made-up field tells of it */
+            practice?: boolean;
+            /**
+             * @description That comes on the made-up field
+             * @enum {string}
+             */
+            fault?: "none" | "plugged" | "slips" | "shared" | "column" | "silent" | "jumps" | "cut" | "garbled";
+        };
+        WatchAlarm: {
+            id: number;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            kind: "drift" | "low" | "stopped" | "silent" | "stuck" | "jumps";
+            /** @enum {string} */
+            watched: "population" | "skips" | "doubles" | "downforce" | "flow";
+            rows: number[];
+            /** @description What they share, where that is to blame, in words */
+            shared: string | null;
+            /** @description What is amiss, in words */
+            says: string;
+            /** @description What was going on, in words */
+            while: string;
+            symptom: components["schemas"]["Symptom"];
+            is_sensor: boolean;
+            /** @description All of its rows are as they were */
+            is_back: boolean;
+            /** Format: date-time */
+            seen_at: string | null;
+            seen_by: string | null;
+            /** @description What it is like is how it is to be */
+            is_left: boolean;
+        };
+        WatchRun: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            state: "waiting" | "running" | "ended";
+            field: string;
+            acres: number;
+            practice: boolean;
+            /** @description Seconds since the monitor was heard; null before it was */
+            monitor_quiet: number | null;
+            /** @description In words */
+            mph: string | null;
+            /** @description Whether it is let down */
+            down: boolean;
+            /** @description Rows that somebody said are shut off on purpose */
+            shut: number[];
+            /** @description Rows that the monitor says are shut off */
+            off: number[];
+            rows: {
+                row: number;
+                /**
+                 * @description By the alarms that are open
+                 * @enum {string}
+                 */
+                state: "sound" | "watch" | "change" | "failed" | "off" | "unheard";
+                /** @description Its population, of the highest */
+                height: number | null;
+                /** @description In words */
+                figures: {
+                    /** @enum {string} */
+                    watched: "population" | "skips" | "doubles" | "downforce" | "flow";
+                    says: string;
+                }[];
+            }[];
+            /** @description The newest first */
+            alarms: components["schemas"]["WatchAlarm"][];
+            /** @description The newest first */
+            passes: {
+                number: number;
+                /** Format: date-time */
+                from_at: string;
+                minutes: number;
+                acres: string;
+                mph: string;
+                population: string | null;
+                /** @description The row with the lowest population, in words */
+                lowest: string | null;
+            }[];
+            refused_lines: number;
+            refused: string;
+            /** Format: date-time */
+            made_at: string;
+            /** Format: date-time */
+            started_at: string | null;
+            /** Format: date-time */
+            ended_at: string | null;
+        };
+        Watch: {
+            /** @description Acres of a planter to a false alarm */
+            usual_acres: number;
+            shared: components["schemas"]["SharedRows"][];
+            /** @description While nothing is said */
+            proposed: components["schemas"]["SharedRows"][];
+            before: {
+                /** Format: uuid */
+                id: string;
+                field: string;
+                practice: boolean;
+                /** Format: date-time */
+                made_at: string;
+                passes: number;
+                alarms: number;
+                /** @description In words */
+                acres: string;
             }[];
         };
         /** @description One line a station, front to back */
@@ -5723,7 +6002,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The workshop's test stands */
+            /** @description The workshop's test stands and row monitors */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -5745,6 +6024,11 @@ export interface operations {
             content: {
                 "application/json": {
                     name: string;
+                    /**
+                     * @description A test stand where it is left out
+                     * @enum {string}
+                     */
+                    kind?: "stand" | "monitor";
                 };
             };
         };
@@ -6293,6 +6577,90 @@ export interface operations {
             422: components["responses"]["Refused"];
         };
     };
+    monitorHello: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The planter that is to be watched; null where none is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @enum {string} */
+                        ustrel: "monitor";
+                        version: number;
+                        monitor: string;
+                        run: {
+                            /** Format: uuid */
+                            id: string;
+                            planter: string;
+                            field: string;
+                            rows: number;
+                            /** @description ms of the last moment that is known */
+                            last: number | null;
+                        } | null;
+                    };
+                };
+            };
+            401: components["responses"]["SignedOut"];
+        };
+    };
+    monitorTells: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/x-ndjson": string;
+            };
+        };
+        responses: {
+            /** @description What was taken */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description ms of the last moment that is known */
+                        last: number | null;
+                        new: number;
+                        /** @description Why lines could not be read, the first twenty */
+                        refused: string[];
+                        refused_lines: number;
+                    };
+                };
+            };
+            401: components["responses"]["SignedOut"];
+            404: components["responses"]["NotFound"];
+            /** @description The run is over, or another monitor tells of it */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description More than is read at once */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     settings: {
         parameters: {
             query?: {
@@ -6448,6 +6816,238 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    watch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What rows share, and how they were watched before */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Watch"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    startWatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WatchSetUp"];
+            };
+        };
+        responses: {
+            /** @description It waits for the row monitor */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        run: components["schemas"]["WatchRun"];
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    watchNow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The run that is under way, or was last */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        run: components["schemas"]["WatchRun"] | null;
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    practiceWatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+                watchRun: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The run */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        run: components["schemas"]["WatchRun"];
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    endWatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+                watchRun: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The run */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        run: components["schemas"]["WatchRun"];
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+        };
+    };
+    shutRows: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+                watchRun: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    rows: number[];
+                };
+            };
+        };
+        responses: {
+            /** @description The run */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        run: components["schemas"]["WatchRun"];
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    seeAlarm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+                watchRun: string;
+                watchAlarm: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description What it is like is how it is to be from here on */
+                    leave?: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description The run */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        run: components["schemas"]["WatchRun"];
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    editSharedRows: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    groups: components["schemas"]["SharedRows"][];
+                    /** @description As they were seen: refused where somebody changed them meanwhile */
+                    before: components["schemas"]["SharedRows"][];
+                };
+            };
+        };
+        responses: {
+            /** @description Kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Watch"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };

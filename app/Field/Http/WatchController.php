@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field\Http;
+
+use App\Field\FigureWords;
+use App\Field\Watch\Listen;
+use App\Field\Watch\PracticeMonitor;
+use App\Field\Watch\SharedRows;
+use App\Field\Watch\StartWatch;
+use App\Field\Watch\WatchQuery;
+use App\Http\Controller;
+use App\Http\JsonBody;
+use App\Models\Planter;
+use App\Models\WatchAlarm;
+use App\Models\WatchRun;
+use App\Record\Fields;
+use App\Record\Refused;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+
+/** Rows watched while they plant. */
+final class WatchController extends Controller
+{
+    public function __construct(private readonly WatchQuery $query, private readonly Listen $listen)
+    {
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/watch', operationId: 'watch', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'What rows share, and how they were watched before', content: new OA\JsonContent(ref: '#/components/schemas/Watch'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function show(Request $request, Planter $planter): JsonResponse
+    {
+        return new JsonResponse($this->shape($request, $planter)->of($this->query->before($planter)));
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/watch/now', operationId: 'watchNow', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'The run that is under way, or was last', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun', nullable: true)]))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function now(Request $request, Planter $planter): JsonResponse
+    {
+        $run = $this->query->newest($planter);
+
+        return $run === null ? new JsonResponse(['run' => null]) : $this->told($request, $planter, $run);
+    }
+
+    #[OA\Post(path: '/api/planters/{planter}/watch', operationId: 'startWatch', description: 'Sending it again is harmless', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/WatchSetUp'))]
+    #[OA\Response(response: 200, description: 'It waits for the row monitor', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun')]))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function store(Request $request, Planter $planter, StartWatch $start): JsonResponse
+    {
+        return $this->answered($request, $planter, fn (): WatchRun => $start($this->user($request), $planter, Fields::of(JsonBody::of($request), 'watch.item')));
+    }
+
+    #[OA\Post(path: '/api/planters/{planter}/watch/{watchRun}/practice', operationId: 'practiceWatch', description: 'Lets the made-up field tell what has happened by now', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Parameter(name: 'watchRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
+    #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun')]))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function practice(Request $request, Planter $planter, WatchRun $watchRun): JsonResponse
+    {
+        return $this->answered($request, $planter, function () use ($watchRun): WatchRun {
+            if ($watchRun->practice !== null && $watchRun->isUnderWay()) {
+                ($this->listen)($watchRun, PracticeMonitor::lines($watchRun));
+            }
+
+            return $watchRun->refresh();
+        });
+    }
+
+    #[OA\Post(path: '/api/planters/{planter}/watch/{watchRun}/end', operationId: 'endWatch', description: 'Sending it again is harmless', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Parameter(name: 'watchRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
+    #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun')]))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function end(Request $request, Planter $planter, WatchRun $watchRun): JsonResponse
+    {
+        return $this->told($request, $planter, $this->listen->end($watchRun));
+    }
+
+    #[OA\Put(path: '/api/planters/{planter}/watch/{watchRun}/shut', operationId: 'shutRows', description: 'Rows that are shut off on purpose: they raise no alarm', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Parameter(name: 'watchRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['rows'], properties: [new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'integer'))]))]
+    #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun')]))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function shut(Request $request, Planter $planter, WatchRun $watchRun): JsonResponse
+    {
+        return $this->answered($request, $planter, function () use ($request, $planter, $watchRun): WatchRun {
+            $rows = [];
+            foreach (Fields::of(JsonBody::of($request), 'watch.rows')->list('rows', 'watch.rows') as $row) {
+                $rows[] = is_int($row) && $row >= 1 && $row <= $planter->row_count ? $row : throw Refused::because('rows', 'watch.rows', ['rows' => $planter->row_count]);
+            }
+
+            return $this->listen->shut($watchRun, array_values(array_unique($rows)));
+        });
+    }
+
+    #[OA\Post(path: '/api/planters/{planter}/watch/{watchRun}/alarms/{watchAlarm}/seen', operationId: 'seeAlarm', description: 'Sending it again is harmless', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Parameter(name: 'watchRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
+    #[OA\Parameter(name: 'watchAlarm', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(properties: [new OA\Property(property: 'leave', description: 'What it is like is how it is to be from here on', type: 'boolean')]))]
+    #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun')]))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function seen(Request $request, Planter $planter, WatchRun $watchRun, WatchAlarm $watchAlarm): JsonResponse
+    {
+        return $this->answered($request, $planter, fn (): WatchRun => $this->listen->seen($watchRun, $watchAlarm, $this->user($request)->id, Fields::of(JsonBody::of($request), 'watch.item')->flag('leave', 'refused.unknown_flag')));
+    }
+
+    #[OA\Put(path: '/api/planters/{planter}/shared-rows', operationId: 'editSharedRows', tags: ['planter'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['groups', 'before'], properties: [
+        new OA\Property(property: 'groups', type: 'array', items: new OA\Items(ref: '#/components/schemas/SharedRows')),
+        new OA\Property(property: 'before', description: 'As they were seen: refused where somebody changed them meanwhile', type: 'array', items: new OA\Items(ref: '#/components/schemas/SharedRows')),
+    ]))]
+    #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Watch'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    public function share(Request $request, Planter $planter, SharedRows $shared): JsonResponse
+    {
+        try {
+            $fields = Fields::of(JsonBody::of($request), 'watch.item');
+            [$groups, $before] = [$fields->list('groups', 'watch.group'), $fields->list('before', 'watch.group')];
+        } catch (Refused $refused) {
+            throw ValidationException::withMessages([$refused->field => $refused->getMessage()]);
+        }
+
+        return $this->show($request, $shared->save($planter, $groups, $before));
+    }
+
+    /** @param  callable(): WatchRun  $of */
+    private function answered(Request $request, Planter $planter, callable $of): JsonResponse
+    {
+        try {
+            return $this->told($request, $planter, $of());
+        } catch (Refused $refused) {
+            throw ValidationException::withMessages([$refused->field => $refused->getMessage()]);
+        }
+    }
+
+    private function told(Request $request, Planter $planter, WatchRun $run): JsonResponse
+    {
+        return new JsonResponse(['run' => $this->shape($request, $planter)->run($run, $this->query->alarms($run), $this->query->passes($run))]);
+    }
+
+    private function shape(Request $request, Planter $planter): WatchShape
+    {
+        return new WatchShape($planter, new FigureWords($this->user($request)->units));
+    }
+}

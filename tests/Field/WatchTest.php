@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\WatchAlarm;
+use App\Models\WatchPass;
+use App\Models\WatchRun;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Ustrel\Core\Field\Watch\PracticeFault;
+use Ustrel\Core\Field\Watch\PracticeField;
+
+beforeEach(function (): void {
+    $this->travelTo('2026-04-20 10:00:00');
+    $this->planted = $this->planter(['planting_start' => '2026-04-17']);
+    $this->path = "/api/planters/{$this->planted->id}";
+    $this->start = fn (array $with = []): TestResponse => $this->actingAs($this->technician)->postJson("{$this->path}/watch", $with + ['id' => (string) Str::uuid7(), 'field' => 'Long Field']);
+    $this->now = fn (): array => $this->actingAs($this->technician)->getJson("{$this->path}/watch/now")->assertOk()->json('run');
+    $this->token = $this->actingAs($this->technician)->postJson('/api/stands', ['name' => 'Cab', 'kind' => 'monitor'])->assertCreated()->assertJsonPath('stand.kind', 'monitor')->json('token');
+    $this->device = function (string $path, string $body = '', ?string $token = null): TestResponse {
+        $this->signedOut();
+
+        return $this->call('POST', "/api/{$path}", [], [], [], ['HTTP_AUTHORIZATION' => 'Bearer '.($token ?? $this->token), 'HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'application/x-ndjson', 'HTTP_REFERER' => ''], $body);
+    };
+    $this->lines = static fn (PracticeField $field, int $from, int $to): string => implode("\n", array_map(static fn (int $second): string => (string) json_encode($field->at($second)), range($from, $to)));
+});
+
+it('hears a monitor through a cut, sent twice and broken, finds the row that stops, and keeps passes, not moments', function (): void {
+    $field = new PracticeField(8, 5, PracticeFault::Plugged, [6]);
+    expect(($this->device)('monitor/hello')->assertOk()->json())->toMatchArray(['ustrel' => 'monitor', 'version' => 1, 'monitor' => 'Cab', 'run' => null]);
+    $run = ($this->start)()->assertOk()->assertJsonPath('run.state', 'waiting')->json('run.id');
+    expect(($this->device)('monitor/hello')->json('run'))->toBe(['id' => $run, 'planter' => $this->planted->name, 'field' => 'Long Field', 'rows' => 8, 'last' => null]);
+    expect(($this->device)("monitor/runs/{$run}", ($this->lines)($field, 0, 399))->assertOk()->json())->toMatchArray(['last' => 399_000, 'new' => 400, 'refused_lines' => 0]);
+    // Cut off, it begins too early; some lines are broken, one comes late.
+    $taken = ($this->device)("monitor/runs/{$run}", ($this->lines)($field, 300, 500)."\n{\"ms\":50\n".json_encode(['population' => [1, 2]] + $field->at(501))."\n".json_encode(['mph' => 400] + $field->at(502))."\n".($this->lines)($field, 450, 690))->assertOk()->json();
+    expect($taken)->toMatchArray(['last' => 690_000, 'new' => 291, 'refused_lines' => 3])->and($taken['refused'][0])->toContain('Line 202')->and($taken['refused'][1])->toContain('for each of the 8 rows')->and($taken['refused'][2])->toContain('mph is from 0 to 30');
+    expect(($this->now)())->toMatchArray(['state' => 'running', 'alarms' => [], 'refused_lines' => 3, 'monitor_quiet' => 0]);
+    ($this->device)("monitor/runs/{$run}", ($this->lines)($field, 691, 760));
+    $now = ($this->now)();
+    expect($now['alarms'])->toHaveCount(1)->and($now['alarms'][0])->toMatchArray(['kind' => 'stopped', 'watched' => 'population', 'rows' => [6], 'shared' => null, 'says' => 'drops no seed', 'symptom' => 'dead', 'is_back' => false, 'seen_at' => null])
+        ->and($now['alarms'][0]['while'])->toContain('Pass 4')->and($now['rows'][5]['state'])->toBe('failed')->and($now['rows'][4]['state'])->toBe('sound')->and(array_column($now['rows'][4]['figures'], 'watched'))->toBe(['population', 'skips', 'doubles', 'downforce', 'flow']);
+    // Its diagnosis is one press away; seen twice, and by whom.
+    expect($this->postJson("{$this->path}/diagnosis", ['row' => 6, 'seen' => [$now['alarms'][0]['symptom']]])->assertOk()->json('causes.0.key'))->toBe('drive');
+    foreach ([1, 2] as $_) {
+        $this->postJson("{$this->path}/watch/{$run}/alarms/{$now['alarms'][0]['id']}/seen")->assertOk()->assertJsonPath('run.alarms.0.seen_by', $this->technician->name);
+    }
+    foreach ([1, 2] as $_) {
+        $this->postJson("{$this->path}/watch/{$run}/end")->assertOk()->assertJsonPath('run.state', 'ended');
+    }
+    ($this->device)("monitor/runs/{$run}", ($this->lines)($field, 761, 770))->assertConflict();
+    expect(WatchPass::query()->count())->toBe(4)->and(WatchRun::query()->first()->kept)->toBeNull()->and(WatchRun::query()->first()->learned)->toHaveKey('population');
+    $pass = ($this->now)()['passes'][1];
+    // A pass of 210 s at some 5 mph is 1,540 ft; eight rows of 30 in are 20 ft wide.
+    expect($pass)->toMatchArray(['number' => 3])->and((float) $pass['acres'])->toEqualWithDelta(0.7, 0.05)->and($pass['population'])->toContain('seeds/ac');
+    expect($this->actingAs($this->technician)->getJson("{$this->path}/watch")->json('before.0'))->toMatchArray(['id' => $run, 'passes' => 4, 'alarms' => 1, 'practice' => false]);
+});
+
+it('blames what rows share where the planter says so, and has it said by one at a time', function (): void {
+    $save = fn (array $groups, array $before = []): TestResponse => $this->actingAs($this->technician)->putJson("{$this->path}/shared-rows", ['groups' => $groups, 'before' => $before]);
+    $left = ['kind' => 'motor', 'name' => 'Left', 'rows' => [1, 2, 3, 4]];
+    $right = ['kind' => 'motor', 'name' => 'Right', 'rows' => [5, 6, 7, 8]];
+    $save([$left, $right])->assertOk()->assertJsonPath('shared', [$left, $right]);
+    $save([$left])->assertConflict();
+    $save([$left, $right])->assertOk();
+    foreach ([[['rows' => [1]] + $left, 'two rows or more'], [['rows' => [1, 9]] + $left, 'names row 9'], [['kind' => 'fire'] + $left, 'motor, tank'], [['name' => ''] + $left, 'up to 40'], [['rows' => ['1', 2]] + $left, 'which rows'], ['x', 'which rows']] as [$bad, $says]) {
+        $save([$bad], [$left, $right])->assertUnprocessable()->assertJsonPath('errors', fn (array $errors): bool => str_contains(reset($errors)[0], $says));
+    }
+    $save([$left, $left], [$left, $right])->assertUnprocessable()->assertJsonPath('errors.groups.0', '“Left” stands there twice. Give each its own name.');
+    $run = ($this->start)()->json('run.id');
+    $field = new PracticeField(8, 9, PracticeFault::Shared, [1, 2, 3, 4]);
+    for ($from = 0; $from < 1200; $from += 300) {
+        ($this->device)("monitor/runs/{$run}", ($this->lines)($field, $from, $from + 299))->assertOk();
+    }
+    $alarm = ($this->now)()['alarms'][0];
+    expect($alarm)->toMatchArray(['kind' => 'drift', 'watched' => 'population', 'rows' => [1, 2, 3, 4], 'shared' => 'motor “Left”'])->and($alarm['says'])->toContain('less seed');
+    // Left as it is, that is what is to be expected from here on.
+    $this->actingAs($this->technician)->postJson("{$this->path}/watch/{$run}/alarms/{$alarm['id']}/seen", ['leave' => true])->assertOk()->assertJsonPath('run.alarms.0.is_left', true)->assertJsonPath('run.rows.0.state', 'sound');
+    ($this->device)("monitor/runs/{$run}", ($this->lines)($field, 1200, 1800));
+    expect(WatchAlarm::query()->where('watched', 'population')->count())->toBe(1);
+});
+
+it('raises no alarm about a row that is shut off, by the monitor or by hand, nor about what stands still', function (): void {
+    $run = ($this->start)()->json('run.id');
+    $field = new PracticeField(8, 3);
+    ($this->device)("monitor/runs/{$run}", ($this->lines)($field, 0, 300));
+    $put = fn (array $rows): TestResponse => $this->actingAs($this->technician)->putJson("{$this->path}/watch/{$run}/shut", ['rows' => $rows]);
+    $put([8])->assertOk()->assertJsonPath('run.rows.7.state', 'off');
+    $put([9])->assertUnprocessable();
+    $put(['8'])->assertUnprocessable();
+    $lines = array_map(static function (int $second) use ($field): string {
+        $told = $field->at($second);
+        foreach (isset($told['population']) ? ['population', 'skips', 'doubles'] : [] as $of) {
+            $told[$of][6] = $told[$of][7] = 0;
+        }
+        // A minute in which it stands, let down, and all sensors say nothing.
+        $stands = $second > 420 && $second <= 480 ? ['mph' => 0, 'down' => true, 'population' => array_fill(0, 8, 0)] : [];
+
+        return (string) json_encode($stands + ['off' => [7]] + $told);
+    }, range(301, 600));
+    ($this->device)("monitor/runs/{$run}", implode("\n", $lines))->assertOk()->assertJsonPath('refused_lines', 0);
+    expect(($this->now)())->toMatchArray(['alarms' => [], 'off' => [7], 'shut' => [8]])->and(($this->now)()['rows'][6]['state'])->toBe('off');
+    // Nobody says that it is shut off any more, and it brings nothing.
+    $put([])->assertOk();
+    ($this->device)("monitor/runs/{$run}", implode("\n", array_map(static fn (int $second): string => str_replace('"off":[7],', '', (string) json_encode(['population' => [...array_slice($field->at($second)['population'] ?? array_fill(0, 8, 0), 0, 7), 0]] + $field->at($second))), range(601, 650))))->assertOk();
+    expect(array_column(($this->now)()['alarms'], 'rows'))->toBe([[8]]);
+});
+
+it('says which sensor is silent, stuck or says what cannot be', function (): void {
+    $run = ($this->start)()->json('run.id');
+    $field = new PracticeField(8, 4);
+    $lines = array_map(static function (int $second) use ($field): string {
+        $told = $field->at($second);
+        if (isset($told['population'])) {
+            $told['population'][1] = $second > 100 ? null : $told['population'][1];
+            $told['population'][3] = 34_000;
+            $told['flow'][5] = $second % 5 === 0 ? -4 : $told['flow'][5];
+        }
+
+        return (string) json_encode($told);
+    }, range(0, 180));
+    ($this->device)("monitor/runs/{$run}", implode("\n", $lines))->assertOk()->assertJsonPath('refused_lines', 0);
+    $alarms = collect(($this->now)()['alarms'])->map(static fn (array $of): string => "{$of['kind']} {$of['watched']} {$of['rows'][0]}")->sort()->values()->all();
+    expect($alarms)->toBe(['jumps flow 6', 'silent population 2', 'stuck population 4'])->and(($this->now)()['rows'][1]['state'])->toBe('watch');
+});
+
+it('lets a monitor do nothing else, and one of another workshop nothing at all', function (): void {
+    $run = ($this->start)()->json('run.id');
+    $line = (string) json_encode((new PracticeField(8, 4))->at(0));
+    $stand = $this->actingAs($this->technician)->postJson('/api/stands', ['name' => 'Bench 1'])->json('token');
+    ($this->device)('monitor/hello', '', $stand)->assertUnauthorized();
+    ($this->device)('stand/hello')->assertUnauthorized();
+    $this->signedOut();
+    $this->call('GET', '/api/me', [], [], [], ['HTTP_AUTHORIZATION' => "Bearer {$this->token}", 'HTTP_ACCEPT' => 'application/json'])->assertUnauthorized();
+    $other = $this->switchTo($this->technicianOf('Lowmoor Planter Services'))->postJson('/api/stands', ['name' => 'Theirs', 'kind' => 'monitor'])->json('token');
+    ($this->device)("monitor/runs/{$run}", $line, $other)->assertNotFound();
+    ($this->device)('monitor/runs/nonsense', $line)->assertNotFound();
+    ($this->device)("monitor/runs/{$run}", $line)->assertOk();
+    // A second monitor would tell another clock.
+    $second = $this->switchTo($this->technician)->postJson('/api/stands', ['name' => 'Second', 'kind' => 'monitor'])->json('token');
+    ($this->device)("monitor/runs/{$run}", $line, $second)->assertConflict();
+    expect(($this->device)('monitor/hello', '', $second)->json('run'))->toBeNull();
+    $this->switchTo($this->technician)->postJson('/api/stands', ['name' => 'X', 'kind' => 'fire'])->assertUnprocessable();
+});
+
+it('refuses what cannot be watched, and is started once', function (array $with, string $field, string $message): void {
+    ($this->start)($with)->assertUnprocessable()->assertJsonPath("errors.{$field}.0", fn (string $says): bool => str_contains($says, $message));
+    expect(WatchRun::query()->count())->toBe(0);
+    $first = ['id' => (string) Str::uuid7()];
+    ($this->start)($first)->assertOk();
+    ($this->start)($first)->assertOk();
+    ($this->start)()->assertUnprocessable()->assertJsonPath('errors.field.0', 'This planter is being watched already. End that, then start anew.');
+})->with([
+    'acres' => [['acres' => 10], 'acres', '50 to 100,000'],
+    'no whole acres' => [['acres' => 1600.5], 'acres', 'whole numbers'],
+    'fault' => [['practice' => true, 'fault' => 'fire'], 'fault', 'faults'],
+    'field' => [['field' => ['x']], 'field', 'field'],
+]);
+
+it('practises on a made-up field, whatever goes wrong', function (string $fault, string $kind, string $watched): void {
+    $run = ($this->start)(['practice' => true, 'fault' => $fault])->assertJsonPath('run.practice', true)->json('run.id');
+    for ($minute = 0; $minute < 4; $minute++) {
+        $this->travel(60)->seconds();
+        $this->postJson("{$this->path}/watch/{$run}/practice")->assertOk();
+    }
+    $alarms = ($this->now)()['alarms'];
+    expect($kind === '' ? $alarms : [$alarms[count($alarms) - 1]['kind'], $alarms[count($alarms) - 1]['watched']])->toBe($kind === '' ? [] : [$kind, $watched]);
+    expect(($this->now)()['refused_lines'] > 0)->toBe($fault === 'garbled');
+})->with([['none', '', ''], ['plugged', 'stopped', 'population'], ['slips', 'drift', 'population'], ['column', 'low', 'flow'], ['silent', 'silent', 'population'], ['jumps', 'jumps', 'population'], ['cut', '', ''], ['garbled', '', '']]);
