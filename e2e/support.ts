@@ -193,6 +193,7 @@ export const screens = [
   ['settings', (planter: number) => `/planters/${planter}/settings`],
   ['calculators', (planter: number) => `/planters/${planter}/calculators`],
   ['the first pass', (planter: number) => `/planters/${planter}/first-pass`],
+  ['row watch', (planter: number) => `/planters/${planter}/row-watch`],
   ['emergence', (planter: number) => `/planters/${planter}/emergence`],
   ['meters', () => '/meters'],
   ['an import', (planter: number) => `/planters/${planter}/import`],

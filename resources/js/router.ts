@@ -102,6 +102,12 @@ export const router = createRouter({
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
     {
+      path: '/planters/:planter(\\d+)/row-watch',
+      name: 'row-watch',
+      component: () => import('@/field/watch/WatchScreen.vue'),
+      props: (route) => ({ planterId: Number(route.params.planter) }),
+    },
+    {
       path: '/planters/:planter(\\d+)/first-pass',
       name: 'first-pass',
       component: () => import('@/field/FirstPassScreen.vue'),

@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { api, body } from '@/api/client'
 import { queries } from '@/api/queries'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 import { standsKey, useStands } from './queries'
 
-/** Test stands that may deliver runs: each has a token, which is shown once and can be ended. */
-const stands = useStands()
+/** Test stands or row monitors that may deliver what they count: each has a token, which is shown once and can be ended. */
+const { kind = 'stand' } = defineProps<{ kind?: 'stand' | 'monitor' }>()
+const all = useStands()
+const stands = computed(() => (all.data.value ?? []).filter((one) => one.kind === kind))
 const { send, refusal, busy } = useSend()
 const name = ref('')
 const token = ref('')
@@ -15,7 +17,7 @@ const token = ref('')
 async function add(): Promise<void> {
   token.value = ''
   await send(async () => {
-    const made = await body(api.POST('/api/stands', { body: { name: name.value } }))
+    const made = await body(api.POST('/api/stands', { body: { name: name.value, kind } }))
     token.value = made.token
     name.value = ''
     await queries.invalidateQueries({ queryKey: standsKey })
@@ -32,9 +34,9 @@ async function remove(id: number): Promise<void> {
 
 <template>
   <details class="sheet">
-    <summary>Test stands of the workshop</summary>
+    <summary>{{ kind === 'stand' ? 'Test stands' : 'Row monitors' }} of the workshop</summary>
     <ul>
-      <li v-for="stand in stands.data.value ?? []" :key="stand.id">
+      <li v-for="stand in stands" :key="stand.id">
         <span
           ><strong>{{ stand.name }}</strong>
           <span class="quiet">{{
@@ -50,7 +52,7 @@ async function remove(id: number): Promise<void> {
       Its token, shown this once: <code>{{ token }}</code>
     </p>
     <form novalidate @submit.prevent="add">
-      <v-text-field v-model="name" label="Name of a stand" maxlength="80" />
+      <v-text-field v-model="name" :label="`Name of a ${kind}`" maxlength="80" />
       <v-btn variant="outlined" size="large" type="submit" :loading="busy">Let it in</v-btn>
     </form>
     <refusal-list :refusal="refusal" />

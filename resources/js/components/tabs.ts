@@ -20,7 +20,7 @@ const tabs: { name: string; label: string; icon: string; holds: string[]; more?:
     name: 'field',
     label: 'Field',
     icon: mdiSprout,
-    holds: ['field', 'settings', 'calculators', 'first-pass', 'emergence'],
+    holds: ['field', 'settings', 'calculators', 'first-pass', 'row-watch', 'emergence'],
   },
 ]
 

@@ -9,13 +9,21 @@ import { useOutbox } from '@/offline/outbox'
 import { say, wordsOf } from '@/words'
 
 /** What can be wrong with a row, by what is seen and by its own record: the likeliest first, and what to look at. */
-const { planterId, row, walk, dug } = defineProps<{
+const {
+  planterId,
+  row,
+  walk,
+  dug,
+  first: known,
+} = defineProps<{
   planterId: number
   row: number
   /** That is open. */
   walk?: string
   /** Changes when something new was dug. */
   dug: string
+  /** What was told of the row already; by its last dig where nothing was. */
+  first?: Symptom[]
 }>()
 const { send, refusal, busy } = useSend('The server does not answer. A diagnosis needs a signal.')
 const outbox = useOutbox()
@@ -51,7 +59,7 @@ watch(
   () => {
     told.value = undefined
     seen.value = []
-    void ask()
+    void ask(known)
   },
   { immediate: true },
 )

@@ -3,6 +3,7 @@
 const { planterId } = defineProps<{ planterId: number }>()
 const faces = [
   { name: 'first-pass', title: 'First pass' },
+  { name: 'row-watch', title: 'Row watch' },
   { name: 'emergence', title: 'Emergence' },
   { name: 'settings', title: 'Settings' },
   { name: 'calculators', title: 'Calculators' },

@@ -341,7 +341,7 @@ final class RowWatch
     {
         $classes = [self::class, Drifts::class, Stream::class, Scatter::class, Tally::class, Sensors::class, SeedExplained::class, Curve::class, RowGroup::class, Watched::class, GroupKind::class];
         try {
-            $watch = unserialize($kept, ['allowed_classes' => $classes]);
+            $watch = @unserialize($kept, ['allowed_classes' => $classes]);
         } catch (Throwable) {
             return null;
         }
