@@ -136,6 +136,11 @@ test('field', async ({ page }) => {
   await page.getByText('What is seen').click()
   await settle(page)
   await page.screenshot(to('diagnosis'))
+  await page.goto('/planters/1/row-watch')
+  await page.getByRole('button', { name: 'What is wrong with Row 7?' }).click()
+  await page.getByRole('heading', { name: 'Test strip' }).scrollIntoViewIfNeeded()
+  await settle(page)
+  await page.screenshot(to('row-watch'))
 })
 
 /** All that is proposed, decided so; last of all, for the other pictures show it open. */
@@ -159,9 +164,6 @@ test('work', async ({ page }) => {
   await page.getByRole('button', { name: 'Keep this plan' }).click()
   await settle(page)
   await page.screenshot(to('work'))
-  await page.getByRole('heading', { name: 'Stops in the season' }).scrollIntoViewIfNeeded()
-  await settle(page)
-  await page.screenshot(to('rain-list'))
   await page.setViewportSize({ width: 390, height: 844 })
   // Which day it falls on hangs on the hour.
   const closed = page.locator('details:not([open]) > summary')

@@ -192,6 +192,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('contact', ContactController::class)->can('see');
         Route::get('acres', [AcresController::class, 'index'])->can('see');
         Route::post('acres', [AcresController::class, 'store'])->can('record');
+        Route::get('acres/log.csv', [AcresController::class, 'csv'])->can('see')->middleware(NotesExport::class);
         Route::get('season', [SeasonController::class, 'show'])->can('record');
         Route::put('season', [SeasonController::class, 'update'])->can('set');
         Route::get('season/speed', [SeasonController::class, 'speed'])->can('record');

@@ -16,7 +16,7 @@ final class ApiRoutes
     ];
 
     /** Routes that a test stand calls by its token, and nobody else. */
-    public const OF_STANDS = ['POST api/stand/hello', 'POST api/stand/runs/{run}'];
+    public const OF_STANDS = ['POST api/stand/hello', 'POST api/stand/runs/{run}', 'POST api/monitor/hello', 'POST api/monitor/runs/{run}'];
 
     /** @return array<string, Route> by method and address */
     public static function all(): array

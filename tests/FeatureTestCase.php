@@ -9,6 +9,8 @@ use App\Models\SpecSheet;
 use App\Models\StandRun;
 use App\Models\User;
 use App\Models\Walk;
+use App\Models\WatchAlarm;
+use App\Models\WatchRun;
 use App\Models\WorkEvent;
 use App\Models\Workshop;
 use App\Spec\LoadTypicalSheets;
@@ -91,6 +93,14 @@ abstract class FeatureTestCase extends TestCase
         return StandRun::query()->create($fields + [
             'id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'user_id' => $this->technician->id, 'row_number' => 1, 'stage' => 'pre', 'cells' => 30, 'turns' => 40, 'air' => 6, 'places' => 500, 'state' => 'waiting', 'made_at' => now(),
         ])->refresh();
+    }
+
+    /** @return array{watchRun: string, watchAlarm: int} that a row monitor tells of, with an alarm */
+    public function watched(Planter $planter): array
+    {
+        $run = WatchRun::query()->create(['id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'user_id' => $this->technician->id, 'acres' => 1600, 'state' => 'waiting', 'made_at' => now()]);
+
+        return ['watchRun' => $run->id, 'watchAlarm' => WatchAlarm::query()->create(['watch_run_id' => $run->id, 'at' => now(), 'kind' => 'stopped', 'watched' => 'population', 'rows' => [1], 'direction' => -1, 'seconds' => 5, 'pass' => 1, 'mph' => 5])->id];
     }
 
     /** @param  array<string, mixed>  $fields */

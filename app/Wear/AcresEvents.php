@@ -34,7 +34,7 @@ final readonly class AcresEvents implements Kind
 
     private const LONGEST_NAME = 80;
 
-    private const LONGEST_LINE = 200;
+    private const LONGEST_LINE = 300;
 
     public function __construct(private Planter $planter)
     {
@@ -83,7 +83,7 @@ final readonly class AcresEvents implements Kind
             'own_severity' => $ground->own !== null,
             'shares' => json_encode((object) $this->shares($fields), JSON_THROW_ON_ERROR),
             'withdrawn' => $withdrawn,
-        ];
+        ] + LogFields::read($fields, $told);
     }
 
     public function touch(array $rows, array $superseded, Touched $touched): void

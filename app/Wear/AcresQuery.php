@@ -6,7 +6,9 @@ namespace App\Wear;
 
 use App\Models\AcresEntry;
 use App\Models\Planter;
+use App\Models\SeasonPlan;
 use Illuminate\Database\Eloquent\Collection;
+use Ustrel\Core\Field\Log\ByField;
 use Ustrel\Core\Measure\Day;
 
 /** Reads the acres log of a planter for a person: the newest lines, and sums by season. */
@@ -16,7 +18,7 @@ final class AcresQuery
 
     /**
      * @param  Planter  $planter  with its workshop
-     * @return array{planter: Planter, lines: Collection<int, AcresEntry>, seasons: list<array{season: int, lines: int, acres: float}>, record: WearRecord}
+     * @return array{planter: Planter, lines: Collection<int, AcresEntry>, arounds: Collection<int, AcresEntry>, fields: list<array{name: string, planned: float|null, done: float, is_done: bool, seed: string|null, lots: list<string>, population: int|null, planted: int|null}>, seasons: list<array{season: int, lines: int, acres: float}>, record: WearRecord}
      */
     public function of(Planter $planter): array
     {
@@ -28,9 +30,25 @@ final class AcresQuery
                 ->orderByDesc('id')
                 ->limit(self::MOST)
                 ->get(),
+            'arounds' => AcresEntry::held($planter->id)->whereNotNull('around')->where('around_over', false)->with('user:id,name')->orderByDesc('day')->orderByDesc('id')->limit(self::MOST)->get(),
+            'fields' => self::fields($planter),
             'seasons' => self::seasons($planter),
             'record' => new WearRecord($planter),
         ];
+    }
+
+    /** @return list<array{name: string, planned: float|null, done: float, is_done: bool, seed: string|null, lots: list<string>, population: int|null, planted: int|null}> of the season */
+    private static function fields(Planter $planter): array
+    {
+        $season = $planter->season();
+        $plan = SeasonPlan::query()->where('planter_id', $planter->id)->where('season', $season)->first();
+        $lines = AcresEntry::held($planter->id)->where('day', '>=', $planter->seasons()->begins($season)->iso)->orderBy('day')->orderBy('id')->get()
+            ->filter(static fn (AcresEntry $of): bool => $planter->seasons()->of($of->day) === $season);
+
+        return ByField::of(
+            array_map(static fn (array $of): array => ['name' => $of['name'], 'acres' => (float) $of['acres'], 'seed' => $of['seed'], 'population' => $of['population']], $plan->fields ?? []),
+            array_values($lines->map(static fn (AcresEntry $of): array => ['field' => $of->field, 'acres' => (float) $of->acres, 'lot' => $of->lot, 'populations' => $of->population()])->all()),
+        );
     }
 
     /** @return list<array{season: int, lines: int, acres: float}> the newest first */

@@ -8,14 +8,21 @@ use App\Field\DigEvents;
 use App\Field\SettingEvents;
 use App\Field\SignOffEvents;
 use App\Field\StandCountEvents;
+use App\Field\Watch\Listen;
+use App\Field\Watch\SharedRows;
+use App\Field\Watch\StartWatch;
 use App\Models\Planter;
 use App\Models\User;
+use App\Record\Fields;
 use App\Record\TakeWhole;
 use Carbon\CarbonImmutable;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Dig\SignOffKind;
+use Ustrel\Core\Field\Watch\GroupKind;
+use Ustrel\Core\Field\Watch\PracticeFault;
+use Ustrel\Core\Field\Watch\PracticeField;
 
 /** What was set on planters in the field, dug and counted: last spring on clay and on sand, and now. */
 final readonly class DemoField
@@ -38,8 +45,12 @@ final readonly class DemoField
         [4, [], 'disc', 'Plate, 12 cells', 0, ''], [4, [], 'sprockets', '20/24', 0, ''], [4, [], 'population', 24_000.0, 0, ''],
     ];
 
-    public function __construct(private TakeWhole $take)
-    {
+    public function __construct(
+        private TakeWhole $take,
+        private SharedRows $shared,
+        private StartWatch $start,
+        private Listen $listen,
+    ) {
     }
 
     public function load(User $technician): void
@@ -50,6 +61,18 @@ final readonly class DemoField
         $benched = Planter::query()->where('workshop_id', $technician->workshop_id)->where('name', DemoPlanter::BENCHED)->firstOrFail();
         $this->digs($benched, $technician);
         $this->emergence($benched, $technician);
+        $this->watched($benched, $technician);
+    }
+
+    /** This season so far: three motors, and a row whose drive began to slip. */
+    private function watched(Planter $planter, User $technician): void
+    {
+        $thirds = [['West', range(1, 5)], ['Middle', range(6, 11)], ['East', range(12, 16)]];
+        $this->shared->save($planter, array_values(array_map(static fn (array $of): array => ['kind' => GroupKind::Motor->value, 'name' => $of[0], 'rows' => $of[1]], $thirds)), []);
+        $run = ($this->start)($technician, $planter->refresh(), Fields::of(['id' => DemoScenario::uuid("watched {$planter->name}"), 'field' => 'Test strip'], 'watch.item'));
+        $field = new PracticeField($planter->row_count, 16, PracticeFault::Slips, [7]);
+        ($this->listen)($run, implode("\n", array_map(static fn (int $second): string => (string) json_encode($field->at($second)), range(0, 1300))));
+        $this->listen->end($run);
     }
 
     /** Last spring: row 11 shallow with a ridge in the furrow, put right by two notches. */

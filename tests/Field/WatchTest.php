@@ -40,7 +40,7 @@ it('hears a monitor through a cut, sent twice and broken, finds the row that sto
     expect($now['alarms'])->toHaveCount(1)->and($now['alarms'][0])->toMatchArray(['kind' => 'stopped', 'watched' => 'population', 'rows' => [6], 'shared' => null, 'says' => 'drops no seed', 'symptom' => 'dead', 'is_back' => false, 'seen_at' => null])
         ->and($now['alarms'][0]['while'])->toContain('Pass 4')->and($now['rows'][5]['state'])->toBe('failed')->and($now['rows'][4]['state'])->toBe('sound')->and(array_column($now['rows'][4]['figures'], 'watched'))->toBe(['population', 'skips', 'doubles', 'downforce', 'flow']);
     // Its diagnosis is one press away; seen twice, and by whom.
-    expect($this->postJson("{$this->path}/diagnosis", ['row' => 6, 'seen' => [$now['alarms'][0]['symptom']]])->assertOk()->json('causes.0.key'))->toBe('drive');
+    expect($this->postJson("{$this->path}/diagnosis", ['row' => 6, 'seen' => [$now['alarms'][0]['symptom']]])->assertOk()->json('causes.0.key'))->toBe('hose_plugged');
     foreach ([1, 2] as $_) {
         $this->postJson("{$this->path}/watch/{$run}/alarms/{$now['alarms'][0]['id']}/seen")->assertOk()->assertJsonPath('run.alarms.0.seen_by', $this->technician->name);
     }

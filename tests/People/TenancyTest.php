@@ -59,6 +59,7 @@ it('answers the neighbour with 404 on every route about something', function ():
     $ids += ['supplier' => Supplier::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Brook Supply'])->id, 'order' => Order::query()->create(['workshop_id' => $this->technician->workshop_id, 'user_id' => $this->technician->id, 'lines' => [], 'key' => (string) Str::uuid7()])->id];
     $ids += ['seedLot' => SeedLot::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Popcorn 7', 'seeds_per_unit' => 80000])->id, 'calculation' => 'marker', 'meter' => Meter::query()->create(['workshop_id' => $this->technician->workshop_id, 'serial' => 'T-1'])->id, 'disc' => Disc::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => '60 cells', 'cells' => 60])->id];
     $ids += ['stand' => Stand::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id, 'standRun' => $this->standRun($planter)->id];
+    $ids += $this->watched($planter);
     $ids += ['person' => User::factory()->for($this->technician->workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id];
     $neighbour = $this->technicianOf('Lowmoor Planter Services');
 

@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace App\Bench\Seed;
 
+use App\Models\AcresEntry;
 use App\Models\Disc;
 use App\Models\Planter;
 use App\Models\SeasonPlan;
 use App\Models\SeedLot;
 use App\Models\SeedMove;
 use App\Models\Workshop;
+use Carbon\CarbonImmutable;
+use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\Stock;
+use Ustrel\Core\Parts\StockMove;
+use Ustrel\Core\Parts\StockMoveKind;
 
 /** Reads what seed a workshop has, and what the fields of the season take of it. */
 final readonly class SeedQuery
@@ -18,8 +23,30 @@ final readonly class SeedQuery
     /** @return array<int, Stock> by lot, in tenths of a unit; of lots that nobody counted there is none */
     public function stock(Workshop $workshop): array
     {
+        $drawn = self::drawn($workshop);
+
         return SeedMove::held($workshop->id)->orderBy('recorded_at')->get()->groupBy('seed_lot_id')
-            ->map(static fn ($moves): Stock => Stock::of(array_values($moves->map(static fn (SeedMove $move) => $move->move())->all())))->all();
+            ->map(static fn ($moves, int $lot): Stock => Stock::of([...array_values($moves->map(static fn (SeedMove $move) => $move->move())->all()), ...$drawn[$lot] ?? []]))->all();
+    }
+
+    /** @return array<int, list<StockMove>> by lot, what planting took of it by the log, where that says the lot and how many seeds an acre */
+    private static function drawn(Workshop $workshop): array
+    {
+        $lots = SeedLot::query()->where('workshop_id', $workshop->id)->get()->keyBy(static fn (SeedLot $of): string => mb_strtolower($of->name));
+        $lines = AcresEntry::query()->whereIn('planter_id', $workshop->planters()->select('id'))->whereNotNull('lot')->where('withdrawn', false)
+            ->whereNotIn('id', AcresEntry::query()->whereIn('planter_id', $workshop->planters()->select('id'))->whereNotNull('supersedes')->select('supersedes'))->get();
+        $drawn = [];
+        foreach ($lines as $line) {
+            $lot = $lots->get(mb_strtolower((string) $line->lot));
+            $seeds = $line->population()?->seeds((float) $line->acres);
+            if ($lot !== null && $seeds !== null) {
+                // Planting is taken to be at noon of its day.
+                $at = CarbonImmutable::parse("{$line->day->iso} 12:00", $workshop->time_zone)->utc();
+                $drawn[$lot->id][] = new StockMove($line->id, StockMoveKind::Used, (int) round(10 * $seeds / $lot->seeds_per_unit), Moment::of($at->toIso8601ZuluString('millisecond')));
+            }
+        }
+
+        return $drawn;
     }
 
     /**

@@ -130,7 +130,7 @@ final readonly class WatchShape
 
         return [
             'id' => $run->id, 'state' => $run->state, 'field' => $run->field, 'acres' => $run->acres, 'practice' => $run->practice !== null,
-            'monitor_quiet' => $run->heard_at === null ? null : (int) $run->heard_at->diffInSeconds(CarbonImmutable::now()), 'mph' => isset($now['mph']) ? $this->words->said((float) $now['mph'], CalcUnit::Mph) : null,
+            'monitor_quiet' => $run->heard_at === null ? null : (int) $run->heard_at->diffInSeconds(CarbonImmutable::now()), 'mph' => isset($now['mph']) ? $this->words->said(round((float) $now['mph'], 1), CalcUnit::Mph) : null,
             'down' => $now['down'] ?? false, 'shut' => $run->shut, 'off' => $now['off'] ?? [], 'rows' => $this->rows($run, $alarms),
             'alarms' => $alarms->map($this->alarm(...))->all(), 'passes' => $passes->map($this->pass(...))->all(),
             'refused_lines' => $run->refused_lines, 'refused' => $run->refused, 'made_at' => $run->made_at->toIso8601ZuluString(), 'started_at' => $run->started_at?->toIso8601ZuluString(), 'ended_at' => $run->ended_at?->toIso8601ZuluString(),

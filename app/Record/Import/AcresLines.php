@@ -9,6 +9,8 @@ use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;
 use App\Wear\AcresEvents;
+use Ustrel\Core\Field\Log\Product;
+use Ustrel\Core\Field\Log\UnreadableLog;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Wear\Acres\DownforceLevel;
 use Ustrel\Core\Wear\Acres\Residue;
@@ -18,6 +20,8 @@ use Ustrel\Core\Wear\Acres\Tillage;
 /** A season's fields. */
 final readonly class AcresLines implements Lines
 {
+    private const LATER = ['lot', 'populations', 'products', 'map_acres', 'around', 'until', 'around_over', 'note'];
+
     private AcresEvents $events;
 
     public function __construct(
@@ -42,10 +46,19 @@ final readonly class AcresLines implements Lines
             'downforce' => self::oneOf($line, 'downforce', DownforceLevel::cases()),
             'severity' => $line->number('severity'),
             'shut_off' => self::shutOff($line),
+            'lot' => $line->text('lot'),
+            'population' => $line->text('population'),
+            'products' => self::products($line),
+            'map_acres' => $line->number('map_acres'),
+            'around' => $line->text('around'),
+            'until' => $line->text('until'),
+            'note' => $line->text('note'),
         ], static fn (mixed $value): bool => $value !== null);
         $fields = Fields::of($item, 'acres.line');
         // By what it says and not by how it is written: 62.5 and 62.50 are the same line.
-        [$id, $former] = $this->ids->of(json_encode(array_diff_key($this->events->read($fields, Envelope::of($fields)), ['withdrawn' => 1]), JSON_THROW_ON_ERROR));
+        // What the log learned to say later does not count where it is not said.
+        $said = array_filter($this->events->read($fields, Envelope::of($fields)), static fn (mixed $value, string $key): bool => ! in_array($key, self::LATER, true) || ! in_array($value, [null, '', '[]', false], true), ARRAY_FILTER_USE_BOTH);
+        [$id, $former] = $this->ids->of(json_encode(array_diff_key($said, ['withdrawn' => 1]), JSON_THROW_ON_ERROR));
 
         return new ReadLine([['id' => $id] + $item], $former);
     }
@@ -90,6 +103,23 @@ final readonly class AcresLines implements Lines
         return $text === null ? null : throw RefusedLine::because('unknown_word', [
             'text' => $text, 'field' => __("import.field.{$field}"), 'known' => implode(', ', array_map(static fn (Soil|Residue|Tillage|DownforceLevel $case): string => strtr($case->value, '_', ' '), $cases)),
         ]);
+    }
+
+    /** @return list<array{name: string, rate: float, unit: string}>|null such as 8 gal/ac starter; 5 lb/ac zinc */
+    private static function products(LineFields $line): ?array
+    {
+        $text = $line->text('products');
+        $products = [];
+        foreach (preg_split('/\s*;\s*/', (string) $text, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $part) {
+            try {
+                $product = Product::read($part) ?? throw RefusedLine::because('no_product', ['text' => $part]);
+            } catch (UnreadableLog) {
+                throw RefusedLine::because('no_product', ['text' => $part]);
+            }
+            $products[] = ['name' => $product->name, 'rate' => $product->rate, 'unit' => $product->unit->value];
+        }
+
+        return $products === [] ? null : $products;
     }
 
     /** @return list<array{rows: list<int>, share: int}>|null such as 3-4, 7 */

@@ -15,7 +15,7 @@ enum ImportKind: string
     public function fields(): array
     {
         return match ($this) {
-            self::Acres => ['date' => true, 'field' => true, 'acres' => true, 'crop' => false, 'speed' => false, 'soil' => false, 'residue' => false, 'tillage' => false, 'downforce' => false, 'severity' => false, 'shut_off' => false],
+            self::Acres => ['date' => true, 'field' => true, 'acres' => true, 'crop' => false, 'speed' => false, 'soil' => false, 'residue' => false, 'tillage' => false, 'downforce' => false, 'severity' => false, 'shut_off' => false, 'lot' => false, 'population' => false, 'products' => false, 'map_acres' => false, 'around' => false, 'until' => false, 'note' => false],
             self::Readings => ['date' => true, 'row' => true, 'check' => true, 'side' => false, 'reading' => true],
             self::Changes => ['date' => true, 'row' => true, 'slot' => true, 'side' => false, 'part' => false, 'size' => false, 'reason' => false, 'removed' => false, 'cost' => false, 'note' => false],
         };
@@ -41,6 +41,12 @@ enum ImportKind: string
             'cost' => ['price'],
             'note' => ['notes', 'remark', 'remarks'],
             'shut_off' => ['rows off', 'shut off', 'rows shut off', 'off'],
+            'lot' => ['seed', 'seed lot', 'variety'],
+            'population' => ['seeds per acre', 'seeds/ac', 'rate'],
+            'products' => ['product', 'fertilizer'],
+            'map_acres' => ['map acres', 'acres by map', 'mapped'],
+            'around' => ['work-around', 'workaround'],
+            'until' => ['till'],
             'severity' => ['ground'],
             default => [],
         };

@@ -10,9 +10,12 @@ use App\Models\Planter;
 use App\Record\Http\ReceiptsShape;
 use App\Wear\AcresQuery;
 use App\Wear\LogAcres;
+use App\Wear\LogCsv;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Field\Log\RateUnit;
 use Ustrel\Core\Wear\Acres\DownforceLevel;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
@@ -22,10 +25,15 @@ use Ustrel\Core\Wear\Acres\Tillage;
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'share', description: 'That they ran; 0 where they were shut off throughout', type: 'number', maximum: 1, minimum: 0),
 ])]
+#[OA\Schema(schema: 'Product', description: 'That goes on beside the seed', required: ['name', 'rate', 'unit'], properties: [
+    new OA\Property(property: 'name', type: 'string', maxLength: 60),
+    new OA\Property(property: 'rate', type: 'number', maximum: 5000),
+    new OA\Property(property: 'unit', type: 'string', enum: RateUnit::class),
+])]
 #[OA\Schema(schema: 'AcresEntry', description: 'Either a line as it is told, with the day, or field and acres', required: ['id', 'day'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
     new OA\Property(property: 'day', description: 'Not in the future; a day in the line goes before it', type: 'string', format: 'date'),
-    new OA\Property(property: 'line', description: 'Such as: 62.5 ac, Long Field, popcorn, 5 mph, no-till', type: 'string', maxLength: 200, nullable: true),
+    new OA\Property(property: 'line', description: 'Such as: 62.5 ac, Long Field, popcorn, 5 mph, no-till', type: 'string', maxLength: 300, nullable: true),
     new OA\Property(property: 'field', type: 'string', maxLength: 80, nullable: true),
     new OA\Property(property: 'crop', type: 'string', maxLength: 80, nullable: true),
     new OA\Property(property: 'acres', description: 'Of the whole planter, over 0 to 10,000, to the thousandth', type: 'number', maximum: 10000, nullable: true),
@@ -36,6 +44,14 @@ use Ustrel\Core\Wear\Acres\Tillage;
     new OA\Property(property: 'downforce', description: 'How hard the rows were pressed down', type: 'string', enum: DownforceLevel::class, nullable: true),
     new OA\Property(property: 'severity', description: 'The shop\'s own figure in place of the ground\'s', type: 'number', maximum: 2, minimum: 0.5, nullable: true),
     new OA\Property(property: 'shut_off', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShutOff')),
+    new OA\Property(property: 'lot', description: 'Of seed, by its name', type: 'string', maxLength: 80, nullable: true),
+    new OA\Property(property: 'population', description: 'Seeds an acre as set, and as changed: 34000; 32000 from 40 ac', type: 'string', maxLength: 200, nullable: true),
+    new OA\Property(property: 'products', type: 'array', items: new OA\Items(ref: '#/components/schemas/Product')),
+    new OA\Property(property: 'map_acres', description: 'Its size by the map', type: 'number', maximum: 10000, nullable: true),
+    new OA\Property(property: 'around', description: 'What was made do with', type: 'string', maxLength: 200, nullable: true),
+    new OA\Property(property: 'until', type: 'string', maxLength: 200, nullable: true),
+    new OA\Property(property: 'around_over', description: 'That is over', type: 'boolean'),
+    new OA\Property(property: 'note', type: 'string', maxLength: 300),
     new OA\Property(property: 'supersedes', description: 'The line whose place this one takes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'withdrawn', description: 'Take back the line that is superseded', type: 'boolean'),
 ])]
@@ -48,6 +64,15 @@ final class AcresController extends Controller
     public function index(Planter $planter, AcresQuery $acres): JsonResponse
     {
         return new JsonResponse(AcresShape::of($acres->of($planter->load('workshop'))));
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/acres/log.csv', operationId: 'plantingLog', description: 'In the columns that an import reads', tags: ['acres'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'A table', content: new OA\MediaType(mediaType: 'text/csv'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function csv(Planter $planter): Response
+    {
+        return response(LogCsv::of($planter), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="planting-log.csv"']);
     }
 
     #[OA\Post(path: '/api/planters/{planter}/acres', operationId: 'logAcres', description: 'Sending it again is harmless', tags: ['acres'])]

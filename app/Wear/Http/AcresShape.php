@@ -10,6 +10,7 @@ use App\Wear\WearRecord;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Arr;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Field\Log\AgainstMap;
 use Ustrel\Core\Wear\Acres\DownforceLevel;
 use Ustrel\Core\Wear\Acres\Ground;
 use Ustrel\Core\Wear\Acres\GroundFactors;
@@ -17,7 +18,7 @@ use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 use Ustrel\Core\Wear\Acres\Tillage;
 
-#[OA\Schema(schema: 'AcresLine', required: ['id', 'day', 'field', 'crop', 'acres', 'mph', 'soil', 'residue', 'tillage', 'downforce', 'severity', 'own_severity', 'shut_off', 'logged_by'], properties: [
+#[OA\Schema(schema: 'AcresLine', required: ['id', 'day', 'field', 'crop', 'acres', 'mph', 'soil', 'residue', 'tillage', 'downforce', 'severity', 'own_severity', 'shut_off', 'lot', 'population', 'products', 'map_acres', 'off_map', 'around', 'until', 'around_over', 'note', 'logged_by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'day', type: 'string', format: 'date'),
     new OA\Property(property: 'field', type: 'string'),
@@ -31,10 +32,30 @@ use Ustrel\Core\Wear\Acres\Tillage;
     new OA\Property(property: 'severity', type: 'number'),
     new OA\Property(property: 'own_severity', type: 'boolean'),
     new OA\Property(property: 'shut_off', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShutOff')),
+    new OA\Property(property: 'lot', type: 'string', nullable: true),
+    new OA\Property(property: 'population', description: 'As it is typed', type: 'string', nullable: true),
+    new OA\Property(property: 'products', type: 'array', items: new OA\Items(ref: '#/components/schemas/Product')),
+    new OA\Property(property: 'map_acres', type: 'number', nullable: true),
+    new OA\Property(property: 'off_map', description: 'Share that the counter says more than the map, where that is more than overlap makes', type: 'number', nullable: true),
+    new OA\Property(property: 'around', type: 'string', nullable: true),
+    new OA\Property(property: 'until', type: 'string', nullable: true),
+    new OA\Property(property: 'around_over', type: 'boolean'),
+    new OA\Property(property: 'note', type: 'string'),
     new OA\Property(property: 'logged_by', type: 'string'),
 ])]
-#[OA\Schema(schema: 'Acres', required: ['lines', 'seasons', 'rows', 'plan', 'severities'], properties: [
+#[OA\Schema(schema: 'Acres', required: ['lines', 'fields', 'arounds', 'seasons', 'rows', 'plan', 'severities'], properties: [
     new OA\Property(property: 'lines', description: 'The newest 300', type: 'array', items: new OA\Items(ref: '#/components/schemas/AcresLine')),
+    new OA\Property(property: 'arounds', description: 'Lines with something that is made do with and not over, of whatever age', type: 'array', items: new OA\Items(ref: '#/components/schemas/AcresLine')),
+    new OA\Property(property: 'fields', description: 'Of the season: planned against done', type: 'array', items: new OA\Items(required: ['name', 'planned', 'done', 'is_done', 'seed', 'lots', 'population', 'planted'], properties: [
+        new OA\Property(property: 'name', type: 'string'),
+        new OA\Property(property: 'planned', type: 'number', nullable: true),
+        new OA\Property(property: 'done', type: 'number'),
+        new OA\Property(property: 'is_done', type: 'boolean'),
+        new OA\Property(property: 'seed', type: 'string', nullable: true),
+        new OA\Property(property: 'lots', type: 'array', items: new OA\Items(type: 'string')),
+        new OA\Property(property: 'population', type: 'integer', nullable: true),
+        new OA\Property(property: 'planted', description: 'Seeds an acre on the mean, where the log says', type: 'integer', nullable: true),
+    ], type: 'object')),
     new OA\Property(property: 'seasons', type: 'array', items: new OA\Items(required: ['season', 'lines', 'acres'], properties: [
         new OA\Property(property: 'season', type: 'integer'),
         new OA\Property(property: 'lines', type: 'integer'),
@@ -47,7 +68,7 @@ use Ustrel\Core\Wear\Acres\Tillage;
 final class AcresShape
 {
     /**
-     * @param  array{planter: Planter, lines: Collection<int, AcresEntry>, seasons: list<array{season: int, lines: int, acres: float}>, record: WearRecord}  $acres
+     * @param  array{planter: Planter, lines: Collection<int, AcresEntry>, arounds: Collection<int, AcresEntry>, fields: list<array<string, mixed>>, seasons: list<array{season: int, lines: int, acres: float}>, record: WearRecord}  $acres
      * @return array<string, mixed>
      */
     public static function of(array $acres): array
@@ -56,6 +77,8 @@ final class AcresShape
 
         return [
             'lines' => $acres['lines']->map(self::line(...))->all(),
+            'arounds' => $acres['arounds']->map(self::line(...))->all(),
+            'fields' => $acres['fields'],
             'seasons' => $acres['seasons'],
             'rows' => array_map(static fn (int $row): float => round($log->total($row)->metres, 1), range(1, $acres['planter']->row_count)),
             'plan' => ForecastShape::plan($acres['planter'], $acres['record']->plan()),
@@ -85,6 +108,15 @@ final class AcresShape
             'severity' => (float) $line->severity,
             'own_severity' => $line->own_severity,
             'shut_off' => array_map(static fn (string|int $share, array $of): array => ['rows' => $of, 'share' => (float) $share], array_keys($rows), $rows),
+            'lot' => $line->lot,
+            'population' => $line->population()?->said(),
+            'products' => $line->products,
+            'map_acres' => $line->map_acres === null ? null : (float) $line->map_acres,
+            'off_map' => $line->map_acres !== null && AgainstMap::isOff((float) $line->acres, (float) $line->map_acres) ? round(AgainstMap::more((float) $line->acres, (float) $line->map_acres), 4) : null,
+            'around' => $line->around,
+            'until' => $line->until,
+            'around_over' => $line->around_over,
+            'note' => $line->note,
             'logged_by' => $line->user->name,
         ];
     }

@@ -2028,6 +2028,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/acres/log.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description In the columns that an import reads */
+        get: operations["plantingLog"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/forecast": {
         parameters: {
             query?: never;
@@ -4743,6 +4760,13 @@ export interface components {
             /** @description That they ran; 0 where they were shut off throughout */
             share: number;
         };
+        /** @description That goes on beside the seed */
+        Product: {
+            name: string;
+            rate: number;
+            /** @enum {string} */
+            unit: "gal/ac" | "lb/ac" | "oz/ac" | "l/ha" | "kg/ha";
+        };
         /** @description Either a line as it is told, with the day, or field and acres */
         AcresEntry: {
             /**
@@ -4776,6 +4800,19 @@ export interface components {
             /** @description The shop's own figure in place of the ground's */
             severity?: number | null;
             shut_off?: components["schemas"]["ShutOff"][];
+            /** @description Of seed, by its name */
+            lot?: string | null;
+            /** @description Seeds an acre as set, and as changed: 34000; 32000 from 40 ac */
+            population?: string | null;
+            products?: components["schemas"]["Product"][];
+            /** @description Its size by the map */
+            map_acres?: number | null;
+            /** @description What was made do with */
+            around?: string | null;
+            until?: string | null;
+            /** @description That is over */
+            around_over?: boolean;
+            note?: string;
             /**
              * Format: uuid
              * @description The line whose place this one takes
@@ -4804,11 +4841,36 @@ export interface components {
             severity: number;
             own_severity: boolean;
             shut_off: components["schemas"]["ShutOff"][];
+            lot: string | null;
+            /** @description As it is typed */
+            population: string | null;
+            products: components["schemas"]["Product"][];
+            map_acres: number | null;
+            /** @description Share that the counter says more than the map, where that is more than overlap makes */
+            off_map: number | null;
+            around: string | null;
+            until: string | null;
+            around_over: boolean;
+            note: string;
             logged_by: string;
         };
         Acres: {
             /** @description The newest 300 */
             lines: components["schemas"]["AcresLine"][];
+            /** @description Lines with something that is made do with and not over, of whatever age */
+            arounds: components["schemas"]["AcresLine"][];
+            /** @description Of the season: planned against done */
+            fields: {
+                name: string;
+                planned: number | null;
+                done: number;
+                is_done: boolean;
+                seed: string | null;
+                lots: string[];
+                population: number | null;
+                /** @description Seeds an acre on the mean, where the log says */
+                planted: number | null;
+            }[];
             seasons: {
                 season: number;
                 lines: number;
@@ -9602,6 +9664,29 @@ export interface operations {
             404: components["responses"]["NotFound"];
             409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
+        };
+    };
+    plantingLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A table */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     forecast: {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { computed, ref, watch } from 'vue'
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { api, body } from '@/api/client'
 import type { Diagnosis, Symptom } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
@@ -27,6 +27,9 @@ const {
 }>()
 const { send, refusal, busy } = useSend('The server does not answer. A diagnosis needs a signal.')
 const outbox = useOutbox()
+const panel = useTemplateRef('panel')
+// Who asked from afar is led here.
+onMounted(() => known && panel.value?.scrollIntoView({ block: 'nearest' }))
 const told = ref<Diagnosis>()
 const seen = ref<Symptom[]>([])
 const put = ref('')
@@ -89,9 +92,9 @@ const first = computed(() => told.value?.first)
 </script>
 
 <template>
-  <section class="sheet" aria-label="Diagnosis">
+  <section ref="panel" class="sheet" aria-label="Diagnosis">
     <h2>What is wrong with row {{ row }}?</h2>
-    <details :open="seen.length > 0">
+    <details :open="seen.length > 0 && !known">
       <summary>What is seen</summary>
       <div class="seen" role="group" aria-label="What is seen">
         <button

@@ -45,6 +45,7 @@ a.router-link-active {
     flex-wrap: nowrap;
     gap: 0 12px;
     font-size: 0.9rem;
+    white-space: nowrap;
     overflow-x: auto;
   }
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, body } from '@/api/client'
 import type { SharedRows } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
@@ -19,6 +19,10 @@ const { send, refusal, busy } = useSend()
 const told = (of: SharedRows[]) => of.map(({ kind, name, rows }) => ({ kind, name, rows: sayShort(rows) }))
 const lines = ref(told(shared.length > 0 ? shared : proposed))
 const done = ref('')
+watch(
+  () => JSON.stringify(shared),
+  () => (lines.value = told(shared)),
+)
 const kinds = wordsOf('group_kind').map((value) => ({
   value: value as SharedRows['kind'],
   title: say(`group_kind.${value}`),

@@ -46,13 +46,7 @@ async function start(): Promise<void> {
     </p>
     <div class="pair">
       <v-text-field v-model="field" label="Field" maxlength="80" hide-details />
-      <v-text-field
-        v-model="acres"
-        label="A false alarm in how many acres"
-        suffix="ac"
-        inputmode="numeric"
-        hide-details
-      />
+      <v-text-field v-model="acres" label="One false alarm in" suffix="ac" inputmode="numeric" hide-details />
       <v-checkbox v-model="practice" label="Practice on a made-up field" hide-details />
       <v-select v-if="practice" v-model="fault" :items="faults" label="What goes wrong" hide-details />
     </div>

@@ -6,7 +6,7 @@ import type { Symptom } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
-import { shortDate } from '@/dates'
+import { dateAndTime } from '@/dates'
 import StandsPanel from '@/bench/StandsPanel.vue'
 import { useSession } from '@/session'
 import { say } from '@/words'
@@ -68,7 +68,7 @@ async function shut(rows: number[]): Promise<void> {
           </h1>
           <p v-if="run.state === 'waiting'">Waits for the row monitor. It asks here what is to be watched.</p>
           <p v-else-if="run.state === 'ended'" class="quiet">
-            Ended {{ shortDate(run.ended_at ?? run.made_at) }}. What it told last stands here.
+            Ended {{ dateAndTime(run.ended_at ?? run.made_at) }}. What it told last stands here.
           </p>
           <p v-else-if="(run.monitor_quiet ?? 0) > QUIET" class="due">
             The monitor has said nothing for {{ run.monitor_quiet }} s. Look at its cable and its signal; it goes on
@@ -144,7 +144,6 @@ async function shut(rows: number[]): Promise<void> {
         </section>
         <shared-rows-form
           v-if="session.may('set')"
-          :key="JSON.stringify(told.data.value.shared)"
           :planter-id="planterId"
           :shared="told.data.value.shared"
           :proposed="told.data.value.proposed"
@@ -155,7 +154,7 @@ async function shut(rows: number[]): Promise<void> {
           <h2>Watched before</h2>
           <ul>
             <li v-for="one in told.data.value.before" :key="one.id">
-              <strong>{{ shortDate(one.made_at) }}</strong>
+              <strong>{{ dateAndTime(one.made_at) }}</strong>
               <span>{{ one.field || 'no field named' }}<template v-if="one.practice">, practice</template></span>
               <span class="quiet"
                 >{{ one.acres }}, {{ one.passes }} {{ one.passes === 1 ? 'pass' : 'passes' }}, {{ one.alarms }}
@@ -210,7 +209,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 64px minmax(0, 1fr) minmax(0, 1fr);
+  grid-template-columns: minmax(24px, auto) minmax(0, 1fr) minmax(0, 1fr);
   gap: 10px;
   padding: 8px 0;
   border-top: 1px solid var(--line);

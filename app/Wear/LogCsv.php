@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wear;
+
+use App\Models\AcresEntry;
+use App\Models\Planter;
+use RuntimeException;
+use Ustrel\Core\Field\Log\Product;
+
+/** The planting log of one planter as a table, in the columns that an import reads. */
+final class LogCsv
+{
+    public const COLUMNS = ['date', 'field', 'acres', 'crop', 'speed', 'soil', 'residue', 'tillage', 'downforce', 'severity', 'shut_off', 'lot', 'population', 'products', 'map_acres', 'around', 'until', 'note'];
+
+    public static function of(Planter $planter): string
+    {
+        $out = fopen('php://memory', 'w+') ?: throw new RuntimeException('no memory');
+        fputcsv($out, self::COLUMNS, escape: '');
+        foreach (AcresEntry::held($planter->id)->orderBy('day')->orderBy('id')->lazy(500) as $line) {
+            // What a table reads as a formula is text here.
+            fputcsv($out, array_map(static fn (mixed $value): string => (string) preg_replace('/^(?=[=+\-@\t\r])/', "'", (string) $value), self::line($line)), escape: '');
+        }
+        rewind($out);
+
+        return (string) stream_get_contents($out);
+    }
+
+    /** @return list<string|float|null> */
+    private static function line(AcresEntry $of): array
+    {
+        return [
+            $of->day->iso, $of->field, rtrim(rtrim($of->acres, '0'), '.'), $of->crop, $of->mph, $of->soil?->value, $of->residue?->value, $of->tillage?->value, $of->downforce?->value, $of->own_severity ? $of->severity : null,
+            implode(', ', array_keys(array_filter($of->shares, static fn (float|int $share): bool => (float) $share === 0.0))), $of->lot, $of->population()?->said(),
+            implode('; ', array_map(static fn (Product $product): string => $product->said(), $of->goesOn())), $of->map_acres === null ? null : rtrim(rtrim($of->map_acres, '0'), '.'), $of->around, $of->until, $of->note,
+        ];
+    }
+}
