@@ -226,3 +226,43 @@ test('the made-up monitor tells of a field, the row that stops is found and look
   await expect(page.getByRole('region', { name: 'Watched before' })).toContainText('Long Field, practice')
   await expect(page.getByRole('region', { name: 'Passes' })).toContainText('lowest row')
 })
+
+test('a field is logged from the phone in one line, held against the plan, and what was made do with is over some day', async ({
+  page,
+}) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'Logged', 8)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`/planters/${planter}/field`)
+  const line = page.getByLabel('What was planted')
+  await line.fill('62.5 ac, Long Field, popcorn, 34000 sheets')
+  await page.getByRole('button', { name: 'Log it' }).click()
+  await expect(page.getByText('The first name is the field, the second the crop')).toBeVisible()
+  await line.fill(
+    '62.5 ac, Long Field, popcorn, lot P7, 34000 seeds, 8 gal/ac starter, section control off until the part comes',
+  )
+  await page.getByRole('button', { name: 'Log it' }).click()
+  const fields = page.getByRole('region', { name: 'By field' })
+  await expect(fields).toContainText('34,000 seeds/ac')
+  await expect(fields).toContainText('not planned')
+  const around = page.getByRole('region', { name: 'Made do with' })
+  await expect(around).toContainText('section control off until the part comes')
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.getByRole('button', { name: /62.5 ac Long Field/ }).click()
+  const form = page.getByRole('dialog')
+  await form.getByLabel('Population, seeds/ac').fill('34000; 32000 from 40 ac')
+  await form.getByLabel('Products').fill('8 starter')
+  await expect(form.getByText('Write 8 gal/ac starter')).toBeVisible()
+  await form.getByLabel('Products').fill('8 gal/ac starter; 5 lb/ac zinc')
+  await form.getByLabel('Acres by the map').fill('60')
+  await form.getByRole('button', { name: 'Correct it' }).click()
+  await expect(page.getByText('the counter says 4 % more than the map')).toBeVisible()
+  await expect(page.getByText('5 lb/ac zinc')).toBeVisible()
+  await around.getByRole('button', { name: 'Over: section control off' }).click()
+  await expect(around).toHaveCount(0)
+  await expect(fields).toContainText('33,280 seeds/ac')
+  const log = await page.evaluate(async (at) => (await fetch(at)).text(), `/api/planters/${planter}/acres/log.csv`)
+  expect(log).toContain('"34,000; 32,000 from 40 ac"')
+})

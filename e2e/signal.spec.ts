@@ -75,7 +75,7 @@ test('parts and acres recorded with no signal wait on the device, through a relo
   await page.goto(`/planters/${planter}/rows/2`)
   await expect(page.getByRole('heading', { name: 'Fitted parts' })).toBeVisible()
   await page.goto(`/planters/${planter}/field`)
-  await expect(page.getByRole('heading', { name: 'Acres', exact: true })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Planting log' })).toBeVisible()
 
   await page.route('**/api/**', (route) => route.abort())
   await page.getByLabel('What was planted').fill('62.5 ac, Long Field, popcorn')
@@ -141,7 +141,7 @@ test('what waits of one is sealed for the next on the tablet, and goes up when i
   await signInByHand(page)
   const { planter } = await planterWithWalk(page, 'Left Behind', 4)
   await page.goto(`/planters/${planter}/field`)
-  await expect(page.getByRole('heading', { name: 'Acres', exact: true })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Planting log' })).toBeVisible()
   await page.route('**/api/**', (route) => route.abort())
   await page.getByLabel('What was planted').fill('62.5 ac, Hidden Field, popcorn')
   await page.getByRole('button', { name: 'Log it' }).click()

@@ -7,10 +7,14 @@ namespace App\Bench;
 use App\Models\BenchRun;
 use App\Models\Cell;
 use App\Models\Planter;
+use App\Models\SeasonPlan;
+use App\Models\SeedLot;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Meter\AirAdvice;
 use Ustrel\Core\Meter\AirRun;
 use Ustrel\Core\Meter\Differing;
+use Ustrel\Core\Meter\MeterSchool;
+use Ustrel\Core\Meter\SizesDue;
 use Ustrel\Core\Spec\Judging\Verdict;
 
 /** Reads the runs of a planter's meters, and which meters are really worse or better than the others. */
@@ -68,6 +72,32 @@ final readonly class BenchQuery
     public static function advice(Collection $runs): ?AirAdvice
     {
         return $runs->isEmpty() ? null : AirAdvice::of(array_values($runs->map(static fn (BenchRun $run): AirRun => new AirRun((float) $run->air, $run->counts()))->all()));
+    }
+
+    /**
+     * Where the shop runs meters for every size of seed: which of the season's lots each row has not been run with yet.
+     *
+     * @param  Collection<int, BenchRun>  $runs  of this season
+     * @return array<int, list<string>>|null by row, of those that have some left; null where the shop goes by seasons, or no field of the season names a lot
+     */
+    public function due(Planter $planter, Collection $runs): ?array
+    {
+        $plan = $planter->workshop->meter_school === MeterSchool::EverySize ? SeasonPlan::query()->where('planter_id', $planter->id)->where('season', $planter->season())->first() : null;
+        $lots = array_values(array_unique(array_filter(array_column($plan->fields ?? [], 'seed'))));
+        if ($lots === []) {
+            return null;
+        }
+        $sizes = SeedLot::query()->where('workshop_id', $planter->workshop_id)->get()->mapWithKeys(static fn (SeedLot $of): array => [mb_strtolower($of->name) => $of->size === null ? null : (float) $of->size])->all();
+        $whole = $runs->reject(static fn (BenchRun $run): bool => $run->is_partial || $run->standRun?->practice !== null)->groupBy('row_number');
+        $due = [];
+        for ($row = 1; $row <= $planter->row_count; $row++) {
+            $left = SizesDue::of($lots, array_values($whole->get($row)?->map(static fn (BenchRun $run): string => $run->seed)->all() ?? []), $sizes);
+            if ($left !== []) {
+                $due[$row] = $left;
+            }
+        }
+
+        return $due;
     }
 
     /**

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Meter\MeterSchool;
 use Ustrel\Core\Wear\Acres\GroundFactors;
 
 /**
@@ -21,6 +22,7 @@ use Ustrel\Core\Wear\Acres\GroundFactors;
  *
  * @property int $id
  * @property string $name
+ * @property MeterSchool $meter_school when its meters are due on the stand
  * @property DepthSchool $depth_school what it does about depth stops that do not lift alike
  * @property string $currency of prices, ISO 4217
  * @property UnitSystem $units that a new person begins with
@@ -48,9 +50,9 @@ final class Workshop extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['currency' => 'USD', 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'depth_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]'];
+    protected $attributes = ['currency' => 'USD', 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'meter_school' => 'seasons', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'depth_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]'];
 
-    protected $casts = ['units' => UnitSystem::class, 'is_demo' => 'boolean', 'depth_school' => DepthSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array'];
+    protected $casts = ['units' => UnitSystem::class, 'is_demo' => 'boolean', 'depth_school' => DepthSchool::class, 'meter_school' => MeterSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array'];
 
     public function zone(): DateTimeZone
     {

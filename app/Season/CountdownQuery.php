@@ -166,6 +166,10 @@ final readonly class CountdownQuery
         if ($check === null) {
             return null;
         }
+        $due = $this->bench->due($planter, $this->bench->of($planter));
+        if ($due !== null) {
+            return count($due);
+        }
         $run = $this->bench->of($planter)->reject(static fn (BenchRun $of): bool => $of->is_partial || $of->standRun?->practice !== null)->pluck('row_number')->flip();
         $left = 0;
         for ($row = 1; $row <= $planter->row_count; $row++) {

@@ -74,12 +74,14 @@ final class LogFields
     {
         $products = $told === null ? [] : $told->products;
         foreach ($products === [] ? $fields->list('products', 'acres.products') : [] as $one) {
-            $product = Fields::of($one, 'acres.products');
-            $unit = $product->oneOf('unit', RateUnit::class, 'acres.product_unit') ?? throw Refused::because('products', 'acres.product_unit');
             try {
+                $product = Fields::of($one, 'acres.products');
+                $unit = $product->oneOf('unit', RateUnit::class, 'acres.product_unit') ?? throw Refused::because('products', 'acres.product_unit');
                 $products[] = Product::of($product->text('name', Product::LONGEST, 'acres.product_name'), $product->number('rate', 'acres.product_rate') ?? 0.0, $unit);
             } catch (UnreadableLog $unreadable) {
                 throw Refused::because('products', "acres.{$unreadable->fault}");
+            } catch (Refused $refused) {
+                throw $refused->within('products');
             }
         }
 

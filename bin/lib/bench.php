@@ -42,6 +42,7 @@ use Ustrel\Core\Wear\ReadingError;
 require __DIR__.'/../../vendor/autoload.php';
 require __DIR__.'/bench-policies.php';
 require __DIR__.'/bench-stand.php';
+require __DIR__.'/bench-watch.php';
 require __DIR__.'/bench-work.php';
 (require __DIR__.'/../../bootstrap/app.php')->make(Kernel::class)->bootstrap();
 
@@ -334,6 +335,10 @@ $report('Reading 5,000 seeds of a run', seedsRead(), 50, 'ms');
 [$busy, $wrong] = stream($client, $planter);
 $report('Board while 2,000 seeds a second come in for 30 s, to the same by itself', $busy, 1.5, 'x');
 $report('Seeds of them lost or there twice', (float) $wrong, 0, '');
+$report('Watching a row for a second, at five moments', watchedRow(), 1, 'ms');
+[$busy, $lost] = watchRows($client, $planter);
+$report('Board while a monitor tells of 48 rows five times a second for 60 s, to the same by itself', $busy, 1.5, 'x');
+$report('Moments of them lost', (float) $lost, 0, '');
 $fitted = fittings($client);
 $report('Recording one fitting, 16 rows and three seasons', $fitted['now'], 6, 'x');
 $report('The same two years late', $fitted['late'], 20, 'x');

@@ -20,6 +20,7 @@ const vuetify = createVuetify({
   defaults: {
     VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
     VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
+    VCombobox: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
     VAutocomplete: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
     VBtn: { rounded: 'lg', elevation: 0 },
   },

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Models\BenchRun;
+use App\Models\SeasonPlan;
+use App\Models\SeedLot;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
@@ -58,3 +60,25 @@ it('refuses what no run can be', function (array $with, string $field, string $m
     [['stage' => 'new'], 'stage', 'Say whether it was run as it came (pre) or as it goes back (final).'],
     [['happened_at' => '2026-04-08T10:00:00Z'], 'happened_at', 'Say when it was run: a time that is not in the future.'],
 ]);
+
+it('has meters due for every size of seed where the shop goes by that, on the bench and in the countdown', function (): void {
+    $planter = $this->planter(['planting_start' => '2026-04-17', 'row_count' => 2]);
+    foreach (['P7' => 5.2, 'P8' => 5.3, 'P9' => 6.4] as $name => $size) {
+        SeedLot::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => $name, 'seeds_per_unit' => 80_000, 'size' => $size]);
+    }
+    SeasonPlan::query()->create(['planter_id' => $planter->id, 'season' => 2026, 'fields' => array_map(static fn (string $seed): array => ['name' => "Field {$seed}", 'crop' => null, 'acres' => 10.0, 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => $seed, 'population' => null], ['P7', 'P9'])]);
+    $run = fn (int $row, string $seed): TestResponse => $this->actingAs($this->technician)->postJson("/api/planters/{$planter->id}/bench", ['id' => (string) Str::uuid7(), 'row' => $row, 'stage' => 'final', 'places' => 500, 'skips' => 2, 'doubles' => 2, 'seed' => $seed, 'happened_at' => now()->toIso8601ZuluString('millisecond')])->assertCreated();
+    $bench = fn (): array => $this->actingAs($this->technician)->getJson("/api/planters/{$planter->id}/bench")->assertOk()->json();
+    $meters = fn (): array => collect($this->getJson("/api/planters/{$planter->id}/season")->assertOk()->json('countdown'))->firstWhere('key', 'meters');
+    expect($bench())->toMatchArray(['school' => 'seasons', 'due' => []]);
+    $this->patchJson('/api/workshop', ['meter_school' => 'both'])->assertUnprocessable()->assertJsonPath('errors.meter_school.0', fn (string $says): bool => str_contains($says, 'every_size'));
+    $this->patchJson('/api/workshop', ['meter_school' => 'every_size'])->assertOk()->assertJsonPath('meter_school', 'every_size');
+    expect($bench()['due'])->toBe([['row' => 1, 'seeds' => ['P7', 'P9']], ['row' => 2, 'seeds' => ['P7', 'P9']]])->and($meters()['done'])->toBeFalse();
+    // P8 is of one size with P7.
+    $run(1, 'P8');
+    $run(1, 'P9');
+    $run(2, 'P9');
+    expect($bench()['due'])->toBe([['row' => 2, 'seeds' => ['P7']]])->and($meters()['done'])->toBeFalse();
+    $run(2, 'p7');
+    expect($bench()['due'])->toBe([])->and($meters()['done'])->toBeTrue();
+});

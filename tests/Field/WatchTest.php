@@ -63,7 +63,7 @@ it('blames what rows share where the planter says so, and has it said by one at 
     $save([$left])->assertConflict();
     $save([$left, $right])->assertOk();
     foreach ([[['rows' => [1]] + $left, 'two rows or more'], [['rows' => [1, 9]] + $left, 'names row 9'], [['kind' => 'fire'] + $left, 'motor, tank'], [['name' => ''] + $left, 'up to 40'], [['rows' => ['1', 2]] + $left, 'which rows'], ['x', 'which rows']] as [$bad, $says]) {
-        $save([$bad], [$left, $right])->assertUnprocessable()->assertJsonPath('errors', fn (array $errors): bool => str_contains(reset($errors)[0], $says));
+        $save([$bad], [$left, $right])->assertUnprocessable()->assertJsonPath('errors.groups.0', fn (string $message): bool => str_contains($message, $says));
     }
     $save([$left, $left], [$left, $right])->assertUnprocessable()->assertJsonPath('errors.groups.0', '“Left” stands there twice. Give each its own name.');
     $run = ($this->start)()->json('run.id');

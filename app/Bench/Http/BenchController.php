@@ -28,7 +28,7 @@ final class BenchController extends Controller
     {
         $runs = $bench->of($planter->load(['specSheet', 'workshop']));
 
-        return new JsonResponse(BenchShape::of($planter, $runs, $bench->before($planter, $runs), $bench->differing($runs), $bench->unsound($planter)));
+        return new JsonResponse(BenchShape::of($planter, $runs, $bench->before($planter, $runs), $bench->differing($runs), $bench->unsound($planter), $bench->due($planter, $runs)));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/bench', operationId: 'recordRun', description: 'Sending it again is harmless', tags: ['bench'])]

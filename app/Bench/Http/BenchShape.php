@@ -9,6 +9,7 @@ use App\Models\Planter;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Meter\Heavy;
+use Ustrel\Core\Meter\MeterSchool;
 use Ustrel\Core\Meter\RunFinding;
 use Ustrel\Core\Meter\SeedsNeeded;
 use Ustrel\Core\Meter\Stage;
@@ -61,7 +62,12 @@ use Ustrel\Core\Walk\Place;
         ], type: 'object')),
     ], type: 'object', nullable: true),
 ])]
-#[OA\Schema(schema: 'Bench', required: ['runs', 'before', 'worse', 'better', 'seeds_to_tell'], properties: [
+#[OA\Schema(schema: 'Bench', required: ['runs', 'before', 'worse', 'better', 'school', 'due', 'seeds_to_tell'], properties: [
+    new OA\Property(property: 'school', description: 'When meters are due', type: 'string', enum: MeterSchool::class),
+    new OA\Property(property: 'due', description: 'Lots of the season that rows were not run with yet, where each size is to be', type: 'array', items: new OA\Items(required: ['row', 'seeds'], properties: [
+        new OA\Property(property: 'row', type: 'integer'),
+        new OA\Property(property: 'seeds', type: 'array', items: new OA\Items(type: 'string')),
+    ], type: 'object')),
     new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'partial', 'practice', 'figures', 'board', 'by', 'happened_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'row', type: 'integer'),
@@ -107,9 +113,10 @@ final class BenchShape
      * @param  array<int, array{BenchRun, int}>  $before  the newest of each row in the seasons before, with the season
      * @param  array<int, bool>  $differing  rows that differ: true where it is worse
      * @param  array<string, true>  $unsound  places that are known to be not sound, by key
+     * @param  array<int, list<string>>|null  $due  lots by row, as BenchQuery::due() says
      * @return array<string, mixed>
      */
-    public static function of(Planter $planter, Collection $runs, array $before, array $differing, array $unsound): array
+    public static function of(Planter $planter, Collection $runs, array $before, array $differing, array $unsound, ?array $due): array
     {
         $checks = $planter->readSheet()->checks;
 
@@ -120,6 +127,8 @@ final class BenchShape
             ], $before)),
             'worse' => array_keys($differing, true, true),
             'better' => array_keys($differing, false, true),
+            'school' => $planter->workshop->meter_school->value,
+            'due' => array_map(static fn (int $row, array $seeds): array => ['row' => $row, 'seeds' => $seeds], array_keys($due ?? []), $due ?? []),
             'seeds_to_tell' => SeedsNeeded::toTell(0.98, 0.99),
         ];
     }

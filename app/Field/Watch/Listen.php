@@ -155,7 +155,7 @@ final readonly class Listen
             self::keep($run, $watch->take($read, $run->shut), $read->mph);
         }
         $run->fill([
-            'state' => 'running', 'last_ms' => $last, 'heard_at' => $now, 'refused_lines' => $run->refused_lines + count($refused),
+            'state' => 'running', 'last_ms' => $last, 'heard_at' => $new > 0 ? $now : $run->heard_at, 'refused_lines' => $run->refused_lines + count($refused),
             'refused' => $refused === [] ? $run->refused : $refused[array_key_last($refused)],
             'now' => $line === null ? $run->now : ['mph' => $line->mph, 'down' => $line->isDown, 'off' => $line->off, 'rows' => $watch->lately()], 'kept' => self::packed($watch),
         ])->save();

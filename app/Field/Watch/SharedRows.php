@@ -67,7 +67,7 @@ final readonly class SharedRows
             try {
                 [$new, $seen] = [self::read($held, $groups), self::read($held, $before)];
             } catch (Refused $refused) {
-                throw ValidationException::withMessages([$refused->field => $refused->getMessage()]);
+                throw ValidationException::withMessages(['groups' => $refused->getMessage()]);
             }
             if ($seen !== self::list(self::of($held)) && $new !== self::list(self::of($held))) {
                 throw new ConflictHttpException(__('watch.changed_meanwhile'));

@@ -10,6 +10,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Meter\MeterSchool;
 use Ustrel\Core\Plan\InvalidPolicy;
 use Ustrel\Core\Plan\Policy;
 use Ustrel\Core\Spec\CheckKey;
@@ -22,6 +23,7 @@ use Ustrel\Core\Wear\ReadingError;
     new OA\Property(property: 'watch_chance', type: 'number', maximum: 0.95, minimum: 0.01),
     new OA\Property(property: 'time_zone', type: 'string'),
     new OA\Property(property: 'depth_school', type: 'string', enum: DepthSchool::class),
+    new OA\Property(property: 'meter_school', type: 'string', enum: MeterSchool::class),
     new OA\Property(property: 'ground_factors', description: 'All that the shop sets itself, by kind and case; what is not among them goes by the typical value', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/OwnFactors')),
     new OA\Property(property: 'measuring_sd', description: 'All that the shop sets itself, millimetres by check; what is not among them is learned', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number', maximum: 10, minimum: 0.3)),
     new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
@@ -46,6 +48,7 @@ final class WorkshopRequest extends FormRequest
             'watch_chance' => ['sometimes', 'required', 'numeric:strict', 'between:0.01,0.95', 'decimal:0,3'],
             'time_zone' => ['sometimes', 'required', 'string', 'timezone:all'],
             'depth_school' => ['sometimes', 'required', 'string', Rule::enum(DepthSchool::class)],
+            'meter_school' => ['sometimes', 'required', 'string', Rule::enum(MeterSchool::class)],
             'ground_factors' => ['sometimes', 'array:'.implode(',', array_keys(GroundFactors::kinds()))],
             'ground_factors.*.*' => ['numeric:strict', 'between:'.Ground::MILDEST.','.Ground::HARSHEST, 'decimal:0,2'],
             'measuring_sd' => ['sometimes', 'array:'.implode(',', array_map(static fn (CheckKey $check): string => $check->value, ReadingError::checks()))],
@@ -80,6 +83,7 @@ final class WorkshopRequest extends FormRequest
             'watch_chance.*' => __('error.watch_chance'),
             'time_zone.*' => __('error.time_zone'),
             'depth_school' => __('error.depth_school'),
+            'meter_school' => __('error.meter_school'),
             'ground_factors.array' => __('error.ground_kinds'),
             'ground_factors.*.array' => __('error.ground_kinds'),
             'ground_factors.*.*' => __('error.ground_factor', ['least' => Ground::MILDEST, 'most' => Ground::HARSHEST]),
@@ -100,7 +104,7 @@ final class WorkshopRequest extends FormRequest
     public function columns(): array
     {
         $given = $this->validated();
-        $columns = array_intersect_key($given, ['time_zone' => 1, 'depth_school' => 1, 'currency' => 1, 'service_stops' => 1]);
+        $columns = array_intersect_key($given, ['time_zone' => 1, 'depth_school' => 1, 'meter_school' => 1, 'currency' => 1, 'service_stops' => 1]);
         if (isset($given['watch_chance'])) {
             $columns['watch_chance'] = number_format((float) $given['watch_chance'], 3, '.', '');
         }

@@ -7,11 +7,12 @@ namespace App\Yard\Http;
 use App\Models\Workshop;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Meter\MeterSchool;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Wear\Acres\GroundFactors;
 use Ustrel\Core\Wear\ReadingError;
 
-#[OA\Schema(schema: 'Workshop', required: ['currency', 'shop_rate', 'stop_cost', 'depth_cost', 'stop_hours', 'service_stops', 'crew', 'own_policy', 'watch_chance', 'time_zone', 'depth_school', 'ground', 'measuring'], properties: [
+#[OA\Schema(schema: 'Workshop', required: ['currency', 'shop_rate', 'stop_cost', 'depth_cost', 'stop_hours', 'service_stops', 'crew', 'own_policy', 'watch_chance', 'time_zone', 'depth_school', 'meter_school', 'ground', 'measuring'], properties: [
     new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
     new OA\Property(property: 'shop_rate', description: 'Of an hour\'s work', type: 'number', nullable: true),
     new OA\Property(property: 'stop_cost', type: 'number', nullable: true),
@@ -23,6 +24,7 @@ use Ustrel\Core\Wear\ReadingError;
     new OA\Property(property: 'watch_chance', description: 'Over this chance of reaching its limit within the season a part is watched', type: 'number'),
     new OA\Property(property: 'time_zone', description: 'Of the tz database; days begin and end by it', type: 'string'),
     new OA\Property(property: 'depth_school', description: 'What the shop does about depth stops that do not lift alike', type: 'string', enum: DepthSchool::class),
+    new OA\Property(property: 'meter_school', description: 'When meters are due on the stand', type: 'string', enum: MeterSchool::class),
     new OA\Property(property: 'ground', description: 'How fast parts wear by what is said of the ground, each to ground like any other', type: 'array', items: new OA\Items(required: ['kind', 'case', 'typical', 'own'], properties: [
         new OA\Property(property: 'kind', type: 'string', enum: ['soil', 'residue', 'tillage', 'downforce']),
         new OA\Property(property: 'case', type: 'string'),
@@ -60,6 +62,7 @@ final class WorkshopShape
             'watch_chance' => (float) $workshop->watch_chance,
             'time_zone' => $workshop->time_zone,
             'depth_school' => $workshop->depth_school->value,
+            'meter_school' => $workshop->meter_school->value,
             'ground' => $ground,
             'measuring' => array_map(static fn (CheckKey $check): array => [
                 'check' => $check->value,

@@ -2401,6 +2401,16 @@ export interface components {
             } | null;
         };
         Bench: {
+            /**
+             * @description When meters are due
+             * @enum {string}
+             */
+            school: "seasons" | "every_size";
+            /** @description Lots of the season that rows were not run with yet, where each size is to be */
+            due: {
+                row: number;
+                seeds: string[];
+            }[];
             /** @description Of this season, the newest first */
             runs: {
                 /** Format: uuid */
@@ -5398,6 +5408,8 @@ export interface components {
             time_zone?: string;
             /** @enum {string} */
             depth_school?: "handle" | "reindex";
+            /** @enum {string} */
+            meter_school?: "seasons" | "every_size";
             /** @description All that the shop sets itself, by kind and case; what is not among them goes by the typical value */
             ground_factors?: {
                 [key: string]: components["schemas"]["OwnFactors"];
@@ -5452,6 +5464,11 @@ export interface components {
              * @enum {string}
              */
             depth_school: "handle" | "reindex";
+            /**
+             * @description When meters are due on the stand
+             * @enum {string}
+             */
+            meter_school: "seasons" | "every_size";
             /** @description How fast parts wear by what is said of the ground, each to ground like any other */
             ground: {
                 /** @enum {string} */

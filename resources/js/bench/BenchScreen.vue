@@ -8,6 +8,7 @@ import AirPanel from './AirPanel.vue'
 import BenchForm from './BenchForm.vue'
 import CompareRuns from './CompareRuns.vue'
 import MeterLine from './MeterLine.vue'
+import MetersDue from './MetersDue.vue'
 import { isUnderWay, useRunNow } from './queries'
 import ReportDialog from './ReportDialog.vue'
 import RunLive from './RunLive.vue'
@@ -102,6 +103,12 @@ const missing = computed(() => {
             No walk of this season is open: begin one to put what runs say on the board.
           </p>
           <p v-if="rows.length > 0 && missing.length > 0" class="quiet">{{ sayRows(missing) }}: not run yet.</p>
+          <meters-due
+            :planter-id="planterId"
+            :school="bench.data.value.school"
+            :due="bench.data.value.due"
+            :may-set="session.may('set')"
+          />
           <details v-if="bench.data.value.before.length > 0">
             <summary>Seasons before</summary>
             <p v-for="one in bench.data.value.before" :key="one.row">

@@ -62,7 +62,8 @@ export const useStands = () => useQuery({ queryKey: standsKey, queryFn: () => bo
 export const seedKey = ['seed'] as const
 
 /** The workshop's lots of seed and its discs. */
-export const useSeed = () => useQuery({ queryKey: seedKey, queryFn: () => body(api.GET('/api/seed')) })
+export const useSeed = (asked: MaybeRefOrGetter<boolean> = true) =>
+  useQuery({ queryKey: seedKey, queryFn: () => body(api.GET('/api/seed')), enabled: () => toValue(asked) })
 
 export const metersKey = ['meters'] as const
 

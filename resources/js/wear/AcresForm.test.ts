@@ -23,12 +23,21 @@ const line: AcresLine = {
     { rows: [7, 8], share: 0 },
     { rows: [1], share: 0.255 },
   ],
+  lot: 'P7',
+  population: '34,000; 32,000 from 40 ac',
+  products: [{ name: 'starter', rate: 8, unit: 'gal/ac' }],
+  map_acres: 60,
+  off_map: 0.0417,
+  around: 'section control off',
+  until: 'the part comes',
+  around_over: false,
+  note: 'wet corner left',
   logged_by: 'Wren',
 }
 
 function form(of?: AcresLine) {
   const wrapper = mount(AcresForm, {
-    props: { line: of, severities, rowCount: 8, sections: [4, 4], problem: '', busy: false },
+    props: { line: of, severities, rowCount: 8, sections: [4, 4], lots: [], problem: '', busy: false },
     global: { plugins: [createVuetify()], stubs: { VDialog: { template: '<div><slot /></div>' } } },
   })
   const field = (label: string, nth = 0) => {
@@ -66,6 +75,14 @@ describe('the form of a field', () => {
       downforce: null,
       severity: null,
       shut_off: line.shut_off,
+      lot: 'P7',
+      population: '34,000; 32,000 from 40 ac',
+      products: line.products,
+      map_acres: 60,
+      around: 'section control off',
+      until: 'the part comes',
+      around_over: false,
+      note: 'wet corner left',
       supersedes: 'l1',
     })
   })

@@ -1,21 +1,25 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { computed, reactive } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import type { Acres, AcresEntry, AcresLine } from '@/api/types'
 import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
 import { areaText, SPEED_UNIT, speedText, typedAcres, typedSpeed } from '@/measure/area'
 import { typedNumber } from '@/measure/typed'
+import LogFields from './LogFields.vue'
+import { sayProduct, type Said, typedProducts } from './log'
 import { readRows } from './life'
 import { say } from '@/words'
 import { explainSeverity, type Ground, GROUNDS, groundsOf } from './ground'
 
 /** One field with all there is to say of it; or the same, corrected. */
-const { line, severities, rowCount, sections, problem, busy } = defineProps<{
+const { line, severities, rowCount, sections, lots, problem, busy } = defineProps<{
   line?: AcresLine
   severities: Acres['severities']
   rowCount: number
   sections: number[]
+  /** Names of the shop's lots of seed. */
+  lots: string[]
   problem: string
   busy: boolean
 }>()
@@ -28,6 +32,17 @@ const shown = {
   acres: line ? areaText(line.acres, units.value) : '',
   speed: line?.mph == null ? '' : speedText(line.mph, units.value),
 }
+const said = ref<Said>({
+  lot: line?.lot ?? '',
+  population: line?.population ?? '',
+  products: (line?.products ?? []).map(sayProduct).join('; '),
+  map: line?.map_acres == null ? '' : areaText(line.map_acres, units.value),
+  around: line?.around ?? '',
+  until: line?.until ?? '',
+  over: line?.around_over ?? false,
+  note: line?.note ?? '',
+})
+const products = computed(() => typedProducts(said.value.products))
 const form = reactive({
   day: line?.day ?? today(),
   field: line?.field ?? '',
@@ -71,15 +86,28 @@ function save(): void {
       const of = rows.value[group] ?? []
       return of.length === 0 ? [] : [{ rows: of, share: (typedNumber(ran) ?? 0) / 100 }]
     }),
+    lot: said.value.lot || null,
+    population: said.value.population || null,
+    products: products.value ?? [],
+    map_acres: said.value.map === '' ? null : typedAcres(said.value.map, units.value),
+    around: said.value.around || null,
+    until: said.value.until || null,
+    around_over: said.value.over,
+    note: said.value.note,
     ...(line ? { supersedes: line.id } : {}),
   })
 }
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="640" aria-label="Acres of a field" @update:model-value="emit('close')">
+  <v-dialog
+    :model-value="true"
+    max-width="640"
+    aria-label="A field that was planted"
+    @update:model-value="emit('close')"
+  >
     <form class="sheet asks" novalidate @submit.prevent="save">
-      <h2>{{ line ? 'Correct a line' : 'Acres of a field' }}</h2>
+      <h2>{{ line ? 'Correct a line' : 'A field that was planted' }}</h2>
       <div class="pair">
         <v-text-field v-model="form.field" label="Field" />
         <v-text-field v-model="form.acres" :label="units === 'in' ? 'Acres' : 'Hectares'" inputmode="decimal" />
@@ -87,6 +115,7 @@ function save(): void {
         <v-text-field v-model="form.crop" label="Crop" />
         <v-text-field v-model="form.speed" :label="`Speed, ${SPEED_UNIT[units].name}`" inputmode="decimal" />
       </div>
+      <log-fields v-model="said" :lots="lots" :unreadable="products === null" />
       <h3>Ground</h3>
       <div class="pair">
         <v-select
@@ -131,7 +160,7 @@ function save(): void {
           >Take this line back</v-btn
         >
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn color="primary" type="submit" :loading="busy" :disabled="rows.includes(null)">{{
+        <v-btn color="primary" type="submit" :loading="busy" :disabled="rows.includes(null) || products === null">{{
           line ? 'Correct it' : 'Log it'
         }}</v-btn>
       </div>

@@ -2,6 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { useAcres, useFace } from '@/api/queries'
+import { useSeed } from '@/bench/queries'
 import type { AcresEntry, AcresLine } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'
@@ -13,6 +14,7 @@ import { shortDate } from '@/dates'
 import FieldFaces from '@/field/FieldFaces.vue'
 import AcresForm from './AcresForm.vue'
 import { groundOf } from './ground'
+import { sameAgain, sayProduct } from './log'
 import { useSession } from '@/session'
 
 const session = useSession()
@@ -21,9 +23,13 @@ const { planterId } = defineProps<{ planterId: number }>()
 const { data: face } = useFace(() => planterId)
 const { areaFigure, areaUnit, distance, exactArea, units } = useUnits()
 const example = computed(() =>
-  units.value === 'in' ? '62.5 ac, Long Field, popcorn, 5 mph, no-till' : '25 ha, Long Field, popcorn, 8 km/h, no-till',
+  units.value === 'in'
+    ? '62.5 ac, Long Field, popcorn, 5 mph, lot P7, 34000 seeds'
+    : '25 ha, Long Field, popcorn, 8 km/h, lot P7, 84000 seeds/ha',
 )
 const acres = useAcres(() => planterId)
+const seeds = useSeed(() => session.may('record'))
+const lots = computed(() => (seeds.data.value?.lots ?? []).map((lot) => lot.name))
 
 const line = ref('')
 const { today } = useDays()
@@ -57,6 +63,11 @@ async function save(entry: AcresEntry): Promise<void> {
   if (await log(entry, `Logged: ${exactArea(entry.acres ?? 0)}, ${entry.field}`)) editing.value = undefined
 }
 
+/** What was made do with is over: the same line again, with that. */
+async function over(of: AcresLine): Promise<void> {
+  await log({ ...sameAgain(of), id: uuid(), around_over: true }, `Over: ${of.around}`)
+}
+
 async function takeBack(of: AcresLine): Promise<void> {
   const { day, field, acres } = of
   const entry = { id: uuid(), day, field, acres, supersedes: of.id, withdrawn: true }
@@ -70,13 +81,13 @@ async function takeBack(of: AcresLine): Promise<void> {
     <div v-if="acres.data.value && face" class="acres">
       <waiting-list :planter-id="planterId" what="acres" />
       <section class="sheet">
-        <h1>Acres</h1>
+        <h1>Planting log</h1>
         <form v-if="session.may('record')" class="quick" novalidate @submit.prevent="logLine">
           <v-text-field
             v-model="line"
             label="What was planted"
             :placeholder="example"
-            hint="The area with its unit, the field, then what you like: crop, speed, ground"
+            hint="The area with its unit, the field, then what you like: crop, speed, ground, lot P7, 34000 seeds, 8 gal/ac starter, section control off until the part comes"
             persistent-hint
             :error-messages="editing ? [] : problem"
             enterkeyhint="done"
@@ -86,10 +97,11 @@ async function takeBack(of: AcresLine): Promise<void> {
         </form>
         <p v-if="saved" role="status">{{ saved }}</p>
         <div v-if="session.may('record')" class="more">
-          <v-btn variant="outlined" @click="editing = 'new'">A field with rows shut off</v-btn>
+          <v-btn variant="outlined" @click="editing = 'new'">A field with all there is to say</v-btn>
           <v-btn v-if="session.may('set')" variant="outlined" :to="{ name: 'import', params: { planter: planterId } }"
             >Import a season’s fields</v-btn
           >
+          <v-btn variant="outlined" :href="`/api/planters/${planterId}/acres/log.csv`">Log as CSV</v-btn>
         </div>
       </section>
       <section class="sheet figures">
@@ -108,6 +120,48 @@ async function takeBack(of: AcresLine): Promise<void> {
           >
         </div>
       </section>
+      <section v-if="acres.data.value.arounds.length > 0" class="sheet" aria-label="Made do with">
+        <h2>Made do with</h2>
+        <ul>
+          <li v-for="entry in acres.data.value.arounds" :key="entry.id" class="around">
+            <span
+              ><strong>{{ entry.around }}</strong
+              ><template v-if="entry.until"> until {{ entry.until }}</template>
+              <span class="quiet"> · {{ entry.field }}, {{ shortDate(entry.day) }}</span></span
+            >
+            <v-btn
+              v-if="session.may('record')"
+              variant="text"
+              :aria-label="`Over: ${entry.around}`"
+              :disabled="busy"
+              @click="over(entry)"
+              >It is over</v-btn
+            >
+          </li>
+        </ul>
+      </section>
+      <section v-if="acres.data.value.fields.length > 0" class="sheet" aria-label="By field">
+        <h2>By field, season {{ face.season }}</h2>
+        <ul>
+          <li v-for="field in acres.data.value.fields" :key="field.name" class="field">
+            <strong>{{ field.name }}</strong>
+            <span
+              >{{ exactArea(field.done)
+              }}<template v-if="field.planned !== null"> of {{ exactArea(field.planned) }}</template
+              ><span v-if="field.is_done" class="quiet"> · done</span
+              ><span v-else-if="field.planned === null" class="quiet"> · not planned</span></span
+            >
+            <span class="quiet">{{ field.lots.join(', ') || field.seed }}</span>
+            <span class="quiet"
+              ><template v-if="field.planted">{{ field.planted.toLocaleString('en') }} seeds/ac</template
+              ><template v-if="field.population"
+                ><template v-if="field.planted">, planned {{ field.population.toLocaleString('en') }}</template
+                ><template v-else>planned {{ field.population.toLocaleString('en') }} seeds/ac</template></template
+              ></span
+            >
+          </li>
+        </ul>
+      </section>
       <section class="sheet">
         <h2>On record</h2>
         <p v-if="acres.data.value.lines.length === 0" class="quiet">
@@ -115,13 +169,22 @@ async function takeBack(of: AcresLine): Promise<void> {
         </p>
         <ul>
           <li v-for="entry in acres.data.value.lines" :key="entry.id">
-            <button type="button" :disabled="!session.may('record')" @click="editing = entry">
+            <button type="button" class="line" :disabled="!session.may('record')" @click="editing = entry">
               <span class="when quiet">{{ shortDate(entry.day) }}</span>
               <strong class="size">{{ exactArea(entry.acres) }}</strong>
               <span
                 >{{ entry.field }}<span v-if="entry.crop" class="quiet">, {{ entry.crop }}</span></span
               >
-              <span class="quiet ground">{{ groundOf(entry) }}</span>
+              <span class="quiet ground"
+                >{{
+                  [groundOf(entry), entry.lot, entry.population, ...entry.products.map(sayProduct), entry.note]
+                    .filter((part) => part)
+                    .join(' · ')
+                }}<span v-if="entry.off_map !== null" class="due">
+                  · the counter says {{ Math.abs(Math.round(100 * entry.off_map)) }} %
+                  {{ entry.off_map > 0 ? 'more' : 'less' }} than the map</span
+                ></span
+              >
             </button>
           </li>
         </ul>
@@ -133,6 +196,7 @@ async function takeBack(of: AcresLine): Promise<void> {
       :severities="acres.data.value.severities"
       :row-count="face.planter.row_count"
       :sections="face.planter.sections"
+      :lots="lots"
       :problem="problem"
       :busy="busy"
       @save="save"
@@ -170,7 +234,7 @@ ul {
   list-style: none;
   padding: 0;
 }
-li button {
+li .line {
   display: grid;
   grid-template-columns: 110px 90px 1fr 1.2fr;
   align-items: center;
@@ -180,6 +244,21 @@ li button {
   text-align: left;
   border-top: 1px solid var(--line);
 }
+.around,
+.field {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+  gap: 4px 16px;
+  min-height: var(--touch);
+  border-top: 1px solid var(--line);
+}
+.field {
+  grid-template-columns: 1fr 1.2fr 1fr 1.6fr;
+}
+.due {
+  color: var(--ochre);
+}
 .size {
   text-align: right;
   padding-right: 10px;
@@ -188,8 +267,11 @@ li button {
   .quick {
     grid-template-columns: 1fr;
   }
-  li button {
+  li .line {
     grid-template-columns: 100px 80px 1fr;
+  }
+  .field {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }
   .ground {
     grid-column: 3;

@@ -20,6 +20,15 @@ describe('acres', () => {
     mph: null,
     severity: 1.64,
     own_severity: false,
+    lot: null,
+    population: null,
+    products: [],
+    map_acres: null,
+    off_map: null,
+    around: null,
+    until: null,
+    around_over: false,
+    note: '',
     logged_by: '',
   }
 

@@ -52,7 +52,7 @@ final class Drifts
     /** Streams that can raise an alarm. */
     public function streams(): int
     {
-        return count($this->of->troubles()) * (count($this->rows) + count($this->rows) < self::OTHERS ? 0 : count($this->rows) + count($this->groups));
+        return $this->rows === [] ? 0 : count($this->of->troubles()) * (count($this->rows) + count($this->groups));
     }
 
     /**
@@ -85,7 +85,6 @@ final class Drifts
             }
         }
         $this->levels = array_slice([...$this->levels, $level], -2 * Stream::RING);
-
         $groupsOver = $this->groupsOver($offs, $blocks);
 
         return $over === [] && $groupsOver === [] ? null : $this->blamed($over, $groupsOver, array_keys($scaled), $level);

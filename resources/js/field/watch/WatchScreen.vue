@@ -71,8 +71,8 @@ async function shut(rows: number[]): Promise<void> {
             Ended {{ dateAndTime(run.ended_at ?? run.made_at) }}. What it told last stands here.
           </p>
           <p v-else-if="(run.monitor_quiet ?? 0) > QUIET" class="due">
-            The monitor has said nothing for {{ run.monitor_quiet }} s. Look at its cable and its signal; it goes on
-            where it was.
+            The monitor has said nothing new for {{ run.monitor_quiet }} s. Look at its cable, its signal and its clock,
+            which has to go on; then the watch goes on where it was.
           </p>
           <p v-else>
             <strong>{{ run.down ? 'Planting' : 'Lifted' }}</strong> at {{ run.mph }}

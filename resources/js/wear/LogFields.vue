@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { useUnits } from '@/composables/useUnits'
+import type { Said } from './log'
+
+/** Seed, products, size by the map, and what was made do with. */
+const { lots, unreadable } = defineProps<{
+  /** Names of the shop's. */
+  lots: string[]
+  /** The products cannot be read. */
+  unreadable: boolean
+}>()
+const said = defineModel<Said>({ required: true })
+const { units } = useUnits()
+</script>
+
+<template>
+  <h3>Seed and products</h3>
+  <div class="pair">
+    <v-combobox v-model="said.lot" :items="lots" label="Lot of seed" maxlength="80" />
+    <v-text-field
+      v-model="said.population"
+      label="Population, seeds/ac"
+      hint="Changed on the way: 34000; 32000 from 40 ac"
+      persistent-hint
+      maxlength="200"
+    />
+    <v-text-field
+      v-model="said.products"
+      label="Products"
+      placeholder="8 gal/ac starter; 5 lb/ac zinc"
+      :error-messages="unreadable ? 'Write 8 gal/ac starter; in gal/ac, lb/ac, oz/ac, l/ha or kg/ha.' : []"
+    />
+    <v-text-field
+      v-model="said.map"
+      :label="units === 'in' ? 'Acres by the map' : 'Hectares by the map'"
+      inputmode="decimal"
+    />
+  </div>
+  <h3>Made do with</h3>
+  <div class="pair">
+    <v-text-field v-model="said.around" label="What" placeholder="section control off" maxlength="200" />
+    <v-text-field v-model="said.until" label="Until" placeholder="the part comes" maxlength="200" />
+    <v-checkbox v-if="said.around" v-model="said.over" label="It is over" hide-details />
+    <v-text-field v-model="said.note" label="Note" maxlength="300" />
+  </div>
+</template>
