@@ -46,10 +46,24 @@ const serviceWorker = VitePWA({
   },
 })
 
+/** What only the server says is left out of the client's words. */
+const SERVER_SAYS =
+  /^(acres_line|backup|bench_report|calc_fault|calc_formula|calc_formula_metric|calc_said|countdown_text|live|print|settings_sheet|stand_count|stand_in)\./
+const clientWords = {
+  name: 'client-words',
+  enforce: 'pre' as const,
+  transform(code: string, id: string) {
+    if (!/\/lang\/en\/\w+\.json$/.test(id)) return undefined
+    const words = Object.entries(JSON.parse(code) as Record<string, string>)
+    return { code: JSON.stringify(Object.fromEntries(words.filter(([key]) => !SERVER_SAYS.test(key)))), map: null }
+  },
+}
+
 export default defineConfig({
   // Laravel's plugin is for building; it refuses to start where CI is set, and tests need nothing of it.
   plugins: [
     !process.env.VITEST && [laravel({ input: 'resources/js/main.ts', refresh: false }), serviceWorker],
+    clientWords,
     vue(),
     vuetify(),
   ],

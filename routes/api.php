@@ -214,6 +214,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('watch', [WatchController::class, 'show'])->can('record');
         Route::post('watch', [WatchController::class, 'store'])->can('record');
         Route::get('watch/now', [WatchController::class, 'now'])->can('record');
+        Route::get('watch/now/stream', [WatchController::class, 'live'])->can('record');
         Route::scopeBindings()->prefix('watch/{watchRun}')->group(function (): void {
             Route::post('practice', [WatchController::class, 'practice'])->can('record');
             Route::post('end', [WatchController::class, 'end'])->can('record');
@@ -231,6 +232,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('bench/advice', [BenchController::class, 'advice'])->can('record');
         Route::post('bench/runs', [StandRunController::class, 'store'])->can('record');
         Route::get('bench/runs/now', [StandRunController::class, 'now'])->can('record');
+        Route::get('bench/runs/now/stream', [StandRunController::class, 'live'])->can('record');
         Route::scopeBindings()->prefix('bench/runs/{standRun}')->group(function (): void {
             Route::post('practice', [StandRunController::class, 'practice'])->can('record');
             Route::post('stop', [StandRunController::class, 'stop'])->can('record');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Models\WatchAlarm;
 use App\Models\WatchPass;
 use App\Models\WatchRun;
+use Illuminate\Support\Sleep;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Ustrel\Core\Field\Watch\PracticeFault;
@@ -166,3 +167,21 @@ it('practises on a made-up field, whatever goes wrong', function (string $fault,
     expect($kind === '' ? $alarms : [$alarms[count($alarms) - 1]['kind'], $alarms[count($alarms) - 1]['watched']])->toBe($kind === '' ? [] : [$kind, $watched]);
     expect(($this->now)()['refused_lines'] > 0)->toBe($fault === 'garbled');
 })->with([['none', '', ''], ['plugged', 'stopped', 'population'], ['slips', 'drift', 'population'], ['column', 'low', 'flow'], ['silent', 'silent', 'population'], ['jumps', 'jumps', 'population'], ['cut', '', ''], ['garbled', '', '']]);
+
+it('tells live what there is now, to as many as the server has hands for', function (): void {
+    Sleep::fake();
+    ($this->start)()->assertOk();
+    $stream = fn (): TestResponse => $this->actingAs($this->technician)->get("{$this->path}/watch/now/stream", ['Accept' => 'text/event-stream']);
+    // Two are being watched; a third is told that it has to ask.
+    [$first, $second] = [$stream()->assertOk(), $stream()->assertOk()];
+    expect($first->headers->get('Content-Type'))->toStartWith('text/event-stream');
+    $stream()->assertStatus(503)->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'asked each second'));
+    $told = $first->streamedContent();
+    // Once what it is, and then only that somebody is there: nothing changes.
+    expect(substr_count($told, 'data: '))->toBe(1)->and(substr_count($told, ":\n\n"))->toBe(49)->and($told)->toContain('"state":"waiting"');
+    Sleep::assertSleptTimes(50);
+    // Its hand is free again; and where the run is over, that is all there is to say.
+    $this->postJson("{$this->path}/watch/".WatchRun::query()->value('id').'/end')->assertOk();
+    expect($stream()->assertOk()->streamedContent())->toContain('"state":"ended"')->and(substr_count($second->streamedContent(), 'data: '))->toBe(1);
+    Sleep::assertSleptTimes(50);
+});

@@ -11,6 +11,7 @@ use App\Bench\Stand\PrepareRun;
 use App\Bench\Stand\SeedTimes;
 use App\Http\Controller;
 use App\Http\JsonBody;
+use App\Http\LiveStream;
 use App\Models\Planter;
 use App\Models\StandRun;
 use App\Record\Fields;
@@ -20,6 +21,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Ustrel\Core\Meter\Stage;
 
 #[OA\Schema(schema: 'StandRunSetUp', required: ['id', 'row', 'stage', 'cells', 'places'], properties: [
@@ -110,6 +112,18 @@ final class StandRunController extends Controller
     public function times(Planter $planter, StandRun $standRun): Response
     {
         return response("ms\n".implode('', array_map(static fn (float $ms): string => round($ms, 3)."\n", $standRun->times())), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="times.csv"']);
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/bench/runs/now/stream', operationId: 'runLive', description: 'Server-sent events, each as runUnderWay answers; they end after half a minute, and the browser asks again', tags: ['bench'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'A stream', content: new OA\MediaType(mediaType: 'text/event-stream'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(response: 503, description: 'As many watch as the server has hands for: ask each second instead')]
+    public function live(Planter $planter): StreamedResponse|JsonResponse
+    {
+        $run = static fn (): ?StandRun => StandRun::query()->where('planter_id', $planter->id)->orderByDesc('made_at')->orderByDesc('id')->first();
+
+        return LiveStream::of(static fn (): array => ['run' => ($now = $run()) === null ? null : StandShape::of($now)], static fn (): bool => in_array($run()?->state, StandRun::UNDER_WAY, true));
     }
 
     /** @param  callable(): StandRun  $of */

@@ -12,6 +12,7 @@ use App\Field\Watch\StartWatch;
 use App\Field\Watch\WatchQuery;
 use App\Http\Controller;
 use App\Http\JsonBody;
+use App\Http\LiveStream;
 use App\Models\Planter;
 use App\Models\WatchAlarm;
 use App\Models\WatchRun;
@@ -21,6 +22,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Rows watched while they plant. */
 final class WatchController extends Controller
@@ -47,6 +49,21 @@ final class WatchController extends Controller
         $run = $this->query->newest($planter);
 
         return $run === null ? new JsonResponse(['run' => null]) : $this->told($request, $planter, $run);
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/watch/now/stream', operationId: 'watchLive', description: 'Server-sent events, each as watchNow answers; they end after half a minute, and the browser asks again', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Response(response: 200, description: 'A stream', content: new OA\MediaType(mediaType: 'text/event-stream'))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(response: 503, description: 'As many watch as the server has hands for: ask each second instead')]
+    public function live(Request $request, Planter $planter): StreamedResponse|JsonResponse
+    {
+        $shape = $this->shape($request, $planter);
+
+        return LiveStream::of(
+            fn (): array => ['run' => ($run = $this->query->newest($planter)) === null ? null : $shape->run($run, $this->query->alarms($run), $this->query->passes($run))],
+            fn (): bool => $this->query->newest($planter)?->isUnderWay() ?? false,
+        );
     }
 
     #[OA\Post(path: '/api/planters/{planter}/watch', operationId: 'startWatch', description: 'Sending it again is harmless', tags: ['field'])]

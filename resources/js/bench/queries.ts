@@ -1,7 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
-import { computed, type MaybeRefOrGetter, toValue } from 'vue'
+import { computed, type MaybeRefOrGetter, ref, toValue } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
+import { useLive } from '@/composables/useLive'
 import type { StandRun } from '@/api/types'
 
 type Id = MaybeRefOrGetter<number>
@@ -17,9 +18,10 @@ export async function heard(planter: number, run: StandRun): Promise<void> {
   if (!isUnderWay(run)) await queries.invalidateQueries({ queryKey: keys.bench(planter) })
 }
 
-/** The run that is under way, asked for each second while it is; the made-up stand runs as long as somebody watches. */
-export const useRunNow = (planter: Id) =>
-  useQuery({
+/** The run that is under way: told live by a real stand, asked for each second where not; the made-up stand runs as long as somebody watches. */
+export function useRunNow(planter: Id) {
+  const isLive = ref(false)
+  const asked = useQuery({
     queryKey: computed(() => nowKey(toValue(planter))),
     queryFn: async () => {
       const path = { planter: toValue(planter) }
@@ -38,8 +40,15 @@ export const useRunNow = (planter: Id) =>
         void queries.invalidateQueries({ queryKey: keys.bench(path.planter), exact: true })
       return next
     },
-    refetchInterval: ({ state }) => (isUnderWay(state.data?.run) ? 1000 : 10_000),
+    refetchInterval: ({ state }) => (isUnderWay(state.data?.run) && !isLive.value ? 1000 : 10_000),
   })
+  const at = computed(() => {
+    const run = asked.data.value?.run
+    return isUnderWay(run) && !run?.practice ? `/api/planters/${toValue(planter)}/bench/runs/now/stream` : null
+  })
+  useLive<{ run: StandRun }>(at, ({ run }) => void heard(toValue(planter), run), isLive)
+  return asked
+}
 
 /** The best air of one row's meter; it is reckoned anew when a run is there. */
 export const useAirAdvice = (planter: Id, row: Id, runs: Id) =>

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/vue-query'
-import { computed, type MaybeRefOrGetter, toValue } from 'vue'
+import { computed, type MaybeRefOrGetter, ref, toValue } from 'vue'
 import { api, body } from '@/api/client'
 import { queries } from '@/api/queries'
+import { useLive } from '@/composables/useLive'
 import type { WatchRun } from '@/api/types'
 
 type Id = MaybeRefOrGetter<number>
@@ -24,9 +25,10 @@ export async function watched(planter: number, { run }: { run: WatchRun }): Prom
   if (!isWatched(run)) await queries.invalidateQueries({ queryKey: watchKey(planter), exact: true })
 }
 
-/** The run that is under way, asked for each second while it is; the made-up field goes on as long as somebody watches. */
-export const useWatchNow = (planter: Id) =>
-  useQuery({
+/** The run that is under way: told live, asked for each second where not; the made-up field goes on as long as somebody watches. */
+export function useWatchNow(planter: Id) {
+  const isLive = ref(false)
+  const asked = useQuery({
     queryKey: computed(() => nowKey(toValue(planter))),
     queryFn: async () => {
       const path = { planter: toValue(planter) }
@@ -39,8 +41,15 @@ export const useWatchNow = (planter: Id) =>
           )
         : body(api.GET('/api/planters/{planter}/watch/now', { params: { path } }))
     },
-    refetchInterval: ({ state }) => (isWatched(state.data?.run) ? 1000 : 10_000),
+    refetchInterval: ({ state }) => (isWatched(state.data?.run) && !isLive.value ? 1000 : 10_000),
   })
+  const at = computed(() => {
+    const run = asked.data.value?.run
+    return run && isWatched(run) && !run.practice ? `/api/planters/${toValue(planter)}/watch/now/stream` : null
+  })
+  useLive<{ run: WatchRun }>(at, (told) => void watched(toValue(planter), told), isLive)
+  return asked
+}
 
 export const sharedSaved = (planter: number, told: unknown) => queries.setQueryData(watchKey(planter), told)
 export const sharedAgain = (planter: number) => queries.invalidateQueries({ queryKey: watchKey(planter), exact: true })
