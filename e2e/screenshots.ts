@@ -30,11 +30,6 @@ test('wide', async ({ page }) => {
   await settle(page)
   await page.screenshot(to('yard'))
   await openWalk(page)
-  await walkAt(page, 'opener_blade_diameter')
-  await page.keyboard.type('14 3/8')
-  await settle(page)
-  await page.screenshot(to('walk'))
-  await page.keyboard.press('Escape')
   await walkByStation(page)
   await walkAt(page, 'opener_blade_diameter')
   await page.keyboard.type('14 3/4')
@@ -45,9 +40,6 @@ test('wide', async ({ page }) => {
   await settle(page)
   await page.screenshot(to('walk-station'))
   await page.getByRole('button', { name: 'Undo' }).click()
-  await page.getByRole('link', { name: 'Sheet' }).click()
-  await settle(page)
-  await page.screenshot(to('sheet'))
   for (const [tab, name] of [
     ['Season', 'season'],
     ['Decide', 'decide'],
@@ -68,6 +60,9 @@ test('parts', async ({ page }) => {
   await page.goto('/store')
   await settle(page)
   await page.screenshot(to('parts'))
+  await page.goto('/seed')
+  await settle(page)
+  await page.screenshot(to('seed'))
 })
 
 test('ledger', async ({ page }) => {
@@ -173,4 +168,20 @@ test('work', async ({ page }) => {
     await page.getByRole('button', { name: `Tick: ${line}` }).click()
   await settle(page)
   await page.screenshot(to('card-phone'))
+})
+
+test('a run on the stand, live', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/planters/1/bench')
+  await page.getByRole('button', { name: 'Row 3: another run' }).click()
+  const form = page.getByRole('form', { name: 'A run' })
+  await form.getByRole('button', { name: 'Practice' }).click()
+  await form.getByLabel('Cells').fill('30')
+  await form.getByLabel('Turns').fill('60')
+  await form.getByLabel('Air, in H₂O').fill('6')
+  await form.getByLabel('One cell is plugged').check()
+  await form.getByRole('button', { name: 'Start the run' }).click()
+  await expect(page.getByRole('region', { name: 'Run on the stand' })).toContainText('Skips')
+  await page.waitForTimeout(7000)
+  await page.screenshot(to('bench-live'))
 })

@@ -60,9 +60,7 @@ final class LiveStream
             // A line that says nothing shows whether somebody still listens.
             echo $json === $told ? ":\n\n" : "data: {$json}\n\n";
             $told = $json;
-            while (ob_get_level() > 0 && ob_end_flush()) {
-                continue;
-            }
+            ob_get_level() > 0 && ob_flush();
             flush();
             if (! $goesOn()) {
                 return;
