@@ -6,10 +6,16 @@ use App\Record\Import\ImportKind;
 use App\Walk\Board\CurrentReading;
 use App\Walk\Board\StoredAnswer;
 use App\Walk\Export\Wording;
+use Ustrel\Core\Field\Watch\AlarmKind;
+use Ustrel\Core\Field\Watch\GroupKind;
+use Ustrel\Core\Field\Watch\InvalidWatch;
+use Ustrel\Core\Field\Watch\PracticeFault;
+use Ustrel\Core\Field\Watch\Watched;
 use Ustrel\Core\Measure\AmountFault;
 use Ustrel\Core\Measure\LengthFault;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Meter\MeterSchool;
 use Ustrel\Core\Opener\ShimAdviceCode;
 use Ustrel\Core\Parts\FitRule;
 use Ustrel\Core\Parts\LedgerFaultCode;
@@ -61,7 +67,25 @@ it('has words for everything that core can say', function (string $group, string
     ['refused.wrong_kind', CheckKind::class], ['meter', Meter::class], ['drive', Drive::class], ['downforce', Downforce::class], ['closing_wheels', ClosingWheels::class],
     ['walk_kind', WalkKind::class], ['walk_order', WalkOrder::class], ['row_unit', RowUnitType::class], ['slot', Slot::class], ['removal', RemovalReason::class], ['ledger', LedgerFaultCode::class], ['shims', ShimAdviceCode::class],
     ['soil', Soil::class], ['residue', Residue::class], ['tillage', Tillage::class], ['import.kind', ImportKind::class], ['standing', Standing::class],
+    ['watched', Watched::class], ['group_kind', GroupKind::class], ['practice_fault', PracticeFault::class], ['meter_school', MeterSchool::class],
 ]);
+
+it('has words for every alarm, and for every line of a monitor that cannot be read', function (): void {
+    $alarms = array_map(static fn (GroupKind $kind): string => "watch.shared_{$kind->value}", GroupKind::cases());
+    foreach (Watched::cases() as $of) {
+        foreach ($of->troubles() as $direction) {
+            $alarms[] = "watch.says_drift_{$of->value}_".($direction < 0 ? 'down' : 'up');
+        }
+        $alarms = [...$alarms, ...$of->stops() ? ["watch.says_low_{$of->value}", "watch.says_stopped_{$of->value}"] : []];
+    }
+    foreach (AlarmKind::cases() as $kind) {
+        $alarms = [...$alarms, ...$kind->isSensor() ? ["watch.says_{$kind->value}"] : []];
+    }
+    foreach ([InvalidWatch::line(), InvalidWatch::ms(), InvalidWatch::mph(), InvalidWatch::rows(), InvalidWatch::off(), InvalidWatch::target()] as $invalid) {
+        $alarms[] = "watch.line_{$invalid->fault}";
+    }
+    expect(wording())->toHaveKeys($alarms)->and($alarms)->toHaveCount(26);
+});
 
 it('says of every check how it is made, in three lines', function (): void {
     foreach (CheckKey::shipped() as $check) {

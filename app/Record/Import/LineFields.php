@@ -18,14 +18,15 @@ final readonly class LineFields
     ) {
     }
 
+    /** What our own tables guard, so that no program takes it for a formula, comes in as it was. */
     public function text(string $name): ?string
     {
-        return $this->fields[$name] ?? null;
+        return isset($this->fields[$name]) ? (string) preg_replace("/^'(?=[=+\-@])/", '', $this->fields[$name]) : null;
     }
 
     public function needed(string $name): string
     {
-        return $this->fields[$name] ?? throw RefusedLine::because('missing', ['field' => __("import.field.{$name}")]);
+        return $this->text($name) ?? throw RefusedLine::because('missing', ['field' => __("import.field.{$name}")]);
     }
 
     /** The day, as 2026-04-28. */
