@@ -35,7 +35,7 @@ final class LiveStream
             $hand = $lock->get() ? $lock : null;
         }
         if ($hand === null) {
-            return new JsonResponse(['message' => __('live.full')], 503, ['Retry-After' => (string) self::SECONDS]);
+            return new JsonResponse(['message' => __('live.full')], 429, ['Retry-After' => (string) self::SECONDS]);
         }
 
         return new StreamedResponse(static function () use ($now, $goesOn, $hand): void {

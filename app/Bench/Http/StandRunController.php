@@ -118,7 +118,7 @@ final class StandRunController extends Controller
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'A stream', content: new OA\MediaType(mediaType: 'text/event-stream'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(response: 503, description: 'As many watch as the server has hands for: ask each second instead')]
+    #[OA\Response(response: 429, description: 'As many watch as the server has hands for: ask each second instead')]
     public function live(Planter $planter): StreamedResponse|JsonResponse
     {
         $run = static fn (): ?StandRun => StandRun::query()->where('planter_id', $planter->id)->orderByDesc('made_at')->orderByDesc('id')->first();

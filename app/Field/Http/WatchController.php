@@ -55,7 +55,7 @@ final class WatchController extends Controller
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'A stream', content: new OA\MediaType(mediaType: 'text/event-stream'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(response: 503, description: 'As many watch as the server has hands for: ask each second instead')]
+    #[OA\Response(response: 429, description: 'As many watch as the server has hands for: ask each second instead')]
     public function live(Request $request, Planter $planter): StreamedResponse|JsonResponse
     {
         $shape = $this->shape($request, $planter);

@@ -6421,7 +6421,7 @@ export interface operations {
             };
             404: components["responses"]["NotFound"];
             /** @description As many watch as the server has hands for: ask each second instead */
-            503: {
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7062,7 +7062,7 @@ export interface operations {
             };
             404: components["responses"]["NotFound"];
             /** @description As many watch as the server has hands for: ask each second instead */
-            503: {
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -12,7 +12,7 @@ use Ustrel\Core\Field\Watch\Watched;
 use Ustrel\Core\Tests\Field\Watch\MadeUpField;
 
 /** @return list<RowGroup> of sixteen rows */
-function sharing(): array
+function rowsSharing(): array
 {
     $group = static fn (GroupKind $kind, string $name, int $from, int $to): RowGroup => RowGroup::of($kind, $name, range($from, $to), 16);
 
@@ -24,12 +24,12 @@ function sharing(): array
  *
  * @return array{int, float} false alarms, and acres
  */
-function quietDays(array $world, int $days, float $acres, int $seed): array
+function daysWithoutFault(array $world, int $days, float $acres, int $seed): array
 {
     [$alarms, $planted, $learned] = [0, 0.0, []];
     for ($day = 0; $day < $days; $day++) {
         $field = new MadeUpField($world, 100 * $seed + $day);
-        $watch = RowWatch::begin(40, sharing(), $acres, $learned);
+        $watch = RowWatch::begin(40, rowsSharing(), $acres, $learned);
         for ($second = 0; $second < 8 * 3600; $second++) {
             $news = $watch->take(MonitorLine::of($field->second(), 16));
             $planted += $news->pass?->acres(40) ?? 0.0;
@@ -50,10 +50,10 @@ function quietDays(array $world, int $days, float $acres, int $seed): array
  * @param  array<int, float>  $loses
  * @return array{WatchAlarm|null, int} and after how many seconds of planting
  */
-function firstSaid(array $world, int $seed, array $loses): array
+function firstAlarm(array $world, int $seed, array $loses): array
 {
     $field = new MadeUpField($world, $seed);
-    $watch = RowWatch::begin(40, sharing(), 1600);
+    $watch = RowWatch::begin(40, rowsSharing(), 1600);
     for ($planted = 0, $second = 0; $second < 3 * 3600; $second++) {
         $line = MonitorLine::of($field->second($planted > 1800 ? $loses : []), 16);
         $planted += $line->isDown ? 1 : 0;
@@ -70,7 +70,7 @@ function firstSaid(array $world, int $seed, array $loses): array
 
 it('raises false alarms about as often as was asked for the planter', function (array $world, int $seed): void {
     // Some 335 acres with one asked for every 25: thirteen; with the luck of such counts five to twenty-three.
-    [$alarms, $acres] = quietDays($world, 2, 25, $seed);
+    [$alarms, $acres] = daysWithoutFault($world, 2, 25, $seed);
     expect($acres)->toBeGreaterThan(310)->and($alarms)->toBeGreaterThanOrEqual(5)->toBeLessThanOrEqual(23);
 })->with([
     'ground that hangs together' => [['seconds' => 40.0, 'ground' => 0.015, 'shared' => 0.5], 2], 'rates that change' => [['rates' => true], 3],
@@ -79,7 +79,7 @@ it('raises false alarms about as often as was asked for the planter', function (
 it('finds a row that loses two seeds of a hundred, in three minutes where counting allows it', function (array $world, int $seed, int $most): void {
     $times = [];
     for ($of = 0; $of < 9; $of++) {
-        [$alarm, $after] = firstSaid($world, 50 * $seed + $of, [6 => 0.02]);
+        [$alarm, $after] = firstAlarm($world, 50 * $seed + $of, [6 => 0.02]);
         $times[] = $alarm !== null && in_array(6, $alarm->rows, true) ? $after : PHP_INT_MAX;
     }
     sort($times);
@@ -89,8 +89,8 @@ it('finds a row that loses two seeds of a hundred, in three minutes where counti
 it('blames what rows share', function (): void {
     $right = 0;
     for ($of = 0; $of < 10; $of++) {
-        $group = sharing()[$of % 5];
-        [$alarm] = firstSaid([], 900 + $of, array_fill_keys($group->rows, [0.03, 0.05, 0.1][$of % 3]));
+        $group = rowsSharing()[$of % 5];
+        [$alarm] = firstAlarm([], 900 + $of, array_fill_keys($group->rows, [0.03, 0.05, 0.1][$of % 3]));
         $right += $alarm?->group?->rows === $group->rows ? 1 : 0;
     }
     expect($right)->toBeGreaterThanOrEqual(9);
@@ -99,14 +99,14 @@ it('blames what rows share', function (): void {
 it('names the one row of a group that is off, not the group', function (): void {
     $alone = 0;
     for ($of = 0; $of < 4; $of++) {
-        [$alarm] = firstSaid([], 700 + $of, [2 => 0.05]);
+        [$alarm] = firstAlarm([], 700 + $of, [2 => 0.05]);
         $alone += $alarm?->group === null && $alarm?->rows === [2] ? 1 : 0;
     }
     expect($alone)->toBe(4);
 });
 
 /** Sixteen seconds-old rows that tell the same but for what is given. */
-function told(int $second, array $with = [], array $row = []): MonitorLine
+function rowsTold(int $second, array $with = [], array $row = []): MonitorLine
 {
     $list = static fn (float $usual, string $of): array => array_map(static fn (int $at): ?float => array_key_exists($at, $row[$of] ?? []) ? $row[$of][$at] : $usual * (1 + 0.01 * sin($second * (3.7 + $at))), range(1, 16));
 
@@ -114,35 +114,35 @@ function told(int $second, array $with = [], array $row = []): MonitorLine
 }
 
 it('says at once which row has stopped, and what all of a motor or of the planter do', function (): void {
-    $watch = RowWatch::begin(40, sharing(), 1600);
+    $watch = RowWatch::begin(40, rowsSharing(), 1600);
     $alarms = [];
     $hear = static function (MonitorLine $line) use ($watch, &$alarms): void {
         array_push($alarms, ...$watch->take($line)->alarms);
     };
     for ($second = 0; $second < 120; $second++) {
-        $hear(told($second));
+        $hear(rowsTold($second));
     }
     expect($alarms)->toBe([]);
     for (; $second < 135; $second++) {
-        $hear(told($second, row: ['population' => [5 => 0.0], 'flow' => [9 => 3.0]]));
+        $hear(rowsTold($second, row: ['population' => [5 => 0.0], 'flow' => [9 => 3.0]]));
     }
     expect(array_map(static fn (WatchAlarm $of): array => [$of->kind, $of->of, $of->rows], $alarms))->toBe([[AlarmKind::Stopped, Watched::Population, [5]], [AlarmKind::Low, Watched::Flow, [9]]])
         ->and($alarms[0]->from)->toEqualWithDelta(34_000, 400)->and($alarms[0]->ms)->toBeLessThanOrEqual(131_000);
     for (; $second < 160; $second++) {
-        $news = $watch->take(told($second));
+        $news = $watch->take(rowsTold($second));
         $back = [...$back ?? [], ...$news->back];
     }
     expect($back)->toBe([[Watched::Population, 5], [Watched::Flow, 9]]);
     $alarms = [];
     for (; $second < 175; $second++) {
-        $hear(told($second, row: ['population' => array_fill_keys(range(1, 8), 0.0)]));
+        $hear(rowsTold($second, row: ['population' => array_fill_keys(range(1, 8), 0.0)]));
     }
     expect($alarms)->toHaveCount(1)->and($alarms[0]->group?->name)->toBe('left')->and($alarms[0]->rows)->toBe(range(1, 8));
     for ($alarms = []; $second < 200; $second++) {
-        $hear(told($second));
+        $hear(rowsTold($second));
     }
     for (; $second < 215; $second++) {
-        $hear(told($second, row: ['population' => array_fill_keys(range(1, 16), 0.0)]));
+        $hear(rowsTold($second, row: ['population' => array_fill_keys(range(1, 16), 0.0)]));
     }
     expect($alarms)->toHaveCount(1)->and($alarms[0]->rows)->toBe(range(1, 16))->and($alarms[0]->group)->toBeNull();
 });
@@ -153,12 +153,12 @@ it('lets what stands, turns, is shut off or comes twice be', function (): void {
     for ($second = 0; $second < 600; $second++) {
         $zero = ['population' => array_fill_keys(range(1, 16), 0.0), 'flow' => array_fill_keys(range(1, 16), 0.0)];
         $news = $watch->take(match (true) {
-            $second % 100 > 85 => told($second, ['down' => false, 'mph' => 3], $zero),
-            $second > 300 && $second < 340 => told($second, ['mph' => 0], $zero),
-            $second > 400 => told($second, ['off' => [16]], ['population' => [16 => 0.0, 1 => 0.0]]),
-            default => told($second),
+            $second % 100 > 85 => rowsTold($second, ['down' => false, 'mph' => 3], $zero),
+            $second > 300 && $second < 340 => rowsTold($second, ['mph' => 0], $zero),
+            $second > 400 => rowsTold($second, ['off' => [16]], ['population' => [16 => 0.0, 1 => 0.0]]),
+            default => rowsTold($second),
         }, $second > 390 ? [1] : []);
-        $watch->take(told($second, row: $zero));
+        $watch->take(rowsTold($second, row: $zero));
         array_push($alarms, ...$news->alarms);
         $passes = [...$passes, ...array_filter([$news->pass])];
     }
@@ -168,13 +168,13 @@ it('lets what stands, turns, is shut off or comes twice be', function (): void {
 });
 
 it('goes on by what it kept, and starts anew where another version kept it', function (): void {
-    $watch = RowWatch::begin(40, sharing(), 1600);
+    $watch = RowWatch::begin(40, rowsSharing(), 1600);
     for ($second = 0; $second < 90; $second++) {
-        $watch->take(told($second));
+        $watch->take(rowsTold($second));
     }
     $again = RowWatch::of($watch->kept());
     for (; $second < 120; $second++) {
-        expect($again->take(told($second, row: ['population' => [5 => 0.0]])))->toEqual($watch->take(told($second, row: ['population' => [5 => 0.0]])));
+        expect($again->take(rowsTold($second, row: ['population' => [5 => 0.0]])))->toEqual($watch->take(rowsTold($second, row: ['population' => [5 => 0.0]])));
     }
     expect($again)->toEqual($watch)->and(RowWatch::of('nonsense'))->toBeNull()->and(RowWatch::of(serialize(new ArrayObject([1]))))->toBeNull();
 });
