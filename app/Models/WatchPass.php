@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $number from 1 on
  * @property CarbonImmutable $from_at
  * @property CarbonImmutable $to_at
+ * @property float $seconds by the monitor's own clock
  * @property float $feet
  * @property string $mph
  * @property array<string, array<int, float>> $means by row, by what is watched
@@ -31,5 +32,5 @@ final class WatchPass extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['from_at' => 'immutable_datetime', 'to_at' => 'immutable_datetime', 'feet' => 'float', 'means' => 'array', 'deviations' => 'array'];
+    protected $casts = ['from_at' => 'immutable_datetime', 'to_at' => 'immutable_datetime', 'seconds' => 'float', 'feet' => 'float', 'means' => 'array', 'deviations' => 'array'];
 }

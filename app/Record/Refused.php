@@ -27,12 +27,6 @@ final class Refused extends RuntimeException
         return new self($field, __($code, $with));
     }
 
-    /** The same, of a list or a set that it stands in. */
-    public function within(string $field): self
-    {
-        return new self($field, $this->getMessage());
-    }
-
     public static function unreadable(string $field, Unreadable $unreadable): self
     {
         return self::because($field, $unreadable->wordKey(), ['typed' => $unreadable->typed()]);

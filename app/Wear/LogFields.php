@@ -8,7 +8,6 @@ use App\Record\Fields;
 use App\Record\Refused;
 use Ustrel\Core\Field\Log\Populations;
 use Ustrel\Core\Field\Log\Product;
-use Ustrel\Core\Field\Log\RateUnit;
 use Ustrel\Core\Field\Log\UnreadableLog;
 use Ustrel\Core\Wear\Acres\AcresLine;
 
@@ -74,14 +73,11 @@ final class LogFields
     {
         $products = $told === null ? [] : $told->products;
         foreach ($products === [] ? $fields->list('products', 'acres.products') : [] as $one) {
+            $typed = is_string($one) ? mb_substr($one, 0, 80) : '';
             try {
-                $product = Fields::of($one, 'acres.products');
-                $unit = $product->oneOf('unit', RateUnit::class, 'acres.product_unit') ?? throw Refused::because('products', 'acres.product_unit');
-                $products[] = Product::of($product->text('name', Product::LONGEST, 'acres.product_name'), $product->number('rate', 'acres.product_rate') ?? 0.0, $unit);
+                $products[] = (is_string($one) ? Product::read($one) : null) ?? throw Refused::because('products', 'acres.product', ['typed' => $typed]);
             } catch (UnreadableLog $unreadable) {
                 throw Refused::because('products', "acres.{$unreadable->fault}");
-            } catch (Refused $refused) {
-                throw $refused->within('products');
             }
         }
 

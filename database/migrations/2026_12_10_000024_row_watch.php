@@ -49,6 +49,8 @@ return new class extends Migration
             $table->smallInteger('number');
             $table->timestampTz('from_at', 3);
             $table->timestampTz('to_at', 3);
+            // By the monitor's own clock: it can tell of an hour at once.
+            $table->double('seconds');
             $table->double('feet');
             $table->decimal('mph', 4, 1);
             $table->jsonb('means');

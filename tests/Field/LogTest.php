@@ -15,12 +15,12 @@ beforeEach(function (): void {
     $this->path = "/api/planters/{$this->planted->id}/acres";
     $this->log = fn (array $with): TestResponse => $this->actingAs($this->technician)->postJson($this->path, $with + ['id' => (string) Str::uuid7(), 'day' => '2026-04-19']);
     $this->told = fn (): array => $this->actingAs($this->technician)->getJson($this->path)->assertOk()->json();
-    $this->full = ['field' => 'Long Field', 'acres' => 62.5, 'lot' => 'P7', 'population' => '34000; 32000 from 40 ac', 'products' => [['name' => 'starter', 'rate' => 8, 'unit' => 'gal/ac']], 'map_acres' => 60, 'around' => 'section control off', 'until' => 'the part comes', 'note' => 'wet corner left'];
+    $this->full = ['field' => 'Long Field', 'acres' => 62.5, 'lot' => 'P7', 'population' => '34000; 32000 from 40 ac', 'products' => ['8 gal/ac starter'], 'map_acres' => 60, 'around' => 'section control off', 'until' => 'the part comes', 'note' => 'wet corner left'];
 });
 
 it('keeps what is said of a field in one line, and in the form', function (): void {
     ($this->log)(['line' => '62.5 ac, Long Field, popcorn, 5 mph, no-till, lot P7, 34,000 seeds, 8 gal/ac starter, section control off till the part comes'])->assertCreated();
-    expect(($this->told)()['lines'][0])->toMatchArray(['field' => 'Long Field', 'crop' => 'popcorn', 'tillage' => 'no_till', 'lot' => 'P7', 'population' => '34,000', 'products' => [['name' => 'starter', 'rate' => 8, 'unit' => 'gal/ac']], 'around' => 'section control off', 'until' => 'the part comes', 'around_over' => false]);
+    expect(($this->told)()['lines'][0])->toMatchArray(['field' => 'Long Field', 'crop' => 'popcorn', 'tillage' => 'no_till', 'lot' => 'P7', 'population' => '34,000', 'products' => ['8 gal/ac starter'], 'around' => 'section control off', 'until' => 'the part comes', 'around_over' => false]);
     $sent = $this->full + ['id' => (string) Str::uuid7()];
     ($this->log)($sent)->assertCreated();
     ($this->log)($sent)->assertOk();
@@ -88,6 +88,6 @@ it('refuses what nobody can have planted, in words', function (array $with, stri
     expect(AcresEntry::query()->count())->toBe(0);
 })->with([
     [['population' => 'many'], 'population', '“many” is no population'], [['population' => '34000; 32000'], 'population', 'from an acre further on'], [['population' => 34_000], 'population', 'no population'],
-    [['products' => [['name' => 'x', 'rate' => 0, 'unit' => 'gal/ac']]], 'products', 'over 0'], [['products' => [['name' => 'x', 'rate' => 1, 'unit' => 'cups']]], 'products', 'gal/ac'], [['products' => ['x']], 'products', 'each with its rate'],
+    [['products' => ['0 gal/ac x']], 'products', 'over 0'], [['products' => ['1 cups/ac x']], 'products', '“1 cups/ac x” is no product'], [['products' => [['name' => 'x']]], 'products', 'is no product'], [['products' => '8 gal/ac x'], 'products', 'up to 12 products'],
     [['map_acres' => 0], 'map_acres', 'by the map'], [['map_acres' => '60'], 'map_acres', 'by the map'], [['around' => null], 'around', 'before you say until when'], [['lot' => str_repeat('x', 81)], 'lot', '80 letters'], [['note' => str_repeat('x', 301)], 'note', '300 letters'],
 ]);

@@ -52,7 +52,7 @@ it('hears a monitor through a cut, sent twice and broken, finds the row that sto
     expect(WatchPass::query()->count())->toBe(4)->and(WatchRun::query()->first()->kept)->toBeNull()->and(WatchRun::query()->first()->learned)->toHaveKey('population');
     $pass = ($this->now)()['passes'][1];
     // A pass of 210 s at some 5 mph is 1,540 ft; eight rows of 30 in are 20 ft wide.
-    expect($pass)->toMatchArray(['number' => 3])->and((float) $pass['acres'])->toEqualWithDelta(0.7, 0.05)->and($pass['population'])->toContain('seeds/ac');
+    expect($pass)->toMatchArray(['number' => 3, 'minutes' => 3.5])->and((float) $pass['acres'])->toEqualWithDelta(0.7, 0.05)->and($pass['population'])->toContain('seeds/ac');
     expect($this->actingAs($this->technician)->getJson("{$this->path}/watch")->json('before.0'))->toMatchArray(['id' => $run, 'passes' => 4, 'alarms' => 1, 'practice' => false]);
 });
 

@@ -214,7 +214,7 @@ final readonly class WatchShape
         $lowest = $seed === [] ? null : array_search(min($seed), $seed, true);
 
         return [
-            'number' => $of->number, 'from_at' => $of->from_at->toIso8601ZuluString(), 'minutes' => round($of->from_at->diffInSeconds($of->to_at) / 60, 1), 'acres' => $this->acres($of->feet), 'mph' => $this->words->said((float) $of->mph, CalcUnit::Mph),
+            'number' => $of->number, 'from_at' => $of->from_at->toIso8601ZuluString(), 'minutes' => round($of->seconds / 60, 1), 'acres' => $this->acres($of->feet), 'mph' => $this->words->said((float) $of->mph, CalcUnit::Mph),
             'population' => $seed === [] ? null : $this->figure(Watched::Population, array_sum($seed) / count($seed)),
             'lowest' => $lowest === null || $lowest === false ? null : __('watch.lowest', ['row' => $lowest, 'figure' => $this->figure(Watched::Population, $seed[$lowest])]),
         ];

@@ -177,7 +177,7 @@ final readonly class Listen
     private static function keepPass(WatchRun $run, PassSummary $pass): void
     {
         WatchPass::query()->create([
-            'watch_run_id' => $run->id, 'number' => $run->passes()->count() + 1, 'from_at' => $run->moment($pass->from), 'to_at' => $run->moment($pass->to), 'feet' => round($pass->feet, 1),
+            'watch_run_id' => $run->id, 'number' => $run->passes()->count() + 1, 'from_at' => $run->moment($pass->from), 'to_at' => $run->moment($pass->to), 'seconds' => ($pass->to - $pass->from) / 1000, 'feet' => round($pass->feet, 1),
             'mph' => round($pass->mph(), 1), 'means' => self::rounded($pass->means), 'deviations' => self::rounded($pass->deviations),
         ]);
     }

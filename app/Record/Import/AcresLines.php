@@ -9,8 +9,6 @@ use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;
 use App\Wear\AcresEvents;
-use Ustrel\Core\Field\Log\Product;
-use Ustrel\Core\Field\Log\UnreadableLog;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Wear\Acres\DownforceLevel;
 use Ustrel\Core\Wear\Acres\Residue;
@@ -105,21 +103,10 @@ final readonly class AcresLines implements Lines
         ]);
     }
 
-    /** @return list<array{name: string, rate: float, unit: string}>|null such as 8 gal/ac starter; 5 lb/ac zinc */
+    /** @return list<string>|null such as 8 gal/ac starter; 5 lb/ac zinc */
     private static function products(LineFields $line): ?array
     {
-        $text = $line->text('products');
-        $products = [];
-        foreach (preg_split('/\s*;\s*/', (string) $text, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $part) {
-            try {
-                $product = Product::read($part) ?? throw RefusedLine::because('no_product', ['text' => $part]);
-            } catch (UnreadableLog) {
-                throw RefusedLine::because('no_product', ['text' => $part]);
-            }
-            $products[] = ['name' => $product->name, 'rate' => $product->rate, 'unit' => $product->unit->value];
-        }
-
-        return $products === [] ? null : $products;
+        return preg_split('/\s*;\s*/', (string) $line->text('products'), -1, PREG_SPLIT_NO_EMPTY) ?: null;
     }
 
     /** @return list<array{rows: list<int>, share: int}>|null such as 3-4, 7 */

@@ -15,7 +15,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Field\Log\RateUnit;
 use Ustrel\Core\Wear\Acres\DownforceLevel;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
@@ -24,11 +23,6 @@ use Ustrel\Core\Wear\Acres\Tillage;
 #[OA\Schema(schema: 'ShutOff', description: 'Rows that ran only a share of it', required: ['rows', 'share'], properties: [
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'share', description: 'That they ran; 0 where they were shut off throughout', type: 'number', maximum: 1, minimum: 0),
-])]
-#[OA\Schema(schema: 'Product', description: 'That goes on beside the seed', required: ['name', 'rate', 'unit'], properties: [
-    new OA\Property(property: 'name', type: 'string', maxLength: 60),
-    new OA\Property(property: 'rate', type: 'number', maximum: 5000),
-    new OA\Property(property: 'unit', type: 'string', enum: RateUnit::class),
 ])]
 #[OA\Schema(schema: 'AcresEntry', description: 'Either a line as it is told, with the day, or field and acres', required: ['id', 'day'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
@@ -46,7 +40,7 @@ use Ustrel\Core\Wear\Acres\Tillage;
     new OA\Property(property: 'shut_off', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShutOff')),
     new OA\Property(property: 'lot', description: 'Of seed, by its name', type: 'string', maxLength: 80, nullable: true),
     new OA\Property(property: 'population', description: 'Seeds an acre as set, and as changed: 34000; 32000 from 40 ac', type: 'string', maxLength: 200, nullable: true),
-    new OA\Property(property: 'products', type: 'array', items: new OA\Items(ref: '#/components/schemas/Product')),
+    new OA\Property(property: 'products', description: 'Such as: 8 gal/ac starter', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'map_acres', description: 'Its size by the map', type: 'number', maximum: 10000, nullable: true),
     new OA\Property(property: 'around', description: 'What was made do with', type: 'string', maxLength: 200, nullable: true),
     new OA\Property(property: 'until', type: 'string', maxLength: 200, nullable: true),

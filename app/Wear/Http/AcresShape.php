@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Arr;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\Log\AgainstMap;
+use Ustrel\Core\Field\Log\Product;
 use Ustrel\Core\Wear\Acres\DownforceLevel;
 use Ustrel\Core\Wear\Acres\Ground;
 use Ustrel\Core\Wear\Acres\GroundFactors;
@@ -34,7 +35,7 @@ use Ustrel\Core\Wear\Acres\Tillage;
     new OA\Property(property: 'shut_off', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShutOff')),
     new OA\Property(property: 'lot', type: 'string', nullable: true),
     new OA\Property(property: 'population', description: 'As it is typed', type: 'string', nullable: true),
-    new OA\Property(property: 'products', type: 'array', items: new OA\Items(ref: '#/components/schemas/Product')),
+    new OA\Property(property: 'products', description: 'As they are typed', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'map_acres', type: 'number', nullable: true),
     new OA\Property(property: 'off_map', description: 'Share that the counter says more than the map, where that is more than overlap makes', type: 'number', nullable: true),
     new OA\Property(property: 'around', type: 'string', nullable: true),
@@ -110,7 +111,7 @@ final class AcresShape
             'shut_off' => array_map(static fn (string|int $share, array $of): array => ['rows' => $of, 'share' => (float) $share], array_keys($rows), $rows),
             'lot' => $line->lot,
             'population' => $line->population()?->said(),
-            'products' => $line->products,
+            'products' => array_map(static fn (Product $of): string => $of->said(), $line->goesOn()),
             'map_acres' => $line->map_acres === null ? null : (float) $line->map_acres,
             'off_map' => $line->map_acres !== null && AgainstMap::isOff((float) $line->acres, (float) $line->map_acres) ? round(AgainstMap::more((float) $line->acres, (float) $line->map_acres), 4) : null,
             'around' => $line->around,

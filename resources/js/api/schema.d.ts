@@ -4804,13 +4804,6 @@ export interface components {
             /** @description That they ran; 0 where they were shut off throughout */
             share: number;
         };
-        /** @description That goes on beside the seed */
-        Product: {
-            name: string;
-            rate: number;
-            /** @enum {string} */
-            unit: "gal/ac" | "lb/ac" | "oz/ac" | "l/ha" | "kg/ha";
-        };
         /** @description Either a line as it is told, with the day, or field and acres */
         AcresEntry: {
             /**
@@ -4848,7 +4841,8 @@ export interface components {
             lot?: string | null;
             /** @description Seeds an acre as set, and as changed: 34000; 32000 from 40 ac */
             population?: string | null;
-            products?: components["schemas"]["Product"][];
+            /** @description Such as: 8 gal/ac starter */
+            products?: string[];
             /** @description Its size by the map */
             map_acres?: number | null;
             /** @description What was made do with */
@@ -4888,7 +4882,8 @@ export interface components {
             lot: string | null;
             /** @description As it is typed */
             population: string | null;
-            products: components["schemas"]["Product"][];
+            /** @description As they are typed */
+            products: string[];
             map_acres: number | null;
             /** @description Share that the counter says more than the map, where that is more than overlap makes */
             off_map: number | null;

@@ -53,6 +53,8 @@ const choose = (meter_school: Bench['school']) =>
 
 <style scoped>
 .due-meters {
+  display: grid;
+  justify-items: start;
   margin: 10px 0;
 }
 p {

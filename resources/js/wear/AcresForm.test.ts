@@ -25,7 +25,7 @@ const line: AcresLine = {
   ],
   lot: 'P7',
   population: '34,000; 32,000 from 40 ac',
-  products: [{ name: 'starter', rate: 8, unit: 'gal/ac' }],
+  products: ['8 gal/ac starter'],
   map_acres: 60,
   off_map: 0.0417,
   around: 'section control off',

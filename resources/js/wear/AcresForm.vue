@@ -7,7 +7,7 @@ import { useUnits } from '@/composables/useUnits'
 import { areaText, SPEED_UNIT, speedText, typedAcres, typedSpeed } from '@/measure/area'
 import { typedNumber } from '@/measure/typed'
 import LogFields from './LogFields.vue'
-import { sayProduct, type Said, typedProducts } from './log'
+import { productsOf, type Said } from './log'
 import { readRows } from './life'
 import { say } from '@/words'
 import { explainSeverity, type Ground, GROUNDS, groundsOf } from './ground'
@@ -35,14 +35,13 @@ const shown = {
 const said = ref<Said>({
   lot: line?.lot ?? '',
   population: line?.population ?? '',
-  products: (line?.products ?? []).map(sayProduct).join('; '),
+  products: (line?.products ?? []).join('; '),
   map: line?.map_acres == null ? '' : areaText(line.map_acres, units.value),
   around: line?.around ?? '',
   until: line?.until ?? '',
   over: line?.around_over ?? false,
   note: line?.note ?? '',
 })
-const products = computed(() => typedProducts(said.value.products))
 const form = reactive({
   day: line?.day ?? today(),
   field: line?.field ?? '',
@@ -88,7 +87,7 @@ function save(): void {
     }),
     lot: said.value.lot || null,
     population: said.value.population || null,
-    products: products.value ?? [],
+    products: productsOf(said.value.products),
     map_acres: said.value.map === '' ? null : typedAcres(said.value.map, units.value),
     around: said.value.around || null,
     until: said.value.until || null,
@@ -115,7 +114,7 @@ function save(): void {
         <v-text-field v-model="form.crop" label="Crop" />
         <v-text-field v-model="form.speed" :label="`Speed, ${SPEED_UNIT[units].name}`" inputmode="decimal" />
       </div>
-      <log-fields v-model="said" :lots="lots" :unreadable="products === null" />
+      <log-fields v-model="said" :lots="lots" />
       <h3>Ground</h3>
       <div class="pair">
         <v-select
@@ -160,7 +159,7 @@ function save(): void {
           >Take this line back</v-btn
         >
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn color="primary" type="submit" :loading="busy" :disabled="rows.includes(null) || products === null">{{
+        <v-btn color="primary" type="submit" :loading="busy" :disabled="rows.includes(null)">{{
           line ? 'Correct it' : 'Log it'
         }}</v-btn>
       </div>

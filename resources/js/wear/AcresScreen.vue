@@ -14,7 +14,7 @@ import { shortDate } from '@/dates'
 import FieldFaces from '@/field/FieldFaces.vue'
 import AcresForm from './AcresForm.vue'
 import { groundOf } from './ground'
-import { sameAgain, sayProduct } from './log'
+import { sameAgain } from './log'
 import { useSession } from '@/session'
 
 const session = useSession()
@@ -177,7 +177,7 @@ async function takeBack(of: AcresLine): Promise<void> {
               >
               <span class="quiet ground"
                 >{{
-                  [groundOf(entry), entry.lot, entry.population, ...entry.products.map(sayProduct), entry.note]
+                  [groundOf(entry), entry.lot, entry.population, ...entry.products, entry.note]
                     .filter((part) => part)
                     .join(' · ')
                 }}<span v-if="entry.off_map !== null" class="due">

@@ -3,11 +3,9 @@ import { useUnits } from '@/composables/useUnits'
 import type { Said } from './log'
 
 /** Seed, products, size by the map, and what was made do with. */
-const { lots, unreadable } = defineProps<{
+const { lots } = defineProps<{
   /** Names of the shop's. */
   lots: string[]
-  /** The products cannot be read. */
-  unreadable: boolean
 }>()
 const said = defineModel<Said>({ required: true })
 const { units } = useUnits()
@@ -24,12 +22,7 @@ const { units } = useUnits()
       persistent-hint
       maxlength="200"
     />
-    <v-text-field
-      v-model="said.products"
-      label="Products"
-      placeholder="8 gal/ac starter; 5 lb/ac zinc"
-      :error-messages="unreadable ? 'Write 8 gal/ac starter; in gal/ac, lb/ac, oz/ac, l/ha or kg/ha.' : []"
-    />
+    <v-text-field v-model="said.products" label="Products" placeholder="8 gal/ac starter; 5 lb/ac zinc" />
     <v-text-field
       v-model="said.map"
       :label="units === 'in' ? 'Acres by the map' : 'Hectares by the map'"
