@@ -48,7 +48,7 @@ const serviceWorker = VitePWA({
 
 /** What only the server says is left out of the client's words. */
 const SERVER_SAYS =
-  /^(acres_line|backup|bench_report|calc_fault|calc_formula|calc_formula_metric|calc_said|countdown_text|live|print|settings_sheet|stand_count|stand_in)\./
+  /^(acres_line|backup|bench_report|calc_fault|calc_formula|calc_formula_metric|calc_said|countdown_text|live|print|setting_line|settings_sheet|stand_count|stand_in|went|yield)\./
 const clientWords = {
   name: 'client-words',
   enforce: 'pre' as const,

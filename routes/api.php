@@ -18,6 +18,7 @@ use App\Field\Http\MonitorController;
 use App\Field\Http\SettingController;
 use App\Field\Http\ToolbarLevelController;
 use App\Field\Http\WatchController;
+use App\Field\Http\YieldCurveController;
 use App\Http\Middleware\DevicesOnly;
 use App\Http\Middleware\NeedsSession;
 use App\Http\Middleware\NotesExport;
@@ -133,6 +134,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
 
     Route::get('workshop', [WorkshopController::class, 'show'])->can('record');
     Route::patch('workshop', [WorkshopController::class, 'update'])->can('set');
+    Route::put('workshop/yield-curve', [YieldCurveController::class, 'update'])->can('set');
     Route::get('part-types', [PartTypeController::class, 'index'])->can('record');
     Route::post('part-types', [PartTypeController::class, 'store'])->can('set');
     Route::put('part-types/{partType}', [PartTypeController::class, 'update'])->can('view', 'partType')->can('set');

@@ -12,7 +12,7 @@ use App\Season\SeasonQuery;
 use Ustrel\Core\Field\Calc\GroundDrive;
 use Ustrel\Core\Field\Calc\InvalidFigure;
 use Ustrel\Core\Field\Calc\SprocketSet;
-use Ustrel\Core\Field\SettingKey;
+use Ustrel\Core\Field\Settings\SettingKey;
 
 /** What a planter's record knows of the figures that calculators ask for, so that they open filled. */
 final readonly class CalculatorFigures

@@ -13,6 +13,7 @@ use Ustrel\Core\Field\Diagnosis\Evidence;
 use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Field\Dig\DugRows;
+use Ustrel\Core\Spec\Judging\ReasonCode;
 
 /** Reads what a row's own record says of it. */
 final readonly class DiagnosisQuery
@@ -31,6 +32,10 @@ final readonly class DiagnosisQuery
             $before = $record[$cell->check_key->value] ?? null;
             if ($evidence !== null && ($before === null || $before === Evidence::Sound || $evidence === Evidence::Amiss)) {
                 $record[$cell->check_key->value] = $evidence;
+                foreach ($evidence === Evidence::Sound ? [] : $cell->reasons as ['code' => $code]) {
+                    $end = ReasonCode::tryFrom($code)?->end();
+                    $record += $end === null ? [] : ["{$cell->check_key->value} {$end}" => $evidence, "{$cell->check_key->value} ".($end === 'low' ? 'high' : 'low') => Evidence::Sound];
+                }
             }
         }
 

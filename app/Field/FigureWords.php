@@ -42,6 +42,17 @@ final readonly class FigureWords
         return self::number($value, $places).' ± '.self::number($half, $places);
     }
 
+    /** So much of something on an acre, or on a hectare. */
+    public function an(float $anAcre, string $unit): string
+    {
+        return self::number($this->anArea($anAcre), 1)." {$unit}/".($this->system === UnitSystem::Metric ? 'ha' : 'ac');
+    }
+
+    public function anArea(float $anAcre): float
+    {
+        return CalcUnit::PlantsAnAcre->show($anAcre, $this->system);
+    }
+
     public function setting(Setting $setting): string
     {
         $unit = $setting->key->unit();

@@ -12,7 +12,7 @@ use App\Record\Kind;
 use App\Record\KindWording;
 use App\Record\Refused;
 use App\Record\Touched;
-use Ustrel\Core\Field\SettingKey;
+use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;

@@ -7,9 +7,9 @@ namespace App\Field;
 use App\Models\Planter;
 use App\Models\Setting;
 use Illuminate\Database\Eloquent\Collection;
-use Ustrel\Core\Field\Setting as Made;
-use Ustrel\Core\Field\SettingKey;
-use Ustrel\Core\Field\SettingsLog;
+use Ustrel\Core\Field\Settings\Setting as Made;
+use Ustrel\Core\Field\Settings\SettingKey;
+use Ustrel\Core\Field\Settings\SettingsLog;
 
 /** Reads what is set on a planter, and what was. */
 final readonly class SettingsQuery

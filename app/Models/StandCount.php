@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Models\Casts\AsDay;
 use App\Models\Concerns\IsHeld;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -50,6 +51,18 @@ final class StandCount extends Model
         $planted = CarbonImmutable::parse("{$this->planted_on->iso} 12:00", $zone);
 
         return new Counted($this->row_number, max(0.0, $planted->diffInMinutes($this->happened_at) / 60), $this->plants, (float) $this->length / 304.8);
+    }
+
+    /**
+     * Plants an acre that were to be expected: population times germination, as they were told last.
+     *
+     * @param  Collection<int, self>  $counts  the newest first
+     */
+    public static function expectedBy(Collection $counts): ?float
+    {
+        $told = $counts->first(static fn (self $of): bool => $of->population !== null);
+
+        return $told === null ? null : (float) $told->population * (float) ($told->germination ?? 1);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -28,7 +28,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $refused_lines that could not be read
  * @property string $refused why, the last of them
  * @property array<string, mixed>|null $now what each row told last
- * @property array<string, array{list<float|int>, list<float|int>}>|null $learned how much its rows scatter, for the next run
+ * @property array<string, list<list<float|int>>>|null $learned how much its rows scatter, for the next run
  * @property string|null $kept
  * @property CarbonImmutable $made_at
  * @property CarbonImmutable|null $started_at

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Field\Stand\YieldCurve;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Meter\MeterSchool;
@@ -39,6 +40,7 @@ use Ustrel\Core\Wear\Acres\GroundFactors;
  * @property int $service_stops a season that worn parts wait for; 0 where each stops the planter at once
  * @property array<string, array<string, mixed>> $own_policy the shop's own rule for each slot. Shape: docs/formats.md
  * @property list<array{name: string, hours: array<int, float>}> $crew who works, with hours by day of the week, 1 for Monday
+ * @property array<string, array{unit: string, price: float|int, points: list<array{float|int, float|int}>}> $yield_curves what it says that its crops yield at each stand, by crop: plants and yield an acre
  * @property string $watch_chance over this chance of reaching the limit within the season a part is watched, 0 to 1
  */
 final class Workshop extends Model
@@ -50,9 +52,17 @@ final class Workshop extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['currency' => 'USD', 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'meter_school' => 'seasons', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'depth_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]'];
+    protected $attributes = ['currency' => 'USD', 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'meter_school' => 'seasons', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'depth_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]', 'yield_curves' => '{}'];
 
-    protected $casts = ['units' => UnitSystem::class, 'is_demo' => 'boolean', 'depth_school' => DepthSchool::class, 'meter_school' => MeterSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array'];
+    protected $casts = ['units' => UnitSystem::class, 'is_demo' => 'boolean', 'depth_school' => DepthSchool::class, 'meter_school' => MeterSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array', 'yield_curves' => 'array'];
+
+    /** What the shop says that a crop yields at each stand; null where it says nothing of it. */
+    public function yieldCurve(string $crop): ?YieldCurve
+    {
+        $curve = $this->yield_curves[mb_strtolower(trim($crop))] ?? null;
+
+        return $curve === null ? null : YieldCurve::of(array_map(static fn (array $of): array => [(float) $of[0], (float) $of[1]], $curve['points']));
+    }
 
     public function zone(): DateTimeZone
     {

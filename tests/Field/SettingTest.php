@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Setting;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -41,6 +42,17 @@ it('brings back what the planter was left at on ground like it', function (): vo
     expect(($this->said)()['recalled'])->toBeNull();
     $recalled = ($this->said)('?field=Bank&crop=popcorn&soil=clay')['recalled'];
     expect($recalled)->toHaveCount(1)->and($recalled[0])->toMatchArray(['key' => 'closing', 'said' => '2', 'field' => 'Kiln Piece', 'note' => 'furrow shut']);
+    // And how it went there that season: 96 plants on 50 ft of 30 in row are 33,454 an acre, 96.1 % of 36,000 x 0.967.
+    $json = ($this->said)('?field=Bank&crop=popcorn&soil=clay');
+    expect($json['went'])->toBe([]);
+    $at = ['field' => 'kiln piece', 'happened_at' => '2025-04-20T10:00:00Z'];
+    foreach ([['2025-04-20', '40 ac, Kiln Piece, 5 mph'], ['2025-04-21', '20 ac, Kiln Piece, 5.6 mph'], ['2026-04-18', '20 ac, Kiln Piece, 4 mph']] as [$day, $line]) {
+        $this->postJson("/api/planters/{$this->planted->id}/acres", ['id' => (string) Str::uuid7(), 'day' => $day, 'line' => $line])->assertSuccessful();
+    }
+    $this->postJson("/api/planters/{$this->planted->id}/first-pass/digs", ['digs' => [['id' => (string) Str::uuid7(), 'pass' => 1, 'row' => 2, 'target' => '2', 'depths' => ['1', '1', '1'], 'spacings' => []] + $at, ['id' => (string) Str::uuid7(), 'pass' => 2, 'row' => 2, 'target' => '2', 'depths' => ['1.75', '2', '1.75'], 'spacings' => []] + $at, ['id' => (string) Str::uuid7(), 'pass' => 2, 'row' => 3, 'target' => '2', 'depths' => ['2', '2', '2'], 'spacings' => []] + $at]])->assertSuccessful();
+    $this->postJson("/api/planters/{$this->planted->id}/emergence", ['counts' => [['id' => (string) Str::uuid7(), 'row' => 2, 'planted_on' => '2025-04-20', 'plants' => 96, 'length' => 50, 'population' => 36_000, 'germination' => 0.967, 'happened_at' => '2025-05-10T10:00:00Z'] + $at]])->assertSuccessful();
+    $went = ($this->said)('?field=Bank&crop=popcorn&soil=clay')['went'];
+    expect($went[0])->toBe('60 ac were planted at 5.2 mph.')->and($went[1])->toStartWith('Dug on the last pass, 2 rows: 1.92 in deep where 2 in was wanted')->and($went[2])->toContain('96.1 % of what was to be expected');
     $this->getJson("{$this->path}?soil=chalk")->assertUnprocessable()->assertJsonPath('errors.soil.0', 'Choose the ground from the list.');
 });
 
@@ -56,6 +68,26 @@ it('refuses what no setting can be', function (string $key, array $with, string 
     'next week' => ['closing', ['value' => '2', 'happened_at' => '2026-04-28T10:00:00Z'], 'settings.0.happened_at', 'not in the future'],
     'no such setting' => ['colour', ['value' => 'red'], 'settings.0.key', 'from the list'],
 ]);
+
+it('takes settings as one line, sent twice as once, and says what of it cannot be read', function (): void {
+    $entry = ['id' => (string) Str::uuid7(), 'line' => 'downforce 180 lb rows 3-4, closing 2, air 18 in, heavy residue; ', 'field' => 'Kiln Piece', 'soil' => 'clay', 'happened_at' => '2026-04-19T10:00:00Z'];
+    $entry['line'] = rtrim($entry['line'], '; ');
+    $send = fn (array $with = []): TestResponse => $this->postJson($this->path, ['settings' => [$with + $entry]]);
+    $send()->assertCreated();
+    $send()->assertOk();
+    $said = array_map(fn (array $of): string => "{$of['key']} {$of['row']}: {$of['said']}, {$of['field']} {$of['soil']} {$of['residue']}", ($this->said)()['now']);
+    expect($said)->toBe(['air 0: 18 in H₂O, Kiln Piece clay heavy', 'downforce 3: 180 lb, Kiln Piece clay heavy', 'downforce 4: 180 lb, Kiln Piece clay heavy', 'closing 0: 2, Kiln Piece clay heavy'])->and(Setting::query()->count())->toBe(4);
+    $send(['line' => 'downforce 200 lb rows 3-4'])->assertConflict();
+    foreach ([
+        [['line' => 'downforce 180, wobble 3'], 'settings.0.line', '“wobble 3”: what was set?'], [['line' => 'depth mark 6 row 99'], 'settings.0.line', 'has rows 1 to 8'],
+        [['line' => str_repeat('x', 501)], 'settings.0.line', 'up to 500 letters'], [['line' => 7], 'settings.0.line', 'one line'], [['line' => 'closing 2', 'key' => 'closing'], 'settings.0.line', 'but not both'],
+        [['line' => 'closing 2, air 900 in', 'id' => (string) Str::uuid7()], 'settings.1.figure', 'from 1 to 60'], [['line' => 'closing 2', 'id' => 'seven'], 'settings.0.id', 'id'],
+    ] as [$with, $field, $words]) {
+        expect($send($with)->assertUnprocessable()->json('errors')[$field][0] ?? '')->toContain($words);
+    }
+    // Nothing of a line is kept where one part of it cannot be.
+    expect(Setting::query()->count())->toBe(4);
+});
 
 it('puts the settings on paper and into a table', function (): void {
     ($this->set)('closing', ['value' => '=2', 'field' => 'Kiln Piece', 'soil' => 'clay'])->assertCreated();

@@ -10,7 +10,7 @@ use Ustrel\Core\Field\Calc\CalcInput;
 use Ustrel\Core\Field\Calc\CalcLine;
 use Ustrel\Core\Field\Calc\Calculation;
 use Ustrel\Core\Field\Calc\CalcUnit;
-use Ustrel\Core\Field\SettingKey;
+use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Measure\UnitSystem;
 
 #[OA\Schema(schema: 'Calculator', required: ['key', 'inputs'], properties: [

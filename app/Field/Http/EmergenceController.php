@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Field\Http;
 
-use App\Field\FigureWords;
+use App\Field\PlantedThere;
 use App\Field\StandCountEvents;
 use App\Http\Controller;
 use App\Http\JsonBody;
@@ -30,7 +30,7 @@ final class EmergenceController extends Controller
         $planter->load('workshop');
         $counts = StandCount::held($planter->id)->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get();
 
-        return new JsonResponse(EmergenceShape::of($planter, $counts, new FigureWords($this->user($request)->units)));
+        return new JsonResponse(EmergenceShape::of($planter, $counts, PlantedThere::by($planter), $this->user($request)->units));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/emergence', operationId: 'countStand', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]

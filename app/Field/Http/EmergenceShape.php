@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Field\Http;
 
 use App\Field\FigureWords;
+use App\Field\PlantedThere;
 use App\Models\Planter;
 use App\Models\StandCount;
+use App\Models\Workshop;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\Calc\CalcUnit;
-use Ustrel\Core\Field\Calc\Measured;
+use Ustrel\Core\Field\Diagnosis\Symptom;
 use Ustrel\Core\Field\Stand\Evenness;
 use Ustrel\Core\Field\Stand\ShortRows;
 use Ustrel\Core\Field\Stand\StandCount as Counted;
@@ -30,21 +32,25 @@ use Ustrel\Core\Measure\UnitSystem;
     new OA\Property(property: 'supersedes', description: 'The count whose place it takes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'withdrawn', description: 'Take back the one that is superseded', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'Emergence', required: ['fields'], properties: [
-    new OA\Property(property: 'fields', type: 'array', items: new OA\Items(required: ['field', 'planted_on', 'stand', 'expected', 'share', 'short', 'rows'], properties: [
+#[OA\Schema(schema: 'Emergence', required: ['fields', 'curves'], properties: [
+    new OA\Property(property: 'curves', description: 'What the shop says that its crops yield at each stand', type: 'array', items: new OA\Items(ref: '#/components/schemas/YieldCurve')),
+    new OA\Property(property: 'fields', type: 'array', items: new OA\Items(required: ['field', 'crop', 'planted_on', 'stand', 'expected', 'share', 'cost', 'short', 'rows'], properties: [
+        new OA\Property(property: 'crop', description: 'By the log, or the plan; empty where neither says', type: 'string'),
+        new OA\Property(property: 'cost', description: 'Of the short stand, by the shop\'s own curve, in words', type: 'string', nullable: true),
         new OA\Property(property: 'field', type: 'string'),
         new OA\Property(property: 'planted_on', type: 'string', format: 'date'),
         new OA\Property(property: 'stand', description: 'Plants an acre at the newest count of each row, in words', type: 'string'),
         new OA\Property(property: 'expected', description: 'Population times germination, in words', type: 'string', nullable: true),
         new OA\Property(property: 'share', description: 'Of what was to be expected', type: 'number', nullable: true),
         new OA\Property(property: 'short', description: 'Rows that stand thinner than the others by more than luck', type: 'array', items: new OA\Items(type: 'integer')),
-        new OA\Property(property: 'rows', type: 'array', items: new OA\Items(required: ['row', 'stand', 'plants', 'length', 'against', 'hours', 'half', 'counts', 'id'], properties: [
+        new OA\Property(property: 'rows', type: 'array', items: new OA\Items(required: ['row', 'stand', 'plants', 'length', 'against', 'symptom', 'hours', 'half', 'counts', 'id'], properties: [
             new OA\Property(property: 'row', type: 'integer'),
             new OA\Property(property: 'id', description: 'Of the newest count', type: 'string', format: 'uuid'),
             new OA\Property(property: 'stand', type: 'string'),
             new OA\Property(property: 'plants', type: 'integer'),
             new OA\Property(property: 'length', type: 'string'),
             new OA\Property(property: 'against', description: 'Of what the others have, where it is short', type: 'number', nullable: true),
+            new OA\Property(property: 'symptom', description: 'To diagnose it by, where it is short', type: 'string', enum: Symptom::class, nullable: true),
             new OA\Property(property: 'hours', description: 'From 10 to 90 % up; null where counts do not tell', type: 'number', nullable: true),
             new OA\Property(property: 'half', description: 'Hours after planting at which half were up', type: 'number', nullable: true),
             new OA\Property(property: 'counts', description: 'On record', type: 'integer'),
@@ -53,25 +59,29 @@ use Ustrel\Core\Measure\UnitSystem;
 ])]
 final class EmergenceShape
 {
+    /** A row that stands at less than this share of the others did not plant. */
+    private const DEAD = 0.1;
+
     /**
      * @param  Collection<int, StandCount>  $counts  the newest first
-     * @return array{fields: list<array<string, mixed>>}
+     * @return array<string, mixed>
      */
-    public static function of(Planter $planter, Collection $counts, FigureWords $words): array
+    public static function of(Planter $planter, Collection $counts, PlantedThere $planted, UnitSystem $system): array
     {
+        $words = new FigureWords($system);
         $fields = [];
         foreach ($counts->groupBy(static fn (StandCount $of): string => mb_strtolower($of->field)." {$of->planted_on->iso}") as $ofField) {
-            $fields[] = self::field($planter, $ofField, $words);
+            $fields[] = self::field($planter, $ofField, $planted, $words);
         }
 
-        return ['fields' => $fields];
+        return ['fields' => $fields, 'curves' => YieldCurveShape::of($planter->workshop, $system)];
     }
 
     /**
      * @param  Collection<int, StandCount>  $counts  of one planting, the newest first
      * @return array<string, mixed>
      */
-    private static function field(Planter $planter, Collection $counts, FigureWords $words): array
+    private static function field(Planter $planter, Collection $counts, PlantedThere $planted, FigureWords $words): array
     {
         $zone = $planter->workshop->time_zone;
         $width = $planter->spacing()->toInches();
@@ -80,16 +90,46 @@ final class EmergenceShape
         // Rows are held against each other by what was counted on one day.
         $day = $counts->firstOrFail()->happened_at->setTimezone($zone)->toDateString();
         $short = ShortRows::among(array_intersect_key($counted, $newest->filter(static fn (StandCount $of): bool => $of->happened_at->setTimezone($zone)->toDateString() === $day)->all()));
-        [$plants, $feet] = [array_sum(array_column($counted, 'plants')), array_sum(array_column($counted, 'feet'))];
-        $stand = Measured::counted($plants)->over($feet * $width / 12 / 43_560);
-        $told = $counts->first(static fn (StandCount $of): bool => $of->population !== null);
-        $expected = $told === null ? null : (float) $told->population * (float) ($told->germination ?? 1);
+        $stand = Counted::together(array_values($counted), $width);
+        $expected = StandCount::expectedBy($counts);
+
+        $there = $planted->on($counts->firstOrFail()->field, $counts->firstOrFail()->planted_on);
 
         return [
+            'crop' => $there['crop'] ?? '', 'cost' => $there === null || $expected === null ? null : self::cost($planter->workshop, $there, $stand->value, $expected, $words),
             'field' => $counts->firstOrFail()->field, 'planted_on' => $counts->firstOrFail()->planted_on->iso, 'stand' => $words->said($stand, CalcUnit::PlantsAnAcre),
             'expected' => $expected === null ? null : $words->said($expected, CalcUnit::PlantsAnAcre), 'share' => $expected === null ? null : round($stand->value / $expected, 3), 'short' => array_keys($short),
             'rows' => array_values($newest->map(static fn (StandCount $of, int $row): array => self::row($of, $counted[$row], array_values($counts->where('row_number', $row)->map(static fn (StandCount $one): Counted => $one->counted($zone))->all()), $short[$row] ?? null, $width, $words))->all()),
         ];
+    }
+
+    /**
+     * What the stand costs against the one that was to be expected, by the shop's own curve.
+     *
+     * @param  array{crop: string, acres: float}  $there
+     * @return string|null in words; null where the shop has no curve that reaches both
+     */
+    private static function cost(Workshop $workshop, array $there, float $stand, float $expected, FigureWords $words): ?string
+    {
+        $curve = $workshop->yieldCurve($there['crop']);
+        [$full, $is] = [$curve?->at($expected), $curve?->at($stand)];
+        if ($curve === null) {
+            return null;
+        }
+        if ($full === null || $is === null) {
+            return __('yield.beyond');
+        }
+        $of = $workshop->yield_curves[mb_strtolower(trim($there['crop']))];
+        $lost = $full - $is;
+        $money = static fn (float $amount): string => number_format($amount, $amount < 100 ? 2 : 0)." {$workshop->currency}";
+
+        if ($lost <= 0) {
+            return __('yield.nothing');
+        }
+
+        return __('yield.lost', [
+            'lost' => $words->an($lost, $of['unit']), 'acre' => $money($words->anArea($lost * (float) $of['price'])), 'acres' => $words->said($there['acres'], CalcUnit::Acre), 'all' => $money($lost * (float) $of['price'] * $there['acres']),
+        ]);
     }
 
     /**
@@ -103,7 +143,7 @@ final class EmergenceShape
 
         return [
             'row' => $newest->row_number, 'id' => $newest->id, 'stand' => $words->said($counted->stand($width), CalcUnit::PlantsAnAcre), 'plants' => $counted->plants, 'length' => $words->said($counted->feet, CalcUnit::Foot),
-            'against' => $against === null ? null : round($against, 3), 'hours' => $fit === null ? null : round($fit->hours), 'half' => $fit === null ? null : round($fit->half), 'counts' => count($all),
+            'against' => $against === null ? null : round($against, 3), 'symptom' => $against === null ? null : ($against < self::DEAD ? Symptom::Dead : Symptom::Thin)->value, 'hours' => $fit === null ? null : round($fit->hours), 'half' => $fit === null ? null : round($fit->half), 'counts' => count($all),
         ];
     }
 }

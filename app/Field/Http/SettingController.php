@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Field\Http;
 
 use App\Field\FigureWords;
+use App\Field\HowItWent;
 use App\Field\SettingEvents;
+use App\Field\SettingLines;
 use App\Field\SettingsQuery;
 use App\Field\SettingsSheet;
 use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Planter;
+use App\Models\Setting;
 use App\Record\Http\ReceiptsShape;
 use App\Record\TakeWhole;
 use App\Season\SeasonQuery;
@@ -19,7 +22,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Field\SettingGround;
+use Ustrel\Core\Field\Settings\SettingGround;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
@@ -43,11 +46,13 @@ final class SettingController extends Controller
     #[OA\Response(response: 200, description: 'What is set now, what was, and what the ground that is asked for brings back', content: new OA\JsonContent(ref: '#/components/schemas/Settings'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function index(Request $request, Planter $planter): JsonResponse
+    public function index(Request $request, Planter $planter, HowItWent $howItWent): JsonResponse
     {
         $planter->load(['specSheet', 'workshop']);
+        $words = new FigureWords($this->user($request)->units);
+        $went = static fn (Setting $last): array => $howItWent($planter, $last->field, $planter->seasonAt($last->happened_at->toIso8601String()), $words);
 
-        return new JsonResponse(SettingShape::of($this->settings->held($planter), SeasonQuery::plan($planter), self::ground($request), new FigureWords($this->user($request)->units)));
+        return new JsonResponse(SettingShape::of($this->settings->held($planter), SeasonQuery::plan($planter), self::ground($request), $words, $went));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/settings', operationId: 'keepSettings', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]
@@ -63,7 +68,7 @@ final class SettingController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
-        $settings = JsonBody::list($request, 'settings', self::MOST, 'settings.list');
+        $settings = SettingLines::spread(JsonBody::list($request, 'settings', self::MOST, 'settings.list'), $planter->row_count);
 
         return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): SettingEvents => new SettingEvents($of), $settings), 'settings');
     }

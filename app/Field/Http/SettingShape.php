@@ -8,17 +8,19 @@ use App\Field\FigureWords;
 use App\Field\SettingsQuery;
 use App\Models\SeasonPlan;
 use App\Models\Setting;
+use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Field\Setting as Made;
-use Ustrel\Core\Field\SettingGround;
-use Ustrel\Core\Field\SettingKey;
+use Ustrel\Core\Field\Settings\Setting as Made;
+use Ustrel\Core\Field\Settings\SettingGround;
+use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
-#[OA\Schema(schema: 'SettingEntry', required: ['id', 'key', 'happened_at'], properties: [
+#[OA\Schema(schema: 'SettingEntry', required: ['id', 'happened_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'line', description: 'As it is told, in place of key, row, value and figure: `downforce 180 lb rows 3-6, closing 2, air 18 in`', type: 'string', maxLength: 500),
     new OA\Property(property: 'key', type: 'string', enum: SettingKey::class),
     new OA\Property(property: 'row', description: '0, or left out, for the planter as a whole', type: 'integer'),
     new OA\Property(property: 'value', description: 'In words, where it has no unit; else what is to be said besides', type: 'string', maxLength: 60),
@@ -48,10 +50,11 @@ use Ustrel\Core\Wear\Acres\Soil;
     new OA\Property(property: 'by', type: 'string'),
     new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
 ])]
-#[OA\Schema(schema: 'Settings', required: ['now', 'log', 'recalled', 'keys', 'grounds'], properties: [
+#[OA\Schema(schema: 'Settings', required: ['now', 'log', 'recalled', 'went', 'keys', 'grounds'], properties: [
     new OA\Property(property: 'now', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade')),
     new OA\Property(property: 'log', description: 'The newest first, up to 100', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade')),
     new OA\Property(property: 'recalled', description: 'What the planter was left at on the ground that is most like the one asked for', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade'), nullable: true),
+    new OA\Property(property: 'went', description: 'What was planted, dug and counted there in that season, in words', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'keys', type: 'array', items: new OA\Items(required: ['key', 'unit', 'of_rows'], properties: [
         new OA\Property(property: 'key', type: 'string', enum: SettingKey::class),
         new OA\Property(property: 'unit', description: 'In words; empty of a plain figure, null where it is said in words', type: 'string', nullable: true),
@@ -70,18 +73,21 @@ final class SettingShape
 
     /**
      * @param  Collection<int, Setting>  $held  the newest first
+     * @param  Closure(Setting): list<string>  $went  what came of the settings of which this is the last
      * @return array<string, mixed>
      */
-    public static function of(Collection $held, SeasonPlan $plan, SettingGround $ground, FigureWords $words): array
+    public static function of(Collection $held, SeasonPlan $plan, SettingGround $ground, FigureWords $words, Closure $went): array
     {
         $made = static fn (Setting $setting): array => self::made($setting, $words);
         $recalled = $ground->isUnsaid() ? null : SettingsQuery::log($held)->recalled($ground);
         $byId = $held->keyBy('id')->all();
+        $last = $recalled === null ? null : collect($recalled[2])->map(static fn (Made $of): Setting => $byId[$of->id])->sortBy('happened_at')->last();
 
         return [
             'now' => array_map($made, SettingsQuery::now($held)),
             'log' => $held->take(self::LOGGED)->map($made)->values()->all(),
             'recalled' => $recalled === null ? null : array_map(static fn (Made $of): array => self::made($byId[$of->id], $words), $recalled[2]),
+            'went' => $last === null ? [] : $went($last),
             'keys' => array_map(static fn (SettingKey $key): array => ['key' => $key->value, 'unit' => $key->unit() === null ? null : $words->unit($key->unit()), 'of_rows' => $key->isOfRows()], SettingKey::cases()),
             'grounds' => array_map(static fn (array $field): array => ['field' => $field['name'], 'crop' => (string) $field['crop'], 'soil' => $field['soil'], 'residue' => $field['residue']], $plan->fields),
         ];

@@ -789,6 +789,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workshop/yield-curve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Of one crop; without points it is taken away */
+        put: operations["setYieldCurve"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/contact": {
         parameters: {
             query?: never;
@@ -2861,7 +2878,7 @@ export interface components {
             }[];
         };
         /** @enum {string} */
-        Symptom: "shallow" | "deep" | "varies" | "w" | "dry_soil" | "residue" | "open" | "smeared" | "roots_flat" | "off_centre" | "skips" | "doubles" | "periodic" | "spacing_poor" | "dead" | "count_low" | "pale_streak";
+        Symptom: "shallow" | "deep" | "varies" | "w" | "dry_soil" | "residue" | "open" | "smeared" | "roots_flat" | "off_centre" | "skips" | "doubles" | "periodic" | "spacing_poor" | "dead" | "count_low" | "pale_streak" | "thin" | "late";
         CauseLook: {
             check: components["schemas"]["CheckKey"];
             side: components["schemas"]["Side"];
@@ -2924,7 +2941,13 @@ export interface components {
             withdrawn?: boolean;
         };
         Emergence: {
+            /** @description What the shop says that its crops yield at each stand */
+            curves: components["schemas"]["YieldCurve"][];
             fields: {
+                /** @description By the log, or the plan; empty where neither says */
+                crop: string;
+                /** @description Of the short stand, by the shop's own curve, in words */
+                cost: string | null;
                 field: string;
                 /** Format: date */
                 planted_on: string;
@@ -2948,6 +2971,11 @@ export interface components {
                     length: string;
                     /** @description Of what the others have, where it is short */
                     against: number | null;
+                    /**
+                     * @description To diagnose it by, where it is short
+                     * @enum {string|null}
+                     */
+                    symptom: "shallow" | "deep" | "varies" | "w" | "dry_soil" | "residue" | "open" | "smeared" | "roots_flat" | "off_centre" | "skips" | "doubles" | "periodic" | "spacing_poor" | "dead" | "count_low" | "pale_streak" | "thin" | "late" | null;
                     /** @description From 10 to 90 % up; null where counts do not tell */
                     hours: number | null;
                     /** @description Hours after planting at which half were up */
@@ -3089,8 +3117,10 @@ export interface components {
              * @description Made on the device, UUIDv7
              */
             id: string;
+            /** @description As it is told, in place of key, row, value and figure: `downforce 180 lb rows 3-6, closing 2, air 18 in` */
+            line?: string;
             /** @enum {string} */
-            key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
+            key?: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
             /** @description 0, or left out, for the planter as a whole */
             row?: number;
             /** @description In words, where it has no unit; else what is to be said besides */
@@ -3148,6 +3178,8 @@ export interface components {
             log: components["schemas"]["SettingMade"][];
             /** @description What the planter was left at on the ground that is most like the one asked for */
             recalled: components["schemas"]["SettingMade"][] | null;
+            /** @description What was planted, dug and counted there in that season, in words */
+            went: string[];
             keys: {
                 /** @enum {string} */
                 key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
@@ -3189,7 +3221,7 @@ export interface components {
              * @description That comes on the made-up field
              * @enum {string}
              */
-            fault?: "none" | "plugged" | "slips" | "shared" | "column" | "silent" | "jumps" | "cut" | "garbled";
+            fault?: "none" | "plugged" | "slips" | "shared" | "whole" | "column" | "silent" | "jumps" | "cut" | "garbled";
         };
         WatchAlarm: {
             id: number;
@@ -3291,6 +3323,13 @@ export interface components {
                 /** @description In words */
                 acres: string;
             }[];
+        };
+        YieldCurve: {
+            crop: string;
+            unit: string;
+            price: number;
+            /** @description As they are typed, in the units of who asks */
+            points: string;
         };
         /** @description One line a station, front to back */
         Glance: {
@@ -7216,6 +7255,46 @@ export interface operations {
             };
             404: components["responses"]["NotFound"];
             409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    setYieldCurve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    crop: string;
+                    /** @description That the yield is told in */
+                    unit?: string;
+                    /** @description Of one of them, in the currency of the shop */
+                    price?: number;
+                    /** @description Plants and yield an acre, or a hectare: `26,000 180; 30,000 192; 34k 200` */
+                    points?: string;
+                    /**
+                     * @description An acre by default
+                     * @enum {string}
+                     */
+                    units?: "in" | "mm";
+                };
+            };
+        };
+        responses: {
+            /** @description All curves of the shop */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        curves: components["schemas"]["YieldCurve"][];
+                    };
+                };
+            };
             422: components["responses"]["Refused"];
         };
     };

@@ -77,14 +77,28 @@ const upFor = (cause: Diagnosis['causes'][number]) =>
 async function toDecide(cause: Diagnosis['causes'][number]): Promise<void> {
   const look = upFor(cause)
   if (!look || walk === undefined) return
-  const place = { row, check: look.check, side: look.side }
   const taken_at = new Date().toISOString()
-  const reading = { id: uuid(), ...place, units: 'in' as const, state: 'watch' as const, chips: [], taken_at }
   const text = `Seen in the field: ${cause.because.map((one) => say(`symptom.${one}`)).join(', ')}. ${name(cause.key)}, ${Math.round(100 * cause.chance)} %.`
-  const note = { id: uuid(), ...place, kind: 'note' as const, text: text.slice(0, 300), taken_at }
+  // What is seen of a row is seen of each of its sides until somebody looks.
+  const places = cause.looks.filter((one) => one.check === look.check).map(({ check, side }) => ({ row, check, side }))
+  const readings = places.map((place) => ({
+    id: uuid(),
+    ...place,
+    units: 'in' as const,
+    state: 'watch' as const,
+    chips: [],
+    taken_at,
+  }))
+  const notes = places.map((place) => ({
+    id: uuid(),
+    ...place,
+    kind: 'note' as const,
+    text: text.slice(0, 300),
+    taken_at,
+  }))
   await outbox.add(
-    { what: 'reading', id: reading.id, walk, planter: planterId, body: reading },
-    { what: 'note', id: note.id, walk, planter: planterId, body: note },
+    ...readings.map((body) => ({ what: 'reading' as const, id: body.id, walk, planter: planterId, body })),
+    ...notes.map((body) => ({ what: 'note' as const, id: body.id, walk, planter: planterId, body })),
   )
   put.value = cause.key
 }

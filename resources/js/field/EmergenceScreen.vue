@@ -1,18 +1,23 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useEmergence, useFace } from '@/api/queries'
+import type { Symptom } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'
 import { shortDate } from '@/dates'
 import { sayRows } from '@/plan/findings'
+import DiagnosisPanel from './DiagnosisPanel.vue'
 import FieldFaces from './FieldFaces.vue'
 import StandForm from './StandForm.vue'
+import YieldCurves from './YieldCurves.vue'
 
 /** What came up, against what was planted; how evenly, and which rows are short. */
 const { planterId } = defineProps<{ planterId: number }>()
 const { data: face } = useFace(() => planterId)
 const told = useEmergence(() => planterId)
 const row = ref(1)
+/** The short row that is being diagnosed. */
+const asked = ref<{ row: number; symptom: Symptom }>()
 </script>
 
 <template>
@@ -46,10 +51,9 @@ const row = ref(1)
               · {{ Math.round(100 * of.share) }} % of {{ of.expected }} that germination promises</span
             >
           </p>
+          <p v-if="of.cost">{{ of.cost }}</p>
           <p v-if="of.short.length > 0" class="due">
-            {{ sayRows(of.short) }}: thinner than the others by more than luck. Dig there, and see
-            <router-link :to="{ name: 'first-pass', params: { planter: planterId } }">what is wrong with it</router-link
-            >.
+            {{ sayRows(of.short) }}: thinner than the others by more than luck. Dig there.
           </p>
           <ul>
             <li v-for="one in of.rows" :key="one.row">
@@ -63,10 +67,34 @@ const row = ref(1)
                   >· half up after {{ one.half }} h, from 10 to 90 % in {{ one.hours }} h</template
                 ><template v-else-if="one.counts < 3">· count on three days to tell how evenly</template></span
               >
-              <span v-if="one.against !== null" class="due">{{ Math.round(100 * one.against) }} % of the others</span>
+              <span v-if="one.against !== null" class="due"
+                >{{ Math.round(100 * one.against) }} % of the others
+                <v-btn
+                  v-if="one.symptom"
+                  variant="text"
+                  :aria-label="`What can it be: row ${one.row}`"
+                  @click="asked = { row: one.row, symptom: one.symptom }"
+                  >What can it be?</v-btn
+                ></span
+              >
             </li>
           </ul>
         </section>
+        <diagnosis-panel
+          v-if="asked"
+          :key="`${asked.row} ${asked.symptom}`"
+          :planter-id="planterId"
+          :row="asked.row"
+          :walk="face.walk?.id"
+          :first="[asked.symptom]"
+          dug=""
+        />
+        <yield-curves
+          v-if="told.data.value.fields.length > 0"
+          :planter-id="planterId"
+          :curves="told.data.value.curves"
+          :crops="[...new Set(told.data.value.fields.map(({ crop }) => crop).filter(Boolean))]"
+        />
       </div>
     </div>
   </planter-page>

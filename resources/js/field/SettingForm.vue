@@ -60,7 +60,7 @@ async function save(): Promise<void> {
       :inputmode="key?.unit === null ? 'text' : 'decimal'"
     />
     <v-text-field v-model="form.note" class="note" label="How it went" maxlength="300" />
-    <v-btn type="submit" color="primary" size="large" :loading="busy" :disabled="rows === null || form.value === ''"
+    <v-btn type="submit" variant="outlined" size="large" :loading="busy" :disabled="rows === null || form.value === ''"
       >Keep it</v-btn
     >
   </form>

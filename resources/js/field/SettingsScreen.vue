@@ -16,6 +16,7 @@ import FieldFaces from './FieldFaces.vue'
 import GroundFields from './GroundFields.vue'
 import { useSettings } from './queries'
 import SettingForm from './SettingForm.vue'
+import SettingLine from './SettingLine.vue'
 import { sayGround } from './ground'
 import { useGround } from './useGround'
 
@@ -98,6 +99,7 @@ async function takeBack(of: SettingMade): Promise<void> {
           <h2>Where it is</h2>
           <ground-fields v-model="ground" :grounds="settings.data.value.grounds" />
           <h2>What was set</h2>
+          <setting-line :ground="ground" :busy="busy" :keep="keep" />
           <setting-form
             :keys="settings.data.value.keys"
             :row-count="face.planter.row_count"
@@ -118,6 +120,7 @@ async function takeBack(of: SettingMade): Promise<void> {
               <span class="quiet">{{ dateAndTime(of.happened_at) }}{{ of.note && ` · ${of.note}` }}</span>
             </li>
           </ul>
+          <p v-for="said in settings.data.value.went" :key="said">{{ said }}</p>
           <v-btn v-if="toSet.length > 0" variant="outlined" size="large" :loading="busy" @click="recall"
             >Set it so again</v-btn
           >

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field\Calc;
 
-use Ustrel\Core\Field\SettingKey;
+use Ustrel\Core\Field\Settings\SettingKey;
 
 /** One figure, or one list of figures, that a calculator asks for. Worded under `calc_input.<key>`. */
 final readonly class CalcInput

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field\Calc;
 
-use Ustrel\Core\Field\SettingKey;
+use Ustrel\Core\Field\Settings\SettingKey;
 
 /** One line of what a calculator found: a figure with its unit, or words such as sprockets. Worded under `calc_line.<key>`. */
 final readonly class CalcLine

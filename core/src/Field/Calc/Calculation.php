@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field\Calc;
 
-use Ustrel\Core\Field\SettingKey;
+use Ustrel\Core\Field\Settings\SettingKey;
 
 /** The calculators: what each asks for. Worded under `calc.<value>`, its formula under `calc_formula.<value>` and `calc_formula_metric.<value>`. */
 enum Calculation: string

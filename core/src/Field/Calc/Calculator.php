@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Field\Calc;
 
 use Ustrel\Core\Field\MarkToDepth;
-use Ustrel\Core\Field\SettingKey;
+use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Field\TooFewMarks;
 use Ustrel\Core\Season\Tank;
 

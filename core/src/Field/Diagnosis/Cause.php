@@ -15,6 +15,7 @@ final readonly class Cause
      * @param  list<CheckKey>  $checks  that have to do with it
      * @param  float  $minutes  that it takes to look
      * @param  array<string, float>  $shows  share of rows with it that show a symptom
+     * @param  'low'|'high'|null  $end  that a figure of its checks is off at; null where either speaks for it
      */
     public function __construct(
         public string $key,
@@ -23,6 +24,17 @@ final readonly class Cause
         public array $checks,
         public float $minutes,
         public array $shows,
+        public ?string $end = null,
     ) {
+    }
+
+    /**
+     * What a row's record says of one of its checks: a figure that is off at the other end is sound for this cause.
+     *
+     * @param  array<string, Evidence>  $record  by check, and by check and end where a figure is off at one
+     */
+    public function evidence(CheckKey $check, array $record): ?Evidence
+    {
+        return ($this->end === null ? null : $record["{$check->value} {$this->end}"] ?? null) ?? $record[$check->value] ?? null;
     }
 }

@@ -40,14 +40,14 @@ final readonly class DiagnosisTable
     /** As it ships. */
     public static function typical(): self
     {
-        /** @var array{other: array{prior: float, why: string}, record: array{with: array<string, float>, without: array<string, float>}, symptoms: array<string, array{by_chance: float}>, causes: list<array{key: string, prior: float, why: string, checks: list<string>, minutes: float|int, shows: array<string, float>}>} $table */
+        /** @var array{other: array{prior: float, why: string}, record: array{with: array<string, float>, without: array<string, float>}, symptoms: array<string, array{by_chance: float}>, causes: list<array{key: string, prior: float, why: string, checks: list<string>, minutes: float|int, shows: array<string, float>, end?: string}>} $table */
         $table = json_decode((string) file_get_contents(__DIR__.'/../../../field/diagnosis.json'), true, flags: JSON_THROW_ON_ERROR);
 
         return self::read($table);
     }
 
     /**
-     * @param  array{other: array{prior: float, why: string}, record: array{with: array<string, float>, without: array<string, float>}, symptoms: array<string, array{by_chance: float}>, causes: list<array{key: string, prior: float, why: string, checks: list<string>, minutes: float|int, shows: array<string, float>}>}  $table  as in core/field/diagnosis.json
+     * @param  array{other: array{prior: float, why: string}, record: array{with: array<string, float>, without: array<string, float>}, symptoms: array<string, array{by_chance: float}>, causes: list<array{key: string, prior: float, why: string, checks: list<string>, minutes: float|int, shows: array<string, float>, end?: string}>}  $table  as in core/field/diagnosis.json
      *
      * @throws InvalidTable
      */
@@ -65,7 +65,10 @@ final readonly class DiagnosisTable
                 $shows[Symptom::tryFrom($symptom)->value ?? throw InvalidTable::of("{$symptom} is no symptom")] = $share($of, "{$cause['key']} shows {$symptom}");
             }
             $checks = array_map(static fn (string $check): CheckKey => CheckKey::tryFrom($check) ?? throw InvalidTable::of("{$check} is no check"), $cause['checks']);
-            $causes[] = new Cause($cause['key'], $share($cause['prior'], "prior of {$cause['key']}"), $cause['why'], $checks, (float) $cause['minutes'], $shows);
+            $causes[] = new Cause($cause['key'], $share($cause['prior'], "prior of {$cause['key']}"), $cause['why'], $checks, (float) $cause['minutes'], $shows, match ($cause['end'] ?? null) {
+                null, 'low', 'high' => $cause['end'] ?? null,
+                default => throw InvalidTable::of("{$cause['key']} is off low or high"),
+            });
         }
         $of = static fn (string $which): array => array_map(static fn (Evidence $evidence): float => $share($table['record'][$which][$evidence->value] ?? null, "record {$which}"), array_column(Evidence::cases(), null, 'value'));
 
@@ -87,7 +90,7 @@ final readonly class DiagnosisTable
     /**
      * @param  list<Symptom>  $seen
      * @param  list<Symptom>  $absent  that somebody has looked for
-     * @param  array<string, Evidence>  $record  of the row, by check; what nobody looked at is left out
+     * @param  array<string, Evidence>  $record  of the row, by check, and by check and end where a figure is off at one; what nobody looked at is left out
      */
     public function diagnose(array $seen, array $absent = [], array $record = []): Diagnosis
     {
@@ -104,7 +107,7 @@ final readonly class DiagnosisTable
     /**
      * @param  list<Symptom>  $seen
      * @param  list<Symptom>  $absent  that somebody has looked for
-     * @param  array<string, Evidence>  $record  of the row, by check; what nobody looked at is left out
+     * @param  array<string, Evidence>  $record  of the row, by check, and by check and end where a figure is off at one; what nobody looked at is left out
      * @return list<Ranked> the likeliest first; their chances add up to 1
      */
     public function rank(array $seen, array $absent = [], array $record = []): array
@@ -173,7 +176,7 @@ final readonly class DiagnosisTable
         // Of several checks the one that says most: they are read on the same parts.
         $factor = null;
         foreach ($cause->checks as $check) {
-            $evidence = $record[$check->value] ?? null;
+            $evidence = $cause->evidence($check, $record);
             $factor = $evidence === null ? $factor : max($factor ?? 0.0, $this->with[$evidence->value] / $this->without[$evidence->value]);
         }
 
@@ -187,7 +190,7 @@ final readonly class DiagnosisTable
      */
     private static function recorded(Cause $cause, array $record, array $that): array
     {
-        return array_values(array_filter($cause->checks, static fn (CheckKey $check): bool => in_array($record[$check->value] ?? null, $that, true)));
+        return array_values(array_filter($cause->checks, static fn (CheckKey $check): bool => in_array($cause->evidence($check, $record), $that, true)));
     }
 
     /** @param  list<float>  $chances */

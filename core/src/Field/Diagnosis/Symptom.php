@@ -24,4 +24,8 @@ enum Symptom: string
     case Dead = 'dead';
     case CountLow = 'count_low';
     case PaleStreak = 'pale_streak';
+    /** Plants, against the other rows. */
+    case Thin = 'thin';
+    /** Came up later than the other rows, or one plant after the other. */
+    case Late = 'late';
 }

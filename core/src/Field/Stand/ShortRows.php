@@ -21,25 +21,34 @@ final class ShortRows
      */
     public static function among(array $counts): array
     {
-        $plants = array_sum(array_map(static fn (StandCount $of): int => $of->plants, $counts));
-        $feet = array_sum(array_map(static fn (StandCount $of): float => $of->feet, $counts));
-        if (count($counts) < 2 || $plants === 0) {
-            return [];
-        }
-        $chances = array_map(static fn (StandCount $of): float => self::atMost($of->plants, $plants, $of->feet / $feet), $counts);
-        asort($chances);
         $short = [];
-        $left = count($counts);
-        foreach ($chances as $row => $chance) {
-            if ($chance * $left-- > self::FALSE_ALARMS) {
+        $left = $counts;
+        // A row that is short makes the others' share look large: each is held against what is left without those before it.
+        while (count($left) > 1) {
+            [$plants, $feet] = self::sums($left);
+            $chances = array_map(static fn (StandCount $of): float => $plants === 0 ? 1.0 : self::atMost($of->plants, $plants, $of->feet / $feet), $left);
+            asort($chances);
+            $row = array_key_first($chances);
+            if ($chances[$row] * count($left) > self::FALSE_ALARMS) {
                 break;
             }
-            $others = ($plants - $counts[$row]->plants) / ($feet - $counts[$row]->feet);
-            $short[$row] = $counts[$row]->plants / $counts[$row]->feet / $others;
+            $short[$row] = $left[$row];
+            unset($left[$row]);
         }
+        [$plants, $feet] = self::sums($left);
+        $short = array_map(static fn (StandCount $of): float => $of->plants / $of->feet / ($plants / $feet), $short);
         ksort($short);
 
         return $short;
+    }
+
+    /**
+     * @param  array<int, StandCount>  $counts
+     * @return array{int, float} plants and feet
+     */
+    private static function sums(array $counts): array
+    {
+        return [array_sum(array_map(static fn (StandCount $of): int => $of->plants, $counts)), array_sum(array_map(static fn (StandCount $of): float => $of->feet, $counts))];
     }
 
     /** How likely so few or fewer of so many are the row's, where each is with this chance. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field\Stand;
 
+use Ustrel\Core\Field\Calc\Measured;
+
 /** Plants that stood on a marked length of one row, so many hours after planting. */
 final readonly class StandCount
 {
@@ -33,5 +35,16 @@ final readonly class StandCount
     public function stand(float $width): float
     {
         return $this->plants * 43_560 / ($this->feet * $width / 12);
+    }
+
+    /**
+     * Plants an acre over several rows, with how far it may be off by what a count is off.
+     *
+     * @param  list<self>  $counts  of one at least
+     * @param  float  $width  between rows, inches
+     */
+    public static function together(array $counts, float $width): Measured
+    {
+        return Measured::counted(array_sum(array_column($counts, 'plants')))->over(array_sum(array_column($counts, 'feet')) * $width / 12 / 43_560);
     }
 }

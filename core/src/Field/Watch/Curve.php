@@ -22,15 +22,16 @@ final class Curve
     /** Leans of so many times the variance that chance brings come from curves. */
     public const CURVES = 2.0;
 
+    /** Beyond it all that leans is taken off. */
+    private const SURELY = 3.0;
+
+    /** Blocks that a curve lasts for at least. */
+    private const LASTS = 3;
+
     /** One row that is far off is no lean: what is left of each is cut, and the lean drawn anew (Huber). */
     private const ROUNDS = 3;
 
     private const MOST = 9.0;
-
-    private float $blocks = self::BELIEVED;
-
-    /** Of leans, in units of what chance brings. */
-    private float $squares = self::BELIEVED;
 
     /** @var list<float> squares that are not learned from yet: a fault is not to become a curve while it is being found */
     private array $waits = [];
@@ -38,10 +39,30 @@ final class Curve
     /** @var list<float> what was taken off over the last blocks, a row */
     private array $leans = [];
 
+    private function __construct(
+        private float $blocks,
+        /** Of leans, in units of what chance brings. */
+        private float $squares,
+    ) {
+    }
+
+    public static function believed(): self
+    {
+        return new self(self::BELIEVED, self::BELIEVED);
+    }
+
     /** Variance of leans in units of what chance brings: 1 where there are no curves. */
     public function many(): float
     {
         return $this->squares / $this->blocks;
+    }
+
+    /** The same here: where it goes through curves at all, one lasts for some blocks. */
+    private function manyNow(float $square): float
+    {
+        $many = $this->many();
+
+        return $many <= self::CURVES ? $many : (self::LASTS * $many + array_sum(array_slice($this->waits, 1 - self::LASTS)) + $square) / (2 * self::LASTS);
     }
 
     /**
@@ -52,7 +73,8 @@ final class Curve
     public function lean(array $off, float $sd): float
     {
         [$lean, $square] = count($off) < self::ROWS ? [0.0, null] : self::fitted($off, $sd);
-        $lean *= max(0.0, 1 - 1 / $this->many());
+        $now = $this->manyNow($square ?? 0.0);
+        $lean *= $now > self::SURELY ? 1.0 : max(0.0, 1 - 1 / $now);
         $this->leans = array_slice([...$this->leans, $lean], -Stream::RING);
         if ($square !== null) {
             $this->waits[] = $square;
@@ -68,6 +90,26 @@ final class Curve
         $last = array_slice($this->leans, -$blocks);
 
         return $last === [] ? 0.0 : array_sum($last) / count($last);
+    }
+
+    /** @return list<float> */
+    public function toList(): array
+    {
+        return [round($this->blocks, 6), round($this->squares, 6)];
+    }
+
+    /** @param  list<float|int>  $list  as toList() gives it */
+    public static function of(array $list): self
+    {
+        return new self(...array_map(floatval(...), $list));
+    }
+
+    /** What is known of it at the beginning of another day: where there were curves there will be, but not so surely. */
+    public function carriedOver(): self
+    {
+        $share = min(1.0, 200.0 / $this->blocks);
+
+        return new self($this->blocks * $share, $this->squares * $share);
     }
 
     private function learn(float $square): void

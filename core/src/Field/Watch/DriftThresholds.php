@@ -45,10 +45,8 @@ final class DriftThresholds
     /**
      * @param  float  $allowance  one of those
      * @param  float  $ratio  variance of the sum of a minute's blocks to that of as many that do not hang together
-     * @param  float  $blocks  to a false alarm, over 1
-     * @return float in units of the scatter
      */
-    public function of(float $allowance, float $ratio, float $blocks): float
+    public function of(float $allowance, float $ratio): DriftThreshold
     {
         $lines = $this->lines[(int) round(100 * $allowance)];
         $at = 1;
@@ -57,8 +55,7 @@ final class DriftThresholds
         }
         [$under, $over] = [$lines[$at - 1], $lines[$at]];
         $share = min(1.0, max(0.0, ($ratio - $under['ratio']) / ($over['ratio'] - $under['ratio'])));
-        $log = log($blocks);
 
-        return (1 - $share) * ($under['from'] + $under['per_log'] * $log) + $share * ($over['from'] + $over['per_log'] * $log);
+        return new DriftThreshold((1 - $share) * $under['from'] + $share * $over['from'], (1 - $share) * $under['per_log'] + $share * $over['per_log']);
     }
 }

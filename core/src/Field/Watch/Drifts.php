@@ -18,6 +18,9 @@ final class Drifts
     /** So many blocks of a row that was off and is no more. */
     private const BACK = 6;
 
+    /** By so small a share no rate is changed on purpose. */
+    private const SAME_TARGET = 0.001;
+
     /** What is left beside a curve is not it where it is under three and a half standard errors. */
     private const BESIDE_CURVES = 12.25;
 
@@ -33,26 +36,51 @@ final class Drifts
     /** @var list<float> of all rows, the last blocks */
     private array $levels = [];
 
+    /** All rows together against what is set; null as long as nobody tells that. */
+    private ?Stream $whole = null;
+
+    private ?float $target = null;
+
+    /** How far all rows together were off; null where no alarm is open. */
+    private ?float $wholeOff = null;
+
     /** @param  array<int, list<int>>  $groups  rows by number of the group */
     private function __construct(
         private readonly Watched $of,
         private readonly array $groups,
         private readonly Scatter $scatter,
         private readonly Scatter $groupScatter,
-        private readonly Curve $curve = new Curve,
+        private readonly Peaks $peaks,
+        private readonly Peaks $groupPeaks,
+        private readonly Curve $curve,
+        private readonly Scatter $wholeScatter,
+        private readonly Peaks $wholePeaks,
     ) {
     }
 
-    /** @param  array<int, list<int>>  $groups */
-    public static function begin(Watched $of, array $groups, ?Scatter $known = null, ?Scatter $ofGroups = null): self
+    /**
+     * @param  array<int, list<int>>  $groups
+     * @param  list<list<float|int>>|null  $learned  as learned() of the run before gave it
+     */
+    public static function begin(Watched $of, array $groups, ?array $learned = null): self
     {
-        return new self($of, $groups, $known ?? Scatter::believed($of->scatter()), $ofGroups ?? Scatter::believed(1.0));
+        return new self(
+            $of,
+            $groups,
+            isset($learned[0]) ? Scatter::of($learned[0]) : Scatter::believed($of->scatter()),
+            isset($learned[1]) ? Scatter::of($learned[1]) : Scatter::believed(1.0),
+            isset($learned[2]) ? Peaks::of($learned[2]) : Peaks::believed(),
+            isset($learned[3]) ? Peaks::of($learned[3]) : Peaks::believed(),
+            isset($learned[4]) ? Curve::of($learned[4]) : Curve::believed(),
+            isset($learned[5]) ? Scatter::of($learned[5]) : Scatter::believed($of->scatter() / 2),
+            isset($learned[6]) ? Peaks::of($learned[6]) : Peaks::believed(),
+        );
     }
 
     /** Streams that can raise an alarm. */
     public function streams(): int
     {
-        return $this->rows === [] ? 0 : count($this->of->troubles()) * (count($this->rows) + count($this->groups));
+        return $this->rows === [] ? 0 : count($this->of->troubles()) * (count($this->rows) + count($this->groups) + ($this->whole === null ? 0 : 1));
     }
 
     /**
@@ -87,7 +115,9 @@ final class Drifts
         $this->levels = array_slice([...$this->levels, $level], -2 * Stream::RING);
         $groupsOver = $this->groupsOver($offs, $blocks);
 
-        return $over === [] && $groupsOver === [] ? null : $this->blamed($over, $groupsOver, array_keys($scaled), $level);
+        $whole = $this->whole($level, $target, array_keys($scaled), $blocks);
+
+        return $over === [] && $groupsOver === [] ? $whole : $this->blamed($over, $groupsOver, array_keys($scaled), $level);
     }
 
     /** @return list<int> rows whose alarm was open and that are as they were */
@@ -101,6 +131,13 @@ final class Drifts
                 $this->rows[$row]->calm();
                 unset($this->open[$row]);
             }
+        }
+
+        $lately = $this->wholeOff === null ? null : $this->whole?->lately(self::BACK);
+        if ($lately !== null && abs($lately) < min(abs((float) $this->wholeOff), $this->of->worth()) / 2) {
+            $this->wholeOff = null;
+
+            return array_values(array_unique([...$back, ...array_keys($this->rows)]));
         }
 
         return $back;
@@ -117,6 +154,10 @@ final class Drifts
             ($this->rows[$row] ?? null)?->startAnew();
             unset($this->open[$row]);
         }
+        if (array_diff_key($this->rows, array_flip($rows)) === []) {
+            $this->whole?->startAnew();
+            $this->wholeOff = null;
+        }
     }
 
     /** Scatter of one row over a block, scaled. */
@@ -131,10 +172,10 @@ final class Drifts
         return isset($this->rows[$row]) ? $this->rows[$row]->mean : 0.0;
     }
 
-    /** @return array{Scatter, Scatter} for the next run */
+    /** @return list<list<float>> for the next run */
     public function learned(): array
     {
-        return [$this->scatter->carriedOver(), $this->groupScatter->carriedOver()];
+        return array_map(static fn (Scatter|Peaks|Curve $of): array => $of->carriedOver()->toList(), [$this->scatter, $this->groupScatter, $this->peaks, $this->groupPeaks, $this->curve, $this->wholeScatter, $this->wholePeaks]);
     }
 
     /** @param  non-empty-array<int, float>  $scaled */
@@ -158,21 +199,27 @@ final class Drifts
         $isOpen = isset($this->open[$row]);
         $z = $stream->take($figure, $this->scatter, ! $isOpen);
 
-        return $z !== null && ! $isOpen && $this->sum($stream, $z, $this->sd($row), $this->scatter->ratio(), $blocks);
+        return $z !== null && ! $isOpen && $this->isOver($stream, $z, $this->sd($row), $this->scatter->ratio(), $this->peaks, $blocks);
     }
 
     /** Whether it is over in a direction that means trouble. */
-    private function sum(Stream $stream, float $z, float $sd, float $ratio, float $blocks): bool
+    private function isOver(Stream $stream, float $z, float $sd, float $ratio, Peaks $peaks, float $blocks): bool
     {
         $thresholds = DriftThresholds::typical();
         $allowance = $thresholds->allowance($this->of->worth() / (2 * max($sd, $this->of->worth() / 4)));
-        $threshold = $thresholds->of($allowance, $ratio, $blocks) * $stream->caution(log($blocks), $ratio) ** 2;
-        $isOver = false;
+        $log = $peaks->ask(log($blocks));
+        $threshold = $thresholds->of($allowance, $ratio);
+        $wide = $stream->caution($log, $ratio) ** 2 * $stream->newness($threshold->height($log), $allowance);
+        $highest = 0.0;
         foreach ($this->of->troubles() as $direction) {
-            $isOver = $stream->sum($z, $allowance, $threshold, $direction) || $isOver;
+            $highest = max($highest, $stream->sum($z, $allowance, $threshold, $wide, $peaks, $direction));
         }
+        if ($highest <= $log || $stream->count < self::FEWEST) {
+            return false;
+        }
+        $peaks->alarm($highest);
 
-        return $isOver && $stream->count >= self::FEWEST;
+        return true;
     }
 
     /**
@@ -201,12 +248,40 @@ final class Drifts
             $stream = $this->shared[$number] ??= new Stream;
             $z = $stream->take($off, $this->groupScatter, true);
             $sd = sqrt($stream->variance($this->groupScatter->variance())) * $alone;
-            if ($z !== null && $this->sum($stream, $z, $sd, $this->groupScatter->ratio(), $blocks)) {
+            if ($z !== null && $this->isOver($stream, $z, $sd, $this->groupScatter->ratio(), $this->groupPeaks, $blocks)) {
                 $over[] = $number;
             }
         }
 
         return $over;
+    }
+
+    /**
+     * All rows together against what is set: what drives or feeds all of them. Just after that was changed nobody knows.
+     *
+     * @param  non-empty-list<int>  $there  rows that were seen
+     * @return array{rows: non-empty-list<int>, group: int|null, direction: 1|-1, from: float, to: float, blocks: int}|null
+     */
+    private function whole(float $level, ?float $target, array $there, float $blocks): ?array
+    {
+        [$before, $this->target] = [$this->target, $target];
+        if ($target === null || $before === null || $target <= 0 || abs($target / $before - 1) > self::SAME_TARGET || count($there) < self::OTHERS) {
+            return null;
+        }
+        $stream = $this->whole ??= new Stream;
+        $set = $this->of->scaled($target);
+        $z = $stream->take($level - $set, $this->wholeScatter, $this->wholeOff === null);
+        $sd = sqrt($stream->variance($this->wholeScatter->variance()));
+        if ($z === null || $this->wholeOff !== null || ! $this->isOver($stream, $z, $sd, $this->wholeScatter->ratio(), $this->wholePeaks, $blocks)) {
+            return null;
+        }
+        $span = max(2, min(Stream::RING, $stream->since(($stream->lately(Stream::RING) ?? 0.0) < 0 ? -1 : 1)));
+        $off = (float) $stream->lately($span);
+        $stream->calm();
+        $this->wholeOff = $off;
+        $group = array_search($there, $this->groups, true);
+
+        return ['rows' => $there, 'group' => $group === false ? null : $group, 'direction' => $off < 0 ? -1 : 1, 'from' => $this->of->back($set + $stream->mean), 'to' => $this->of->back($set + $stream->mean + $off), 'blocks' => $span];
     }
 
     /**

@@ -18,6 +18,9 @@ enum PracticeFault: string
     /** What rows share brings less: 5 % of their seed. */
     case Shared = 'shared';
 
+    /** All rows bring 4 % less than is set: the fan, or what drives all of them. */
+    case Whole = 'whole';
+
     /** A column of liquid sinks. */
     case Column = 'column';
 

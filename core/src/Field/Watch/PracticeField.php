@@ -57,10 +57,10 @@ final readonly class PracticeField
     /** @return array<string, float|null> */
     private function row(int $row, int $second, float $mph): array
     {
-        $isStruck = $second >= self::FAULT_AFTER && in_array($row, $this->struck, true);
+        $isStruck = $second >= self::FAULT_AFTER && ($this->fault === PracticeFault::Whole || in_array($row, $this->struck, true));
         $seed = match ($isStruck ? $this->fault : PracticeFault::None) {
             PracticeFault::Plugged => 0.0,
-            PracticeFault::Slips => 0.96,
+            PracticeFault::Slips, PracticeFault::Whole => 0.96,
             PracticeFault::Shared => 0.95,
             default => 1.0,
         };

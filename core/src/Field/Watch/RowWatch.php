@@ -96,14 +96,13 @@ final class RowWatch
 
     /**
      * @param  list<RowGroup>  $groups
-     * @param  array<string, array{list<float|int>, list<float|int>}>  $learned  as learned() of the run before gave it
+     * @param  array<string, list<list<float|int>>>  $learned  as learned() of the run before gave it
      */
     public static function begin(float $width, array $groups, float $acres, array $learned = []): self
     {
         $watch = new self($width, $groups, $acres);
         foreach (Watched::cases() as $of) {
-            $known = $learned[$of->value] ?? null;
-            $watch->drifts[$of->value] = Drifts::begin($of, $watch->sharing($of), $known === null ? null : Scatter::of($known[0]), $known === null ? null : Scatter::of($known[1]));
+            $watch->drifts[$of->value] = Drifts::begin($of, $watch->sharing($of), $learned[$of->value] ?? null);
         }
 
         return $watch;
@@ -163,10 +162,10 @@ final class RowWatch
         return $this->lately;
     }
 
-    /** @return array<string, array{list<float>, list<float>}> what the rows taught, for the run after this, by what is watched */
+    /** @return array<string, list<list<float>>> what the rows taught, for the run after this, by what is watched */
     public function learned(): array
     {
-        return array_map(static fn (Drifts $of): array => array_map(static fn (Scatter $scatter): array => $scatter->toList(), $of->learned()), $this->drifts);
+        return array_map(static fn (Drifts $of): array => $of->learned(), $this->drifts);
     }
 
     private function isEven(float $mph, float $seconds, bool $isGap): bool
@@ -339,7 +338,7 @@ final class RowWatch
     /** Null where it was kept by another version. */
     public static function of(string $kept): ?self
     {
-        $classes = [self::class, Drifts::class, Stream::class, Scatter::class, Tally::class, Sensors::class, SeedExplained::class, Curve::class, RowGroup::class, Watched::class, GroupKind::class];
+        $classes = [self::class, Drifts::class, Stream::class, Scatter::class, Peaks::class, Tally::class, Sensors::class, SeedExplained::class, Curve::class, RowGroup::class, Watched::class, GroupKind::class];
         try {
             $watch = @unserialize($kept, ['allowed_classes' => $classes]);
         } catch (Throwable) {

@@ -12,7 +12,7 @@ final class Scatter
 
     private const MINUTES = 20.0;
 
-    private const RATIO = 1.3;
+    private const RATIO = 2.0;
 
     /** So many are remembered; what is older fades. */
     private const PAST = 5000.0;

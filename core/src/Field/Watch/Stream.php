@@ -43,6 +43,9 @@ final class Stream
     /** @var array<int, int> by direction, blocks since the sum was last nothing */
     private array $since = [1 => 0, -1 => 0];
 
+    /** @var array<int, float> by direction, how high the sum has been since */
+    private array $peaks = [1 => 0.0, -1 => 0.0];
+
     private float $minute = 0.0;
 
     private int $inMinute = 0;
@@ -67,6 +70,24 @@ final class Stream
         $uncertain = (1 + $ratio) * $this->seen / (self::SHARED + $this->seen) ** 2;
 
         return sqrt(1 + $log * $uncertain / 2);
+    }
+
+    /**
+     * By how much a threshold has to be higher because what is usual is not known well yet: the error of a mean of few blocks lasts, so
+     * that the sum climbs by it block after block. With a normal error of variance r/n the mean of exp(-2kh/r) over it asks for
+     * h - h²/(kn) = h0; when all of the past is there, it is in the threshold already.
+     *
+     * @param  float  $height  of the threshold
+     */
+    public function newness(float $height, float $allowance): float
+    {
+        $share = $height / $allowance * (1 / max(1, $this->count) - 1 / self::PAST);
+
+        return match (true) {
+            $share < 1e-6 => 1.0,
+            $share < 0.25 => (1 - sqrt(1 - 4 * $share)) / (2 * $share),
+            default => 2.0,
+        };
     }
 
     /**
@@ -119,15 +140,24 @@ final class Stream
     }
 
     /**
+     * @param  float  $wide  what heights are to be higher by
      * @param  1|-1  $direction
-     * @return bool whether the sum is over the threshold now
+     * @return float how high the sum stands now, as the logarithm of the blocks that it takes by chance to climb so high
      */
-    public function sum(float $z, float $allowance, float $threshold, int $direction): bool
+    public function sum(float $z, float $allowance, DriftThreshold $threshold, float $wide, Peaks $peaks, int $direction): float
     {
         $this->sums[$direction] = max(0.0, $this->sums[$direction] + $direction * $z - $allowance);
-        $this->since[$direction] = $this->sums[$direction] > 0 ? $this->since[$direction] + 1 : 0;
+        $log = $threshold->log($this->sums[$direction] / $wide);
+        $peaks->block();
+        if ($this->sums[$direction] > 0) {
+            $this->since[$direction]++;
+            $this->peaks[$direction] = max($this->peaks[$direction], $log);
+        } else {
+            $peaks->peak($this->peaks[$direction]);
+            [$this->since[$direction], $this->peaks[$direction]] = [0, 0.0];
+        }
 
-        return $this->sums[$direction] > $threshold;
+        return $log;
     }
 
     /**
@@ -149,7 +179,7 @@ final class Stream
 
     public function calm(): void
     {
-        [$this->sums, $this->since] = [[1 => 0.0, -1 => 0.0], [1 => 0, -1 => 0]];
+        [$this->sums, $this->since, $this->peaks] = [[1 => 0.0, -1 => 0.0], [1 => 0, -1 => 0], [1 => 0.0, -1 => 0.0]];
     }
 
     /** What it is like now is what is to be expected from here on. */

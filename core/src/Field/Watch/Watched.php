@@ -40,7 +40,7 @@ enum Watched: string
     {
         return match ($this) {
             self::Population, self::Flow => log(max($figure, 0.001)),
-            self::Skips, self::Doubles => sqrt($figure + 0.4),
+            self::Skips, self::Doubles => sqrt($figure + 0.05),
             self::Downforce => $figure,
         };
     }
@@ -49,7 +49,7 @@ enum Watched: string
     {
         return match ($this) {
             self::Population, self::Flow => exp($scaled),
-            self::Skips, self::Doubles => max(0.0, max(0.0, $scaled) ** 2 - 0.4),
+            self::Skips, self::Doubles => max(0.0, max(0.0, $scaled) ** 2 - 0.05),
             self::Downforce => $scaled,
         };
     }
@@ -59,7 +59,7 @@ enum Watched: string
     {
         return match ($this) {
             self::Population => 0.02,
-            self::Skips, self::Doubles => 0.35,
+            self::Skips, self::Doubles => 0.38,
             self::Downforce => 15.0,
             self::Flow => 0.05,
         };

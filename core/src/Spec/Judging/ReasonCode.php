@@ -80,4 +80,14 @@ enum ReasonCode: string
     case UsedSince = 'used_since';
     /** Something was changed or moved that it hangs on: measure again. */
     case MeasureAgain = 'measure_again';
+
+    /** The end that a figure is off at, or near to; null where it has nothing to do with ends. */
+    public function end(): ?string
+    {
+        return match ($this) {
+            self::NearWindowHigh, self::OverWindow, self::OverRange, self::OverBound, self::AboveRows, self::AboveAim => 'high',
+            self::NearWindowLow, self::UnderWindow, self::NoContact, self::UnderRange, self::UnderBound, self::BelowRows, self::BelowAim => 'low',
+            default => null,
+        };
+    }
 }

@@ -20,13 +20,6 @@ final readonly class AcresLine
 {
     private const MPH_PER_KMH = 1 / 1.609344;
 
-    private const SOILS = [
-        'clay' => Soil::Clay, 'silt' => Soil::Silt, 'loam' => Soil::Loam, 'sand' => Soil::Sand, 'sandy' => Soil::Sand,
-        'stony' => Soil::Stony, 'stones' => Soil::Stony, 'rocks' => Soil::Stony, 'rocky' => Soil::Stony,
-    ];
-
-    private const RESIDUES = ['bare' => Residue::Bare, 'usual residue' => Residue::Usual, 'heavy residue' => Residue::Heavy];
-
     private const DOWNFORCES = ['light downforce' => DownforceLevel::Light, 'usual downforce' => DownforceLevel::Usual, 'heavy downforce' => DownforceLevel::Heavy];
 
     private const TILLAGES = ['worked' => Tillage::Worked, 'min till' => Tillage::MinTill, 'no till' => Tillage::NoTill];
@@ -58,10 +51,10 @@ final readonly class AcresLine
         $names = $products = [];
         foreach (array_filter(array_map(trim(...), $parts)) as $part) {
             $word = strtr(mb_strtolower($part), '-', ' ');
-            if (isset(self::SOILS[$word])) {
-                $soil = self::SOILS[$word];
-            } elseif (isset(self::RESIDUES[$word])) {
-                $residue = self::RESIDUES[$word];
+            if (($ofSoil = Soil::told($part)) !== null) {
+                $soil = $ofSoil;
+            } elseif (($ofResidue = Residue::told($part)) !== null) {
+                $residue = $ofResidue;
             } elseif (isset(self::TILLAGES[$word])) {
                 $tillage = self::TILLAGES[$word];
             } elseif (isset(self::DOWNFORCES[$word])) {

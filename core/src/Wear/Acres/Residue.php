@@ -20,4 +20,15 @@ enum Residue: string
             self::Heavy => 1.1,
         };
     }
+
+    /** As it is said in a line; null where it is none. */
+    public static function told(string $word): ?self
+    {
+        return match (strtr(mb_strtolower($word), '-', ' ')) {
+            'bare' => self::Bare,
+            'usual residue' => self::Usual,
+            'heavy residue' => self::Heavy,
+            default => null,
+        };
+    }
 }

@@ -24,4 +24,17 @@ enum Soil: string
             self::Stony => 1.6,
         };
     }
+
+    /** As it is said in a line; null where it is none. */
+    public static function told(string $word): ?self
+    {
+        return match (strtr(mb_strtolower($word), '-', ' ')) {
+            'clay' => self::Clay,
+            'silt' => self::Silt,
+            'loam' => self::Loam,
+            'sand', 'sandy' => self::Sand,
+            'stony', 'stones', 'rocks', 'rocky' => self::Stony,
+            default => null,
+        };
+    }
 }

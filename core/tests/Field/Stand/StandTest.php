@@ -64,3 +64,12 @@ it('calls rows short in under one field of twenty where none is, and finds the o
     expect(ShortRows::among([1 => new StandCount(1, 300, 10, 20), 2 => new StandCount(2, 300, 60, 40)]))->toEqualWithDelta([1 => (10 / 20) / (60 / 40)], 1e-9)
         ->and(ShortRows::among([1 => new StandCount(1, 300, 10, 20)]))->toBe([]);
 });
+
+it('finds a short row beside a dead one, and holds both against those that stand', function (): void {
+    $counts = [];
+    foreach ([1 => 80, 2 => 75, 3 => 40, 4 => 2] as $row => $plants) {
+        $counts[$row] = new StandCount($row, 400, $plants, 50);
+    }
+    $short = ShortRows::among($counts);
+    expect(array_keys($short))->toBe([3, 4])->and($short[3])->toEqualWithDelta(40 / 77.5, 1e-9)->and($short[4])->toEqualWithDelta(2 / 77.5, 1e-9);
+});

@@ -15,11 +15,11 @@ use Random\Randomizer;
 final class MadeUpField
 {
     /** What a world can have; the rest is as here. */
-    public const USUAL = ['rows' => 16, 'ground' => 0.008, 'seconds' => 15.0, 'shared' => 0.3, 'noise' => 0.03, 'smooths' => 0.6, 'outliers' => 0.002, 'tails' => false, 'curves' => false, 'rates' => false];
+    public const USUAL = ['rows' => 16, 'ground' => 0.008, 'seconds' => 15.0, 'shared' => 0.3, 'noise' => 0.03, 'smooths' => 0.6, 'outliers' => 0.002, 'tails' => false, 'curves' => false, 'rates' => false, 'tells' => false];
 
     private readonly Randomizer $random;
 
-    /** @var array{rows: int, ground: float, seconds: float, shared: float, noise: float, smooths: float, outliers: float, tails: bool, curves: bool, rates: bool} */
+    /** @var array{rows: int, ground: float, seconds: float, shared: float, noise: float, smooths: float, outliers: float, tails: bool, curves: bool, rates: bool, tells: bool} */
     private readonly array $world;
 
     private int $second = 0;
@@ -33,6 +33,9 @@ final class MadeUpField
     private float $mph = 5.0;
 
     private float $rate = 34_000.0;
+
+    /** Seeds an acre that come where another rate was set: a drive takes some seconds. */
+    private float $drives = 34_000.0;
 
     private float $bend = 0.0;
 
@@ -72,7 +75,8 @@ final class MadeUpField
         $this->speed = $this->unit() < 0.01 ? 5 + 0.6 * $this->normal() : $this->speed;
         $this->mph += 0.25 * ($this->speed - $this->mph) + 0.05 * $this->normal();
         $this->rate = $this->world['rates'] && $this->unit() < 0.01 ? 28_000 + 8_000 * $this->unit() : $this->rate;
-        $told = ['ms' => 1000 * $this->second, 'mph' => round($this->mph, 2), 'down' => true];
+        $this->drives += 0.4 * ($this->rate - $this->drives);
+        $told = ['ms' => 1000 * $this->second, 'mph' => round($this->mph, 2), 'down' => true] + ($this->world['tells'] ? ['target' => ['population' => round($this->rate)]] : []);
         $halves = [$this->normal(), $this->normal()];
         foreach (array_keys($this->rows) as $row) {
             foreach ($this->row($row, $halves[2 * $row < $this->world['rows'] ? 0 : 1], $loses[$row + 1] ?? 0.0) as $of => $figure) {
@@ -95,7 +99,7 @@ final class MadeUpField
         $skips = $this->few($places * max(0.0005, $row['skips'] * (1 + 0.3 * ($this->mph - 5))));
         $doubles = $this->few($places * $row['doubles']);
         $place = ($number - ($world['rows'] - 1) / 2) / ($world['rows'] / 2);
-        $seeds = $this->rate * exp($row['bias'] + $world['ground'] * $row['ground']) * (1 + ($doubles - $skips) / $places + $row['skips'] - $row['doubles'])
+        $seeds = ($this->world['tells'] ? $this->drives : $this->rate) * exp($row['bias'] + $world['ground'] * $row['ground']) * (1 + ($doubles - $skips) / $places + $row['skips'] - $row['doubles'])
             * (1 + $this->bend * sin($this->second / 150) * $place) * (1 + $world['noise'] * $this->scatter()) * (1 - $loses) * ($this->unit() < $world['outliers'] ? 0.6 + 0.8 * $this->unit() : 1.0);
         $row['told'] = $row['told'] > 0 ? $world['smooths'] * $row['told'] + (1 - $world['smooths']) * $seeds : $seeds;
 

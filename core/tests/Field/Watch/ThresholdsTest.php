@@ -14,7 +14,7 @@ it('has thresholds near those of the book where blocks are independent and what 
 
         return (exp(2 * $allowance * $b) - 2 * $allowance * $b - 1) / (2 * $allowance ** 2);
     };
-    $threshold = DriftThresholds::typical()->of($allowance, 0.93, $blocks);
+    $threshold = DriftThresholds::typical()->of($allowance, 0.93)->height(log($blocks));
     expect(log($book($threshold)))->toEqualWithDelta(log($blocks), 0.9);
 })->with([[0.5, 5e3], [0.5, 5e4], [0.7, 5e3], [0.7, 5e4], [1.0, 5e3], [1.0, 5e4]]);
 
@@ -22,10 +22,10 @@ it('asks for more the more blocks hang together, the rarer a false alarm is to b
     $of = DriftThresholds::typical();
     foreach ([0.25, 0.35, 0.5, 0.7, 1.0] as $allowance) {
         for ($ratio = 0.6; $ratio < 6; $ratio += 0.4) {
-            expect($of->of($allowance, $ratio + 0.4, 1e6))->toBeGreaterThan($of->of($allowance, $ratio, 1e6))->and($of->of($allowance, $ratio, 1e7))->toBeGreaterThan($of->of($allowance, $ratio, 1e6));
+            expect($of->of($allowance, $ratio + 0.4)->height(14))->toBeGreaterThan($of->of($allowance, $ratio)->height(14))->and($of->of($allowance, $ratio)->height(16))->toBeGreaterThan($of->of($allowance, $ratio)->height(14));
         }
     }
-    expect($of->of(0.25, 2, 1e6))->toBeGreaterThan($of->of(1.0, 2, 1e6))->and($of->allowance(0.6))->toBe(0.7)->and($of->allowance(9.0))->toBe(1.0)->and($of->allowance(0.01))->toBe(0.25);
+    expect($of->of(0.25, 2)->height(14))->toBeGreaterThan($of->of(1.0, 2)->height(14))->and($of->allowance(0.6))->toBe(0.7)->and($of->allowance(9.0))->toBe(1.0)->and($of->allowance(0.01))->toBe(0.25);
 });
 
 it('blames what a least-squares fit of all candidates does', function (): void {

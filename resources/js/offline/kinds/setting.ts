@@ -16,7 +16,8 @@ export const setting: Kind<'setting'> = {
   },
   title: ({ body: { settings } }) =>
     settings
-      .map(({ key, row, value, figure, withdrawn }) => {
+      .map(({ line, key, row, value, figure, withdrawn }) => {
+        if (line !== undefined) return line
         const said = `${row ? `${sayRow(row)}, ` : ''}${say(`setting.${key}`)}: ${figure ?? value ?? ''}`
         return withdrawn ? `taken back: ${said}` : said
       })

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ustrel\Core\Field;
+namespace Ustrel\Core\Field\Settings;
 
 /** A planter's settings as they were made, one after the other: what is set now, and what comes back with the ground. Domain, 11. */
 final readonly class SettingsLog

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Ustrel\Core\Field;
+namespace Ustrel\Core\Field\Settings;
 
 use Ustrel\Core\Field\Calc\CalcUnit;
 

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use Ustrel\Core\Field\Setting;
-use Ustrel\Core\Field\SettingGround;
-use Ustrel\Core\Field\SettingKey;
-use Ustrel\Core\Field\SettingsLog;
+use Ustrel\Core\Field\Settings\Setting;
+use Ustrel\Core\Field\Settings\SettingGround;
+use Ustrel\Core\Field\Settings\SettingKey;
+use Ustrel\Core\Field\Settings\SettingsLog;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field;
+
+use App\Models\AcresEntry;
+use App\Models\Planter;
+use App\Models\SeasonPlan;
+use Ustrel\Core\Measure\Day;
+
+/** What stands on the fields that a planter planted, by its log; on those of the season that nobody has logged yet, by its plan. */
+final readonly class PlantedThere
+{
+    /** @param  array<string, array{crop: string, acres: float}>  $fields  by season and name */
+    private function __construct(
+        private Planter $planter,
+        private array $fields,
+    ) {
+    }
+
+    public static function by(Planter $planter): self
+    {
+        $fields = [];
+        foreach (SeasonPlan::query()->where('planter_id', $planter->id)->get() as $plan) {
+            foreach ($plan->fields as $field) {
+                $fields[self::key($plan->season, $field['name'])] = ['crop' => (string) $field['crop'], 'acres' => (float) $field['acres']];
+            }
+        }
+        $logged = [];
+        foreach (AcresEntry::held($planter->id)->orderBy('day')->get(['field', 'crop', 'acres', 'day']) as $line) {
+            $key = self::key($planter->seasonAt($line->day->iso), $line->field);
+            $logged[$key] = ['crop' => $line->crop ?? $logged[$key]['crop'] ?? $fields[$key]['crop'] ?? '', 'acres' => ($logged[$key]['acres'] ?? 0.0) + (float) $line->acres];
+        }
+
+        return new self($planter, $logged + $fields);
+    }
+
+    /** @return array{crop: string, acres: float}|null null where nobody said */
+    public function on(string $field, Day $planted): ?array
+    {
+        return $this->fields[self::key($this->planter->seasonAt($planted->iso), $field)] ?? null;
+    }
+
+    private static function key(int $season, string $field): string
+    {
+        return $season.' '.mb_strtolower(trim($field));
+    }
+}

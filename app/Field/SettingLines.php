@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field;
+
+use Illuminate\Validation\ValidationException;
+use Ramsey\Uuid\Uuid;
+use Ustrel\Core\Field\Settings\SaidSetting;
+use Ustrel\Core\Field\Settings\SettingsLine;
+use Ustrel\Core\Field\Settings\UnreadableSettings;
+
+/** Settings that were told as one line become an entry for each thing and row; their ids follow from the id of the line, so that sending it again is harmless. */
+final class SettingLines
+{
+    private const LONGEST = 500;
+
+    /** What a line says itself. */
+    private const SAID = ['key' => 1, 'row' => 1, 'value' => 1, 'figure' => 1, 'supersedes' => 1, 'withdrawn' => 1];
+
+    /**
+     * @param  list<mixed>  $settings  as they were sent
+     * @param  int  $rowCount  of the planter
+     * @return list<mixed>
+     *
+     * @throws ValidationException
+     */
+    public static function spread(array $settings, int $rowCount): array
+    {
+        $spread = [];
+        foreach ($settings as $at => $setting) {
+            $entries = is_array($setting) && ($setting['line'] ?? null) !== null ? self::entries($setting, $at, $rowCount) : [$setting];
+            array_push($spread, ...$entries);
+        }
+
+        return $spread;
+    }
+
+    /**
+     * @param  array<mixed>  $told
+     * @return list<array<mixed>>
+     */
+    private static function entries(array $told, int $at, int $rowCount): array
+    {
+        $line = $told['line'];
+        if (! is_string($line) || ! mb_check_encoding($line, 'UTF-8') || mb_strlen($line) > self::LONGEST || array_intersect_key($told, self::SAID) !== []) {
+            throw ValidationException::withMessages(["settings.{$at}.line" => __('settings.line')]);
+        }
+        try {
+            $said = SettingsLine::read($line, $rowCount);
+        } catch (UnreadableSettings $unreadable) {
+            throw ValidationException::withMessages(["settings.{$at}.line" => __("setting_line.{$unreadable->fault}", ['typed' => mb_substr($unreadable->typed, 0, 80), 'last' => $rowCount])]);
+        }
+        $ground = array_filter(['soil' => $said->soil?->value, 'residue' => $said->residue?->value, 'note' => $said->note]);
+        $shared = $ground + array_diff_key($told, ['id' => 1, 'line' => 1]);
+        $entries = [];
+        foreach ($said->settings as $setting) {
+            foreach ($setting->rows as $row) {
+                $entries[] = ['id' => self::id($told['id'] ?? null, count($entries)), 'row' => $row] + self::value($setting) + $shared;
+            }
+        }
+
+        return $entries;
+    }
+
+    /** @return array<string, string|float> */
+    private static function value(SaidSetting $setting): array
+    {
+        return ['key' => $setting->key->value] + ($setting->figure === null ? ['value' => $setting->value] : ['figure' => $setting->figure] + ($setting->units === null ? [] : ['units' => $setting->units->value]));
+    }
+
+    /** The first has the id of the line; what is no id is refused as any other. */
+    private static function id(mixed $line, int $number): mixed
+    {
+        return $number > 0 && is_string($line) && Uuid::isValid($line) ? Uuid::uuid5($line, "setting {$number}")->toString() : $line;
+    }
+}
