@@ -16,7 +16,7 @@ final class SettingLines
     private const LONGEST = 500;
 
     /** What a line says itself. */
-    private const SAID = ['key' => 1, 'row' => 1, 'value' => 1, 'figure' => 1, 'supersedes' => 1, 'withdrawn' => 1];
+    private const SAID = ['key' => 1, 'value' => 1, 'figure' => 1, 'supersedes' => 1, 'withdrawn' => 1];
 
     /**
      * @param  list<mixed>  $settings  as they were sent
@@ -52,10 +52,10 @@ final class SettingLines
             throw ValidationException::withMessages(["settings.{$at}.line" => __("setting_line.{$unreadable->fault}", ['typed' => mb_substr($unreadable->typed, 0, 80), 'last' => $rowCount])]);
         }
         $ground = array_filter(['soil' => $said->soil?->value, 'residue' => $said->residue?->value, 'note' => $said->note]);
-        $shared = $ground + array_diff_key($told, ['id' => 1, 'line' => 1]);
+        $shared = $ground + array_diff_key($told, ['id' => 1, 'line' => 1, 'row' => 1]);
         $entries = [];
         foreach ($said->settings as $setting) {
-            foreach ($setting->rows as $row) {
+            foreach ($setting->rows === [0] && $setting->key->isOfRows() ? [$told['row'] ?? 0] : $setting->rows as $row) {
                 $entries[] = ['id' => self::id($told['id'] ?? null, count($entries)), 'row' => $row] + self::value($setting) + $shared;
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Work;
 
+use App\Field\SettingEvents;
 use App\Models\Planter;
 use App\Models\User;
 use App\Parts\BrokenFitRule;
@@ -16,7 +17,7 @@ use App\Record\Refused;
 use App\Record\Touched;
 use Ustrel\Core\Parts\ImpossibleLedger;
 
-/** Writes what hands said of the work, and the parts and shims that went with it: all of it, or nothing. */
+/** Writes what hands said of the work, the parts and shims that went with it, and what was set by it: all of it, or nothing. */
 final readonly class RecordWork
 {
     public function __construct(
@@ -29,27 +30,30 @@ final readonly class RecordWork
     /**
      * @param  list<mixed>  $events  shape of each: the WorkEntry schema of the OpenAPI document
      * @param  list<mixed>  $ledger  shape of each: the LedgerEntry schema
-     * @return list<Receipt> of the events, then of the ledger
+     * @param  list<mixed>  $settings  what was set with it; shape of each: the SettingEntry schema
+     * @return list<Receipt> of the events, then of the ledger, then of the settings
      *
      * @throws NotTaken
      * @throws ImpossibleLedger
      * @throws BrokenFitRule
      */
-    public function __invoke(Planter $planter, User $by, array $events, array $ledger): array
+    public function __invoke(Planter $planter, User $by, array $events, array $ledger, array $settings = []): array
     {
         self::belongs($events, $ledger);
 
-        return $this->change->of($planter, function (Planter $planter, Touched $touched) use ($by, $events, $ledger): array {
+        return $this->change->of($planter, function (Planter $planter, Touched $touched) use ($by, $events, $ledger, $settings): array {
             $inbox = new Inbox($planter, $by);
             $receipts = $inbox->takeWhole(new WorkEvents($planter, $this->work), $events, $touched);
-            try {
-                $parts = $ledger === [] ? [] : $inbox->takeWhole(new LedgerEvents($planter, $by->units), $ledger, $touched);
-            } catch (NotTaken $notTaken) {
-                throw new NotTaken($notTaken->receipts, 'ledger');
+            foreach (['ledger' => [new LedgerEvents($planter, $by->units), $ledger], 'settings' => [new SettingEvents($planter), $settings]] as $name => [$kind, $items]) {
+                try {
+                    array_push($receipts, ...($items === [] ? [] : $inbox->takeWhole($kind, $items, $touched)));
+                } catch (NotTaken $notTaken) {
+                    throw new NotTaken($notTaken->receipts, $name);
+                }
             }
             ($this->learn)($planter);
 
-            return [...$receipts, ...$parts];
+            return $receipts;
         });
     }
 

@@ -91,3 +91,15 @@ it('refuses what nobody can have planted, in words', function (array $with, stri
     [['products' => ['0 gal/ac x']], 'products', 'over 0'], [['products' => ['1 cups/ac x']], 'products', '“1 cups/ac x” is no product'], [['products' => [['name' => 'x']]], 'products', 'is no product'], [['products' => '8 gal/ac x'], 'products', 'up to 12 products'],
     [['map_acres' => 0], 'map_acres', 'by the map'], [['map_acres' => '60'], 'map_acres', 'by the map'], [['around' => null], 'around', 'before you say until when'], [['lot' => str_repeat('x', 81)], 'lot', '80 letters'], [['note' => str_repeat('x', 301)], 'note', '300 letters'],
 ]);
+
+it('says of each field what the planter was set to that day', function (): void {
+    $this->actingAs($this->technician);
+    $set = fn (string $line, string $at): TestResponse => $this->postJson("/api/planters/{$this->planted->id}/settings", ['settings' => [['id' => (string) Str::uuid7(), 'line' => $line, 'happened_at' => $at]]])->assertCreated();
+    $set('closing 4', '2025-04-18T10:00:00Z');
+    $set('downforce 180 lb, depth mark 6 rows 3-4', '2026-04-18T10:00:00Z');
+    $set('downforce 200 lb, population 34000', '2026-04-19T10:00:00Z');
+    ($this->log)(['line' => '10 ac, Long Field', 'day' => '2026-04-17'])->assertCreated();
+    ($this->log)(['line' => '10 ac, Long Field', 'day' => '2026-04-18'])->assertCreated();
+    ($this->log)(['line' => '10 ac, Long Field', 'day' => '2026-04-19'])->assertCreated();
+    expect(array_column(($this->told)()['lines'], 'set', 'day'))->toBe(['2026-04-19' => 'downforce 200 lb; rows set apart: depth mark 3, 4', '2026-04-18' => 'downforce 180 lb; rows set apart: depth mark 3, 4', '2026-04-17' => '']);
+});

@@ -6,6 +6,7 @@ use App\Models\PartType;
 use App\Models\Planter;
 use App\Models\Role;
 use App\Models\User;
+use App\Models\WatchRun;
 use App\Models\Workshop;
 use App\People\GuestLinks;
 use App\Record\Parcel\PackWorkshop;
@@ -46,6 +47,11 @@ function fullShop(Tests\FeatureTestCase $test, User $owner): Planter
     $test->post("/api/planters/{$planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('past.csv', "Date,Row,Check,Side,Reading\n2024-03-02,1,opener_blade_diameter,left,14 15/16\n"), 'kind' => 'readings', 'mode' => 'good'])->assertStatus(202);
     $test->postJson('/api/suppliers', ['name' => 'Brook Supply', 'prices' => [['part_type_id' => $type->id, 'price' => 36.25, 'lead_days' => 9, 'since' => '2026-01-10']]])->assertCreated();
     $test->postJson('/api/orders', ['key' => (string) Str::uuid7(), 'revision' => 0, 'supplier_id' => null, 'state' => 'ordered', 'ordered_on' => '2026-03-02', 'lines' => [['part_type_id' => $type->id, 'quantity' => 6, 'price' => 36.25]]])->assertCreated();
+    foreach (['ended', 'running'] as $state) {
+        $run = WatchRun::query()->create(['id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'user_id' => $owner->id, 'acres' => 400, 'state' => $state, 'field' => 'Long Field', 'made_at' => now()]);
+        $run->passes()->create(['number' => 1, 'from_at' => now(), 'to_at' => now(), 'seconds' => 200, 'feet' => 1500, 'mph' => 5, 'means' => ['population' => [1 => 34_000]], 'deviations' => []]);
+        $run->alarms()->create(['at' => now(), 'kind' => 'stopped', 'watched' => 'population', 'rows' => [3], 'direction' => -1, 'expected' => 34_000, 'found' => 0, 'seconds' => 5, 'pass' => 1, 'mph' => 5, 'seen_by' => $owner->id]);
+    }
     app(GuestLinks::class)->make($owner, $planter, 'Hollis Pell', 30);
 
     return $planter;
@@ -79,7 +85,7 @@ it('takes all of a workshop out as an open archive and brings it back elsewhere,
     expect($zip->getFromName('csv/part-changes.csv'))->toContain("\"'=HYPERLINK")
         ->and($zip->getFromName('csv/readings.csv'))->toContain('14 11/16')
         ->and($zip->getFromName('tables/users.ndjson'))->not->toContain('$2y$')->not->toContain('Hollis Pell')
-        ->and(json_decode((string) $zip->getFromName('about.json'), true)['counts'])->toMatchArray(['readings' => 4, 'acres_log' => 2, 'photos' => 1, 'users' => 1]);
+        ->and(json_decode((string) $zip->getFromName('about.json'), true)['counts'])->toMatchArray(['readings' => 4, 'acres_log' => 2, 'photos' => 1, 'users' => 1, 'watch_runs' => 1, 'watch_passes' => 1, 'watch_alarms' => 1]);
 
     // Another installation, with a shop of its own in it.
     $this->signedOut();
@@ -93,6 +99,7 @@ it('takes all of a workshop out as an open archive and brings it back elsewhere,
         ->and(seenOf($this, $owner, $here))->toEqual($seen)
         ->and($seen['store'])->toBe([['=HYPERLINK("x")', 6, 36.25]])
         ->and($counts())->toBe($were)
+        ->and(WatchRun::query()->where('planter_id', $here->id)->with('passes')->get()->map(fn (WatchRun $of): array => [$of->state, $of->passes->count(), $of->alarms()->where('seen_by', $owner->id)->count()])->all())->toBe([['ended', 1, 1]])
         ->and($ofShop($here->workshop_id))->toBe($had['of the shop'])
         ->and($picture($here->id))->toBe($had['picture'])
         ->and($this->artisan('ustrel:rebuild'))->toBe(0)

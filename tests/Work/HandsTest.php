@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\PartType;
+use App\Models\Setting;
 use App\Models\StockMove;
 use App\Models\WorkEvent;
 use Illuminate\Support\Str;
@@ -48,6 +49,20 @@ it('takes ticks in the order in which hands come to them, each once, and takes t
     expect(($this->jobs)())->toBe(['change:3:seed_tube:centre']);
     $tick('off:5:gauge_wheel:left')->assertJsonPath('errors', ['events.0.targets' => ['That is not on a card of this planter: it was decided otherwise meanwhile, or read again.']]);
     expect(WorkEvent::query()->count())->toBe(4);
+});
+
+it('writes what the work set with its finish, for the row that it was on, or nothing of it', function (): void {
+    ($this->found)(3, 'seed_tube', 'change', ['curled_lip'], 'change');
+    $event = ['id' => (string) Str::uuid7(), 'kind' => 'finished', 'targets' => ['change:3:seed_tube:centre'], 'happened_at' => ($this->now)()];
+    $set = ['id' => (string) Str::uuid7(), 'line' => 'depth mark 6.5, downforce 180 lb rows 1-2, speed 5 mph', 'row' => 3, 'happened_at' => ($this->now)()];
+    $send = fn (array $with): TestResponse => $this->actingAs($this->technician)->postJson("/api/planters/{$this->planted->id}/work/hands", ['events' => [$event], 'settings' => [$with + $set]]);
+    $send(['line' => 'depth mark 650'])->assertUnprocessable()->assertJsonStructure(['errors' => ['settings.0.figure']]);
+    $send(['line' => 'wobble 3'])->assertUnprocessable()->assertJsonStructure(['errors' => ['settings.0.line']]);
+    expect(WorkEvent::query()->count())->toBe(1)->and(Setting::query()->count())->toBe(0);
+    $send([])->assertCreated();
+    $send([])->assertOk();
+    $send(['line' => 'depth mark 7'])->assertConflict();
+    expect(array_map(static fn (array $of): string => "{$of['key']} {$of['row']} {$of['said']}", ($this->get)('settings')['now']))->toBe(['depth_mark 3 6.5', 'downforce 1 180 lb', 'downforce 2 180 lb', 'speed 0 5 mph']);
 });
 
 it('finishes with the part and the shelf in one change, once', function (): void {

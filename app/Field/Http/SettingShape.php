@@ -22,7 +22,7 @@ use Ustrel\Core\Wear\Acres\Soil;
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
     new OA\Property(property: 'line', description: 'As it is told, in place of key, row, value and figure: `downforce 180 lb rows 3-6, closing 2, air 18 in`', type: 'string', maxLength: 500),
     new OA\Property(property: 'key', type: 'string', enum: SettingKey::class),
-    new OA\Property(property: 'row', description: '0, or left out, for the planter as a whole', type: 'integer'),
+    new OA\Property(property: 'row', description: '0, or left out, for the planter as a whole; of a line that names no rows, the row that it is about', type: 'integer'),
     new OA\Property(property: 'value', description: 'In words, where it has no unit; else what is to be said besides', type: 'string', maxLength: 60),
     new OA\Property(property: 'figure', description: 'Where it has a unit', type: 'number', nullable: true),
     new OA\Property(property: 'units', description: 'That the figure is in', type: 'string', enum: UnitSystem::class),

@@ -36,6 +36,9 @@ use App\Models\Supplier;
 use App\Models\User;
 use App\Models\Walk;
 use App\Models\WorkEvent;
+use App\Models\WatchAlarm;
+use App\Models\WatchPass;
+use App\Models\WatchRun;
 use App\Models\Workshop;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Migrations\Migrator;
@@ -86,10 +89,15 @@ final class Content
         Dig::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         StandCount::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         SignOff::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        WatchRun::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        WatchPass::class => [],
+        WatchAlarm::class => ['seen_by' => User::class],
         PolicyChoice::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Import::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Activity::class => ['workshop_id' => Workshop::class, 'causer_id' => User::class],
     ];
+
+    private const WATCHED = "state = 'ended' AND planter_id IN (SELECT id FROM planters WHERE workshop_id = ?)";
 
     /**
      * Lists of a table whose items name something of another one, each with the item's field that does.
@@ -105,6 +113,8 @@ final class Content
     public const LEFT_OUT = [
         User::class => ['password', 'remember_token', 'link_sha256', 'link_expires_at', 'planter_id'],
         Import::class => ['report', 'mapping'],
+        // Monitors are let in anew.
+        WatchRun::class => ['stand_id'],
     ];
 
     /**
@@ -126,6 +136,10 @@ final class Content
             in_array($model, [StockMove::class, SeedMove::class], true) => "{$table} WHERE workshop_id = ? ORDER BY recorded_at, id",
             isset(self::TABLES[$model]['workshop_id']) => "{$table} WHERE workshop_id = ? ORDER BY id",
             $model === Import::class => "imports WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) AND state = 'done' AND mode <> 'preview' ORDER BY id",
+            // What is still under way is not over.
+            $model === WatchRun::class => 'watch_runs WHERE '.self::WATCHED.' ORDER BY made_at, id',
+            $model === WatchPass::class => 'watch_passes WHERE watch_run_id IN (SELECT id FROM watch_runs WHERE '.self::WATCHED.') ORDER BY watch_run_id, number',
+            $model === WatchAlarm::class => 'watch_alarms WHERE watch_run_id IN (SELECT id FROM watch_runs WHERE '.self::WATCHED.') ORDER BY id',
             $model === SeasonPlan::class => 'season_plans WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY season, id',
             $model === Walk::class => 'walks WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY started_at, id',
             default => "{$table} WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY recorded_at, id",

@@ -210,7 +210,7 @@ final readonly class UnpackWorkshop
         $pairs = array_map(static fn (array $line): string => "[{$line[0]}, ".json_encode((object) $line[1], JSON_THROW_ON_ERROR).']', $lines);
 
         return DB::scalar(
-            "INSERT INTO {$table} ({$put}) SELECT {$taken} FROM jsonb_array_elements(?::jsonb) AS pair, LATERAL jsonb_populate_record(NULL::{$table}, (pair->0) || (pair->1)) AS line RETURNING id",
+            "INSERT INTO {$table} ({$put}) SELECT {$taken} FROM jsonb_array_elements(?::jsonb) AS pair, LATERAL jsonb_populate_record(NULL::{$table}, (pair->0) || (pair->1)) AS line RETURNING ".(new $model)->getKeyName(),
             ['['.implode(', ', $pairs).']'],
         );
     }

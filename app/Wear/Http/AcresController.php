@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Wear\Http;
 
+use App\Field\FigureWords;
+use App\Field\SettingsOfDay;
 use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Planter;
@@ -55,9 +57,9 @@ final class AcresController extends Controller
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What the planter has planted, newest first', content: new OA\JsonContent(ref: '#/components/schemas/Acres'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    public function index(Planter $planter, AcresQuery $acres): JsonResponse
+    public function index(Request $request, Planter $planter, AcresQuery $acres): JsonResponse
     {
-        return new JsonResponse(AcresShape::of($acres->of($planter->load('workshop'))));
+        return new JsonResponse(AcresShape::of($acres->of($planter->load('workshop')), SettingsOfDay::of($planter, new FigureWords($this->user($request)->units))));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/acres/log.csv', operationId: 'plantingLog', description: 'In the columns that an import reads', tags: ['acres'])]

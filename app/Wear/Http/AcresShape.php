@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wear\Http;
 
+use App\Field\SettingsOfDay;
 use App\Models\AcresEntry;
 use App\Models\Planter;
 use App\Wear\WearRecord;
@@ -19,7 +20,7 @@ use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 use Ustrel\Core\Wear\Acres\Tillage;
 
-#[OA\Schema(schema: 'AcresLine', required: ['id', 'day', 'field', 'crop', 'acres', 'mph', 'soil', 'residue', 'tillage', 'downforce', 'severity', 'own_severity', 'shut_off', 'lot', 'population', 'products', 'map_acres', 'off_map', 'around', 'until', 'around_over', 'note', 'logged_by'], properties: [
+#[OA\Schema(schema: 'AcresLine', required: ['id', 'day', 'field', 'crop', 'acres', 'mph', 'soil', 'residue', 'tillage', 'downforce', 'severity', 'own_severity', 'shut_off', 'lot', 'population', 'products', 'map_acres', 'off_map', 'around', 'until', 'around_over', 'note', 'set', 'logged_by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'day', type: 'string', format: 'date'),
     new OA\Property(property: 'field', type: 'string'),
@@ -42,6 +43,7 @@ use Ustrel\Core\Wear\Acres\Tillage;
     new OA\Property(property: 'until', type: 'string', nullable: true),
     new OA\Property(property: 'around_over', type: 'boolean'),
     new OA\Property(property: 'note', type: 'string'),
+    new OA\Property(property: 'set', description: 'What the planter was set to that day, in words; empty where nothing is on record', type: 'string'),
     new OA\Property(property: 'logged_by', type: 'string'),
 ])]
 #[OA\Schema(schema: 'Acres', required: ['lines', 'fields', 'arounds', 'seasons', 'rows', 'plan', 'severities'], properties: [
@@ -72,13 +74,14 @@ final class AcresShape
      * @param  array{planter: Planter, lines: Collection<int, AcresEntry>, arounds: Collection<int, AcresEntry>, fields: list<array<string, mixed>>, seasons: list<array{season: int, lines: int, acres: float}>, record: WearRecord}  $acres
      * @return array<string, mixed>
      */
-    public static function of(array $acres): array
+    public static function of(array $acres, SettingsOfDay $settings): array
     {
+        $line = static fn (AcresEntry $line): array => self::line($line, $settings);
         $log = $acres['record']->log();
 
         return [
-            'lines' => $acres['lines']->map(self::line(...))->all(),
-            'arounds' => $acres['arounds']->map(self::line(...))->all(),
+            'lines' => $acres['lines']->map($line)->all(),
+            'arounds' => $acres['arounds']->map($line)->all(),
             'fields' => $acres['fields'],
             'seasons' => $acres['seasons'],
             'rows' => array_map(static fn (int $row): float => round($log->total($row)->metres, 1), range(1, $acres['planter']->row_count)),
@@ -88,7 +91,7 @@ final class AcresShape
     }
 
     /** @return array<string, mixed> */
-    private static function line(AcresEntry $line): array
+    private static function line(AcresEntry $line, SettingsOfDay $settings): array
     {
         $rows = [];
         foreach ($line->shares as $row => $share) {
@@ -118,6 +121,7 @@ final class AcresShape
             'until' => $line->until,
             'around_over' => $line->around_over,
             'note' => $line->note,
+            'set' => $settings->on($line->day),
             'logged_by' => $line->user->name,
         ];
     }

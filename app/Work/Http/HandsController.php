@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Work\Http;
 
+use App\Field\SettingLines;
 use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\OwnJob;
@@ -121,14 +122,15 @@ final class HandsController extends Controller
         return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): OwnJobs => new OwnJobs($of), [JsonBody::of($request)]));
     }
 
-    #[OA\Post(path: '/api/planters/{planter}/work/hands', operationId: 'recordWork', description: 'All of it is written, or nothing: what was ticked, finished or could not be done, and the parts and shims that went with it. Sending it again is harmless', tags: ['work'])]
+    #[OA\Post(path: '/api/planters/{planter}/work/hands', operationId: 'recordWork', description: 'All of it is written, or nothing: what was ticked, finished or could not be done, the parts and shims that went with it, and what was set. Sending it again is harmless', tags: ['work'])]
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['events'], properties: [
         new OA\Property(property: 'events', type: 'array', maxItems: self::MOST, minItems: 1, items: new OA\Items(ref: '#/components/schemas/WorkEntry')),
         new OA\Property(property: 'ledger', type: 'array', maxItems: self::MOST, items: new OA\Items(ref: '#/components/schemas/LedgerEntry')),
+        new OA\Property(property: 'settings', description: 'What was set by it', type: 'array', maxItems: self::MOST, items: new OA\Items(ref: '#/components/schemas/SettingEntry')),
     ]))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(response: 201, description: 'Written; receipts of the events, then of the ledger', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(response: 201, description: 'Written; receipts of the events, then of the ledger, then of the settings', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
@@ -137,8 +139,9 @@ final class HandsController extends Controller
     {
         $events = JsonBody::list($request, 'events', self::MOST, 'hands.item');
         $ledger = in_array($request->json('ledger'), [null, []], true) ? [] : JsonBody::list($request, 'ledger', self::MOST, 'hands.ledger');
+        $settings = in_array($request->json('settings'), [null, []], true) ? [] : SettingLines::spread(JsonBody::list($request, 'settings', self::MOST, 'settings.list'), $planter->row_count);
         try {
-            return ReceiptsShape::answer($record($planter, $this->user($request), $events, $ledger));
+            return ReceiptsShape::answer($record($planter, $this->user($request), $events, $ledger, $settings));
         } catch (NotTaken $notTaken) {
             throw ReceiptsShape::refusal($notTaken, $notTaken->items === '' ? 'events' : $notTaken->items);
         } catch (BrokenFitRule|ImpossibleLedger $refused) {

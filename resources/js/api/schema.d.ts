@@ -2138,7 +2138,7 @@ export interface paths {
         /** @description What is ticked, done, or could not be done */
         get: operations["hands"];
         put?: never;
-        /** @description All of it is written, or nothing: what was ticked, finished or could not be done, and the parts and shims that went with it. Sending it again is harmless */
+        /** @description All of it is written, or nothing: what was ticked, finished or could not be done, the parts and shims that went with it, and what was set. Sending it again is harmless */
         post: operations["recordWork"];
         delete?: never;
         options?: never;
@@ -3121,7 +3121,7 @@ export interface components {
             line?: string;
             /** @enum {string} */
             key?: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
-            /** @description 0, or left out, for the planter as a whole */
+            /** @description 0, or left out, for the planter as a whole; of a line that names no rows, the row that it is about */
             row?: number;
             /** @description In words, where it has no unit; else what is to be said besides */
             value?: string;
@@ -4930,6 +4930,8 @@ export interface components {
             until: string | null;
             around_over: boolean;
             note: string;
+            /** @description What the planter was set to that day, in words; empty where nothing is on record */
+            set: string;
             logged_by: string;
         };
         Acres: {
@@ -9969,6 +9971,8 @@ export interface operations {
                 "application/json": {
                     events: components["schemas"]["WorkEntry"][];
                     ledger?: components["schemas"]["LedgerEntry"][];
+                    /** @description What was set by it */
+                    settings?: components["schemas"]["SettingEntry"][];
                 };
             };
         };
@@ -9982,7 +9986,7 @@ export interface operations {
                     "application/json": components["schemas"]["Receipts"];
                 };
             };
-            /** @description Written; receipts of the events, then of the ledger */
+            /** @description Written; receipts of the events, then of the ledger, then of the settings */
             201: {
                 headers: {
                     [name: string]: unknown;

@@ -45,7 +45,7 @@ type Kinds = {
   signOff: { body: SignOffEntry }
   standCount: { body: StandCountEntry }
   /** What was ticked, finished or could not be done, with the parts that went in: taken whole or not at all. */
-  hands: { body: { events: WorkEntry[]; ledger: LedgerEntry[] } }
+  hands: { body: { events: WorkEntry[]; ledger: LedgerEntry[]; settings?: SettingEntry[] } }
 }
 export type What = keyof Kinds
 export type New<W extends What = What> = { [K in W]: { what: K; id: string; planter: number } & Kinds[K] }[W]

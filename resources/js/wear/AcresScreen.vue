@@ -183,7 +183,7 @@ async function takeBack(of: AcresLine): Promise<void> {
                 }}<span v-if="entry.off_map !== null" class="due">
                   · the counter says {{ Math.abs(Math.round(100 * entry.off_map)) }} %
                   {{ entry.off_map > 0 ? 'more' : 'less' }} than the map</span
-                ></span
+                ><template v-if="entry.set"><br />Set to: {{ entry.set }}</template></span
               >
             </button>
           </li>

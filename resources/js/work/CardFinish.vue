@@ -3,6 +3,7 @@ import { computed, reactive, ref } from 'vue'
 import { usePartTypes } from '@/api/queries'
 import type { Ledger, LedgerEntry, Slot, WorkJob, WorkPiece } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
+import { useUnits } from '@/composables/useUnits'
 import { typedNumber } from '@/measure/typed'
 import { sayRows } from '@/plan/findings'
 import { say, sayRow } from '@/words'
@@ -19,11 +20,14 @@ const { done, minutes, ledger } = defineProps<{
 const emit = defineEmits<{ back: []; finished: [] }>()
 const { deliver, refusal, busy } = useHandsEntries(() => done[0]?.piece.planter ?? 0)
 const types = usePartTypes()
+const { units } = useUnits()
 
 const took = ref(`${minutes ?? ''}`)
 const seized = ref('')
 const lubricant = ref('')
 const words = ref('')
+/** What the work was to set, as one line. */
+const set = ref('')
 /** Reasons whose figure is shims of the opener, with the sign of the move. */
 const SHIMS: Partial<Record<NonNullable<WorkJob['why']>, 1 | -1>> = {
   shims_in: 1,
@@ -102,6 +106,7 @@ async function save(): Promise<void> {
       lubricant: lubricant.value.trim(),
       words: words.value.trim(),
       ledger: entriesOf(piece, jobs),
+      settings: set.value.trim() === '' ? [] : [{ line: set.value.trim(), row: piece.row, units: units.value }],
     })),
   )
   if (isWritten) emit('finished')
@@ -158,6 +163,15 @@ async function save(): Promise<void> {
         persistent-hint
       />
     </div>
+    <v-text-field
+      v-if="done.some(({ jobs }) => jobs.some(({ action }) => action === 'adjust'))"
+      v-model="set"
+      label="What it is set to now"
+      placeholder="depth mark 6.5, closing 2, downforce 180 lb"
+      hint="Goes to the settings of the row; leave it empty where nothing was set"
+      persistent-hint
+      maxlength="500"
+    />
     <v-text-field v-model="lubricant" label="Lubricant used" maxlength="300" />
     <v-text-field v-model="words" label="Anything to remember" maxlength="300" />
     <refusal-list :refusal="refusal" />

@@ -1,12 +1,15 @@
 import { v7 as uuid } from 'uuid'
 import { computed } from 'vue'
-import type { LedgerEntry, WorkEntry } from '@/api/types'
+import type { LedgerEntry, SettingEntry, WorkEntry } from '@/api/types'
 import { isOf } from '@/offline/kinds'
 import { useOutbox } from '@/offline/outbox'
 import { useSend } from '@/composables/useSend'
 import { useSession } from '@/session'
 
-type Said = Omit<WorkEntry, 'id' | 'happened_at' | 'ledger'> & { ledger?: Omit<LedgerEntry, 'id' | 'happened_at'>[] }
+type Said = Omit<WorkEntry, 'id' | 'happened_at' | 'ledger'> & {
+  ledger?: Omit<LedgerEntry, 'id' | 'happened_at'>[]
+  settings?: Omit<SettingEntry, 'id' | 'happened_at'>[]
+}
 
 /** What hands say of the work on one planter: kept on the device at once, and gone up when there is a signal. */
 export function useHandsEntries(planter: () => number) {
@@ -18,15 +21,17 @@ export function useHandsEntries(planter: () => number) {
   )
   const me = computed(() => session.me?.name ?? '')
 
-  function made(said: Said[]): { events: WorkEntry[]; ledger: LedgerEntry[] } {
+  function made(said: Said[]): { events: WorkEntry[]; ledger: LedgerEntry[]; settings: SettingEntry[] } {
     const happened_at = new Date().toISOString()
     const ledger: LedgerEntry[] = []
-    const events = said.map(({ ledger: entries = [], ...event }) => {
+    const settings: SettingEntry[] = []
+    const events = said.map(({ ledger: entries = [], settings: set = [], ...event }) => {
+      settings.push(...set.map((entry) => ({ ...entry, id: uuid(), happened_at })))
       const own = entries.map((entry) => ({ ...entry, id: uuid(), happened_at }))
       ledger.push(...own)
       return { ...event, id: uuid(), happened_at, ledger: own.map(({ id }) => id) }
     })
-    return { events, ledger }
+    return { events, ledger, settings }
   }
 
   /** A tick, or one taken back: nobody waits for the server's word. */

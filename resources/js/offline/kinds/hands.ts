@@ -1,5 +1,5 @@
 import { api, body } from '@/api/client'
-import { refreshHands, refreshRecord } from '@/api/queries'
+import { keys, queries, refreshHands, refreshRecord } from '@/api/queries'
 import { say, sayRow } from '@/words'
 import { rowOf, sayTarget } from '@/work/target'
 import { allTaken, type Kind } from './kind'
@@ -13,6 +13,7 @@ export const hands: Kind<'hands'> = {
     const params = { path: { planter: item.planter } }
     await body(api.POST('/api/planters/{planter}/work/hands', { params, body: item.body }))
     const isOnlyTicked = item.body.events.every(({ kind }) => kind === 'ticked')
+    if (item.body.settings?.length) await queries.invalidateQueries({ queryKey: keys.settings(item.planter) })
     await (isOnlyTicked ? refreshHands(item.planter) : refreshRecord(item.planter))
     return allTaken()
   },
@@ -23,7 +24,7 @@ export const hands: Kind<'hands'> = {
     const what = target === '' ? '' : `${sayRow(rowOf(target))}, ${sayTarget(target).toLowerCase()}: `
     return `${what}${first.withdrawn ? say('hands.taken_back') : say(`hands.say_${first.kind}`)}`
   },
-  brings: ({ body: { events, ledger } }) => [...events, ...ledger].map(({ id }) => id),
+  brings: ({ body: { events, ledger, settings = [] } }) => [...events, ...ledger, ...settings].map(({ id }) => id),
   dependsOn: ({ body: { events, ledger } }) =>
     [...events, ...ledger].map(({ supersedes }) => supersedes).filter((id) => id != null),
 }
