@@ -96,7 +96,10 @@ test('a planter is set up by its sprockets, weighed, dug on the phone without a 
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
 })
 
-test('settings come back with the ground, are kept once by two at once, and taken back', async ({ page }) => {
+test('settings come back with the ground, are told in one line, kept once by two at once, and taken back', async ({
+  page,
+  context,
+}) => {
   await signIn(page)
   const { planter } = await planterWithWalk(page, 'By ground', 4)
   const path = `/api/planters/${planter}/settings`
@@ -146,6 +149,19 @@ test('settings come back with the ground, are kept once by two at once, and take
   await page.getByText('All that was set, the newest first').click()
   await page.getByRole('button', { name: 'Take back: closing wheels notch 2' }).first().click()
   await expect(now).toContainText('notch 4')
+  // In one line, from where there is no signal; what cannot be read is said by its own words.
+  const line = page.getByRole('textbox', { name: 'In one line' })
+  const told = page.getByRole('form', { name: 'Settings in one line' }).getByRole('button', { name: 'Keep it' })
+  await line.fill('depth mark 6.5 row 9')
+  await told.click()
+  await expect(page.getByText('“9”: this planter has rows 1 to 4.')).toBeVisible()
+  await context.setOffline(true)
+  await line.fill('depth mark 6.5 row 2, singulator 4, note held its depth')
+  await told.click()
+  await expect(page.getByText('depth mark 6.5 row 2, singulator 4, note held its depth').first()).toBeVisible()
+  await context.setOffline(false)
+  await expect(now).toContainText('depth mark, row 2', { timeout: 30_000 })
+  await expect(now).toContainText('held its depth')
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
 })
 
@@ -182,6 +198,26 @@ test('what came up is counted without a signal, and the row that is short is nam
   const field = page.getByRole('region', { name: 'Kiln Piece' })
   await expect(field).toContainText('Row 3: thinner than the others by more than luck', { timeout: 30_000 })
   await expect(field).toContainText('81 % of 28,500 plants/ac')
+  await field.getByRole('button', { name: 'What can it be: row 3' }).click()
+  await expect(page.getByRole('region', { name: 'Diagnosis' })).toContainText(
+    'Because: stand thinner than on the other rows',
+  )
+  // In money only by the shop's own curve.
+  await call(page, 'POST', `/api/planters/${planter}/acres`, {
+    ...{ id: uuid(), day: new Date().toISOString().slice(0, 10), line: '40 ac, Kiln Piece, field peas' },
+  })
+  await page.reload()
+  const curve = page.getByRole('region', { name: 'Your own yield curve' })
+  await curve.getByLabel('Crop').fill('field peas')
+  await curve.getByLabel('Counted in').fill('bu')
+  await curve.getByLabel('Price of one').fill('10')
+  await curve.getByLabel('Plants and yield').fill('20,000 40')
+  await curve.getByRole('button', { name: 'Save the curve' }).click()
+  await expect(curve.getByRole('alert').filter({ hasText: '2 to 12 points' })).toBeVisible()
+  await curve.getByLabel('Plants and yield').fill('20,000 40; 30,000 60')
+  await curve.getByRole('button', { name: 'Save the curve' }).click()
+  // 23,000 stand of 28,500: 5,500 plants at 2 bu a thousand are 11 bu, at 10 each.
+  await expect(field).toContainText('11 bu/ac less than a full stand: 110 USD on each, 4,400 USD on 40 ac')
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
 })
 

@@ -86,6 +86,30 @@ const kinds: Record<string, (of: Planter) => Sent> = {
     const body = { id, row: row(), ...counts, happened_at: at(next()) }
     return { method: 'POST', path: `/api/planters/${planter}/bench`, body, ids: [id] }
   },
+  settings: ({ planter }) => {
+    const id = uuid()
+    const settings = [{ id, line: `depth mark ${next() % 12} row ${row()}`, happened_at: at(next()) }]
+    return { method: 'POST', path: `/api/planters/${planter}/settings`, body: { settings }, ids: [id] }
+  },
+  stand: ({ planter }) => {
+    const id = uuid()
+    const count = {
+      id,
+      row: row(),
+      field: 'Long Field',
+      planted_on: '2026-02-01',
+      length: 17.5,
+      happened_at: at(next()),
+    }
+    const counts = [{ ...count, plants: 20 + (next() % 9) }]
+    return { method: 'POST', path: `/api/planters/${planter}/emergence`, body: { counts }, ids: [id] }
+  },
+  curve: () => ({
+    method: 'PUT',
+    path: '/api/workshop/yield-curve',
+    body: { crop: `crop ${next() % 5}`, unit: 'bu', price: 4.5, points: `20,000 ${100 + (next() % 50)}; 34,000 200` },
+    ids: [],
+  }),
   planter: ({ planter, form }) => ({
     method: 'PUT',
     path: `/api/planters/${planter}`,

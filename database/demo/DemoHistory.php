@@ -12,6 +12,7 @@ use App\Models\Reading;
 use App\Models\User;
 use App\Walk\Board\StoredAnswer;
 use Carbon\CarbonImmutable;
+use Ustrel\Core\Field\Log\RateUnit;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Parts\RemovalReason;
@@ -112,11 +113,30 @@ final class DemoHistory
                 'own_severity' => $field === 'Stony Bank',
                 // Point rows: the last section is shut off for part of it.
                 'shares' => $field === 'Gallops' && count($this->demo->sections) > 1 ? json_encode((object) array_fill_keys(range($this->planter->row_count - 1, $this->planter->row_count), 0.5)) : '{}',
+                ...$this->told($turn, $start->year),
                 'recorded_at' => $start->addDays($turn)->setTime(19, 0),
                 'user_id' => $this->technician->id,
             ];
         }
         AcresEntry::query()->insert($lines);
+    }
+
+    /**
+     * Seed and products of a field.
+     *
+     * @return array{lot: string, populations: string, products: string, note: string}
+     */
+    private function told(int $turn, int $year): array
+    {
+        $isPopcorn = $turn % 2 === 0;
+        $populations = [['from' => 0.0, 'population' => $isPopcorn ? 28_000 : 140_000], ...($turn === 2 ? [['from' => 12.0, 'population' => 26_000]] : [])];
+
+        return [
+            'lot' => ($isPopcorn ? 'Popcorn' : 'Soybeans').", lot of {$year}",
+            'populations' => json_encode($populations, JSON_THROW_ON_ERROR),
+            'products' => json_encode($isPopcorn ? [['name' => 'starter', 'rate' => 6.0, 'unit' => RateUnit::GallonsAnAcre->value]] : [], JSON_THROW_ON_ERROR),
+            'note' => $turn === 2 ? 'thinner on the sand behind the kiln' : '',
+        ];
     }
 
     /** All blades were new before the first of the seasons on record. */

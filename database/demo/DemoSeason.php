@@ -42,6 +42,7 @@ final class DemoSeason
                 ['name' => 'Idris Vale', 'hours' => $week(8, 8, 8, 8, 6)],
                 ['name' => 'Pim Larkspur', 'hours' => $week(0, 4, 0, 4, 0, 4)],
             ],
+            'yield_curves' => ['popcorn' => ['unit' => 'bu', 'price' => 9.4, 'points' => [[16_000, 58], [20_000, 68], [24_000, 76], [28_000, 81], [32_000, 82]]]],
             'own_policy' => [
                 'opener_blade' => ['when' => ChangeWhen::ShareGone->value, 'share' => 0.7, 'scope' => Scope::Set->value, 'with' => ['seed_tube_guard'], 'looks' => 1],
                 'fertilizer_blade' => ['when' => ChangeWhen::WouldNotLast->value, 'share' => 1.0, 'scope' => Scope::Row->value, 'with' => [], 'looks' => 1],

@@ -64,7 +64,7 @@ const asked = ref<{ row: number; symptom: Symptom }>()
               <span class="quiet"
                 >{{ one.plants }} on {{ one.length }}
                 <template v-if="one.hours !== null"
-                  >· half up after {{ one.half }} h, from 10 to 90 % in {{ one.hours }} h</template
+                  >· half up after {{ one.half }} h, 10 to 90 % in {{ one.hours }} h</template
                 ><template v-else-if="one.counts < 3">· count on three days to tell how evenly</template></span
               >
               <span v-if="one.against !== null" class="due"

@@ -69,22 +69,10 @@ async function save(): Promise<void> {
         v-model="form.crop"
         label="Crop"
         :items="crops"
-        :error-messages="refusal?.about('crop')"
         @update:model-value="(crop) => crop && choose(String(crop))"
       />
-      <v-text-field
-        v-model="form.unit"
-        label="Counted in"
-        placeholder="bu"
-        maxlength="20"
-        :error-messages="refusal?.about('unit')"
-      />
-      <v-text-field
-        v-model="form.price"
-        :label="`Price of one, ${session.me?.currency ?? ''}`"
-        inputmode="decimal"
-        :error-messages="refusal?.about('price')"
-      />
+      <v-text-field v-model="form.unit" label="Counted in" placeholder="bu" maxlength="20" />
+      <v-text-field v-model="form.price" :label="`Price of one, ${session.me?.currency ?? ''}`" inputmode="decimal" />
       <v-text-field
         v-model="form.points"
         class="points"
@@ -93,7 +81,6 @@ async function save(): Promise<void> {
         hint="Left empty, the curve of this crop is taken away"
         persistent-hint
         maxlength="400"
-        :error-messages="refusal?.about('points')"
       />
       <v-btn type="submit" variant="outlined" size="large" :loading="busy" :disabled="!form.crop">Save the curve</v-btn>
       <p v-if="saved" role="status">{{ saved }}</p>
@@ -127,6 +114,14 @@ li {
 @media (max-width: 700px) {
   form {
     grid-template-columns: minmax(0, 1fr);
+  }
+  li {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  li > span {
+    grid-row: 2;
+    grid-column: 1 / -1;
+    padding-bottom: 8px;
   }
 }
 </style>

@@ -32,6 +32,7 @@ const line: AcresLine = {
   until: 'the part comes',
   around_over: false,
   note: 'wet corner left',
+  set: '',
   logged_by: 'Wren',
 }
 

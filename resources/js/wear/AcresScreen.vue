@@ -177,7 +177,13 @@ async function takeBack(of: AcresLine): Promise<void> {
               >
               <span class="quiet ground"
                 >{{
-                  [groundOf(entry), entry.lot, entry.population, ...entry.products, entry.note]
+                  [
+                    groundOf(entry),
+                    entry.lot,
+                    entry.population && `seeds/ac ${entry.population}`,
+                    ...entry.products,
+                    entry.note,
+                  ]
                     .filter((part) => part)
                     .join(' · ')
                 }}<span v-if="entry.off_map !== null" class="due">
@@ -236,7 +242,7 @@ ul {
 }
 li .line {
   display: grid;
-  grid-template-columns: 110px 90px 1fr 1.2fr;
+  grid-template-columns: 110px 90px minmax(0, 1fr) minmax(0, 2fr);
   align-items: center;
   gap: 8px;
   width: 100%;

@@ -29,6 +29,7 @@ describe('acres', () => {
     until: null,
     around_over: false,
     note: '',
+    set: '',
     logged_by: '',
   }
 
