@@ -214,12 +214,8 @@ final class Drifts
         foreach ($this->of->troubles() as $direction) {
             $highest = max($highest, $stream->sum($z, $allowance, $threshold, $wide, $peaks, $direction));
         }
-        if ($highest <= $log || $stream->count < self::FEWEST) {
-            return false;
-        }
-        $peaks->alarm($highest);
 
-        return true;
+        return $highest > $log && $stream->count >= self::FEWEST;
     }
 
     /**

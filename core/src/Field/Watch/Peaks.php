@@ -18,6 +18,8 @@ final class Peaks
     /** What was made up counts for so many peaks. */
     private const BELIEVED = 20.0;
 
+    private const ROUNDS = 6;
+
     /** So many are remembered; what is older fades. */
     private const PAST = 2000.0;
 
@@ -25,14 +27,12 @@ final class Peaks
         private float $blocks,
         private float $peaks,
         private float $excess,
-        /** Peaks that were cut off by an alarm: how far they would have gone nobody knows. */
-        private float $cut,
     ) {
     }
 
     public static function believed(): self
     {
-        return new self(self::BELIEVED * exp(self::FROM), self::BELIEVED, self::BELIEVED, 0.0);
+        return new self(self::BELIEVED * exp(self::FROM), self::BELIEVED, self::BELIEVED);
     }
 
     /** One block of one stream in one direction. */
@@ -46,32 +46,34 @@ final class Peaks
     {
         if ($log > self::FROM) {
             $keep = $this->peaks > self::PAST ? 1 - 1 / self::PAST : 1.0;
-            [$this->blocks, $this->peaks, $this->excess, $this->cut] = [$this->blocks * $keep, $this->peaks * $keep + 1, $this->excess * $keep + $log - self::FROM, $this->cut * $keep];
-        }
-    }
-
-    /** @param  float  $log  how high a sum was when it was an alarm */
-    public function alarm(float $log): void
-    {
-        if ($log > self::FROM) {
-            $this->peak($log);
-            $this->cut++;
+            [$this->blocks, $this->peaks, $this->excess] = [$this->blocks * $keep, $this->peaks * $keep + 1, $this->excess * $keep + $log - self::FROM];
         }
     }
 
     /**
+     * What became an alarm is not counted, for most of it is no chance: the mean is that of an exponential that is cut there (its own
+     * mean less what is lost beyond, by fixed point).
+     *
      * @param  float  $log  of the blocks to a false alarm, as wanted
      * @return float as it has to be asked for here
      */
     public function ask(float $log): float
     {
-        return self::FROM + $this->excess / max(1.0, $this->peaks - $this->cut) * max(0.0, $log + log($this->peaks / $this->blocks));
+        $most = max(1.0, $log - self::FROM);
+        $seen = $mean = $this->excess / $this->peaks;
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            $beyond = exp(-$most / $mean);
+            $mean = $seen + $most * $beyond / (1 - $beyond);
+        }
+        $beyond = exp(-$most / $mean);
+
+        return self::FROM + $mean * max(0.0, $log + log($this->peaks / (1 - $beyond) / $this->blocks));
     }
 
     /** @return list<float> */
     public function toList(): array
     {
-        return array_map(static fn (float $of): float => round($of, 6), [$this->blocks, $this->peaks, $this->excess, $this->cut]);
+        return array_map(static fn (float $of): float => round($of, 6), [$this->blocks, $this->peaks, $this->excess]);
     }
 
     /** @param  list<float|int>  $list  as toList() gives it */
@@ -85,6 +87,6 @@ final class Peaks
     {
         $share = min(1.0, 200.0 / $this->peaks);
 
-        return new self($this->blocks * $share, $this->peaks * $share, $this->excess * $share, $this->cut * $share);
+        return new self($this->blocks * $share, $this->peaks * $share, $this->excess * $share);
     }
 }

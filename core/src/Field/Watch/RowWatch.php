@@ -23,7 +23,7 @@ final class RowWatch
     private const STANDS = 1.0;
 
     /** The speed changes where it is off its mean over some seconds by more than this share. */
-    private const UNEVEN = 0.12;
+    private const UNEVEN = 0.25;
 
     private const EVENS_OUT = 4.0;
 
