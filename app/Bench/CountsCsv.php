@@ -10,7 +10,7 @@ use App\Models\Planter;
 use App\Record\Import\CsvFile;
 use App\Record\Import\RefusedFile;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Meter\MeterStays;
+use Ustrel\Core\Meter\Places\MeterStays;
 
 /** The report of a stand elsewhere as a table: a heading, then a meter a line, each by its row or by the shop's number of it. */
 final readonly class CountsCsv

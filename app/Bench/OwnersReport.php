@@ -9,7 +9,7 @@ use App\Models\BenchRun;
 use App\Models\LedgerEvent;
 use App\Models\Planter;
 use Illuminate\Database\Eloquent\Collection;
-use Ustrel\Core\Meter\AirAdvice;
+use Ustrel\Core\Meter\Air\AirAdvice;
 use Ustrel\Core\Meter\Differing;
 use Ustrel\Core\Parts\LedgerEventKind;
 use Ustrel\Core\Parts\Slot;

@@ -9,8 +9,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Meter\MeterMove as Move;
-use Ustrel\Core\Meter\MeterTo;
+use Ustrel\Core\Meter\Places\MeterMove as Move;
+use Ustrel\Core\Meter\Places\MeterTo;
 
 /**
  * A meter was put somewhere: only ever added to, a correction supersedes.

@@ -9,7 +9,7 @@ use App\Models\Concerns\IsWatched;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Parts\OrderState;
+use Ustrel\Core\Parts\Stock\OrderState;
 
 /**
  * What is ordered from one supplier: a draft, sent off, or done with.

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Plan\School;
+use Ustrel\Core\Plan\Policy\School;
 
 /**
  * A policy that was chosen for a planter, or for one kind of slot on it: it rules from then until the next.

@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Parts\StockMove as Move;
-use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Stock\StockMove as Move;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 /**
  * Units of a lot that came or went: only ever added to, a correction supersedes.

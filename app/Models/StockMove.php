@@ -9,7 +9,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 /**
  * What came onto a workshop's shelf or went from it: only ever added to, a correction supersedes.

@@ -8,8 +8,8 @@ use App\Models\Concerns\IsWatched;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Ustrel\Core\Parts\CounterFault;
-use Ustrel\Core\Parts\Offer;
+use Ustrel\Core\Parts\Stock\CounterFault;
+use Ustrel\Core\Parts\Stock\Offer;
 
 /**
  * Where a workshop gets its parts.

@@ -12,10 +12,10 @@ use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\RequestException;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Validation\ValidationException;
-use Ustrel\Core\Parts\CounterAnswer;
-use Ustrel\Core\Parts\CounterFault;
-use Ustrel\Core\Parts\CounterLine;
-use Ustrel\Core\Parts\UnreadableCounter;
+use Ustrel\Core\Parts\Stock\CounterAnswer;
+use Ustrel\Core\Parts\Stock\CounterFault;
+use Ustrel\Core\Parts\Stock\CounterLine;
+use Ustrel\Core\Parts\Stock\UnreadableCounter;
 
 /**
  * Asks a supplier's parts counter for price, stock and lead time of what the shop has a number for. Nothing is held while it

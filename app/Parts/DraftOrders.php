@@ -9,7 +9,7 @@ use App\Models\User;
 use App\Models\Workshop;
 use App\Record\Change;
 use Illuminate\Support\Str;
-use Ustrel\Core\Parts\OrderState;
+use Ustrel\Core\Parts\Stock\OrderState;
 
 /**
  * Drafts an order for each supplier of what is to be ordered and stands in no draft yet; what nobody is known to have stands

@@ -7,8 +7,8 @@ namespace App\Parts;
 use App\Models\PartType;
 use App\Plan\Needed;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Parts\Offer;
-use Ustrel\Core\Parts\Stock;
+use Ustrel\Core\Parts\Stock\Offer;
+use Ustrel\Core\Parts\Stock\Stock;
 
 /** One part type: what is on the shelf, what is needed of it, and what follows. */
 final readonly class OnShelf

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use Ustrel\Core\Parts\Life;
+use Ustrel\Core\Parts\Life\Life;
 
 /** The lives of the parts of one type. */
 final readonly class PartLives

@@ -7,7 +7,7 @@ namespace App\Parts;
 use App\Models\Fitting;
 use App\Models\PartType;
 use stdClass;
-use Ustrel\Core\Parts\Life;
+use Ustrel\Core\Parts\Life\Life;
 use Ustrel\Core\Parts\RemovalReason;
 
 /** Reads how far each part of a type has run on all planters of its workshop, and whether that was its end. */

@@ -14,8 +14,8 @@ use App\Record\Outcome;
 use App\Record\Receipt;
 use App\Record\Touched;
 use Illuminate\Validation\ValidationException;
-use Ustrel\Core\Parts\OrderState;
-use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Stock\OrderState;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 /** Takes what has come of an order onto the shelf; what has not come stays on order. Sent again it comes once. */
 final readonly class ReceiveOrder

@@ -16,12 +16,12 @@ use Illuminate\Database\Query\Builder as Query;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\LedgerEventKind;
-use Ustrel\Core\Parts\Offer;
-use Ustrel\Core\Parts\OrderState;
-use Ustrel\Core\Parts\Stock;
-use Ustrel\Core\Parts\StockMove;
-use Ustrel\Core\Parts\StockMoveKind;
-use Ustrel\Core\Parts\Supply;
+use Ustrel\Core\Parts\Stock\Offer;
+use Ustrel\Core\Parts\Stock\OrderState;
+use Ustrel\Core\Parts\Stock\Stock;
+use Ustrel\Core\Parts\Stock\StockMove;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
+use Ustrel\Core\Parts\Stock\Supply;
 
 /** Reads the shelf of a workshop against what its decisions need. A part that is fitted comes from the shelf by itself. */
 final readonly class StoreQuery

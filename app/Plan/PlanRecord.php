@@ -14,9 +14,9 @@ use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Plan\Circumstances;
-use Ustrel\Core\Plan\JobBook;
-use Ustrel\Core\Plan\JobTimes;
-use Ustrel\Core\Plan\WearNow;
+use Ustrel\Core\Plan\Jobs\JobBook;
+use Ustrel\Core\Plan\Jobs\JobTimes;
+use Ustrel\Core\Plan\Policy\WearNow;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Wear\PlanterWear;
 

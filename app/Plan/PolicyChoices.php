@@ -13,9 +13,9 @@ use App\Record\KindWording;
 use App\Record\Refused;
 use App\Record\Touched;
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Plan\InvalidPolicy;
-use Ustrel\Core\Plan\Policy;
-use Ustrel\Core\Plan\School;
+use Ustrel\Core\Plan\Policy\InvalidPolicy;
+use Ustrel\Core\Plan\Policy\Policy;
+use Ustrel\Core\Plan\Policy\School;
 
 /** Policies that were chosen for a planter, or for one kind of slot on it. */
 final readonly class PolicyChoices implements Kind

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Plan\PolicyTable;
+use Ustrel\Core\Plan\Policy\PolicyTable;
 
 /** What the policies come to on one planter, and what that stands on. */
 final readonly class PolicyOutcome

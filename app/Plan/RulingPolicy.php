@@ -6,8 +6,8 @@ namespace App\Plan;
 
 use App\Models\Planter;
 use App\Models\PolicyChoice;
-use Ustrel\Core\Plan\Policy;
-use Ustrel\Core\Plan\School;
+use Ustrel\Core\Plan\Policy\Policy;
+use Ustrel\Core\Plan\Policy\School;
 
 /** The policy that rules a planter now: what was chosen last for it, and for some kinds of slot since. */
 final class RulingPolicy

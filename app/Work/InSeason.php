@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Work;
 
 use App\Models\PartType;
-use Ustrel\Core\Work\Spares;
-use Ustrel\Core\Work\StopPlan;
+use Ustrel\Core\Work\Stops\Spares;
+use Ustrel\Core\Work\Stops\StopPlan;
 
 /** What to carry into the season, and when to stop in it. */
 final readonly class InSeason

@@ -16,12 +16,12 @@ use Ustrel\Core\Parts\LedgerEventKind;
 use Ustrel\Core\Parts\RemovalReason;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
-use Ustrel\Core\Plan\Job;
-use Ustrel\Core\Plan\WearNow;
-use Ustrel\Core\Work\Breakages;
-use Ustrel\Core\Work\ServiceStops;
-use Ustrel\Core\Work\Spares;
-use Ustrel\Core\Work\StopItem;
+use Ustrel\Core\Plan\Jobs\Job;
+use Ustrel\Core\Plan\Policy\WearNow;
+use Ustrel\Core\Work\Stops\Breakages;
+use Ustrel\Core\Work\Stops\ServiceStops;
+use Ustrel\Core\Work\Stops\Spares;
+use Ustrel\Core\Work\Stops\StopItem;
 
 /** Reckons from the forecasts which spares to carry into the season, and at which acres to stop. */
 final readonly class InSeasonQuery

@@ -6,7 +6,7 @@ namespace App\Work;
 
 use App\Models\Planter;
 use App\Models\Workshop;
-use Ustrel\Core\Work\Cause;
+use Ustrel\Core\Work\Schedule\Cause;
 
 /** What would bring a plan that is late for planting in time: more people, or parts that came sooner. */
 final readonly class InTime

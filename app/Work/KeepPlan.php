@@ -13,10 +13,10 @@ use App\Record\Refused;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\UnreadableTime;
-use Ustrel\Core\Work\Breach;
-use Ustrel\Core\Work\Kept;
-use Ustrel\Core\Work\Placed;
-use Ustrel\Core\Work\Task;
+use Ustrel\Core\Work\Schedule\Breach;
+use Ustrel\Core\Work\Schedule\Kept;
+use Ustrel\Core\Work\Schedule\Placed;
+use Ustrel\Core\Work\Schedule\Task;
 
 /** Keeps the plan of work, made anew or with pieces that are set by hand; what is set stays, the rest is planned around it. */
 final readonly class KeepPlan

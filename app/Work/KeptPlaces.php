@@ -6,9 +6,9 @@ namespace App\Work;
 
 use App\Models\KeptPlan;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Plan\Job;
-use Ustrel\Core\Work\Breach;
-use Ustrel\Core\Work\Task;
+use Ustrel\Core\Plan\Jobs\Job;
+use Ustrel\Core\Work\Schedule\Breach;
+use Ustrel\Core\Work\Schedule\Task;
 use Ustrel\Core\Work\WorkList;
 
 /** Finds the pieces of now in the plan that is kept: by their jobs, for a piece may have lost some since, or got more. */

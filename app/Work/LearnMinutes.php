@@ -6,7 +6,7 @@ namespace App\Work;
 
 use App\Models\Planter;
 use App\Models\WorkEvent;
-use Ustrel\Core\Plan\JobTimes;
+use Ustrel\Core\Plan\Jobs\JobTimes;
 use Ustrel\Core\Work\WorkEventKind;
 
 /** Learns from the finished work of a planter how long jobs take, without what seized joints took. */

@@ -6,13 +6,13 @@ namespace App\Work;
 
 use App\Models\PartType;
 use App\Models\Planter;
-use Ustrel\Core\Parts\Arrival;
 use Ustrel\Core\Parts\SlotPlace;
+use Ustrel\Core\Parts\Stock\Arrival;
 use Ustrel\Core\Plan\Action;
-use Ustrel\Core\Plan\Job;
-use Ustrel\Core\Plan\Kit;
+use Ustrel\Core\Plan\Jobs\Job;
+use Ustrel\Core\Plan\Jobs\Kit;
+use Ustrel\Core\Plan\Jobs\Step;
 use Ustrel\Core\Plan\Proposal;
-use Ustrel\Core\Plan\Step;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Work\Card;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Work;
 
 use Ustrel\Core\Plan\Proposal;
-use Ustrel\Core\Work\RainPlan;
+use Ustrel\Core\Work\Stops\RainPlan;
 
 /** What to do in the hours that it rains. */
 final readonly class RainDay

@@ -10,14 +10,14 @@ use App\Parts\StoreQuery;
 use App\Plan\DecideQuery;
 use App\Plan\PartPrices;
 use Ustrel\Core\Parts\SlotPlace;
-use Ustrel\Core\Parts\Supply;
-use Ustrel\Core\Plan\Job;
-use Ustrel\Core\Plan\JobBook;
+use Ustrel\Core\Parts\Stock\Supply;
+use Ustrel\Core\Plan\Jobs\Job;
+use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Work\RainJob;
-use Ustrel\Core\Work\RainList;
-use Ustrel\Core\Work\RainWorth;
+use Ustrel\Core\Work\Stops\RainJob;
+use Ustrel\Core\Work\Stops\RainList;
+use Ustrel\Core\Work\Stops\RainWorth;
 
 /** Chooses what to do while it rains: of what was decided or carried over, with the parts that are here, what removes most risk. */
 final readonly class RainQuery

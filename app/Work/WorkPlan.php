@@ -6,9 +6,9 @@ namespace App\Work;
 
 use App\Models\KeptPlan;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Work\Breach;
-use Ustrel\Core\Work\Schedule;
-use Ustrel\Core\Work\WorkHours;
+use Ustrel\Core\Work\Schedule\Breach;
+use Ustrel\Core\Work\Schedule\Schedule;
+use Ustrel\Core\Work\Schedule\WorkHours;
 
 /** Who does what when, on one planter or on all of a workshop. */
 final readonly class WorkPlan

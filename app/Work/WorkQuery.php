@@ -12,9 +12,9 @@ use App\Parts\StoreQuery;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Plan\Action;
-use Ustrel\Core\Work\Kept;
-use Ustrel\Core\Work\Scheduler;
-use Ustrel\Core\Work\WorkHours;
+use Ustrel\Core\Work\Schedule\Kept;
+use Ustrel\Core\Work\Schedule\Scheduler;
+use Ustrel\Core\Work\Schedule\WorkHours;
 
 /** Makes the plan of what was decided and is not done: who does what when, with the people, hours and parts that there are. */
 final readonly class WorkQuery

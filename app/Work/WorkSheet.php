@@ -14,7 +14,7 @@ use RuntimeException;
 use Sabre\VObject\Component\VCalendar;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Work\Placed;
+use Ustrel\Core\Work\Schedule\Placed;
 
 /** A plan to take along: as a table, into a calendar, and as cards on paper with what to pick from the shelf. */
 final readonly class WorkSheet

@@ -10,7 +10,7 @@ use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Plan\Action;
-use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Spec\Side;
 

@@ -9,19 +9,19 @@ use Random\Randomizer;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
-use Ustrel\Core\Plan\Job;
-use Ustrel\Core\Plan\JobBook;
+use Ustrel\Core\Plan\Jobs\Job;
+use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Meter;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Work\Order;
 use Ustrel\Core\Work\Piece;
-use Ustrel\Core\Work\RainJob;
-use Ustrel\Core\Work\RainList;
-use Ustrel\Core\Work\Scheduler;
+use Ustrel\Core\Work\Schedule\Scheduler;
+use Ustrel\Core\Work\Schedule\WorkHours;
+use Ustrel\Core\Work\Stops\RainJob;
+use Ustrel\Core\Work\Stops\RainList;
 use Ustrel\Core\Work\ToDo;
-use Ustrel\Core\Work\WorkHours;
 use Ustrel\Core\Work\WorkList;
 
 /** @return float seconds for a plan of 48 rows on which every part is changed, with three people, the parts of one slot in four to come */
@@ -41,7 +41,7 @@ function workPlan(): float
     $start = hrtime(true);
     $pieces = WorkList::pieces($todos, JobBook::typical(), Order::typical());
     $keys = array_flip(array_map(static fn (Piece $piece): string => $piece->key, $pieces));
-    Scheduler::plan(array_map(static fn (Piece $piece): Ustrel\Core\Work\Task => $piece->task('1', 480, 30 * 1440, $keys), $pieces), $hours);
+    Scheduler::plan(array_map(static fn (Piece $piece): Ustrel\Core\Work\Schedule\Task => $piece->task('1', 480, 30 * 1440, $keys), $pieces), $hours);
 
     return (hrtime(true) - $start) / 1e9;
 }

@@ -8,8 +8,8 @@ declare(strict_types=1);
 // together (AR(1), from -0.3 to 0.8), each held against the row's own past. Counted is how often it goes over each of several thresholds;
 // between and beyond them a threshold is a straight line of the logarithm of the blocks to a false alarm.
 
-use Ustrel\Core\Field\Watch\Scatter;
-use Ustrel\Core\Field\Watch\Stream;
+use Ustrel\Core\Field\Watch\Drift\Scatter;
+use Ustrel\Core\Field\Watch\Drift\Stream;
 
 require __DIR__.'/../../vendor/autoload.php';
 

@@ -17,10 +17,10 @@ use App\Models\StandRun;
 use App\Models\User;
 use App\Record\TakeWhole;
 use Carbon\CarbonImmutable;
-use Ustrel\Core\Meter\MeterTo;
+use Ustrel\Core\Meter\Places\MeterTo;
 use Ustrel\Core\Meter\PracticeMeter;
 use Ustrel\Core\Meter\RunFigures;
-use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 /** Runs of a planter's meters on the stand: three seasons of final tests, and this season's, half way through. */
 final readonly class DemoBench

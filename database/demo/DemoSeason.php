@@ -14,11 +14,11 @@ use App\Models\Supplier;
 use App\Models\User;
 use App\Models\Workshop;
 use Carbon\CarbonImmutable;
-use Ustrel\Core\Parts\OrderState;
-use Ustrel\Core\Parts\StockMoveKind;
-use Ustrel\Core\Plan\ChangeWhen;
-use Ustrel\Core\Plan\School;
-use Ustrel\Core\Plan\Scope;
+use Ustrel\Core\Parts\Stock\OrderState;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
+use Ustrel\Core\Plan\Policy\ChangeWhen;
+use Ustrel\Core\Plan\Policy\School;
+use Ustrel\Core\Plan\Policy\Scope;
 
 /** What a made-up workshop charges and who works there, and the season that its planters are prepared for. */
 final class DemoSeason

@@ -19,7 +19,7 @@ use App\Work\PlannedWork;
 use App\Work\RecordWork;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Plan\Action;
-use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\Jobs\Job;
 
 /** The work on a planter that is walked and decided about: a plan that is kept, half of it done. */
 final readonly class DemoWork

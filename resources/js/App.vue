@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { watchEffect } from 'vue'
 import { useTheme } from 'vuetify'
-import SignInAgain from '@/people/SignInAgain.vue'
+import SignInAgain from '@/people/entry/SignInAgain.vue'
 import { useSession } from './session'
 
 const session = useSession()

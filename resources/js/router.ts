@@ -14,11 +14,11 @@ const moved = {
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/sign-in', name: 'sign-in', component: () => import('@/people/SignInScreen.vue') },
+    { path: '/sign-in', name: 'sign-in', component: () => import('@/people/entry/SignInScreen.vue') },
     // Links, each with its secret behind the #, for who is not signed in yet.
-    { path: '/set-up', meta: { open: true }, component: () => import('@/people/SetUpScreen.vue') },
-    { path: '/join', meta: { open: true }, component: () => import('@/people/JoinScreen.vue') },
-    { path: '/reset', meta: { open: true }, component: () => import('@/people/ResetScreen.vue') },
+    { path: '/set-up', meta: { open: true }, component: () => import('@/people/entry/SetUpScreen.vue') },
+    { path: '/join', meta: { open: true }, component: () => import('@/people/entry/JoinScreen.vue') },
+    { path: '/reset', meta: { open: true }, component: () => import('@/people/entry/ResetScreen.vue') },
     { path: '/guest', meta: { open: true }, component: () => import('@/people/GuestScreen.vue') },
     { path: '/people', name: 'people', component: () => import('@/people/PeopleScreen.vue') },
     { path: '/activity', name: 'activity', component: () => import('@/people/ActivityScreen.vue') },
@@ -127,7 +127,7 @@ export const router = createRouter({
     },
     { path: '/shop', name: 'shop', component: () => import('@/yard/ShopScreen.vue') },
     { path: '/meters', name: 'meters', component: () => import('@/bench/MetersScreen.vue') },
-    { path: '/seed', name: 'seed', component: () => import('@/bench/SeedScreen.vue') },
+    { path: '/seed', name: 'seed', component: () => import('@/seed/SeedScreen.vue') },
     { path: '/store', name: 'store', component: () => import('@/parts/StoreScreen.vue') },
     { path: '/part-types', name: 'part-types', component: () => import('@/parts/PartTypesScreen.vue') },
     {

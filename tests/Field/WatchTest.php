@@ -80,6 +80,16 @@ it('blames what rows share where the planter says so, and has it said by one at 
     expect(WatchAlarm::query()->where('watched', 'population')->count())->toBe(1);
 });
 
+it('tells where all rows together bring less than is set, and that is seen once', function (): void {
+    $run = ($this->start)()->json('run.id');
+    $field = new PracticeField(8, 21, PracticeFault::Whole);
+    for ($from = 0; $from < 2100; $from += 300) {
+        ($this->device)("monitor/runs/{$run}", ($this->lines)($field, $from, $from + 299))->assertOk();
+    }
+    $alarms = array_values(array_filter(($this->now)()['alarms'], static fn (array $of): bool => $of['watched'] === 'population'));
+    expect($alarms)->toHaveCount(1)->and($alarms[0])->toMatchArray(['kind' => 'drift', 'rows' => range(1, 8)])->and($alarms[0]['says'])->toContain('all together')->toContain('than is set');
+});
+
 it('raises no alarm about a row that is shut off, by the monitor or by hand, nor about what stands still', function (): void {
     $run = ($this->start)()->json('run.id');
     $field = new PracticeField(8, 3);

@@ -8,7 +8,7 @@ use App\Models\StockMove;
 use App\Models\WorkEvent;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
-use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 beforeEach(function (): void {
     $this->travelTo('2026-04-06 07:00:00');

@@ -7,7 +7,7 @@ use App\Models\StockMove;
 use Illuminate\Support\Str;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Reader;
-use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 beforeEach(function (): void {
     // A Monday; planting starts on the Friday of the week after.

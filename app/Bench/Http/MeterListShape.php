@@ -8,8 +8,8 @@ use App\Models\BenchRun;
 use App\Models\Meter;
 use App\Models\MeterMove;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Meter\MeterStay;
-use Ustrel\Core\Meter\MeterTo;
+use Ustrel\Core\Meter\Places\MeterStay;
+use Ustrel\Core\Meter\Places\MeterTo;
 
 #[OA\Schema(schema: 'MeterEdit', required: ['serial'], properties: [
     new OA\Property(property: 'serial', description: 'The shop’s own number', type: 'string', maxLength: 40),

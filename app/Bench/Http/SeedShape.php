@@ -8,8 +8,8 @@ use App\Bench\Seed\SeedQuery;
 use App\Models\Disc;
 use App\Models\SeedLot;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Parts\Stock;
-use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Stock\Stock;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 #[OA\Schema(schema: 'SeedLotEdit', required: ['name', 'seeds_per_unit'], properties: [
     new OA\Property(property: 'name', description: 'As it stands on the tag, and in the fields of a season', type: 'string', maxLength: 80),

@@ -14,7 +14,7 @@ use App\Record\Kind;
 use App\Record\KindWording;
 use App\Record\Refused;
 use App\Record\Touched;
-use Ustrel\Core\Meter\MeterTo;
+use Ustrel\Core\Meter\Places\MeterTo;
 
 /** Where the meters of a workshop were put: into a row of one of its planters, on the shelf, or out to a stand elsewhere. */
 final readonly class MeterMoves implements Kind

@@ -8,8 +8,8 @@ use App\Models\BenchRun;
 use App\Models\MeterMove;
 use App\Models\Workshop;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Meter\MeterStay;
-use Ustrel\Core\Meter\MeterStays;
+use Ustrel\Core\Meter\Places\MeterStay;
+use Ustrel\Core\Meter\Places\MeterStays;
 
 /** Reads where a workshop's meters are and were, and which runs on the stand are whose. */
 final readonly class MetersQuery

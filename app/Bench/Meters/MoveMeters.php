@@ -14,7 +14,7 @@ use App\Record\NotTaken;
 use App\Record\Receipt;
 use App\Record\Touched;
 use Illuminate\Validation\ValidationException;
-use Ustrel\Core\Meter\MeterStays;
+use Ustrel\Core\Meter\Places\MeterStays;
 
 /** Writes down where meters were put: all of it, or nothing. No row holds two at once. */
 final readonly class MoveMeters

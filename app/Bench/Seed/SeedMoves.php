@@ -13,7 +13,7 @@ use App\Record\Kind;
 use App\Record\KindWording;
 use App\Record\Refused;
 use App\Record\Touched;
-use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 /** Units of seed that came to a workshop, or went from it. */
 final readonly class SeedMoves implements Kind

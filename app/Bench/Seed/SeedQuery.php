@@ -13,9 +13,9 @@ use App\Models\SeedMove;
 use App\Models\Workshop;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Parts\Stock;
-use Ustrel\Core\Parts\StockMove;
-use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Stock\Stock;
+use Ustrel\Core\Parts\Stock\StockMove;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 /** Reads what seed a workshop has, and what the fields of the season take of it. */
 final readonly class SeedQuery

@@ -192,6 +192,9 @@ final readonly class WatchShape
             return __("watch.says_{$of->kind->value}", ['watched' => __("watched.{$of->watched->value}")]);
         }
         $which = $of->kind === AlarmKind::Drift ? "drift_{$of->watched->value}_".($of->direction < 0 ? 'down' : 'up') : "{$of->kind->value}_{$of->watched->value}";
+        // Rows that drift together and share nothing of their own are all of them, against what is set.
+        $isWhole = $of->kind === AlarmKind::Drift && (count($of->rows) === $this->planter->row_count || ($of->group_kind === null && count($of->rows) > 1));
+        $which = $isWhole ? 'whole_'.($of->direction < 0 ? 'down' : 'up') : $which;
         $share = $of->expected > 0 ? abs($of->found / $of->expected - 1) : 0.0;
 
         return __("watch.says_{$which}", ['share' => number_format(100 * $share, $share < 0.1 ? 1 : 0), 'found' => $this->figure($of->watched, $of->found), 'expected' => $this->figure($of->watched, $of->expected)]);

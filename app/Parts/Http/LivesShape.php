@@ -7,10 +7,10 @@ namespace App\Parts\Http;
 use App\Models\PartType;
 use App\Parts\PartLives;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Parts\Life;
-use Ustrel\Core\Parts\LifeComparison;
-use Ustrel\Core\Parts\LifeCurve;
-use Ustrel\Core\Parts\LifeStep;
+use Ustrel\Core\Parts\Life\Life;
+use Ustrel\Core\Parts\Life\LifeComparison;
+use Ustrel\Core\Parts\Life\LifeCurve;
+use Ustrel\Core\Parts\Life\LifeStep;
 
 #[OA\Schema(schema: 'LifeCurve', required: ['part_type_id', 'name', 'parts', 'left_out', 'ended', 'longest_m', 'median_m', 'median_low_m', 'median_high_m', 'steps'], properties: [
     new OA\Property(property: 'part_type_id', type: 'integer'),

@@ -17,7 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Parts\OrderState;
+use Ustrel\Core\Parts\Stock\OrderState;
 
 #[OA\Schema(schema: 'OrderLine', required: ['part_type_id', 'quantity', 'price'], properties: [
     new OA\Property(property: 'part_type_id', type: 'integer'),

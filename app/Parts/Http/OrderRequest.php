@@ -8,7 +8,7 @@ use App\Models\Order;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Parts\OrderState;
+use Ustrel\Core\Parts\Stock\OrderState;
 
 final class OrderRequest extends FormRequest
 {

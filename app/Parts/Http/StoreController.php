@@ -14,7 +14,7 @@ use App\Record\Http\ReceiptsShape;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 #[OA\Schema(schema: 'StockMove', required: ['id', 'part_type_id', 'kind', 'quantity', 'happened_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),

@@ -18,8 +18,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Plan\Action;
-use Ustrel\Core\Plan\LookWhen;
 use Ustrel\Core\Plan\OverrideReason;
+use Ustrel\Core\Plan\Policy\LookWhen;
 
 #[OA\Schema(schema: 'DecisionEntry', required: ['id', 'row', 'check', 'side', 'action', 'happened_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),

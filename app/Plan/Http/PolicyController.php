@@ -15,7 +15,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Plan\School;
+use Ustrel\Core\Plan\Policy\School;
 
 #[OA\Schema(schema: 'PolicyChoice', required: ['id', 'school', 'happened_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),

@@ -9,12 +9,12 @@ use App\Models\PolicyChoice;
 use App\Plan\PolicyQuery;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Plan\ChangeWhen;
-use Ustrel\Core\Plan\PolicyLine;
-use Ustrel\Core\Plan\School;
-use Ustrel\Core\Plan\Scope;
-use Ustrel\Core\Plan\Turn;
-use Ustrel\Core\Plan\TurnOf;
+use Ustrel\Core\Plan\Policy\ChangeWhen;
+use Ustrel\Core\Plan\Policy\PolicyLine;
+use Ustrel\Core\Plan\Policy\School;
+use Ustrel\Core\Plan\Policy\Scope;
+use Ustrel\Core\Plan\Policy\Turn;
+use Ustrel\Core\Plan\Policy\TurnOf;
 
 #[OA\Schema(schema: 'SlotRule', required: ['when'], properties: [
     new OA\Property(property: 'when', type: 'string', enum: ChangeWhen::class),

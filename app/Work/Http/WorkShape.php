@@ -11,22 +11,22 @@ use App\Work\PlannedWork;
 use App\Work\RainDay;
 use App\Work\WorkPlan;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Parts\Arrival;
 use Ustrel\Core\Parts\SlotPlace;
+use Ustrel\Core\Parts\Stock\Arrival;
 use Ustrel\Core\Plan\Action;
-use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Plan\Why;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\Station;
-use Ustrel\Core\Work\Breach;
-use Ustrel\Core\Work\Cause;
-use Ustrel\Core\Work\Link;
 use Ustrel\Core\Work\OwnWork;
-use Ustrel\Core\Work\Placed;
-use Ustrel\Core\Work\ServiceStop;
-use Ustrel\Core\Work\Spares;
+use Ustrel\Core\Work\Schedule\Breach;
+use Ustrel\Core\Work\Schedule\Cause;
+use Ustrel\Core\Work\Schedule\Link;
+use Ustrel\Core\Work\Schedule\Placed;
+use Ustrel\Core\Work\Stops\ServiceStop;
+use Ustrel\Core\Work\Stops\Spares;
 
 #[OA\Schema(schema: 'WorkJob', required: ['key', 'action', 'title', 'what', 'side', 'why', 'to', 'by', 'again', 'since'], properties: [
     new OA\Property(property: 'key', description: 'By which it is ticked and finished', type: 'string', example: 'change:3:opener_blade:left'),

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Ustrel\Core\Plan;
 
 use Ustrel\Core\Opener\ShimSensitivity;
+use Ustrel\Core\Plan\Jobs\JobBook;
+use Ustrel\Core\Plan\Policy\Policy;
+use Ustrel\Core\Plan\Policy\WearNow;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\SpecSheet;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Plan;
 
+use Ustrel\Core\Plan\Policy\LookWhen;
+
 /** When something that was carried over comes back. */
 final readonly class LookAgain
 {

@@ -6,6 +6,7 @@ namespace Ustrel\Core\Plan;
 
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Parts\SlotPlace;
+use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Walk\Place;
 
 /** What to do about one finding. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Work;
 
-use Ustrel\Core\Plan\Job;
-use Ustrel\Core\Plan\JobBook;
-use Ustrel\Core\Plan\Step;
+use Ustrel\Core\Plan\Jobs\Job;
+use Ustrel\Core\Plan\Jobs\JobBook;
+use Ustrel\Core\Plan\Jobs\Step;
 use Ustrel\Core\Spec\Side;
 
 /** What is ticked on the card of a piece, in the order in which hands come to it: what comes off, then what is done. */

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Work;
 
-use Ustrel\Core\Plan\Span;
+use Ustrel\Core\Plan\Jobs\Span;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Work\Schedule\InvalidPlan;
 
 /** What is lubricated each season and, where it runs much, in between, in one round over all rows; where the operator's manual asks for more, that goes before. */
 final readonly class Lubrication

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Ustrel\Core\Work;
 
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Plan\Job;
-use Ustrel\Core\Plan\Span;
+use Ustrel\Core\Plan\Jobs\Job;
+use Ustrel\Core\Plan\Jobs\Span;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Work\Schedule\InvalidPlan;
 
 /** What has to be done before what, on the same row or on the whole planter: blades before their contact, tyres before the level. */
 final class Order

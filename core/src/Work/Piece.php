@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Work;
 
-use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Work\Schedule\Task;
 
 /** What is done on one row in one go, because the same things come off for it. */
 final readonly class Piece

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Work;
 
-use Ustrel\Core\Plan\Job;
+use Ustrel\Core\Plan\Jobs\Job;
 
 /** What was decided to be done about one place. */
 final readonly class ToDo

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Work;
 
-use Ustrel\Core\Plan\Job;
-use Ustrel\Core\Plan\JobBook;
+use Ustrel\Core\Plan\Jobs\Job;
+use Ustrel\Core\Plan\Jobs\JobBook;
+use Ustrel\Core\Work\Schedule\InvalidPlan;
 
 /**
  * Makes of what was decided the pieces that a plan is made of: on each row, what needs the same things off is one piece, and

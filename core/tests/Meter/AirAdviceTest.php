@@ -6,8 +6,8 @@ namespace Ustrel\Core\Tests\Meter;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Ustrel\Core\Meter\AirAdvice;
-use Ustrel\Core\Meter\AirRun;
+use Ustrel\Core\Meter\Air\AirAdvice;
+use Ustrel\Core\Meter\Air\AirRun;
 use Ustrel\Core\Meter\Counts;
 use Ustrel\Core\Meter\Heavy;
 use Ustrel\Core\Meter\InvalidRun;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Meter\Counts;
-use Ustrel\Core\Meter\MeterMove;
-use Ustrel\Core\Meter\MeterStays;
+use Ustrel\Core\Meter\Places\MeterMove;
+use Ustrel\Core\Meter\Places\MeterStays;
 use Ustrel\Core\Meter\RunFinding;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Meter;

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use Ustrel\Core\Parts\CounterAnswer;
-use Ustrel\Core\Parts\CounterFault;
-use Ustrel\Core\Parts\CounterLine;
-use Ustrel\Core\Parts\UnreadableCounter;
+use Ustrel\Core\Parts\Stock\CounterAnswer;
+use Ustrel\Core\Parts\Stock\CounterFault;
+use Ustrel\Core\Parts\Stock\CounterLine;
+use Ustrel\Core\Parts\Stock\UnreadableCounter;
 
 const COUNTER_HEAD = '{"ustrel":"counter","version":1,"currency":"USD","lines":2}';
 const COUNTER_BLADE = '{"number":"T-1","price":36.5,"in_stock":12,"lead_days":3}';

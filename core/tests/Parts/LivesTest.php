@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use Ustrel\Core\Parts\Life;
-use Ustrel\Core\Parts\LifeComparison;
-use Ustrel\Core\Parts\LifeCurve;
-use Ustrel\Core\Parts\LifeStep;
+use Ustrel\Core\Parts\Life\Life;
+use Ustrel\Core\Parts\Life\LifeComparison;
+use Ustrel\Core\Parts\Life\LifeCurve;
+use Ustrel\Core\Parts\Life\LifeStep;
 
 /**
  * Freireich et al., Blood 21 (1963): weeks of remission under 6-MP and under placebo, the example of most textbooks on

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Parts\Offer;
-use Ustrel\Core\Parts\Stock;
-use Ustrel\Core\Parts\StockMove;
-use Ustrel\Core\Parts\StockMoveKind;
+use Ustrel\Core\Parts\Stock\Offer;
+use Ustrel\Core\Parts\Stock\Stock;
+use Ustrel\Core\Parts\Stock\StockMove;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 /** @param  list<array{string, int, string}>  $moves  kind, quantity, day of March */
 function stockOf(array $moves): Stock

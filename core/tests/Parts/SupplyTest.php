@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Parts\Arrival;
-use Ustrel\Core\Parts\Supply;
+use Ustrel\Core\Parts\Stock\Arrival;
+use Ustrel\Core\Parts\Stock\Supply;
 
 it('hands out what is here, then what comes first, then what has no date, and then what would have to be ordered', function (): void {
     $supply = new Supply(1, [[null, 1], [Day::of('2026-12-09'), 1], [Day::of('2026-12-04'), 2]], Day::of('2026-12-20'));

@@ -6,9 +6,9 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
-use Ustrel\Core\Plan\Job;
-use Ustrel\Core\Plan\JobBook;
-use Ustrel\Core\Plan\JobTimes;
+use Ustrel\Core\Plan\Jobs\Job;
+use Ustrel\Core\Plan\Jobs\JobBook;
+use Ustrel\Core\Plan\Jobs\JobTimes;
 use Ustrel\Core\Spec\Side;
 
 /** @param  list<float>  $minutes  of pieces of one kind whose typical time is 10 */

@@ -3,20 +3,20 @@
 declare(strict_types=1);
 
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Plan\ChangeWhen;
-use Ustrel\Core\Plan\InvalidPolicy;
-use Ustrel\Core\Plan\JobBook;
-use Ustrel\Core\Plan\Play;
-use Ustrel\Core\Plan\Played;
-use Ustrel\Core\Plan\Policy;
-use Ustrel\Core\Plan\PolicyTable;
+use Ustrel\Core\Plan\Jobs\JobBook;
+use Ustrel\Core\Plan\Policy\ChangeWhen;
+use Ustrel\Core\Plan\Policy\InvalidPolicy;
+use Ustrel\Core\Plan\Policy\Play;
+use Ustrel\Core\Plan\Policy\Played;
+use Ustrel\Core\Plan\Policy\Policy;
+use Ustrel\Core\Plan\Policy\PolicyTable;
+use Ustrel\Core\Plan\Policy\School;
+use Ustrel\Core\Plan\Policy\SlotRule;
+use Ustrel\Core\Plan\Policy\Turn;
+use Ustrel\Core\Plan\Policy\TurnOf;
+use Ustrel\Core\Plan\Policy\WearItem;
+use Ustrel\Core\Plan\Policy\WearKind;
 use Ustrel\Core\Plan\Prices;
-use Ustrel\Core\Plan\School;
-use Ustrel\Core\Plan\SlotRule;
-use Ustrel\Core\Plan\Turn;
-use Ustrel\Core\Plan\TurnOf;
-use Ustrel\Core\Plan\WearItem;
-use Ustrel\Core\Plan\WearKind;
 use Ustrel\Core\Spec\Side;
 
 /** One blade of 12 mm allowance that loses exactly 7 mm a season. */

@@ -7,12 +7,12 @@ namespace Ustrel\Core\Tests\Work;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Work\Breach;
-use Ustrel\Core\Work\Kept;
-use Ustrel\Core\Work\Placed;
-use Ustrel\Core\Work\Scheduler;
-use Ustrel\Core\Work\Task;
-use Ustrel\Core\Work\WorkHours;
+use Ustrel\Core\Work\Schedule\Breach;
+use Ustrel\Core\Work\Schedule\Kept;
+use Ustrel\Core\Work\Schedule\Placed;
+use Ustrel\Core\Work\Schedule\Scheduler;
+use Ustrel\Core\Work\Schedule\Task;
+use Ustrel\Core\Work\Schedule\WorkHours;
 
 /** Monday 7 December 2026, eight hours a day but on Sundays. */
 function eightHours(): WorkHours

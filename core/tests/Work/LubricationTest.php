@@ -5,8 +5,8 @@ declare(strict_types=1);
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Meter;
-use Ustrel\Core\Work\InvalidPlan;
 use Ustrel\Core\Work\Lubrication;
+use Ustrel\Core\Work\Schedule\InvalidPlan;
 
 it('goes round what the planter has: some four minutes a row', function (): void {
     $points = fn (Equipment $of): array => array_column(array_map(static fn (Lubrication $point): array => [$point->point, $point->minutes], Lubrication::typical($of, 16)), 1, 0);

@@ -7,9 +7,9 @@ namespace Ustrel\Core\Tests\Work;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Work\InvalidPlan;
-use Ustrel\Core\Work\RainJob;
-use Ustrel\Core\Work\RainList;
+use Ustrel\Core\Work\Schedule\InvalidPlan;
+use Ustrel\Core\Work\Stops\RainJob;
+use Ustrel\Core\Work\Stops\RainList;
 
 it('counts once what comes off for two jobs, and gives each side of a row to one person', function (): void {
     $wheel = ['wheel 3 left' => 8];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Tests\Work;
 
-use Ustrel\Core\Work\RainWorth;
+use Ustrel\Core\Work\Stops\RainWorth;
 
 it('adds the depth that is won back to the stop that is saved', function (): void {
     // A stop costs 400, one acre a quarter inch too shallow costs 6; the row plants 50 acres more.

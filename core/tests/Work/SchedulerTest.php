@@ -7,14 +7,14 @@ namespace Ustrel\Core\Tests\Work;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Work\Cause;
-use Ustrel\Core\Work\InvalidPlan;
-use Ustrel\Core\Work\Link;
-use Ustrel\Core\Work\Placed;
-use Ustrel\Core\Work\Schedule;
-use Ustrel\Core\Work\Scheduler;
-use Ustrel\Core\Work\Task;
-use Ustrel\Core\Work\WorkHours;
+use Ustrel\Core\Work\Schedule\Cause;
+use Ustrel\Core\Work\Schedule\InvalidPlan;
+use Ustrel\Core\Work\Schedule\Link;
+use Ustrel\Core\Work\Schedule\Placed;
+use Ustrel\Core\Work\Schedule\Schedule;
+use Ustrel\Core\Work\Schedule\Scheduler;
+use Ustrel\Core\Work\Schedule\Task;
+use Ustrel\Core\Work\Schedule\WorkHours;
 
 /** Monday 7 December 2026. @param  array<int, float>  $hours */
 function working(array $hours): WorkHours

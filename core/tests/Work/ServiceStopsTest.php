@@ -6,10 +6,10 @@ namespace Ustrel\Core\Tests\Work;
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Ustrel\Core\Work\InvalidPlan;
-use Ustrel\Core\Work\ServiceStop;
-use Ustrel\Core\Work\ServiceStops;
-use Ustrel\Core\Work\StopItem;
+use Ustrel\Core\Work\Schedule\InvalidPlan;
+use Ustrel\Core\Work\Stops\ServiceStop;
+use Ustrel\Core\Work\Stops\ServiceStops;
+use Ustrel\Core\Work\Stops\StopItem;
 
 it('comes to two sets of blades a season where the ground demands it', function (): void {
     // 1,000 acres to go; blades last 450 and are half gone; each stop costs 200, a set of blades 600 and 100 of work.

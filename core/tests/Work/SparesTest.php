@@ -7,9 +7,9 @@ namespace Ustrel\Core\Tests\Work;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Work\Breakages;
-use Ustrel\Core\Work\InvalidPlan;
-use Ustrel\Core\Work\Spares;
+use Ustrel\Core\Work\Schedule\InvalidPlan;
+use Ustrel\Core\Work\Stops\Breakages;
+use Ustrel\Core\Work\Stops\Spares;
 
 it('carries one while a trip costs more than holding it, by the odds', function (): void {
     // Two at a half: none fails a quarter of the time, one half, two a quarter. A trip is 100.

@@ -7,14 +7,14 @@ namespace Ustrel\Core\Tests\Work;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Plan\Action;
-use Ustrel\Core\Plan\Job;
-use Ustrel\Core\Plan\JobBook;
+use Ustrel\Core\Plan\Jobs\Job;
+use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
-use Ustrel\Core\Work\InvalidPlan;
 use Ustrel\Core\Work\Order;
 use Ustrel\Core\Work\Piece;
+use Ustrel\Core\Work\Schedule\InvalidPlan;
 use Ustrel\Core\Work\ToDo;
 use Ustrel\Core\Work\WorkList;
 

@@ -10,7 +10,7 @@ import { useSend } from '@/composables/useSend'
 import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 import { heard, useSeed } from './queries'
-import { sayFit } from './seed'
+import { sayFit } from '@/seed/seed'
 import type { BenchRun } from './shares'
 
 /** Sets a run of one row up, or takes down what another stand counted; seed, disc and air are as on the run before, until they are changed. */

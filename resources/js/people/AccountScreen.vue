@@ -10,7 +10,7 @@ import { dateAndTime } from '@/dates'
 import { useSession } from '@/session'
 import { say } from '@/words'
 import { deviceName } from './deviceName'
-import NewPassword from './NewPassword.vue'
+import NewPassword from '@/people/entry/NewPassword.vue'
 
 /** One's own password, and where one is signed in. */
 const session = useSession()

@@ -5,8 +5,8 @@ import { api, body } from '@/api/client'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 import { useSession } from '@/session'
-import EntryPage from './EntryPage.vue'
-import { useLink } from './useLink'
+import EntryPage from '@/people/entry/EntryPage.vue'
+import { useLink } from '@/people/entry/useLink'
 
 /** Where a guest's link leads: to the board of the one planter, and nowhere else. */
 const link = useLink()

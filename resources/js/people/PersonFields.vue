@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Refusal } from '@/api/client'
-import NewPassword from './NewPassword.vue'
+import NewPassword from '@/people/entry/NewPassword.vue'
 
 /** Who somebody says to be, where they come in for the first time. */
 const person = defineModel<{ name: string; email: string; password: string }>({ required: true })

@@ -20,8 +20,8 @@ use App\Wear\ForecastQuery;
 use App\Wear\Http\ForecastShape;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Plan\LookWhen;
 use Ustrel\Core\Plan\OverrideReason;
+use Ustrel\Core\Plan\Policy\LookWhen;
 
 #[OA\Schema(schema: 'TimelineReading', required: ['check', 'side'], properties: [
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),

@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace Ustrel\Core\Field\Watch;
 
 use Throwable;
+use Ustrel\Core\Field\Watch\Drift\Curve;
+use Ustrel\Core\Field\Watch\Drift\Drifts;
+use Ustrel\Core\Field\Watch\Drift\Peaks;
+use Ustrel\Core\Field\Watch\Drift\Scatter;
+use Ustrel\Core\Field\Watch\Drift\SeedExplained;
+use Ustrel\Core\Field\Watch\Drift\Stream;
 use Ustrel\Core\Measure\Median;
 
 /**

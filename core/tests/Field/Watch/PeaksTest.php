@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Ustrel\Core\Field\Watch\Peaks;
+use Ustrel\Core\Field\Watch\Drift\Peaks;
 
 /** Peaks that come so often and whose excess is exponential with this mean: what is asked for has to be exceeded as seldom as is wanted. */
 it('asks for what is exceeded as seldom as is wanted, whatever the peaks are like', function (float $often, float $mean): void {

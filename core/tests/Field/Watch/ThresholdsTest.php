@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Ustrel\Core\Field\Watch\Blame;
-use Ustrel\Core\Field\Watch\DriftThresholds;
+use Ustrel\Core\Field\Watch\Drift\Blame;
+use Ustrel\Core\Field\Watch\Drift\DriftThresholds;
 
 it('has thresholds near those of the book where blocks are independent and what is usual is known', function (float $allowance, float $blocks): void {
     // Siegmund (1985): blocks to a false alarm = (exp(2k(h + 1.166)) - 2k(h + 1.166) - 1) / 2k². Learning what is usual moves them a little.
