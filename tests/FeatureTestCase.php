@@ -35,6 +35,8 @@ abstract class FeatureTestCase extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        // A request that may take long sets a limit, which would go on counting over the tests behind it.
+        set_time_limit(0);
         $this->keepFilesApart();
         app(LoadTypicalSheets::class)();
         $this->technician = $this->technicianOf('Tollgate Row Works');

@@ -60,7 +60,7 @@ final readonly class SetYieldCurve
         try {
             return ['unit' => $unit, 'price' => round($price, 4), 'points' => YieldCurve::read($points, CalcUnit::PlantsAnAcre->show(1.0, $system))->points];
         } catch (InvalidYield $invalid) {
-            throw Refused::because('points', "yield.{$invalid->fault}", ['said' => mb_substr($invalid->said, 0, 60)]);
+            throw Refused::because('points', "yield.{$invalid->fault}", ['said' => mb_substr($invalid->typed, 0, 60)]);
         }
     }
 }

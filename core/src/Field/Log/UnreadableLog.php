@@ -4,19 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field\Log;
 
-use Ustrel\Core\CoreException;
+use Ustrel\Core\Measure\UnreadableLine;
 
-final class UnreadableLog extends CoreException
+/** What is said of a field beside its acres and cannot be read. Worded under `acres.<fault>`. */
+final class UnreadableLog extends UnreadableLine
 {
-    private function __construct(
-        public readonly string $fault,
-        public readonly string $typed,
-    ) {
-        parent::__construct("{$fault}: {$typed}");
-    }
-
-    public static function because(string $fault, string $typed): self
-    {
-        return new self($fault, $typed);
-    }
 }

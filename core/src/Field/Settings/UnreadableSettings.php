@@ -4,20 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field\Settings;
 
-use Ustrel\Core\CoreException;
+use Ustrel\Core\Measure\UnreadableLine;
 
 /** A line of settings that cannot be read. Worded under `setting_line.<fault>`. */
-final class UnreadableSettings extends CoreException
+final class UnreadableSettings extends UnreadableLine
 {
-    private function __construct(
-        public readonly string $fault,
-        public readonly string $typed,
-    ) {
-        parent::__construct("{$fault}: {$typed}");
-    }
-
-    public static function because(string $fault, string $typed): self
-    {
-        return new self($fault, $typed);
-    }
 }
