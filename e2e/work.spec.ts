@@ -96,6 +96,7 @@ test('what was decided is planned, done from its card, and leaves the plan', asy
   await card.getByRole('button', { name: 'It is done' }).click()
   await expect(card.getByRole('alert').filter({ hasText: 'in whole minutes, from 1 to 6,000' })).toBeVisible()
   await card.getByLabel('Minutes it took').fill('7')
+  await card.getByRole('textbox', { name: 'What it is set to now' }).fill('depth mark 6.5')
   await card.getByRole('button', { name: 'It is done' }).click()
   await expect(card).toContainText('Measure again now')
   await card.getByRole('link', { name: 'Measure: Row 3, gauge wheel touch left' }).click()
@@ -106,6 +107,12 @@ test('what was decided is planned, done from its card, and leaves the plan', asy
   await expect(page.getByRole('region', { name: 'Done' })).toContainText(
     'Row 3: Adjust: gauge wheel touch left · 7 min',
   )
+  const { body: set } = await call<{ now: { row: number; said: string }[] }>(
+    page,
+    'GET',
+    `/api/planters/${planter}/settings`,
+  )
+  expect(set.now.map(({ row, said }) => [row, said])).toEqual([[3, '6.5']])
   const undated = page.getByRole('region', { name: 'Cannot be dated' })
   await expect(undated).toContainText('no part chosen for seed tube')
   await undated.getByRole('button', { name: 'Card: Row 2, seed tube' }).click()
