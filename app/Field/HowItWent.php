@@ -30,7 +30,7 @@ final readonly class HowItWent
     private function planted(Planter $planter, string $name, int $season, FigureWords $words): ?string
     {
         $lines = AcresEntry::held($planter->id)->whereRaw('lower(field) = ?', [$name])->orderByDesc('day')->get()
-            ->filter(static fn (AcresEntry $of): bool => $planter->seasonAt($of->day->iso) === $season);
+            ->filter(static fn (AcresEntry $of): bool => $planter->seasons()->of($of->day) === $season);
         if ($lines->isEmpty()) {
             return null;
         }
@@ -68,7 +68,7 @@ final readonly class HowItWent
     {
         /** @var Collection<int, StandCount> $counts */
         $counts = StandCount::held($planter->id)->whereRaw('lower(field) = ?', [$name])->orderByDesc('happened_at')->orderByDesc('id')->get()
-            ->filter(static fn (StandCount $of): bool => $planter->seasonAt($of->planted_on->iso) === $season);
+            ->filter(static fn (StandCount $of): bool => $planter->seasons()->of($of->planted_on) === $season);
         $counts = $counts->where('planted_on', $counts->first()?->planted_on);
         if ($counts->isEmpty()) {
             return null;

@@ -29,7 +29,7 @@ final readonly class PlantedThere
         }
         $logged = [];
         foreach (AcresEntry::held($planter->id)->orderBy('day')->get(['field', 'crop', 'acres', 'day']) as $line) {
-            $key = self::key($planter->seasonAt($line->day->iso), $line->field);
+            $key = self::key($planter->seasons()->of($line->day), $line->field);
             $logged[$key] = ['crop' => $line->crop ?? $logged[$key]['crop'] ?? $fields[$key]['crop'] ?? '', 'acres' => ($logged[$key]['acres'] ?? 0.0) + (float) $line->acres];
         }
 
@@ -39,7 +39,7 @@ final readonly class PlantedThere
     /** @return array{crop: string, acres: float}|null null where nobody said */
     public function on(string $field, Day $planted): ?array
     {
-        return $this->fields[self::key($this->planter->seasonAt($planted->iso), $field)] ?? null;
+        return $this->fields[self::key($this->planter->seasons()->of($planted), $field)] ?? null;
     }
 
     private static function key(int $season, string $field): string

@@ -15,6 +15,9 @@ final class SettingLines
 {
     private const LONGEST = 500;
 
+    /** Entries that lines become. */
+    private const MOST = 1000;
+
     /** What a line says itself. */
     private const SAID = ['key' => 1, 'value' => 1, 'figure' => 1, 'supersedes' => 1, 'withdrawn' => 1];
 
@@ -31,6 +34,9 @@ final class SettingLines
         foreach ($settings as $at => $setting) {
             $entries = is_array($setting) && ($setting['line'] ?? null) !== null ? self::entries($setting, $at, $rowCount) : [$setting];
             array_push($spread, ...$entries);
+            if (count($spread) > self::MOST) {
+                throw ValidationException::withMessages(['settings' => __('settings.many', ['most' => number_format(self::MOST)])]);
+            }
         }
 
         return $spread;

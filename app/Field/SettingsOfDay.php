@@ -20,7 +20,7 @@ final class SettingsOfDay
     /** @var array<string, string> by day */
     private array $said = [];
 
-    /** @param  list<array{Setting, Made, string}>  $made  with its day */
+    /** @param  list<array{Setting, Made, Day}>  $made  with its day */
     private function __construct(
         private readonly Planter $planter,
         private readonly array $made,
@@ -30,11 +30,11 @@ final class SettingsOfDay
 
     public static function of(Planter $planter, FigureWords $words): self
     {
-        $zone = $planter->workshop->time_zone;
+        $zone = $planter->workshop->zone();
         $made = [];
         foreach (Setting::held($planter->id)->get() as $setting) {
             if ($setting->key->isOfGround() && ! in_array($setting->key, self::NOT_OF_DAY, true)) {
-                $made[] = [$setting, $setting->made(), $setting->happened_at->setTimezone($zone)->toDateString()];
+                $made[] = [$setting, $setting->made(), $setting->made()->at->day($zone)];
             }
         }
 
@@ -49,8 +49,8 @@ final class SettingsOfDay
 
     private function sayOn(Day $day): string
     {
-        $season = $this->planter->seasonAt($day->iso);
-        $until = array_filter($this->made, fn (array $of): bool => $of[2] <= $day->iso && $this->planter->seasonAt($of[2]) === $season);
+        [$seasons, $season] = [$this->planter->seasons(), $this->planter->seasons()->of($day)];
+        $until = array_filter($this->made, static fn (array $of): bool => ! $day->isBefore($of[2]) && $seasons->of($of[2]) === $season);
         $byId = array_column(array_map(static fn (array $of): array => [$of[0]->id, $of[0]], $until), 1, 0);
         $now = (new SettingsLog(array_column($until, 1)))->now();
         $whole = $apart = [];

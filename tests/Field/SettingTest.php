@@ -85,6 +85,8 @@ it('takes settings as one line, sent twice as once, and says what of it cannot b
     ] as [$with, $field, $words]) {
         expect($send($with)->assertUnprocessable()->json('errors')[$field][0] ?? '')->toContain($words);
     }
+    $many = array_map(fn (): array => ['id' => (string) Str::uuid7(), 'line' => 'depth mark 6 rows 1-8, closing 2 rows 1-8', 'happened_at' => '2026-04-19T10:00:00Z'], range(1, 70));
+    $this->postJson($this->path, ['settings' => $many])->assertUnprocessable()->assertJsonPath('errors.settings.0', 'These lines set more than 1,000 things at once. Send fewer of them.');
     // Nothing of a line is kept where one part of it cannot be.
     expect(Setting::query()->count())->toBe(4);
 });
