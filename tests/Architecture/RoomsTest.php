@@ -13,7 +13,7 @@ arch('core is free of clock, I/O and hidden randomness')
 arch('strict types and closed classes everywhere')
     ->expect(['Ustrel\Core', 'App'])
     ->toUseStrictTypes()
-    ->classes()->toBeFinal()->ignoring(['App\Http\Controller', 'Ustrel\Core\CoreException']);
+    ->classes()->toBeFinal()->ignoring(['App\Http\Controller', 'Ustrel\Core\CoreException', 'Ustrel\Core\Measure\UnreadableLine']);
 
 const ROOMS = ['Yard', 'People', 'Spec', 'Walk', 'Parts', 'Opener', 'Wear', 'Field', 'Season', 'Plan', 'Work', 'Bench'];
 
