@@ -45,7 +45,7 @@ final readonly class FigureWords
     /** So much of something on an acre, or on a hectare. */
     public function an(float $anAcre, string $unit): string
     {
-        return self::number($this->anArea($anAcre), 1)." {$unit}/".($this->system === UnitSystem::Metric ? 'ha' : 'ac');
+        return self::number($this->anArea($anAcre), 1)." {$unit}/".$this->unit(CalcUnit::Acre);
     }
 
     public function anArea(float $anAcre): float

@@ -154,7 +154,7 @@ li > .due {
     grid-template-columns: minmax(0, 1fr);
   }
   li {
-    grid-template-columns: 60px minmax(0, 1fr);
+    grid-template-columns: 76px minmax(0, 1fr);
     padding-bottom: 6px;
   }
   li > .quiet {

@@ -280,7 +280,8 @@ li .line {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }
   .ground {
-    grid-column: 3;
+    grid-column: 1 / -1;
+    padding-bottom: 6px;
   }
 }
 </style>

@@ -45,6 +45,9 @@ final class Drifts
     /** How far all rows together were off; null where no alarm is open. */
     private ?float $wholeOff = null;
 
+    /** @var list<int> those that were seen then */
+    private array $wholeRows = [];
+
     /** @param  array<int, list<int>>  $groups  rows by number of the group */
     private function __construct(
         private readonly Watched $of,
@@ -118,7 +121,7 @@ final class Drifts
 
         $whole = $this->whole($level, $target, array_keys($scaled), $blocks);
 
-        return $over === [] && $groupsOver === [] ? $whole : $this->blamed($over, $groupsOver, array_keys($scaled), $level);
+        return $whole ?? ($over === [] && $groupsOver === [] ? null : $this->blamed($over, $groupsOver, array_keys($scaled), $level));
     }
 
     /** @return list<int> rows whose alarm was open and that are as they were */
@@ -138,7 +141,8 @@ final class Drifts
         if ($lately !== null && abs($lately) < min(abs((float) $this->wholeOff), $this->of->worth()) / 2) {
             $this->wholeOff = null;
 
-            return array_values(array_unique([...$back, ...array_keys($this->rows)]));
+            // A row that is off by itself is not as it was because all of them are.
+            return array_values(array_unique([...$back, ...array_keys(array_diff_key($this->rows, $this->open))]));
         }
 
         return $back;
@@ -151,13 +155,15 @@ final class Drifts
      */
     public function accept(array $rows): void
     {
+        if ($this->wholeOff !== null && $rows === $this->wholeRows) {
+            $this->whole?->startAnew();
+            $this->wholeOff = null;
+
+            return;
+        }
         foreach ($rows as $row) {
             ($this->rows[$row] ?? null)?->startAnew();
             unset($this->open[$row]);
-        }
-        if (array_diff_key($this->rows, array_flip($rows)) === []) {
-            $this->whole?->startAnew();
-            $this->wholeOff = null;
         }
     }
 
@@ -275,7 +281,7 @@ final class Drifts
         $span = max(2, min(Stream::RING, $stream->since(($stream->lately(Stream::RING) ?? 0.0) < 0 ? -1 : 1)));
         $off = (float) $stream->lately($span);
         $stream->calm();
-        $this->wholeOff = $off;
+        [$this->wholeOff, $this->wholeRows] = [$off, $there];
         $group = array_search($there, $this->groups, true);
 
         return ['rows' => $there, 'group' => $group === false ? null : $group, 'direction' => $off < 0 ? -1 : 1, 'from' => $this->of->back($set + $stream->mean), 'to' => $this->of->back($set + $stream->mean + $off), 'blocks' => $span];
