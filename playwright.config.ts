@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test'
 
 const browser = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',

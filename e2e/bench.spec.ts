@@ -1,9 +1,8 @@
 import { execFile } from 'node:child_process'
 import { promisify } from 'node:util'
-import AxeBuilder from '@axe-core/playwright'
 import { expect } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
-import { call, planterWithWalk, signIn, test } from './support'
+import { call, expectFaultless, planterWithWalk, signIn, test } from './support'
 
 test('meters are run row by row, and the one that is really worse is named', async ({ page }) => {
   await signIn(page)
@@ -88,7 +87,7 @@ test('a practice run is watched drop by drop, a plugged cell is named, and the n
   // Taken back, the run before stands again.
   await meters.getByRole('button', { name: 'Take the run of row 1 back' }).click()
   await expect(meters).not.toContainText('cut short')
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectFaultless(page)
 })
 
 test('a stand delivers over two connections at once, is cut off and goes on, and its token ends', async ({
@@ -191,7 +190,7 @@ test('a lot that comes in is held against the fields and the discs, and a misfit
   await move.getByLabel('How many, units').fill('12.5')
   await move.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('row', { name: new RegExp(name) }).filter({ hasText: '12.5' })).toBeVisible()
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectFaultless(page)
   // Two at once: a move that is sent four times is kept once, of two changes of one lot one is told, and one run is set up.
   const { body } = await call<{ lots: { id: number; name: string; revision: number }[] }>(page, 'GET', '/api/seed')
   const { id, revision } = body.lots.find((one) => one.name === name) as { id: number; revision: number }
@@ -258,7 +257,7 @@ test('meters have numbers: one goes out, its report is read back, and what it sa
   await move.getByLabel('With whom').fill('Ardle Stand')
   await move.getByRole('button', { name: 'Keep it' }).click()
   await expect(line.first()).toContainText('out to a stand: Ardle Stand')
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectFaultless(page)
 
   await page.goto(`/planters/${planter}/bench`)
   await page.getByRole('button', { name: 'Report of a stand elsewhere' }).click()

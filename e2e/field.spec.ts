@@ -1,7 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
-import { call, planterWithWalk, signIn, test } from './support'
+import { call, expectFaultless, planterWithWalk, signIn, test } from './support'
 
 async function dig(page: Page, row: number, depths: string, more: { sign?: string; spacings?: string } = {}) {
   const form = page.getByRole('form', { name: 'Dig sheet' })
@@ -51,7 +50,7 @@ test('a planter is set up by its sprockets, weighed, dug on the phone without a 
   await weighing.getByRole('button', { name: 'Work it out' }).click()
   await expect(weighing).toContainText('24,000 ± 500 seeds/ac')
   await expect(weighing).toContainText('(50 lb − 35 lb) / 1.5 ac × 2,400 seeds/lb')
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectFaultless(page)
 
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`/planters/${planter}/first-pass`)
@@ -93,7 +92,7 @@ test('a planter is set up by its sprockets, weighed, dug on the phone without a 
   await page.getByRole('textbox', { name: 'What is left to watch' }).fill('Row 2: the ridge')
   await page.getByRole('button', { name: 'It is ready' }).click()
   await expect(page.getByText('Signed off. Row 2: the ridge')).toBeVisible()
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectFaultless(page)
 })
 
 test('settings come back with the ground, are told in one line, kept once by two at once, and taken back', async ({
@@ -162,7 +161,7 @@ test('settings come back with the ground, are told in one line, kept once by two
   await context.setOffline(false)
   await expect(now).toContainText('depth mark, row 2', { timeout: 30_000 })
   await expect(now).toContainText('held its depth')
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectFaultless(page)
 })
 
 test('what came up is counted without a signal, and the row that is short is named', async ({ page, context }) => {
@@ -218,7 +217,7 @@ test('what came up is counted without a signal, and the row that is short is nam
   await curve.getByRole('button', { name: 'Save the curve' }).click()
   // 23,000 stand of 28,500: 5,500 plants at 2 bu a thousand are 11 bu, at 10 each.
   await expect(field).toContainText('11 bu/ac less than a full stand: 110 USD on each, 4,400 USD on 40 ac')
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectFaultless(page)
 })
 
 test('the made-up monitor tells of a field, the row that stops is found and looked into, and what rows share is written down', async ({
@@ -251,7 +250,7 @@ test('the made-up monitor tells of a field, the row that stops is found and look
   const alarms = page.getByRole('region', { name: 'Alarms' })
   await expect(alarms).toContainText('drops no seed', { timeout: 110_000 })
   await expect(watch.getByRole('button', { name: /stopped$/ })).toHaveCount(1)
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectFaultless(page)
   await alarms.getByRole('button', { name: /^What is wrong with Row/ }).click()
   await expect(page.getByRole('region', { name: 'Diagnosis' })).toContainText('Look first at')
   await alarms.getByRole('button', { name: 'Seen' }).click()
@@ -283,7 +282,7 @@ test('a field is logged from the phone in one line, held against the plan, and w
   await expect(fields).toContainText('not planned')
   const around = page.getByRole('region', { name: 'Made do with' })
   await expect(around).toContainText('section control off until the part comes')
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectFaultless(page)
 
   await page.setViewportSize({ width: 1280, height: 800 })
   await page.getByRole('button', { name: /62.5 ac Long Field/ }).click()

@@ -1,6 +1,5 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
-import { call, signIn, test } from './support'
+import { call, expectFaultless, signIn, test } from './support'
 
 const PASSWORD = 'wet gravel under the hitch'
 
@@ -11,21 +10,16 @@ async function shownLink(page: Page): Promise<string> {
   return new URL(link).pathname + new URL(link).hash
 }
 
-async function findsNothingWrong(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
-}
-
 test('an empty installation asks for what it needs', async ({ page }) => {
   // What an installation says that nobody has set up; the rest is bin/start's own test.
   await page.route('**/api/welcome', (route) => route.fulfill({ json: { is_set_up: false, is_demo: false } }))
   await page.goto('/set-up#a-link')
   await expect(page.getByLabel('Workshop', { exact: true })).toBeVisible()
-  await findsNothingWrong(page)
+  await expectFaultless(page)
   await page.getByRole('button', { name: 'Set it up' }).click()
   await expect(page.locator('.v-messages__message').first()).toBeVisible()
   await expect(page.locator('.v-progress-circular')).toHaveCount(0)
-  await findsNothingWrong(page)
+  await expectFaultless(page)
 })
 
 test('somebody is invited, joins as a helper, forgets the password, and is let in no more', async ({
@@ -45,7 +39,7 @@ test('somebody is invited, joins as a helper, forgets the password, and is let i
   await expect(page.getByRole('img', { name: /code for a phone/ })).toBeVisible()
   const link = await shownLink(page)
   await expect(page.getByRole('button', { name: 'Take back the invitation of ash@lowmoor.example' })).toBeVisible()
-  await findsNothingWrong(page)
+  await expectFaultless(page)
 
   const ash = await elsewhere()
   await ash.goto(link)
@@ -55,7 +49,7 @@ test('somebody is invited, joins as a helper, forgets the password, and is let i
   await ash.getByLabel('A password').fill('lowmoor1234567')
   await ash.getByRole('button', { name: 'Join', exact: true }).click()
   await expect(ash.getByText('one of the first that would be guessed')).toBeVisible()
-  await findsNothingWrong(ash)
+  await expectFaultless(ash)
   await ash.getByLabel('A password').fill(PASSWORD)
   await ash.getByRole('button', { name: 'Join', exact: true }).click()
   await expect(ash.getByRole('heading', { name: 'Lowmoor Planter Services', exact: true })).toBeVisible()

@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process'
+import AxeBuilder from '@axe-core/playwright'
 import { test as base, expect, type Page } from '@playwright/test'
 
 export const WREN = { email: 'wren@tollgate.example', password: 'tollgate-rows' }
@@ -89,6 +90,16 @@ export async function keptOnDevice(page: Page): Promise<void> {
     if (!(await isKept())) await page.reload()
     expect(await isKept()).toBe(true)
   }).toPass({ timeout: 90_000 })
+}
+
+/** All of a page lies in one frame: nothing has to be brought together on another one. */
+export const axe = (page: Page) => new AxeBuilder({ page }).setLegacyMode()
+
+/** Everybody can use what is on the screen, once nothing is under way any more: a button that is busy shows Vuetify's nameless ring. */
+export async function expectFaultless(page: Page): Promise<void> {
+  await expect(page.locator('[aria-busy=true]')).toHaveCount(0)
+  const { violations } = await axe(page).analyze()
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' | ')}`)).toEqual([])
 }
 
 /** Calls the API as the signed-in page would. */

@@ -8,7 +8,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Meter\Stage;
 
 /**
@@ -69,13 +69,19 @@ final class StandRun extends Model
     /** @return list<float> milliseconds of each seed, in the order in which they dropped */
     public function times(): array
     {
-        return array_values(array_map(floatval(...), DB::table('stand_drops')->where('stand_run_id', $this->id)->orderBy('seq')->pluck('ms')->all()));
+        return array_values(array_map(floatval(...), $this->drops()->orderBy('seq')->toBase()->pluck('ms')->all()));
     }
 
     /** The number of the last seed that came in; 0 before the first. */
     public function lastSeed(): int
     {
-        return (int) DB::table('stand_drops')->where('stand_run_id', $this->id)->max('seq');
+        return (int) $this->drops()->max('seq');
+    }
+
+    /** @return HasMany<StandDrop, $this> */
+    public function drops(): HasMany
+    {
+        return $this->hasMany(StandDrop::class);
     }
 
     /** @return BelongsTo<Planter, $this> */

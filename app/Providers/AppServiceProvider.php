@@ -6,14 +6,27 @@ namespace App\Providers;
 
 use App\Console\Commands\Rebuild;
 use App\Http\WordLoader;
+use App\Models\Disc;
+use App\Models\Invitation;
+use App\Models\Meter;
+use App\Models\Order;
 use App\Models\OwnCheck;
+use App\Models\Pack;
+use App\Models\PartType;
 use App\Models\Planter;
 use App\Models\Role;
+use App\Models\SeasonPlan;
+use App\Models\SeedLot;
+use App\Models\SpecSheet;
+use App\Models\Stand;
+use App\Models\Supplier;
 use App\Models\User;
+use App\Models\Workshop;
 use Illuminate\Auth\Access\Response as GateResponse;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -34,6 +47,25 @@ final class AppServiceProvider extends ServiceProvider
 
     private const NOT_YOURS = ['guest' => 'people.not_for_guest', 'helper' => 'people.not_for_helper'];
 
+    /** What is watched or has a token, by the word that the database keeps of it. */
+    private const KINDS = [
+        'disc' => Disc::class,
+        'invitation' => Invitation::class,
+        'meter' => Meter::class,
+        'order' => Order::class,
+        'ownCheck' => OwnCheck::class,
+        'pack' => Pack::class,
+        'partType' => PartType::class,
+        'planter' => Planter::class,
+        'seasonPlan' => SeasonPlan::class,
+        'seedLot' => SeedLot::class,
+        'specSheet' => SpecSheet::class,
+        'stand' => Stand::class,
+        'supplier' => Supplier::class,
+        'user' => User::class,
+        'workshop' => Workshop::class,
+    ];
+
     public function register(): void
     {
         // Nothing is served from the disk but by its own route.
@@ -48,6 +80,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::preventLazyLoading(config('app.env') !== 'production');
         Model::preventAccessingMissingAttributes();
         JsonResource::withoutWrapping();
+        Relation::enforceMorphMap(self::KINDS);
 
         $public = config('ustrel.public_url');
         if (is_string($public)) {

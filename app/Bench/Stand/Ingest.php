@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench\Stand;
 
+use App\Models\StandDrop;
 use App\Models\StandRun;
 use App\Record\Refused;
 use Carbon\CarbonImmutable;
@@ -61,8 +62,8 @@ final readonly class Ingest
     /** @param  list<string>  $lines */
     private static function take(StandRun $run, array $lines): Ingested
     {
-        $last = DB::table('stand_drops')->where('stand_run_id', $run->id)->orderByDesc('seq')->first();
-        [$seq, $ms] = [(int) ($last->seq ?? 0), (float) ($last->ms ?? 0.0)];
+        $last = $run->drops()->orderByDesc('seq')->first();
+        [$seq, $ms] = [$last->seq ?? 0, $last->ms ?? 0.0];
         $drops = $refused = [];
         $air = $turns = null;
         $hasEnded = false;
@@ -82,7 +83,7 @@ final readonly class Ingest
         }
         $new = 0;
         foreach (array_chunk(array_values($drops), 2000) as $chunk) {
-            $new += DB::table('stand_drops')->insertOrIgnore($chunk);
+            $new += StandDrop::query()->toBase()->insertOrIgnore($chunk);
         }
         $now = CarbonImmutable::now();
         $run->fill([

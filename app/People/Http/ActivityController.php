@@ -54,7 +54,7 @@ final class ActivityController extends Controller
             'at' => $line->created_at->toIso8601ZuluString(),
             'who' => $line->causer instanceof User ? $line->causer->name : null,
             'what' => $line->description,
-            'kind' => $line->subject_type === null ? null : lcfirst(class_basename($line->subject_type)),
+            'kind' => $line->subject_type,
             'name' => $line->subject_name,
             'changes' => self::changes($line),
         ]));

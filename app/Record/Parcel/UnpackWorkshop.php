@@ -13,6 +13,7 @@ use App\Record\Rebuild;
 use App\Walk\Photos\PhotoFiles;
 use Generator;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Filesystem\Filesystem;
@@ -151,7 +152,7 @@ final readonly class UnpackWorkshop
             throw ParcelFailed::because('is_here', ['workshop' => $line['name']]);
         }
         if ($model === Activity::class) {
-            $here['subject_id'] = $ids[$line['subject_type']][$line['subject_id']] ?? null;
+            $here['subject_id'] = $ids[Relation::getMorphedModel($line['subject_type'] ?? '')][$line['subject_id']] ?? null;
         }
         if ($model === User::class) {
             if (User::query()->where('email', $line['email'])->exists()) {

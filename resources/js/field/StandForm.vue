@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
-import { ref } from 'vue'
+import { onMounted, ref, useTemplateRef } from 'vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useDays } from '@/composables/useDays'
 import { useOnce } from '@/composables/useOnce'
@@ -27,6 +27,9 @@ const same = useLocalStorage(`ustrel.stand-${planterId}`, {
 })
 const plants = ref('')
 const done = ref('')
+/** At once, and again after each row; Vuetify's autofocus comes late and takes the focus from where one is typing already. */
+const counted = useTemplateRef<{ focus: () => void }>('counted')
+onMounted(() => counted.value?.focus())
 
 async function save(): Promise<void> {
   done.value = ''
@@ -48,6 +51,7 @@ async function save(): Promise<void> {
   done.value = `Row ${row.value}: ${plants.value} plants, kept.`
   plants.value = ''
   row.value = Math.min(rowCount, row.value + 1)
+  counted.value?.focus()
 }
 </script>
 
@@ -59,7 +63,7 @@ async function save(): Promise<void> {
       in at 30 in.
     </p>
     <div class="pair">
-      <v-text-field v-model="plants" label="Plants up" inputmode="numeric" autofocus hide-details />
+      <v-text-field ref="counted" v-model="plants" label="Plants up" inputmode="numeric" hide-details />
       <v-text-field
         v-model="same.length"
         :label="units === 'in' ? 'On a length of, ft' : 'On a length of, m'"
