@@ -2,6 +2,6 @@
 
 declare(strict_types=1);
 
-use App\Models\Activity;
+use App\Models\People\Activity;
 
 return ['activity_model' => Activity::class];

@@ -21,7 +21,9 @@ test('an eight-row planter is made and walked by keyboard alone, corrected, fini
   await page.getByRole('link', { name: 'New planter' }).click()
 
   // What cannot stand is named at its field, and nothing typed is lost.
-  await page.getByLabel('Planter name').fill(`Keyboard Eight${'!'.repeat(test.info().retry + test.info().repeatEachIndex)}`)
+  await page
+    .getByLabel('Planter name')
+    .fill(`Keyboard Eight${'!'.repeat(test.info().retry + test.info().repeatEachIndex)}`)
   await page.getByLabel('Farm').fill('Ardle Bank Farm')
   await page.getByLabel('Rows', { exact: true }).fill('49')
   await page.getByLabel('Row spacing').fill('0')

@@ -24,7 +24,7 @@ use App\Http\Middleware\NeedsSession;
 use App\Http\Middleware\NotesExport;
 use App\Http\Middleware\SpeaksForItself;
 use App\Http\Middleware\StillBelongs;
-use App\Models\Stand;
+use App\Models\Bench\Stand;
 use App\Opener\Http\ContactController;
 use App\Parts\Http\LedgerController;
 use App\Parts\Http\OrderController;

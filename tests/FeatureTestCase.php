@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Models\Bench\StandRun;
+use App\Models\Field\WatchAlarm;
+use App\Models\Field\WatchRun;
 use App\Models\Planter;
 use App\Models\SpecSheet;
-use App\Models\StandRun;
 use App\Models\User;
-use App\Models\Walk;
-use App\Models\WatchAlarm;
-use App\Models\WatchRun;
-use App\Models\WorkEvent;
+use App\Models\Walk\Walk;
+use App\Models\Work\WorkEvent;
 use App\Models\Workshop;
 use App\Spec\LoadTypicalSheets;
 use Illuminate\Foundation\Testing\RefreshDatabase;

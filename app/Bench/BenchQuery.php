@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Models\BenchRun;
-use App\Models\Cell;
+use App\Models\Bench\BenchRun;
+use App\Models\Bench\SeedLot;
+use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
-use App\Models\SeasonPlan;
-use App\Models\SeedLot;
+use App\Models\Walk\Cell;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Meter\Air\AirAdvice;
 use Ustrel\Core\Meter\Air\AirRun;

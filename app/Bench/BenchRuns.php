@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Models\BenchRun;
+use App\Models\Bench\BenchRun;
 use App\Models\Planter;
 use App\Record\Envelope;
 use App\Record\Fields;

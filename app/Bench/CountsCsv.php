@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Bench\Meters\MetersQuery;
-use App\Models\Meter;
+use App\Models\Bench\Meter;
 use App\Models\Planter;
 use App\Record\Import\CsvFile;
 use App\Record\Import\RefusedFile;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
-use App\Models\Disc;
-use App\Models\Meter;
-use App\Models\SeedLot;
+use App\Models\Bench\Disc;
+use App\Models\Bench\Meter;
+use App\Models\Bench\SeedLot;
 use App\Models\Workshop;
 use App\Record\Change;
 use Illuminate\Database\UniqueConstraintViolationException;

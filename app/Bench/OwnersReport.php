@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Http\Paper;
-use App\Models\BenchRun;
-use App\Models\LedgerEvent;
+use App\Models\Bench\BenchRun;
+use App\Models\Parts\LedgerEvent;
 use App\Models\Planter;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Meter\Air\AirAdvice;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\Job;
+use App\Models\Record\Job;
 use Illuminate\Contracts\Cache\Repository;
 
 /** Whether what waits in the background is being worked on. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Field;
 
-use App\Models\Disc;
+use App\Models\Bench\Disc;
+use App\Models\Bench\SeedLot;
+use App\Models\Field\Setting;
 use App\Models\Planter;
-use App\Models\SeedLot;
-use App\Models\Setting;
 use App\Season\SeasonQuery;
 use Ustrel\Core\Field\Calc\GroundDrive;
 use Ustrel\Core\Field\Calc\InvalidFigure;

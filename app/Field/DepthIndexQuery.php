@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Field;
 
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Walk\Board\Board;
 use App\Walk\Board\BoardQuery;
 use App\Walk\DepthAims;

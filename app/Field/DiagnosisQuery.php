@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Field;
 
-use App\Models\Cell;
-use App\Models\Dig;
+use App\Models\Field\Dig;
 use App\Models\Planter;
+use App\Models\Walk\Cell;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Field\Diagnosis\DigSymptoms;
 use Ustrel\Core\Field\Diagnosis\Evidence;

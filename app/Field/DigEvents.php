@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Field;
 
-use App\Models\Dig;
+use App\Models\Field\Dig;
 use App\Models\Planter;
 use App\Record\Envelope;
 use App\Record\Fields;

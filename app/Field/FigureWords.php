@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Field;
 
-use App\Models\Setting;
+use App\Models\Field\Setting;
 use Ustrel\Core\Field\Calc\CalcUnit;
 use Ustrel\Core\Field\Calc\Measured;
 use Ustrel\Core\Measure\UnitSystem;

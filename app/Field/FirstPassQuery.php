@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Field;
 
-use App\Models\Cell;
-use App\Models\Dig;
-use App\Models\LedgerEvent;
+use App\Models\Field\Dig;
+use App\Models\Field\SignOff;
+use App\Models\Parts\LedgerEvent;
 use App\Models\Planter;
-use App\Models\SignOff;
-use App\Models\WalkRow;
+use App\Models\Walk\Cell;
+use App\Models\Walk\WalkRow;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Field\BladeDepth;
 use Ustrel\Core\Field\Dig\RowsToDig;

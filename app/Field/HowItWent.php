@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Field;
 
-use App\Models\AcresEntry;
-use App\Models\Dig;
+use App\Models\Field\Dig;
+use App\Models\Field\StandCount;
 use App\Models\Planter;
-use App\Models\StandCount;
+use App\Models\Wear\AcresEntry;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Field\Calc\CalcUnit;
 use Ustrel\Core\Field\Calc\Measured;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Field;
 
-use App\Models\AcresEntry;
+use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
-use App\Models\SeasonPlan;
+use App\Models\Wear\AcresEntry;
 use Ustrel\Core\Measure\Day;
 
 /** What stands on the fields that a planter planted, by its log; on those of the season that nobody has logged yet, by its plan. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Field;
 
+use App\Models\Field\Setting;
 use App\Models\Planter;
-use App\Models\Setting;
 use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;

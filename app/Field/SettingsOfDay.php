@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Field;
 
+use App\Models\Field\Setting;
 use App\Models\Planter;
-use App\Models\Setting;
 use Ustrel\Core\Field\Settings\Setting as Made;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Field\Settings\SettingsLog;

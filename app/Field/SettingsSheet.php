@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Field;
 
 use App\Http\Paper;
+use App\Models\Field\Setting;
 use App\Models\Planter;
-use App\Models\Setting;
 use RuntimeException;
 use Ustrel\Core\Measure\UnitSystem;
 

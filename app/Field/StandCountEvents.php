@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Field;
 
+use App\Models\Field\StandCount;
 use App\Models\Planter;
-use App\Models\StandCount;
 use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Bench\StandRun;
 use App\Models\Casts\AsDay;
 use App\Models\Concerns\IsWatched;
+use App\Models\Field\WatchRun;
+use App\Models\Record\Import;
+use App\Models\Walk\Walk;
 use Carbon\CarbonImmutable;
 use Database\Factories\PlanterFactory;
 use Illuminate\Database\Eloquent\Builder;

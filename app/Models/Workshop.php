@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Bench\Stand;
 use App\Models\Concerns\IsWatched;
+use App\Models\People\Invitation;
+use App\Models\People\Role;
 use Carbon\CarbonImmutable;
 use Database\Factories\WorkshopFactory;
 use DateTimeZone;

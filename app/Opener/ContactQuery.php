@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Opener;
 
-use App\Models\Cell;
 use App\Models\Planter;
+use App\Models\Walk\Cell;
 use App\Record\Moments;
 use App\Wear\WearRecord;
 use stdClass;

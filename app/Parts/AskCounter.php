@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Models\PartType;
-use App\Models\Supplier;
+use App\Models\Parts\PartType;
+use App\Models\Parts\Supplier;
 use App\Record\Change;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\Client\ConnectionException;

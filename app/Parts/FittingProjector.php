@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Models\Fitting;
+use App\Models\Parts\Fitting;
 use App\Record\Lines;
 use App\Record\Projector;
 use App\Record\Touched;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Models\Cell;
-use App\Models\LedgerEvent;
-use App\Models\PartType;
+use App\Models\Parts\LedgerEvent;
+use App\Models\Parts\PartType;
 use App\Models\Planter;
+use App\Models\Walk\Cell;
 use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Models\Fitting;
-use App\Models\LedgerEvent;
+use App\Models\Parts\Fitting;
+use App\Models\Parts\LedgerEvent;
 use App\Models\Planter;
 use App\Record\Moments;
 use Illuminate\Database\Eloquent\Builder;

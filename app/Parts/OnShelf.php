@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use App\Plan\Needed;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Parts\Stock\Offer;

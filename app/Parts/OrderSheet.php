@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Parts;
 
 use App\Http\Paper;
-use App\Models\Order;
-use App\Models\PartType;
+use App\Models\Parts\Order;
+use App\Models\Parts\PartType;
 use App\Models\Workshop;
 use App\Walk\Export\WalkCsv;
 use Illuminate\Support\Collection;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Models\Fitting;
-use App\Models\PartType;
+use App\Models\Parts\Fitting;
+use App\Models\Parts\PartType;
 use stdClass;
 use Ustrel\Core\Parts\Life\Life;
 use Ustrel\Core\Parts\RemovalReason;

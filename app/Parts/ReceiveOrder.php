@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Models\Order;
+use App\Models\Parts\Order;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Record\Change;

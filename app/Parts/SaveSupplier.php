@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Models\Supplier;
+use App\Models\Parts\Supplier;
 use App\Models\Workshop;
 use App\Record\Change;
 use Illuminate\Database\UniqueConstraintViolationException;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Models\PartType;
-use App\Models\StockMove;
+use App\Models\Parts\PartType;
+use App\Models\Parts\StockMove;
 use App\Models\Workshop;
 use App\Record\Envelope;
 use App\Record\Fields;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Models\LedgerEvent;
-use App\Models\Order;
-use App\Models\PartType;
-use App\Models\StockMove as StoredMove;
-use App\Models\Supplier;
+use App\Models\Parts\LedgerEvent;
+use App\Models\Parts\Order;
+use App\Models\Parts\PartType;
+use App\Models\Parts\StockMove as StoredMove;
+use App\Models\Parts\Supplier;
 use App\Models\Workshop;
 use App\Plan\PartsNeeded;
 use App\Record\Moments;

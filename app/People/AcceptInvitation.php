@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\Invitation;
+use App\Models\People\Invitation;
 use App\Models\User;
 use App\Models\Workshop;
 use Illuminate\Support\Facades\DB;

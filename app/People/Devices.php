@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Http\Middleware\StaysSignedOut;
-use App\Models\DeviceSession;
+use App\Models\People\DeviceSession;
 use App\Models\User;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\Role;
+use App\Models\People\Role;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Record\Change;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Models\People\Role;
 use App\Models\Planter;
-use App\Models\Role;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Record\Change;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\Invitation;
-use App\Models\Role;
+use App\Models\People\Invitation;
+use App\Models\People\Role;
 use App\Models\User;
 use App\Models\Workshop;
 use App\People\Mail\InvitationMail;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\Attempt;
+use App\Models\People\Attempt;
 use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
 
 /**

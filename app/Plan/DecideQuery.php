@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Models\Cell;
-use App\Models\Decision;
+use App\Models\Plan\Decision;
 use App\Models\Planter;
-use App\Models\Renewal;
-use App\Models\Walk;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Walk;
+use App\Models\Wear\Renewal;
 use App\Record\Moments;
 use App\Walk\Board\BoardQuery;
 use App\Walk\Board\CurrentReading;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Models\Decision;
-use App\Models\Walk;
+use App\Models\Plan\Decision;
+use App\Models\Walk\Walk;
 use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;

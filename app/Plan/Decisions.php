@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Models\Decision;
+use App\Models\Plan\Decision;
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use Ustrel\Core\Plan\Action;
 use Ustrel\Core\Plan\Circumstances;
 use Ustrel\Core\Plan\Cost;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Models\Decision;
-use App\Models\WorkEvent;
+use App\Models\Plan\Decision;
+use App\Models\Work\WorkEvent;
 use App\Walk\Board\CurrentReading;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Walk\Place;

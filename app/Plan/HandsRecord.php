@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Models\Decision;
+use App\Models\Plan\Decision;
 use App\Models\Planter;
-use App\Models\WorkEvent;
+use App\Models\Work\WorkEvent;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Work\WorkEventKind;
 

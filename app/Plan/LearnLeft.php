@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Models\Cell;
-use App\Models\LedgerEvent;
+use App\Models\Parts\LedgerEvent;
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Walk;
 use App\Record\Moments;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\LedgerEventKind;

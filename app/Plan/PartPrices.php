@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Models\Fitting;
-use App\Models\PartType;
+use App\Models\Parts\Fitting;
+use App\Models\Parts\PartType;
 use App\Models\Planter;
 use Illuminate\Support\Collection;
 use Ustrel\Core\Parts\Slot;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Models\Decision;
+use App\Models\Plan\Decision;
 use App\Models\Planter;
 use App\Models\Workshop;
 use Illuminate\Database\Eloquent\Builder;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Models\Forecast;
 use App\Models\Planter;
+use App\Models\Wear\Forecast;
 use App\Opener\ContactQuery;
 use App\Opener\RowContact;
 use App\Season\SeasonQuery;

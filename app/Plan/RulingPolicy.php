@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Models\Plan\PolicyChoice;
 use App\Models\Planter;
-use App\Models\PolicyChoice;
 use Ustrel\Core\Plan\Policy\Policy;
 use Ustrel\Core\Plan\Policy\School;
 

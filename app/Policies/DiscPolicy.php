@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Models\Disc;
+use App\Models\Bench\Disc;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Models\Pack;
 use App\Models\User;
+use App\Models\Walk\Pack;
 use Illuminate\Auth\Access\Response;
 
 /** A pack is its workshop's alone; to anybody else it does not exist. */

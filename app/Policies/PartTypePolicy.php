@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Models\Photo;
 use App\Models\User;
+use App\Models\Walk\Photo;
 use Illuminate\Auth\Access\Response;
 
 /** A photo belongs to whom its planter belongs. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Models\Stand;
+use App\Models\Bench\Stand;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
 

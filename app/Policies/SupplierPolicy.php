@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Models\Supplier;
+use App\Models\Parts\Supplier;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
 

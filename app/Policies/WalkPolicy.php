@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Policies;
 
 use App\Models\User;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use Illuminate\Auth\Access\Response;
 
 /** A walk belongs to whom its planter belongs. */

@@ -6,11 +6,11 @@ namespace App\Season;
 
 use App\Bench\BenchQuery;
 use App\Bench\Seed\SeedQuery;
-use App\Models\BenchRun;
-use App\Models\Cell;
+use App\Models\Bench\BenchRun;
 use App\Models\Planter;
-use App\Models\Walk;
-use App\Models\WalkRow;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Walk;
+use App\Models\Walk\WalkRow;
 use App\Parts\OnShelf;
 use App\Parts\StoreQuery;
 use App\Plan\DecideQuery;

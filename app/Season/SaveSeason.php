@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Season;
 
+use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
-use App\Models\SeasonPlan;
 use App\Record\Change;
 use App\Record\Touched;
 use App\Wear\WearRecord;

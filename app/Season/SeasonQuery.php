@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Season;
 
-use App\Models\AcresEntry;
+use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
-use App\Models\SeasonPlan;
+use App\Models\Wear\AcresEntry;
 use App\Wear\WearRecord;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Season\Crew;

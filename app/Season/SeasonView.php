@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Season;
 
+use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
-use App\Models\SeasonPlan;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Season\Crew;
 use Ustrel\Core\Season\DaysToPlant;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Spec;
 
-use App\Models\Cell;
 use App\Models\SpecSheet;
-use App\Models\Walk;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Walk;
 use Illuminate\Support\Collection;
 use Ustrel\Core\Measure\UnitSystem;
 

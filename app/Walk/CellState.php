@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
-use App\Models\Cell;
-use App\Models\Walk;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Walk;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Place;

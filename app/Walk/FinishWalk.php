@@ -6,8 +6,8 @@ namespace App\Walk;
 
 use App\Models\Planter;
 use App\Models\User;
-use App\Models\Walk;
-use App\Models\WalkRow;
+use App\Models\Walk\Walk;
+use App\Models\Walk\WalkRow;
 use App\Plan\LearnLeft;
 use App\Record\Change;
 use App\Wear\LearnMeasuring;

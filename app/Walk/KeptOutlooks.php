@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
-use App\Models\Outlook as OutlookLine;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
+use App\Models\Wear\Outlook as OutlookLine;
 use stdClass;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judging\Outlook;

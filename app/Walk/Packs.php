@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
-use App\Models\Pack;
+use App\Models\Walk\Pack;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;

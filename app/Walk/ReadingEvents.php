@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
-use App\Models\Cell;
-use App\Models\Reading;
-use App\Models\Walk;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Reading;
+use App\Models\Walk\Walk;
 use App\Record\Doubted;
 use App\Record\Envelope;
 use App\Record\Fields;

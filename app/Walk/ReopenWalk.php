@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk;
 
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Record\Change;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;

@@ -6,7 +6,7 @@ namespace App\Walk;
 
 use App\Models\Planter;
 use App\Models\User;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Record\Change;
 use App\Record\Moments;
 use App\Record\Touched;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
-use App\Models\Cell;
-use App\Models\Reading;
-use App\Models\Walk;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Reading;
+use App\Models\Walk\Walk;
 use App\Record\Moments;
 use Illuminate\Database\Query\Builder;
 use Ustrel\Core\Measure\Quantity;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
-use App\Models\Cell;
-use App\Models\Outlook as OutlookLine;
-use App\Models\Renewal as RenewalLine;
-use App\Models\Walk;
-use App\Models\WalkRow;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Walk;
+use App\Models\Walk\WalkRow;
+use App\Models\Wear\Outlook as OutlookLine;
+use App\Models\Wear\Renewal as RenewalLine;
 use App\Record\Lines;
 use App\Record\Projector;
 use App\Record\Touched;

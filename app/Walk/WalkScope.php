@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Wear\PlanterWear;
 

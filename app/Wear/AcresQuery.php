@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
-use App\Models\AcresEntry;
+use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
-use App\Models\SeasonPlan;
+use App\Models\Wear\AcresEntry;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Field\Log\ByField;
 use Ustrel\Core\Measure\Day;

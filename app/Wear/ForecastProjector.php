@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
-use App\Models\Forecast as ForecastLine;
+use App\Models\Wear\Forecast as ForecastLine;
 use App\Record\Lines;
 use App\Record\Projector;
 use App\Record\Touched;

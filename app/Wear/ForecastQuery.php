@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
-use App\Models\Forecast;
 use App\Models\Planter;
+use App\Models\Wear\Forecast;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Season\SeasonPlan;

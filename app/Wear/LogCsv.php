@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
-use App\Models\AcresEntry;
 use App\Models\Planter;
+use App\Models\Wear\AcresEntry;
 use RuntimeException;
 use Ustrel\Core\Field\Log\Product;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
-use App\Models\AcresEntry;
-use App\Models\LedgerEvent;
+use App\Models\Parts\LedgerEvent;
 use App\Models\Planter;
-use App\Models\Reading;
-use App\Models\Walk;
+use App\Models\Walk\Reading;
+use App\Models\Walk\Walk;
+use App\Models\Wear\AcresEntry;
 use App\Record\Moments;
 use DateTimeZone;
 use LogicException;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use Ustrel\Core\Work\Stops\Spares;
 use Ustrel\Core\Work\Stops\StopPlan;
 

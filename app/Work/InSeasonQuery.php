@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Models\AcresEntry;
-use App\Models\LedgerEvent;
-use App\Models\PartType;
+use App\Models\Parts\LedgerEvent;
+use App\Models\Parts\PartType;
 use App\Models\Planter;
+use App\Models\Wear\AcresEntry;
 use App\Plan\DecideQuery;
 use App\Plan\Decisions;
 use App\Plan\PartPrices;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Models\KeptPlan;
+use App\Models\Plan\KeptPlan;
 use App\Models\Planter;
 use App\Models\User;
 use App\Models\Workshop;

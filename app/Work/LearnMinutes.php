@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Work;
 
 use App\Models\Planter;
-use App\Models\WorkEvent;
+use App\Models\Work\WorkEvent;
 use Ustrel\Core\Plan\Jobs\JobTimes;
 use Ustrel\Core\Work\WorkEventKind;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Models\AcresEntry;
-use App\Models\OwnJob;
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use App\Models\Planter;
-use App\Models\WorkEvent;
+use App\Models\Wear\AcresEntry;
+use App\Models\Work\OwnJob;
+use App\Models\Work\WorkEvent;
 use App\Plan\DecideQuery;
 use App\Plan\Decisions;
 use App\Plan\PartPrices;

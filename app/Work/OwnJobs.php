@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Models\OwnJob;
 use App\Models\Planter;
+use App\Models\Work\OwnJob;
 use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;

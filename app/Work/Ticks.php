@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Work;
 
 use App\Models\Planter;
-use App\Models\WorkEvent;
+use App\Models\Work\WorkEvent;
 use App\Record\Moments;
 use Ustrel\Core\Work\Card;
 use Ustrel\Core\Work\WorkEventKind;

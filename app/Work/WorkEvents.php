@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Work;
 
 use App\Models\Planter;
-use App\Models\WorkEvent;
+use App\Models\Work\WorkEvent;
 use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Models\KeptPlan;
+use App\Models\Plan\KeptPlan;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Work\Schedule\Breach;
 use Ustrel\Core\Work\Schedule\Schedule;

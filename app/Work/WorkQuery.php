@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Models\Decision;
-use App\Models\KeptPlan;
+use App\Models\Plan\Decision;
+use App\Models\Plan\KeptPlan;
 use App\Models\Planter;
 use App\Models\Workshop;
 use App\Parts\StoreQuery;

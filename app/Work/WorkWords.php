@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\Unit;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
-use App\Models\AcresEntry;
 use App\Models\Planter;
+use App\Models\Wear\AcresEntry;
 use App\Models\Workshop;
 use App\Record\Change;
 use App\Record\Touched;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Yard;
 
-use App\Models\Cell;
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Walk;
 use App\Record\Change;
 use App\Record\Touched;
 use App\Wear\WearRecord;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Yard;
 
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Walk\Board\RibbonRow;
 
 /** One planter as the yard shows it. */

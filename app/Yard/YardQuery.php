@@ -6,8 +6,8 @@ namespace App\Yard;
 
 use App\Models\Planter;
 use App\Models\User;
-use App\Models\Walk;
-use App\Models\WalkRow;
+use App\Models\Walk\Walk;
+use App\Models\Walk\WalkRow;
 use App\Walk\Board\RibbonRow;
 use App\Walk\Board\Waiting;
 use App\Wear\ExpectedRows;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 // What a run on a test stand costs, and whether the board notices it: part of bin/bench.
 
 use App\Bench\Stand\PrepareRun;
+use App\Models\Bench\Stand;
+use App\Models\Bench\StandRun;
 use App\Models\Planter;
-use App\Models\Stand;
-use App\Models\StandRun;
 use App\Models\User;
 use App\Record\Fields;
 use Database\Demo\DemoScenario;

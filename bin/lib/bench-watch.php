@@ -5,10 +5,10 @@ declare(strict_types=1);
 // What watching rows costs, and whether the board notices it: part of bin/bench.
 
 use App\Field\Watch\StartWatch;
+use App\Models\Bench\Stand;
+use App\Models\Field\WatchRun;
 use App\Models\Planter;
-use App\Models\Stand;
 use App\Models\User;
-use App\Models\WatchRun;
 use App\Record\Fields;
 use Database\Demo\DemoScenario;
 use Illuminate\Support\Facades\DB;

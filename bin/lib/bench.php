@@ -7,7 +7,7 @@ declare(strict_types=1);
 use App\Models\Planter;
 use App\Models\SpecSheet;
 use App\Models\User;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Parts\RecordEvents;
 use App\Record\Moments;
 use App\Record\Rebuild;

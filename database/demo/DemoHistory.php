@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use App\Models\AcresEntry;
-use App\Models\LedgerEvent;
-use App\Models\PartType;
+use App\Models\Parts\LedgerEvent;
+use App\Models\Parts\PartType;
 use App\Models\Planter;
-use App\Models\Reading;
 use App\Models\User;
+use App\Models\Walk\Reading;
+use App\Models\Wear\AcresEntry;
 use App\Walk\Board\StoredAnswer;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Field\Log\RateUnit;

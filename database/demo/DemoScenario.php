@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use App\Models\Note;
+use App\Models\People\Role;
 use App\Models\Planter;
-use App\Models\Reading;
-use App\Models\Role;
 use App\Models\SpecSheet;
 use App\Models\User;
-use App\Models\Walk;
+use App\Models\Walk\Note;
+use App\Models\Walk\Reading;
+use App\Models\Walk\Walk;
 use App\Models\Workshop;
 use App\Record\Change;
 use App\Record\Touched;

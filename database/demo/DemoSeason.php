@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
-use App\Models\Order;
-use App\Models\PartType;
+use App\Models\Parts\Order;
+use App\Models\Parts\PartType;
+use App\Models\Parts\StockMove;
+use App\Models\Parts\Supplier;
+use App\Models\Plan\PolicyChoice;
+use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
-use App\Models\PolicyChoice;
-use App\Models\SeasonPlan;
-use App\Models\StockMove;
-use App\Models\Supplier;
 use App\Models\User;
 use App\Models\Workshop;
 use Carbon\CarbonImmutable;

@@ -6,7 +6,7 @@ namespace Database\Demo;
 
 use App\Models\Planter;
 use App\Models\User;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Plan\DecideQuery;
 use App\Plan\DecisionEvents;
 use App\Plan\Found;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Models\People\Role;
 use App\Models\Planter;
-use App\Models\Role;
 use App\Models\SpecSheet;
 use App\Models\User;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Models\Workshop;
 use App\Record\Change;
 use App\Record\Touched;

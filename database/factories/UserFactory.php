@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Factories;
 
-use App\Models\Role;
+use App\Models\People\Role;
 use App\Models\User;
 use App\Models\Workshop;
 use Illuminate\Database\Eloquent\Factories\Factory;

@@ -14,7 +14,7 @@ return new class extends Migration
     {
         foreach (self::COLUMNS as $table => $columns) {
             foreach ($columns as $column) {
-                // App\Models\PartType: partType
+                // App\Models\PartType becomes partType
                 DB::statement("UPDATE {$table} SET {$column} = lower(substr({$column}, 12, 1)) || substr({$column}, 13) WHERE {$column} LIKE 'App\\\\Models\\\\%'");
             }
         }

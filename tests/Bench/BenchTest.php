@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\BenchRun;
-use App\Models\SeasonPlan;
-use App\Models\SeedLot;
+use App\Models\Bench\BenchRun;
+use App\Models\Bench\SeedLot;
+use App\Models\Plan\SeasonPlan;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 

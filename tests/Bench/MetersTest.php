@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\MeterMove;
+use App\Models\Bench\MeterMove;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;

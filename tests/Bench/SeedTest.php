@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\SeedMove;
+use App\Models\Bench\SeedMove;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Models\BenchRun;
-use App\Models\StandRun;
+use App\Models\Bench\BenchRun;
+use App\Models\Bench\StandRun;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;

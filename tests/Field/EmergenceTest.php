@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\StandCount;
+use App\Models\Field\StandCount;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\Dig;
+use App\Models\Field\Dig;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 

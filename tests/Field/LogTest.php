@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\AcresEntry;
-use App\Models\SeasonPlan;
-use App\Models\SeedLot;
+use App\Models\Bench\SeedLot;
+use App\Models\Plan\SeasonPlan;
+use App\Models\Wear\AcresEntry;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\Setting;
+use App\Models\Field\Setting;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;

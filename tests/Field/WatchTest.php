@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\WatchAlarm;
-use App\Models\WatchPass;
-use App\Models\WatchRun;
+use App\Models\Field\WatchAlarm;
+use App\Models\Field\WatchPass;
+use App\Models\Field\WatchRun;
 use Illuminate\Support\Sleep;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Models\PartType;
-use App\Models\Supplier;
+use App\Models\Parts\PartType;
+use App\Models\Parts\Supplier;
 use App\Parts\CounterAddress;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Testing\TestResponse;

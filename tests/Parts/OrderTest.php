@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\Order;
-use App\Models\PartType;
-use App\Models\StockMove;
+use App\Models\Parts\Order;
+use App\Models\Parts\PartType;
+use App\Models\Parts\StockMove;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 

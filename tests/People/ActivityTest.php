@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\Activity;
-use App\Models\PartType;
-use App\Models\Role;
+use App\Models\Parts\PartType;
+use App\Models\People\Activity;
+use App\Models\People\Role;
 use App\Models\User;
 use App\Spec\CopySpecSheet;
 
@@ -35,4 +35,14 @@ it('tells the owner who changed which figure, price or person, with what stood b
         ->and(Activity::query()->get()->toJson())->not->toContain('$2y$');
 
     expect($this->switchTo($this->technicianOf('Lowmoor Planter Services'))->getJson('/api/activity')->json('*.kind'))->not->toContain('partType');
+});
+
+it('tells what an earlier version noted by the names of its classes', function (): void {
+    Activity::query()->toBase()->insert([
+        'workshop_id' => $this->technician->workshop_id, 'description' => 'deleted', 'subject_type' => 'App\\Models\\PartType', 'subject_id' => 1, 'subject_name' => 'Blade',
+        'causer_type' => 'App\\Models\\User', 'causer_id' => $this->technician->id, 'created_at' => '2026-11-20T08:00:00Z',
+    ]);
+    (require database_path('migrations/2026_12_14_000028_words_for_what_was_done_to.php'))->up();
+
+    expect($this->switchTo($this->technician)->getJson('/api/activity')->assertOk()->json('0'))->toMatchArray(['who' => 'Wren Ashdown', 'what' => 'deleted', 'kind' => 'partType', 'name' => 'Blade']);
 });

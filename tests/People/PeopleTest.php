@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use App\Models\Activity;
-use App\Models\Attempt;
-use App\Models\DeviceSession;
-use App\Models\Invitation;
-use App\Models\Role;
+use App\Models\People\Activity;
+use App\Models\People\Attempt;
+use App\Models\People\DeviceSession;
+use App\Models\People\Invitation;
+use App\Models\People\Role;
 use App\Models\User;
 use App\Models\Workshop;
 use App\People\GoodPassword;

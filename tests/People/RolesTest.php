@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-use App\Models\Disc;
-use App\Models\Import;
-use App\Models\Meter;
-use App\Models\Order;
-use App\Models\Pack;
-use App\Models\PartType;
-use App\Models\Photo;
-use App\Models\Role;
-use App\Models\SeedLot;
-use App\Models\Stand;
-use App\Models\Supplier;
+use App\Models\Bench\Disc;
+use App\Models\Bench\Meter;
+use App\Models\Bench\SeedLot;
+use App\Models\Bench\Stand;
+use App\Models\Parts\Order;
+use App\Models\Parts\PartType;
+use App\Models\Parts\Supplier;
+use App\Models\People\Role;
+use App\Models\Record\Import;
 use App\Models\User;
+use App\Models\Walk\Pack;
+use App\Models\Walk\Photo;
 use App\People\GuestLinks;
 use App\People\Invite;
 use App\Spec\CopySpecSheet;

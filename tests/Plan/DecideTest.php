@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\Decision;
-use App\Models\PartType;
-use App\Models\Role;
+use App\Models\Parts\PartType;
+use App\Models\People\Role;
+use App\Models\Plan\Decision;
 use App\Models\User;
 use App\Plan\DecideQuery;
 use Carbon\CarbonImmutable;

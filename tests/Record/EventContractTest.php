@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -190,7 +190,7 @@ it('takes one batch with the same id twice for what it is', function (): void {
 it('says of what was recorded before there were digests that it is known', function (): void {
     $planter = ($this->planterOf)();
     $this->record($planter, $event = $this->fitting(1, '2024-03-01'))->assertCreated();
-    App\Models\LedgerEvent::query()->update(['sent_sha256' => null]);
+    App\Models\Parts\LedgerEvent::query()->update(['sent_sha256' => null]);
     $this->record($planter, $event)->assertOk();
 });
 

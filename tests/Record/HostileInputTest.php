@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use App\Models\AcresEntry;
-use App\Models\Attempt;
-use App\Models\LedgerEvent;
-use App\Models\PartType;
+use App\Models\Parts\LedgerEvent;
+use App\Models\Parts\PartType;
+use App\Models\People\Attempt;
 use App\Models\Planter;
-use App\Models\Reading;
 use App\Models\SpecSheet;
+use App\Models\Walk\Reading;
+use App\Models\Wear\AcresEntry;
 use App\Spec\CopySpecSheet;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\UploadedFile;

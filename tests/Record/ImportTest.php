@@ -3,12 +3,12 @@
 declare(strict_types=1);
 
 use App\Console\Pulse;
-use App\Models\Import;
-use App\Models\ImportState;
-use App\Models\Job;
-use App\Models\PartType;
-use App\Models\Reading;
-use App\Models\Walk;
+use App\Models\Parts\PartType;
+use App\Models\Record\Import;
+use App\Models\Record\ImportState;
+use App\Models\Record\Job;
+use App\Models\Walk\Reading;
+use App\Models\Walk\Walk;
 use App\Record\Import\CsvFile;
 use App\Record\Import\ImportFiles;
 use App\Record\Import\RunImport;

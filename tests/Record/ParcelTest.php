@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use App\Models\PartType;
+use App\Models\Field\WatchRun;
+use App\Models\Parts\PartType;
+use App\Models\People\Role;
 use App\Models\Planter;
-use App\Models\Role;
 use App\Models\User;
-use App\Models\WatchRun;
 use App\Models\Workshop;
 use App\People\GuestLinks;
 use App\Record\Parcel\PackWorkshop;

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use App\Models\LedgerEvent;
-use App\Models\PartType;
+use App\Models\Parts\LedgerEvent;
+use App\Models\Parts\PartType;
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Record\Rebuild;
 use Illuminate\Support\Str;
 use Random\Engine\Mt19937;

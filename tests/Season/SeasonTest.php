@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Models\PartType;
-use App\Models\SeasonPlan;
+use App\Models\Parts\PartType;
+use App\Models\Plan\SeasonPlan;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\Photo;
+use App\Models\Walk\Photo;
 use App\Walk\Photos\OrphanPhotos;
 use App\Walk\Photos\PhotoFiles;
 use App\Walk\Photos\PictureMaker;

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Models\Pack;
-use App\Models\Walk;
+use App\Models\Walk\Pack;
+use App\Models\Walk\Walk;
 
 function packForm(array $fields = []): array
 {

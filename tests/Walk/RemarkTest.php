@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\Photo;
+use App\Models\Walk\Photo;
 use App\Walk\Photos\PhotoFiles;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Process\Exceptions\ProcessTimedOutException;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 

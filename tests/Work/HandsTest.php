@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use App\Models\PartType;
-use App\Models\Setting;
-use App\Models\StockMove;
-use App\Models\WorkEvent;
+use App\Models\Field\Setting;
+use App\Models\Parts\PartType;
+use App\Models\Parts\StockMove;
+use App\Models\Work\WorkEvent;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Ustrel\Core\Parts\Stock\StockMoveKind;

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use App\Models\PartType;
-use App\Models\StockMove;
+use App\Models\Parts\PartType;
+use App\Models\Parts\StockMove;
 use Illuminate\Support\Str;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Reader;

@@ -57,7 +57,7 @@ it('shows what a walk is expected to find, and what waits once it has found it',
     $past = $this->openWalk($planter);
     $this->send($past, $this->reading(1, '14 1/4', ['confirmed' => true]), $this->reading(2, '14 15/16'))->assertOk();
     $this->postJson("/api/walks/{$past->id}/finish", ['with_unchecked' => true])->assertOk();
-    App\Models\Walk::query()->whereKey($past->id)->update(['season' => 2020]);
+    App\Models\Walk\Walk::query()->whereKey($past->id)->update(['season' => 2020]);
 
     $told = fn (array $ribbon): array => array_map(fn (array $row): array => [$row['verdict'], $row['expected'] ?? null], $ribbon);
     $expected = [['unchecked', 'change'], ['unchecked', 'sound'], ['unchecked', null]];

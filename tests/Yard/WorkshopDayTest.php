@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\Renewal;
+use App\Models\Wear\Renewal;
 use Illuminate\Http\UploadedFile;
 
 /** Half past eleven on the evening of the 20th in the west; in Greenwich it is the 21st. */

@@ -8,7 +8,7 @@ use App\Bench\BenchQuery;
 use App\Bench\BenchRuns;
 use App\Http\Controller;
 use App\Http\JsonBody;
-use App\Models\BenchRun;
+use App\Models\Bench\BenchRun;
 use App\Models\Planter;
 use App\Record\Http\ReceiptsShape;
 use App\Record\TakeWhole;

@@ -9,7 +9,7 @@ use App\Bench\CountsCsv;
 use App\Bench\OwnersReport;
 use App\Http\Controller;
 use App\Http\JsonBody;
-use App\Models\BenchRun;
+use App\Models\Bench\BenchRun;
 use App\Models\Planter;
 use App\Record\Http\ReceiptsShape;
 use App\Record\Import\CsvFile;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench\Http;
 
-use App\Models\BenchRun;
+use App\Models\Bench\BenchRun;
 use App\Models\Planter;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Bench\Http;
 
-use App\Models\BenchRun;
-use App\Models\Meter;
-use App\Models\MeterMove;
+use App\Models\Bench\BenchRun;
+use App\Models\Bench\Meter;
+use App\Models\Bench\MeterMove;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Meter\Places\MeterStay;
 use Ustrel\Core\Meter\Places\MeterTo;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Bench\Http;
 
 use App\Bench\Seed\SeedQuery;
-use App\Models\Disc;
-use App\Models\SeedLot;
+use App\Models\Bench\Disc;
+use App\Models\Bench\SeedLot;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Parts\Stock\Stock;
 use Ustrel\Core\Parts\Stock\StockMoveKind;

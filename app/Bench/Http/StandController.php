@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Bench\Http;
 
 use App\Http\Controller;
-use App\Models\Stand;
+use App\Models\Bench\Stand;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -6,8 +6,8 @@ namespace App\Bench\Http;
 
 use App\Bench\Stand\Ingest;
 use App\Http\Controller;
-use App\Models\Stand;
-use App\Models\StandRun;
+use App\Models\Bench\Stand;
+use App\Models\Bench\StandRun;
 use App\Record\Refused;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;

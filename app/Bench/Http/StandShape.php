@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Bench\Http;
 
 use App\Bench\Stand\EndRun;
-use App\Models\StandRun;
+use App\Models\Bench\StandRun;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Meter\Stage;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench\Meters;
 
-use App\Models\Meter;
-use App\Models\MeterMove;
+use App\Models\Bench\Meter;
+use App\Models\Bench\MeterMove;
 use App\Models\Planter;
 use App\Models\Workshop;
 use App\Record\Envelope;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench\Meters;
 
-use App\Models\BenchRun;
-use App\Models\MeterMove;
+use App\Models\Bench\BenchRun;
+use App\Models\Bench\MeterMove;
 use App\Models\Workshop;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Meter\Places\MeterStay;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench\Meters;
 
-use App\Models\Meter;
+use App\Models\Bench\Meter;
 use App\Models\Planter;
 use App\Models\User;
 use App\Models\Workshop;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench\Seed;
 
-use App\Models\SeedLot;
-use App\Models\SeedMove;
+use App\Models\Bench\SeedLot;
+use App\Models\Bench\SeedMove;
 use App\Models\Workshop;
 use App\Record\Envelope;
 use App\Record\Fields;

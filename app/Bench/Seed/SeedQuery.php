@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Bench\Seed;
 
-use App\Models\AcresEntry;
-use App\Models\Disc;
+use App\Models\Bench\Disc;
+use App\Models\Bench\SeedLot;
+use App\Models\Bench\SeedMove;
+use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
-use App\Models\SeasonPlan;
-use App\Models\SeedLot;
-use App\Models\SeedMove;
+use App\Models\Wear\AcresEntry;
 use App\Models\Workshop;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Measure\Moment;

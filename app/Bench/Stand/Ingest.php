@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Bench\Stand;
 
-use App\Models\StandDrop;
-use App\Models\StandRun;
+use App\Models\Bench\StandDrop;
+use App\Models\Bench\StandRun;
 use App\Record\Refused;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench\Stand;
 
-use App\Models\StandRun;
+use App\Models\Bench\StandRun;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Meter\PracticeMeter;
 

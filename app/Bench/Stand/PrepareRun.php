@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Bench\Stand;
 
 use App\Bench\BenchRuns;
+use App\Models\Bench\StandRun;
 use App\Models\Planter;
-use App\Models\StandRun;
 use App\Models\User;
 use App\Record\Fields;
 use App\Record\Refused;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\Cell;
 use App\Models\Planter;
+use App\Models\Walk\Cell;
 use App\Record\Rebuild as RebuildPlanter;
 use Illuminate\Console\Command;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\Attempt;
-use App\Models\DeviceSession;
-use App\Models\Import;
+use App\Models\People\Attempt;
+use App\Models\People\DeviceSession;
+use App\Models\Record\Import;
 use App\Record\Import\ImportFiles;
 use App\Record\Import\ImportMode;
 use App\Walk\Photos\OrphanPhotos;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\Role;
+use App\Models\People\Role;
 use App\Models\User;
 use App\People\Passwords;
 use App\Record\Parcel\ParcelFailed;

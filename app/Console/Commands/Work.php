@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\Pulse;
-use App\Models\Job;
+use App\Models\Record\Job;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Queue;
 

@@ -6,7 +6,7 @@ namespace App\Field\Http;
 
 use App\Field\DepthIndexQuery;
 use App\Http\Controller;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\DepthSchool;

@@ -6,8 +6,8 @@ namespace App\Field\Http;
 
 use App\Field\FigureWords;
 use App\Field\PlantedThere;
+use App\Models\Field\StandCount;
 use App\Models\Planter;
-use App\Models\StandCount;
 use App\Models\Workshop;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;

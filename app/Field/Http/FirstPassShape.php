@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Field\Http;
 
 use App\Field\FigureWords;
-use App\Models\Dig;
+use App\Models\Field\Dig;
+use App\Models\Field\SignOff;
 use App\Models\Planter;
-use App\Models\SignOff;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\Calc\CalcUnit;

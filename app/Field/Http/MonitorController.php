@@ -6,8 +6,8 @@ namespace App\Field\Http;
 
 use App\Field\Watch\Listen;
 use App\Http\Controller;
-use App\Models\Stand;
-use App\Models\WatchRun;
+use App\Models\Bench\Stand;
+use App\Models\Field\WatchRun;
 use App\Record\Refused;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;

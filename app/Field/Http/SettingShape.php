@@ -6,8 +6,8 @@ namespace App\Field\Http;
 
 use App\Field\FigureWords;
 use App\Field\SettingsQuery;
-use App\Models\SeasonPlan;
-use App\Models\Setting;
+use App\Models\Field\Setting;
+use App\Models\Plan\SeasonPlan;
 use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;

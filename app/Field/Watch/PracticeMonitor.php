@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Field\Watch;
 
-use App\Models\WatchRun;
+use App\Models\Field\WatchRun;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Field\Watch\PracticeFault;
 use Ustrel\Core\Field\Watch\PracticeField;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Field\Watch;
 
+use App\Models\Field\WatchRun;
 use App\Models\Planter;
 use App\Models\User;
-use App\Models\WatchRun;
 use App\Record\Fields;
 use App\Record\Refused;
 use Carbon\CarbonImmutable;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Field\Watch;
 
+use App\Models\Field\WatchAlarm;
+use App\Models\Field\WatchPass;
+use App\Models\Field\WatchRun;
 use App\Models\Planter;
-use App\Models\WatchAlarm;
-use App\Models\WatchPass;
-use App\Models\WatchRun;
 use Illuminate\Database\Eloquent\Collection;
 
 /** Reads how a planter is watched now, and how it was. */

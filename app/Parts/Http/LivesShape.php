@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts\Http;
 
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use App\Parts\PartLives;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Parts\Life\Life;

@@ -6,7 +6,7 @@ namespace App\Parts\Http;
 
 use App\Http\Controller;
 use App\Http\JsonBody;
-use App\Models\Order;
+use App\Models\Parts\Order;
 use App\Parts\DraftOrders;
 use App\Parts\OrderSheet;
 use App\Parts\ReceiveOrder;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts\Http;
 
-use App\Models\Order;
+use App\Models\Parts\Order;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Ustrel\Core\Measure\Day;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Parts\Http;
 
 use App\Http\Controller;
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use App\Parts\PartLivesQuery;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;

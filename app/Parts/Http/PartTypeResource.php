@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts\Http;
 
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;

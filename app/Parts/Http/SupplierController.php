@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Parts\Http;
 
 use App\Http\Controller;
-use App\Models\Supplier;
+use App\Models\Parts\Supplier;
 use App\Parts\AskCounter;
 use App\Parts\SaveSupplier;
 use Illuminate\Http\JsonResponse;

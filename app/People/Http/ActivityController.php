@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\People\Http;
 
 use App\Http\Controller;
-use App\Models\Activity;
+use App\Models\People\Activity;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;

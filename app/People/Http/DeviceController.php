@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\People\Http;
 
 use App\Http\Controller;
-use App\Models\DeviceSession;
+use App\Models\People\DeviceSession;
 use App\People\Devices;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\People\Http;
 
 use App\Http\Controller;
-use App\Models\Invitation;
-use App\Models\Role;
+use App\Models\People\Invitation;
+use App\Models\People\Role;
 use App\People\AcceptInvitation;
 use App\People\Email;
 use App\People\Invite;

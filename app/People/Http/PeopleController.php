@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\People\Http;
 
 use App\Http\Controller;
-use App\Models\Role;
+use App\Models\People\Role;
 use App\Models\User;
 use App\People\EditPerson;
 use App\People\Passwords;

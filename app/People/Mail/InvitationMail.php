@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Mail;
 
-use App\Models\Invitation;
+use App\Models\People\Invitation;
 use App\Models\User;
 use Illuminate\Mail\Mailable;
 use Illuminate\Notifications\Messages\MailMessage;

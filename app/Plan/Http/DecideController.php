@@ -7,7 +7,7 @@ namespace App\Plan\Http;
 use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Plan\DecideQuery;
 use App\Plan\DecisionEvents;
 use App\Record\Http\ReceiptsShape;

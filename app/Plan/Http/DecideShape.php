@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan\Http;
 
-use App\Models\Decision;
-use App\Models\WorkEvent;
+use App\Models\Plan\Decision;
+use App\Models\Work\WorkEvent;
 use App\Plan\CarriedOver;
 use App\Plan\Decisions;
 use App\Plan\Found;

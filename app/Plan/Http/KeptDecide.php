@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Plan\Http;
 
-use App\Models\PartType;
+use App\Models\Parts\PartType;
+use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
-use App\Models\SeasonPlan;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan\Http;
 
+use App\Models\Plan\PolicyChoice;
 use App\Models\Planter;
-use App\Models\PolicyChoice;
 use App\Plan\PolicyQuery;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Parts\Slot;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Record\Backup;
 
-use App\Models\AcresEntry;
-use App\Models\LedgerEvent;
-use App\Models\Note;
-use App\Models\Photo;
+use App\Models\Parts\LedgerEvent;
 use App\Models\Planter;
-use App\Models\Reading;
 use App\Models\User;
-use App\Models\Walk;
+use App\Models\Walk\Note;
+use App\Models\Walk\Photo;
+use App\Models\Walk\Reading;
+use App\Models\Walk\Walk;
+use App\Models\Wear\AcresEntry;
 use App\Models\Workshop;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Filesystem\Filesystem;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record\Import;
 
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use App\Models\Planter;
 use App\Models\User;
 use App\Parts\BrokenFitRule;

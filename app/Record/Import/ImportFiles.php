@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record\Import;
 
-use App\Models\Import;
+use App\Models\Record\Import;
 use Illuminate\Filesystem\Filesystem;
 use Throwable;
 

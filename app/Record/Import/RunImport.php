@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Record\Import;
 
 use App\Console\Pulse;
-use App\Models\Import;
-use App\Models\ImportState;
 use App\Models\Planter;
+use App\Models\Record\Import;
+use App\Models\Record\ImportState;
 use App\Plan\LearnLeft;
 use App\Record\Change;
 use App\Record\Inbox;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Record\Import;
 
-use App\Models\Import;
-use App\Models\ImportState;
 use App\Models\Planter;
+use App\Models\Record\Import;
+use App\Models\Record\ImportState;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record\Parcel;
 
-use App\Models\Photo;
+use App\Models\Walk\Photo;
 use App\Models\Workshop;
 use App\Walk\Export\WalkCsv;
 use App\Walk\Photos\PhotoFiles;

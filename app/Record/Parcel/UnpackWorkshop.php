@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Record\Parcel;
 
-use App\Models\Activity;
-use App\Models\Photo;
+use App\Models\People\Activity;
 use App\Models\SpecSheet;
 use App\Models\User;
+use App\Models\Walk\Photo;
 use App\Models\Workshop;
 use App\Record\Rebuild;
 use App\Walk\Photos\PhotoFiles;

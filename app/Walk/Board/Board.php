@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\SpecSheet;

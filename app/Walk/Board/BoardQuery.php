@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Walk\Board;
 
-use App\Models\Cell;
 use App\Models\Planter;
-use App\Models\Renewal;
-use App\Models\Walk;
-use App\Models\WalkRow;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Walk;
+use App\Models\Walk\WalkRow;
+use App\Models\Wear\Renewal;
 use App\Record\Moments;
 use App\Wear\ExpectedRows;
 use Ustrel\Core\Spec\Judging\Verdict;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 
 /** What every screen of a planter shows: which it is, and how its rows stand by the walk that matters now. */
 final readonly class Face

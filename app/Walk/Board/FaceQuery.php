@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use App\Models\Planter;
-use App\Models\WalkRow;
+use App\Models\Walk\WalkRow;
 use App\Wear\ExpectedRows;
 
 final class FaceQuery

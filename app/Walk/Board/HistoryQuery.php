@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use App\Models\Planter;
-use App\Models\Reading;
+use App\Models\Walk\Reading;
 use Illuminate\Database\Eloquent\Builder;
 use stdClass;
 use Ustrel\Core\Walk\Place;

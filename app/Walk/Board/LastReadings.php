@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Walk\Board;
 
-use App\Models\Cell;
-use App\Models\Fitting;
-use App\Models\Walk;
+use App\Models\Parts\Fitting;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Walk;
 use App\Record\Moments;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use App\Models\Planter;
-use App\Models\Reading;
-use App\Models\Walk;
+use App\Models\Walk\Reading;
+use App\Models\Walk\Walk;
 use App\Record\Moments;
 use App\Walk\KeptOutlooks;
 use App\Wear\WearRecord;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Walk\Board;
 
-use App\Models\Note;
-use App\Models\Photo;
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Note;
+use App\Models\Walk\Photo;
+use App\Models\Walk\Walk;
 use Illuminate\Database\Eloquent\Builder;
 use stdClass;
 use Ustrel\Core\Spec\CheckKey;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walk\Board;
 
-use App\Models\WalkRow;
+use App\Models\Walk\WalkRow;
 use App\Wear\ExpectedRow;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Place;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Walk\Board;
 
-use App\Models\Cell;
-use App\Models\Decision;
-use App\Models\Renewal;
-use App\Models\Walk;
+use App\Models\Plan\Decision;
+use App\Models\Walk\Cell;
+use App\Models\Walk\Walk;
+use App\Models\Wear\Renewal;
 use Illuminate\Database\Eloquent\Builder;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Result;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Http;
 
 use App\Http\Controller;
-use App\Models\Pack;
+use App\Models\Walk\Pack;
 use App\Walk\Packs;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

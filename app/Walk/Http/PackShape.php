@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walk\Http;
 
-use App\Models\Pack;
+use App\Models\Walk\Pack;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'Pack', required: ['id', 'name', 'kind', 'checks'], properties: [

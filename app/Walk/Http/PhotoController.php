@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Walk\Http;
 
 use App\Http\Controller;
-use App\Models\Photo;
-use App\Models\Walk;
+use App\Models\Walk\Photo;
+use App\Models\Walk\Walk;
 use App\Walk\Board\NewsQuery;
 use App\Walk\Photos\NotAPicture;
 use App\Walk\Photos\PhotoEvents;

@@ -6,7 +6,7 @@ namespace App\Walk\Http;
 
 use App\Http\Controller;
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Walk\Board\Board;
 use App\Walk\Board\BoardQuery;
 use App\Walk\Board\Remarks;

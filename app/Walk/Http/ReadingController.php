@@ -6,7 +6,7 @@ namespace App\Walk\Http;
 
 use App\Http\Controller;
 use App\Http\JsonBody;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Walk\Board\LastReadings;
 use App\Walk\Board\NewsQuery;
 use App\Walk\ReadingEvents;

@@ -6,7 +6,7 @@ namespace App\Walk\Http;
 
 use App\Http\Controller;
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Walk\Board\NewsQuery;
 use App\Walk\ChangeWalk;
 use App\Walk\FinishWalk;

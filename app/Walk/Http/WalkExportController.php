@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Http;
 
 use App\Http\Controller;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use App\Walk\Board\BoardQuery;
 use App\Walk\Export\WalkCsv;
 use Illuminate\Http\Request;

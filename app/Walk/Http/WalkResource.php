@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walk\Http;
 
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;

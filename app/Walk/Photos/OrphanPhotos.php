@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walk\Photos;
 
-use App\Models\Photo;
+use App\Models\Walk\Photo;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Str;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Walk\Photos;
 
-use App\Models\Photo;
-use App\Models\Walk;
+use App\Models\Walk\Photo;
+use App\Models\Walk\Walk;
 use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;

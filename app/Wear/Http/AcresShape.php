@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Wear\Http;
 
 use App\Field\SettingsOfDay;
-use App\Models\AcresEntry;
 use App\Models\Planter;
+use App\Models\Wear\AcresEntry;
 use App\Wear\WearRecord;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Arr;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Work\Http;
 
-use App\Models\PartType;
+use App\Models\Parts\PartType;
 use App\Plan\Http\DecideShape;
 use App\Work\InSeason;
 use App\Work\PlannedWork;

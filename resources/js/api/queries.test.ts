@@ -3,7 +3,9 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { expect, it, vi } from 'vitest'
 import { defineComponent, ref } from 'vue'
 import { guideOf, signInForTest } from '@/testing'
-import { hear, keys, queries, useSpecSheet } from './queries'
+import { hear } from '@/walk/guide'
+import { keys, queries } from '@/api/queries'
+import { useSpecSheet } from '@/spec/queries'
 import type { WalkGuide } from './types'
 
 // The client takes hold of fetch as it is loaded, so the stand-in has to be there before.

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useBench, useFace } from '@/api/queries'
+import { useBench } from '@/bench/queries'
+import { useFace } from '@/api/queries'
 import PlanterPage from '@/components/PlanterPage.vue'
 import { sayRows } from '@/plan/findings'
 import { useSession } from '@/session'

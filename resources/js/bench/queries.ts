@@ -1,11 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, ref, toValue } from 'vue'
 import { api, body } from '@/api/client'
-import { keys, queries } from '@/api/queries'
+import { keys, queries, ofPlanter, type Id } from '@/api/queries'
 import { useLive } from '@/composables/useLive'
 import type { StandRun } from '@/api/types'
-
-type Id = MaybeRefOrGetter<number>
 
 export const isUnderWay = (run: StandRun | null | undefined) =>
   run !== null && run !== undefined && ['waiting', 'running', 'ending'].includes(run.state)
@@ -78,3 +76,7 @@ export const metersKey = ['meters'] as const
 
 /** The workshop's meters by number. */
 export const useMeters = () => useQuery({ queryKey: metersKey, queryFn: () => body(api.GET('/api/meters')) })
+
+/** Runs of the meters, and which of them differ. */
+export const useBench = (planter: Id) =>
+  ofPlanter(keys.bench, planter, (asked) => body(api.GET('/api/planters/{planter}/bench', asked)))

@@ -1,6 +1,6 @@
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { useRouter } from 'vue-router'
-import { useBoard } from '@/api/queries'
+import { useBoard } from '@/walk/queries'
 import type { Cell, Check, Station } from '@/api/types'
 
 /** The board of the walk that matters now, and the ways on from its places. */

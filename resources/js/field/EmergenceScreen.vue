@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { useEmergence, useFace } from '@/api/queries'
+import { useEmergence } from '@/field/queries'
+import { useFace } from '@/api/queries'
 import type { Symptom } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useFace, useFirstPass } from '@/api/queries'
+import { useFace } from '@/api/queries'
+import { useFirstPass } from '@/field/queries'
 import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'
 import DigSheet from './DigSheet.vue'

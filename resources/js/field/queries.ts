@@ -1,12 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { api, body } from '@/api/client'
-import { kept, keys } from '@/api/queries'
+import { kept, keys, ofPlanter, type Id } from '@/api/queries'
 import type { Settings } from '@/api/types'
 import type { Units } from '@/measure/length'
 import { remembered } from '@/offline/remember'
 
-type Id = MaybeRefOrGetter<number>
 export type Ground = Settings['grounds'][number]
 
 /** What is set on a planter, what was, and what the ground brings back; the device's own copy stands in without a signal. */
@@ -36,3 +35,11 @@ export const useCalculators = (planter: Id, units: MaybeRefOrGetter<Units>) =>
         }),
       ),
   })
+
+/** What came up, field by field. */
+export const useEmergence = (planter: Id) =>
+  ofPlanter(keys.emergence, planter, (asked) => body(api.GET('/api/planters/{planter}/emergence', asked)))
+
+/** What was dug this season, pass by pass. */
+export const useFirstPass = (planter: Id) =>
+  ofPlanter(keys.firstPass, planter, (asked) => body(api.GET('/api/planters/{planter}/first-pass', asked)))

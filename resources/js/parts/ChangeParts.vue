@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { usePartTypes } from '@/api/queries'
+import { usePartTypes } from '@/parts/queries'
 import type { Ledger, RemovalReason, Side, Slot } from '@/api/types'
 import CautionNote from '@/components/CautionNote.vue'
 import RefusalList from '@/components/RefusalList.vue'

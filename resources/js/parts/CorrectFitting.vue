@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { usePartTypes } from '@/api/queries'
+import { usePartTypes } from '@/parts/queries'
 import type { Fitting, RemovalReason } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
 import { type Entry, useLedgerEntries } from './useLedgerEntries'

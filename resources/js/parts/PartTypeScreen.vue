@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { usePartLives, usePartTypes } from '@/api/queries'
+import { usePartLives, usePartTypes } from '@/parts/queries'
 import AppBar from '@/components/AppBar.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import { useUnits } from '@/composables/useUnits'

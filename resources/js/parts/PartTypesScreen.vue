@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { usePartTypes } from '@/api/queries'
+import { usePartTypes } from '@/parts/queries'
 import type { PartType } from '@/api/types'
 import AppBar from '@/components/AppBar.vue'
 import FractionText from '@/components/FractionText.vue'

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
-import { useDecide } from '@/api/queries'
+import { useDecide } from '@/plan/queries'
 import type { DecisionEntry } from '@/api/types'
 import { isOf } from '@/offline/kinds'
 import { useOutbox } from '@/offline/outbox'

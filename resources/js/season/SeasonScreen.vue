@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
 import { api, body } from '@/api/client'
-import { keys, queries, refreshRecord, useFace, useSeason } from '@/api/queries'
+import { keys, queries, refreshRecord, useFace } from '@/api/queries'
+import { useSeason } from '@/season/queries'
 import type { Season } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import RefusalList from '@/components/RefusalList.vue'

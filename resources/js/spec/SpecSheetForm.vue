@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
 import { api, body } from '@/api/client'
-import { keys, queries, useSpecSheet, useSpecSheets } from '@/api/queries'
+import { keys, queries } from '@/api/queries'
+import { useSpecSheet, useSpecSheets } from '@/spec/queries'
 import type { Check, Figure, SpecSheet, Verdict } from '@/api/types'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useSend } from '@/composables/useSend'

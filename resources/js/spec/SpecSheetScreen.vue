@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useSpecSheet } from '@/api/queries'
+import { useSpecSheet } from '@/spec/queries'
 import AppBar from '@/components/AppBar.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import SpecSheetForm from './SpecSheetForm.vue'

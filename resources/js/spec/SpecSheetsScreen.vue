@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useRouter } from 'vue-router'
 import { api, body } from '@/api/client'
-import { keys, queries, useSpecSheets } from '@/api/queries'
+import { keys, queries } from '@/api/queries'
+import { useSpecSheets } from '@/spec/queries'
 import AppBar from '@/components/AppBar.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import { useSend } from '@/composables/useSend'

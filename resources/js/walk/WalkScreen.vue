@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { useGuide } from '@/api/queries'
+import { useGuide } from '@/walk/guide'
 import type { PlaceRef } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import StartWalk from './start/StartWalk.vue'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
-import { useAcres, useFace } from '@/api/queries'
+import { useAcres } from '@/wear/queries'
+import { useFace } from '@/api/queries'
 import { useSeed } from '@/bench/queries'
 import type { AcresEntry, AcresLine } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { api, body } from '@/api/client'
-import { refreshRecord, useForecast, useLedger } from '@/api/queries'
+import { refreshRecord } from '@/api/queries'
+import { useForecast } from '@/wear/queries'
+import { useLedger } from '@/parts/queries'
 import type { Board, Check, CheckKey, PlaceForecast } from '@/api/types'
 import LoadProblem from '@/components/LoadProblem.vue'
 import WaitingList from '@/components/WaitingList.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
-import { useWearChart } from '@/api/queries'
+import { useWearChart } from '@/wear/queries'
 import type { Check, PlaceForecast } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { usePartTypes } from '@/api/queries'
+import { usePartTypes } from '@/parts/queries'
 import type { Ledger, LedgerEntry, Slot, WorkJob, WorkPiece } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
 import { useUnits } from '@/composables/useUnits'

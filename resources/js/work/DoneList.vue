@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useHands } from '@/api/queries'
+import { useHands } from '@/work/queries'
 import type { Hands } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
 import { useDays } from '@/composables/useDays'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useWorkInSeason } from '@/api/queries'
+import { useWorkInSeason } from '@/work/queries'
 import { useMoney } from '@/composables/useMoney'
 import { useUnits } from '@/composables/useUnits'
 import { say } from '@/words'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useRain } from '@/api/queries'
+import { useRain } from '@/work/queries'
 import type { RainJob } from '@/api/types'
 import { useMoney } from '@/composables/useMoney'
 import { say, sayCheck, sayRow } from '@/words'

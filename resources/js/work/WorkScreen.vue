@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { api, body } from '@/api/client'
-import { useFace, useWork, useYard } from '@/api/queries'
+import { useFace, useYard } from '@/api/queries'
+import { useWork } from '@/work/queries'
 import type { PlannedPiece, WorkPiece, WorkPlan } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import RefusalList from '@/components/RefusalList.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { usePlanter, useSpecSheets } from '@/api/queries'
+import { usePlanter } from '@/api/queries'
+import { useSpecSheets } from '@/spec/queries'
 import AppBar from '@/components/AppBar.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import PlanterForm from './PlanterForm.vue'

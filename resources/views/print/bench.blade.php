@@ -1,7 +1,7 @@
 @php
     $percent = static fn (float $share): string => number_format(100 * $share, 1);
     $air = static fn (?string $of): string => $of === null ? '' : rtrim(rtrim($of, '0'), '.');
-    $told = static function (\App\Models\BenchRun $run) use ($percent, $air): string {
+    $told = static function (\App\Models\Bench\BenchRun $run) use ($percent, $air): string {
         $wrong = $run->counts()->wrong();
 
         return __('bench_report.run', [

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Record\Import\Http;
 
 use App\Http\Controller;
-use App\Models\Import;
-use App\Models\ImportState;
 use App\Models\Planter;
+use App\Models\Record\Import;
+use App\Models\Record\ImportState;
 use App\Record\Import\ImportMode;
 use App\Record\Import\ImportProgress;
 use App\Record\Import\StartImport;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Record\Import\Http;
 
-use App\Models\Import;
-use App\Models\ImportState;
+use App\Models\Record\Import;
+use App\Models\Record\ImportState;
 use App\Record\Import\ImportKind;
 use App\Record\Import\ImportMode;
 use OpenApi\Attributes as OA;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board\Http;
 
 use App\Models\Planter;
-use App\Models\Walk;
+use App\Models\Walk\Walk;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;

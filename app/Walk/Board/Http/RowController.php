@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board\Http;
 
 use App\Http\Controller;
-use App\Models\Decision;
+use App\Models\Plan\Decision;
 use App\Models\Planter;
 use App\Parts\FittedPart;
 use App\Parts\Http\FittingShape;

@@ -1,5 +1,6 @@
 import { api, body } from '@/api/client'
-import { keys, queries, refreshHands, refreshRecord } from '@/api/queries'
+import { keys, queries, refreshRecord } from '@/api/queries'
+import { refreshHands } from '@/work/queries'
 import { say, sayRow } from '@/words'
 import { rowOf, sayTarget } from '@/work/target'
 import { allTaken, type Kind } from './kind'

@@ -1,5 +1,5 @@
 import { api, body } from '@/api/client'
-import { takeIn } from '@/api/queries'
+import { takeIn } from '@/walk/guide'
 import { sayCheck, sayRow } from '@/words'
 import type { PhotoEntry } from '../device'
 import { allTaken, type Kind, refreshWalk } from './kind'

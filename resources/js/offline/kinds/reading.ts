@@ -1,5 +1,5 @@
 import { api, body } from '@/api/client'
-import { guideOf, takeIn } from '@/api/queries'
+import { guideOf, takeIn } from '@/walk/guide'
 import type { Reading } from '@/api/types'
 import { say, sayCheck, sayRow } from '@/words'
 import type { Problem } from '../device'

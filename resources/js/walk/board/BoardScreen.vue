@@ -2,7 +2,7 @@
 import { mdiDotsHorizontal } from '@mdi/js'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { useBoard, useWalks } from '@/api/queries'
+import { useBoard, useWalks } from '@/walk/queries'
 import type { Cell, Check, Verdict, Walk } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
-import { useHistory } from '@/api/queries'
+import { useHistory } from '@/walk/queries'
 import type { Cell, Check, HistoryReading } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import LoadProblem from '@/components/LoadProblem.vue'

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useContact, useLedger, useRowRecord } from '@/api/queries'
+import { useContact } from '@/wear/queries'
+import { useLedger } from '@/parts/queries'
+import { useRowRecord } from '@/walk/queries'
 import type { Cell, Fitting, PlaceForecast, Side, Slot, Station, Verdict } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useGuide } from '@/api/queries'
+import { useGuide } from '@/walk/guide'
 import PlanterPage from '@/components/PlanterPage.vue'
 import SheetGrid from './SheetGrid.vue'
 

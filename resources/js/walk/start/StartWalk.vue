@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { computed, ref, useTemplateRef, watch } from 'vue'
-import { editGuide, useBoard } from '@/api/queries'
+import { editGuide } from '@/walk/guide'
+import { useBoard } from '@/walk/queries'
 import type { Pack, Walk, WalkGuide, WalkKind, WalkOrder } from '@/api/types'
 import { useOutbox } from '@/offline/outbox'
 import WalkActions from '@/walk/board/WalkActions.vue'

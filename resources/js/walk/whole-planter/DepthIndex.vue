@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { api, body } from '@/api/client'
-import { useDepthIndex } from '@/api/queries'
+import { useDepthIndex } from '@/plan/queries'
 import FractionText from '@/components/FractionText.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import { useSend } from '@/composables/useSend'

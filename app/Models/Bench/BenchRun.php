@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Bench;
+
+use App\Models\Concerns\IsHeld;
+use App\Models\Planter;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Ustrel\Core\Meter\Counts;
+use Ustrel\Core\Meter\Stage;
+
+/**
+ * A run of a row's meter on a test stand: only ever added to, a correction supersedes.
+ *
+ * @property string $id made on the device
+ * @property int $planter_id
+ * @property int $row_number
+ * @property Stage $stage
+ * @property int $places where a seed should have dropped
+ * @property int $skips of them
+ * @property int $doubles of them
+ * @property string $seed the lot, in own words
+ * @property string $disc or plate, in own words
+ * @property string|null $air inches of water
+ * @property string $note
+ * @property bool $is_partial it was cut short
+ * @property CarbonImmutable $happened_at
+ * @property CarbonImmutable $recorded_at
+ * @property int $user_id
+ * @property string|null $supersedes
+ * @property bool $withdrawn
+ * @property string|null $sent_sha256
+ * @property User $user
+ * @property StandRun|null $standRun
+ */
+final class BenchRun extends Model
+{
+    use HasUuids;
+    use IsHeld;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'stage' => Stage::class,
+        'withdrawn' => 'boolean',
+        'is_partial' => 'boolean',
+        'happened_at' => 'immutable_datetime',
+        'recorded_at' => 'immutable_datetime',
+    ];
+
+    public function counts(): Counts
+    {
+        return new Counts($this->places, $this->skips, $this->doubles);
+    }
+
+    /** @return BelongsTo<Planter, $this> */
+    public function planter(): BelongsTo
+    {
+        return $this->belongsTo(Planter::class);
+    }
+
+    /** @return BelongsTo<StandRun, $this> whose seeds were told one by one */
+    public function standRun(): BelongsTo
+    {
+        return $this->belongsTo(StandRun::class, 'id');
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

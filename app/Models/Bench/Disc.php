@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Bench;
+
+use App\Models\Concerns\IsWatched;
+use Illuminate\Database\Eloquent\Model;
+use Ustrel\Core\Meter\Disc as Plate;
+
+/**
+ * A disc or plate of a workshop.
+ *
+ * @property int $id
+ * @property int $workshop_id
+ * @property string $name
+ * @property int $cells
+ * @property string|null $hole millimetres
+ * @property string|null $from_size of the seed that it is meant for, millimetres
+ * @property string|null $to_size
+ * @property string $kept_in where it is in winter
+ * @property int $revision counts its changes
+ */
+final class Disc extends Model
+{
+    use IsWatched;
+
+    protected $guarded = [];
+
+    protected $attributes = ['revision' => 0];
+
+    public function plate(): Plate
+    {
+        return new Plate($this->cells, $this->from_size === null ? null : (float) $this->from_size, $this->to_size === null ? null : (float) $this->to_size);
+    }
+}

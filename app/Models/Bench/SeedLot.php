@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Bench;
+
+use App\Models\Concerns\IsWatched;
+use Illuminate\Database\Eloquent\Model;
+use Ustrel\Core\Meter\SeedLot as Lot;
+
+/**
+ * A lot of seed of a workshop.
+ *
+ * @property int $id
+ * @property int $workshop_id
+ * @property string $name
+ * @property string $crop
+ * @property string|null $size millimetres, on average
+ * @property string $shape
+ * @property int $seeds_per_unit
+ * @property string|null $germination share, on the tag
+ * @property string $treatment
+ * @property string $lubricant mix and dose
+ * @property string|null $price of a unit
+ * @property string $spare share of seed more than the fields take
+ * @property int $revision counts its changes
+ */
+final class SeedLot extends Model
+{
+    use IsWatched;
+
+    protected $guarded = [];
+
+    protected $attributes = ['revision' => 0];
+
+    public function lot(): Lot
+    {
+        return new Lot($this->seeds_per_unit, $this->germination === null ? null : (float) $this->germination, $this->price === null ? null : (float) $this->price);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Field;
+
+use App\Models\Concerns\IsHeld;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Ustrel\Core\Field\Dig\DugRow;
+
+/**
+ * One row that was dug on a pass over the field: only ever added to, a correction supersedes. Lengths in millimetres.
+ *
+ * @property string $id made on the device
+ * @property int $planter_id
+ * @property int $pass
+ * @property int $row_number
+ * @property string $field
+ * @property string $target depth that is wanted
+ * @property string|null $spacing of seeds, as it is set
+ * @property string|null $notch depth of one
+ * @property list<float> $depths
+ * @property list<float> $spacings
+ * @property list<string> $seen
+ * @property string $note
+ * @property CarbonImmutable $happened_at
+ * @property CarbonImmutable $recorded_at
+ * @property int $user_id
+ * @property string|null $supersedes
+ * @property bool $withdrawn
+ * @property string|null $sent_sha256
+ * @property User $user
+ */
+final class Dig extends Model
+{
+    use HasUuids;
+    use IsHeld;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['depths' => 'array', 'spacings' => 'array', 'seen' => 'array', 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
+
+    public function dug(): DugRow
+    {
+        return new DugRow(array_map(floatval(...), $this->depths), array_map(floatval(...), $this->spacings));
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

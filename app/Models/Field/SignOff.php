@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models\Field;
+
+use App\Models\Concerns\IsHeld;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Ustrel\Core\Field\Dig\SignOffKind;
+
+/**
+ * Somebody vouches for a planter: only ever added to, a correction supersedes.
+ *
+ * @property string $id made on the device
+ * @property int $planter_id
+ * @property SignOffKind $kind
+ * @property string $field
+ * @property list<int> $rows that did not drop
+ * @property string $words
+ * @property CarbonImmutable $happened_at
+ * @property CarbonImmutable $recorded_at
+ * @property int $user_id
+ * @property string|null $supersedes
+ * @property bool $withdrawn
+ * @property string|null $sent_sha256
+ * @property User $user
+ */
+final class SignOff extends Model
+{
+    use HasUuids;
+    use IsHeld;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['kind' => SignOffKind::class, 'rows' => 'array', 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

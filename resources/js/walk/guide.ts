@@ -1,0 +1,72 @@
+import { useQuery } from '@tanstack/vue-query'
+import { useThrottleFn } from '@vueuse/core'
+import { computed, toValue } from 'vue'
+import { api, body, Refusal } from '@/api/client'
+import { queries, keys, kept, type Id } from '@/api/queries'
+import { placeKey, type WalkGuide, type WalkNews } from '@/api/types'
+import { keep, remembered } from '@/offline/remember'
+import { useSession } from '@/session'
+
+/**
+ * All that it takes to walk a planter and to judge on the device, signal or not. Got once; what others record meanwhile
+ * comes as news.
+ */
+export const useGuide = (planter: Id) =>
+  useQuery({
+    queryKey: computed(() => keys.guide(toValue(planter))),
+    queryFn: ({ queryKey }) =>
+      remembered(kept(queryKey), (signal) =>
+        body(api.GET('/api/planters/{planter}/guide', { params: { path: { planter: toValue(planter) } }, signal })),
+      ),
+    staleTime: 60_000,
+    refetchOnWindowFocus: false,
+  })
+
+export function guideOf(planter: number): WalkGuide | undefined {
+  return queries.getQueryData<WalkGuide>(keys.guide(planter))
+}
+
+/** Changes the guide on the device, and keeps it for a time without a signal. */
+export function editGuide(planter: number, edit: (guide: WalkGuide) => WalkGuide): void {
+  queries.setQueryData<WalkGuide>(keys.guide(planter), (guide) => guide && edit(guide))
+  void keepGuide(planter)
+}
+
+const keepGuide = useThrottleFn((planter: number) => keep(kept(keys.guide(planter)), guideOf(planter)), 500, true)
+
+/** Takes in the news that came back with what was sent: a guide that was asked for before must not overwrite it. */
+export function takeIn(planter: number, walk: string, news: WalkNews): void {
+  void queries.cancelQueries({ queryKey: keys.guide(planter) })
+  hear(planter, walk, news)
+}
+
+/** Takes in what has changed on a walk; where its figures or checks have, or where it comes late, the whole guide is got again. */
+export function hear(planter: number, walk: string, { cells, ...state }: WalkNews): void {
+  const guide = guideOf(planter)
+  if (guide?.walk?.id !== walk) return
+  // Asked for before something else was heard, it would take that back.
+  if (guide.version !== state.version || state.revision < guide.revision) {
+    void queries.invalidateQueries({ queryKey: keys.guide(planter) })
+    return
+  }
+  const changed = new Map(cells.map((cell) => [placeKey(cell), cell]))
+  editGuide(planter, (guide) => ({
+    ...guide,
+    ...state,
+    steps: changed.size === 0 ? guide.steps : guide.steps.map((step) => ({ ...step, ...changed.get(placeKey(step)) })),
+  }))
+}
+
+/** Asks what others have recorded on a walk, if anything has. Without a signal there is nothing to hear. */
+export async function askForNews(planter: number, walk: string): Promise<void> {
+  const guide = guideOf(planter)
+  try {
+    const { data } = await api.GET('/api/walks/{walk}/news', {
+      params: { path: { walk }, query: { since: guide?.as_of } },
+      headers: guide && { 'If-None-Match': `"${guide.revision}"` },
+    })
+    if (data) hear(planter, walk, data)
+  } catch (error) {
+    if (error instanceof Refusal && error.isSignedOut) useSession().lapsed = true
+  }
+}
