@@ -16,7 +16,8 @@ const browser = {
 // bin/test starts the server on the demo data and sets BASE_URL.
 export default defineConfig({
   testDir: 'e2e',
-  workers: 2,
+  // One waits while two work.
+  workers: 3,
   fullyParallel: true,
   timeout: 300_000,
   // A machine that stumbles over one of hundreds of pages is told as flaky, not as a fault of the work.
@@ -30,7 +31,7 @@ export default defineConfig({
     // Signing in and working without a signal once more, by TLS through a proxy, with a certificate of our own.
     {
       name: 'proxied',
-      testMatch: 'signal.spec.ts',
+      grep: /@proxied/,
       use: {
         baseURL: process.env.PROXIED_URL,
         ignoreHTTPSErrors: true,

@@ -3,9 +3,11 @@ import { call, keptOnDevice, planterWithWalk, signIn, valuesOf, signInByHand, si
 
 test.use({ serviceWorkers: 'allow' })
 
-test('readings typed with no signal wait on the device, through a reload, and go up when it returns', async ({
-  page,
-}) => {
+// Once more by TLS through a proxy.
+const proxied = { tag: '@proxied' }
+
+const typed = 'readings typed with no signal wait on the device, through a reload, and go up when it returns'
+test(typed, proxied, async ({ page }) => {
   await signInByHand(page)
   const { planter, walk } = await planterWithWalk(page, 'No Signal', 2)
   await page.goto(`/planters/${planter}/walk`)
@@ -28,7 +30,7 @@ test('readings typed with no signal wait on the device, through a reload, and go
   expect(await valuesOf(page, walk)).toEqual([374.65, 365.125])
 })
 
-test('a session that has ended asks to sign in again and loses nothing', async ({ page }) => {
+test('a session that has ended asks to sign in again and loses nothing', proxied, async ({ page }) => {
   await signIn(page)
   const { planter, walk } = await planterWithWalk(page, 'Stale Session', 1)
   await page.goto(`/planters/${planter}/walk`)
@@ -101,10 +103,8 @@ test('parts and acres recorded with no signal wait on the device, through a relo
   expect(acres.body.lines.map(({ field }) => field)).toEqual(['Long Field'])
 })
 
-test('on a tablet of the shop nothing of one is left for the next, signed out without a signal too', async ({
-  page,
-  context,
-}) => {
+const tablet = 'on a tablet of the shop nothing of one is left for the next, signed out without a signal too'
+test(tablet, proxied, async ({ page, context }) => {
   await signInByHand(page)
   await keptOnDevice(page)
   await page

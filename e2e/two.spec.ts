@@ -154,8 +154,7 @@ async function set(page: Page): Promise<Planter> {
 const send = (page: Page, { method, path, body }: Sent) =>
   call<{ receipts?: { outcome: string }[] }>(page, method, path, body)
 
-const pairs = 'changes of every two kinds side by side are all kept, and none is aborted'
-test(pairs, { tag: '@alone' }, async ({ page, elsewhere }) => {
+test('changes of every two kinds side by side are all kept, and none is aborted', async ({ page, elsewhere }) => {
   test.setTimeout(600_000)
   // In a small workshop: what all of its planters share is drawn anew for each of them.
   await signIn(page, SABLE)

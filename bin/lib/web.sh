@@ -31,12 +31,9 @@ php_admin_value[memory_limit] = 512M
 php_admin_value[display_errors] = 0
 $(if runs_as_root; then printf 'user = root\ngroup = root\n'; fi)
 CONF
-    # What the cache of compiled code is given is settled when php-fpm starts, not by its pool. Where the framework alone takes
-    # all traces there are, the seasons that policies are played over run at half their speed.
+    # What the cache of compiled code is given is settled when php-fpm starts, not by its pool.
     local flags=(--nodaemonize --fpm-config "$STATE/run/fpm.conf"
-        -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000
-        -d opcache.jit=tracing -d opcache.jit_buffer_size=64M
-        -d opcache.jit_max_root_traces=8192 -d opcache.jit_max_side_traces=8192)
+        -d opcache.enable=1 -d opcache.memory_consumption=128 -d opcache.max_accelerated_files=20000 "${JIT[@]}")
     if runs_as_root; then flags+=(--allow-to-run-as-root); fi
     start_child fpm /usr/sbin/php-fpm8.2 "${flags[@]}"
     wait_for "php-fpm" "Read $STATE/log/fpm.log." test -S "$STATE/run/fpm.sock"
