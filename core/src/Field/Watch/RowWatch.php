@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field\Watch;
 
-use Throwable;
+use ReflectionClass;
+use ReflectionProperty;
 use Ustrel\Core\Field\Watch\Drift\Curve;
 use Ustrel\Core\Field\Watch\Drift\Drifts;
 use Ustrel\Core\Field\Watch\Drift\Peaks;
 use Ustrel\Core\Field\Watch\Drift\Scatter;
 use Ustrel\Core\Field\Watch\Drift\SeedExplained;
 use Ustrel\Core\Field\Watch\Drift\Stream;
+use Ustrel\Core\Field\Watch\Drift\StreamKind;
+use Ustrel\Core\Field\Watch\Drift\Whole;
 use Ustrel\Core\Measure\Median;
 
 /**
@@ -47,6 +50,9 @@ final class RowWatch
 
     /** A row that scatters much is low only where it is so by so many times its scatter. */
     private const SURE = 6.0;
+
+    /** All that is kept of it from one request to the next. */
+    private const KEPT = [self::class, Drifts::class, Whole::class, StreamKind::class, Stream::class, Scatter::class, Peaks::class, Tally::class, Sensors::class, SeedExplained::class, Curve::class, RowGroup::class, Watched::class, GroupKind::class];
 
     private ?int $last = null;
 
@@ -338,19 +344,26 @@ final class RowWatch
     /** All that it knows, to go on by. */
     public function kept(): string
     {
-        return serialize($this);
+        return self::shape().serialize($this);
     }
 
-    /** Null where it was kept by another version. */
+    /** Null where it was kept by a version in which any part of it looked otherwise. */
     public static function of(string $kept): ?self
     {
-        $classes = [self::class, Drifts::class, Stream::class, Scatter::class, Peaks::class, Tally::class, Sensors::class, SeedExplained::class, Curve::class, RowGroup::class, Watched::class, GroupKind::class];
-        try {
-            $watch = @unserialize($kept, ['allowed_classes' => $classes]);
-        } catch (Throwable) {
-            return null;
-        }
+        $shape = self::shape();
+        $watch = str_starts_with($kept, $shape) ? unserialize(substr($kept, strlen($shape)), ['allowed_classes' => self::KEPT]) : null;
 
         return $watch instanceof self ? $watch : null;
+    }
+
+    /** What its parts look like in this version, by the names and types of their properties. */
+    private static function shape(): string
+    {
+        $properties = array_map(
+            static fn (string $class): array => array_map(static fn (ReflectionProperty $of): string => "{$of->getType()} {$of->name}", (new ReflectionClass($class))->getProperties()),
+            self::KEPT,
+        );
+
+        return hash('xxh64', serialize($properties));
     }
 }

@@ -208,5 +208,6 @@ it('goes on by what it kept, and starts anew where another version kept it', fun
     for (; $second < 120; $second++) {
         expect($again->take(rowsTold($second, row: ['population' => [5 => 0.0]])))->toEqual($watch->take(rowsTold($second, row: ['population' => [5 => 0.0]])));
     }
-    expect($again)->toEqual($watch)->and(RowWatch::of('nonsense'))->toBeNull()->and(RowWatch::of(serialize(new ArrayObject([1]))))->toBeNull();
+    expect($again)->toEqual($watch)->and(RowWatch::of('nonsense'))->toBeNull()
+        ->and(RowWatch::of(str_repeat('0', 16).substr($watch->kept(), 16)))->toBeNull()->and(RowWatch::of(serialize(new ArrayObject([1]))))->toBeNull();
 });

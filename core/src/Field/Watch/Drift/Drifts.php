@@ -10,17 +10,11 @@ use Ustrel\Core\Measure\Median;
 /** One thing that is watched, of all rows of a planter and of what they share. */
 final class Drifts
 {
-    /** Alarms wait until a row has been seen for so many blocks. */
-    private const FEWEST = 6;
-
     /** With fewer rows there are no others to hold a row against; its own past has to do. */
     private const OTHERS = 3;
 
     /** So many blocks of a row that was off and is no more. */
     private const BACK = 6;
-
-    /** By so small a share no rate is changed on purpose. */
-    private const SAME_TARGET = 0.001;
 
     /** What is left beside a curve is not it where it is under three and a half standard errors. */
     private const BESIDE_CURVES = 12.25;
@@ -37,28 +31,15 @@ final class Drifts
     /** @var list<float> of all rows, the last blocks */
     private array $levels = [];
 
-    /** All rows together against what is set; null as long as nobody tells that. */
-    private ?Stream $whole = null;
-
-    private ?float $target = null;
-
-    /** How far all rows together were off; null where no alarm is open. */
-    private ?float $wholeOff = null;
-
-    /** @var list<int> those that were seen then */
-    private array $wholeRows = [];
-
     /** @param  array<int, list<int>>  $groups  rows by number of the group */
     private function __construct(
         private readonly Watched $of,
         private readonly array $groups,
-        private readonly Scatter $scatter,
-        private readonly Scatter $groupScatter,
-        private readonly Peaks $peaks,
-        private readonly Peaks $groupPeaks,
+        private readonly StreamKind $kind,
+        private readonly StreamKind $groupKind,
+        private readonly StreamKind $wholeKind,
         private readonly Curve $curve,
-        private readonly Scatter $wholeScatter,
-        private readonly Peaks $wholePeaks,
+        private readonly Whole $whole,
     ) {
     }
 
@@ -68,23 +49,24 @@ final class Drifts
      */
     public static function begin(Watched $of, array $groups, ?array $learned = null): self
     {
+        [$scatter, $groupScatter, $peaks, $groupPeaks, $curve, $wholeScatter, $wholePeaks] = $learned ?? array_fill(0, 7, null);
+        $wholeKind = StreamKind::begin([$wholeScatter, $wholePeaks], $of->scatter() / 2);
+
         return new self(
             $of,
             $groups,
-            isset($learned[0]) ? Scatter::of($learned[0]) : Scatter::believed($of->scatter()),
-            isset($learned[1]) ? Scatter::of($learned[1]) : Scatter::believed(1.0),
-            isset($learned[2]) ? Peaks::of($learned[2]) : Peaks::believed(),
-            isset($learned[3]) ? Peaks::of($learned[3]) : Peaks::believed(),
-            isset($learned[4]) ? Curve::of($learned[4]) : Curve::believed(),
-            isset($learned[5]) ? Scatter::of($learned[5]) : Scatter::believed($of->scatter() / 2),
-            isset($learned[6]) ? Peaks::of($learned[6]) : Peaks::believed(),
+            StreamKind::begin([$scatter, $peaks], $of->scatter()),
+            StreamKind::begin([$groupScatter, $groupPeaks], 1.0),
+            $wholeKind,
+            $curve === null ? Curve::believed() : Curve::of($curve),
+            new Whole($of, $wholeKind),
         );
     }
 
     /** Streams that can raise an alarm. */
     public function streams(): int
     {
-        return $this->rows === [] ? 0 : count($this->of->troubles()) * (count($this->rows) + count($this->groups) + ($this->whole === null ? 0 : 1));
+        return $this->rows === [] ? 0 : count($this->of->troubles()) * (count($this->rows) + count($this->groups) + ($this->whole->isWatched() ? 1 : 0));
     }
 
     /**
@@ -107,7 +89,7 @@ final class Drifts
                 $offs[$row] = $figure - $level - $stream->mean;
             }
         }
-        $lean = $this->curve->lean($offs, sqrt($this->scatter->variance()));
+        $lean = $this->curve->lean($offs, $this->kind->sd(null));
         $middle = array_sum(array_keys($scaled)) / count($scaled);
         foreach ($scaled as $row => $figure) {
             $leaning = $lean * ($row - $middle);
@@ -119,9 +101,7 @@ final class Drifts
         $this->levels = array_slice([...$this->levels, $level], -2 * Stream::RING);
         $groupsOver = $this->groupsOver($offs, $blocks);
 
-        $whole = $this->whole($level, $target, array_keys($scaled), $blocks);
-
-        return $whole ?? ($over === [] && $groupsOver === [] ? null : $this->blamed($over, $groupsOver, array_keys($scaled), $level));
+        return $this->whole($level, $target, array_keys($scaled), $blocks) ?? ($over === [] && $groupsOver === [] ? null : $this->blamed($over, $groupsOver, array_keys($scaled), $level));
     }
 
     /** @return list<int> rows whose alarm was open and that are as they were */
@@ -137,10 +117,7 @@ final class Drifts
             }
         }
 
-        $lately = $this->wholeOff === null ? null : $this->whole?->lately(self::BACK);
-        if ($lately !== null && abs($lately) < min(abs((float) $this->wholeOff), $this->of->worth()) / 2) {
-            $this->wholeOff = null;
-
+        if ($this->whole->isBack(self::BACK)) {
             // A row that is off by itself is not as it was because all of them are.
             return array_values(array_unique([...$back, ...array_keys(array_diff_key($this->rows, $this->open))]));
         }
@@ -155,10 +132,7 @@ final class Drifts
      */
     public function accept(array $rows): void
     {
-        if ($this->wholeOff !== null && $rows === $this->wholeRows) {
-            $this->whole?->startAnew();
-            $this->wholeOff = null;
-
+        if ($this->whole->accept($rows)) {
             return;
         }
         foreach ($rows as $row) {
@@ -170,7 +144,7 @@ final class Drifts
     /** Scatter of one row over a block, scaled. */
     public function sd(int $row): float
     {
-        return sqrt(isset($this->rows[$row]) ? $this->rows[$row]->variance($this->scatter->variance()) : $this->scatter->variance());
+        return $this->kind->sd($this->rows[$row] ?? null);
     }
 
     /** What a row is off by of itself, scaled. */
@@ -182,7 +156,9 @@ final class Drifts
     /** @return list<list<float>> for the next run */
     public function learned(): array
     {
-        return array_map(static fn (Scatter|Peaks|Curve $of): array => $of->carriedOver()->toList(), [$this->scatter, $this->groupScatter, $this->peaks, $this->groupPeaks, $this->curve, $this->wholeScatter, $this->wholePeaks]);
+        [[$scatter, $peaks], [$groupScatter, $groupPeaks], [$wholeScatter, $wholePeaks]] = [$this->kind->learned(), $this->groupKind->learned(), $this->wholeKind->learned()];
+
+        return [$scatter, $groupScatter, $peaks, $groupPeaks, $this->curve->carriedOver()->toList(), $wholeScatter, $wholePeaks];
     }
 
     /** @param  non-empty-array<int, float>  $scaled */
@@ -204,25 +180,9 @@ final class Drifts
     private function row(int $row, Stream $stream, float $figure, float $blocks): bool
     {
         $isOpen = isset($this->open[$row]);
-        $z = $stream->take($figure, $this->scatter, ! $isOpen);
+        $z = $stream->take($figure, $this->kind->scatter, ! $isOpen);
 
-        return $z !== null && ! $isOpen && $this->isOver($stream, $z, $this->sd($row), $this->scatter->ratio(), $this->peaks, $blocks);
-    }
-
-    /** Whether it is over in a direction that means trouble. */
-    private function isOver(Stream $stream, float $z, float $sd, float $ratio, Peaks $peaks, float $blocks): bool
-    {
-        $thresholds = DriftThresholds::typical();
-        $allowance = $thresholds->allowance($this->of->worth() / (2 * max($sd, $this->of->worth() / 4)));
-        $log = $peaks->ask(log($blocks));
-        $threshold = $thresholds->of($allowance, $ratio);
-        $wide = $stream->caution($log, $ratio) ** 2 * $stream->newness($threshold->height($log), $allowance);
-        $highest = 0.0;
-        foreach ($this->of->troubles() as $direction) {
-            $highest = max($highest, $stream->sum($z, $allowance, $threshold, $wide, $peaks, $direction));
-        }
-
-        return $highest > $log && $stream->count >= self::FEWEST;
+        return $z !== null && ! $isOpen && $this->kind->isOver($this->of, $stream, $z, $this->sd($row), $blocks);
     }
 
     /**
@@ -246,12 +206,11 @@ final class Drifts
                 continue;
             }
             // In units of what rows that go their own ways would scatter by.
-            $alone = sqrt($this->scatter->variance() * (1 / count($inner) + 1 / count($outer)));
+            $alone = $this->kind->sd(null) * sqrt(1 / count($inner) + 1 / count($outer));
             $off = (array_sum($inner) / count($inner) - array_sum($outer) / count($outer)) / $alone;
             $stream = $this->shared[$number] ??= new Stream;
-            $z = $stream->take($off, $this->groupScatter, true);
-            $sd = sqrt($stream->variance($this->groupScatter->variance())) * $alone;
-            if ($z !== null && $this->isOver($stream, $z, $sd, $this->groupScatter->ratio(), $this->groupPeaks, $blocks)) {
+            $z = $stream->take($off, $this->groupKind->scatter, true);
+            if ($z !== null && $this->groupKind->isOver($this->of, $stream, $z, $this->groupKind->sd($stream) * $alone, $blocks)) {
                 $over[] = $number;
             }
         }
@@ -260,31 +219,18 @@ final class Drifts
     }
 
     /**
-     * All rows together against what is set: what drives or feeds all of them. Just after that was changed nobody knows.
-     *
      * @param  non-empty-list<int>  $there  rows that were seen
      * @return array{rows: non-empty-list<int>, group: int|null, direction: 1|-1, from: float, to: float, blocks: int}|null
      */
     private function whole(float $level, ?float $target, array $there, float $blocks): ?array
     {
-        [$before, $this->target] = [$this->target, $target];
-        if ($target === null || $before === null || $target <= 0 || abs($target / $before - 1) > self::SAME_TARGET || count($there) < self::OTHERS) {
+        $found = count($there) < self::OTHERS ? null : $this->whole->block($level, $target, $blocks, $there);
+        if ($found === null) {
             return null;
         }
-        $stream = $this->whole ??= new Stream;
-        $set = $this->of->scaled($target);
-        $z = $stream->take($level - $set, $this->wholeScatter, $this->wholeOff === null);
-        $sd = sqrt($stream->variance($this->wholeScatter->variance()));
-        if ($z === null || $this->wholeOff !== null || ! $this->isOver($stream, $z, $sd, $this->wholeScatter->ratio(), $this->wholePeaks, $blocks)) {
-            return null;
-        }
-        $span = max(2, min(Stream::RING, $stream->since(($stream->lately(Stream::RING) ?? 0.0) < 0 ? -1 : 1)));
-        $off = (float) $stream->lately($span);
-        $stream->calm();
-        [$this->wholeOff, $this->wholeRows] = [$off, $there];
         $group = array_search($there, $this->groups, true);
 
-        return ['rows' => $there, 'group' => $group === false ? null : $group, 'direction' => $off < 0 ? -1 : 1, 'from' => $this->of->back($set + $stream->mean), 'to' => $this->of->back($set + $stream->mean + $off), 'blocks' => $span];
+        return ['rows' => $there, 'group' => $group === false ? null : $group, 'direction' => $found['off'] < 0 ? -1 : 1, 'from' => $found['from'], 'to' => $found['to'], 'blocks' => $found['blocks']];
     }
 
     /**
@@ -333,7 +279,7 @@ final class Drifts
         $off = $weights = [];
         foreach ($seen as $row) {
             $off[$row] = (float) $this->rows[$row]->lately($blocks) + $lean * ($row - $middle);
-            $weights[$row] = $blocks / ($this->sd($row) ** 2 * $this->scatter->ratio());
+            $weights[$row] = $blocks / ($this->sd($row) ** 2 * $this->kind->scatter->ratio());
         }
 
         return [$off, $weights];
