@@ -8,7 +8,6 @@ use App\Models\Planter;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk\Walk;
-use App\Parts\RecordEvents;
 use App\Record\Moments;
 use App\Record\Rebuild;
 use App\Walk\Board\BoardQuery;
@@ -24,25 +23,20 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Drive;
-use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Judging\Answer;
-use Ustrel\Core\Spec\Meter;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
-use Ustrel\Core\Wear\Forecaster;
-use Ustrel\Core\Wear\Item;
-use Ustrel\Core\Wear\PlanterWear;
-use Ustrel\Core\Wear\Point;
-use Ustrel\Core\Wear\ReadingError;
 
 require __DIR__.'/../../vendor/autoload.php';
+require __DIR__.'/bench-client.php';
+require __DIR__.'/bench-parts.php';
 require __DIR__.'/bench-policies.php';
 require __DIR__.'/bench-stand.php';
 require __DIR__.'/bench-watch.php';
+require __DIR__.'/bench-wear.php';
 require __DIR__.'/bench-work.php';
 (require __DIR__.'/../../bootstrap/app.php')->make(Kernel::class)->bootstrap();
 
@@ -51,48 +45,6 @@ const ROWS = 24;
 const SEASONS = 5;
 const SMALL = 10_000;
 const LARGE = 1_000_000;
-
-/** A signed-in client of the running server. */
-final class Client
-{
-    private CurlHandle $curl;
-
-    private string $token = '';
-
-    public function __construct(private readonly string $base)
-    {
-        $this->curl = curl_init();
-        $this->call('GET', '/sanctum/csrf-cookie');
-        $this->call('POST', '/api/sign-in', ['email' => DemoScenario::EMAIL, 'password' => DemoScenario::PASSWORD]);
-    }
-
-    /**
-     * @param  array<mixed>|null  $data
-     * @return array{float, mixed} milliseconds, and the answer
-     */
-    public function call(string $method, string $path, ?array $data = null, string ...$headers): array
-    {
-        curl_setopt_array($this->curl, [
-            CURLOPT_URL => $this->base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '',
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: {$this->base}", "X-XSRF-TOKEN: {$this->token}", ...$headers],
-            CURLOPT_POSTFIELDS => $data === null ? '' : json_encode($data, JSON_THROW_ON_ERROR),
-        ]);
-        $start = hrtime(true);
-        $body = curl_exec($this->curl);
-        $milliseconds = (hrtime(true) - $start) / 1e6;
-        $status = curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
-        if ($status >= 400 || ! is_string($body)) {
-            fwrite(STDERR, "{$method} {$path} answered {$status}\n");
-            exit(1);
-        }
-        foreach (curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $cookie) {
-            $fields = explode("\t", $cookie);
-            $this->token = $fields[5] === 'XSRF-TOKEN' ? urldecode($fields[6]) : $this->token;
-        }
-
-        return [$milliseconds, json_decode($body, true)];
-    }
-}
 
 /** @param  list<float>  $values */
 function median(array $values): float
@@ -156,106 +108,12 @@ function readings(int $count): array
     ], range(0, $count - 1));
 }
 
-/** Compressed bytes of the script that a first visit to a screen loads. */
-function scriptBytes(string $screen): int
-{
-    $build = dirname(__DIR__, 2).'/public/build';
-    $manifest = json_decode((string) file_get_contents("{$build}/manifest.json"), true, 16, JSON_THROW_ON_ERROR);
-    $files = [];
-    $visit = function (string $key) use (&$visit, &$files, $manifest): void {
-        if (isset($files[$key])) {
-            return;
-        }
-        $files[$key] = $manifest[$key]['file'];
-        array_map($visit, $manifest[$key]['imports'] ?? []);
-    };
-    $visit('resources/js/main.ts');
-    $visit("resources/js/{$screen}.vue");
-
-    return array_sum(array_map(
-        static fn (string $file): int => str_ends_with($file, '.js') ? strlen((string) gzencode((string) file_get_contents("{$build}/{$file}"), 6)) : 0, $files,
-    ));
-}
-
 $over = 0;
 $report = static function (string $what, float $measured, float $budget, string $unit) use (&$over): void {
     $held = $measured <= $budget;
     $over += $held ? 0 : 1;
     printf("%-62s %8.2f %s, budget %g %s: %s\n", $what, $measured, $unit, $budget, $unit, $held ? 'held' : 'OVER');
 };
-
-/** Milliseconds to forecast all slots of a 48-row planter with four readings of each, and the memory that it takes. */
-function forecastOf48Rows(): array
-{
-    $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', 'vacuum')->firstOrFail()->read();
-    $sheet = $sheet->for(new Equipment(Meter::Vacuum, Drive::Ground, coulter: true, fertilizer: true));
-    $run = static function () use ($sheet): array {
-        $forecasts = [];
-        foreach (PlanterWear::checks($sheet) as $check) {
-            $path = $check->wear();
-            $items = [];
-            for ($row = 1; $row <= 48; $row++) {
-                foreach ($check->sides as $side) {
-                    $points = array_map(static fn (int $season): Point => new Point("{$season}", 200_000.0 * $season, $path->allowance * (1 - 0.1 * $season - 0.001 * $row)), [1, 2, 3, 4]);
-                    $items[] = Item::fitted("{$row}:{$side->value}", $path->allowance, $points, 800_000);
-                }
-            }
-            $forecasts[] = (new Forecaster($path, ReadingError::of($check->key)))->of($items, 200_000);
-        }
-
-        return $forecasts;
-    };
-    $run();
-    memory_reset_peak_usage();
-    $before = memory_get_usage();
-    $times = [];
-    for ($round = 0; $round < 10; $round++) {
-        $start = hrtime(true);
-        $run();
-        $times[] = (hrtime(true) - $start) / 1e6;
-    }
-
-    return [median($times), (memory_get_peak_usage() - $before) / 2 ** 20];
-}
-
-/** @return array<string, mixed> one fitting of the left opener blade, as the API takes it */
-function fitting(int $row, CarbonImmutable $at): array
-{
-    return ['id' => (string) Str::uuid7(), 'kind' => 'fitted', 'row' => $row, 'slot' => 'opener_blade', 'side' => 'left', 'happened_at' => $at->toIso8601ZuluString()];
-}
-
-/**
- * What one fitting takes on a planter of 16 rows and three seasons: now, and put on record two years late; to a plain
- * signed-in route, and in statements to the database.
- *
- * @return array{now: float, late: float, statements: int}
- */
-function fittings(Client $client): array
-{
-    $planter = largePlanter(16, 3);
-    DB::statement('VACUUM ANALYZE');
-    $now = CarbonImmutable::now()->subMinute();
-    $times = [];
-    for ($round = -3; $round < ROUNDS / 2; $round++) {
-        $taken = ['plain' => $client->call('GET', '/api/me')[0]];
-        foreach (['now' => $now, 'late' => $now->subYears(2)] as $name => $at) {
-            $taken[$name] = $client->call('POST', "/api/planters/{$planter->id}/ledger", ['events' => [fitting(1 + ($round + 3) % 16, $at->addSeconds($round))]])[0];
-        }
-        foreach ($round < 0 ? [] : $taken as $name => $milliseconds) {
-            $times[$name][] = $milliseconds;
-        }
-    }
-    $statements = 0;
-    DB::listen(static function () use (&$statements): void {
-        $statements++;
-    });
-    $user = User::query()->where('email', DemoScenario::EMAIL)->firstOrFail();
-    $planter = Planter::query()->findOrFail($planter->id);
-    $statements = 0;
-    app(RecordEvents::class)($planter, $user, [fitting(5, $now)]);
-
-    return ['now' => median($times['now']) / median($times['plain']), 'late' => median($times['late']) / median($times['plain']), 'statements' => $statements];
-}
 
 /**
  * Medians in milliseconds, taken in turns, so that whatever else the machine does falls on all alike.

@@ -30,6 +30,7 @@ it('moves shims on both sides alike, towards the aim', function (string $contact
     'a bit long' => ['2 9/16', 3, 3, ShimAdviceCode::Add, 1, sqrt(2.5625 ** 2 - 1.75)],
     'long by three' => ['3', 0, 0, ShimAdviceCode::Add, 3, sqrt(9 - 5.25)],
     'short by two' => ['1', 3, 4, ShimAdviceCode::TakeOut, -2, sqrt(1 + 3.5)],
+    'hardly in touch' => ['1/64', 3, 3, ShimAdviceCode::TakeOut, -2, sqrt(1 / 4096 + 3.5)],
     'a gap' => ['0', 4, 4, ShimAdviceCode::Gap, -1, null],
     'a gap, and nothing to take out' => ['0', 0, 0, ShimAdviceCode::BladesDone, 0, null],
     'out of shims' => ['1 1/4', 0, 0, ShimAdviceCode::BladesDone, 0, null],
@@ -67,6 +68,7 @@ it('says where one pair is too coarse', function (): void {
 it('asks for the shims where nobody counted them, and sees an uneven pack', function (): void {
     expect(advice('1', null, null)->code)->toBe(ShimAdviceCode::CountFirst)
         ->and(advice('3', null, null)->code)->toBe(ShimAdviceCode::Add)
+        ->and([advice('2 1/2', 2, 2)->long, advice('2 9/16', 2, 2)->long])->toBe([false, true])
         ->and(advice('2', 2, 3)->uneven)->toBeTrue()
         ->and(advice('2', 3, 3)->uneven)->toBeFalse();
 });
