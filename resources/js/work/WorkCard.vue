@@ -11,12 +11,12 @@ import type { PlaceRef, Planter, WorkJob, WorkPiece } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
-import { drawingOf } from '@/drawings'
 import { sayRows, sayWhy } from '@/plan/findings'
 import RemarkDialog from '@/walk/RemarkDialog.vue'
-import { say, sayRow } from '@/words'
+import { sayRow } from '@/words'
 import CardDone from './CardDone.vue'
 import CardFinish from './CardFinish.vue'
+import CardHead from './CardHead.vue'
 import CouldNot from './CouldNot.vue'
 import { closedBy, closedByOthers, nextLine, runningMinutes, ticksOf } from './hands'
 import { sayMinutes } from './plan'
@@ -80,34 +80,10 @@ const finished = ref<{ piece: WorkPiece; jobs: WorkJob[] }[]>([])
 const leaving = ref<WorkJob>()
 const remark = ref<{ place: PlaceRef; walk: string }>()
 
-const all = (of: (piece: WorkPiece) => string[]) => [...new Set(pieces.value.flatMap(of))]
 const title = computed(() => {
   const planned = pieces.value.reduce((sum, piece) => sum + piece.minutes, 0)
   return `${sayRows(pieces.value.map(({ row }) => row))}, ${sayMinutes(planned)}`
 })
-const parts = computed(() => {
-  const counts = new Map<string, { count: number; here: boolean }>()
-  for (const part of pieces.value.flatMap(({ parts }) => parts)) {
-    const name = part.name ?? say(`slot.${part.slot}`)
-    const known = counts.get(name) ?? { count: 0, here: true }
-    counts.set(name, { count: known.count + 1, here: known.here && part.here })
-  }
-  return [...counts].map(([name, of]) => ({ name, ...of }))
-})
-const threads = computed(() => {
-  if (!pieces.value.some(({ steps }) => steps.some(({ step }) => step === 'opener_blade'))) return ''
-  const sheet = planter?.spec_sheet
-  const torque = sheet?.torque ? say('threads.torque', { torque: sheet.torque }) : say('threads.torque_in_manual')
-  return `${say(`threads.${sheet?.left_hand_thread ?? 'unknown'}`)} ${torque}`
-})
-const people = computed(() => Math.max(1, ...pieces.value.map((piece) => piece.people)))
-const drawings = computed(() => [
-  ...new Set(
-    pieces.value.flatMap(({ jobs }) =>
-      jobs.flatMap((job) => job.again.flatMap(({ check: key }) => drawingOf({ key }) ?? [])),
-    ),
-  ),
-])
 
 const turn = (job: WorkJob | undefined) =>
   job === undefined || job.why === null ? '' : sayWhy({ ...job, why: job.why }, units.value)
@@ -160,35 +136,7 @@ function finish(): void {
       />
       <template v-else>
         <div class="body">
-          <section class="caution">
-            <p>{{ say('caution.first') }}</p>
-            <p v-for="station in all((piece) => piece.stations)" :key="station">{{ say(`caution.${station}`) }}</p>
-            <p v-if="threads">
-              <strong>{{ threads }}</strong>
-            </p>
-            <p v-if="people > 1">
-              <strong>{{ say('card.people', { count: people }) }}</strong>
-            </p>
-          </section>
-          <section class="along">
-            <p v-if="parts.length > 0">
-              <strong>Take along: </strong>
-              <span v-for="part in parts" :key="part.name">
-                {{ part.count }} × {{ part.name }}<span v-if="!part.here" class="due"> (not on the shelf)</span>
-              </span>
-            </p>
-            <p v-if="all((piece) => piece.tools).length > 0" class="quiet">
-              {{
-                all((piece) => piece.tools)
-                  .map((tool) => say(`tool.${tool}`))
-                  .join(', ')
-              }}
-            </p>
-            <details v-if="drawings.length > 0">
-              <summary>Drawing</summary>
-              <component :is="drawing" v-for="(drawing, index) in drawings" :key="index" />
-            </details>
-          </section>
+          <card-head :pieces="pieces" :planter="planter" />
           <section v-for="{ piece, ticks, jobs, next: line } in sections" :key="piece.key">
             <h3 v-if="sections.length > 1">
               {{ sayRow(piece.row) }} <span class="quiet">{{ line === undefined ? 'all ticked' : '' }}</span>
@@ -301,23 +249,6 @@ h3 {
   margin: 8px 0 2px;
   font-size: 1rem;
 }
-p {
-  margin: 2px 0;
-}
-.caution {
-  color: var(--ochre);
-  font-size: 0.9375rem;
-}
-.along span + span::before {
-  content: ', ';
-}
-summary {
-  min-height: var(--touch);
-  display: flex;
-  align-items: center;
-  cursor: pointer;
-  color: var(--accent);
-}
 .lines {
   margin: 0;
   padding: 0;
@@ -363,9 +294,6 @@ summary {
 .running {
   margin-right: auto;
   align-self: center;
-}
-.due {
-  color: var(--ochre);
 }
 @media (max-width: 700px) {
   .lines li {
