@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+use Symfony\Component\Process\Process;
+
+// Starts Ustrel as a newcomer does, in a data folder of its own, and asks it.
+
+/** What the test run itself has set must not reach the application under test. */
+const OWN = ['APP_ENV' => false, 'APP_KEY' => false, 'APP_DEBUG' => false, 'APP_CONFIG_CACHE' => false, 'APP_ROUTES_CACHE' => false, 'APP_EVENTS_CACHE' => false, 'APP_SERVICES_CACHE' => false,
+    'APP_PACKAGES_CACHE' => false, 'LARAVEL_STORAGE_PATH' => false, 'DB_PORT' => false, 'DB_DATABASE' => false, 'DB_PASSWORD' => false, 'CACHE_STORE' => false, 'SESSION_DRIVER' => false, 'QUEUE_CONNECTION' => false];
+
+/** @param  array<string, string>  $settings */
+function start(array $settings, string ...$options): Process
+{
+    $process = new Process([dirname(__DIR__, 2).'/bin/start', ...$options], env: $settings + OWN, timeout: 300);
+    $process->setInput('no');
+    $process->start();
+
+    return $process;
+}
+
+function freePort(): int
+{
+    $server = stream_socket_server('tcp://127.0.0.1:0');
+    $port = (int) explode(':', (string) stream_socket_get_name($server, false))[1];
+    fclose($server);
+
+    return $port;
+}
+
+function dataFolder(): string
+{
+    $folder = sys_get_temp_dir().'/ustrel-start-'.bin2hex(random_bytes(4));
+    mkdir($folder, 0711);
+
+    return $folder;
+}
+
+/** Processes that have a data folder in what they were called with or in their surroundings, besides this one. */
+function runningIn(string $folder): string
+{
+    $running = [];
+    // A process may be gone between the list and the look.
+    set_error_handler(static fn (): true => true);
+    foreach (glob('/proc/[0-9]*') ?: [] as $process) {
+        $told = strtr((string) file_get_contents("{$process}/cmdline"), "\0", ' ');
+        if (basename($process) !== (string) getmypid() && $told !== '' && (str_contains($told, $folder) || str_contains((string) file_get_contents("{$process}/environ"), "LARAVEL_STORAGE_PATH={$folder}/"))) {
+            $running[] = trim($told);
+        }
+    }
+    restore_error_handler();
+
+    return implode("\n", $running);
+}
+
+/** Removes a data folder, also where its cluster belongs to the user postgres. */
+function removeFolder(string $folder): void
+{
+    (new Process(['rm', '-rf', $folder]))->run();
+}
+
+/**
+ * @param  array<string, mixed>  $body  a form where there is a file in it
+ * @return array{int, string, string} status, headers and body
+ */
+function visit(string $method, string $url, array $body, string $jar): array
+{
+    $curl = curl_init($url);
+    $root = implode('/', array_slice(explode('/', $url), 0, 3));
+    $isForm = array_filter($body, is_object(...)) !== [];
+    preg_match('/XSRF-TOKEN\t(\S+)/', is_file($jar) ? (string) file_get_contents($jar) : '', $token);
+    curl_setopt_array($curl, [
+        CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0,
+        CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar,
+        CURLOPT_HTTPHEADER => ['Accept: application/json', "Referer: {$root}/", 'X-XSRF-TOKEN: '.rawurldecode($token[1] ?? ''), ...($isForm ? [] : ['Content-Type: application/json'])],
+    ] + ($body === [] ? [] : [CURLOPT_POSTFIELDS => $isForm ? $body : json_encode($body)]));
+    $answer = (string) curl_exec($curl);
+    $length = curl_getinfo($curl, CURLINFO_HEADER_SIZE);
+    [$status, $headers] = [curl_getinfo($curl, CURLINFO_RESPONSE_CODE), substr($answer, 0, $length)];
+    curl_close($curl);
+
+    return [$status, strtolower($headers), substr($answer, $length)];
+}
+
+/** @param  array<string, string>  $settings */
+function command(array $settings, string ...$arguments): Process
+{
+    $process = new Process([dirname(__DIR__, 2).'/bin/ustrel', ...$arguments], env: $settings + OWN, timeout: 300);
+    $process->run();
+
+    return $process;
+}
+
+/** Seconds until it answers. */
+function secondsUntilUp(string $root): float
+{
+    for ($began = microtime(true); microtime(true) - $began < 30; usleep(100_000)) {
+        if (visit('GET', "{$root}/up", [], '/dev/null')[0] === 204) {
+            return microtime(true) - $began;
+        }
+    }
+
+    return INF;
+}
+
+/** Asks the database of a data folder. */
+function asked(string $folder, string $sql): string
+{
+    $as = posix_geteuid() === 0 ? ['runuser', '-u', 'postgres', '--'] : [];
+    $psql = new Process([...$as, 'psql', '-qAtX', '-h', "{$folder}/pgrun", '-p', trim((string) file_get_contents("{$folder}/db_port")), '-U', 'postgres', '-d', 'ustrel', '-c', $sql], cwd: '/');
+    $psql->mustRun();
+
+    return trim($psql->getOutput());
+}
