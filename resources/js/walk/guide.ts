@@ -34,9 +34,12 @@ export function editGuide(planter: number, edit: (guide: WalkGuide) => WalkGuide
 
 const keepGuide = useThrottleFn((planter: number) => keep(kept(keys.guide(planter)), guideOf(planter)), 500, true)
 
-/** Takes in the news that came back with what was sent: a guide that was asked for before must not overwrite it. */
+/**
+ * Takes in the news that came back with what was sent: a guide that was asked for before must not overwrite it. The first one is
+ * waited for, as after a reload with readings that wait: nobody would ask again, and what it lacks comes as the next news.
+ */
 export function takeIn(planter: number, walk: string, news: WalkNews): void {
-  void queries.cancelQueries({ queryKey: keys.guide(planter) })
+  if (guideOf(planter) !== undefined) void queries.cancelQueries({ queryKey: keys.guide(planter) })
   hear(planter, walk, news)
 }
 
