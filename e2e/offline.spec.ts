@@ -106,7 +106,10 @@ test('a walk is started without a signal, and gives way to one that somebody els
   expect(news.body.ribbon[0]?.checked).toBe(1)
 })
 
-test("one person's readings never go up under another's name", async ({ page, context }) => {
+test("one person's readings never go up under another's name", async ({ page, context, elsewhere }) => {
+  // Tabs of one browser sign each other out; who looks on is elsewhere.
+  const witness = await elsewhere()
+  await signIn(witness, 'idris@tollgate.example')
   await signInByHand(page)
   const { planter, walk } = await planterWithWalk(page, 'Two Names', 1)
   await page.goto(`/planters/${planter}/walk`)
@@ -126,7 +129,7 @@ test("one person's readings never go up under another's name", async ({ page, co
   await signInByHand(other, 'idris@tollgate.example')
   await context.unroute('**/readings')
   await expect(page.getByRole('heading', { name: 'Sign in again' })).toBeVisible({ timeout: 40_000 })
-  const news = () => call<{ ribbon: { checked: number }[] }>(other, 'GET', `/api/walks/${walk}/news`)
+  const news = () => call<{ ribbon: { checked: number }[] }>(witness, 'GET', `/api/walks/${walk}/news`)
   expect((await news()).body.ribbon[0]?.checked).toBe(0)
 
   await page.getByLabel('Email').fill('wren@tollgate.example')
