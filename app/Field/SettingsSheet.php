@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Field;
 
+use App\Http\CsvSheet;
 use App\Http\Paper;
 use App\Models\Field\Setting;
 use App\Models\Planter;
-use RuntimeException;
 use Ustrel\Core\Measure\UnitSystem;
 
 /** What is set on a planter now, for the cab or for a second planter. */
@@ -26,15 +26,7 @@ final readonly class SettingsSheet
 
     public function csv(Planter $planter, UnitSystem $system): string
     {
-        $out = fopen('php://memory', 'w+') ?: throw new RuntimeException('no memory');
-        fputcsv($out, self::COLUMNS, escape: '');
-        foreach ($this->lines($planter, $system) as $line) {
-            // What a table reads as a formula is text here.
-            fputcsv($out, array_map(static fn (string $cell): string => (string) preg_replace('/^(?=[=+\-@\t\r])/', "'", $cell), $line), escape: '');
-        }
-        rewind($out);
-
-        return (string) stream_get_contents($out);
+        return CsvSheet::of(self::COLUMNS, $this->lines($planter, $system));
     }
 
     /** @return list<array<value-of<self::COLUMNS>, string>> */

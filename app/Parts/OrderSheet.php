@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
+use App\Http\CsvSheet;
 use App\Http\Paper;
 use App\Models\Parts\Order;
 use App\Models\Parts\PartType;
 use App\Models\Workshop;
-use App\Walk\Export\WalkCsv;
 use Illuminate\Support\Collection;
 use NumberFormatter;
-use RuntimeException;
 
 /** An order to send off: as a table, and on paper. */
 final readonly class OrderSheet
@@ -26,15 +25,11 @@ final readonly class OrderSheet
 
     public function csv(): string
     {
-        $out = fopen('php://memory', 'w+') ?: throw new RuntimeException('no memory');
-        fputcsv($out, ['number', 'part', 'quantity', 'price', 'currency'], escape: '');
-        foreach ($this->order->lines as $line) {
+        return CsvSheet::of(['number', 'part', 'quantity', 'price', 'currency'], array_map(function (array $line): array {
             $type = $this->types[$line['part_type_id']] ?? null;
-            fputcsv($out, [WalkCsv::text((string) $type?->own_number), WalkCsv::text((string) $type?->name), $line['quantity'], $line['price'] ?? '', $this->workshop->currency], escape: '');
-        }
-        rewind($out);
 
-        return (string) stream_get_contents($out);
+            return [$type?->own_number, $type?->name, $line['quantity'], $line['price'] ?? null, $this->workshop->currency];
+        }, $this->order->lines));
     }
 
     public function pdf(): string

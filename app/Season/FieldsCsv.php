@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Season;
 
+use App\Http\CsvSheet;
 use App\Record\Import\CsvFile;
 use App\Record\Import\RefusedFile;
-use RuntimeException;
 
 /** The fields of a season as a table: a heading, then a line a field. */
 final class FieldsCsv
@@ -22,15 +22,7 @@ final class FieldsCsv
     /** @param  list<array<string, mixed>>  $fields */
     public static function write(array $fields): string
     {
-        $out = fopen('php://memory', 'w+') ?: throw new RuntimeException('no memory');
-        fputcsv($out, self::COLUMNS, escape: '');
-        foreach ($fields as $field) {
-            // What a table reads as a formula is text here.
-            fputcsv($out, array_map(static fn (string $column): string => (string) preg_replace('/^(?=[=+\-@\t\r])/', "'", (string) ($field[$column === 'field' ? 'name' : $column] ?? '')), self::COLUMNS), escape: '');
-        }
-        rewind($out);
-
-        return (string) stream_get_contents($out);
+        return CsvSheet::of(self::COLUMNS, array_map(static fn (array $field): array => array_map(static fn (string $column): mixed => $field[$column === 'field' ? 'name' : $column] ?? null, self::COLUMNS), $fields));
     }
 
     /**

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
+use App\Http\CsvSheet;
 use App\Models\Planter;
 use App\Models\Wear\AcresEntry;
-use RuntimeException;
 use Ustrel\Core\Field\Log\Product;
 
 /** The planting log of one planter as a table, in the columns that an import reads. */
@@ -16,15 +16,7 @@ final class LogCsv
 
     public static function of(Planter $planter): string
     {
-        $out = fopen('php://memory', 'w+') ?: throw new RuntimeException('no memory');
-        fputcsv($out, self::COLUMNS, escape: '');
-        foreach (AcresEntry::held($planter->id)->orderBy('day')->orderBy('id')->lazy(500) as $line) {
-            // What a table reads as a formula is text here.
-            fputcsv($out, array_map(static fn (mixed $value): string => (string) preg_replace('/^(?=[=+\-@\t\r])/', "'", (string) $value), self::line($line)), escape: '');
-        }
-        rewind($out);
-
-        return (string) stream_get_contents($out);
+        return CsvSheet::of(self::COLUMNS, AcresEntry::held($planter->id)->orderBy('day')->orderBy('id')->lazy(500)->map(self::line(...)));
     }
 
     /** @return list<string|float|null> */

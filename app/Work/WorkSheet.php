@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Work;
 
+use App\Http\CsvSheet;
 use App\Http\Paper;
 use App\Models\Workshop;
-use App\Walk\Export\WalkCsv;
 use Carbon\CarbonImmutable;
 use DateTimeImmutable;
 use DateTimeZone;
-use RuntimeException;
 use Sabre\VObject\Component\VCalendar;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
@@ -30,18 +29,15 @@ final readonly class WorkSheet
 
     public function csv(): string
     {
-        $out = fopen('php://memory', 'w+') ?: throw new RuntimeException('no memory');
-        fputcsv($out, self::COLUMNS, escape: '');
-        foreach ($this->placed() as [$placed, $of]) {
+        return CsvSheet::of(self::COLUMNS, array_map(function (array $one): array {
+            [$placed, $of] = $one;
             [$begins, $ends, $latest] = array_map($this->at(...), [$placed->start, $placed->finish, $this->plan->schedule->latest[$placed->task] ?? $placed->start]);
-            fputcsv($out, [
-                $begins->format('Y-m-d'), $begins->format('H:i'), $ends->format('Y-m-d H:i'), WalkCsv::text($this->person($placed)), WalkCsv::text($of->planter->name), $of->piece->row,
-                WalkCsv::text(WorkWords::piece($of)), $of->piece->minutes, WalkCsv::text(implode('; ', array_map(static fn (array $part): string => WorkWords::part($part[0], $part[1]), $of->parts))), $latest->format('Y-m-d H:i'),
-            ], escape: '');
-        }
-        rewind($out);
 
-        return (string) stream_get_contents($out);
+            return [
+                $begins->format('Y-m-d'), $begins->format('H:i'), $ends->format('Y-m-d H:i'), $this->person($placed), $of->planter->name, $of->piece->row,
+                WorkWords::piece($of), $of->piece->minutes, implode('; ', array_map(static fn (array $part): string => WorkWords::part($part[0], $part[1]), $of->parts)), $latest->format('Y-m-d H:i'),
+            ];
+        }, $this->placed()));
     }
 
     /** An event for each piece, under an id of its own that stays: a new export takes the place of the old. */

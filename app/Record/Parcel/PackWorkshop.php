@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Record\Parcel;
 
+use App\Http\CsvSheet;
 use App\Models\Walk\Photo;
 use App\Models\Workshop;
-use App\Walk\Export\WalkCsv;
 use App\Walk\Photos\PhotoFiles;
 use Generator;
 use Illuminate\Database\Migrations\Migrator;
@@ -84,11 +84,7 @@ final readonly class PackWorkshop
         foreach ($this->each($query, $workshop) as $row) {
             $isFirst && fputcsv($file, array_keys($row), escape: '');
             $isFirst = false;
-            fputcsv($file, array_map(static fn (mixed $value): string => match (true) {
-                is_bool($value) => $value ? 'yes' : 'no',
-                is_string($value) && ! is_numeric($value) => WalkCsv::text($value),
-                default => (string) $value,
-            }, $row), escape: '') === false && throw ParcelFailed::because('not_written', ['file' => $path]);
+            fputcsv($file, array_map(static fn (mixed $value): string => CsvSheet::cell(is_bool($value) ? ($value ? 'yes' : 'no') : $value), $row), escape: '') === false && throw ParcelFailed::because('not_written', ['file' => $path]);
         }
         fclose($file);
     }

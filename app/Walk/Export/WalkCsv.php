@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walk\Export;
 
+use App\Http\CsvSheet;
 use App\Walk\Board\Board;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Quantity;
@@ -44,8 +45,8 @@ final readonly class WalkCsv
         $quantity = $now?->quantity();
 
         return [
-            self::text($this->board->planter->farm),
-            self::text($this->board->planter->name),
+            CsvSheet::cell($this->board->planter->farm),
+            CsvSheet::cell($this->board->planter->name),
             (string) $this->board->season,
             (string) $this->board->walk?->kind->value,
             (string) $place->row,
@@ -75,12 +76,6 @@ final readonly class WalkCsv
     private static function decimal(float $number, int $places): string
     {
         return rtrim(rtrim(number_format($number, $places, '.', ''), '0'), '.');
-    }
-
-    /** A name that a spreadsheet would run as a formula is quoted with an apostrophe. */
-    public static function text(string $text): string
-    {
-        return preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'{$text}" : $text;
     }
 
     /**
