@@ -239,17 +239,26 @@ test('two people at one card see each other, and what both finish at once is don
   await expect(
     other.getByRole('dialog', { name: 'Card' }).getByRole('button', { name: 'Planter locked', pressed: true }),
   ).toBeVisible()
-  const finish = () => {
+  const finish = (mark: number) => {
     const part = uuid()
     const targets = ['change:2:seed_tube:centre']
     const event = { id: uuid(), kind: 'finished', targets, minutes: 9, ledger: [part], happened_at: at() }
     const fitted = { id: part, kind: 'fitted', row: 2, slot: 'seed_tube', side: 'centre', happened_at: at() }
-    return { events: [event], ledger: [fitted] }
+    const settings = [{ id: uuid(), line: `depth mark ${mark}`, row: 2, happened_at: at() }]
+    return { events: [event], ledger: [fitted], settings }
   }
   const path = `/api/planters/${planter}/work/hands`
-  const answers = await Promise.all([page, other, page, other].map((of) => call(of, 'POST', path, finish())))
-  expect(answers.map(({ status }) => status).sort()).toEqual([201, 422, 422, 422])
+  const sent = [page, other, page, other].map((of, index) => call(of, 'POST', path, finish(4 + index)))
+  const statuses = (await Promise.all(sent)).map(({ status }) => status)
+  expect([...statuses].sort()).toEqual([201, 422, 422, 422])
   expect(await fittedOn(page, planter)).toEqual([{ row: 2, slot: 'seed_tube' }])
+  // What it was set to is what the one that was taken says, and nothing of the others.
+  const { body: is } = await call<{ now: { row: number; said: string }[] }>(
+    page,
+    'GET',
+    `/api/planters/${planter}/settings`,
+  )
+  expect(is.now.map(({ row, said }) => [row, said])).toEqual([[2, `${4 + statuses.indexOf(201)}`]])
   // The same sent again at once, as after lost answers, is known.
   const same = { events: [{ id: uuid(), kind: 'ticked', targets: ['off:4:lock:centre'], happened_at: at() }] }
   const again = await Promise.all([page, other, page, other].map((of) => call(of, 'POST', path, same)))

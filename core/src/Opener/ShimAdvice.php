@@ -46,10 +46,10 @@ final readonly class ShimAdvice
         if ($contact >= $low && $contact <= $high) {
             return new self(ShimAdviceCode::Leave, 0, null, null, $uneven, $long);
         }
-        $least = $long ? 0 : -min($left ?? 0, $right ?? 0);
         if (! $long && ($left === null || $right === null)) {
             return new self(ShimAdviceCode::CountFirst, 0, null, null, $uneven, $long);
         }
+        $least = $long || $left === null || $right === null ? 0 : -min($left, $right);
         if (! $long && $least === 0) {
             return new self(ShimAdviceCode::BladesDone, 0, null, null, $uneven, $long);
         }
