@@ -49,7 +49,7 @@ final readonly class ShimAdvice
         if (! $long && ($left === null || $right === null)) {
             return new self(ShimAdviceCode::CountFirst, 0, null, null, $uneven, $long);
         }
-        $least = $long || $left === null || $right === null ? 0 : -min($left, $right);
+        $least = $long ? 0 : -min($left, $right);
         if (! $long && $least === 0) {
             return new self(ShimAdviceCode::BladesDone, 0, null, null, $uneven, $long);
         }
