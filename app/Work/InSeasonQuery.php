@@ -19,6 +19,7 @@ use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Policy\WearNow;
 use Ustrel\Core\Work\Stops\Breakages;
+use Ustrel\Core\Work\Stops\DuePart;
 use Ustrel\Core\Work\Stops\ServiceStops;
 use Ustrel\Core\Work\Stops\Spares;
 use Ustrel\Core\Work\Stops\StopItem;
@@ -28,15 +29,6 @@ final readonly class InSeasonQuery
 {
     /** To carry a spare that is not needed costs this share of its price: money bound, room, age. */
     private const HOLDING = 0.2;
-
-    /** Parts of a slot that fall due within this share of the season are changed together. */
-    private const TOGETHER = 0.1;
-
-    /** What would have to be changed more often in what is left is reckoned as if so often were enough: it was measured or planned wrongly. */
-    private const MOST_CHANGES = 40;
-
-    /** Nine in ten of new parts go at least this share of what they go on average. */
-    private const TENTH = 0.8;
 
     public function __construct(private DecideQuery $decide)
     {
@@ -112,35 +104,21 @@ final readonly class InSeasonQuery
     private static function items(Decisions $decisions, array $types, array $new): array
     {
         $now = $decisions->now;
-        $groups = [];
+        $acres = (float) $now->acresLeft;
+        $due = [];
         foreach ($types as $key => $type) {
             $place = SlotPlace::fromKey($key);
             $wear = $now->wear[$place->reading()->key()] ?? null;
-            $life = $wear === null ? null : self::life($wear, (float) $now->acresLeft);
-            if ($wear === null || $life === null) {
-                continue;
-            }
-            $due = isset($new[$key]) ? $life : ($wear->acres10 ?? INF);
-            if ($due < (float) $now->acresLeft) {
-                $groups["{$place->slot->value} ".(int) floor($due / max(1.0, self::TOGETHER * (float) $now->acresLeft))][] = [$place, $due, $life, (float) $type->price];
-            }
+            $due[] = $wear === null ? null : DuePart::of($place, $wear, isset($new[$key]), $acres, (float) $type->price);
         }
         $items = $counts = [];
         $hour = (float) $decisions->planter->workshop->shop_rate;
-        foreach ($groups as $name => $of) {
-            $minutes = $now->jobs->minutesOnRows(array_map(static fn (array $one): Job => Job::change($one[0]), $of));
-            $items[] = new StopItem($name, min(array_column($of, 1)), max((float) $now->acresLeft / self::MOST_CHANGES, min(array_column($of, 2))), (float) array_sum(array_column($of, 3)), $minutes / 60 * $hour);
-            $counts[$name] = count($of);
+        foreach (DuePart::together(array_values(array_filter($due)), $acres) as $name => $parts) {
+            $minutes = $now->jobs->minutesOnRows(array_map(static fn (DuePart $part): Job => Job::change($part->place), $parts));
+            $items[] = DuePart::item($name, $parts, $acres, $minutes / 60 * $hour);
+            $counts[$name] = count($parts);
         }
 
         return [$items, $counts];
-    }
-
-    /** Acres that nine in ten new parts go; null where nobody can tell. */
-    private static function life(WearNow $wear, float $acres): ?float
-    {
-        $aSeason = $wear->goneAtEnd === null ? 0.0 : $wear->goneAtEnd - $wear->gone;
-
-        return $aSeason <= 0 || $acres <= 0 ? null : self::TENTH * $acres / $aSeason;
     }
 }
