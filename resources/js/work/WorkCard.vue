@@ -305,6 +305,12 @@ h3 {
   }
   .foot .tick {
     flex: 1 1 100%;
+    /* A long line goes on below, and is not cut off at both ends. */
+    height: auto;
+    min-height: var(--touch);
+  }
+  .foot .tick :deep(.v-btn__content) {
+    white-space: normal;
   }
 }
 </style>
