@@ -30,6 +30,27 @@ test(typed, proxied, async ({ page }) => {
   expect(await valuesOf(page, walk)).toEqual([374.65, 365.125])
 })
 
+test('a walk that is still being got when what waits goes up is there all the same', async ({ page }) => {
+  await signIn(page)
+  const { planter, walk } = await planterWithWalk(page, 'Slow to come', 2)
+  await page.goto(`/planters/${planter}/walk`)
+  await expect(page.getByRole('heading', { name: /^Row 1 of 2/ })).toBeVisible()
+  let isBack = false
+  await page.route('**/readings', (route) => (isBack ? route.continue() : route.abort()))
+  await page.route('**/guide', async (route) => {
+    await new Promise((go) => setTimeout(go, 5_000))
+    await route.continue()
+  })
+  await page.keyboard.type('14 3/4')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('1 waiting')).toBeVisible()
+  isBack = true
+  await page.reload()
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+  await expect(page.getByText('1 of 6 readings')).toBeVisible()
+  expect(await valuesOf(page, walk)).toEqual([374.65])
+})
+
 test('a session that has ended asks to sign in again and loses nothing', proxied, async ({ page }) => {
   await signIn(page)
   const { planter, walk } = await planterWithWalk(page, 'Stale Session', 1)

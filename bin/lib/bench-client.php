@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 // Asks the running server, and weighs what a first visit loads from it: part of bin/bench.
+
 use Database\Demo\DemoScenario;
 
 /** A signed-in client of the running server. */

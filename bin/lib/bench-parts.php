@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 // What a fitting costs: part of bin/bench.
+
 use App\Models\Planter;
 use App\Models\User;
 use App\Parts\RecordEvents;

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 // What a forecast costs: part of bin/bench.
+
 use App\Models\SpecSheet;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;

@@ -2,7 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\StaysSignedOut;
 use App\Models\User;
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 it('signs in, keeps settings and signs out', function (): void {
     $this->getJson('/api/me')->assertUnauthorized()
@@ -57,6 +61,21 @@ it('leaves no session with the page, so that one got late takes nobody\'s sign-i
     foreach (['/', '/sign-in', '/planters/1/board'] as $address) {
         expect($this->get($address)->assertOk()->headers->getCookies())->toBe([], $address);
     }
+});
+
+it('hands no cookie out to nobody, nor to who has signed out meanwhile: one got late takes nobody\'s sign-in back', function (): void {
+    $this->withCredentials()->withCookie(session()->getName(), Str::random(40));
+    expect($this->getJson('/api/yard')->assertUnauthorized()->headers->getCookies())->toBe([]);
+
+    $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'secret-rows'])->assertOk();
+    $id = session()->getId();
+    $this->withCookie(session()->getName(), $id);
+    app('auth')->forgetGuards();
+    expect($this->getJson('/api/me')->assertOk()->headers->getCookies())->not->toBe([]);
+    app('auth')->forgetGuards();
+    // Signed out in another tab while this one is being answered.
+    DB::listen(static fn (QueryExecuted $query) => str_contains($query->sql, '"workshops"') && StaysSignedOut::note($id));
+    expect($this->getJson('/api/me')->assertOk()->headers->getCookies())->toBe([]);
 });
 
 it('says to whoever asks from elsewhere that nobody is let in like that', function (): void {

@@ -18,7 +18,7 @@ final class StaysSignedOut
 {
     public function handle(Request $request, Closure $next): Response
     {
-        if ($request->hasSession() && Cache::has(self::key($request->session()->getId()))) {
+        if ($request->hasSession() && self::isNoted($request->session()->getId())) {
             $request->session()->invalidate();
             Auth::forgetGuards();
         }
@@ -34,6 +34,11 @@ final class StaysSignedOut
     public static function note(string $id): void
     {
         Cache::put(self::key($id), true, now()->addMinutes(2 * (int) config('session.lifetime')));
+    }
+
+    public static function isNoted(string $id): bool
+    {
+        return Cache::has(self::key($id));
     }
 
     private static function key(string $id): string

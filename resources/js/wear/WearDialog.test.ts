@@ -6,7 +6,7 @@ import type { PlaceForecast } from '@/api/types'
 import { bladeCheck, forecastOf, signInForTest } from '@/testing'
 
 const chart = vi.hoisted(() => ({ error: null as Error | null }))
-vi.mock('@/api/queries', () => ({ useWearChart: () => ({ data: ref(undefined), error: ref(chart.error) }) }))
+vi.mock('@/wear/queries', () => ({ useWearChart: () => ({ data: ref(undefined), error: ref(chart.error) }) }))
 const { default: WearDialog } = await import('./WearDialog.vue')
 
 const MILE = 1609.344
