@@ -27,9 +27,6 @@ use Ustrel\Core\Work\Stops\StopItem;
 /** Reckons from the forecasts which spares to carry into the season, and at which acres to stop. */
 final readonly class InSeasonQuery
 {
-    /** To carry a spare that is not needed costs this share of its price: money bound, room, age. */
-    private const HOLDING = 0.2;
-
     public function __construct(private DecideQuery $decide)
     {
     }
@@ -87,7 +84,7 @@ final readonly class InSeasonQuery
 
                 continue;
             }
-            $spares[] = [$type, Spares::of($chances[$id] ?? [], min(50.0, $rates[$id]), $trip, self::HOLDING * (float) $type->price)];
+            $spares[] = [$type, Spares::of($chances[$id] ?? [], min(50.0, $rates[$id]), $trip, Spares::HOLDING * (float) $type->price)];
         }
         usort($spares, static fn (array $one, array $other): int => [$other[1]->carry > 0, $other[1]->expected()] <=> [$one[1]->carry > 0, $one[1]->expected()]);
 

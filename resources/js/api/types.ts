@@ -132,6 +132,9 @@ export type Board = Omit<Schemas['Board'], 'cells'> & { cells: Cell[] }
 export type Judgement = { verdict: Verdict; reasons: Reason[] }
 export type PlaceRef = Pick<Cell, 'row' | 'check' | 'side'>
 
+/** Only what names the place, as a query takes it. */
+export const placeOnly = ({ row, check, side }: PlaceRef): PlaceRef => ({ row, check, side })
+
 /** A place in one word, as core writes it. */
 export function placeKey({ row, check, side }: PlaceRef): string {
   return `${row}:${check}:${side}`

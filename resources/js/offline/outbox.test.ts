@@ -100,7 +100,7 @@ const settled = (check: () => void | Promise<void>) => vi.waitFor(check, { timeo
 
 describe('the outbox', () => {
   beforeEach(async () => {
-    await device.waiting.clear()
+    await Promise.all([device.waiting.clear(), device.sealed.clear()])
     queries.setQueryData(keys.guide(1), guideOf(2))
     setActivePinia(createPinia())
     useSession().me = wren
@@ -208,7 +208,6 @@ describe('the outbox', () => {
     })
     await settled(() => expect(session.lapsed).toBe(true))
     expect(outbox.waiting.map(({ id }) => id)).toEqual(['mine'])
-    await device.sealed.clear()
   })
 
   it('does not try for ever what is refused outright, and drops it only when told', async () => {

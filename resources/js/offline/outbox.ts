@@ -63,10 +63,13 @@ export const useOutbox = defineStore('outbox', () => {
   type Found = { all: Kept[]; sealed: number; isSealed: boolean }
 
   /** All that waits on the device, how much is sealed for others, and whether anything of the user's own is. */
-  async function read(user: number): Promise<Found> {
-    const sealed = await device.sealed.toArray()
-    const others = sealed.filter((item) => item.user !== user).length
-    return { all: await device.waiting.toArray(), sealed: others, isSealed: others < sealed.length }
+  function read(user: number): Promise<Found> {
+    // Both at one moment: what another tab seals between the two would look as if it had gone up.
+    return device.transaction('r', device.waiting, device.sealed, async () => {
+      const sealed = await device.sealed.toArray()
+      const others = sealed.filter((item) => item.user !== user).length
+      return { all: await device.waiting.toArray(), sealed: others, isSealed: others < sealed.length }
+    })
   }
 
   function take({ all, sealed, isSealed }: Found): void {

@@ -3,7 +3,7 @@ import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { unfolded } from '@/api/board'
 import { api, body } from '@/api/client'
 import { keys, kept, type Id } from '@/api/queries'
-import type { PlaceRef } from '@/api/types'
+import { placeOnly, type PlaceRef } from '@/api/types'
 import { remembered } from '@/offline/remember'
 
 /** The board of the walk that matters now, or of the one that is asked for. */
@@ -56,12 +56,8 @@ export const useHistory = (planter: Id, place: MaybeRefOrGetter<PlaceRef>) =>
     queryFn: () =>
       body(
         api.GET('/api/planters/{planter}/history', {
-          params: { path: { planter: toValue(planter) }, query: { ...pick(toValue(place)) } },
+          params: { path: { planter: toValue(planter) }, query: placeOnly(toValue(place)) },
         }),
       ),
     staleTime: 0,
   })
-
-function pick({ row, check, side }: PlaceRef): PlaceRef {
-  return { row, check, side }
-}

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, ofPlanter, type Id } from '@/api/queries'
-import type { PlaceRef } from '@/api/types'
+import { placeOnly, type PlaceRef } from '@/api/types'
 
 export const useForecast = (planter: Id) =>
   ofPlanter(keys.forecast, planter, (asked) => body(api.GET('/api/planters/{planter}/forecast', asked)))
@@ -19,11 +19,7 @@ export const useWearChart = (planter: Id, place: MaybeRefOrGetter<PlaceRef>) =>
     queryFn: () =>
       body(
         api.GET('/api/planters/{planter}/wear-chart', {
-          params: { path: { planter: toValue(planter) }, query: pick(toValue(place)) },
+          params: { path: { planter: toValue(planter) }, query: placeOnly(toValue(place)) },
         }),
       ),
   })
-
-function pick({ row, check, side }: PlaceRef): PlaceRef {
-  return { row, check, side }
-}

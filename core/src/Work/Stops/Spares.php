@@ -12,6 +12,9 @@ use Ustrel\Core\Work\Schedule\InvalidPlan;
  */
 final readonly class Spares
 {
+    /** To carry a spare that is not needed costs this share of its price: money bound, room, age. */
+    public const HOLDING = 0.2;
+
     /** Of chances smaller than this together nobody asks. */
     private const REST = 1e-9;
 

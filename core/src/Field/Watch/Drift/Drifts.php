@@ -37,7 +37,6 @@ final class Drifts
         private readonly array $groups,
         private readonly StreamKind $kind,
         private readonly StreamKind $groupKind,
-        private readonly StreamKind $wholeKind,
         private readonly Curve $curve,
         private readonly Whole $whole,
     ) {
@@ -50,16 +49,14 @@ final class Drifts
     public static function begin(Watched $of, array $groups, ?array $learned = null): self
     {
         [$scatter, $groupScatter, $peaks, $groupPeaks, $curve, $wholeScatter, $wholePeaks] = $learned ?? array_fill(0, 7, null);
-        $wholeKind = StreamKind::begin([$wholeScatter, $wholePeaks], $of->scatter() / 2);
 
         return new self(
             $of,
             $groups,
             StreamKind::begin([$scatter, $peaks], $of->scatter()),
             StreamKind::begin([$groupScatter, $groupPeaks], 1.0),
-            $wholeKind,
             $curve === null ? Curve::believed() : Curve::of($curve),
-            new Whole($of, $wholeKind),
+            new Whole($of, StreamKind::begin([$wholeScatter, $wholePeaks], $of->scatter() / 2)),
         );
     }
 
@@ -116,7 +113,6 @@ final class Drifts
                 unset($this->open[$row]);
             }
         }
-
         if ($this->whole->isBack(self::BACK)) {
             // A row that is off by itself is not as it was because all of them are.
             return array_values(array_unique([...$back, ...array_keys(array_diff_key($this->rows, $this->open))]));
@@ -156,7 +152,7 @@ final class Drifts
     /** @return list<list<float>> for the next run */
     public function learned(): array
     {
-        [[$scatter, $peaks], [$groupScatter, $groupPeaks], [$wholeScatter, $wholePeaks]] = [$this->kind->learned(), $this->groupKind->learned(), $this->wholeKind->learned()];
+        [[$scatter, $peaks], [$groupScatter, $groupPeaks], [$wholeScatter, $wholePeaks]] = [$this->kind->learned(), $this->groupKind->learned(), $this->whole->learned()];
 
         return [$scatter, $groupScatter, $peaks, $groupPeaks, $this->curve->carriedOver()->toList(), $wholeScatter, $wholePeaks];
     }

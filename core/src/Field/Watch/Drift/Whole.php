@@ -86,4 +86,10 @@ final class Whole
 
         return true;
     }
+
+    /** @return array{list<float>, list<float>} of scatter and of peaks, for the next run */
+    public function learned(): array
+    {
+        return $this->kind->learned();
+    }
 }
