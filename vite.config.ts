@@ -72,6 +72,7 @@ export default defineConfig({
   test: {
     include: ['resources/js/**/*.test.ts'],
     environment: 'happy-dom',
+    setupFiles: ['resources/js/testing.setup.ts'],
     // One context a file in threads that stay: the toolkit is read once, not thirty times.
     pool: 'vmThreads',
     maxWorkers: '100%',

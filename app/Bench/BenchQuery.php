@@ -52,7 +52,7 @@ final readonly class BenchQuery
         $runs = $this->of($planter)->where('row_number', $row)->values();
         $last = $runs->first();
 
-        return $runs->filter(static fn (BenchRun $run): bool => $last?->air !== null && $run->air !== null && $run->seed === $last->seed && $run->disc === $last->disc)->values();
+        return $runs->filter(static fn (BenchRun $run): bool => $last?->air !== null && $run->air !== null && $run->lotKey() === $last->lotKey() && $run->disc === $last->disc)->values();
     }
 
     /** @return array<string, true> places that the walk that matters reads as not sound, by key: what a run says does not go over them */
@@ -109,7 +109,7 @@ final readonly class BenchQuery
     public function differing(Collection $runs): array
     {
         $last = $runs->first();
-        $counts = $runs->filter(static fn (BenchRun $run): bool => $run->seed === $last?->seed)->unique('row_number')
+        $counts = $runs->filter(static fn (BenchRun $run): bool => $run->lotKey() === $last?->lotKey())->unique('row_number')
             ->mapWithKeys(static fn (BenchRun $run): array => [$run->row_number => $run->counts()])->all();
 
         return Differing::among($counts);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Bench\Seed\Lots;
 use App\Models\Bench\BenchRun;
 use App\Models\Planter;
 use App\Record\Envelope;
@@ -69,13 +70,16 @@ final readonly class BenchRuns implements Kind
         $skips = $fields->whole('skips', 0, $places, 'bench.counts') ?? throw Refused::because('skips', 'bench.counts');
         $doubles = $fields->whole('doubles', 0, $places - $skips, 'bench.counts') ?? throw Refused::because('doubles', 'bench.counts');
 
+        $seed = trim($fields->text('seed', self::LONGEST, 'bench.seed'));
+
         return [
             'row_number' => $fields->whole('row', 1, $this->planter->row_count, 'bench.row') ?? throw Refused::because('row', 'bench.row'),
             'stage' => ($fields->oneOf('stage', Stage::class, 'bench.stage') ?? throw Refused::because('stage', 'bench.stage'))->value,
             'places' => $places,
             'skips' => $skips,
             'doubles' => $doubles,
-            'seed' => trim($fields->text('seed', self::LONGEST, 'bench.seed')),
+            'seed' => $seed,
+            'seed_lot_id' => $seed === '' ? null : Lots::of($this->planter->workshop_id)->named($seed)?->id,
             'disc' => trim($fields->text('disc', self::LONGEST, 'bench.disc')),
             'air' => self::air($fields),
             'note' => $fields->text('note', self::LONGEST_NOTE, 'bench.note'),

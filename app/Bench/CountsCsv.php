@@ -10,6 +10,9 @@ use App\Models\Planter;
 use App\Record\Import\CsvFile;
 use App\Record\Import\RefusedFile;
 use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Measure\NumberReader;
+use Ustrel\Core\Measure\NumberStyle;
+use Ustrel\Core\Measure\UnreadableNumber;
 use Ustrel\Core\Meter\Places\MeterStays;
 
 /** The report of a stand elsewhere as a table: a heading, then a meter a line, each by its row or by the shop's number of it. */
@@ -20,6 +23,10 @@ final readonly class CountsCsv
         'row' => 'row', 'meter' => 'meter', 'serial' => 'meter', 'seeds' => 'places', 'places' => 'places', 'skips' => 'skips', 'doubles' => 'doubles', 'seed' => 'seed', 'lot' => 'seed',
         'disc' => 'disc', 'plate' => 'disc', 'air' => 'air', 'stage' => 'stage', 'note' => 'note',
     ];
+
+    private const MOST_AIR = 100;
+
+    private const MOST_SEEDS = 1_000_000;
 
     private const FIGURES = ['row', 'places', 'skips', 'doubles', 'air'];
 
@@ -48,7 +55,7 @@ final readonly class CountsCsv
             foreach ($columns as $at => $column) {
                 $value = trim($values[$at] ?? '');
                 if ($column !== '' && $value !== '') {
-                    $run[$column] = in_array($column, self::FIGURES, true) ? self::figure($value, $number) : ltrim($value, "'");
+                    $run[$column] = in_array($column, self::FIGURES, true) ? self::figure($column, $value, $number, $file->numberStyle($planter->workshop->number_style)) : ltrim($value, "'");
                 }
             }
             if (isset($run['meter'])) {
@@ -80,14 +87,15 @@ final readonly class CountsCsv
         return $rows;
     }
 
-    private static function figure(string $value, int $line): int|float
+    private static function figure(string $column, string $value, int $line, ?NumberStyle $style): int|float
     {
-        $plain = str_replace(',', '.', $value);
+        try {
+            $isAir = $column === 'air';
+            $figure = (new NumberReader($isAir ? ['in h2o' => 1.0, 'in' => 1.0, '"' => 1.0] : [], 0, $isAir ? self::MOST_AIR : self::MOST_SEEDS, ! $isAir, style: $style))->read($value);
 
-        return match (true) {
-            preg_match('/^\d{1,6}$/D', $plain) === 1 => (int) $plain,
-            preg_match('/^\d{1,6}\.\d{1,3}$/D', $plain) === 1 => (float) $plain,
-            default => throw RefusedFile::because('bench_number', ['line' => $line, 'typed' => mb_substr($value, 0, 40)]),
-        };
+            return $isAir ? $figure : (int) $figure;
+        } catch (UnreadableNumber $unreadable) {
+            throw RefusedFile::because('bench_number', ['line' => $line, 'about' => __($unreadable->wordKey(), $unreadable->fill())]);
+        }
     }
 }

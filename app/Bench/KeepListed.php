@@ -39,6 +39,11 @@ final readonly class KeepListed
                     throw new ConflictHttpException(__('seed.changed_meanwhile'));
                 }
 
+                if ($of instanceof SeedLot && $of->exists && $of->name !== $columns['name']) {
+                    // Lines that still wait on a device, or lie in a file, may say the old name.
+                    $columns['former_names'] = array_values(array_unique([...$of->former_names, $of->name]));
+                }
+
                 return $of->fill($columns + ['workshop_id' => $workshop->id, 'revision' => $of->revision + 1])->save();
             });
         } catch (UniqueConstraintViolationException) {

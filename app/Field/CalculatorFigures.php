@@ -31,7 +31,7 @@ final readonly class CalculatorFigures
         $figure = static fn (SettingKey $key): ?float => isset($set[$key->value]->figure) ? (float) $set[$key->value]->figure : null;
         $plan = SeasonQuery::plan($planter);
         $field = $plan->fields[0] ?? null;
-        $lot = $field === null || $field['seed'] === null ? null : SeedLot::query()->where('workshop_id', $planter->workshop_id)->where('name', $field['seed'])->first();
+        $lot = isset($field['seed_lot_id']) ? SeedLot::query()->where('workshop_id', $planter->workshop_id)->find($field['seed_lot_id']) : null;
         $disc = isset($set['disc']) ? Disc::query()->where('workshop_id', $planter->workshop_id)->where('name', $set['disc']->value)->first() : null;
         $sprockets = self::teeth($set['sprockets'] ?? null);
         $known = [

@@ -29,7 +29,7 @@ final readonly class HowItWent
 
     private function planted(Planter $planter, string $name, int $season, FigureWords $words): ?string
     {
-        $lines = AcresEntry::held($planter->id)->whereRaw('lower(field) = ?', [$name])->orderByDesc('day')->get()
+        $lines = AcresEntry::held($planter->id)->planted()->whereRaw('lower(field) = ?', [$name])->orderByDesc('day')->get()
             ->filter(static fn (AcresEntry $of): bool => $planter->seasons()->of($of->day) === $season);
         if ($lines->isEmpty()) {
             return null;

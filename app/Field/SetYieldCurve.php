@@ -11,6 +11,7 @@ use App\Record\Refused;
 use Ustrel\Core\Field\Calc\CalcUnit;
 use Ustrel\Core\Field\Stand\InvalidYield;
 use Ustrel\Core\Field\Stand\YieldCurve;
+use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Measure\UnitSystem;
 
 /** Sets what a shop says that one of its crops yields at each stand, or takes it away. */
@@ -33,7 +34,7 @@ final readonly class SetYieldCurve
     {
         $crop = mb_strtolower(trim($fields->text('crop', self::LONGEST, 'yield.crop')));
         $points = trim($fields->text('points', self::LONGEST_POINTS, 'yield.point', ['said' => '']));
-        $curve = $crop === '' ? throw Refused::because('crop', 'yield.crop') : ($points === '' ? null : self::curve($fields, $points));
+        $curve = $crop === '' ? throw Refused::because('crop', 'yield.crop') : ($points === '' ? null : self::curve($fields, $points, Workshop::query()->findOrFail($workshopId)->number_style));
 
         return $this->change->ofYard($workshopId, static function (Workshop $workshop) use ($crop, $curve): null {
             $curves = array_diff_key($workshop->yield_curves, [$crop => 1]) + ($curve === null ? [] : [$crop => $curve]);
@@ -46,7 +47,7 @@ final readonly class SetYieldCurve
     }
 
     /** @return array{unit: string, price: float, points: list<array{float, float}>} */
-    private static function curve(Fields $fields, string $points): array
+    private static function curve(Fields $fields, string $points, ?NumberStyle $style): array
     {
         $system = $fields->oneOf('units', UnitSystem::class, 'refused.unknown_units') ?? UnitSystem::Inch;
         $unit = trim($fields->text('unit', self::LONGEST_UNIT, 'yield.unit'));
@@ -58,9 +59,9 @@ final readonly class SetYieldCurve
             throw Refused::because('price', 'error.money');
         }
         try {
-            return ['unit' => $unit, 'price' => round($price, 4), 'points' => YieldCurve::read($points, CalcUnit::PlantsAnAcre->show(1.0, $system))->points];
+            return ['unit' => $unit, 'price' => round($price, 4), 'points' => YieldCurve::read($points, CalcUnit::PlantsAnAcre->show(1.0, $system), $style)->points];
         } catch (InvalidYield $invalid) {
-            throw Refused::because('points', "yield.{$invalid->fault}", ['said' => mb_substr($invalid->typed, 0, 60)]);
+            throw Refused::line('points', 'yield', $invalid, ['said' => mb_substr($invalid->typed, 0, 60)]);
         }
     }
 }

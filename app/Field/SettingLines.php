@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Field;
 
+use App\Record\Refused;
 use Illuminate\Validation\ValidationException;
 use Ramsey\Uuid\Uuid;
 use Ustrel\Core\Field\Settings\SaidSetting;
 use Ustrel\Core\Field\Settings\SettingsLine;
 use Ustrel\Core\Field\Settings\UnreadableSettings;
+use Ustrel\Core\Measure\NumberStyle;
 
 /** Settings that were told as one line become an entry for each thing and row; their ids follow from the id of the line, so that sending it again is harmless. */
 final class SettingLines
@@ -24,15 +26,16 @@ final class SettingLines
     /**
      * @param  list<mixed>  $settings  as they were sent
      * @param  int  $rowCount  of the planter
+     * @param  NumberStyle|null  $style  of the workshop
      * @return list<mixed>
      *
      * @throws ValidationException
      */
-    public static function spread(array $settings, int $rowCount): array
+    public static function spread(array $settings, int $rowCount, ?NumberStyle $style): array
     {
         $spread = [];
         foreach ($settings as $at => $setting) {
-            $entries = is_array($setting) && ($setting['line'] ?? null) !== null ? self::entries($setting, $at, $rowCount) : [$setting];
+            $entries = is_array($setting) && ($setting['line'] ?? null) !== null ? self::entries($setting, $at, $rowCount, $style) : [$setting];
             array_push($spread, ...$entries);
             if (count($spread) > self::MOST) {
                 throw ValidationException::withMessages(['settings' => __('settings.many', ['most' => number_format(self::MOST)])]);
@@ -46,16 +49,16 @@ final class SettingLines
      * @param  array<mixed>  $told
      * @return list<array<mixed>>
      */
-    private static function entries(array $told, int $at, int $rowCount): array
+    private static function entries(array $told, int $at, int $rowCount, ?NumberStyle $style): array
     {
         $line = $told['line'];
         if (! is_string($line) || ! mb_check_encoding($line, 'UTF-8') || mb_strlen($line) > self::LONGEST || array_intersect_key($told, self::SAID) !== []) {
             throw ValidationException::withMessages(["settings.{$at}.line" => __('settings.line')]);
         }
         try {
-            $said = SettingsLine::read($line, $rowCount);
+            $said = SettingsLine::read($line, $rowCount, $style);
         } catch (UnreadableSettings $unreadable) {
-            throw ValidationException::withMessages(["settings.{$at}.line" => __("setting_line.{$unreadable->fault}", ['typed' => mb_substr($unreadable->typed, 0, 80), 'last' => $rowCount])]);
+            throw ValidationException::withMessages(["settings.{$at}.line" => Refused::line('line', 'setting_line', $unreadable, ['last' => $rowCount])->getMessage()]);
         }
         $ground = array_filter(['soil' => $said->soil?->value, 'residue' => $said->residue?->value, 'note' => $said->note]);
         $shared = $ground + array_diff_key($told, ['id' => 1, 'line' => 1, 'row' => 1]);

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Field\Stand\YieldCurve;
 use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Meter\MeterSchool;
 use Ustrel\Core\Wear\Acres\GroundFactors;
@@ -29,6 +30,7 @@ use Ustrel\Core\Wear\Acres\GroundFactors;
  * @property MeterSchool $meter_school when its meters are due on the stand
  * @property DepthSchool $depth_school what it does about depth stops that do not lift alike
  * @property string $currency of prices, ISO 4217
+ * @property NumberStyle|null $number_style how it writes numbers; null where nobody said
  * @property UnitSystem $units that a new person begins with
  * @property bool $is_demo made-up data
  * @property string $time_zone of the tz database; days begin and end by it
@@ -55,9 +57,9 @@ final class Workshop extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['currency' => 'USD', 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'meter_school' => 'seasons', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'depth_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]', 'yield_curves' => '{}'];
+    protected $attributes = ['currency' => 'USD', 'number_style' => null, 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'meter_school' => 'seasons', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'depth_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]', 'yield_curves' => '{}'];
 
-    protected $casts = ['units' => UnitSystem::class, 'is_demo' => 'boolean', 'depth_school' => DepthSchool::class, 'meter_school' => MeterSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array', 'yield_curves' => 'array'];
+    protected $casts = ['units' => UnitSystem::class, 'number_style' => NumberStyle::class, 'is_demo' => 'boolean', 'depth_school' => DepthSchool::class, 'meter_school' => MeterSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array', 'yield_curves' => 'array'];
 
     /** What the shop says that a crop yields at each stand; null where it says nothing of it. */
     public function yieldCurve(string $crop): ?YieldCurve

@@ -25,7 +25,7 @@ final class ContactQuery
 {
     /**
      * @param  Planter  $planter  with its spec sheet and workshop
-     * @return array{sensitivity: ShimSensitivity, aim: float, rows: list<RowContact>}|null the aim in millimetres; null where the planter has no such check
+     * @return array{sensitivity: ShimSensitivity, aim: float, rows: list<RowContact>, odd: list<ShimMove>}|null the aim in millimetres, moves that went the wrong way; null where the planter has no such check
      */
     public function of(Planter $planter): ?array
     {
@@ -35,7 +35,8 @@ final class ContactQuery
         }
         $record = new WearRecord($planter);
         $history = $record->history([$check->key->value]);
-        $sensitivity = ShimSensitivity::learn(ShimMove::measured($record->moves(), $history));
+        $measured = ShimMove::measured($record->moves(), $history, $record->log());
+        $sensitivity = ShimSensitivity::learn($measured);
         $shims = self::shims($planter, $record);
         $rows = [];
         for ($row = 1; $row <= $planter->row_count; $row++) {
@@ -52,7 +53,7 @@ final class ContactQuery
             );
         }
 
-        return ['sensitivity' => $sensitivity, 'aim' => $check->rule->aim->unit()->valueOf($check->rule->aim), 'rows' => $rows];
+        return ['sensitivity' => $sensitivity, 'aim' => $check->rule->aim->unit()->valueOf($check->rule->aim), 'rows' => $rows, 'odd' => array_values(array_filter($measured, static fn (ShimMove $of): bool => $of->contradicts()))];
     }
 
     /** @return array<string, int|null> by row and side, the inner shims as counted last and moved since */

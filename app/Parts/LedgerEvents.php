@@ -183,7 +183,7 @@ final class LedgerEvents implements Kind
         return [
             'row_number' => $this->row($fields),
             'slot' => Slot::OpenerBlade->value,
-            'side' => Side::Centre->value,
+            'side' => ($fields->oneOf('side', Side::class, 'ledger.side') ?? Side::Centre)->value,
             'pairs' => $fields->whole('pairs', -10, 10, 'ledger.pairs') ?: throw Refused::because('pairs', 'ledger.pairs'),
             'contact_before' => $before === null ? null : number_format(Unit::Millimetre->valueOf($before), 6, '.', ''),
         ];

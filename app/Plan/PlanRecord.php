@@ -58,12 +58,13 @@ final readonly class PlanRecord
                 max(0.0, ($gone + ($atEnd ?? $gone)) / 2) * $path->allowance * (Slot::of($line->check_key)?->depthLost() ?? 0.0),
             );
         }
-        $contacts = in_array(CheckKey::BladeContactLength, $found, true) ? $this->contacts->of($planter) : null;
+        $contacts = in_array(CheckKey::BladeContactLength, $found, true) || in_array(CheckKey::InnerShims, $found, true) ? $this->contacts->of($planter) : null;
 
         return new Circumstances(
             $sheet, $equipment, $planter->row_count, RulingPolicy::of($planter), self::jobs($planter), PartPrices::of($planter, $equipment)->prices(), $wear,
             array_column(array_map(static fn (RowContact $row): array => ['row' => $row->row, 'shims' => [$row->left, $row->right]], $contacts['rows'] ?? []), 'shims', 'row'),
             $contacts['sensitivity'] ?? null, self::left($planter), $plan?->acresLeft(), $plan->done ?? 0.0, $this->stopCost($planter, $plan->done ?? 0.0),
+            array_filter(array_column(array_map(static fn (RowContact $row): array => ['row' => $row->row, 'contact' => $row->contact?->size], $contacts['rows'] ?? []), 'contact', 'row'), static fn (?float $of): bool => $of !== null),
         );
     }
 

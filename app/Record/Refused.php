@@ -6,6 +6,7 @@ namespace App\Record;
 
 use RuntimeException;
 use Ustrel\Core\Measure\Unreadable;
+use Ustrel\Core\Measure\UnreadableLine;
 
 /** Something that cannot be taken into the record: what about it, and why, in the technician's words. */
 final class Refused extends RuntimeException
@@ -27,8 +28,18 @@ final class Refused extends RuntimeException
         return new self($field, __($code, $with));
     }
 
+    /**
+     * A line that cannot be read, in the words of its group; a number in it in its own.
+     *
+     * @param  array<string, string|int>  $with
+     */
+    public static function line(string $field, string $group, UnreadableLine $line, array $with = []): self
+    {
+        return $line->number === null ? self::because($field, "{$group}.{$line->fault}", ['typed' => mb_substr($line->typed, 0, 80)] + $with) : self::unreadable($field, $line->number);
+    }
+
     public static function unreadable(string $field, Unreadable $unreadable): self
     {
-        return self::because($field, $unreadable->wordKey(), ['typed' => $unreadable->typed()]);
+        return self::because($field, $unreadable->wordKey(), $unreadable->fill());
     }
 }

@@ -7,11 +7,19 @@ namespace App\Season;
 use App\Http\CsvSheet;
 use App\Record\Import\CsvFile;
 use App\Record\Import\RefusedFile;
+use Ustrel\Core\Measure\FurrowDistance;
+use Ustrel\Core\Measure\NumberReader;
+use Ustrel\Core\Measure\NumberStyle;
+use Ustrel\Core\Measure\UnreadableNumber;
 
 /** The fields of a season as a table: a heading, then a line a field. */
 final class FieldsCsv
 {
     public const COLUMNS = ['field', 'crop', 'acres', 'soil', 'residue', 'tillage', 'seed', 'population'];
+
+    private const MOST_ACRES = 100_000;
+
+    private const MOST_SEEDS = 2_000_000;
 
     /** What a column may be called, and the field of the plan. */
     private const NAMES = [
@@ -30,7 +38,7 @@ final class FieldsCsv
      *
      * @throws RefusedFile without a column of fields and one of acres, or where a line cannot be read
      */
-    public static function read(CsvFile $file): array
+    public static function read(CsvFile $file, ?NumberStyle $shop): array
     {
         $columns = array_map(static fn (string $column): string => self::NAMES[mb_strtolower(trim($column))] ?? '', $file->columns);
         if (! $file->hasHeader || ! in_array('name', $columns, true) || ! in_array('acres', $columns, true)) {
@@ -45,7 +53,7 @@ final class FieldsCsv
             foreach ($columns as $at => $column) {
                 $value = trim($values[$at] ?? '');
                 if ($column !== '' && $value !== '') {
-                    $field[$column] = self::value($column, $value, $number);
+                    $field[$column] = self::value($column, $value, $number, $file->numberStyle($shop));
                 }
             }
             if (array_filter($field) !== []) {
@@ -56,18 +64,17 @@ final class FieldsCsv
         return $fields === [] ? throw RefusedFile::because('season_empty') : $fields;
     }
 
-    private static function value(string $column, string $value, int $line): string|float|int
+    private static function value(string $column, string $value, int $line, ?NumberStyle $style): string|float|int
     {
-        if ($column === 'acres' || $column === 'population') {
-            // 1.234,5 and 1,234.5 alike: the last mark that is followed by one or two digits is the decimal one.
-            $plain = preg_match('/^(.*)[.,](\d{1,2})$/', $value, $parts) === 1 ? preg_replace('/[.,\s]/', '', $parts[1]).".{$parts[2]}" : preg_replace('/[.,\s]/', '', $value);
-            if (! is_numeric($plain)) {
-                throw RefusedFile::because('season_number', ['line' => $line, 'typed' => mb_substr($value, 0, 40)]);
-            }
-
-            return $column === 'acres' ? round((float) $plain, 1) : (int) $plain;
+        try {
+            return match ($column) {
+                'acres' => round((new NumberReader(['ac' => 1.0, 'acres' => 1.0, 'ha' => FurrowDistance::ACRES_PER_HECTARE], 0, self::MOST_ACRES, style: $style))->read($value), 1),
+                'population' => (int) round((new NumberReader(['k' => 1000.0, 'seeds' => 1.0], 0, self::MOST_SEEDS, style: $style))->read($value)),
+                'soil', 'residue', 'tillage' => str_replace([' ', '-'], '_', mb_strtolower($value)),
+                default => ltrim($value, "'"),
+            };
+        } catch (UnreadableNumber $unreadable) {
+            throw RefusedFile::because('season_number', ['line' => $line, 'about' => __($unreadable->wordKey(), $unreadable->fill())]);
         }
-
-        return in_array($column, ['soil', 'residue', 'tillage'], true) ? str_replace([' ', '-'], '_', mb_strtolower($value)) : ltrim($value, "'");
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Season;
 
+use App\Bench\Seed\Lots;
 use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
 use App\Record\Change;
@@ -40,6 +41,7 @@ final readonly class SaveSeason
             SeasonPlan::query()->where('planter_id', $planter->id)->where('season', $season)->whereKeyNot($kept->id ?? 0)->exists()
                 ? $kept = SeasonQuery::plan($planter)
                 : $kept->season = $season;
+            $plan['fields'] = self::withLots($plan['fields'], $kept->fields, Lots::of($planter->workshop_id));
             $kept->fill($plan + ['revision' => $kept->revision + 1])->save();
             if ($isOther) {
                 $planter->openWalk()?->fill(['planned_acres' => (new WearRecord($planter))->plannedAcres()])->save();
@@ -48,5 +50,17 @@ final readonly class SaveSeason
 
             return $planter;
         });
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $fields  each naming its lot
+     * @param  list<array<string, mixed>>  $before  as they were kept: a lot that got another name meanwhile is still theirs
+     * @return list<array<string, mixed>>
+     */
+    private static function withLots(array $fields, array $before, Lots $lots): array
+    {
+        $known = array_column($before, 'seed_lot_id', 'seed');
+
+        return array_map(static fn (array $field): array => ['seed_lot_id' => $field['seed'] === null ? null : ($lots->named($field['seed'])->id ?? $known[$field['seed']] ?? null)] + $field, $fields);
     }
 }

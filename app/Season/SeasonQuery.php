@@ -111,7 +111,7 @@ final readonly class SeasonQuery
     /** @return list<float> acres of each day on which it planted */
     private static function loggedDays(Planter $planter): array
     {
-        return array_values(array_map(floatval(...), AcresEntry::held($planter->id)->groupBy('day')->orderBy('day')->toBase()->selectRaw('sum(acres) AS acres')->pluck('acres')->all()));
+        return array_values(array_map(floatval(...), AcresEntry::held($planter->id)->planted()->groupBy('day')->orderBy('day')->toBase()->selectRaw('sum(acres) AS acres')->pluck('acres')->all()));
     }
 
     /**
@@ -126,18 +126,18 @@ final readonly class SeasonQuery
             return $planned->fields;
         }
         $seasons = $planter->seasons();
-        $newest = AcresEntry::held($planter->id)->where('day', '<', $seasons->begins($planter->season())->iso)->max('day');
+        $newest = AcresEntry::held($planter->id)->planted()->where('day', '<', $seasons->begins($planter->season())->iso)->max('day');
         if ($newest === null) {
             return [];
         }
         $from = $seasons->begins($seasons->of(Day::of((string) $newest)))->iso;
 
-        return array_values(AcresEntry::held($planter->id)->whereBetween('day', [$from, $newest])
+        return array_values(AcresEntry::held($planter->id)->planted()->whereBetween('day', [$from, $newest])
             ->groupBy('field', 'crop')->orderByRaw('min(day), field')->toBase()
             ->selectRaw('field, crop, sum(acres) AS acres, min(soil) AS soil, min(residue) AS residue, min(tillage) AS tillage')
             ->get()
             ->map(static fn (object $line): array => [
-                'name' => $line->field, 'crop' => $line->crop, 'acres' => round((float) $line->acres, 1), 'soil' => $line->soil, 'residue' => $line->residue, 'tillage' => $line->tillage, 'seed' => null, 'population' => null,
+                'name' => $line->field, 'crop' => $line->crop, 'acres' => round((float) $line->acres, 1), 'soil' => $line->soil, 'residue' => $line->residue, 'tillage' => $line->tillage, 'seed' => null, 'seed_lot_id' => null, 'population' => null,
             ])->all());
     }
 }

@@ -10,8 +10,7 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Validation\ValidationException;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Measure\UnreadableAmount;
-use Ustrel\Core\Measure\UnreadableLength;
+use Ustrel\Core\Measure\UnreadableNumber;
 use Ustrel\Core\Spec\InvalidSpecSheet;
 use Ustrel\Core\Spec\SpecSheetReader;
 
@@ -96,7 +95,7 @@ final readonly class EditSpecSheet
         } catch (InvalidSpecSheet $invalid) {
             $messages = [];
             foreach ($invalid->faults as $fault) {
-                $messages[$field($fault->path)] ??= __($fault->wordKey, ['typed' => $fault->typed]);
+                $messages[$field($fault->path)] ??= __($fault->wordKey, $fault->fill);
             }
             throw ValidationException::withMessages($messages);
         }
@@ -112,13 +111,16 @@ final readonly class EditSpecSheet
     {
         $spelling = $unit->spelling($system);
 
+        if ($spelling === '') {
+            return $entry;
+        }
         try {
-            $unit->read($entry['value'], $system);
-            $bare = preg_match('/[\d.,\/]\s*$/', $entry['value']) === 1;
-        } catch (UnreadableLength|UnreadableAmount) {
+            // With a unit of its own, or as a fraction beside millimetres, it cannot be read.
+            $unit->read("{$entry['value']} {$spelling}", $system);
+        } catch (UnreadableNumber) {
             return $entry;
         }
 
-        return $bare && $spelling !== '' ? ['value' => "{$entry['value']} {$spelling}"] + $entry : $entry;
+        return ['value' => "{$entry['value']} {$spelling}"] + $entry;
     }
 }

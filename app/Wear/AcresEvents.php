@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
+use App\Models\Bench\SeedLot;
+use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
 use App\Models\Wear\AcresEntry;
 use App\Record\Envelope;
@@ -14,6 +16,7 @@ use App\Record\Refused;
 use App\Record\Touched;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Wear\Acres\AcresLine;
+use Ustrel\Core\Wear\Acres\CropNames;
 use Ustrel\Core\Wear\Acres\DownforceLevel;
 use Ustrel\Core\Wear\Acres\Ground;
 use Ustrel\Core\Wear\Acres\Residue;
@@ -68,12 +71,13 @@ final readonly class AcresEvents implements Kind
         }
         $told = $this->told($fields);
         $ground = self::ground($fields, $told?->ground);
+        $acres = self::acres($told === null ? $fields->number('acres', 'acres.acres', ['acres' => $fields->said('acres')]) : round($told->acres, self::PLACES));
 
         return [
             'day' => $this->day($told->day ?? $fields->day('day', 'acres.day'))->iso,
             'field' => self::name($told->field ?? $fields->text('field', self::LONGEST_NAME, 'acres.field')),
             'crop' => self::crop($told->crop ?? $fields->text('crop', self::LONGEST_NAME, 'acres.crop')),
-            'acres' => self::acres($told === null ? $fields->number('acres', 'acres.acres', ['acres' => $fields->said('acres')]) : round($told->acres, self::PLACES)),
+            'acres' => $acres,
             'mph' => self::mph($told === null ? $fields->number('mph', 'acres.mph') : $told->mph),
             'soil' => $ground->soil?->value,
             'residue' => $ground->residue?->value,
@@ -83,7 +87,7 @@ final readonly class AcresEvents implements Kind
             'own_severity' => $ground->own !== null,
             'shares' => json_encode((object) $this->shares($fields), JSON_THROW_ON_ERROR),
             'withdrawn' => $withdrawn,
-        ] + LogFields::read($fields, $told);
+        ] + LogFields::read($fields, $told, $this->planter, (float) $acres);
     }
 
     public function touch(array $rows, array $superseded, Touched $touched): void
@@ -98,10 +102,19 @@ final readonly class AcresEvents implements Kind
     {
         $line = $fields->text('line', self::LONGEST_LINE, 'acres.line');
         try {
-            return $line === '' ? null : AcresLine::read($line);
+            return $line === '' ? null : AcresLine::read($line, $this->planter->workshop->number_style, $this->crops());
         } catch (UnreadableAcresLine $unreadable) {
-            throw Refused::because('line', "acres_line.{$unreadable->fault}", ['typed' => mb_substr($unreadable->typed, 0, 80)]);
+            throw Refused::line('line', 'acres_line', $unreadable);
         }
+    }
+
+    private function crops(): CropNames
+    {
+        $planned = SeasonPlan::query()->where('planter_id', $this->planter->id)->get()->flatMap(static fn (SeasonPlan $of): array => array_column($of->fields, 'crop'));
+        $had = AcresEntry::held($this->planter->id)->whereNotNull('crop')->distinct()->pluck('crop');
+        $lots = SeedLot::query()->where('workshop_id', $this->planter->workshop_id)->pluck('crop');
+
+        return new CropNames(array_values($planned->concat($had)->concat($lots)->filter()->all()));
     }
 
     private function day(?Day $day): Day

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
+use App\Bench\Seed\Lots;
 use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
 use App\Models\Wear\AcresEntry;
@@ -25,12 +26,12 @@ final class AcresQuery
         return [
             'planter' => $planter,
             'lines' => AcresEntry::held($planter->id)
-                ->with('user:id,name')
+                ->with(['user:id,name', 'seedLot:id,name'])
                 ->orderByDesc('day')
                 ->orderByDesc('id')
                 ->limit(self::MOST)
                 ->get(),
-            'arounds' => AcresEntry::held($planter->id)->whereNotNull('around')->where('around_over', false)->with('user:id,name')->orderByDesc('day')->orderByDesc('id')->limit(self::MOST)->get(),
+            'arounds' => AcresEntry::held($planter->id)->whereNotNull('around')->where('around_over', false)->with(['user:id,name', 'seedLot:id,name'])->orderByDesc('day')->orderByDesc('id')->limit(self::MOST)->get(),
             'fields' => self::fields($planter),
             'seasons' => self::seasons($planter),
             'record' => new WearRecord($planter),
@@ -42,12 +43,12 @@ final class AcresQuery
     {
         $season = $planter->season();
         $plan = SeasonPlan::query()->where('planter_id', $planter->id)->where('season', $season)->first();
-        $lines = AcresEntry::held($planter->id)->where('day', '>=', $planter->seasons()->begins($season)->iso)->orderBy('day')->orderBy('id')->get()
+        $lines = AcresEntry::held($planter->id)->planted()->with('seedLot:id,name')->where('day', '>=', $planter->seasons()->begins($season)->iso)->orderBy('day')->orderBy('id')->get()
             ->filter(static fn (AcresEntry $of): bool => $planter->seasons()->of($of->day) === $season);
 
         return ByField::of(
-            array_map(static fn (array $of): array => ['name' => $of['name'], 'acres' => (float) $of['acres'], 'seed' => $of['seed'], 'population' => $of['population']], $plan->fields ?? []),
-            array_values($lines->map(static fn (AcresEntry $of): array => ['field' => $of->field, 'acres' => (float) $of->acres, 'lot' => $of->lot, 'populations' => $of->population()])->all()),
+            array_map(static fn (array $of): array => ['name' => $of['name'], 'acres' => (float) $of['acres'], 'seed' => $of['seed'], 'population' => $of['population']], Lots::of($planter->workshop_id)->inFields($plan->fields ?? [])),
+            array_values($lines->map(static fn (AcresEntry $of): array => ['field' => $of->field, 'acres' => (float) $of->acres, 'lot' => $of->lotName(), 'populations' => $of->population()])->all()),
         );
     }
 
@@ -55,7 +56,7 @@ final class AcresQuery
     private static function seasons(Planter $planter): array
     {
         $seasons = [];
-        foreach (AcresEntry::held($planter->id)->groupBy('day')->toBase()->selectRaw('day, count(*) AS lines, sum(acres) AS acres')->get() as $day) {
+        foreach (AcresEntry::held($planter->id)->planted()->groupBy('day')->toBase()->selectRaw('day, count(*) AS lines, sum(acres) AS acres')->get() as $day) {
             $season = $planter->seasons()->of(Day::of($day->day));
             $seasons[$season] ??= ['season' => $season, 'lines' => 0, 'acres' => 0.0];
             $seasons[$season]['lines'] += $day->lines;

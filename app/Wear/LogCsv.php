@@ -12,20 +12,20 @@ use Ustrel\Core\Field\Log\Product;
 /** The planting log of one planter as a table, in the columns that an import reads. */
 final class LogCsv
 {
-    public const COLUMNS = ['date', 'field', 'acres', 'crop', 'speed', 'soil', 'residue', 'tillage', 'downforce', 'severity', 'shut_off', 'lot', 'population', 'products', 'map_acres', 'around', 'until', 'note'];
+    public const COLUMNS = ['date', 'field', 'acres', 'pass', 'crop', 'speed', 'soil', 'residue', 'tillage', 'downforce', 'severity', 'shut_off', 'lot', 'population', 'products', 'left_out', 'map_acres', 'around', 'until', 'note'];
 
     public static function of(Planter $planter): string
     {
-        return CsvSheet::of(self::COLUMNS, AcresEntry::held($planter->id)->orderBy('day')->orderBy('id')->lazy(500)->map(self::line(...)));
+        return CsvSheet::of(self::COLUMNS, AcresEntry::held($planter->id)->orderBy('day')->orderBy('id')->with('seedLot:id,name')->lazy(500)->map(self::line(...)));
     }
 
     /** @return list<string|float|null> */
     private static function line(AcresEntry $of): array
     {
         return [
-            $of->day->iso, $of->field, rtrim(rtrim($of->acres, '0'), '.'), $of->crop, $of->mph, $of->soil?->value, $of->residue?->value, $of->tillage?->value, $of->downforce?->value, $of->own_severity ? $of->severity : null,
-            implode(', ', array_keys(array_filter($of->shares, static fn (float|int $share): bool => (float) $share === 0.0))), $of->lot, $of->population()?->said(),
-            implode('; ', array_map(static fn (Product $product): string => $product->said(), $of->goesOn())), $of->map_acres === null ? null : rtrim(rtrim($of->map_acres, '0'), '.'), $of->around, $of->until, $of->note,
+            $of->day->iso, $of->field, rtrim(rtrim($of->acres, '0'), '.'), $of->pass->value, $of->crop, $of->mph, $of->soil?->value, $of->residue?->value, $of->tillage?->value, $of->downforce?->value, $of->own_severity ? $of->severity : null,
+            implode(', ', array_keys(array_filter($of->shares, static fn (float|int $share): bool => (float) $share === 0.0))), $of->lotName(), $of->population()?->said(),
+            implode('; ', array_map(static fn (Product $product): string => $product->said(), $of->goesOn())), implode('; ', $of->left_out), $of->map_acres === null ? null : rtrim(rtrim($of->map_acres, '0'), '.'), $of->around, $of->until, $of->note,
         ];
     }
 }

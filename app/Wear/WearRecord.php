@@ -243,7 +243,7 @@ final class WearRecord
                 continue;
             }
             if ($event->kind === LedgerEventKind::ShimsMoved->value) {
-                $moves[] = new ShimsMoved($event->id, $event->row_number, $event->pairs, Moment::ofMilliseconds($event->at), $event->contact_before === null ? null : (float) $event->contact_before);
+                $moves[] = new ShimsMoved($event->id, $event->row_number, $event->pairs, Moment::ofMilliseconds($event->at), $event->contact_before === null ? null : (float) $event->contact_before, $event->side === Side::Centre->value ? null : Side::from($event->side));
             } else {
                 $played[] = self::event($event, $corrected);
                 $this->types[$event->id] = $event->part_type_id;
@@ -280,7 +280,7 @@ final class WearRecord
             return;
         }
         // A season's fields may be many; core needs their sum for each day and sharing.
-        $runs = AcresEntry::held($this->planter->id)
+        $runs = AcresEntry::held($this->planter->id)->planted()
             ->groupBy('day', 'shares')
             // In one order, so that sums of the same acres come to the same.
             ->orderBy('day')

@@ -155,7 +155,7 @@ final readonly class OpenWork
     {
         $points = Lubrication::typical($planter->carries(), $planter->row_count);
         $done = array_intersect_key($done, array_flip(array_map(static fn (Lubrication $of): string => $of->work()->key, $points)));
-        $days = $done === [] ? [] : AcresEntry::held($planter->id)->where('day', '>', min($done)->toDateString())->groupBy('day')->toBase()->selectRaw('day, sum(acres) AS acres')->pluck('acres', 'day')->all();
+        $days = $done === [] ? [] : AcresEntry::held($planter->id)->planted()->where('day', '>', min($done)->toDateString())->groupBy('day')->toBase()->selectRaw('day, sum(acres) AS acres')->pluck('acres', 'day')->all();
         $anHour = $days === [] ? null : SeasonQuery::acresAnHour($planter);
 
         return array_values(array_filter($points, static function (Lubrication $of) use ($planter, $done, $days, $anHour): bool {

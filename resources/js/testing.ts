@@ -16,6 +16,7 @@ export const meForTest: Me = {
   workshop: 'Tollgate',
   is_demo: false,
   currency: 'USD',
+  number_style: 'point',
   units: 'in',
   theme: 'light',
   time_zone: 'America/Chicago',

@@ -1,3 +1,4 @@
+import type { Fault } from './measure/number'
 import type { Check, CheckKey, PlaceRef } from './api/types'
 
 const files = import.meta.glob<Record<string, string>>('../../lang/en/*.json', { eager: true, import: 'default' })
@@ -13,6 +14,11 @@ export function wordsOf(group: string): string[] {
 export function say(key: string, fill: Record<string, string | number> = {}): string {
   const text = words[key] ?? key
   return text.replace(/:([a-z]+)/g, (whole, name: string) => (name in fill ? String(fill[name]) : whole))
+}
+
+/** What is wrong with a typed number. */
+export function sayFault({ fault, fill }: Fault): string {
+  return say(`number.${fault}`, fill)
 }
 
 /** A check with its side, as `Opener blade diameter left`. */
@@ -47,9 +53,17 @@ export function sayRow(row: number): string {
   return row === 0 ? 'Whole planter' : `Row ${row}`
 }
 
-/** What was done to a row's inner shims. */
-export function sayShims({ pairs }: { pairs: number }): string {
-  return say(pairs < 0 ? 'shims.were_taken_out' : 'shims.were_added', { count: Math.abs(pairs) })
+/** What was done to a row's inner shims, on both sides or on one. */
+export function sayShims({ pairs, side }: { pairs: number; side?: string | null }): string {
+  const one = side === 'left' || side === 'right' ? say(`shims.on_${side}`) : say('shims.on_each')
+  return say(pairs < 0 ? 'shims.were_taken_out' : 'shims.were_added', { count: Math.abs(pairs), side: one })
+}
+
+/** Which shims to move, as `take 2 out on each side` or `take 2 out on the left and add 1 on the right`. */
+export function sayMoves({ left, right }: { left: number; right: number }): string {
+  const move = (count: number, where: string) =>
+    count === 0 ? [] : [say(`shims.moves.${count < 0 ? 'out' : 'in'}_${where}`, { count: Math.abs(count) })]
+  return left === right ? move(left, 'both').join('') : [...move(left, 'left'), ...move(right, 'right')].join(' and ')
 }
 
 /** A word that a check may have of its own, such as the limit of a play, which is "over" and not "under". */

@@ -11,8 +11,7 @@ use Ustrel\Core\Field\Watch\GroupKind;
 use Ustrel\Core\Field\Watch\InvalidWatch;
 use Ustrel\Core\Field\Watch\PracticeFault;
 use Ustrel\Core\Field\Watch\Watched;
-use Ustrel\Core\Measure\AmountFault;
-use Ustrel\Core\Measure\LengthFault;
+use Ustrel\Core\Measure\NumberFault;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Meter\MeterSchool;
@@ -61,9 +60,9 @@ it('has words for everything that core can say', function (string $group, string
         expect(wording())->toHaveKey("{$group}.{$case->value}");
     }
 })->with([
-    ['length', LengthFault::class], ['reason', ReasonCode::class], ['doubt', DoubtCode::class], ['verdict', Verdict::class],
+    ['number', NumberFault::class], ['reason', ReasonCode::class], ['doubt', DoubtCode::class], ['verdict', Verdict::class],
     ['check', CheckKey::class], ['measure', CheckKey::class], ['station', Station::class], ['caution', Station::class], ['side', Side::class],
-    ['amount', AmountFault::class], ['chip', Chip::class], ['state', State::class], ['entry', Entry::class], ['result', Result::class], ['fit', FitRule::class],
+    ['chip', Chip::class], ['state', State::class], ['entry', Entry::class], ['result', Result::class], ['fit', FitRule::class],
     ['refused.wrong_kind', CheckKind::class], ['meter', Meter::class], ['drive', Drive::class], ['downforce', Downforce::class], ['closing_wheels', ClosingWheels::class],
     ['walk_kind', WalkKind::class], ['walk_order', WalkOrder::class], ['row_unit', RowUnitType::class], ['slot', Slot::class], ['removal', RemovalReason::class], ['ledger', LedgerFaultCode::class], ['shims', ShimAdviceCode::class],
     ['soil', Soil::class], ['residue', Residue::class], ['tillage', Tillage::class], ['import.kind', ImportKind::class], ['standing', Standing::class],

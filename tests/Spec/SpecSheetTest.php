@@ -58,7 +58,7 @@ it('marks every figure that cannot stand, and keeps the sheet as it was', functi
         'opener_blade_diameter.limit' => '15 1/2', 'blade_contact_length.high' => '1', 'notch' => 'a bit',
     ]))->assertUnprocessable()->json('errors');
     expect($errors)->toBe([
-        'notch' => ['"a bit" is not a length. Write one such as 14 3/8, 14.375 in or 365 mm.'],
+        'notch' => ['"a bit" is not a number. Type one such as 18, 18.5 or 14 3/8.'],
         'figures.opener_blade_diameter.limit' => ['The limit has to be under the new size.'],
         'figures.blade_contact_length.high' => ['The window has to start above 0 and end above its start.'],
     ]);

@@ -123,7 +123,7 @@ final class BenchShape
         return [
             'runs' => $runs->map(static fn (BenchRun $run): array => self::run($run, $checks, $unsound))->all(),
             'before' => array_values(array_map(static fn (array $of): array => [
-                'row' => $of[0]->row_number, 'season' => $of[1], 'singulation' => MeterShape::singulation($of[0]->counts()), 'air' => $of[0]->air === null ? null : (float) $of[0]->air, 'seed' => $of[0]->seed,
+                'row' => $of[0]->row_number, 'season' => $of[1], 'singulation' => MeterShape::singulation($of[0]->counts()), 'air' => $of[0]->air === null ? null : (float) $of[0]->air, 'seed' => $of[0]->lotName(),
             ], $before)),
             'worse' => array_keys($differing, true, true),
             'better' => array_keys($differing, false, true),
@@ -146,7 +146,7 @@ final class BenchShape
             'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles,
             'singulation' => MeterShape::singulation($counts),
             'lean' => $counts->lean(), 'skipped' => MeterShape::share($counts->skipped()), 'doubled' => MeterShape::share($counts->doubled()),
-            'seed' => $run->seed, 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->standRun?->figures,
+            'seed' => $run->lotName(), 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->standRun?->figures,
             'board' => self::board($run, $checks, $unsound),
             'by' => $run->user->name,
             'happened_at' => $run->happened_at->toIso8601ZuluString(),

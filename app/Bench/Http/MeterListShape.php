@@ -66,7 +66,7 @@ final class MeterListShape
             'id' => $meter->id, 'serial' => $meter->serial, 'note' => $meter->note, 'revision' => $meter->revision,
             'stays' => array_map(static fn (MeterStay $stay): array => self::stay($stay, $moves[$stay->move->id]), array_reverse($stays)),
             'runs' => array_map(static fn (BenchRun $run): array => [
-                'id' => $run->id, 'planter_id' => $run->planter_id, 'row' => $run->row_number, 'singulation' => MeterShape::singulation($run->counts()), 'seed' => $run->seed,
+                'id' => $run->id, 'planter_id' => $run->planter_id, 'row' => $run->row_number, 'singulation' => MeterShape::singulation($run->counts()), 'seed' => $run->lotName(),
                 'air' => $run->air === null ? null : (float) $run->air, 'happened_at' => $run->happened_at->toIso8601ZuluString(),
             ], $runs),
         ];

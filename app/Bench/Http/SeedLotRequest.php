@@ -16,7 +16,7 @@ final class SeedLotRequest extends FormRequest
             'crop' => ['sometimes', 'nullable', 'string', 'max:80'],
             'size' => ['sometimes', 'nullable', 'numeric:strict', 'between:0.5,40', 'decimal:0,2'],
             'shape' => ['sometimes', 'nullable', 'string', 'max:40'],
-            'seeds_per_unit' => ['required', 'integer:strict', 'between:1,10000000'],
+            'seeds_per_unit' => ['required', 'integer:strict', 'between:100,10000000'],
             'germination' => ['sometimes', 'nullable', 'numeric:strict', 'between:0.01,1', 'decimal:0,3'],
             'treatment' => ['sometimes', 'nullable', 'string', 'max:120'],
             'lubricant' => ['sometimes', 'nullable', 'string', 'max:120'],

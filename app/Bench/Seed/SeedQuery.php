@@ -29,20 +29,15 @@ final readonly class SeedQuery
             ->map(static fn ($moves, int $lot): Stock => Stock::of([...array_values($moves->map(static fn (SeedMove $move) => $move->move())->all()), ...$drawn[$lot] ?? []]))->all();
     }
 
-    /** @return array<int, list<StockMove>> by lot, what planting took of it by the log, where that says the lot and how many seeds an acre */
+    /** @return array<int, list<StockMove>> by lot, what planting took of it, as it was kept with each line of the log */
     private static function drawn(Workshop $workshop): array
     {
-        $lots = SeedLot::query()->where('workshop_id', $workshop->id)->get()->keyBy(static fn (SeedLot $of): string => mb_strtolower($of->name));
-        $lines = AcresEntry::query()->whereIn('planter_id', $workshop->planters()->select('id'))->whereNotNull('lot')->where('withdrawn', false)
-            ->whereNotIn('id', AcresEntry::query()->whereIn('planter_id', $workshop->planters()->select('id'))->whereNotNull('supersedes')->select('supersedes'))->get();
         $drawn = [];
-        foreach ($lines as $line) {
-            $lot = $lots->get(mb_strtolower((string) $line->lot));
-            $seeds = $line->population()?->seeds((float) $line->acres);
-            if ($lot !== null && $seeds !== null) {
+        foreach ($workshop->planters()->get() as $planter) {
+            foreach (AcresEntry::held($planter->id)->planted()->whereNotNull('units_drawn')->get() as $line) {
                 // Planting is taken to be at noon of its day.
                 $at = CarbonImmutable::parse("{$line->day->iso} 12:00", $workshop->time_zone)->utc();
-                $drawn[$lot->id][] = new StockMove($line->id, StockMoveKind::Used, (int) round(10 * $seeds / $lot->seeds_per_unit), Moment::of($at->toIso8601ZuluString('millisecond')));
+                $drawn[(int) $line->seed_lot_id][] = new StockMove($line->id, StockMoveKind::Used, (int) round(10 * (float) $line->units_drawn), Moment::of($at->toIso8601ZuluString('millisecond')));
             }
         }
 
@@ -111,14 +106,13 @@ final readonly class SeedQuery
      */
     public function fields(Workshop $workshop): array
     {
-        $lots = SeedLot::query()->where('workshop_id', $workshop->id)->pluck('id', 'name')->mapWithKeys(static fn (int $id, string $name): array => [mb_strtolower($name) => $id])->all();
         $planters = Planter::query()->where('workshop_id', $workshop->id)->get()->each(static fn (Planter $of): Planter => $of->setRelation('workshop', $workshop));
         $plans = SeasonPlan::query()->whereIn('planter_id', $planters->modelKeys())->get()->groupBy('planter_id');
         $fields = [];
         foreach ($planters as $planter) {
             $plan = $plans->get($planter->id)?->firstWhere('season', $planter->season());
             foreach ($plan->fields ?? [] as $field) {
-                $lot = $lots[mb_strtolower(trim((string) $field['seed']))] ?? null;
+                $lot = $field['seed_lot_id'] ?? null;
                 if ($lot !== null) {
                     $fields[$lot][] = ['acres' => (float) $field['acres'], 'population' => $field['population']];
                 }

@@ -68,7 +68,7 @@ final class SettingController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
-        $settings = SettingLines::spread(JsonBody::list($request, 'settings', self::MOST, 'settings.list'), $planter->row_count);
+        $settings = SettingLines::spread(JsonBody::list($request, 'settings', self::MOST, 'settings.list'), $planter->row_count, $planter->workshop->number_style);
 
         return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): SettingEvents => new SettingEvents($of), $settings), 'settings');
     }

@@ -13,8 +13,7 @@ use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\Unreadable;
-use Ustrel\Core\Measure\UnreadableAmount;
-use Ustrel\Core\Measure\UnreadableLength;
+use Ustrel\Core\Measure\UnreadableNumber;
 
 final class ToolbarLevelRequest extends FormRequest
 {
@@ -53,7 +52,7 @@ final class ToolbarLevelRequest extends FormRequest
     {
         try {
             return Length::read($this->string($field)->toString(), $this->system(), self::LONGEST_INCHES * Length::NANOMETRES_PER_INCH);
-        } catch (UnreadableLength $unreadable) {
+        } catch (UnreadableNumber $unreadable) {
             throw $this->refusal($field, $unreadable);
         }
     }
@@ -62,16 +61,14 @@ final class ToolbarLevelRequest extends FormRequest
     {
         try {
             return Amount::read($this->string('pitch')->toString(), Unit::Degree, $this->system())->steps() / Amount::STEPS_PER_UNIT;
-        } catch (UnreadableAmount $unreadable) {
+        } catch (UnreadableNumber $unreadable) {
             throw $this->refusal('pitch', $unreadable);
         }
     }
 
     private function refusal(string $field, Unreadable $unreadable): ValidationException
     {
-        $message = $unreadable->wordKey() === 'length.too_long' ? 'level.too_long' : $unreadable->wordKey();
-
-        return ValidationException::withMessages([$field => __($message, ['typed' => $unreadable->typed()])]);
+        return ValidationException::withMessages([$field => __($unreadable->wordKey(), $unreadable->fill())]);
     }
 
     private function system(): UnitSystem

@@ -7,6 +7,7 @@ namespace App\Field\Http;
 use App\Models\Workshop;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\Calc\CalcUnit;
+use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Measure\UnitSystem;
 
 #[OA\Schema(schema: 'YieldCurve', required: ['crop', 'unit', 'price', 'points'], properties: [
@@ -21,9 +22,10 @@ final class YieldCurveShape
     public static function of(Workshop $workshop, UnitSystem $system): array
     {
         $area = CalcUnit::PlantsAnAcre->show(1.0, $system);
+        $style = $workshop->number_style ?? NumberStyle::Point;
         $curves = [];
         foreach ($workshop->yield_curves as $crop => $curve) {
-            $points = array_map(static fn (array $of): string => number_format(round($of[0] * $area)).' '.rtrim(rtrim(number_format($of[1] * $area, 2, '.', ''), '0'), '.'), $curve['points']);
+            $points = array_map(static fn (array $of): string => number_format(round($of[0] * $area), thousands_separator: $style === NumberStyle::Point ? ',' : '.').' '.$style->write(round($of[1] * $area, 2)), $curve['points']);
             $curves[] = ['crop' => (string) $crop, 'unit' => $curve['unit'], 'price' => (float) $curve['price'], 'points' => implode('; ', $points)];
         }
 

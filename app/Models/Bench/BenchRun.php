@@ -25,6 +25,7 @@ use Ustrel\Core\Meter\Stage;
  * @property int $skips of them
  * @property int $doubles of them
  * @property string $seed the lot, in own words
+ * @property int|null $seed_lot_id the lot, where the shop has it in its list
  * @property string $disc or plate, in own words
  * @property string|null $air inches of water
  * @property string $note
@@ -36,6 +37,7 @@ use Ustrel\Core\Meter\Stage;
  * @property bool $withdrawn
  * @property string|null $sent_sha256
  * @property User $user
+ * @property SeedLot|null $seedLot
  * @property StandRun|null $standRun
  */
 final class BenchRun extends Model
@@ -58,6 +60,24 @@ final class BenchRun extends Model
     public function counts(): Counts
     {
         return new Counts($this->places, $this->skips, $this->doubles);
+    }
+
+    /** The lot as it is called now. */
+    public function lotName(): string
+    {
+        return $this->seedLot->name ?? $this->seed;
+    }
+
+    /** Two runs with the same one were made with the same seed. */
+    public function lotKey(): string
+    {
+        return $this->seed_lot_id === null ? mb_strtolower($this->seed) : "#{$this->seed_lot_id}";
+    }
+
+    /** @return BelongsTo<SeedLot, $this> */
+    public function seedLot(): BelongsTo
+    {
+        return $this->belongsTo(SeedLot::class);
     }
 
     /** @return BelongsTo<Planter, $this> */

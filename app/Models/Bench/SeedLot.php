@@ -23,6 +23,7 @@ use Ustrel\Core\Meter\SeedLot as Lot;
  * @property string $lubricant mix and dose
  * @property string|null $price of a unit
  * @property string $spare share of seed more than the fields take
+ * @property list<string> $former_names that it had before
  * @property int $revision counts its changes
  */
 final class SeedLot extends Model
@@ -31,7 +32,15 @@ final class SeedLot extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['revision' => 0];
+    protected $attributes = ['revision' => 0, 'former_names' => '[]'];
+
+    protected $casts = ['former_names' => 'array'];
+
+    /** @return list<string> */
+    protected function unwatched(): array
+    {
+        return ['former_names'];
+    }
 
     public function lot(): Lot
     {

@@ -28,7 +28,7 @@ use Ustrel\Core\Measure\Day;
  * @property Day|null $delay_after the last day that is not late
  * @property list<string> $ticked steps of the countdown that somebody says are done
  * @property list<array{id: string, title: string, due: string, done: bool}> $own_items
- * @property list<array{name: string, crop: string|null, acres: float, soil: string|null, residue: string|null, tillage: string|null, seed: string|null, population: int|null}> $fields
+ * @property list<array{name: string, crop: string|null, acres: float, soil: string|null, residue: string|null, tillage: string|null, seed: string|null, seed_lot_id?: int|null, population: int|null}> $fields
  * @property int $revision counts its changes
  * @property Planter $planter
  */

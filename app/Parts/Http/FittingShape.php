@@ -31,10 +31,11 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'run_m', description: 'Furrow metres that it has run here', type: 'number'),
     new OA\Property(property: 'part_ran_m', description: 'Furrow metres that the piece has run altogether, wherever it was', type: 'number'),
 ])]
-#[OA\Schema(schema: 'ShimMove', required: ['id', 'row', 'pairs', 'contact_before_mm', 'note', 'happened_at', 'by'], properties: [
+#[OA\Schema(schema: 'ShimMove', required: ['id', 'row', 'side', 'pairs', 'contact_before_mm', 'note', 'happened_at', 'by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'row', type: 'integer'),
-    new OA\Property(property: 'pairs', description: 'Added on each side; negative for taken out', type: 'integer'),
+    new OA\Property(property: 'side', description: 'centre for both', ref: '#/components/schemas/Side'),
+    new OA\Property(property: 'pairs', description: 'Added on each side, or on that one; negative for taken out', type: 'integer'),
     new OA\Property(property: 'contact_before_mm', type: 'number', nullable: true),
     new OA\Property(property: 'note', type: 'string'),
     new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
@@ -75,6 +76,7 @@ final class FittingShape
         return [
             'id' => $move->id,
             'row' => $move->row,
+            'side' => $move->side,
             'pairs' => $move->pairs,
             'contact_before_mm' => $move->contactBefore,
             'note' => $move->note,

@@ -12,8 +12,7 @@ use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Measure\UnreadableAmount;
-use Ustrel\Core\Measure\UnreadableLength;
+use Ustrel\Core\Measure\UnreadableNumber;
 use Ustrel\Core\Parts\Slot;
 
 #[OA\Schema(schema: 'Slot', type: 'string', enum: Slot::class)]
@@ -104,8 +103,8 @@ final class PartTypeRequest extends FormRequest
                 if ($unit->read((string) $value, $this->system())->steps() === 0) {
                     $fail(__('part.zero'));
                 }
-            } catch (UnreadableLength|UnreadableAmount $unreadable) {
-                $fail(__($unreadable->wordKey(), ['typed' => $unreadable->typed()]));
+            } catch (UnreadableNumber $unreadable) {
+                $fail(__($unreadable->wordKey(), $unreadable->fill()));
             }
         };
     }

@@ -13,6 +13,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Measure\UnitSystem;
 
 #[OA\Schema(schema: 'LinkSecret', required: ['link'], properties: [
@@ -39,6 +40,7 @@ final class SetUpController extends Controller
         new OA\Property(property: 'time_zone', type: 'string'),
         new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
         new OA\Property(property: 'units', type: 'string', enum: ['in', 'mm']),
+        new OA\Property(property: 'number_style', description: 'How the workshop writes numbers: 1,234.5 or 1.234,5; null where nobody said', type: 'string', enum: NumberStyle::class, nullable: true),
         new OA\Property(property: 'name', description: 'Of the first person, who owns the workshop', type: 'string', maxLength: 80),
         new OA\Property(property: 'email', type: 'string'),
         new OA\Property(property: 'password', type: 'string'),
@@ -55,9 +57,10 @@ final class SetUpController extends Controller
             'time_zone' => ['required', 'string', 'timezone:all'],
             'currency' => ['required', 'string', new Currency],
             'units' => ['required', Rule::enum(UnitSystem::class)],
-        ], ['workshop.*' => __('people.workshop_name'), 'time_zone.*' => __('error.time_zone'), 'currency.*' => __('people.currency'), 'units' => __('people.units')]);
+            'number_style' => ['sometimes', 'nullable', Rule::enum(NumberStyle::class)],
+        ], ['workshop.*' => __('people.workshop_name'), 'time_zone.*' => __('error.time_zone'), 'currency.*' => __('people.currency'), 'units' => __('people.units'), 'number_style' => __('error.number_style')]);
         $owner = $this->person($request, [$given['workshop']]);
-        $workshop = ['name' => trim($given['workshop'])] + array_intersect_key($given, ['time_zone' => 1, 'currency' => 1, 'units' => 1]);
+        $workshop = ['name' => trim($given['workshop'])] + array_intersect_key($given, ['time_zone' => 1, 'currency' => 1, 'units' => 1, 'number_style' => 1]);
         $user = $this->onePerAddress(fn () => $setUp($secret, $workshop, $owner));
 
         return $this->enter($request, $user)->response()->setStatusCode(201);

@@ -11,6 +11,7 @@ use App\Record\Kind;
 use App\Wear\AcresEvents;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Wear\Acres\DownforceLevel;
+use Ustrel\Core\Wear\Acres\PassKind;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 use Ustrel\Core\Wear\Acres\Tillage;
@@ -18,7 +19,10 @@ use Ustrel\Core\Wear\Acres\Tillage;
 /** A season's fields. */
 final readonly class AcresLines implements Lines
 {
-    private const LATER = ['lot', 'populations', 'products', 'map_acres', 'around', 'until', 'around_over', 'note'];
+    /** Follow from the shop's list of lots, which changes. */
+    private const FOLLOWS = ['seed_lot_id' => 1, 'units_drawn' => 1];
+
+    private const LATER = ['pass', 'left_out', 'lot', 'populations', 'products', 'map_acres', 'around', 'until', 'around_over', 'note'];
 
     private AcresEvents $events;
 
@@ -44,9 +48,11 @@ final readonly class AcresLines implements Lines
             'downforce' => self::oneOf($line, 'downforce', DownforceLevel::cases()),
             'severity' => $line->number('severity'),
             'shut_off' => self::shutOff($line),
+            'pass' => self::oneOf($line, 'pass', PassKind::cases()),
             'lot' => $line->text('lot'),
             'population' => $line->text('population'),
             'products' => self::products($line),
+            'left_out' => preg_split('/\s*;\s*/', (string) $line->text('left_out'), -1, PREG_SPLIT_NO_EMPTY) ?: null,
             'map_acres' => $line->number('map_acres'),
             'around' => $line->text('around'),
             'until' => $line->text('until'),
@@ -55,8 +61,8 @@ final readonly class AcresLines implements Lines
         $fields = Fields::of($item, 'acres.line');
         // By what it says and not by how it is written: 62.5 and 62.50 are the same line.
         // What the log learned to say later does not count where it is not said.
-        $said = array_filter($this->events->read($fields, Envelope::of($fields)), static fn (mixed $value, string $key): bool => ! in_array($key, self::LATER, true) || ! in_array($value, [null, '', '[]', false], true), ARRAY_FILTER_USE_BOTH);
-        [$id, $former] = $this->ids->of(json_encode(array_diff_key($said, ['withdrawn' => 1]), JSON_THROW_ON_ERROR));
+        $said = array_filter($this->events->read($fields, Envelope::of($fields)), static fn (mixed $value, string $key): bool => ! in_array($key, self::LATER, true) || ! in_array($value, [null, '', '[]', false, PassKind::Planting->value], true), ARRAY_FILTER_USE_BOTH);
+        [$id, $former] = $this->ids->of(json_encode(array_diff_key($said, ['withdrawn' => 1] + self::FOLLOWS), JSON_THROW_ON_ERROR));
 
         return new ReadLine([['id' => $id] + $item], $former);
     }
@@ -78,17 +84,12 @@ final readonly class AcresLines implements Lines
 
     private static function acres(LineFields $line): float
     {
-        $text = $line->needed('acres');
-        if (preg_match('/^(.*\d)\s*(ha|ac|acres?)$/i', $text, $found) === 1) {
-            $number = (float) (new LineFields(['acres' => $found[1]], 'auto'))->number('acres');
+        $line->needed('acres');
 
-            return strtolower($found[2]) === 'ha' ? round($number * FurrowDistance::ACRES_PER_HECTARE, 3) : $number;
-        }
-
-        return (float) $line->number('acres');
+        return round((float) $line->number('acres', ['ac' => 1.0, 'acre' => 1.0, 'acres' => 1.0, 'ha' => FurrowDistance::ACRES_PER_HECTARE, 'hectares' => FurrowDistance::ACRES_PER_HECTARE]), 3);
     }
 
-    /** @param  list<Soil|Residue|Tillage|DownforceLevel>  $cases */
+    /** @param  list<Soil|Residue|Tillage|DownforceLevel|PassKind>  $cases */
     private static function oneOf(LineFields $line, string $field, array $cases): ?string
     {
         $text = $line->text($field);
@@ -99,7 +100,7 @@ final readonly class AcresLines implements Lines
         }
 
         return $text === null ? null : throw RefusedLine::because('unknown_word', [
-            'text' => $text, 'field' => __("import.field.{$field}"), 'known' => implode(', ', array_map(static fn (Soil|Residue|Tillage|DownforceLevel $case): string => strtr($case->value, '_', ' '), $cases)),
+            'text' => $text, 'field' => __("import.field.{$field}"), 'known' => implode(', ', array_map(static fn (Soil|Residue|Tillage|DownforceLevel|PassKind $case): string => strtr($case->value, '_', ' '), $cases)),
         ]);
     }
 

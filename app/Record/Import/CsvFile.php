@@ -6,6 +6,7 @@ namespace App\Record\Import;
 
 use Generator;
 use RuntimeException;
+use Ustrel\Core\Measure\NumberStyle;
 
 /**
  * A file of comma-separated lines as a person has it: in UTF-8 with or without BOM, UTF-16 or Windows-1252, divided by
@@ -78,6 +79,17 @@ final class CsvFile
         $columns = $hasHeader ? array_map(trim(...), $first) : array_map(static fn (int $index): string => __('import.column', ['number' => $index + 1]), array_keys($first));
 
         return new self($path, $encoding, $delimiter, $skip, $hasHeader, $columns, $size);
+    }
+
+    /**
+     * How its numbers are written. Between commas a decimal comma has no room; between semicolons both are usual, and what can be
+     * read both ways is refused.
+     *
+     * @param  NumberStyle|null  $shop  of the workshop
+     */
+    public function numberStyle(?NumberStyle $shop): ?NumberStyle
+    {
+        return $shop !== null && $this->delimiter === ',' ? NumberStyle::Point : null;
     }
 
     /**

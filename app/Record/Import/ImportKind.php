@@ -15,7 +15,7 @@ enum ImportKind: string
     public function fields(): array
     {
         return match ($this) {
-            self::Acres => ['date' => true, 'field' => true, 'acres' => true, 'crop' => false, 'speed' => false, 'soil' => false, 'residue' => false, 'tillage' => false, 'downforce' => false, 'severity' => false, 'shut_off' => false, 'lot' => false, 'population' => false, 'products' => false, 'map_acres' => false, 'around' => false, 'until' => false, 'note' => false],
+            self::Acres => ['date' => true, 'field' => true, 'acres' => true, 'pass' => false, 'crop' => false, 'speed' => false, 'soil' => false, 'residue' => false, 'tillage' => false, 'downforce' => false, 'severity' => false, 'shut_off' => false, 'lot' => false, 'population' => false, 'products' => false, 'left_out' => false, 'map_acres' => false, 'around' => false, 'until' => false, 'note' => false],
             self::Readings => ['date' => true, 'row' => true, 'check' => true, 'side' => false, 'reading' => true],
             self::Changes => ['date' => true, 'row' => true, 'slot' => true, 'side' => false, 'part' => false, 'size' => false, 'reason' => false, 'removed' => false, 'cost' => false, 'note' => false],
         };

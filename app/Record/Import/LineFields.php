@@ -5,16 +5,23 @@ declare(strict_types=1);
 namespace App\Record\Import;
 
 use Carbon\CarbonImmutable;
+use Ustrel\Core\Measure\NumberReader;
+use Ustrel\Core\Measure\NumberStyle;
+use Ustrel\Core\Measure\UnreadableNumber;
 
 /** The fields of one line, read the way people write them. */
 final readonly class LineFields
 {
     private const FIRST_YEAR = 1900;
 
+    /** What numbers can be, by field; elsewhere 0 and more. */
+    private const RANGES = ['acres' => [0, 10_000], 'map_acres' => [0, 10_000], 'speed' => [0, 30], 'severity' => [0.5, 2], 'cost' => [0, 100_000]];
+
     /** @param  array<string, string>  $fields  by name, none empty */
     public function __construct(
         private array $fields,
         private string $dates,
+        private ?NumberStyle $style = null,
     ) {
     }
 
@@ -52,12 +59,16 @@ final readonly class LineFields
         return $read;
     }
 
-    /** A number with a decimal point or a decimal comma, and thousands set apart or not. */
-    public function number(string $name): ?float
+    /** @param  array<string, float>  $units  that may stand behind it, each in the field's own */
+    public function number(string $name, array $units = []): ?float
     {
         $text = $this->fields[$name] ?? null;
-
-        return $text === null ? null : self::read($text);
+        [$low, $high] = self::RANGES[$name] ?? [0, 1e9];
+        try {
+            return $text === null ? null : (new NumberReader($units, $low, $high, style: $this->style))->read($text);
+        } catch (UnreadableNumber $unreadable) {
+            throw RefusedLine::of(__($unreadable->wordKey(), $unreadable->fill()));
+        }
     }
 
     public function wholeNumber(string $name): int
@@ -65,21 +76,6 @@ final readonly class LineFields
         $text = $this->needed($name);
 
         return preg_match('/^\d{1,4}$/', $text) === 1 ? (int) $text : throw RefusedLine::because('no_whole_number', ['field' => __("import.field.{$name}"), 'text' => $text]);
-    }
-
-    private static function read(string $text): float
-    {
-        $plain = str_replace([' ', "\u{00A0}", "'"], '', $text);
-        if (preg_match('/^-?\d{1,3},\d{3}$/', $plain) === 1) {
-            throw RefusedLine::because('two_ways', ['text' => $text]);
-        }
-        $plain = match (true) {
-            preg_match('/^-?\d{1,3}(,\d{3})+(\.\d+)?$/', $plain) === 1 => str_replace(',', '', $plain),
-            preg_match('/^-?\d{1,3}(\.\d{3})+,\d+$/', $plain) === 1 => strtr($plain, ['.' => '', ',' => '.']),
-            default => str_replace(',', '.', $plain),
-        };
-
-        return preg_match('/^-?\d+(\.\d+)?$/', $plain) === 1 ? (float) $plain : throw RefusedLine::because('no_number', ['text' => $text]);
     }
 
     /** @return array{int, int, int} year, month, day */

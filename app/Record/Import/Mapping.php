@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Record\Import;
 
+use Ustrel\Core\Measure\NumberStyle;
+
 /** Which column of a file is which field, and how its dates are written. */
 final readonly class Mapping
 {
@@ -15,6 +17,8 @@ final readonly class Mapping
         public ImportKind $kind,
         public array $columns,
         public string $dates,
+        /** How its numbers are written. */
+        public ?NumberStyle $style = null,
     ) {
     }
 
@@ -48,6 +52,11 @@ final readonly class Mapping
         }
 
         return new self($kind, $chosen, in_array($given['dates'] ?? '', ['dmy', 'mdy'], true) ? $given['dates'] : 'auto');
+    }
+
+    public function written(?NumberStyle $style): self
+    {
+        return new self($this->kind, $this->columns, $this->dates, $style);
     }
 
     /** @return list<string> the fields that one cannot do without and that no column was chosen for */

@@ -12,6 +12,11 @@ final class RefusedLine extends RuntimeException
     /** @param  array<string, string|int>  $with */
     public static function because(string $code, array $with = []): self
     {
-        return new self(__("import.{$code}", $with));
+        return self::of(__("import.{$code}", $with));
+    }
+
+    public static function of(string $message): self
+    {
+        return new self($message);
     }
 }

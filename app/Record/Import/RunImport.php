@@ -99,6 +99,7 @@ final readonly class RunImport
         $mode = ImportMode::from($import->mode);
         $file = CsvFile::open($this->files->pathOf($import));
         $mapping = $import->mapping === null ? Mapping::suggested($kind, $file->columns) : Mapping::of($kind, $import->mapping, count($file->columns));
+        $mapping = $mapping->written($file->numberStyle($import->planter->workshop->number_style));
         if ($mapping->missing() !== []) {
             return ImportReport::unmapped($file, $mapping);
         }
@@ -241,7 +242,7 @@ final readonly class RunImport
                 if ($fault !== null) {
                     throw RefusedLine::because($fault);
                 }
-                $read(new LineFields($mapping->pick($fields), $mapping->dates), $number, $text);
+                $read(new LineFields($mapping->pick($fields), $mapping->dates, $mapping->style), $number, $text);
             } catch (RefusedLine|Refused $refused) {
                 $report?->refuse($number, $refused->getMessage(), $text);
             }

@@ -71,11 +71,11 @@ final class Content
         Note::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Photo::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         LedgerEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class, 'part_type_id' => PartType::class],
-        AcresEntry::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        SeedLot::class => ['workshop_id' => Workshop::class],
+        AcresEntry::class => ['planter_id' => Planter::class, 'user_id' => User::class, 'seed_lot_id' => SeedLot::class],
         Supplier::class => ['workshop_id' => Workshop::class],
         Order::class => ['workshop_id' => Workshop::class, 'supplier_id' => Supplier::class, 'user_id' => User::class],
         StockMove::class => ['workshop_id' => Workshop::class, 'part_type_id' => PartType::class, 'user_id' => User::class],
-        SeedLot::class => ['workshop_id' => Workshop::class],
         Disc::class => ['workshop_id' => Workshop::class],
         SeedMove::class => ['workshop_id' => Workshop::class, 'seed_lot_id' => SeedLot::class, 'user_id' => User::class],
         Meter::class => ['workshop_id' => Workshop::class],
@@ -84,7 +84,7 @@ final class Content
         Decision::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         OwnJob::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         WorkEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class],
-        BenchRun::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        BenchRun::class => ['planter_id' => Planter::class, 'user_id' => User::class, 'seed_lot_id' => SeedLot::class],
         Setting::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Dig::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         StandCount::class => ['planter_id' => Planter::class, 'user_id' => User::class],
@@ -107,6 +107,7 @@ final class Content
     public const WITHIN = [
         Supplier::class => ['prices' => ['part_type_id', PartType::class], 'answers' => ['part_type_id', PartType::class]],
         Order::class => ['lines' => ['part_type_id', PartType::class]],
+        SeasonPlan::class => ['fields' => ['seed_lot_id', SeedLot::class]],
     ];
 
     /** What only this installation may know, or what it makes anew. */

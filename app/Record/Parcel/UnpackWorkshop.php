@@ -146,7 +146,7 @@ final readonly class UnpackWorkshop
             }
         }
         foreach (Content::WITHIN[$model] ?? [] as $column => [$field, $to]) {
-            $here[$column] = array_map(static fn (array $item): array => [$field => $ids[$to][$item[$field]] ?? throw ParcelFailed::because('altered', ['file' => Content::file($model)])] + $item, $line[$column]);
+            $here[$column] = array_map(static fn (array $item): array => [$field => isset($item[$field]) ? ($ids[$to][$item[$field]] ?? throw ParcelFailed::because('altered', ['file' => Content::file($model)])) : null] + $item, $line[$column]);
         }
         if ($model === Workshop::class && Workshop::query()->where('import_key', $line['import_key'])->exists()) {
             throw ParcelFailed::because('is_here', ['workshop' => $line['name']]);

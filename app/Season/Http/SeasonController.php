@@ -82,7 +82,7 @@ final class SeasonController extends Controller
     {
         $request->validate(['file' => ['required', 'file', 'max:1024']], ['file.*' => __('season.file')]);
         try {
-            return new JsonResponse(['fields' => FieldsCsv::read(CsvFile::open((string) $request->file('file')?->getRealPath()))]);
+            return new JsonResponse(['fields' => FieldsCsv::read(CsvFile::open((string) $request->file('file')?->getRealPath()), $planter->workshop->number_style)]);
         } catch (RefusedFile $refused) {
             throw ValidationException::withMessages(['file' => $refused->getMessage()]);
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Season\Http;
 
+use App\Bench\Seed\Lots;
 use App\Season\SeasonQuery;
 use App\Season\SeasonView;
 use OpenApi\Attributes as OA;
@@ -103,7 +104,7 @@ final class SeasonShape
             'delay_price' => $number($plan->delay_price),
             'delay_after' => $plan->delay_after?->iso,
             'tanks' => $plan->tanks,
-            'fields' => $plan->fields,
+            'fields' => array_map(static fn (array $field): array => array_diff_key($field, ['seed_lot_id' => 1]), Lots::of($planter->workshop_id)->inFields($plan->fields)),
             'ticked' => $plan->ticked,
             'own_items' => $plan->own_items,
             'fields_before' => $view->fieldsBefore,

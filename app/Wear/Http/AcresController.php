@@ -18,6 +18,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Wear\Acres\DownforceLevel;
+use Ustrel\Core\Wear\Acres\PassKind;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 use Ustrel\Core\Wear\Acres\Tillage;
@@ -40,7 +41,10 @@ use Ustrel\Core\Wear\Acres\Tillage;
     new OA\Property(property: 'downforce', description: 'How hard the rows were pressed down', type: 'string', enum: DownforceLevel::class, nullable: true),
     new OA\Property(property: 'severity', description: 'The shop\'s own figure in place of the ground\'s', type: 'number', maximum: 2, minimum: 0.5, nullable: true),
     new OA\Property(property: 'shut_off', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShutOff')),
+    new OA\Property(property: 'pass', description: 'planting where it is left out; of products only it wears no row unit', type: 'string', enum: PassKind::class, nullable: true),
     new OA\Property(property: 'lot', description: 'Of seed, by its name', type: 'string', maxLength: 80, nullable: true),
+    new OA\Property(property: 'seed_lot_id', description: 'The lot, where it is known; goes before the name', type: 'integer', nullable: true),
+    new OA\Property(property: 'left_out', description: 'Products that were to go on and did not', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'population', description: 'Seeds an acre as set, and as changed: 34000; 32000 from 40 ac', type: 'string', maxLength: 200, nullable: true),
     new OA\Property(property: 'products', description: 'Such as: 8 gal/ac starter', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'map_acres', description: 'Its size by the map', type: 'number', maximum: 10000, nullable: true),

@@ -13,14 +13,16 @@ use Illuminate\Support\Arr;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\Log\AgainstMap;
 use Ustrel\Core\Field\Log\Product;
+use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Wear\Acres\DownforceLevel;
 use Ustrel\Core\Wear\Acres\Ground;
 use Ustrel\Core\Wear\Acres\GroundFactors;
+use Ustrel\Core\Wear\Acres\PassKind;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 use Ustrel\Core\Wear\Acres\Tillage;
 
-#[OA\Schema(schema: 'AcresLine', required: ['id', 'day', 'field', 'crop', 'acres', 'mph', 'soil', 'residue', 'tillage', 'downforce', 'severity', 'own_severity', 'shut_off', 'lot', 'population', 'products', 'map_acres', 'off_map', 'around', 'until', 'around_over', 'note', 'set', 'logged_by'], properties: [
+#[OA\Schema(schema: 'AcresLine', required: ['id', 'day', 'field', 'crop', 'acres', 'mph', 'soil', 'residue', 'tillage', 'downforce', 'severity', 'own_severity', 'shut_off', 'pass', 'lot', 'seed_lot_id', 'units_drawn', 'left_out', 'population', 'products', 'map_acres', 'off_map', 'around', 'until', 'around_over', 'note', 'set', 'logged_by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'day', type: 'string', format: 'date'),
     new OA\Property(property: 'field', type: 'string'),
@@ -34,7 +36,11 @@ use Ustrel\Core\Wear\Acres\Tillage;
     new OA\Property(property: 'severity', type: 'number'),
     new OA\Property(property: 'own_severity', type: 'boolean'),
     new OA\Property(property: 'shut_off', type: 'array', items: new OA\Items(ref: '#/components/schemas/ShutOff')),
-    new OA\Property(property: 'lot', type: 'string', nullable: true),
+    new OA\Property(property: 'pass', description: 'Only planting wears row units and counts as planted', type: 'string', enum: PassKind::class),
+    new OA\Property(property: 'lot', description: 'As it is called now', type: 'string', nullable: true),
+    new OA\Property(property: 'seed_lot_id', type: 'integer', nullable: true),
+    new OA\Property(property: 'units_drawn', description: 'Of the lot, by what a unit held when the line was logged', type: 'number', nullable: true),
+    new OA\Property(property: 'left_out', description: 'Products that were to go on and did not', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'population', description: 'As it is typed', type: 'string', nullable: true),
     new OA\Property(property: 'products', description: 'As they are typed', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'map_acres', type: 'number', nullable: true),
@@ -76,7 +82,8 @@ final class AcresShape
      */
     public static function of(array $acres, SettingsOfDay $settings): array
     {
-        $line = static fn (AcresEntry $line): array => self::line($line, $settings);
+        $style = $acres['planter']->workshop->number_style ?? NumberStyle::Point;
+        $line = static fn (AcresEntry $line): array => self::line($line, $settings, $style);
         $log = $acres['record']->log();
 
         return [
@@ -91,7 +98,7 @@ final class AcresShape
     }
 
     /** @return array<string, mixed> */
-    private static function line(AcresEntry $line, SettingsOfDay $settings): array
+    private static function line(AcresEntry $line, SettingsOfDay $settings, NumberStyle $style): array
     {
         $rows = [];
         foreach ($line->shares as $row => $share) {
@@ -112,9 +119,13 @@ final class AcresShape
             'severity' => (float) $line->severity,
             'own_severity' => $line->own_severity,
             'shut_off' => array_map(static fn (string|int $share, array $of): array => ['rows' => $of, 'share' => (float) $share], array_keys($rows), $rows),
-            'lot' => $line->lot,
-            'population' => $line->population()?->said(),
-            'products' => array_map(static fn (Product $of): string => $of->said(), $line->goesOn()),
+            'pass' => $line->pass->value,
+            'lot' => $line->lotName(),
+            'seed_lot_id' => $line->seed_lot_id,
+            'units_drawn' => $line->units_drawn === null ? null : (float) $line->units_drawn,
+            'left_out' => $line->left_out,
+            'population' => $line->population()?->said($style),
+            'products' => array_map(static fn (Product $of): string => $of->said($style), $line->goesOn()),
             'map_acres' => $line->map_acres === null ? null : (float) $line->map_acres,
             'off_map' => $line->map_acres !== null && AgainstMap::isOff((float) $line->acres, (float) $line->map_acres) ? round(AgainstMap::more((float) $line->acres, (float) $line->map_acres), 4) : null,
             'around' => $line->around,

@@ -139,7 +139,7 @@ final class HandsController extends Controller
     {
         $events = JsonBody::list($request, 'events', self::MOST, 'hands.item');
         $ledger = in_array($request->json('ledger'), [null, []], true) ? [] : JsonBody::list($request, 'ledger', self::MOST, 'hands.ledger');
-        $settings = in_array($request->json('settings'), [null, []], true) ? [] : SettingLines::spread(JsonBody::list($request, 'settings', self::MOST, 'settings.list'), $planter->row_count);
+        $settings = in_array($request->json('settings'), [null, []], true) ? [] : SettingLines::spread(JsonBody::list($request, 'settings', self::MOST, 'settings.list'), $planter->row_count, $planter->workshop->number_style);
         try {
             return ReceiptsShape::answer($record($planter, $this->user($request), $events, $ledger, $settings));
         } catch (NotTaken $notTaken) {

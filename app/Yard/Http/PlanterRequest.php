@@ -15,7 +15,7 @@ use TypeError;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Measure\UnreadableLength;
+use Ustrel\Core\Measure\UnreadableNumber;
 use Ustrel\Core\Parts\FitRule;
 use Ustrel\Core\Spec\ClosingWheels;
 use Ustrel\Core\Spec\Downforce;
@@ -172,8 +172,8 @@ final class PlanterRequest extends FormRequest
     {
         try {
             $inches = $this->spacing()->toInches();
-        } catch (UnreadableLength $unreadable) {
-            $fail(__("length.{$unreadable->fault->value}", ['typed' => $unreadable->typed]));
+        } catch (UnreadableNumber $unreadable) {
+            $fail(__($unreadable->wordKey(), $unreadable->fill()));
 
             return;
         }

@@ -10,6 +10,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Meter\MeterSchool;
 use Ustrel\Core\Plan\Policy\InvalidPolicy;
 use Ustrel\Core\Plan\Policy\Policy;
@@ -27,6 +28,7 @@ use Ustrel\Core\Wear\ReadingError;
     new OA\Property(property: 'ground_factors', description: 'All that the shop sets itself, by kind and case; what is not among them goes by the typical value', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/OwnFactors')),
     new OA\Property(property: 'measuring_sd', description: 'All that the shop sets itself, millimetres by check; what is not among them is learned', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number', maximum: 10, minimum: 0.3)),
     new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
+    new OA\Property(property: 'number_style', description: 'How the workshop writes numbers: 1,234.5 or 1.234,5; null where nobody said', type: 'string', enum: NumberStyle::class, nullable: true),
     new OA\Property(property: 'shop_rate', description: 'Of an hour\'s work, in the currency', type: 'number', nullable: true),
     new OA\Property(property: 'stop_cost', description: 'Of a stop in season, whatever is done in it', type: 'number', nullable: true),
     new OA\Property(property: 'depth_cost', description: 'Of an acre planted a quarter of an inch too shallow', type: 'number', nullable: true),
@@ -57,6 +59,7 @@ final class WorkshopRequest extends FormRequest
         $money = ['nullable', 'numeric:strict', 'between:0,100000', 'decimal:0,2'];
         $rules += [
             'currency' => ['sometimes', 'required', 'string', new Currency],
+            'number_style' => ['sometimes', 'nullable', 'string', Rule::enum(NumberStyle::class)],
             'shop_rate' => $money,
             'stop_cost' => $money,
             'depth_cost' => $money,
@@ -87,6 +90,7 @@ final class WorkshopRequest extends FormRequest
             'ground_factors.array' => __('error.ground_kinds'),
             'ground_factors.*.array' => __('error.ground_kinds'),
             'ground_factors.*.*' => __('error.ground_factor', ['least' => Ground::MILDEST, 'most' => Ground::HARSHEST]),
+            'number_style' => __('error.number_style'),
             'shop_rate.*' => __('error.money'),
             'stop_cost.*' => __('error.money'),
             'depth_cost.*' => __('error.money'),
@@ -104,7 +108,7 @@ final class WorkshopRequest extends FormRequest
     public function columns(): array
     {
         $given = $this->validated();
-        $columns = array_intersect_key($given, ['time_zone' => 1, 'depth_school' => 1, 'meter_school' => 1, 'currency' => 1, 'service_stops' => 1]);
+        $columns = array_intersect_key($given, ['time_zone' => 1, 'depth_school' => 1, 'meter_school' => 1, 'currency' => 1, 'number_style' => 1, 'service_stops' => 1]);
         if (isset($given['watch_chance'])) {
             $columns['watch_chance'] = number_format((float) $given['watch_chance'], 3, '.', '');
         }

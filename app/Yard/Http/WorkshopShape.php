@@ -7,13 +7,15 @@ namespace App\Yard\Http;
 use App\Models\Workshop;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Meter\MeterSchool;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Wear\Acres\GroundFactors;
 use Ustrel\Core\Wear\ReadingError;
 
-#[OA\Schema(schema: 'Workshop', required: ['currency', 'shop_rate', 'stop_cost', 'depth_cost', 'stop_hours', 'service_stops', 'crew', 'own_policy', 'watch_chance', 'time_zone', 'depth_school', 'meter_school', 'ground', 'measuring'], properties: [
+#[OA\Schema(schema: 'Workshop', required: ['currency', 'number_style', 'shop_rate', 'stop_cost', 'depth_cost', 'stop_hours', 'service_stops', 'crew', 'own_policy', 'watch_chance', 'time_zone', 'depth_school', 'meter_school', 'ground', 'measuring'], properties: [
     new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
+    new OA\Property(property: 'number_style', description: 'How the workshop writes numbers: 1,234.5 or 1.234,5; null where nobody said', type: 'string', enum: NumberStyle::class, nullable: true),
     new OA\Property(property: 'shop_rate', description: 'Of an hour\'s work', type: 'number', nullable: true),
     new OA\Property(property: 'stop_cost', type: 'number', nullable: true),
     new OA\Property(property: 'depth_cost', type: 'number', nullable: true),
@@ -52,6 +54,7 @@ final class WorkshopShape
 
         return [
             'currency' => $workshop->currency,
+            'number_style' => $workshop->number_style?->value,
             'shop_rate' => $workshop->shop_rate === null ? null : (float) $workshop->shop_rate,
             'stop_cost' => $workshop->stop_cost === null ? null : (float) $workshop->stop_cost,
             'depth_cost' => $workshop->depth_cost === null ? null : (float) $workshop->depth_cost,

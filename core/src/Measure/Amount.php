@@ -29,28 +29,17 @@ final readonly class Amount implements Quantity
      *
      * @param  UnitSystem  $system  whose unit a bare number is in
      *
-     * @throws UnreadableAmount
+     * @throws UnreadableNumber
      */
     public static function read(string $typed, Unit $unit, UnitSystem $system): self
     {
-        $text = mb_strtolower(trim((string) preg_replace('/\s+/', ' ', strtr($typed, ["\u{00A0}" => ' ', '−' => '-', '₂' => '2']))));
-        if ($text === '') {
-            throw UnreadableAmount::of($typed, AmountFault::Empty, $unit);
-        }
-        if (preg_match('/^(?<number>[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)) ?(?<unit>[^\d\s.,+-].*)?$/u', $text, $found) !== 1) {
-            throw UnreadableAmount::of($typed, AmountFault::NotANumber, $unit);
-        }
-
-        $spelled = trim($found['unit'] ?? '') ?: mb_strtolower($unit->spelling($system));
-        $factor = $spelled === '' ? 1.0 : $unit->spellings()[$spelled] ?? throw UnreadableAmount::of($typed, AmountFault::UnknownUnit, $unit);
-        $value = (float) strtr($found['number'], ',', '.') * $factor;
-        if ($value * self::STEPS_PER_UNIT < $unit->lowest() || $value * self::STEPS_PER_UNIT > $unit->highest()) {
-            throw UnreadableAmount::of($typed, AmountFault::OutOfRange, $unit);
-        }
-        $thousandths = (int) round($value * self::STEPS_PER_UNIT);
-        if ($unit->isWhole() && $thousandths % self::STEPS_PER_UNIT !== 0) {
-            throw UnreadableAmount::of($typed, AmountFault::NotWhole, $unit);
-        }
+        $name = $unit->spelling($system);
+        $own = $unit->spellings()[mb_strtolower($name)] ?? 1.0;
+        $reader = new NumberReader(
+            array_map(static fn (float $factor): float => $factor / $own, $unit->spellings()), $unit->lowest() / self::STEPS_PER_UNIT / $own,
+            $unit->highest() / self::STEPS_PER_UNIT / $own, $unit->isWhole(), $name,
+        );
+        $thousandths = (int) round($reader->read($typed) * $own * self::STEPS_PER_UNIT);
 
         return new self($thousandths, $unit, $typed);
     }

@@ -20,6 +20,14 @@ final readonly class Length implements Quantity
     /** Nothing on a row unit is longer than this. Nanometres. */
     public const LONGEST = 120 * self::NANOMETRES_PER_INCH;
 
+    /** Nanometres. */
+    private const SPELLINGS = [
+        'in' => 25.4e6, 'inch' => 25.4e6, 'inches' => 25.4e6, '"' => 25.4e6, 'ft' => 304.8e6, 'foot' => 304.8e6, 'feet' => 304.8e6, "'" => 304.8e6,
+        'mm' => 1e6, 'cm' => 1e7, 'm' => 1e9,
+    ];
+
+    private const METRIC = ['mm', 'cm', 'm'];
+
     private function __construct(
         public int $nanometres,
         public ?string $typed = null,
@@ -44,16 +52,20 @@ final readonly class Length implements Quantity
     }
 
     /**
-     * Reads what a technician types: `14 3/8`, `14-3/8"`, `14⅜`, `14.375 in`, `365 mm`, `36,5 cm`, `365`.
+     * Reads what a technician types: `14 3/8`, `14-3/8"`, `14⅜`, `14.375 in`, `365 mm`, `36,5 cm`, `365`, `1 ft 2 1/2 in`, `fourteen and five eighths`.
      *
      * @param  UnitSystem  $system  the unit of a bare decimal number; a fraction is always inches
      * @param  int  $longest  nanometres; what is longer is refused
      *
-     * @throws UnreadableLength
+     * @throws UnreadableNumber
      */
     public static function read(string $typed, UnitSystem $system, int $longest = self::LONGEST): self
     {
-        return new self((new LengthReader($system, $longest))->nanometres($typed), $typed);
+        $own = $system === UnitSystem::Inch ? self::NANOMETRES_PER_INCH : self::NANOMETRES_PER_MILLIMETRE;
+        $units = array_map(static fn (float $nanometres): float => $nanometres / $own, self::SPELLINGS);
+        $reader = new NumberReader($units, 0.0, $longest / $own, name: $system->value, decimalOnly: self::METRIC, bareFraction: $units['in']);
+
+        return new self((int) round($reader->read($typed) * $own), $typed);
     }
 
     public function unit(): Unit

@@ -36,7 +36,7 @@ enum Unit: string
      *
      * @param  UnitSystem  $system  whose unit a bare number is in
      *
-     * @throws UnreadableLength|UnreadableAmount
+     * @throws UnreadableNumber
      */
     public function read(string $typed, UnitSystem $system): Quantity
     {

@@ -11,4 +11,7 @@ interface Unreadable
     public function wordKey(): string;
 
     public function typed(): string;
+
+    /** @return array<string, string> what its wording is filled with, `typed` among it */
+    public function fill(): array;
 }

@@ -12,6 +12,8 @@ abstract class UnreadableLine extends CoreException
     final private function __construct(
         public readonly string $fault,
         public readonly string $typed,
+        /** Where it is a number that cannot be read; it has a wording of its own. */
+        public readonly ?UnreadableNumber $number = null,
     ) {
         parent::__construct("{$fault}: {$typed}");
     }
@@ -19,5 +21,10 @@ abstract class UnreadableLine extends CoreException
     public static function because(string $fault, string $typed): static
     {
         return new static($fault, $typed);
+    }
+
+    public static function number(UnreadableNumber $number): static
+    {
+        return new static('number', $number->typed(), $number);
     }
 }

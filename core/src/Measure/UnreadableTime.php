@@ -35,4 +35,9 @@ final class UnreadableTime extends CoreException implements Unreadable
     {
         return $this->typed;
     }
+
+    public function fill(): array
+    {
+        return ['typed' => $this->typed];
+    }
 }

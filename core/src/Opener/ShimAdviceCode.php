@@ -9,6 +9,8 @@ enum ShimAdviceCode: string
 {
     /** In the window: nothing to move. */
     case Leave = 'leave';
+    /** In the window, and the packs are not alike: make them so. */
+    case Level = 'level';
     /** Too long: add on each side. */
     case Add = 'add';
     /** Too short, or a gap: take out on each side. */

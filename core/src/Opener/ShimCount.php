@@ -28,7 +28,7 @@ final readonly class ShimCount
     {
         $shims = $this->shims;
         foreach ($moves as $move) {
-            if ($move->row === $this->row && $move->at->isAfter($this->at)) {
+            if ($move->row === $this->row && ($move->side ?? $this->side) === $this->side && $move->at->isAfter($this->at)) {
                 $shims += $move->pairs;
             }
         }

@@ -44,15 +44,16 @@ final readonly class ShimSensitivity
             }
         }
 
+        // All that is summed is above zero, for a move that contradicts it tells nothing.
         return new self($sum / $precision, sqrt(1 / $precision), $count);
     }
 
     /**
-     * The contact length to be expected after so many shims were added on each side; 0 is a gap.
+     * The contact length to be expected after this many shims were added on each side, halves for one on one side; 0 is a gap.
      *
      * @param  float  $contact  millimetres
      */
-    public function after(float $contact, int $pairs): float
+    public function after(float $contact, float $pairs): float
     {
         return sqrt(max(0.0, $contact ** 2 - $pairs * $this->mean));
     }

@@ -38,6 +38,8 @@ final readonly class Circumstances
         public ?float $acresLeft = null,
         public float $acresDone = 0.0,
         public ?float $stopCost = null,
+        /** @var array<int, float> contact length by row, millimetres, of those that were measured */
+        public array $contacts = [],
     ) {
     }
 }

@@ -20,6 +20,7 @@ use Ustrel\Core\Spec\Judging\Chip;
 use Ustrel\Core\Spec\Judging\Reason;
 use Ustrel\Core\Spec\Judging\State;
 use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\Rules\Window;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 
@@ -121,7 +122,7 @@ final readonly class Proposals
 
     private function remedy(Finding $finding, bool $newBlades): Remedy
     {
-        $adjusting = Adjusting::of($finding, $this->now->shims[$finding->place->row] ?? [null, null], $this->now->sensitivity, $newBlades);
+        $adjusting = Adjusting::of($finding, $this->now->shims[$finding->place->row] ?? [null, null], $this->now->sensitivity, $newBlades, $this->now->contacts[$finding->place->row] ?? null, $this->window());
         if ($adjusting !== null) {
             return $adjusting;
         }
@@ -134,6 +135,14 @@ final readonly class Proposals
         }
 
         return $finding->answer?->quantity === null ? $this->ofCondition($finding) : $this->ofWear($finding);
+    }
+
+    /** That blade contact is held to, where the planter has it. */
+    private function window(): ?Window
+    {
+        $rule = $this->now->sheet->check(CheckKey::BladeContactLength)?->rule;
+
+        return $rule instanceof Window ? $rule : null;
     }
 
     private function ofCondition(Finding $finding): Remedy

@@ -33,7 +33,10 @@ enum Why: string
     case CountShims = 'count_shims';
     /** One pair fewer is outside of the window on one side, one more on the other. */
     case TooCoarse = 'too_coarse';
+    /** Both packs to the same number of shims, with the contact to expect. */
     case LevelPacks = 'level_packs';
+    /** The same, where the contact was not measured or is about to change. */
+    case LevelPacksAndMeasure = 'level_packs_and_measure';
     case FewShims = 'few_shims';
     case ArmShimOut = 'arm_shim_out';
     case ArmShimIn = 'arm_shim_in';

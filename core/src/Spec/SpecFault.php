@@ -14,7 +14,8 @@ final readonly class SpecFault
         public string $path,
         /** The key of its wording in lang/en. */
         public string $wordKey,
-        public string $typed = '',
+        /** @var array<string, string> what the wording is filled with */
+        public array $fill = ['typed' => ''],
     ) {
     }
 
@@ -25,6 +26,6 @@ final readonly class SpecFault
 
     public static function unreadable(string $path, Unreadable $unreadable): self
     {
-        return new self($path, $unreadable->wordKey(), $unreadable->typed());
+        return new self($path, $unreadable->wordKey(), $unreadable->fill());
     }
 }

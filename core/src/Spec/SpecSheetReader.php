@@ -6,8 +6,7 @@ namespace Ustrel\Core\Spec;
 
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Measure\UnreadableAmount;
-use Ustrel\Core\Measure\UnreadableLength;
+use Ustrel\Core\Measure\UnreadableNumber;
 
 /**
  * Reads a spec sheet from its decoded JSON (shape: docs/formats.md) and refuses one that could not be judged by.
@@ -192,7 +191,7 @@ final class SpecSheetReader
 
         try {
             return new Figure($unit->read($typed, $this->system), $typed, $source);
-        } catch (UnreadableLength|UnreadableAmount $unreadable) {
+        } catch (UnreadableNumber $unreadable) {
             $this->faults[] = SpecFault::unreadable($path, $unreadable);
 
             return null;

@@ -195,6 +195,21 @@ final class History
         return $last?->isOpen() === true ? $last : null;
     }
 
+    /** Whether another blade was fitted on a row, or one taken out, from one moment to another. */
+    public function bladesChanged(int $row, Moment $from, Moment $to): bool
+    {
+        foreach ($this->installed as $part) {
+            $fitting = $part->fitting;
+            foreach ($fitting->place->row === $row && $fitting->place->slot === Slot::OpenerBlade ? [$fitting->from, $fitting->until] : [] as $at) {
+                if ($at !== null && $at->isAfter($from) && $at->isBefore($to)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<Sighting> all that was read at a place, of whatever part, oldest first */
     public function sightings(Place $place): array
     {

@@ -7,7 +7,7 @@ use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Measure\UnreadableAmount;
+use Ustrel\Core\Measure\UnreadableNumber;
 
 // 1 in H2O = 2.4908891 mbar, 1 psi = 0.068947573 bar, worked out by hand; the client is held to the same file.
 /** @return array<string, array{array<string, mixed>}> */
@@ -25,7 +25,7 @@ function amounts(string $kind, string $by): array
 it('reads an amount, or says what is wrong with it', function (array $vector): void {
     $read = fn (): Amount => Amount::read($vector['typed'], Unit::from($vector['unit']), UnitSystem::from($vector['units']));
     if (isset($vector['fault'])) {
-        expect($read)->toThrow(fn (UnreadableAmount $e) => expect($e->wordKey())->toBe("amount.{$vector['fault']}"));
+        expect($read)->toThrow(fn (UnreadableNumber $e) => expect($e->wordKey())->toBe("number.{$vector['fault']}"));
 
         return;
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\LengthPrinter;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Measure\UnreadableLength;
+use Ustrel\Core\Measure\UnreadableNumber;
 
 // Figures by exact rational arithmetic; the client is held to the same file.
 /** @return array<string, list<array{typed: string, units: string, nm: int, fault: string, text: string}>> */
@@ -29,7 +29,7 @@ it('reads what a technician types, or says what is wrong with it', function (arr
     $system = UnitSystem::from($vector['units']);
     if (isset($vector['fault'])) {
         expect(fn () => Length::read($vector['typed'], $system))
-            ->toThrow(fn (UnreadableLength $e) => expect($e->fault->value)->toBe($vector['fault']));
+            ->toThrow(fn (UnreadableNumber $e) => expect($e->fault->value)->toBe($vector['fault']));
 
         return;
     }

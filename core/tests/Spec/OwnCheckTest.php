@@ -47,7 +47,7 @@ it('judges it as it says', function (): void {
         ->and($judged('own_2', Answer::state(State::No))[0])->toBe('change')
         // The limit itself is allowed.
         ->and([$of('own_3', '0'), $of('own_3', '12.5'), $of('own_3', '12.501')])->toBe(['sound', 'sound', 'change'])
-        ->and([$of('own_4', '2.999'), $of('own_4', '3'), $of('own_4', '900')])->toBe(['change', 'sound', 'sound']);
+        ->and([$of('own_4', '2.99'), $of('own_4', '3'), $of('own_4', '900')])->toBe(['change', 'sound', 'sound']);
 });
 
 it('names what is wrong with one', function (array $entry, string $fault): void {
@@ -65,9 +65,9 @@ it('names what is wrong with one', function (array $entry, string $fault): void 
     'nowhere' => [['own' => ['name' => 'x', 'station' => 'cab', 'kind' => 'condition']], 'own_1.station spec.own_station'],
     'nothing asked' => [['own' => ['name' => 'x', 'station' => 'frame']], 'own_1.kind spec.own_kind'],
     'nothing at all' => [[], 'own_1.name spec.own_name'],
-    'no limit' => [ownEntry('at_most', ' '), 'own_1.limit amount.empty'],
-    'a limit that is no number' => [ownEntry('at_most', 'much'), 'own_1.limit amount.not_a_number'],
-    'a limit beyond all range' => [ownEntry('at_most', '10001'), 'own_1.limit amount.out_of_range'],
+    'no limit' => [ownEntry('at_most', ' '), 'own_1.limit number.empty'],
+    'a limit that is no number' => [ownEntry('at_most', 'much'), 'own_1.limit number.not_a_number'],
+    'a limit beyond all range' => [ownEntry('at_most', '10001'), 'own_1.limit number.too_high'],
 ]);
 
 it('keeps the places of the shop\'s own apart from the checks that ship', function (): void {

@@ -3768,6 +3768,11 @@ export interface components {
             is_demo: boolean;
             /** @description ISO 4217 */
             currency: string;
+            /**
+             * @description How the workshop writes numbers: 1,234.5 or 1.234,5; null where nobody said
+             * @enum {string|null}
+             */
+            number_style: "point" | "comma" | null;
             /** @description Of the workshop: days begin and end by it */
             time_zone: string;
             /** @enum {string} */
@@ -4876,8 +4881,17 @@ export interface components {
             /** @description The shop's own figure in place of the ground's */
             severity?: number | null;
             shut_off?: components["schemas"]["ShutOff"][];
+            /**
+             * @description planting where it is left out; of products only it wears no row unit
+             * @enum {string|null}
+             */
+            pass?: "planting" | "products" | null;
             /** @description Of seed, by its name */
             lot?: string | null;
+            /** @description The lot, where it is known; goes before the name */
+            seed_lot_id?: number | null;
+            /** @description Products that were to go on and did not */
+            left_out?: string[];
             /** @description Seeds an acre as set, and as changed: 34000; 32000 from 40 ac */
             population?: string | null;
             /** @description Such as: 8 gal/ac starter */
@@ -4918,7 +4932,18 @@ export interface components {
             severity: number;
             own_severity: boolean;
             shut_off: components["schemas"]["ShutOff"][];
+            /**
+             * @description Only planting wears row units and counts as planted
+             * @enum {string}
+             */
+            pass: "planting" | "products";
+            /** @description As it is called now */
             lot: string | null;
+            seed_lot_id: number | null;
+            /** @description Of the lot, by what a unit held when the line was logged */
+            units_drawn: number | null;
+            /** @description Products that were to go on and did not */
+            left_out: string[];
             /** @description As it is typed */
             population: string | null;
             /** @description As they are typed */
@@ -5490,6 +5515,11 @@ export interface components {
             };
             /** @description ISO 4217 */
             currency?: string;
+            /**
+             * @description How the workshop writes numbers: 1,234.5 or 1.234,5; null where nobody said
+             * @enum {string|null}
+             */
+            number_style?: "point" | "comma" | null;
             /** @description Of an hour's work, in the currency */
             shop_rate?: number | null;
             /** @description Of a stop in season, whatever is done in it */
@@ -5515,6 +5545,11 @@ export interface components {
         Workshop: {
             /** @description ISO 4217 */
             currency: string;
+            /**
+             * @description How the workshop writes numbers: 1,234.5 or 1.234,5; null where nobody said
+             * @enum {string|null}
+             */
+            number_style: "point" | "comma" | null;
             /** @description Of an hour's work */
             shop_rate: number | null;
             stop_cost: number | null;
@@ -8401,6 +8436,11 @@ export interface operations {
                     currency: string;
                     /** @enum {string} */
                     units: "in" | "mm";
+                    /**
+                     * @description How the workshop writes numbers: 1,234.5 or 1.234,5; null where nobody said
+                     * @enum {string|null}
+                     */
+                    number_style?: "point" | "comma" | null;
                     /** @description Of the first person, who owns the workshop */
                     name: string;
                     email: string;

@@ -1,13 +1,14 @@
 <script setup lang="ts">
+import { StorageSerializers, useLocalStorage } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import { computed, ref, watch } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { BenchEntry } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 import { heard, useSeed } from './queries'
 import { sayFit } from '@/seed/seed'
@@ -35,16 +36,16 @@ const WAYS = [
 const FAULTS = ['none', 'cut', 'doubled', 'clock', 'malformed'] as const
 const way = ref<(typeof WAYS)[number]['way']>((localStorage.getItem('ustrel.bench-way') as 'counts' | null) ?? 'counts')
 const stage = ref<BenchEntry['stage']>(last?.stage ?? 'pre')
-const places = ref(`${last?.places && !last.figures ? last.places : 500}`)
-const skips = ref('')
-const doubles = ref('')
+const places = ref<number | null>(last?.places && !last.figures ? last.places : 500)
+const skips = ref<number | null>(null)
+const doubles = ref<number | null>(null)
 const seed = ref(last?.seed ?? '')
 const disc = ref(last?.disc ?? '')
-const typedAir = ref(air === undefined ? (last?.air == null ? '' : `${last.air}`) : `${air}`)
+const setAir = ref<number | null>(air ?? last?.air ?? null)
 const note = ref('')
-const cells = ref(localStorage.getItem('ustrel.bench-cells') ?? '')
-const turns = ref(localStorage.getItem('ustrel.bench-turns') ?? '')
-const size = ref('5')
+const cells = useLocalStorage<number | null>('ustrel.bench-cells', null, { serializer: StorageSerializers.object })
+const turns = useLocalStorage<number | null>('ustrel.bench-turns', null, { serializer: StorageSerializers.object })
+const size = ref<number | null>(5)
 const worn = ref(false)
 const plugged = ref(false)
 const fault = ref<(typeof FAULTS)[number]>('none')
@@ -66,7 +67,7 @@ const fit = computed(() =>
 // The disc brings its cells.
 watch(disc, (name) => {
   const known = discs.value.find((one) => one.name === name.trim())
-  if (known) cells.value = `${known.cells}`
+  if (known) cells.value = known.cells
 })
 
 function choose(chosen: (typeof WAYS)[number]['way']): void {
@@ -83,35 +84,31 @@ async function read(event: Event): Promise<void> {
 const shared = () => ({
   row,
   stage: stage.value,
-  places: typedNumber(places.value) ?? 0,
+  places: places.value ?? 0,
   seed: seed.value,
   disc: disc.value,
-  air: typedNumber(typedAir.value),
+  air: setAir.value,
   note: note.value,
 })
 
 async function keepCounts(): Promise<void> {
-  const typed = { ...shared(), skips: typedNumber(skips.value) ?? -1, doubles: typedNumber(doubles.value) ?? -1 }
+  const typed = { ...shared(), skips: skips.value ?? -1, doubles: doubles.value ?? -1 }
   const run = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
   if (!(await send(() => body(api.POST('/api/planters/{planter}/bench', { params: params.value, body: run }))))) return
   once.taken()
   await queries.invalidateQueries({ queryKey: keys.bench(planterId) })
   if (row < rowCount) emit('next')
-  else [skips.value, doubles.value, note.value] = ['', '', '']
+  else [skips.value, doubles.value, note.value] = [null, null, '']
 }
 
 async function start(): Promise<void> {
-  localStorage.setItem('ustrel.bench-cells', cells.value)
-  localStorage.setItem('ustrel.bench-turns', turns.value)
   const practice = way.value === 'practice'
   const typed = {
     ...shared(),
-    cells: typedNumber(cells.value) ?? 0,
-    turns: typedNumber(turns.value),
+    cells: cells.value ?? 0,
+    turns: turns.value,
     practice,
-    ...(practice
-      ? { size: typedNumber(size.value) ?? 0, worn: worn.value, plugged: plugged.value, fault: fault.value }
-      : {}),
+    ...(practice ? { size: size.value ?? 0, worn: worn.value, plugged: plugged.value, fault: fault.value } : {}),
     ...(way.value === 'times' ? { times: times.value } : {}),
   }
   const run = once.of(typed, () => ({ ...typed, id: uuid() }))
@@ -137,14 +134,14 @@ async function start(): Promise<void> {
       </button>
     </div>
     <div class="counts">
-      <v-text-field v-model="places" label="Seeds due" inputmode="numeric" />
+      <number-field v-model="places" label="Seeds due" required whole :low="1" :high="100_000" />
       <template v-if="way === 'counts'">
-        <v-text-field v-model="skips" label="Skips" inputmode="numeric" />
-        <v-text-field v-model="doubles" label="Doubles" inputmode="numeric" />
+        <number-field v-model="skips" label="Skips" required whole :high="100_000" />
+        <number-field v-model="doubles" label="Doubles" required whole :high="100_000" />
       </template>
       <template v-else>
-        <v-text-field v-model="cells" label="Cells" inputmode="numeric" />
-        <v-text-field v-model="turns" label="Turns/min" inputmode="decimal" />
+        <number-field v-model="cells" label="Cells" required whole :low="1" :high="400" />
+        <number-field v-model="turns" label="Turns/min" kind="rpm" :low="0.1" :high="500" />
       </template>
     </div>
     <v-text-field v-model="seed" label="Seed lot" maxlength="80" list="seed-lots" />
@@ -152,12 +149,12 @@ async function start(): Promise<void> {
     <datalist id="discs"><option v-for="one in discs" :key="one.id" :value="one.name" /></datalist>
     <div class="pair">
       <v-text-field v-model="disc" label="Disc or plate" maxlength="80" list="discs" />
-      <v-text-field v-model="typedAir" label="Air, in H₂O" inputmode="decimal" />
+      <number-field v-model="setAir" label="Air, in H₂O" kind="water" :high="100" :places="1" />
     </div>
     <p v-if="fit" role="status">{{ fit }}</p>
     <template v-if="way === 'practice'">
       <div class="pair">
-        <v-text-field v-model="size" label="Size of its seed, mm" inputmode="decimal" />
+        <number-field v-model="size" label="Size of its seed, mm" kind="mm" required :low="0.5" :high="40" />
         <v-select
           v-model="fault"
           label="Fault of the stand"

@@ -3,10 +3,10 @@ import { v7 as uuid } from 'uuid'
 import { ref } from 'vue'
 import { api, body } from '@/api/client'
 import type { Meter, MeterMove, YardPlanter } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 import { say, wordsOf } from '@/words'
 
 /** Where a meter goes: into a row, on the shelf, or out to a stand elsewhere. */
@@ -19,7 +19,7 @@ const home = meter.stays.find(({ to }) => to === 'row')
 const isIn = meter.stays[0]?.to === 'row'
 const to = ref<MeterMove['to']>(isIn ? 'out' : 'row')
 const planter = ref(home?.planter_id ?? planters[0]?.id)
-const row = ref(home?.row == null ? '' : `${home.row}`)
+const row = ref<number | null>(home?.row ?? null)
 const place = ref('')
 
 async function move(): Promise<void> {
@@ -27,7 +27,7 @@ async function move(): Promise<void> {
     meter_id: meter.id,
     to: to.value,
     place: place.value,
-    ...(to.value === 'row' ? { planter_id: planter.value, row: typedNumber(row.value) ?? 0 } : {}),
+    ...(to.value === 'row' ? { planter_id: planter.value, row: row.value ?? 0 } : {}),
   }
   const sent = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
   if (await send(() => body(api.POST('/api/meters/moves', { body: { moves: [sent] } })))) emit('saved')
@@ -61,7 +61,7 @@ async function move(): Promise<void> {
           label="Planter"
           :items="planters.map(({ id, name }) => ({ value: id, title: name }))"
         />
-        <v-text-field v-model="row" label="Row" inputmode="numeric" />
+        <number-field v-model="row" label="Row" required whole :low="1" :high="64" />
       </div>
       <v-text-field v-else v-model="place" :label="to === 'out' ? 'With whom' : 'Which shelf'" maxlength="120" />
       <p v-if="to === 'row' && home" class="quiet">

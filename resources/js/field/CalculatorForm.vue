@@ -3,13 +3,15 @@ import { v7 as uuid } from 'uuid'
 import { computed, nextTick, reactive, ref } from 'vue'
 import { api, body } from '@/api/client'
 import type { Calculator, SettingEntry, Worked } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { type Units } from '@/measure/length'
-import { typedNumber } from '@/measure/typed'
+import { type Fault, readNumber } from '@/measure/number'
 import { useOutbox } from '@/offline/outbox'
-import { say } from '@/words'
+import { useSession } from '@/session'
+import { say, sayFault } from '@/words'
 import { readList } from './dig'
 import { useGround } from './useGround'
 
@@ -23,28 +25,43 @@ const { send, refusal, busy } = useSend('The server does not answer. Calculators
 const outbox = useOutbox()
 const once = useOnce()
 const ground = useGround(planterId)
+const session = useSession()
 const figures = reactive(
-  Object.fromEntries(calculator.inputs.map(({ key, value }) => [key, value === null ? '' : value.join(', ')])),
+  Object.fromEntries(calculator.inputs.map(({ key, value, list }) => [key, list ? null : (value?.[0] ?? null)])),
 )
+const lists = reactive(
+  Object.fromEntries(calculator.inputs.map(({ key, value, list }) => [key, list ? (value ?? []).join(', ') : ''])),
+)
+/** 17, 19, 21 and 17 19 21 alike. */
+const listed = (key: string) =>
+  readList(lists[key] ?? '')
+    .flatMap((one) => one.split(/\s+/))
+    .map((one) => readNumber(one, { style: session.me?.number_style ?? null }))
+const listFault = (key: string) => {
+  const wrong = listed(key).find((one) => 'fault' in one)
+  return wrong && sayFault(wrong as Fault)
+}
 const worked = ref<Worked>()
 const kept = ref('')
 const result = ref<HTMLElement>()
 const typed = computed(() =>
   Object.fromEntries(
     calculator.inputs.map(({ key, list }) => {
-      const text = figures[key] ?? ''
-      // 17, 19, 21 and 17 19 21 alike.
-      const each = readList(text).flatMap((one) => one.split(/\s+/))
-      return [key, list ? (each.length === 0 ? null : each.map(typedNumber)) : typedNumber(text)]
+      const each = listed(key).flatMap((one) => ('value' in one ? [one.value] : []))
+      return [key, list ? (each.length === 0 ? null : each) : figures[key]]
     }),
   ),
 )
 /** Such as are the planter's own, and stand otherwise in its record. */
 const news = computed(() =>
-  calculator.inputs.filter(
-    ({ key, value, setting }) => setting && figures[key] !== '' && figures[key] !== (value ?? []).join(', '),
-  ),
+  calculator.inputs.filter(({ key, value, setting, list }) => {
+    const now = list ? lists[key] : figures[key]
+    return setting && now !== null && now !== '' && now !== (list ? (value ?? []).join(', ') : (value?.[0] ?? null))
+  }),
 )
+
+const labelOf = ({ key, unit, may_lack }: Calculator['inputs'][number]) =>
+  `${say(`calc_input.${key}`)}${unit ? `, ${unit}` : ''}${may_lack ? ' (if known)' : ''}`
 
 /** What follows a choice of sprockets is told under it. */
 const lines = computed(() => {
@@ -61,6 +78,7 @@ const lines = computed(() => {
 })
 
 async function work(): Promise<void> {
+  if (calculator.inputs.some(({ key }) => listFault(key))) return
   kept.value = ''
   worked.value = undefined
   await send(async () => {
@@ -91,8 +109,8 @@ async function keep(said: { key: SettingEntry['key']; value: string; figure: num
 const keepInput = ({ key, setting, list, unit }: Calculator['inputs'][number]) =>
   keep({
     key: setting as SettingEntry['key'],
-    value: list || unit === '' ? (figures[key] ?? '') : '',
-    figure: list ? null : typedNumber(figures[key] ?? ''),
+    value: list ? (lists[key] ?? '') : unit === '' ? String(figures[key] ?? '') : '',
+    figure: list ? null : (figures[key] ?? null),
   })
 </script>
 
@@ -102,15 +120,23 @@ const keepInput = ({ key, setting, list, unit }: Calculator['inputs'][number]) =
     <p class="quiet">{{ say(`calc_about.${calculator.key}`) }}</p>
     <div class="halves">
       <form novalidate @submit.prevent="work">
-        <v-text-field
-          v-for="input in calculator.inputs"
-          :key="input.key"
-          v-model="figures[input.key]"
-          :label="`${say(`calc_input.${input.key}`)}${input.unit ? `, ${input.unit}` : ''}${input.may_lack ? ' (if known)' : ''}`"
-          :inputmode="input.list ? 'text' : 'decimal'"
-          :placeholder="input.list ? '17, 19, 21' : ''"
-          hide-details
-        />
+        <template v-for="input in calculator.inputs" :key="input.key">
+          <v-text-field
+            v-if="input.list"
+            v-model="lists[input.key]"
+            :label="labelOf(input)"
+            placeholder="17, 19, 21"
+            :error-messages="listFault(input.key)"
+          />
+          <number-field
+            v-else
+            v-model="figures[input.key]"
+            :label="labelOf(input)"
+            :unit="input.unit"
+            :low="-1e6"
+            hide-details
+          />
+        </template>
         <v-btn type="submit" color="primary" size="large" :loading="busy">Work it out</v-btn>
       </form>
       <div ref="result" class="result">

@@ -2,9 +2,10 @@
 import { v7 as uuid } from 'uuid'
 import { computed, reactive } from 'vue'
 import type { SettingEntry, Settings } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
+import { useNumbers } from '@/composables/useNumbers'
 import { useOnce } from '@/composables/useOnce'
 import { useUnits } from '@/composables/useUnits'
-import { typedNumber } from '@/measure/typed'
 import { readRows } from '@/wear/life'
 import { say } from '@/words'
 import type { Ground } from './queries'
@@ -19,24 +20,32 @@ const { keys, rowCount, ground, busy, keep } = defineProps<{
 }>()
 const { units } = useUnits()
 const once = useOnce()
-const form = reactive({ key: 'downforce' as SettingEntry['key'], rows: '', value: '', note: '' })
+const numbers = useNumbers()
+const form = reactive({
+  key: 'downforce' as SettingEntry['key'],
+  rows: '',
+  value: '',
+  figure: null as number | null,
+  note: '',
+})
 const key = computed(() => keys.find((one) => one.key === form.key))
 const rows = computed(() =>
   !key.value?.of_rows || form.rows.trim() === '' ? [0] : (readRows(form.rows, rowCount) ?? null),
 )
 
 async function save(): Promise<void> {
-  if (rows.value === null) return
-  const value =
-    key.value?.unit === null ? { value: form.value } : { figure: typedNumber(form.value), units: units.value }
+  if (rows.value === null || numbers.faults().length > 0) return
+  const value = key.value?.unit === null ? { value: form.value } : { figure: form.figure, units: units.value }
+  const said = key.value?.unit === null ? form.value : `${form.figure ?? ''} ${key.value?.unit ?? ''}`
   const typed = rows.value.map((row) => ({ key: form.key, row, ...value, ...ground, note: form.note }))
   const entries = once.of(typed, () => {
     const happened_at = new Date().toISOString()
     return typed.map((one) => ({ ...one, id: uuid(), happened_at }))
   })
-  if (!(await keep(entries, `Kept: ${say(`setting.${form.key}`)} ${form.value}`))) return
+  if (!(await keep(entries, `Kept: ${say(`setting.${form.key}`)} ${said}`))) return
   once.taken()
   form.value = form.note = ''
+  form.figure = null
 }
 </script>
 
@@ -54,13 +63,21 @@ async function save(): Promise<void> {
       :disabled="!key?.of_rows"
       :error-messages="rows === null ? `Rows from 1 to ${rowCount}, such as 3, 9-12.` : []"
     />
-    <v-text-field
-      v-model="form.value"
-      :label="key?.unit ? `Set to, ${key.unit}` : 'Set to'"
-      :inputmode="key?.unit === null ? 'text' : 'decimal'"
+    <v-text-field v-if="key?.unit == null" v-model="form.value" label="Set to" maxlength="80" />
+    <number-field
+      v-else
+      v-model="form.figure"
+      :label="key.unit ? `Set to, ${key.unit}` : 'Set to'"
+      :unit="key.unit"
+      :low="-1e6"
     />
     <v-text-field v-model="form.note" class="note" label="How it went" maxlength="300" />
-    <v-btn type="submit" variant="outlined" size="large" :loading="busy" :disabled="rows === null || form.value === ''"
+    <v-btn
+      type="submit"
+      variant="outlined"
+      size="large"
+      :loading="busy"
+      :disabled="rows === null || (key?.unit == null ? form.value === '' : form.figure === null)"
       >Keep it</v-btn
     >
   </form>

@@ -2,12 +2,12 @@
 import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import { onMounted, ref, useTemplateRef } from 'vue'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useDays } from '@/composables/useDays'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
-import { typedNumber } from '@/measure/typed'
 import { useOutbox } from '@/offline/outbox'
 
 /** Plants counted on a marked length, one row after the other; what stays the same stays typed. */
@@ -18,14 +18,14 @@ const { units } = useUnits()
 const outbox = useOutbox()
 const once = useOnce()
 const { send, refusal, busy } = useSend()
-const same = useLocalStorage(`ustrel.stand-${planterId}`, {
+const same = useLocalStorage(`ustrel.stand-count-${planterId}`, {
   field: '',
   planted_on: '',
-  length: '',
-  population: '',
-  germination: '',
+  length: null as number | null,
+  population: null as number | null,
+  germination: null as number | null,
 })
-const plants = ref('')
+const plants = ref<number | null>(null)
 const done = ref('')
 /** At once, and again after each row; Vuetify's autofocus comes late and takes the focus from where one is typing already. */
 const counted = useTemplateRef<{ focus: () => void }>('counted')
@@ -34,22 +34,21 @@ onMounted(() => counted.value?.focus())
 async function save(): Promise<void> {
   done.value = ''
   const { field, planted_on, length, population, germination } = same.value
-  const percent = typedNumber(germination)
   const typed = {
     row: row.value,
     field,
     planted_on,
-    plants: typedNumber(plants.value) ?? -1,
-    length: typedNumber(length) ?? 0,
+    plants: plants.value ?? -1,
+    length: length ?? 0,
     units: units.value,
-    population: typedNumber(population),
-    germination: percent === null ? null : percent / 100,
+    population,
+    germination,
   }
   const body = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
   if (!(await send(() => outbox.deliver({ what: 'standCount', id: body.id, planter: planterId, body })))) return
   once.taken()
   done.value = `Row ${row.value}: ${plants.value} plants, kept.`
-  plants.value = ''
+  plants.value = null
   row.value = Math.min(rowCount, row.value + 1)
   counted.value?.focus()
 }
@@ -63,17 +62,36 @@ async function save(): Promise<void> {
       in at 30 in.
     </p>
     <div class="pair">
-      <v-text-field ref="counted" v-model="plants" label="Plants up" inputmode="numeric" hide-details />
-      <v-text-field
+      <number-field ref="counted" v-model="plants" label="Plants up" required whole :high="100_000" hide-details />
+      <number-field
         v-model="same.length"
         :label="units === 'in' ? 'On a length of, ft' : 'On a length of, m'"
-        inputmode="decimal"
+        :kind="units === 'in' ? 'feet' : 'meters'"
+        required
+        :low="0.1"
+        :high="1000"
         hide-details
       />
       <v-text-field v-model="same.field" label="Field" maxlength="80" hide-details />
       <v-text-field v-model="same.planted_on" type="date" label="Planted on" :max="today()" hide-details />
-      <v-text-field v-model="same.population" label="Planted, seeds/ac" inputmode="numeric" hide-details />
-      <v-text-field v-model="same.germination" label="Germination, %" inputmode="decimal" hide-details />
+      <number-field
+        v-model="same.population"
+        label="Planted, seeds/ac"
+        kind="seeds"
+        whole
+        :low="500"
+        :high="2_000_000"
+        hide-details
+      />
+      <number-field
+        v-model="same.germination"
+        label="Germination, %"
+        kind="share"
+        :low="0.01"
+        :high="1"
+        :places="3"
+        hide-details
+      />
     </div>
     <refusal-list :refusal="refusal" />
     <p v-if="done" role="status">{{ done }}</p>

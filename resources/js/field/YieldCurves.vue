@@ -3,10 +3,10 @@ import { reactive, ref } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Emergence } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
-import { typedNumber } from '@/measure/typed'
 import { useSession } from '@/session'
 
 /** What the shop itself says that its crops yield at each stand. */
@@ -21,14 +21,14 @@ const session = useSession()
 const { send, refusal, busy } = useSend('The server does not answer. A yield curve needs a signal.')
 const area = () => (units.value === 'mm' ? 'ha' : 'acre')
 const saved = ref('')
-const form = reactive({ crop: '', unit: '', price: '', points: '' })
+const form = reactive({ crop: '', unit: '', price: null as number | null, points: '' })
 
 function choose(crop: string): void {
   const known = curves.find((one) => one.crop === crop.toLowerCase())
   Object.assign(form, {
     crop,
     unit: known?.unit ?? '',
-    price: known ? String(known.price) : '',
+    price: known?.price ?? null,
     points: known?.points ?? '',
   })
 }
@@ -36,7 +36,7 @@ choose(crops[0] ?? curves[0]?.crop ?? '')
 
 async function save(): Promise<void> {
   saved.value = ''
-  const sent = { ...form, price: typedNumber(form.price) ?? 0, units: units.value }
+  const sent = { ...form, price: form.price ?? 0, units: units.value }
   const taken = await send(async () => {
     await body(api.PUT('/api/workshop/yield-curve', { body: sent }))
     await queries.invalidateQueries({ queryKey: keys.emergence(planterId) })
@@ -72,7 +72,13 @@ async function save(): Promise<void> {
         @update:model-value="(crop) => crop && choose(String(crop))"
       />
       <v-text-field v-model="form.unit" label="Counted in" placeholder="bu" maxlength="20" />
-      <v-text-field v-model="form.price" :label="`Price of one, ${session.me?.currency ?? ''}`" inputmode="decimal" />
+      <number-field
+        v-model="form.price"
+        :label="`Price of one, ${session.me?.currency ?? ''}`"
+        kind="money"
+        :high="100_000"
+        :places="2"
+      />
       <v-text-field
         v-model="form.points"
         class="points"

@@ -5,7 +5,7 @@ import { printDifference, printLength, readLength, type Units } from './length'
 // The same file that core is held to.
 describe('lengths on the device', () => {
   it.each(vectors.read)('reads "$typed" in $units as core does', ({ typed, units, ...expected }) => {
-    expect(readLength(typed, units as Units)).toEqual(expected)
+    expect(readLength(typed, units as Units)).toMatchObject(expected)
   })
 
   it.each(vectors.print)('prints $nm nm in $units as core does', ({ nm, units, text }) => {

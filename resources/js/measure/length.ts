@@ -1,50 +1,33 @@
 /*
- * Lengths on the device, where there may be no signal: the grammar and the printing of core's LengthReader and
- * LengthPrinter again, held to the same test vectors (core/tests/vectors/lengths.json). Whole nanometres, as there.
+ * Lengths on the device, where there may be no signal: core's Length and LengthPrinter again, held to the same test
+ * vectors (core/tests/vectors/lengths.json). Whole nanometres, as there.
  */
+import { readNumber, type Fault } from './number'
 
 export type Units = 'in' | 'mm'
 
 /** What furrow is counted in, in m: a mile beside inches, a kilometre beside millimetres. */
 export const FURROW_UNIT: Record<Units, number> = { in: 1609.344, mm: 1000 }
 
-export type LengthFault =
-  | 'empty'
-  | 'negative'
-  | 'exponent'
-  | 'unfinished_fraction'
-  | 'zero_denominator'
-  | 'top_heavy_fraction'
-  | 'unknown_fraction'
-  | 'fraction_of_millimetres'
-  | 'unknown_unit'
-  | 'not_a_number'
-  | 'too_long'
-
-export type ReadLength = { nm: number } | { fault: LengthFault }
+export type ReadLength = { nm: number } | Fault
 
 export const NM_PER_INCH = 25_400_000
 export const NM_PER_MM = 1_000_000
 
 const LONGEST = 120 * NM_PER_INCH
-const DENOMINATORS = [2, 4, 8, 16, 32, 64]
-const VULGAR: Record<string, string> = {
-  '½': ' 1/2',
-  '¼': ' 1/4',
-  '¾': ' 3/4',
-  '⅛': ' 1/8',
-  '⅜': ' 3/8',
-  '⅝': ' 5/8',
-  '⅞': ' 7/8',
-}
-const UNITS: Record<string, number | null> = {
-  '': null,
+/** Nanometres. */
+const SPELLINGS: Record<string, number> = {
   in: NM_PER_INCH,
   inch: NM_PER_INCH,
   inches: NM_PER_INCH,
   '"': NM_PER_INCH,
+  ft: 12 * NM_PER_INCH,
+  foot: 12 * NM_PER_INCH,
+  feet: 12 * NM_PER_INCH,
+  "'": 12 * NM_PER_INCH,
   mm: NM_PER_MM,
   cm: 10 * NM_PER_MM,
+  m: 1000 * NM_PER_MM,
 }
 
 export function fromMm(mm: number): number {
@@ -52,49 +35,17 @@ export function fromMm(mm: number): number {
 }
 
 export function readLength(typed: string, units: Units): ReadLength {
-  const text = plain(typed)
-  if (text === '') return { fault: 'empty' }
-  if (text.startsWith('-')) return { fault: 'negative' }
-  if (/^[\d.,]+e[+-]?\d+/.test(text)) return { fault: 'exponent' }
-  const found = /^([\d.,/ -]*\d[\d.,/ -]*?)\s*([a-z"]*)$/.exec(text)
-  if (found === null) return { fault: 'not_a_number' }
-
-  const [, number = '', unitName = ''] = found
-  const unit = UNITS[unitName]
-  if (unit === undefined) return { fault: 'unknown_unit' }
-  const read = number.includes('/') ? readFraction(number, unit) : readDecimal(number, unit, units)
-  return 'nm' in read && read.nm > LONGEST ? { fault: 'too_long' } : read
-}
-
-function plain(typed: string): string {
-  return typed
-    .replace(/[\u00A0\u2009\u202F]/g, ' ')
-    .replace(/[⁄∕]/g, '/')
-    .replace(/[″”“]|''/g, '"')
-    .replace(/[−–]/g, '-')
-    .replace(/[½¼¾⅛⅜⅝⅞]/g, (character) => VULGAR[character] ?? character)
-    .replace(/\s+/g, ' ')
-    .trim()
-    .toLowerCase()
-}
-
-function readFraction(number: string, unit: number | null): ReadLength {
-  if (/\/\s*$/.test(number)) return { fault: 'unfinished_fraction' }
-  const part = /^(?:(\d{1,4})(?: | ?- ?))?(\d{1,3}) ?\/ ?(\d{1,3})$/.exec(number)
-  if (part === null) return { fault: 'not_a_number' }
-  const [whole, top, bottom] = [Number(part[1] ?? 0), Number(part[2]), Number(part[3])]
-
-  if (unit !== null && unit !== NM_PER_INCH) return { fault: 'fraction_of_millimetres' }
-  if (bottom === 0) return { fault: 'zero_denominator' }
-  if (!DENOMINATORS.includes(bottom)) return { fault: 'unknown_fraction' }
-  if (top >= bottom) return { fault: 'top_heavy_fraction' }
-  return { nm: whole * NM_PER_INCH + (top * NM_PER_INCH) / bottom }
-}
-
-function readDecimal(number: string, unit: number | null, units: Units): ReadLength {
-  if (!/^\d*(?:[.,]\d*)?$/.test(number)) return { fault: 'not_a_number' }
-  const each = unit ?? (units === 'in' ? NM_PER_INCH : NM_PER_MM)
-  return { nm: Math.round(Number(number.replace(',', '.')) * each) }
+  const own = units === 'in' ? NM_PER_INCH : NM_PER_MM
+  const read = readNumber(typed, {
+    units: Object.fromEntries(Object.entries(SPELLINGS).map(([spelling, nm]) => [spelling, nm / own])),
+    low: 0,
+    high: LONGEST / own,
+    name: units,
+    decimalOnly: ['mm', 'cm', 'm'],
+    // A fraction is always inches.
+    bareFraction: NM_PER_INCH / own,
+  })
+  return 'value' in read ? { nm: Math.round(read.value * own) } : read
 }
 
 /** The figure alone: `14 3/8` to the nearest sixteenth, or `365.1` to the nearest tenth of a millimetre. */

@@ -9,7 +9,7 @@ type Print = { value: number; unit: Unit; units: Units; text: string }
 
 describe('amounts, held to the vectors that core is held to', () => {
   it.each(vectors.read as Read[])('reads "$typed" of $unit in $units', ({ typed, unit, units, value, fault }) => {
-    expect(readQuantity(typed, unit, units)).toEqual(fault ? { fault: `amount.${fault}` } : { value })
+    expect(readQuantity(typed, unit, units)).toMatchObject(fault ? { fault } : { value })
   })
   it.each(vectors.print as Print[])('prints $value $unit in $units as $text', ({ value, unit, units, text }) => {
     expect(printQuantity(value, unit, units)).toBe(text)
@@ -18,7 +18,7 @@ describe('amounts, held to the vectors that core is held to', () => {
 
 it('reads and prints lengths in the same way', () => {
   expect(readQuantity('14 3/8', 'mm', 'mm')).toEqual({ value: 365.125 })
-  expect(readQuantity('14 3/', 'mm', 'in')).toEqual({ fault: 'length.unfinished_fraction' })
+  expect(readQuantity('14 3/', 'mm', 'in')).toMatchObject({ fault: 'unfinished_fraction' })
   expect(printQuantity(365.125, 'mm', 'in')).toBe('14 3/8 in')
   expect(printApart(365.125, 368.3, 'mm', 'in')).toBe('1/8 in')
   expect(printApart(17.2, 18.5, 'inH2O', 'in')).toBe('1.3 in H2O')

@@ -3,10 +3,11 @@
  * print them, held to the same test vectors (core/tests/vectors/amounts.json).
  */
 import type { Check, Chip, Unit } from '@/api/types'
+import { readNumber, type Fault, type ReadNumber } from './number'
 import { NM_PER_MM, printDifference, printFigure, printLength, readLength, type Units } from './length'
 
-/** A read figure in its check's unit, or the key of the words for what is wrong with it. */
-export type ReadQuantity = { value: number } | { fault: string }
+/** A read figure in its check's unit, or what is wrong with it. */
+export type ReadQuantity = ReadNumber
 
 /** 1 in H2O = 2.4908891 mbar; 1 psi = 0.068947573 bar. */
 const SPELLINGS: Record<Unit, Record<string, number>> = {
@@ -53,21 +54,18 @@ export const stepsPerUnit = (unit: Unit) => (unit === 'mm' ? NM_PER_MM : 1000)
 export function readQuantity(typed: string, unit: Unit, units: Units): ReadQuantity {
   if (unit === 'mm') {
     const read = readLength(typed, units)
-    return 'nm' in read ? { value: read.nm / NM_PER_MM } : { fault: `length.${read.fault}` }
+    return 'nm' in read ? { value: read.nm / NM_PER_MM } : read
   }
-  const text = typed.replace(/\s+/g, ' ').replace(/−/g, '-').replace(/₂/g, '2').trim().toLowerCase()
-  if (text === '') return { fault: 'amount.empty' }
-  const found = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)) ?([^\d\s.,+-].*)?$/.exec(text)
-  if (found === null) return { fault: 'amount.not_a_number' }
-  const spelled = found[2]?.trim() || unitName(unit, units).toLowerCase()
-  const factor = spelled === '' ? 1 : SPELLINGS[unit][spelled]
-  if (factor === undefined) return { fault: 'amount.unknown_unit' }
-  const value = Number((found[1] ?? '').replace(',', '.')) * factor
+  const own = displayFactor(unit, units)
   const highest = HIGHEST[unit] ?? 10_000
-  if (value < (unit === 'deg' ? -highest : 0) || value > highest) return { fault: 'amount.out_of_range' }
-  const rounded = Math.round(value * 1000) / 1000
-  if ((unit === 'shim' || unit === 'season') && !Number.isInteger(rounded)) return { fault: 'amount.not_whole' }
-  return { value: rounded }
+  const read = readNumber(typed, {
+    units: Object.fromEntries(Object.entries(SPELLINGS[unit]).map(([spelling, factor]) => [spelling, factor / own])),
+    low: unit === 'deg' ? -highest : 0,
+    high: highest / own,
+    whole: unit === 'shim' || unit === 'season',
+    name: unitName(unit, units),
+  })
+  return 'value' in read ? { value: Math.round(read.value * own * 1000) / 1000 } : read
 }
 
 /** A figure of a check; where it is off to one side or the other, with the side that is said behind it, as in 1/4 L. */
@@ -75,7 +73,7 @@ export function readFigure(
   typed: string,
   { unit, chips }: Pick<Check, 'unit' | 'chips'>,
   units: Units,
-): { value: number; chips: Chip[] } | { fault: string } {
+): { value: number; chips: Chip[] } | Fault {
   const sided = chips.length > 0 ? /^(|.*?[\d"'\s])\s*(l|left|r|right)\.?\s*$/i.exec(typed) : null
   const read = readQuantity(sided?.[1] ?? typed, unit ?? 'mark', units)
   if (!('value' in read)) return read

@@ -1,7 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { createVuetify } from 'vuetify'
-import type { LedgerEntry, RowContact, ShimMove } from '@/api/types'
+import type { LedgerEntry, OddShimMove, RowContact, ShimMove } from '@/api/types'
 import { signInForTest } from '@/testing'
 
 // The client takes hold of fetch as it is loaded, so the stand-in has to be there before.
@@ -22,11 +22,12 @@ const short: RowContact = {
   shims_left: 3,
   shims_right: 3,
   moved: false,
-  advice: { code: 'take_out', pairs: -2, expected_mm: 57.15, sd_mm: 12.8, uneven: false, long: false },
+  advice: { code: 'take_out', left: -2, right: -2, pack: 1, expected_mm: 57.15, sd_mm: 12.8, uneven: false, long: false },
 }
 const lastMove: ShimMove = {
   id: 'm1',
   row: 4,
+  side: 'centre',
   pairs: -2,
   contact_before_mm: 31.75,
   note: '',
@@ -34,9 +35,9 @@ const lastMove: ShimMove = {
   by: 'Wren',
 }
 
-function card(contact: RowContact, move?: ShimMove) {
+function card(contact: RowContact, move?: ShimMove, odd?: OddShimMove) {
   const wrapper = mount(ContactCard, {
-    props: { planterId: 1, contact, sensitivity: { mm: 12.7, sd_mm: 5.715, moves: 0, aim_mm: 50.8 }, lastMove: move },
+    props: { planterId: 1, contact, sensitivity: { mm: 12.7, sd_mm: 5.715, moves: 0, aim_mm: 50.8 }, lastMove: move, odd },
     global: { plugins: [createVuetify()] },
   })
   const press = async (name: string) => {
@@ -63,28 +64,55 @@ describe('blade contact of a row', () => {
     expect(says).toContain('Expected after: ')
     expect(says).toContain('a typical value until this planter’s own moves say better')
     expect(wrapper.get('.caution').text()).toContain('Fingers stay out from between the blades')
-    await wrapper.get('select').setValue('-1')
-    await press('They are moved')
+    for (const select of wrapper.findAll('select')) await select.setValue('-1')
+    await press('Shims moved')
     expect(network.sent as LedgerEntry[]).toMatchObject([
       { kind: 'shims_moved', row: 4, pairs: -1, contact_before: '31.75 mm' },
     ])
   })
 
   it('has nothing to do where the contact is good, and no move to record where the blades are done', () => {
-    const good = card({ ...short, contact_mm: 50.8, advice: { ...short.advice!, code: 'leave', pairs: 0 } })
+    const good = card({ ...short, contact_mm: 50.8, advice: { ...short.advice!, code: 'leave', left: 0, right: 0 } })
     expect(good.wrapper.findAll('button')).toHaveLength(0)
-    const done = card({ ...short, shims_left: 0, advice: { ...short.advice!, code: 'blades_done', pairs: 0 } })
+    const done = card({ ...short, shims_left: 0, advice: { ...short.advice!, code: 'blades_done', left: 0, right: 0 } })
     expect(done.says).toContain('the blades are done')
     expect(done.wrapper.findAll('button')).toHaveLength(0)
   })
 
+  it('gives one instruction where the packs differ too, and records each side by itself', async () => {
+    const advice = { ...short.advice!, left: -2, right: 0, pack: 1, uneven: true }
+    const { says, press } = card({ ...short, shims_right: 1, advice })
+    expect(says).toContain('Too short: take 2 out on the left.')
+    expect(says).toContain('Each side then has 1.')
+    await press('Shims moved')
+    expect(network.sent as LedgerEntry[]).toMatchObject([{ kind: 'shims_moved', side: 'left', pairs: -2 }])
+    expect(network.sent).toHaveLength(1)
+  })
+
+  it('asks about a move after which the contact went the wrong way', async () => {
+    const odd = { id: 'm9', row: 4, pairs: 1, before_mm: 38.1, after_mm: 50.8, happened_at: '2026-03-01T10:00:00.000Z' }
+    const { says, press } = card(short, undefined, odd)
+    expect(says).toContain('inner shims: 1 added on each side. Yet contact went from 1 1/2 in to 2 in.')
+    await press('Remove this move')
+    expect(network.sent).toMatchObject([{ kind: 'withdrawn', supersedes: 'm9' }])
+  })
+
   it('promises no length where the blades do not touch, and says where one pair is too coarse', () => {
-    const advice = { code: 'gap' as const, pairs: -1, expected_mm: null, sd_mm: null, uneven: false, long: false }
+    const advice = {
+      code: 'gap' as const,
+      left: -1,
+      right: -1,
+      pack: 2,
+      expected_mm: null,
+      sd_mm: null,
+      uneven: false,
+      long: false,
+    }
     const gap = card({ ...short, contact_mm: 0, advice })
-    expect(gap.says).toContain('take one out on each side and measure again')
+    expect(gap.says).toContain('take 1 out on each side and measure again')
     expect(gap.says).not.toContain('Expected after')
     expect(gap.wrapper.findAll('button')).toHaveLength(1)
-    const coarse = card({ ...short, contact_mm: 66, advice: { ...advice, code: 'too_coarse', pairs: 0 } })
+    const coarse = card({ ...short, contact_mm: 66, advice: { ...advice, code: 'too_coarse', left: 0, right: 0 } })
     expect(coarse.says).toContain('too coarse here')
     expect(coarse.wrapper.findAll('button')).toHaveLength(0)
   })

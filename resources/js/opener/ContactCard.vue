@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { RowContact, ShimMove } from '@/api/types'
+import type { OddShimMove, RowContact, ShimMove } from '@/api/types'
 import CautionNote from '@/components/CautionNote.vue'
 import FractionText from '@/components/FractionText.vue'
 import RefusalList from '@/components/RefusalList.vue'
@@ -10,22 +10,25 @@ import { useUnits } from '@/composables/useUnits'
 import { shortDate } from '@/dates'
 import FurrowDrawing from '@/drawings/FurrowDrawing.vue'
 import { useOutbox } from '@/offline/outbox'
-import { say, sayShims } from '@/words'
+import { say, sayMoves, sayShims } from '@/words'
 import { useSession } from '@/session'
 
 const session = useSession()
 /** The contact of a row's blades, what to do about it with shims, and the furrow it makes. */
-const { planterId, contact, sensitivity, lastMove } = defineProps<{
+const { planterId, contact, sensitivity, lastMove, odd } = defineProps<{
   planterId: number
   contact: RowContact
   sensitivity: { mm: number; sd_mm: number; moves: number; aim_mm: number }
   /** The newest move of this row's shims, of those that hold. */
   lastMove?: ShimMove
+  /** The newest move of this row after which the contact went the wrong way. */
+  odd?: OddShimMove
 }>()
 const emit = defineEmits<{ measure: [] }>()
 const { length } = useUnits()
 const { record, refusal, busy } = useLedgerEntries(planterId)
-const pairs = ref(contact.advice?.pairs || -1)
+const left = ref(contact.advice?.left ?? 0)
+const right = ref(contact.advice?.right ?? 0)
 
 const shape = computed(() => {
   const code = contact.advice?.code
@@ -50,14 +53,25 @@ const isWaiting = computed(() =>
   ),
 )
 
+function set(side: 'left' | 'right', count: number): void {
+  if (side === 'left') left.value = count
+  else right.value = count
+}
+
 async function moved(): Promise<void> {
-  const entry = {
+  const move = (pairs: number, side: 'left' | 'right' | 'centre') => ({
     kind: 'shims_moved' as const,
     row: contact.row,
-    pairs: pairs.value,
+    side,
+    pairs,
     contact_before: contact.contact_mm === null ? null : `${contact.contact_mm} mm`,
-  }
-  await record([entry], today())
+  })
+  const moves =
+    left.value === right.value ? [move(left.value, 'centre')] : [move(left.value, 'left'), move(right.value, 'right')]
+  await record(
+    moves.filter(({ pairs }) => pairs !== 0),
+    today(),
+  )
 }
 </script>
 
@@ -71,13 +85,17 @@ async function moved(): Promise<void> {
           <strong><fraction-text :text="length(contact.contact_mm)" /></strong> contact, {{ shims }}.
         </p>
         <p :class="{ change: contact.advice.code !== 'leave' }">
-          {{ say(`shims.${contact.advice.code}`, { count: Math.abs(contact.advice.pairs) }) }}
+          {{ say(`shims.${contact.advice.code}`, { moves: sayMoves(contact.advice) }) }}
         </p>
         <p v-if="contact.advice.expected_mm !== null">
           Expected after: <fraction-text :text="length(contact.advice.expected_mm)" />, give or take
           <fraction-text :text="length(contact.advice.sd_mm ?? 0)" />.
         </p>
-        <p v-if="contact.advice.uneven" class="watch">The sides do not carry the same number: the V runs off centre.</p>
+        <p v-if="contact.advice.uneven" class="watch">
+          The packs differ, so the V runs off center.<template v-if="contact.advice.pack !== null">
+            Each side then has {{ contact.advice.pack }}.</template
+          >
+        </p>
       </div>
     </div>
     <p v-else>
@@ -99,17 +117,41 @@ async function moved(): Promise<void> {
       </p>
       <p v-if="isWaiting" role="status">That the shims were moved waits on this device. Measure the contact again.</p>
       <div v-else-if="!['blades_done', 'too_coarse'].includes(contact.advice.code)" class="does">
-        <label>
-          Shims on each side
-          <select v-model.number="pairs">
-            <option v-for="count in [-4, -3, -2, -1, 1, 2, 3, 4]" :key="count" :value="count">
-              {{ count < 0 ? `${-count} taken out` : `${count} added` }}
+        <label v-for="side in ['left', 'right'] as const" :key="side">
+          Shims {{ say(`side.${side}`) }}
+          <select
+            :value="side === 'left' ? left : right"
+            @change="set(side, Number(($event.target as HTMLSelectElement).value))"
+          >
+            <option v-for="count in [-6, -5, -4, -3, -2, -1, 0, 1, 2, 3, 4, 5, 6]" :key="count" :value="count">
+              {{ count === 0 ? 'not moved' : count < 0 ? `${-count} taken out` : `${count} added` }}
             </option>
           </select>
         </label>
-        <v-btn v-if="session.may('record')" color="primary" :loading="busy" @click="moved">They are moved</v-btn>
+        <v-btn
+          v-if="session.may('record')"
+          color="primary"
+          :loading="busy"
+          :disabled="left === 0 && right === 0"
+          @click="moved"
+          >Shims moved</v-btn
+        >
       </div>
     </template>
+    <div v-if="odd" class="does odd">
+      <p class="watch">
+        {{ shortDate(dayOf(odd.happened_at)) }}: {{ sayShims(odd).toLowerCase() }} Yet contact went from
+        <fraction-text :text="length(odd.before_mm)" /> to <fraction-text :text="length(odd.after_mm)" />. Shims in make
+        it shorter. Was the move or a reading entered wrong? Until you say, this move counts for nothing.
+      </p>
+      <v-btn
+        v-if="session.may('record')"
+        variant="outlined"
+        :loading="busy"
+        @click="record([{ kind: 'withdrawn', supersedes: odd.id }], today())"
+        >Remove this move</v-btn
+      >
+    </div>
     <refusal-list :refusal="refusal" />
     <template v-if="contact.moved">
       <v-btn v-if="session.may('record')" color="primary" @click="emit('measure')">Measure it again</v-btn>

@@ -3,10 +3,10 @@ import { computed, ref, watch } from 'vue'
 import { usePartTypes } from '@/parts/queries'
 import type { Ledger, RemovalReason, Side, Slot } from '@/api/types'
 import CautionNote from '@/components/CautionNote.vue'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useLedgerEntries } from './useLedgerEntries'
 import { useDays } from '@/composables/useDays'
-import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 import { readRows } from '@/wear/life'
 
@@ -31,8 +31,8 @@ const used = ref(false)
 const size = ref('')
 const ranBefore = ref('')
 const reason = ref<RemovalReason>('worn')
-const cost = ref('')
-const shims = ref('')
+const cost = ref<number | null>(null)
+const shims = ref<number | null>(null)
 const note = ref('')
 const { record, refusal, busy } = useLedgerEntries(planterId)
 
@@ -71,8 +71,8 @@ async function save(): Promise<void> {
         size: size.value.trim() || null,
         ran_before: (used.value && ranBefore.value.trim()) || null,
         reason: reason.value,
-        cost: typedNumber(cost.value) ?? price.value,
-        shims: typedNumber(shims.value),
+        cost: cost.value ?? price.value,
+        shims: shims.value,
         note: note.value,
       })),
     ),
@@ -141,18 +141,21 @@ async function save(): Promise<void> {
           hint="Empty: not known"
           persistent-hint
         />
-        <v-text-field
+        <number-field
           v-if="slot === 'opener_blade'"
           v-model="shims"
           label="Inner shims"
           hint="In the pack, each side"
           persistent-hint
-          inputmode="numeric"
+          whole
+          :high="20"
         />
-        <v-text-field
+        <number-field
           v-model="cost"
           label="Cost of one"
-          inputmode="decimal"
+          kind="money"
+          :high="100_000"
+          :places="2"
           :placeholder="price === null ? '' : String(price)"
         />
       </div>

@@ -2,12 +2,12 @@
 import { computed, ref } from 'vue'
 import { usePartTypes } from '@/parts/queries'
 import type { Fitting, RemovalReason } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { type Entry, useLedgerEntries } from './useLedgerEntries'
 import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
 import { shortDate } from '@/dates'
-import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 
 /** What is on record of a fitted part, put right: corrected, taken back, or the part taken out with nothing in its place. */
@@ -22,7 +22,7 @@ const fittedOn = days.dayOf(fitting.fitted_at)
 const type = ref(fitting.part_type_id)
 const day = ref(fittedOn)
 const size = ref(fitting.size_mm === null ? '' : length(fitting.size_mm))
-const cost = ref(fitting.cost === null ? '' : String(fitting.cost))
+const cost = ref(fitting.cost)
 const note = ref(fitting.note)
 const reason = ref<RemovalReason>('failed')
 const { record, refusal, busy } = useLedgerEntries(planterId)
@@ -43,7 +43,7 @@ const correct = () =>
       used: fitting.used,
       size: size.value.trim() || null,
       shims: fitting.shims,
-      cost: typedNumber(cost.value),
+      cost: cost.value,
       note: note.value,
       supersedes: fitting.id,
     },
@@ -66,7 +66,7 @@ const correct = () =>
       <div class="pair">
         <v-text-field v-model="day" type="date" label="Fitted on" :max="today" />
         <v-text-field v-if="fitting.size_mm !== null" v-model="size" label="Size when fitted" />
-        <v-text-field v-model="cost" label="Cost" inputmode="decimal" />
+        <number-field v-model="cost" label="Cost" kind="money" :high="100_000" :places="2" />
       </div>
       <v-text-field v-model="note" label="Note" maxlength="1000" />
       <refusal-list :refusal="refusal" />

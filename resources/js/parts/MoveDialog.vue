@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { StockMove } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 import { say, wordsOf } from '@/words'
 
 /** What came or went of one thing, or how much of it there is. */
@@ -16,11 +16,10 @@ const { title, unit, keep } = defineProps<{
 const emit = defineEmits<{ close: [] }>()
 const { send, refusal, busy } = useSend()
 const kind = ref<StockMove['kind']>('counted')
-const quantity = ref('')
+const quantity = ref<number | null>(null)
 
 async function take(): Promise<void> {
-  // What is no number is refused by the server, in words.
-  if (await send(() => keep(kind.value, typedNumber(quantity.value) as number))) emit('close')
+  if (await send(() => keep(kind.value, quantity.value ?? 0))) emit('close')
 }
 </script>
 
@@ -39,10 +38,13 @@ async function take(): Promise<void> {
           {{ say(`stock_move.${one}`) }}
         </button>
       </div>
-      <v-text-field
+      <number-field
         v-model="quantity"
         :label="`${kind === 'counted' ? 'There are' : 'How many'}${unit ? `, ${unit}` : ''}`"
-        :inputmode="unit ? 'decimal' : 'numeric'"
+        :unit="unit"
+        required
+        :whole="!unit"
+        :high="100_000"
         autofocus
       />
       <refusal-list :refusal="refusal" />

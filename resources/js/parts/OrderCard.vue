@@ -3,13 +3,13 @@ import { v7 as uuid } from 'uuid'
 import { computed, reactive, ref, watch } from 'vue'
 import { api, body } from '@/api/client'
 import type { OnShelf, Order, OrderEdit } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useDays } from '@/composables/useDays'
 import { useMoney } from '@/composables/useMoney'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { dayAndMonth } from '@/dates'
-import { typedNumber } from '@/measure/typed'
 import { useSession } from '@/session'
 import { say } from '@/words'
 
@@ -20,13 +20,13 @@ const session = useSession()
 const { atLeast } = useMoney()
 const { today } = useDays()
 const { send, refusal, busy } = useSend()
-const came = reactive<Record<number, string>>({})
+const came = reactive<Record<number, number | null>>({})
 const once = useOnce()
-const quantities = ref<Record<number, string>>({})
+const quantities = ref<Record<number, number | null>>({})
 watch(
   () => order.revision,
   () => {
-    const of = order.lines.map(({ part_type_id, quantity }) => [part_type_id, String(quantity)])
+    const of = order.lines.map(({ part_type_id, quantity }) => [part_type_id, quantity])
     quantities.value = Object.fromEntries(of)
   },
   { immediate: true },
@@ -51,21 +51,21 @@ const edit = (more: Partial<OrderEdit>) =>
 /** As many of each as stand in the draft now; of what was emptied none. */
 const drafted = () =>
   order.lines
-    .filter(({ part_type_id }) => !['', '0'].includes((quantities.value[part_type_id] ?? '').trim()))
-    .map((line) => ({ ...line, quantity: typedNumber(quantities.value[line.part_type_id] ?? '') as number }))
+    .map((line) => ({ ...line, quantity: quantities.value[line.part_type_id] ?? 0 }))
+    .filter(({ quantity }) => quantity > 0)
 
 async function receive(): Promise<void> {
   const typed = order.lines.flatMap(({ part_type_id }) => {
-    const quantity = typedNumber(came[part_type_id] ?? '')
+    const quantity = came[part_type_id] ?? null
     return quantity === null ? [] : [{ part_type_id, quantity }]
   })
-  if (typed.length === 0) return
   await send(async () => {
+    if (typed.length === 0) return
     const happened_at = new Date().toISOString()
     const moves = once.of(typed, () => typed.map((move) => ({ ...move, id: uuid(), happened_at })))
     await body(api.POST('/api/orders/{order}/receive', { params: { path: { order: order.id } }, body: { moves } }))
     once.taken()
-    for (const { part_type_id } of moves) came[part_type_id] = ''
+    for (const { part_type_id } of moves) came[part_type_id] = null
     emit('changed')
   })
 }
@@ -91,20 +91,25 @@ async function receive(): Promise<void> {
         >
         <template v-if="isDraft">
           <span />
-          <input
+          <number-field
             v-model="quantities[line.part_type_id]"
-            inputmode="numeric"
-            :aria-label="`How many: ${nameOf(line.part_type_id)}`"
+            bare
+            whole
+            :high="100_000"
+            :label="`How many: ${nameOf(line.part_type_id)}`"
           />
         </template>
         <template v-if="order.state === 'ordered'">
           <span class="quiet">{{ line.received ?? 0 }} have come</span>
-          <input
+          <number-field
             v-if="(line.received ?? 0) < line.quantity"
             v-model="came[line.part_type_id]"
-            inputmode="numeric"
+            bare
+            whole
+            :low="1"
+            :high="100_000"
             :placeholder="`${line.quantity - (line.received ?? 0)}`"
-            :aria-label="`Come now: ${nameOf(line.part_type_id)}`"
+            :label="`Come now: ${nameOf(line.part_type_id)}`"
           />
         </template>
       </li>

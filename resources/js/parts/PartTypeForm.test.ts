@@ -88,17 +88,17 @@ describe('a part type', () => {
     expect((await form({ ...blade, life_m: null }).save()).edit.life).toBe(null)
   })
 
-  it('takes decimal commas, sends what is no number as it was typed, and says what was refused where it was', async () => {
+  it('reads prices and weeks, and says what was refused where it was', async () => {
     network.status = 422
-    network.answer = { message: 'Look again.', errors: { price: ['"dear" is no price.'], slots: ['Choose a slot.'] } }
+    network.answer = { message: 'Look again.', errors: { price: ['Too dear.'], slots: ['Choose a slot.'] } }
     const { field, save, wrapper } = form()
     await field('Name').setValue('Seed tube, hard lip')
-    await field('Price of one').setValue('dear')
-    await field('Lead time, days').setValue('3,5')
+    await field('Price of one').setValue('$1,038.50')
+    await field('Lead time, days').setValue('2 weeks')
     const { method, edit } = await save()
     expect(method).toBe('POST')
-    expect(edit).toMatchObject({ name: 'Seed tube, hard lip', price: 'dear', lead_days: 3.5, own_number: null })
-    expect(wrapper.text()).toContain('"dear" is no price.')
+    expect(edit).toMatchObject({ name: 'Seed tube, hard lip', price: 1038.5, lead_days: 14, own_number: null })
+    expect(wrapper.text()).toContain('Too dear.')
     expect(wrapper.text()).toContain('Choose a slot.')
     expect((field('Name').element as HTMLInputElement).value).toBe('Seed tube, hard lip')
     expect(wrapper.emitted('saved')).toBeUndefined()

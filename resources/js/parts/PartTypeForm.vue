@@ -3,10 +3,10 @@ import { reactive } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { PartType, PartTypeEdit, Slot } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import { vCursor } from '@/components/cursor'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
-import { typedNumber } from '@/measure/typed'
 import { say, wordsOf } from '@/words'
 
 /** A part type of the workshop's own catalogue: made, or changed. */
@@ -19,12 +19,12 @@ const form = reactive({
   name: type?.name ?? '',
   ownNumber: type?.own_number ?? '',
   slots: type?.slots ?? ([] as Slot[]),
-  perRow: String(type?.per_row ?? 1),
+  perRow: (type?.per_row ?? 1) as number | null,
   newSize: type?.new_size_typed ?? '',
   life: type?.life_m == null ? '' : exactDistance(type.life_m),
-  price: type?.price == null ? '' : String(type.price),
-  leadDays: type?.lead_days == null ? '' : String(type.lead_days),
-  minimum: type?.minimum == null ? '' : String(type.minimum),
+  price: type?.price ?? null,
+  leadDays: type?.lead_days ?? null,
+  minimum: type?.minimum ?? null,
   notes: type?.notes ?? '',
   heavy: type?.heavy ?? false,
   clearance: type?.clearance ?? false,
@@ -36,12 +36,12 @@ async function save(): Promise<void> {
     name: form.name,
     own_number: form.ownNumber || null,
     slots: form.slots,
-    per_row: typedNumber(form.perRow) as number,
+    per_row: form.perRow ?? 0,
     new_size: form.newSize || null,
     life: form.life || null,
-    price: typedNumber(form.price),
-    lead_days: typedNumber(form.leadDays),
-    minimum: typedNumber(form.minimum),
+    price: form.price,
+    lead_days: form.leadDays,
+    minimum: form.minimum,
     notes: form.notes,
     heavy: form.heavy,
     clearance: form.clearance,
@@ -74,10 +74,13 @@ async function save(): Promise<void> {
         :error-messages="refusal?.about('slots')"
       />
       <div class="pair">
-        <v-text-field
+        <number-field
           v-model="form.perRow"
           label="A row takes"
-          inputmode="numeric"
+          required
+          whole
+          :low="1"
+          :high="20"
           :error-messages="refusal?.about('per_row')"
         />
         <v-text-field
@@ -92,22 +95,27 @@ async function save(): Promise<void> {
           placeholder="800 mi"
           :error-messages="refusal?.about('life')"
         />
-        <v-text-field
+        <number-field
           v-model="form.price"
           label="Price of one"
-          inputmode="decimal"
+          kind="money"
+          :high="100_000"
+          :places="2"
           :error-messages="refusal?.about('price')"
         />
-        <v-text-field
+        <number-field
           v-model="form.leadDays"
           label="Lead time, days"
-          inputmode="numeric"
+          kind="days"
+          whole
+          :high="730"
           :error-messages="refusal?.about('lead_days')"
         />
-        <v-text-field
+        <number-field
           v-model="form.minimum"
           label="Keep on the shelf at least"
-          inputmode="numeric"
+          whole
+          :high="10_000"
           :error-messages="refusal?.about('minimum')"
         />
       </div>

@@ -2,11 +2,11 @@
 import { reactive } from 'vue'
 import { api, body } from '@/api/client'
 import type { OnShelf, Supplier } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useDays } from '@/composables/useDays'
 import { useMoney } from '@/composables/useMoney'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 import { useSession } from '@/session'
 import { say, wordsOf } from '@/words'
 
@@ -17,7 +17,6 @@ const session = useSession()
 const { today } = useDays()
 const { currency } = useMoney()
 const { send, refusal, busy } = useSend()
-const typed = (value: number | null | undefined) => (value == null ? '' : String(value))
 const PRACTICE = 'practice:'
 function asks(counter: string | null | undefined): 'nobody' | 'practice' | 'address' {
   if (counter == null) return 'nobody'
@@ -35,15 +34,15 @@ const form = reactive({
   address: asks(supplier?.counter) === 'address' ? (supplier?.counter ?? '') : '',
   prices: shelf.map(({ part_type_id, name }) => {
     const kept = supplier?.prices.find((price) => price.part_type_id === part_type_id)
-    return { part_type_id, name, kept, price: typed(kept?.price), lead_days: typed(kept?.lead_days) }
+    return { part_type_id, name, kept, price: kept?.price ?? null, lead_days: kept?.lead_days ?? null }
   }),
 })
 
 async function save(): Promise<void> {
   const prices = form.prices
-    .filter(({ price, lead_days }) => price.trim() !== '' || lead_days.trim() !== '')
+    .filter(({ price, lead_days }) => price !== null || lead_days !== null)
     .map(({ part_type_id, kept, price, lead_days }) => {
-      const now = { part_type_id, price: typedNumber(price), lead_days: typedNumber(lead_days) }
+      const now = { part_type_id, price, lead_days }
       // A price that did not change holds since when it did.
       const isSame = kept && kept.price === now.price && kept.lead_days === now.lead_days
       return { ...now, since: isSame ? kept.since : today() }
@@ -112,8 +111,26 @@ async function save(): Promise<void> {
         <tbody>
           <tr v-for="line in form.prices" :key="line.part_type_id">
             <th scope="row">{{ line.name }}</th>
-            <td><input v-model="line.price" inputmode="decimal" :aria-label="`Price of ${line.name}`" /></td>
-            <td><input v-model="line.lead_days" inputmode="numeric" :aria-label="`Days of ${line.name}`" /></td>
+            <td>
+              <number-field
+                v-model="line.price"
+                bare
+                kind="money"
+                :high="100_000"
+                :places="2"
+                :label="`Price of ${line.name}`"
+              />
+            </td>
+            <td>
+              <number-field
+                v-model="line.lead_days"
+                bare
+                kind="days"
+                whole
+                :high="730"
+                :label="`Days of ${line.name}`"
+              />
+            </td>
             <td class="quiet">{{ line.kept?.since }}</td>
           </tr>
         </tbody>

@@ -3,20 +3,20 @@ import { ref } from 'vue'
 import { api, body } from '@/api/client'
 import { useYard } from '@/api/queries'
 import type { NewLink } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 
 const emit = defineEmits<{ made: [link: NewLink]; close: [] }>()
 const yard = useYard()
 const planter = ref<number>()
 const name = ref('')
-const days = ref('60')
+const days = ref<number | null>(60)
 const { send, refusal, busy } = useSend()
 
 const make = () =>
   send(async () => {
-    const sent = { name: name.value, days: typedNumber(days.value) as number }
+    const sent = { name: name.value, days: days.value ?? 0 }
     const params = { path: { planter: planter.value ?? 0 } }
     emit('made', await body(api.POST('/api/planters/{planter}/guests', { params, body: sent })))
   })
@@ -43,10 +43,14 @@ const make = () =>
           maxlength="80"
           :error-messages="refusal?.about('name')"
         />
-        <v-text-field
+        <number-field
           v-model="days"
           label="Good for, days"
-          inputmode="numeric"
+          kind="days"
+          required
+          whole
+          :low="1"
+          :high="400"
           :error-messages="refusal?.about('days')"
         />
       </div>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import NumberField from '@/components/NumberField.vue'
+import { useNumbers } from '@/composables/useNumbers'
 import { useUnits } from '@/composables/useUnits'
-import { typedAcres } from '@/measure/area'
 import { say, sayCheck, wordsOf } from '@/words'
 import { type Line, sayRows } from './findings'
 import type { Choice } from './useDecisions'
@@ -9,7 +10,8 @@ import type { Choice } from './useDecisions'
 /** What a person does instead of what is proposed, and why. */
 const { lines } = defineProps<{ lines: Line[] }>()
 const emit = defineEmits<{ choose: [choice: Choice]; close: [] }>()
-const { units, areaUnit } = useUnits()
+const { areaUnit } = useUnits()
+const numbers = useNumbers()
 const actions = wordsOf('action') as Choice['action'][]
 const reasons = wordsOf('override') as NonNullable<Choice['reason']>[]
 const looks = ['next_walk', 'first_rain', 'acres'] as const
@@ -19,16 +21,12 @@ const action = ref<Choice['action']>(first.value.proposal.action === 'carry_over
 const reason = ref<NonNullable<Choice['reason']>>()
 const words = ref('')
 const look = ref<(typeof looks)[number]>('next_walk')
-const acres = ref('')
+const acres = ref<number | null>(null)
 const isOther = computed(() => lines.some(({ proposal }) => proposal.action !== action.value))
 const missing = computed(() => {
   if (isOther.value && reason.value === undefined && words.value.trim() === '')
     return 'Say why: choose a reason, or use your own words.'
-  if (
-    action.value === 'carry_over' &&
-    look.value === 'acres' &&
-    !(Number(typedAcres(acres.value, units.value, 1)) >= 1)
-  )
+  if (action.value === 'carry_over' && look.value === 'acres' && acres.value === null)
     return 'Give the acre figure of the season at which to look again.'
   return ''
 })
@@ -36,14 +34,14 @@ const tried = ref(false)
 
 function choose(): void {
   tried.value = true
-  if (missing.value !== '') return
+  if (numbers.faults().length > 0 || missing.value !== '') return
   const carried = action.value === 'carry_over'
   emit('choose', {
     action: action.value,
     reason: isOther.value ? (reason.value ?? null) : null,
     words: words.value.trim(),
     look_when: carried ? look.value : null,
-    look_acres: carried && look.value === 'acres' ? typedAcres(acres.value, units.value, 1) : null,
+    look_acres: carried && look.value === 'acres' ? acres.value : null,
   })
 }
 </script>
@@ -65,11 +63,14 @@ function choose(): void {
             {{ one === 'acres' ? 'at an acre figure' : say(`look.${one}`) }}
           </button>
         </div>
-        <v-text-field
+        <number-field
           v-if="look === 'acres'"
           v-model="acres"
-          :label="`At so many ${areaUnit()} of the season`"
-          inputmode="decimal"
+          :label="`At this many ${areaUnit()} of the season`"
+          kind="area"
+          :low="1"
+          :high="100_000"
+          :places="1"
         />
       </template>
       <template v-if="isOther">

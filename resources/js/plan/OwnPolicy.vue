@@ -3,8 +3,8 @@ import { reactive } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Policies, Slot, SlotRule } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 import { say, wordsOf } from '@/words'
 
 /** The shop's own policy: for each kind of part when it is changed, how much of it together, and with what. */
@@ -17,7 +17,7 @@ const { send, refusal, busy } = useSend()
 type Typed = {
   slot: Slot
   when: SlotRule['when'] | ''
-  share: string
+  share: number | null
   scope: NonNullable<SlotRule['scope']>
   with: Slot[]
   looks: number
@@ -28,7 +28,7 @@ const rules = reactive(
     return {
       slot,
       when: rule?.when ?? '',
-      share: rule?.when === 'share_gone' ? String(Math.round(1000 * (rule.share ?? 1)) / 10) : '',
+      share: rule?.when === 'share_gone' ? (rule.share ?? 1) : null,
       scope: rule?.scope ?? 'row',
       with: rule?.with ?? [],
       looks: rule?.looks ?? 1,
@@ -40,14 +40,13 @@ async function save(): Promise<void> {
   const own_policy = Object.fromEntries(
     rules.flatMap(({ slot, when, share, ...rest }) => {
       if (when === '') return []
-      const percent = typedNumber(share)
       return [
         [
           slot,
           {
             when,
             ...rest,
-            ...(when === 'share_gone' ? { share: typeof percent === 'number' ? percent / 100 : (percent ?? 0) } : {}),
+            ...(when === 'share_gone' ? { share: share ?? 0 } : {}),
           },
         ],
       ]
@@ -89,11 +88,14 @@ async function save(): Promise<void> {
               </select>
             </td>
             <td>
-              <input
+              <number-field
                 v-model="rule.share"
-                inputmode="decimal"
+                bare
+                kind="share"
+                :low="0.05"
+                :high="1"
                 :disabled="rule.when !== 'share_gone'"
-                :aria-label="`${say(`slot.${rule.slot}`)}, share gone, %`"
+                :label="`${say(`slot.${rule.slot}`)}, share gone, %`"
               />
             </td>
             <td>

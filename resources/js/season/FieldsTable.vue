@@ -2,9 +2,9 @@
 import { computed, ref } from 'vue'
 import { api, body, type Refusal } from '@/api/client'
 import type { Season } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
-import { typedAcres } from '@/measure/area'
 import { useSession } from '@/session'
 import { say, wordsOf } from '@/words'
 import { emptyField, type Typed, typedField } from './season'
@@ -17,17 +17,15 @@ const { planterId, season, refusal } = defineProps<{
 }>()
 const form = defineModel<Typed>('form', { required: true })
 const session = useSession()
-const { units, area, areaUnit } = useUnits()
+const { area, areaUnit } = useUnits()
 const kinds = ['soil', 'residue', 'tillage'] as const
 const wider = ref(false)
 const { send, refusal: unread, busy } = useSend()
 
-const sum = computed(() =>
-  form.value.fields.reduce((acres, field) => acres + (Number(typedAcres(field.acres, units.value, 1)) || 0), 0),
-)
+const sum = computed(() => form.value.fields.reduce((acres, field) => acres + (field.acres ?? 0), 0))
 
 function copy(): void {
-  form.value.fields = season.fields_before.map((field) => typedField(field, units.value))
+  form.value.fields = season.fields_before.map(typedField)
 }
 
 /** A table of fields is read by the server, and kept with the rest. */
@@ -46,7 +44,7 @@ async function read(event: Event): Promise<void> {
         bodySerializer: (of) => of as unknown as FormData,
       }),
     )
-    form.value.fields = fields.map((field) => typedField(field, units.value))
+    form.value.fields = fields.map(typedField)
   })
   input.value = ''
 }
@@ -91,21 +89,28 @@ async function read(event: Event): Promise<void> {
             </td>
             <td><input v-model="field.crop" :aria-label="`Crop of field ${at + 1}`" maxlength="80" /></td>
             <td class="number">
-              <input
+              <number-field
                 v-model="field.acres"
                 class="short"
-                inputmode="decimal"
-                :aria-label="`Area of field ${at + 1}, ${areaUnit()}`"
-                :aria-invalid="refusal?.about(`fields.${at}.acres`) !== undefined"
+                bare
+                kind="area"
+                :high="100_000"
+                :places="1"
+                :label="`Area of field ${at + 1}, ${areaUnit()}`"
+                :error-messages="refusal?.about(`fields.${at}.acres`)"
               />
             </td>
             <td class="number">
-              <input
+              <number-field
                 v-model="field.population"
                 class="short"
-                inputmode="numeric"
-                :aria-label="`Seeds an acre of field ${at + 1}`"
-                :aria-invalid="refusal?.about(`fields.${at}.population`) !== undefined"
+                bare
+                kind="seeds"
+                whole
+                :low="500"
+                :high="2_000_000"
+                :label="`Seeds an acre of field ${at + 1}`"
+                :error-messages="refusal?.about(`fields.${at}.population`)"
               />
             </td>
             <template v-if="wider">

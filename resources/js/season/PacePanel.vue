@@ -3,10 +3,11 @@ import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { api, body, type Refusal } from '@/api/client'
 import type { Season } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import { useMoney } from '@/composables/useMoney'
 import { useUnits } from '@/composables/useUnits'
 import { shortDate } from '@/dates'
-import { SPEED_UNIT, speedText, typedAcres } from '@/measure/area'
+import { SPEED_UNIT, speedText } from '@/measure/area'
 import type { Typed } from './season'
 
 /** How long planting takes: the window, the pace, the fills, the days, and what a day's delay costs. */
@@ -14,19 +15,18 @@ const { planterId, season, refusal } = defineProps<{ planterId: number; season: 
 const form = defineModel<Typed>('form', { required: true })
 const { units, area, areaUnit } = useUnits()
 const { money, currency } = useMoney()
-const claim = ref('')
+const claim = ref<number | null>(null)
 const speed = ref<number | null>()
 
 /** The speed that a claimed pace would need, as the server has it. */
 watchDebounced(
   claim,
-  async (typed) => {
+  async (acres) => {
     speed.value = undefined
-    const acres = typedAcres(typed, units.value, 1)
-    if (typeof acres !== 'number' || acres <= 0) return
+    if (acres === null) return
     const params = { path: { planter: planterId }, query: { acres_an_hour: acres } }
     const told = await body(api.GET('/api/planters/{planter}/season/speed', { params })).catch(() => undefined)
-    if (told && typed === claim.value) speed.value = told.mph
+    if (told && acres === claim.value) speed.value = told.mph
   },
   { debounce: 300 },
 )
@@ -71,48 +71,65 @@ const chance = computed(() =>
         label="Window ends"
         :error-messages="refusal?.about('planting_end')"
       />
-      <v-text-field
+      <number-field
         v-model="form.mph"
         :label="`Speed, ${SPEED_UNIT[units].name}`"
-        inputmode="decimal"
+        kind="speed"
+        :low="0.5"
+        :high="20"
+        :places="1"
         :placeholder="speedText(season.typical.mph, units)"
         :error-messages="refusal?.about('mph')"
         persistent-placeholder
       />
-      <v-text-field
+      <number-field
         v-model="form.efficiency"
         label="Efficiency, %"
-        inputmode="decimal"
+        kind="share"
+        :low="0.05"
+        :high="1"
+        :places="3"
         :placeholder="String(100 * (form.counts_fills ? season.typical.turning : season.typical.efficiency))"
         :error-messages="refusal?.about('efficiency')"
         persistent-placeholder
       />
-      <v-text-field
+      <number-field
         v-model="form.hours_a_day"
         label="Hours a day"
-        inputmode="decimal"
+        kind="hours"
+        :low="0.5"
+        :high="24"
+        :places="1"
         :placeholder="String(season.typical.hours_a_day)"
         :error-messages="refusal?.about('hours_a_day')"
         persistent-placeholder
       />
-      <v-text-field
+      <number-field
         v-model="form.fit_share"
         label="Days fit for fieldwork, %"
-        inputmode="decimal"
+        kind="share"
+        :low="0.01"
+        :high="1"
+        :places="3"
         :placeholder="String(100 * season.typical.fit_share)"
         :error-messages="refusal?.about('fit_share')"
         persistent-placeholder
       />
-      <v-text-field
+      <number-field
         v-model="form.planned_acres"
         :label="`Other planned ${areaUnit()}`"
-        inputmode="decimal"
+        kind="area"
+        :high="100_000"
+        :places="1"
         :error-messages="refusal?.about('planned_acres')"
       />
-      <v-text-field
+      <number-field
         v-model="claim"
         :label="`A claimed pace, ${areaUnit()}/h`"
-        inputmode="decimal"
+        kind="areaAnHour"
+        :low="0.1"
+        :high="1000"
+        :places="1"
         :hint="claimed"
         persistent-hint
       />
@@ -126,9 +143,9 @@ const chance = computed(() =>
     </p>
     <div v-for="(tank, at) in form.tanks" :key="at" class="tank">
       <input v-model="tank.name" aria-label="Box or tank" placeholder="seed, liquid" maxlength="40" />
-      <input v-model="tank.holds" aria-label="Holds" inputmode="decimal" placeholder="holds" />
+      <number-field v-model="tank.holds" bare label="Holds" :high="1_000_000" placeholder="holds" />
       <input v-model="tank.unit" aria-label="In" placeholder="gal" maxlength="12" />
-      <input v-model="tank.rate" aria-label="An acre takes" inputmode="decimal" placeholder="an acre takes" />
+      <number-field v-model="tank.rate" bare label="An acre takes" :high="100_000" placeholder="an acre takes" />
       <button
         type="button"
         class="out"
@@ -139,26 +156,30 @@ const chance = computed(() =>
       </button>
     </div>
     <div class="row">
-      <v-btn variant="outlined" size="small" @click="form.tanks.push({ name: '', holds: '', rate: '', unit: '' })"
+      <v-btn variant="outlined" size="small" @click="form.tanks.push({ name: '', holds: null, rate: null, unit: '' })"
         >Add a box or tank</v-btn
       >
       <label><input v-model="form.counts_fills" type="checkbox" /> Count the fills by themselves</label>
     </div>
-    <v-text-field
+    <number-field
       v-if="form.counts_fills"
       v-model="form.fill_minutes"
       label="Minutes a fill"
-      inputmode="decimal"
+      kind="minutes"
+      :high="600"
+      :places="1"
       :placeholder="String(season.typical.fill_minutes)"
       :error-messages="refusal?.about('fill_minutes')"
       persistent-placeholder
     />
     <h3>What late planting costs</h3>
     <div class="pair">
-      <v-text-field
+      <number-field
         v-model="form.delay_price"
         :label="`An acre a day late, ${currency}`"
-        inputmode="decimal"
+        kind="money"
+        :high="100_000"
+        :places="2"
         :error-messages="refusal?.about('delay_price')"
       />
       <v-text-field

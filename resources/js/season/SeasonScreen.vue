@@ -7,7 +7,6 @@ import type { Season } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
-import { useUnits } from '@/composables/useUnits'
 import { useSession } from '@/session'
 import { say } from '@/words'
 import CountdownTable from './CountdownTable.vue'
@@ -18,7 +17,6 @@ import { seasonEdit, type Typed, typedSeason } from './season'
 /** The season that is coming: what is planted where, how long it takes, and what has to be ready by when. */
 const { planterId } = defineProps<{ planterId: number }>()
 const session = useSession()
-const { units } = useUnits()
 const { data: face } = useFace(() => planterId)
 const query = useSeason(() => planterId)
 const season = computed(() => query.data.value)
@@ -30,11 +28,11 @@ const saved = ref(false)
 const isChanged = computed(() => form.value !== undefined && JSON.stringify(form.value) !== began.value)
 
 function begin(from: Season): void {
-  form.value = reactive(typedSeason(from, units.value))
+  form.value = reactive(typedSeason(from))
   began.value = JSON.stringify(form.value)
 }
 // What somebody is typing is not taken away by news.
-watch([season, units], ([now]) => now && (!isChanged.value || form.value === undefined) && begin(now), {
+watch([season], ([now]) => now && (!isChanged.value || form.value === undefined) && begin(now), {
   immediate: true,
 })
 
@@ -49,17 +47,17 @@ async function put(edit: ReturnType<typeof seasonEdit>): Promise<boolean> {
 }
 
 async function save(): Promise<void> {
-  if (form.value && season.value) saved.value = await put(seasonEdit(form.value, season.value.revision, units.value))
+  if (form.value && season.value) saved.value = await put(seasonEdit(form.value, season.value.revision))
 }
 
 /** A tick is kept at once, with all that was kept before and nothing that is only typed. */
 async function tick(key: string, done: boolean): Promise<void> {
   if (!season.value) return
-  const kept = typedSeason(season.value, units.value)
+  const kept = typedSeason(season.value)
   const own = kept.own_items.find(({ id }) => id === key)
   if (own) own.done = done
   else kept.ticked = done ? [...kept.ticked, key as Season['ticked'][number]] : kept.ticked.filter((one) => one !== key)
-  await put(seasonEdit(kept, season.value.revision, units.value))
+  await put(seasonEdit(kept, season.value.revision))
 }
 
 async function again(): Promise<void> {

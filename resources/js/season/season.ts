@@ -1,112 +1,83 @@
 import type { Deadline, Season, SeasonEdit, SeasonField } from '@/api/types'
-import { areaText, speedText, typedAcres, typedSpeed } from '@/measure/area'
-import type { Units } from '@/measure/length'
-import { typedNumber } from '@/measure/typed'
 
-/** A field as it stands in the form: typed. */
+/** A field as it stands in the form: a number is null until it can be read. */
 export type TypedField = Omit<SeasonField, 'acres' | 'population' | 'crop' | 'seed'> & {
   crop: string
   seed: string
-  acres: string
-  population: string
+  acres: number | null
+  population: number | null
 }
-export type TypedTank = { name: string; holds: string; rate: string; unit: string }
+export type TypedTank = { name: string; holds: number | null; rate: number | null; unit: string }
 /** A season as it stands in the form. */
-export type Typed = {
+export type Typed = Pick<
+  Season,
+  | 'planned_acres'
+  | 'mph'
+  | 'efficiency'
+  | 'counts_fills'
+  | 'fill_minutes'
+  | 'hours_a_day'
+  | 'fit_share'
+  | 'delay_price'
+  | 'own_items'
+  | 'ticked'
+> & {
   planting_start: string
   planting_end: string
-  planned_acres: string
-  mph: string
-  efficiency: string
-  counts_fills: boolean
-  fill_minutes: string
-  hours_a_day: string
-  fit_share: string
-  delay_price: string
   delay_after: string
   tanks: TypedTank[]
   fields: TypedField[]
-  own_items: Season['own_items']
-  ticked: Season['ticked']
 }
 
-const text = (value: number | null) => (value === null ? '' : String(value))
-const percent = (value: number | null) => (value === null ? '' : String(Number((100 * value).toFixed(1))))
-
-export const typedField = (field: SeasonField, units: Units): TypedField => ({
+export const typedField = (field: SeasonField): TypedField => ({
   ...field,
   crop: field.crop ?? '',
   seed: field.seed ?? '',
-  acres: areaText(field.acres, units),
-  population: text(field.population ?? null),
+  population: field.population ?? null,
 })
 
 export const emptyField = (): TypedField => ({
   name: '',
   crop: '',
-  acres: '',
+  acres: null,
   soil: null,
   residue: null,
   tillage: null,
   seed: '',
-  population: '',
+  population: null,
 })
 
-export const typedSeason = (season: Season, units: Units): Typed => ({
+export const typedSeason = (season: Season): Typed => ({
   planting_start: season.planting_start ?? '',
   planting_end: season.planting_end ?? '',
-  planned_acres: season.planned_acres === null ? '' : areaText(season.planned_acres, units),
-  mph: season.mph === null ? '' : speedText(season.mph, units),
-  efficiency: percent(season.efficiency),
+  planned_acres: season.planned_acres,
+  mph: season.mph,
+  efficiency: season.efficiency,
   counts_fills: season.counts_fills,
-  fill_minutes: text(season.fill_minutes),
-  hours_a_day: text(season.hours_a_day),
-  fit_share: percent(season.fit_share),
-  delay_price: text(season.delay_price),
+  fill_minutes: season.fill_minutes,
+  hours_a_day: season.hours_a_day,
+  fit_share: season.fit_share,
+  delay_price: season.delay_price,
   delay_after: season.delay_after ?? '',
-  tanks: season.tanks.map((tank) => ({ ...tank, holds: String(tank.holds), rate: String(tank.rate) })),
-  fields: season.fields.map((field) => typedField(field, units)),
+  tanks: season.tanks.map((tank) => ({ ...tank })),
+  fields: season.fields.map(typedField),
   own_items: season.own_items.map((item) => ({ ...item })),
   ticked: [...season.ticked],
 })
 
-const share = (typed: string) => {
-  const value = typedNumber(typed)
-  return typeof value === 'number' ? Number((value / 100).toFixed(3)) : value
-}
-const mph = (typed: string, units: Units) => {
-  const speed = typedSpeed(typed, units)
-  return typeof speed === 'number' ? Number(speed.toFixed(1)) : speed
-}
-
-/** What goes up; a line of which nothing was filled in is none. */
-export const seasonEdit = (typed: Typed, revision: number, units: Units): SeasonEdit => ({
+/** What is sent; a line of which nothing was filled in is none. */
+export const seasonEdit = (typed: Typed, revision: number): SeasonEdit => ({
+  ...typed,
   revision,
   planting_start: typed.planting_start || null,
   planting_end: typed.planting_end || null,
-  planned_acres: typedAcres(typed.planned_acres, units, 1),
-  mph: mph(typed.mph, units),
-  efficiency: share(typed.efficiency),
-  counts_fills: typed.counts_fills,
-  fill_minutes: typedNumber(typed.fill_minutes),
-  hours_a_day: typedNumber(typed.hours_a_day),
-  fit_share: share(typed.fit_share),
-  delay_price: typedNumber(typed.delay_price),
   delay_after: typed.delay_after || null,
   tanks: typed.tanks
-    .filter(({ name, holds, rate }) => name || holds || rate)
-    .map((tank) => ({ ...tank, holds: typedNumber(tank.holds) as number, rate: typedNumber(tank.rate) as number })),
+    .filter(({ name, holds, rate }) => name || holds !== null || rate !== null)
+    .map((tank) => ({ ...tank, holds: tank.holds ?? 0, rate: tank.rate ?? 0 })),
   fields: typed.fields
-    .filter(({ name, acres, crop }) => name || acres || crop)
-    .map((field) => ({
-      ...field,
-      crop: field.crop || null,
-      seed: field.seed || null,
-      acres: typedAcres(field.acres, units, 1) as number,
-      population: typedNumber(field.population),
-    })),
-  own_items: typed.own_items,
-  ticked: typed.ticked,
+    .filter(({ name, acres, crop }) => name || acres !== null || crop)
+    .map((field) => ({ ...field, crop: field.crop || null, seed: field.seed || null, acres: field.acres ?? 0 })),
 })
 
 const DAY = 86_400_000

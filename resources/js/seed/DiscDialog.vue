@@ -2,31 +2,27 @@
 import { reactive } from 'vue'
 import { api, body } from '@/api/client'
 import type { Disc } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 
 /** A disc or plate, the seed that it is meant for, and where it is in winter. */
 const { disc } = defineProps<{ disc?: Disc }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const { send, refusal, busy } = useSend()
-const typed = (value: number | null | undefined) => (value == null ? '' : String(value))
 const form = reactive({
   name: disc?.name ?? '',
-  cells: typed(disc?.cells),
-  hole: typed(disc?.hole),
-  from_size: typed(disc?.from_size),
-  to_size: typed(disc?.to_size),
+  cells: disc?.cells ?? null,
+  hole: disc?.hole ?? null,
+  from_size: disc?.from_size ?? null,
+  to_size: disc?.to_size ?? null,
   kept_in: disc?.kept_in ?? '',
 })
 
 async function save(): Promise<void> {
   const sent = {
     ...form,
-    cells: typedNumber(form.cells) ?? 0,
-    hole: typedNumber(form.hole),
-    from_size: typedNumber(form.from_size),
-    to_size: typedNumber(form.to_size),
+    cells: form.cells ?? 0,
   }
   const taken = await send(() =>
     disc
@@ -48,10 +44,17 @@ async function save(): Promise<void> {
       <h2>{{ disc ? disc.name : 'A disc or plate' }}</h2>
       <v-text-field v-model="form.name" label="Name" maxlength="80" />
       <div class="pair">
-        <v-text-field v-model="form.cells" label="Cells" inputmode="numeric" />
-        <v-text-field v-model="form.hole" label="Hole, mm" inputmode="decimal" />
-        <v-text-field v-model="form.from_size" label="Meant for seed from, mm" inputmode="decimal" />
-        <v-text-field v-model="form.to_size" label="up to, mm" inputmode="decimal" />
+        <number-field v-model="form.cells" label="Cells" required whole :low="1" :high="400" />
+        <number-field v-model="form.hole" label="Hole, mm" kind="mm" :low="0.1" :high="40" :places="2" />
+        <number-field
+          v-model="form.from_size"
+          label="Meant for seed from, mm"
+          kind="mm"
+          :low="0.5"
+          :high="40"
+          :places="2"
+        />
+        <number-field v-model="form.to_size" label="up to, mm" kind="mm" :low="0.5" :high="40" :places="2" />
       </div>
       <v-text-field v-model="form.kept_in" label="Kept in winter" maxlength="80" />
       <refusal-list :refusal="refusal" />

@@ -2,10 +2,10 @@
 import { reactive } from 'vue'
 import { api, body } from '@/api/client'
 import type { SeedLot } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useMoney } from '@/composables/useMoney'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 
 /** A lot of seed, as it stands on the tag. */
@@ -13,33 +13,23 @@ const { lot } = defineProps<{ lot?: SeedLot }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const { send, refusal, busy } = useSend()
 const { currency } = useMoney()
-const typed = (value: number | null | undefined, factor = 1) =>
-  value == null ? '' : String(Math.round(1000 * factor * value) / 1000)
 const form = reactive({
   name: lot?.name ?? '',
   crop: lot?.crop ?? '',
-  size: typed(lot?.size),
+  size: lot?.size ?? null,
   shape: lot?.shape ?? '',
-  seeds_per_unit: typed(lot?.seeds_per_unit),
-  germination: typed(lot?.germination, 100),
+  seeds_per_unit: lot?.seeds_per_unit ?? null,
+  germination: lot?.germination ?? null,
   treatment: lot?.treatment ?? '',
   lubricant: lot?.lubricant ?? '',
-  price: typed(lot?.price),
-  spare: typed(lot?.spare ?? 0.05, 100),
+  price: lot?.price ?? null,
+  spare: lot?.spare ?? (0.05 as number | null),
 })
-const share = (of: string) => {
-  const percent = typedNumber(of)
-  return percent === null ? null : percent / 100
-}
 
 async function save(): Promise<void> {
   const sent = {
     ...form,
-    size: typedNumber(form.size),
-    seeds_per_unit: typedNumber(form.seeds_per_unit) ?? 0,
-    germination: share(form.germination),
-    price: typedNumber(form.price),
-    spare: share(form.spare),
+    seeds_per_unit: form.seeds_per_unit ?? 0,
   }
   const taken = await send(() =>
     lot
@@ -63,12 +53,33 @@ async function save(): Promise<void> {
       <div class="pair">
         <v-text-field v-model="form.name" label="Lot, as in the fields" maxlength="80" />
         <v-text-field v-model="form.crop" label="Crop" maxlength="80" />
-        <v-text-field v-model="form.size" label="Size on average, mm" inputmode="decimal" />
+        <number-field v-model="form.size" label="Size on average, mm" kind="mm" :low="0.5" :high="40" :places="2" />
         <v-text-field v-model="form.shape" label="Shape" maxlength="40" />
-        <v-text-field v-model="form.seeds_per_unit" label="Seeds in a unit" inputmode="numeric" />
-        <v-text-field v-model="form.price" :label="`Price of a unit, ${currency}`" inputmode="decimal" />
-        <v-text-field v-model="form.germination" label="Germination on the tag, %" inputmode="decimal" />
-        <v-text-field v-model="form.spare" label="Spare, %" inputmode="decimal" />
+        <number-field
+          v-model="form.seeds_per_unit"
+          label="Seeds per unit"
+          kind="seeds"
+          required
+          whole
+          :low="100"
+          :high="10_000_000"
+        />
+        <number-field
+          v-model="form.price"
+          :label="`Price per unit, ${currency}`"
+          kind="money"
+          :high="100_000"
+          :places="2"
+        />
+        <number-field
+          v-model="form.germination"
+          label="Germination on the tag, %"
+          kind="share"
+          :low="0.01"
+          :high="1"
+          :places="3"
+        />
+        <number-field v-model="form.spare" label="Spare, %" kind="share" :high="1" :places="3" />
       </div>
       <v-text-field v-model="form.treatment" label="Treatment" maxlength="120" />
       <v-text-field v-model="form.lubricant" label="Lubricant, mix and dose by its label" maxlength="120" />

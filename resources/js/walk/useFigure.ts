@@ -3,7 +3,7 @@ import type { Band, Check, Doubt, Unit, WalkStep } from '@/api/types'
 import { useUnits } from '@/composables/useUnits'
 import { doubtsAbout, judgeByBands, wordReasons } from '@/measure/bands'
 import { readFigure, reasonsOf, toSteps } from '@/measure/quantity'
-import { say } from '@/words'
+import { say, sayFault } from '@/words'
 
 type Figure = { step: WalkStep; check: Check; bands: Band[]; doubts: Doubt[] }
 
@@ -60,7 +60,7 @@ export function useFigure(of: MaybeRefOrGetter<Figure>) {
   /** What is typed, if it can be stored; else why it cannot is said. */
   function enter(): { typed: string; confirmed: boolean } | null {
     if (!('value' in read.value)) {
-      complaint.value = say(read.value.fault, { typed: typed.value })
+      complaint.value = sayFault(read.value)
       return null
     }
     const isDoubtful = doubts(read.value.value).length > 0

@@ -23,7 +23,11 @@ const line: AcresLine = {
     { rows: [7, 8], share: 0 },
     { rows: [1], share: 0.255 },
   ],
+  pass: 'planting',
   lot: 'P7',
+  seed_lot_id: 7,
+  units_drawn: 25.6,
+  left_out: ['zinc'],
   population: '34,000; 32,000 from 40 ac',
   products: ['8 gal/ac starter'],
   map_acres: 60,
@@ -38,7 +42,15 @@ const line: AcresLine = {
 
 function form(of?: AcresLine) {
   const wrapper = mount(AcresForm, {
-    props: { line: of, severities, rowCount: 8, sections: [4, 4], lots: [], problem: '', busy: false },
+    props: {
+      line: of,
+      severities,
+      rowCount: 8,
+      sections: [4, 4],
+      lots: [{ id: 7, name: 'P7' }],
+      problem: '',
+      busy: false,
+    },
     global: { plugins: [createVuetify()], stubs: { VDialog: { template: '<div><slot /></div>' } } },
   })
   const field = (label: string, nth = 0) => {
@@ -62,7 +74,7 @@ describe('the form of a field', () => {
 
   it('loses nothing of a line that is corrected', async () => {
     const { saved, field } = form(line)
-    await field('Acres').setValue('60,5')
+    await field('Acres').setValue('60.5 ac')
     expect(await saved()).toEqual({
       id: expect.any(String) as string,
       day: '2026-04-20',
@@ -76,7 +88,10 @@ describe('the form of a field', () => {
       downforce: null,
       severity: null,
       shut_off: line.shut_off,
+      pass: 'planting',
       lot: 'P7',
+      seed_lot_id: 7,
+      left_out: ['zinc'],
       population: '34,000; 32,000 from 40 ac',
       products: line.products,
       map_acres: 60,
@@ -91,7 +106,7 @@ describe('the form of a field', () => {
   it('takes a section for the rows that were shut off, and others that ran less', async () => {
     const { saved, field, press, wrapper } = form()
     await field('Field').setValue('Far Down')
-    await field('Acres').setValue('0')
+    await field('Acres').setValue('40')
     await press('Section 2')
     await press('Other rows that ran less')
     await field('Rows', 1).setValue('1')
@@ -99,7 +114,6 @@ describe('the form of a field', () => {
       { rows: [5, 6, 7, 8], share: 0 },
       { rows: [1], share: 0.5 },
     ])
-    expect((await saved()).acres).toBe(0)
     await field('Rows', 1).setValue('9')
     expect(wrapper.text()).toContain('Write rows from 1 to 8')
     expect(wrapper.get('button[type=submit]').attributes('disabled')).toBeDefined()
@@ -119,9 +133,20 @@ describe('the form of a field', () => {
     expect(mph).toBeCloseTo(5.592, 3)
   })
 
-  it('sends what is no number as it was typed', async () => {
-    const { saved, field } = form()
-    await field('Acres').setValue('sixty')
-    expect((await saved()).acres).toBe('sixty')
+  it('is not sent while a number cannot be read', async () => {
+    const { wrapper, field } = form(line)
+    await field('Acres').setValue('about 60')
+    await wrapper.get('form').trigger('submit')
+    expect(wrapper.emitted('save')).toBeUndefined()
+    expect(wrapper.text()).toContain('Acres: "about 60" is not a number.')
+  })
+
+  it('has no seed on a pass with products only', async () => {
+    const { saved, press } = form(line)
+    await press('Products only')
+    const sent = await saved()
+    expect(sent).toMatchObject({ pass: 'products', products: line.products })
+    expect(sent).not.toHaveProperty('lot')
+    expect(sent).not.toHaveProperty('population')
   })
 })

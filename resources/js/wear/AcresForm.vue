@@ -2,10 +2,11 @@
 import { v7 as uuid } from 'uuid'
 import { computed, reactive, ref } from 'vue'
 import type { Acres, AcresEntry, AcresLine } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import { useDays } from '@/composables/useDays'
+import { useNumbers } from '@/composables/useNumbers'
 import { useUnits } from '@/composables/useUnits'
-import { areaText, SPEED_UNIT, speedText, typedAcres, typedSpeed } from '@/measure/area'
-import { typedNumber } from '@/measure/typed'
+import { SPEED_UNIT } from '@/measure/area'
 import LogFields from './LogFields.vue'
 import { productsOf, type Said } from './log'
 import { readRows } from './life'
@@ -18,8 +19,8 @@ const { line, severities, rowCount, sections, lots, problem, busy } = defineProp
   severities: Acres['severities']
   rowCount: number
   sections: number[]
-  /** Names of the shop's lots of seed. */
-  lots: string[]
+  /** The shop's lots of seed. */
+  lots: { id: number; name: string }[]
   problem: string
   busy: boolean
 }>()
@@ -27,16 +28,13 @@ const emit = defineEmits<{ save: [entry: AcresEntry]; takeBack: []; close: [] }>
 
 const { today } = useDays()
 const { units } = useUnits()
-// What nobody types over goes up as it came.
-const shown = {
-  acres: line ? areaText(line.acres, units.value) : '',
-  speed: line?.mph == null ? '' : speedText(line.mph, units.value),
-}
+const numbers = useNumbers()
 const said = ref<Said>({
+  pass: line?.pass ?? 'planting',
   lot: line?.lot ?? '',
   population: line?.population ?? '',
   products: (line?.products ?? []).join('; '),
-  map: line?.map_acres == null ? '' : areaText(line.map_acres, units.value),
+  map: line?.map_acres ?? null,
   around: line?.around ?? '',
   until: line?.until ?? '',
   over: line?.around_over ?? false,
@@ -46,18 +44,19 @@ const form = reactive({
   day: line?.day ?? today(),
   field: line?.field ?? '',
   crop: line?.crop ?? '',
-  ...shown,
+  acres: line?.acres ?? null,
+  mph: line?.mph ?? null,
   soil: line?.soil ?? null,
   residue: line?.residue ?? null,
   tillage: line?.tillage ?? null,
   downforce: line?.downforce ?? null,
-  severity: line?.own_severity ? String(line.severity) : '',
+  severity: line?.own_severity ? line.severity : null,
   off: (line?.shut_off ?? []).map(({ rows, share }) => ({
     rows: rows.join(', '),
-    ran: String(Math.round(10_000 * share) / 100),
+    ran: share as number | null,
   })),
 })
-if (form.off.length === 0) form.off.push({ rows: '', ran: '0' })
+if (form.off.length === 0) form.off.push({ rows: '', ran: 0 })
 
 /** The rows of each group; null where they cannot be read. */
 const rows = computed(() => form.off.map(({ rows }) => (rows.trim() === '' ? [] : readRows(rows, rowCount))))
@@ -69,26 +68,34 @@ const choices = (kind: Ground) =>
   groundsOf(kind, severities).map((value) => ({ value, title: say(`${kind}.${value}`) }))
 
 function save(): void {
+  if (numbers.faults().length > 0) return
   emit('save', {
     id: uuid(),
     day: form.day,
     field: form.field,
     crop: form.crop || null,
-    acres: line && form.acres === shown.acres ? line.acres : typedAcres(form.acres, units.value),
-    mph: line && form.speed === shown.speed ? line.mph : typedSpeed(form.speed, units.value),
+    acres: form.acres,
+    mph: form.mph,
     soil: form.soil,
     residue: form.residue,
     tillage: form.tillage,
     downforce: form.downforce,
-    severity: typedNumber(form.severity),
+    severity: form.severity,
     shut_off: form.off.flatMap(({ ran }, group) => {
       const of = rows.value[group] ?? []
-      return of.length === 0 ? [] : [{ rows: of, share: (typedNumber(ran) ?? 0) / 100 }]
+      return of.length === 0 ? [] : [{ rows: of, share: ran ?? 0 }]
     }),
-    lot: said.value.lot || null,
-    population: said.value.population || null,
+    pass: said.value.pass,
+    ...(said.value.pass === 'planting'
+      ? {
+          lot: said.value.lot || null,
+          seed_lot_id: lots.find(({ name }) => name === said.value.lot)?.id ?? null,
+          population: said.value.population || null,
+        }
+      : {}),
+    left_out: line?.left_out ?? [],
     products: productsOf(said.value.products),
-    map_acres: said.value.map === '' ? null : typedAcres(said.value.map, units.value),
+    map_acres: said.value.map,
     around: said.value.around || null,
     until: said.value.until || null,
     around_over: said.value.over,
@@ -109,12 +116,27 @@ function save(): void {
       <h2>{{ line ? 'Correct a line' : 'A field that was planted' }}</h2>
       <div class="pair">
         <v-text-field v-model="form.field" label="Field" />
-        <v-text-field v-model="form.acres" :label="units === 'in' ? 'Acres' : 'Hectares'" inputmode="decimal" />
+        <number-field
+          v-model="form.acres"
+          :label="units === 'in' ? 'Acres' : 'Hectares'"
+          kind="area"
+          required
+          :low="0.001"
+          :high="100_000"
+          :places="3"
+        />
         <v-text-field v-model="form.day" type="date" label="Planted on" :max="today()" />
         <v-text-field v-model="form.crop" label="Crop" />
-        <v-text-field v-model="form.speed" :label="`Speed, ${SPEED_UNIT[units].name}`" inputmode="decimal" />
+        <number-field
+          v-model="form.mph"
+          :label="`Speed, ${SPEED_UNIT[units].name}`"
+          kind="speed"
+          :low="0.5"
+          :high="20"
+          :places="3"
+        />
       </div>
-      <log-fields v-model="said" :lots="lots" />
+      <log-fields v-model="said" :lots="lots.map(({ name }) => name)" />
       <h3>Ground</h3>
       <div class="pair">
         <v-select
@@ -125,15 +147,17 @@ function save(): void {
           clearable
           :items="choices(kind)"
         />
-        <v-text-field
+        <number-field
           v-model="form.severity"
           label="Severity, your own"
           hint="0.5 easy to 2 harsh; empty: by the ground"
           persistent-hint
-          inputmode="decimal"
+          :low="0.5"
+          :high="2"
+          :places="2"
         />
       </div>
-      <p class="quiet">Severity {{ form.severity || explainSeverity(form, severities) }}</p>
+      <p class="quiet">Severity {{ form.severity ?? explainSeverity(form, severities) }}</p>
       <h3>Rows shut off</h3>
       <div v-for="(group, index) in form.off" :key="index" class="off">
         <v-text-field
@@ -142,7 +166,7 @@ function save(): void {
           placeholder="7-8"
           :error-messages="rows[index] === null ? `Write rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
         />
-        <v-text-field v-model="group.ran" label="They ran, % of the field" inputmode="numeric" />
+        <number-field v-model="group.ran" label="They ran, % of the field" kind="share" :high="1" :places="4" />
         <v-btn
           v-for="section in ofSections.length > 1 ? ofSections : []"
           :key="section.name"
@@ -152,7 +176,7 @@ function save(): void {
           {{ section.name }}
         </v-btn>
       </div>
-      <v-btn variant="outlined" @click="form.off.push({ rows: '', ran: '50' })">Other rows that ran less</v-btn>
+      <v-btn variant="outlined" @click="form.off.push({ rows: '', ran: 0.5 })">Other rows that ran less</v-btn>
       <p v-if="problem" class="change" role="alert">{{ problem }}</p>
       <div class="actions">
         <v-btn v-if="line" variant="text" color="error" :loading="busy" @click="emit('takeBack')"

@@ -30,7 +30,7 @@ const example = computed(() =>
 )
 const acres = useAcres(() => planterId)
 const seeds = useSeed(() => session.may('record'))
-const lots = computed(() => (seeds.data.value?.lots ?? []).map((lot) => lot.name))
+const lots = computed(() => seeds.data.value?.lots ?? [])
 
 const line = ref('')
 const { today } = useDays()

@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import NumberField from '@/components/NumberField.vue'
 import { useUnits } from '@/composables/useUnits'
+import { say, wordsOf } from '@/words'
 import type { Said } from './log'
 
 /** Seed, products, size by the map, and what was made do with. */
@@ -13,9 +15,22 @@ const { units } = useUnits()
 
 <template>
   <h3>Seed and products</h3>
+  <div class="segments" role="group" aria-label="What the pass was for">
+    <button
+      v-for="one in wordsOf('pass') as Said['pass'][]"
+      :key="one"
+      type="button"
+      :aria-pressed="said.pass === one"
+      @click="said.pass = one"
+    >
+      {{ say(`pass.${one}`) }}
+    </button>
+  </div>
+  <p v-if="said.pass === 'products'" class="quiet">It does not count as planted and wears no row unit.</p>
   <div class="pair">
-    <v-combobox v-model="said.lot" :items="lots" label="Lot of seed" maxlength="80" />
+    <v-combobox v-if="said.pass === 'planting'" v-model="said.lot" :items="lots" label="Lot of seed" maxlength="80" />
     <v-text-field
+      v-if="said.pass === 'planting'"
       v-model="said.population"
       label="Population, seeds/ac"
       hint="Changed on the way: 34000; 32000 from 40 ac"
@@ -23,10 +38,12 @@ const { units } = useUnits()
       maxlength="200"
     />
     <v-text-field v-model="said.products" label="Products" placeholder="8 gal/ac starter; 5 lb/ac zinc" />
-    <v-text-field
+    <number-field
       v-model="said.map"
       :label="units === 'in' ? 'Acres by the map' : 'Hectares by the map'"
-      inputmode="decimal"
+      kind="area"
+      :high="100_000"
+      :places="3"
     />
   </div>
   <h3>Made do with</h3>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { usePartTypes } from '@/parts/queries'
-import type { Ledger, LedgerEntry, Slot, WorkJob, WorkPiece } from '@/api/types'
+import type { Ledger, LedgerEntry, Side, Slot, WorkJob, WorkPiece } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
+import { useNumbers } from '@/composables/useNumbers'
 import { useUnits } from '@/composables/useUnits'
-import { typedNumber } from '@/measure/typed'
 import { sayRows } from '@/plan/findings'
 import { say, sayRow } from '@/words'
 import { sharedOut } from './hands'
@@ -21,9 +22,10 @@ const emit = defineEmits<{ back: []; finished: [] }>()
 const { deliver, refusal, busy } = useHandsEntries(() => done[0]?.piece.planter ?? 0)
 const types = usePartTypes()
 const { units } = useUnits()
+const numbers = useNumbers()
 
-const took = ref(`${minutes ?? ''}`)
-const seized = ref('')
+const took = ref<number | null>(minutes)
+const seized = ref<number | null>(null)
 const lubricant = ref('')
 const words = ref('')
 /** What the work was to set, as one line. */
@@ -53,8 +55,15 @@ for (const { piece, jobs } of done) {
 const moves = reactive(
   done.flatMap(({ piece, jobs }) =>
     jobs.flatMap(({ key, why, by }) => {
+      const move = { key, row: piece.row, side: 'centre' as Side, pairs: null as number | null }
+      // To level packs is another number on each side.
+      if (why === 'level_packs' || why === 'level_packs_and_measure')
+        return [
+          { ...move, side: 'left' as Side },
+          { ...move, side: 'right' as Side },
+        ]
       const sign = why === null ? undefined : SHIMS[why]
-      return sign === undefined ? [] : [{ key, row: piece.row, pairs: `${sign * (by?.value ?? 1)}` }]
+      return sign === undefined ? [] : [{ ...move, pairs: sign * (by?.value ?? 1) }]
     }),
   ),
 )
@@ -80,14 +89,15 @@ function entriesOf({ row }: WorkPiece, jobs: WorkJob[]): Entry[] {
         },
       ]
     }
-    const pairs = typedNumber(moves.find(({ key }) => key === job.key)?.pairs ?? '') ?? 0
-    return pairs === 0 ? [] : [{ kind: 'shims_moved', row, pairs }]
+    return moves.flatMap(({ key, side, pairs }): Entry[] =>
+      key === job.key && pairs ? [{ kind: 'shims_moved', row, side, pairs }] : [],
+    )
   })
 }
 
 async function save(): Promise<void> {
-  const all = typedNumber(took.value)
-  const held = typedNumber(seized.value)
+  if (numbers.faults().length > 0) return
+  const [all, held] = [took.value, seized.value]
   const shares =
     all === null
       ? []
@@ -139,26 +149,34 @@ async function save(): Promise<void> {
       By the shelf {{ away === 1 ? 'one of these is' : `${away} of these are` }} not here. It is written down all the
       same; count the shelf then.
     </p>
-    <v-text-field
+    <number-field
       v-for="move in moves"
-      :key="move.key"
+      :key="`${move.key} ${move.side}`"
       v-model="move.pairs"
-      :label="`Shims moved on each side, row ${move.row}`"
+      whole
+      :low="-20"
+      :high="20"
+      :label="`Shims moved ${say(move.side === 'centre' ? 'shims.on_each' : `shims.on_${move.side}`)}, row ${move.row}`"
       hint="Taken out as minus: -1. Count the pack out and in."
       persistent-hint
     />
     <div class="pair">
-      <v-text-field
+      <number-field
         v-model="took"
         label="Minutes it took"
-        inputmode="numeric"
+        kind="minutes"
+        whole
+        :low="1"
+        :high="6000"
         hint="From the first tick on"
         persistent-hint
       />
-      <v-text-field
+      <number-field
         v-model="seized"
         label="Of them, for a joint that was seized"
-        inputmode="numeric"
+        kind="minutes"
+        whole
+        :high="6000"
         hint="Ustrel reckons with it next time"
         persistent-hint
       />

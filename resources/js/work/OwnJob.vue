@@ -3,10 +3,10 @@ import { v7 as uuid } from 'uuid'
 import { ref } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 
 /** Work of the shop's own: planned with the rest, ticked and finished from its card. */
 const { planterId, rowCount } = defineProps<{ planterId: number; rowCount: number }>()
@@ -15,7 +15,7 @@ const { send, refusal, busy } = useSend()
 const once = useOnce()
 const title = ref('')
 const row = ref(0)
-const minutes = ref('')
+const minutes = ref<number | null>(null)
 const blocks = ref(false)
 const rows = Array.from({ length: rowCount + 1 }, (_, value) => ({
   value,
@@ -23,7 +23,7 @@ const rows = Array.from({ length: rowCount + 1 }, (_, value) => ({
 }))
 
 async function add(): Promise<void> {
-  const typed = { title: title.value, row: row.value, minutes: typedNumber(minutes.value) ?? 0, blocks: blocks.value }
+  const typed = { title: title.value, row: row.value, minutes: minutes.value ?? 0, blocks: blocks.value }
   const own = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
   const params = { path: { planter: planterId } }
   if (!(await send(() => body(api.POST('/api/planters/{planter}/work/own', { params, body: own }))))) return
@@ -39,7 +39,7 @@ async function add(): Promise<void> {
       <v-text-field v-model="title" label="What is to be done" maxlength="120" />
       <div class="pair">
         <v-select v-model="row" label="Where" :items="rows" />
-        <v-text-field v-model="minutes" label="Minutes" inputmode="numeric" />
+        <number-field v-model="minutes" label="Minutes" kind="minutes" required whole :low="1" :high="6000" />
       </div>
       <v-checkbox v-model="blocks" label="Planting waits for it" hide-details />
       <refusal-list :refusal="refusal" />

@@ -89,7 +89,10 @@ describe('the planter form', () => {
     const { wrapper, fill, submit } = form()
     for (const [index, text] of ['Quill', 'Ardle', 'many', '30', 'x'].entries()) await fill(index, text)
     await submit()
-    expect(network.sent).toMatchObject([{ row_count: 'many', sections: ['x'] }])
+    expect(network.sent).toEqual([])
+    await fill(2, '60')
+    await submit()
+    expect(network.sent).toMatchObject([{ row_count: 60, sections: ['x'] }])
     expect(wrapper.findAll('.v-messages__message').map((message) => message.text())).toEqual(
       expect.arrayContaining(['A planter has 1 to 48 rows.', 'Write the rows of each section.']),
     )
@@ -98,7 +101,7 @@ describe('the planter form', () => {
         .findAll('input')
         .slice(0, 5)
         .map((input) => input.element.value),
-    ).toEqual(['Quill', 'Ardle', 'many', '30', 'x'])
+    ).toEqual(['Quill', 'Ardle', '60', '30', 'x'])
     expect(push).not.toHaveBeenCalled()
   })
 })

@@ -4,31 +4,28 @@ import { useRouter } from 'vue-router'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Planter, PlanterEdit, SpecSheet } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import PlanterRibbon from '@/components/PlanterRibbon.vue'
 import { vCursor } from '@/components/cursor'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
-import { areaText, typedAcres } from '@/measure/area'
-import { typedNumber } from '@/measure/typed'
 import { say } from '@/words'
 import EquipmentFields from './EquipmentFields.vue'
 
 const { planter, sheets } = defineProps<{ planter?: Planter; sheets: SpecSheet[] }>()
 const router = useRouter()
 const { units } = useUnits()
-// What nobody types over goes up as it came.
-const shownAcres = planter?.planned_acres == null ? '' : areaText(planter.planned_acres, units.value)
 
 const form = reactive({
   farm: planter?.farm ?? '',
   name: planter?.name ?? '',
-  rows: String(planter?.row_count ?? 8),
+  rows: (planter?.row_count ?? 8) as number | null,
   spacing: planter?.spacing_typed ?? '30 in',
   sections: planter && planter.sections.length > 1 ? planter.sections.join(', ') : '',
   sheet: planter?.spec_sheet.id ?? sheets[0]?.id,
   plantingStart: planter?.planting_start ?? '',
-  plannedAcres: shownAcres,
-  plantingDays: planter?.planting_days == null ? '' : String(planter.planting_days),
+  plannedAcres: planter?.planned_acres ?? null,
+  plantingDays: planter?.planting_days ?? null,
   equipment: planter?.equipment ?? sheets[0]?.typical_equipment,
 })
 // Another kind of row unit carries other things.
@@ -41,11 +38,11 @@ watch(
 )
 const { send, refusal, busy } = useSend()
 
-/** The form as the API takes it; what is not a number goes up as typed, so that the answer can name it. */
+/** The form as the API takes it. */
 const edit = computed<PlanterEdit>(() => ({
   farm: form.farm,
   name: form.name,
-  row_count: typedNumber(form.rows) as number,
+  row_count: form.rows ?? 0,
   spacing: form.spacing,
   ...(form.sections.trim() === ''
     ? {}
@@ -53,14 +50,13 @@ const edit = computed<PlanterEdit>(() => ({
         sections: form.sections
           .split(/[,\s]+/)
           .filter(Boolean)
-          .map((rows) => typedNumber(rows) as number),
+          .map((rows) => (/^\d+$/.test(rows) ? Number(rows) : (rows as unknown as number))),
       }),
   spec_sheet_id: form.sheet as number,
   ...(form.equipment ? { equipment: form.equipment } : {}),
   planting_start: form.plantingStart || null,
-  planned_acres:
-    planter && form.plannedAcres === shownAcres ? planter.planned_acres : typedAcres(form.plannedAcres, units.value, 1),
-  planting_days: typedNumber(form.plantingDays),
+  planned_acres: form.plannedAcres,
+  planting_days: form.plantingDays,
 }))
 
 const preview = computed(() => {
@@ -103,10 +99,13 @@ const save = () =>
     <p v-if="refusal" class="change wide" role="alert">{{ refusal.message }}</p>
     <v-text-field v-model="form.name" v-cursor label="Planter name" :error-messages="about('name')" />
     <v-text-field v-model="form.farm" label="Farm" :error-messages="about('farm')" />
-    <v-text-field
+    <number-field
       v-model="form.rows"
       label="Rows"
-      inputmode="numeric"
+      required
+      whole
+      :low="1"
+      :high="64"
       hint="1 to 48, a drill to 64, counted from the left as seen from behind"
       persistent-hint
       :error-messages="about('row_count')"
@@ -133,18 +132,24 @@ const save = () =>
       persistent-hint
       :error-messages="about('planting_start')"
     />
-    <v-text-field
+    <number-field
       v-model="form.plannedAcres"
       :label="units === 'in' ? 'Acres this season' : 'Hectares this season'"
-      inputmode="decimal"
+      kind="area"
+      :low="1"
+      :high="100_000"
+      :places="1"
       hint="The odds that parts last are reckoned to here. Empty: as many as last season"
       persistent-hint
       :error-messages="about('planned_acres')"
     />
-    <v-text-field
+    <number-field
       v-model="form.plantingDays"
       label="Days that planting takes"
-      inputmode="numeric"
+      kind="days"
+      whole
+      :low="1"
+      :high="365"
       hint="From the first to the last day"
       persistent-hint
       :error-messages="about('planting_days')"

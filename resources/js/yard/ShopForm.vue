@@ -3,8 +3,8 @@ import { reactive, ref } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Shop } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 import { type Ground, GROUNDS } from '@/wear/ground'
 import { say } from '@/words'
 import { useSession } from '@/session'
@@ -12,25 +12,22 @@ import { useSession } from '@/session'
 const session = useSession()
 /** What the shop goes by where forecasts are made: how the ground wears parts, and how far its readings may be off. */
 const { shop } = defineProps<{ shop: Shop }>()
-const typed = (own: number | null) => (own === null ? '' : String(own))
-type Typed = Record<string, string>
+type Typed = Record<string, number | null>
 const factors = reactive(
   Object.fromEntries(
     GROUNDS.map((kind) => {
       const cases = shop.ground.filter((one) => one.kind === kind)
-      return [kind, Object.fromEntries(cases.map((one) => [one.case, typed(one.own)])) as Typed]
+      return [kind, Object.fromEntries(cases.map((one) => [one.case, one.own])) as Typed]
     }),
   ) as Record<Ground, Typed>,
 )
-const errors = reactive(Object.fromEntries(shop.measuring.map((one) => [one.check, typed(one.own)])))
+const errors = reactive(Object.fromEntries(shop.measuring.map((one) => [one.check, one.own])))
 const { send, refusal, busy } = useSend()
 const saved = ref(false)
 
 /** Only what was filled in; the rest goes by the typical figure, or by what was learned. */
 const filled = (fields: Typed) =>
-  Object.fromEntries(
-    Object.entries(fields).flatMap(([key, text]) => (text.trim() === '' ? [] : [[key, typedNumber(text) as number]])),
-  )
+  Object.fromEntries(Object.entries(fields).flatMap(([key, value]) => (value === null ? [] : [[key, value]])))
 
 async function save(): Promise<void> {
   saved.value = false
@@ -56,15 +53,16 @@ async function save(): Promise<void> {
           <legend>{{ say(`ground.${kind}`) }}</legend>
           <label v-for="one in shop.ground.filter((of) => of.kind === kind)" :key="one.case">
             <span>{{ say(`${kind}.${one.case}`) }}</span>
-            <input
+            <number-field
               v-model="factors[kind][one.case]"
-              inputmode="decimal"
+              bare
+              :label="say(`${kind}.${one.case}`)"
+              :low="0.5"
+              :high="2"
+              :places="2"
               :placeholder="String(one.typical)"
-              :aria-invalid="refusal?.about(`ground_factors.${kind}.${one.case}`) !== undefined"
+              :error-messages="refusal?.about(`ground_factors.${kind}.${one.case}`)"
             />
-            <span v-if="refusal?.about(`ground_factors.${kind}.${one.case}`)" class="change" role="alert">{{
-              refusal.about(`ground_factors.${kind}.${one.case}`)
-            }}</span>
           </label>
         </fieldset>
       </div>
@@ -91,15 +89,16 @@ async function save(): Promise<void> {
               <span v-else class="quiet">nothing yet, {{ one.typical }} mm is taken</span>
             </td>
             <td>
-              <input
+              <number-field
                 v-model="errors[one.check]"
-                inputmode="decimal"
-                :aria-label="`${say(`check.${one.check}`)}, your own, in mm`"
-                :aria-invalid="refusal?.about(`measuring_sd.${one.check}`) !== undefined"
+                bare
+                kind="mm"
+                :label="`${say(`check.${one.check}`)}, your own, in mm`"
+                :low="0.3"
+                :high="10"
+                :places="2"
+                :error-messages="refusal?.about(`measuring_sd.${one.check}`)"
               />
-              <span v-if="refusal?.about(`measuring_sd.${one.check}`)" class="change" role="alert">{{
-                refusal.about(`measuring_sd.${one.check}`)
-              }}</span>
             </td>
           </tr>
         </tbody>

@@ -3,9 +3,9 @@ import { reactive, ref } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import type { Shop } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 import { useSession } from '@/session'
 
 /** What the shop charges and who works when: by it stops, policies and the countdown are reckoned. */
@@ -19,15 +19,15 @@ const currencies = Intl.supportedValuesOf('currency').map((value) => ({
   value,
   title: `${value}, ${names.of(value) ?? value}`,
 }))
-const typed = (value: number | null) => (value === null ? '' : String(value))
 const form = reactive({
   currency: shop.currency,
-  shop_rate: typed(shop.shop_rate),
-  stop_cost: typed(shop.stop_cost),
-  stop_hours: typed(shop.stop_hours),
-  depth_cost: typed(shop.depth_cost),
+  number_style: shop.number_style,
+  shop_rate: shop.shop_rate,
+  stop_cost: shop.stop_cost,
+  stop_hours: shop.stop_hours,
+  depth_cost: shop.depth_cost,
   service_stops: shop.service_stops,
-  crew: shop.crew.map(({ name, hours }) => ({ name, hours: hours.map(String) })),
+  crew: shop.crew.map(({ name, hours }) => ({ name, hours: [...hours] as (number | null)[] })),
 })
 
 async function save(): Promise<void> {
@@ -35,16 +35,12 @@ async function save(): Promise<void> {
   saved.value = await send(async () => {
     const sent = {
       ...form,
-      shop_rate: typedNumber(form.shop_rate),
-      stop_cost: typedNumber(form.stop_cost),
-      stop_hours: typedNumber(form.stop_hours),
-      depth_cost: typedNumber(form.depth_cost),
       crew: form.crew
         .filter(({ name }) => name.trim() !== '')
-        .map(({ name, hours }) => ({ name, hours: hours.map((of) => typedNumber(of) ?? 0) })),
+        .map(({ name, hours }) => ({ name, hours: hours.map((of) => of ?? 0) })),
     }
     queries.setQueryData(keys.shop, await body(api.PATCH('/api/workshop', { body: sent })))
-    if (session.me) session.me = { ...session.me, currency: form.currency }
+    if (session.me) session.me = { ...session.me, currency: form.currency, number_style: form.number_style }
     await queries.invalidateQueries()
   })
 }
@@ -60,34 +56,52 @@ async function save(): Promise<void> {
         :items="currencies"
         :error-messages="refusal?.about('currency')"
       />
-      <v-text-field
+      <v-select
+        v-model="form.number_style"
+        label="Numbers are written"
+        :items="[
+          { value: 'point', title: '1,234.5' },
+          { value: 'comma', title: '1.234,5' },
+          { value: null, title: 'either way; asked when unclear' },
+        ]"
+        :error-messages="refusal?.about('number_style')"
+      />
+      <number-field
         v-model="form.shop_rate"
         :label="`An hour’s work, ${form.currency}`"
-        inputmode="decimal"
+        kind="money"
+        :high="100_000"
+        :places="2"
         :error-messages="refusal?.about('shop_rate')"
       />
-      <v-text-field
+      <number-field
         v-model="form.stop_cost"
+        kind="money"
+        :high="100_000"
+        :places="2"
         :label="`A stop in season, ${form.currency}`"
         hint="The trip, the call: whatever is done in it"
         persistent-hint
-        inputmode="decimal"
         :error-messages="refusal?.about('stop_cost')"
       />
-      <v-text-field
+      <number-field
         v-model="form.stop_hours"
+        kind="hours"
+        :high="100"
+        :places="2"
         label="Hours that the planter waits"
         hint="Besides the work itself"
         persistent-hint
-        inputmode="decimal"
         :error-messages="refusal?.about('stop_hours')"
       />
-      <v-text-field
+      <number-field
         v-model="form.depth_cost"
+        kind="money"
+        :high="100_000"
+        :places="2"
         :label="`An acre ${session.me?.units === 'mm' ? '6 mm' : '1/4 in'} too shallow, ${form.currency}`"
         hint="The rain list counts lost depth by it"
         persistent-hint
-        inputmode="decimal"
         :error-messages="refusal?.about('depth_cost')"
       />
       <v-select
@@ -114,11 +128,14 @@ async function save(): Promise<void> {
           <tr v-for="(one, at) in form.crew" :key="at">
             <td><input v-model="one.name" class="name" :aria-label="`Name of person ${at + 1}`" maxlength="80" /></td>
             <td v-for="(day, index) in days" :key="day">
-              <input
+              <number-field
                 v-model="one.hours[index]"
-                inputmode="decimal"
-                :aria-label="`${one.name || `Person ${at + 1}`}, hours on ${day}`"
-                :aria-invalid="refusal?.about(`crew.${at}.hours.${index}`) !== undefined"
+                bare
+                kind="hours"
+                :high="24"
+                :places="2"
+                :label="`${one.name || `Person ${at + 1}`}, hours on ${day}`"
+                :error-messages="refusal?.about(`crew.${at}.hours.${index}`)"
               />
             </td>
             <td>
@@ -134,7 +151,7 @@ async function save(): Promise<void> {
       <v-btn
         v-if="session.may('set')"
         variant="outlined"
-        @click="form.crew.push({ name: '', hours: ['8', '8', '8', '8', '8', '0', '0'] })"
+        @click="form.crew.push({ name: '', hours: [8, 8, 8, 8, 8, 0, 0] })"
         >Add a person</v-btn
       >
       <v-btn v-if="session.may('set')" type="submit" color="primary" :loading="busy">Save money and people</v-btn>

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field\Log;
 
+use Ustrel\Core\Measure\NumberReader;
+use Ustrel\Core\Measure\NumberStyle;
+use Ustrel\Core\Measure\UnreadableNumber;
+
 /** Seeds an acre that were set on a field, and what they were changed to on the way. */
 final readonly class Populations
 {
     private const LEAST = 500;
 
     private const MOST = 2_000_000;
+
+    private const MOST_ACRES = 10_000;
 
     private const ACRES_PER_HECTARE = 2.4710538146716534;
 
@@ -42,33 +48,44 @@ final readonly class Populations
     /**
      * `34,000`, or with changes: `34000; 32000 from 40 ac; 30k from 55 ac`.
      *
+     * @param  NumberStyle|null  $style  of the workshop
+     *
      * @throws UnreadableLog
      */
-    public static function read(string $typed): self
+    public static function read(string $typed, ?NumberStyle $style = null): self
     {
         $parts = [];
         foreach (preg_split('/[;\n]+/', $typed, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $part) {
-            $isRead = preg_match('#^\s*(?:then\s+)?([\d.,\s]+k?)\s*(?:seeds?)?(?:\s*/\s*(ac|acre|ha))?(?:\s+from\s+(\d+(?:[.,]\d+)?)\s*(ac|acres?|ha)?)?\s*$#iu', $part, $found) === 1;
-            $population = $isRead ? self::number($found[1]) : null;
-            if ($population === null) {
+            if (preg_match('#^\s*(?:then\s+)?(?<set>.+?)(?:\s+from\s+(?<from>.+?))?\s*$#iu', $part, $found) !== 1) {
                 throw UnreadableLog::because('population', trim($part));
             }
-            $from = isset($found[3]) && $found[3] !== '' ? (float) strtr($found[3], ',', '.') * (strtolower($found[4] ?? '') === 'ha' ? self::ACRES_PER_HECTARE : 1) : 0.0;
-            $parts[] = ['from' => round($from, 3), 'population' => (int) round(strtolower($found[2] ?? '') === 'ha' ? $population / self::ACRES_PER_HECTARE : $population)];
+            try {
+                $population = (new NumberReader(self::units(), self::LEAST, self::MOST, style: $style))->read($found['set']);
+                $from = isset($found['from']) ? (new NumberReader(['ac' => 1.0, 'acre' => 1.0, 'acres' => 1.0, 'ha' => self::ACRES_PER_HECTARE], 0, self::MOST_ACRES, style: $style))->read($found['from']) : 0.0;
+            } catch (UnreadableNumber $unreadable) {
+                throw $unreadable->isNoNumber() ? UnreadableLog::because('population', trim($part)) : UnreadableLog::number($unreadable);
+            }
+            $parts[] = ['from' => round($from, 3), 'population' => (int) round($population)];
         }
 
         return self::of($parts);
     }
 
-    /** 34,000 and 34.000 and 34 000 are as many; 34k and 33.5k are thousands. */
-    private static function number(string $typed): ?float
+    /** @return array<string, float> how people write seeds an acre */
+    private static function units(): array
     {
-        $typed = trim($typed);
-        if (preg_match('/^(\d{1,4})(?:[.,](\d))?\s*k$/i', $typed, $found) === 1) {
-            return 1000 * (float) ("{$found[1]}.".($found[2] ?? '0'));
+        $units = [];
+        foreach (['' => 1.0, 'k' => 1000.0] as $times => $factor) {
+            foreach (['/ac' => 1.0, '/acre' => 1.0, '/ha' => 1 / self::ACRES_PER_HECTARE, '' => 1.0] as $area => $of) {
+                foreach (['', 'seeds', ' seeds', 'seed'] as $seeds) {
+                    $units["{$times}{$seeds}{$area}"] = $factor * $of;
+                    $units[trim("{$times}{$seeds} {$area}")] = $factor * $of;
+                }
+            }
         }
+        unset($units['']);
 
-        return preg_match('/^(\d{1,7}|\d{1,3}(?:[.,\s]\d{3}){1,2})$/', $typed) === 1 ? (float) preg_replace('/\D/', '', $typed) : null;
+        return $units;
     }
 
     /**
@@ -87,8 +104,11 @@ final readonly class Populations
         return $seeds;
     }
 
-    public function said(): string
+    /** As it is read again by a workshop of that style. */
+    public function said(NumberStyle $style = NumberStyle::Point): string
     {
-        return implode('; ', array_map(static fn (array $part): string => number_format($part['population']).($part['from'] > 0 ? ' from '.rtrim(rtrim(number_format($part['from'], 3, '.', ''), '0'), '.').' ac' : ''), $this->parts));
+        $mark = $style === NumberStyle::Point ? ',' : '.';
+
+        return implode('; ', array_map(static fn (array $part): string => number_format($part['population'], thousands_separator: $mark).($part['from'] > 0 ? " from {$style->write($part['from'])} ac" : ''), $this->parts));
     }
 }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field\Log;
 
+use Ustrel\Core\Measure\NumberReader;
+use Ustrel\Core\Measure\NumberStyle;
+use Ustrel\Core\Measure\UnreadableNumber;
+
 /** Something that goes on beside the seed: `8 gal/ac starter`. */
 final readonly class Product
 {
@@ -29,19 +33,31 @@ final readonly class Product
         return $rate > 0 && $rate <= self::MOST_RATE ? new self($name, round($rate, 3), $unit) : throw UnreadableLog::because('product_rate', (string) $rate);
     }
 
-    /** Null where it does not read like one. */
-    public static function read(string $typed): ?self
+    /**
+     * `8 gal/ac starter`, `10-10-10 200 lb/ac`; null where it does not read like a product.
+     *
+     * @param  NumberStyle|null  $style  of the workshop
+     *
+     * @throws UnreadableLog
+     */
+    public static function read(string $typed, ?NumberStyle $style = null): ?self
     {
-        if (preg_match('#^(\d+(?:[.,]\d+)?) ?(gal|lb|oz|l|kg)s? ?/ ?(ac|acre|ha) (.+)$#iu', trim($typed), $found) !== 1) {
+        $rate = '(?<rate>\d[\d.,\' ]*?|\d+(?: |-)\d+/\d+) ?(?<unit>gal|lb|oz|l|kg)s? ?/ ?(?<area>ac|acre|ha)';
+        $typed = trim($typed);
+        if (preg_match("#^{$rate} (?<name>\S.*)$#iu", $typed, $found) !== 1 && preg_match("#^(?<name>\S.*?)(?::| at)? {$rate}$#iu", $typed, $found) !== 1) {
             return null;
         }
-        $unit = RateUnit::tryFrom(strtolower($found[2]).'/'.(strtolower($found[3]) === 'ha' ? 'ha' : 'ac'));
-
-        return $unit === null ? null : self::of($found[4], (float) strtr($found[1], ',', '.'), $unit);
+        $unit = RateUnit::tryFrom(strtolower($found['unit']).'/'.(strtolower($found['area']) === 'ha' ? 'ha' : 'ac'));
+        try {
+            return $unit === null ? null : self::of($found['name'], (new NumberReader(lowest: 0, highest: self::MOST_RATE, style: $style))->read($found['rate']), $unit);
+        } catch (UnreadableNumber $unreadable) {
+            throw UnreadableLog::number($unreadable);
+        }
     }
 
-    public function said(): string
+    /** As it is read again by a workshop of that style. */
+    public function said(NumberStyle $style = NumberStyle::Point): string
     {
-        return rtrim(rtrim(number_format($this->rate, 3, '.', ''), '0'), '.')." {$this->unit->value} {$this->name}";
+        return "{$style->write($this->rate)} {$this->unit->value} {$this->name}";
     }
 }

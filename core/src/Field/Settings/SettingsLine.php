@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Ustrel\Core\Field\Settings;
 
 use Ustrel\Core\Field\Calc\CalcUnit;
+use Ustrel\Core\Measure\NumberReader;
+use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Measure\UnreadableNumber;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
@@ -34,7 +37,9 @@ final readonly class SettingsLine
         'circumference' => SettingKey::Circumference, 'rolling circumference' => SettingKey::Circumference, 'slip' => SettingKey::Slip,
     ];
 
-    private const NUMBER = '\d[\d.,]*';
+    private const NUMBER = '\d(?:[\d.,]|[\'\x{00A0}\x{202F} ](?=\d{3}\b))*';
+
+    private const LEAST_SEEDS = 500.0;
 
     /** @param  non-empty-list<SaidSetting>  $settings */
     private function __construct(
@@ -48,10 +53,11 @@ final readonly class SettingsLine
 
     /**
      * @param  int  $rowCount  of the planter
+     * @param  NumberStyle|null  $style  of the workshop
      *
      * @throws UnreadableSettings
      */
-    public static function read(string $line, int $rowCount): self
+    public static function read(string $line, int $rowCount, ?NumberStyle $style = null): self
     {
         $parts = str_contains($line, ';') ? explode(';', $line) : (preg_split('/\n|,(?!\d)|(?<!\d),/', $line) ?: []);
         $settings = $seen = [];
@@ -65,7 +71,7 @@ final readonly class SettingsLine
             } elseif (preg_match('/^note:? (\S.*)$/isu', $part, $found) === 1) {
                 $note = $note === '' ? $found[1] : "{$note}, {$found[1]}";
             } else {
-                $said = self::setting($part, $rowCount);
+                $said = self::setting($part, $rowCount, $style);
                 foreach ($said->rows as $row) {
                     $seen["{$said->key->value} {$row}"] = isset($seen["{$said->key->value} {$row}"]) ? throw UnreadableSettings::because('twice', $part) : true;
                 }
@@ -76,7 +82,7 @@ final readonly class SettingsLine
         return $settings === [] ? throw UnreadableSettings::because('nothing', $line) : new self($settings, $soil, $residue, $note);
     }
 
-    private static function setting(string $part, int $rowCount): SaidSetting
+    private static function setting(string $part, int $rowCount, ?NumberStyle $style): SaidSetting
     {
         $rows = [0];
         $said = $part;
@@ -102,7 +108,7 @@ final readonly class SettingsLine
         if ($unit === null) {
             return new SaidSetting($key, $rows, $value, null, null);
         }
-        [$figure, $units] = self::figure($value, $unit) ?? throw UnreadableSettings::because('no_figure', $part);
+        [$figure, $units] = self::figure($value, $unit, $style) ?? throw UnreadableSettings::because('no_figure', $part);
 
         return new SaidSetting($key, $rows, '', $figure, $units);
     }
@@ -123,12 +129,11 @@ final readonly class SettingsLine
     }
 
     /** @return array{float, UnitSystem|null}|null */
-    private static function figure(string $value, CalcUnit $unit): ?array
+    private static function figure(string $value, CalcUnit $unit, ?NumberStyle $style): ?array
     {
         if (preg_match('#^('.self::NUMBER.')\s*(k(?![a-z/]))?\s*(\S.*)?$#iu', $value, $found) !== 1) {
             return null;
         }
-        $number = preg_match('/^\d{1,3}(?:,\d{3})+$/', $found[1]) === 1 ? strtr($found[1], [',' => '']) : strtr($found[1], ',', '.');
         $said = mb_strtolower((string) preg_replace('/\s+/', ' ', $found[3] ?? ''));
         $units = match (true) {
             $said === '' => null,
@@ -138,7 +143,17 @@ final readonly class SettingsLine
         };
         $isThousands = ($found[2] ?? '') !== '';
 
-        return $units === false || ! is_numeric($number) || ($isThousands && $unit !== CalcUnit::SeedsAnAcre) ? null : [(float) $number * ($isThousands ? 1000 : 1), $units];
+        if ($units === false || ($isThousands && $unit !== CalcUnit::SeedsAnAcre)) {
+            return null;
+        }
+        try {
+            // Populations are read by their range: 34,000 is never 34.
+            $number = (new NumberReader(lowest: $unit === CalcUnit::SeedsAnAcre && ! $isThousands ? self::LEAST_SEEDS : -INF, style: $style))->read($found[1]);
+        } catch (UnreadableNumber $unreadable) {
+            return $unreadable->isNoNumber() ? null : throw UnreadableSettings::number($unreadable);
+        }
+
+        return [$number * ($isThousands ? 1000 : 1), $units];
     }
 
     /** @return array{list<string>, list<string>} words for it, and for the metric unit that stands for it */

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Field\Stand;
 
+use Ustrel\Core\Measure\NumberReader;
+use Ustrel\Core\Measure\NumberStyle;
+use Ustrel\Core\Measure\UnreadableNumber;
+
 /**
  * What a shop says that a crop yields at each stand: its own figures, straight from one to the next. Beyond them it says nothing.
  */
@@ -46,18 +50,24 @@ final readonly class YieldCurve
      * `26,000 180; 30,000 192; 34k 200`: plants and what they yield, between semicolons.
      *
      * @param  float  $acres  that the area which both are told for has: 1, or 2.471 where it is a hectare
+     * @param  NumberStyle|null  $style  of the workshop
      *
      * @throws InvalidYield
      */
-    public static function read(string $typed, float $acres = 1.0): self
+    public static function read(string $typed, float $acres = 1.0, ?NumberStyle $style = null): self
     {
         $points = [];
         foreach (preg_split('/[;\n]+/', $typed, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $part) {
-            if (preg_match('/^\s*(\d{1,3}(?:[,\s]\d{3})+|\d+(?:\.\d+)?)\s*(k?)\s*(?:[:=]|\s)\s*(\d+(?:\.\d+)?)\s*$/i', $part, $found) !== 1) {
+            // The yield is the last of the two.
+            if (preg_match('/^\s*(?<plants>.*?[\dk])\s*(?:[:=]|\s)\s*(?<yield>[\d.,]+)\s*$/iu', $part, $found) !== 1) {
                 throw InvalidYield::because('point', trim($part));
             }
-            $plants = (float) preg_replace('/[,\s]/', '', $found[1]) * ($found[2] === '' ? 1 : 1000);
-            $points[] = [$plants / $acres, (float) $found[3] / $acres];
+            try {
+                $plants = (new NumberReader(['k' => 1000.0], self::STANDS[0] * $acres, self::STANDS[1] * $acres, style: $style))->read($found['plants']);
+                $points[] = [$plants / $acres, (new NumberReader(lowest: 0, highest: self::MOST_YIELD, style: $style))->read($found['yield']) / $acres];
+            } catch (UnreadableNumber $unreadable) {
+                throw $unreadable->isNoNumber() ? InvalidYield::because('point', trim($part)) : InvalidYield::number($unreadable);
+            }
         }
 
         return self::of($points);

@@ -28,10 +28,12 @@ final class Adjusting
 {
     /**
      * @param  array{int|null, int|null}  $shims  inner shims of the row, left and right
+     * @param  float|null  $contact  of the row's blades, millimetres; null where it was not measured
+     * @param  Window|null  $window  that contact is held to
      * @param  bool  $newBlades  the row gets other blades, so that its contact is another
      * @return Remedy|null null where the figure is one that wears, and nothing is to be turned
      */
-    public static function of(Finding $finding, array $shims, ?ShimSensitivity $sensitivity, bool $newBlades): ?Remedy
+    public static function of(Finding $finding, array $shims, ?ShimSensitivity $sensitivity, bool $newBlades, ?float $contact = null, ?Window $window = null): ?Remedy
     {
         $value = $finding->answer?->quantity;
         $rule = $finding->check->rule;
@@ -48,7 +50,7 @@ final class Adjusting
             $rule instanceof OffCentre => Remedy::adjust(self::towardsCentre($finding), null, $value),
             $rule instanceof NearAim => Remedy::adjust(Why::SetTo, $reference, $reference === null ? null : self::apart($value, $reference)),
             $rule instanceof AtLeast => $code === ReasonCode::UnequalSides && $reference !== null
-                ? Remedy::adjust(Why::LevelPacks, $reference->steps() < $value->steps() ? $reference : $value, self::apart($value, $reference))
+                ? self::packs($shims, $sensitivity, $newBlades ? null : $contact, $window, $reference->steps() < $value->steps() ? $reference : $value)
                 : Remedy::of(Action::CarryOver, Why::FewShims),
             $rule instanceof DueAfter => Remedy::of(Action::SendOut, Why::BenchDue),
             $rule instanceof NearMedian => self::unlikeRows($finding, $value, $reference),
@@ -60,8 +62,12 @@ final class Adjusting
     private static function contact(Quantity $value, Window $rule, array $shims, ShimSensitivity $sensitivity): Remedy
     {
         $advice = ShimAdvice::of($value->unit()->valueOf($value), $rule, $shims[0], $shims[1], $sensitivity);
-        $pairs = Unit::Shim->quantityOf(abs($advice->pairs));
+        $pairs = Unit::Shim->quantityOf(abs($advice->left));
         $expected = $advice->expected === null ? null : $value->unit()->quantityOf($advice->expected);
+        if ($advice->uneven && in_array($advice->code, [ShimAdviceCode::Add, ShimAdviceCode::TakeOut, ShimAdviceCode::TooMany], true)) {
+            // One instruction for the contact and for the packs.
+            return Remedy::adjust(Why::LevelPacks, $expected, Unit::Shim->quantityOf((int) $advice->pack));
+        }
 
         return match ($advice->code) {
             ShimAdviceCode::Add => Remedy::adjust(Why::ShimsIn, $expected, $pairs),
@@ -72,8 +78,22 @@ final class Adjusting
             ShimAdviceCode::CountFirst => Remedy::of(Action::LookAgain, Why::CountShims),
             ShimAdviceCode::TooCoarse => Remedy::of(Action::CarryOver, Why::TooCoarse),
             // Inside the window, near one end of it.
-            ShimAdviceCode::Leave => Remedy::of(Action::CarryOver, Why::StillGoes),
+            ShimAdviceCode::Leave, ShimAdviceCode::Level => Remedy::of(Action::CarryOver, Why::StillGoes),
         };
+    }
+
+    /**
+     * Packs that are not alike, by what the contact asks for as well.
+     *
+     * @param  array{int|null, int|null}  $shims
+     */
+    private static function packs(array $shims, ?ShimSensitivity $sensitivity, ?float $contact, ?Window $window, Quantity $fewer): Remedy
+    {
+        $advice = $contact === null || $window === null ? null : ShimAdvice::of($contact, $window, $shims[0], $shims[1], $sensitivity ?? ShimSensitivity::learn([]));
+
+        return $advice?->pack === null
+            ? Remedy::adjust(Why::LevelPacksAndMeasure, null, $fewer)
+            : Remedy::adjust(Why::LevelPacks, $advice->expected === null || $window === null ? null : $window->aim->unit()->quantityOf($advice->expected), Unit::Shim->quantityOf($advice->pack));
     }
 
     private static function unlikeRows(Finding $finding, Quantity $value, ?Quantity $median): Remedy

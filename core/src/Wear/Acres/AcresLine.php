@@ -9,16 +9,23 @@ use Ustrel\Core\Field\Log\Product;
 use Ustrel\Core\Field\Log\UnreadableLog;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\FurrowDistance;
+use Ustrel\Core\Measure\NumberReader;
+use Ustrel\Core\Measure\NumberStyle;
+use Ustrel\Core\Measure\UnreadableNumber;
 use Ustrel\Core\Measure\UnreadableTime;
 
 /**
  * Acres as one line, the way they are told: `62.5 ac, Long Field, popcorn, 5 mph, no-till`. Parts stand between commas
- * or semicolons in any order; the first name is the field, the second the crop. Besides: `lot P7`, `34,000 seeds`, `8 gal/ac starter`,
- * `section control off till the part comes`.
+ * or semicolons in any order; the first name is the field, the second the crop. Besides: `227 ac at 5 mph`, `crop teff`, `lot P7`,
+ * `34,000 seeds`, `8 gal/ac starter`, `10-10-10 200 lb/ac`, `no liquid`, `products only`, `section control off till the part comes`.
  */
 final readonly class AcresLine
 {
     private const MPH_PER_KMH = 1 / 1.609344;
+
+    private const MOST_ACRES = 10_000;
+
+    private const FASTEST = 50;
 
     private const DOWNFORCES = ['light downforce' => DownforceLevel::Light, 'usual downforce' => DownforceLevel::Usual, 'heavy downforce' => DownforceLevel::Heavy];
 
@@ -39,16 +46,26 @@ final readonly class AcresLine
         /** What is made do with; null where nothing is. */
         public ?string $around,
         public ?string $until,
+        public PassKind $pass,
+        /** @var list<string> products that were left out */
+        public array $leftOut,
     ) {
     }
 
-    /** @throws UnreadableAcresLine */
-    public static function read(string $line): self
+    /**
+     * @param  NumberStyle|null  $style  of the workshop
+     * @param  CropNames  $crops  that a name can be; anything else is asked about
+     *
+     * @throws UnreadableAcresLine
+     */
+    public static function read(string $line, ?NumberStyle $style = null, CropNames $crops = new CropNames): self
     {
-        // A comma between two digits is a decimal one.
+        // A comma between two digits belongs to a number.
         $parts = preg_split('/[;\n]|,(?!\d)|(?<!\d),/', $line) ?: [];
-        $acres = $mph = $day = $soil = $residue = $tillage = $downforce = $lot = $populations = $around = $until = null;
-        $names = $products = [];
+        $acres = $mph = $day = $soil = $residue = $tillage = $downforce = $lot = $populations = $around = $until = $crop = null;
+        $pass = PassKind::Planting;
+        $names = $products = $leftOut = [];
+        $number = '(\d[\d.,\' ]*)';
         foreach (array_filter(array_map(trim(...), $parts)) as $part) {
             $word = strtr(mb_strtolower($part), '-', ' ');
             if (($ofSoil = Soil::told($part)) !== null) {
@@ -59,20 +76,27 @@ final readonly class AcresLine
                 $tillage = self::TILLAGES[$word];
             } elseif (isset(self::DOWNFORCES[$word])) {
                 $downforce = self::DOWNFORCES[$word];
-            } elseif (preg_match('/^(\d+(?:[.,]\d+)?) ?(ac|acres?|ha|hectares?)\.?$/i', $part, $found) === 1) {
-                $acres = $acres !== null ? throw UnreadableAcresLine::because('acres_twice', $part) : self::number($found[1]) * (str_starts_with(strtolower($found[2]), 'h') ? FurrowDistance::ACRES_PER_HECTARE : 1);
-            } elseif (preg_match('/^(\d+(?:[.,]\d+)?) ?(mph|km\/?h)$/i', $part, $found) === 1) {
-                $mph = self::number($found[1]) * (strtolower($found[2]) === 'mph' ? 1 : self::MPH_PER_KMH);
+            } elseif (($ofPass = PassKind::told($part)) !== null) {
+                $pass = $ofPass;
+            } elseif (preg_match("/^{$number}(ac|acres?|ha|hectares?)\.?(?: (?:at )?{$number}(mph|km\/?h))?$/i", $part, $found) === 1) {
+                $acres = $acres !== null ? throw UnreadableAcresLine::because('acres_twice', $part) : self::number($found[1], self::MOST_ACRES, $style) * (str_starts_with(strtolower($found[2]), 'h') ? FurrowDistance::ACRES_PER_HECTARE : 1);
+                $mph = isset($found[4]) ? self::speed($found[3], $found[4], $style) : $mph;
+            } elseif (preg_match("/^(?:at )?{$number}(mph|km\/?h)$/i", $part, $found) === 1) {
+                $mph = self::speed($found[1], $found[2], $style);
             } elseif (preg_match('/^\d{4}-\d\d-\d\d$/', $part) === 1) {
                 $day = self::day($part);
             } elseif (preg_match('/^lot (.+)$/iu', $part, $found) === 1) {
                 $lot = $found[1];
+            } elseif (preg_match('/^crop:? (.+)$/iu', $part, $found) === 1) {
+                $crop = $found[1];
             } elseif (preg_match('#^[\d.,\s]+k? ?seeds?(?: ?/ ?(?:ac|acre|ha))?$#iu', $part) === 1) {
-                $populations = $populations !== null ? throw UnreadableAcresLine::because('population_twice', $part) : self::populations($part);
-            } elseif (($product = Product::read($part)) !== null) {
+                $populations = $populations !== null ? throw UnreadableAcresLine::because('population_twice', $part) : self::populations($part, $style);
+            } elseif (($product = self::product($part, $style)) !== null) {
                 $products[] = $product;
             } elseif (preg_match('/^(\S.*) (?:until|till) (\S.*)$/iu', $part, $found) === 1) {
                 [$around, $until] = [$found[1], $found[2]];
+            } elseif (preg_match('/^(?:no|without|skipped|left out) (?<first>\S.*)$|^(?<last>\S.*) (?:skipped|left out)$/iu', $part, $found) === 1) {
+                $leftOut[] = $found['last'] ?? $found['first'];
             } elseif (preg_match('/^[\d.,]+$/', $part) === 1) {
                 throw UnreadableAcresLine::because('bare_number', $part);
             } else {
@@ -82,22 +106,51 @@ final readonly class AcresLine
         if ($acres === null) {
             throw UnreadableAcresLine::because('no_acres', $line);
         }
-        if ($names === []) {
-            throw UnreadableAcresLine::because('no_field', $line);
-        }
-        if (count($names) > 2) {
+        [$field, $crop] = self::names($names, $crop, $crops, $line);
+
+        return new self($acres, $field, $crop, $mph, $day, new Ground($soil, $residue, $tillage, downforce: $downforce), $lot, $populations, $products, $around, $until, $pass, $leftOut);
+    }
+
+    /**
+     * @param  list<string>  $names  that are nothing else
+     * @return array{string, string|null} the field and the crop
+     */
+    private static function names(array $names, ?string $crop, CropNames $crops, string $line): array
+    {
+        [$first, $second] = [$names[0] ?? throw UnreadableAcresLine::because('no_field', $line), $names[1] ?? null];
+        if (isset($names[2])) {
             throw UnreadableAcresLine::because('too_many_names', $names[2]);
         }
 
-        return new self($acres, $names[0], $names[1] ?? null, $mph, $day, new Ground($soil, $residue, $tillage, downforce: $downforce), $lot, $populations, $products, $around, $until);
+        return match (true) {
+            $second === null => [$first, $crop],
+            $crop !== null => throw UnreadableAcresLine::because('too_many_names', $second),
+            $crops->has($second) => [$first, $second],
+            $crops->has($first) => [$second, $first],
+            default => throw UnreadableAcresLine::because('unknown_crop', $second),
+        };
     }
 
-    private static function populations(string $part): Populations
+    private static function speed(string $digits, string $unit, ?NumberStyle $style): float
+    {
+        return self::number($digits, self::FASTEST, $style) * (strtolower($unit) === 'mph' ? 1 : self::MPH_PER_KMH);
+    }
+
+    private static function product(string $part, ?NumberStyle $style): ?Product
     {
         try {
-            return Populations::read($part);
-        } catch (UnreadableLog) {
-            throw UnreadableAcresLine::because('no_population', $part);
+            return Product::read($part, $style);
+        } catch (UnreadableLog $unreadable) {
+            throw $unreadable->number === null ? UnreadableAcresLine::because($unreadable->fault, $part) : UnreadableAcresLine::number($unreadable->number);
+        }
+    }
+
+    private static function populations(string $part, ?NumberStyle $style): Populations
+    {
+        try {
+            return Populations::read($part, $style);
+        } catch (UnreadableLog $unreadable) {
+            throw $unreadable->number === null ? UnreadableAcresLine::because('no_population', $part) : UnreadableAcresLine::number($unreadable->number);
         }
     }
 
@@ -110,8 +163,12 @@ final readonly class AcresLine
         }
     }
 
-    private static function number(string $digits): float
+    private static function number(string $digits, float $most, ?NumberStyle $style): float
     {
-        return (float) strtr($digits, ',', '.');
+        try {
+            return (new NumberReader(lowest: 0, highest: $most, style: $style))->read($digits);
+        } catch (UnreadableNumber $unreadable) {
+            throw UnreadableAcresLine::number($unreadable);
+        }
     }
 }

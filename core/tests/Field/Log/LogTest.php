@@ -22,7 +22,7 @@ it('reads populations as they are said', function (string $typed, array $parts):
 
 it('refuses what is no population', function (string $typed, string $fault): void {
     expect(static fn (): Populations => Populations::read($typed))->toThrow(static fn (UnreadableLog $is) => expect($is->fault)->toBe($fault));
-})->with([['', 'population'], ['many', 'population'], ['400', 'population'], ['3,000,000', 'population'], ['34,00', 'population'], ['34000 from 5 ac', 'population_order'], ['34000; 32000', 'population_order'], ['34000; 32000 from 40; 30000 from 30', 'population_order'], ['-34000', 'population'], ['34000 lb', 'population']]);
+})->with([['', 'population'], ['many', 'population'], ['400', 'number'], ['3,000,000', 'number'], ['34,00', 'number'], ['34000 from 5 ac', 'population_order'], ['34000; 32000', 'population_order'], ['34000; 32000 from 40; 30000 from 30', 'population_order'], ['-34000', 'number'], ['34000 lb', 'population']]);
 
 it('counts the seeds that went out', function (): void {
     // 40 ac at 34,000, 15 at 32,000, 7.5 at 30,000.

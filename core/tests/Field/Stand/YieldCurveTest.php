@@ -26,4 +26,4 @@ it('says what is no curve', function (string $typed, string $fault): void {
         return;
     }
     expect($typed)->toBe('refused');
-})->with([['', 'count'], ['30000 190', 'count'], ['30000; 32000 190', 'point'], ['30000 -5; 32000 190', 'point'], ['30000 190; 30,000 191', 'twice'], ['30 190; 32000 191', 'range'], ['many 190; 32000 191', 'point'], [implode('; ', array_map(static fn (int $at): string => (20_000 + 1000 * $at).' 150', range(1, 13))), 'count']]);
+})->with([['', 'count'], ['30000 190', 'count'], ['30000; 32000 190', 'point'], ['30000 -5; 32000 190', 'point'], ['30000 190; 30,000 191', 'twice'], ['30 190; 32000 191', 'number'], ['many 190; 32000 191', 'point'], [implode('; ', array_map(static fn (int $at): string => (20_000 + 1000 * $at).' 150', range(1, 13))), 'count']]);

@@ -3,10 +3,10 @@ import { v7 as uuid } from 'uuid'
 import { ref } from 'vue'
 import { api, body } from '@/api/client'
 import type { WatchSetUp } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
-import { typedNumber } from '@/measure/typed'
 import { say, wordsOf } from '@/words'
 import { watched } from './queries'
 
@@ -15,7 +15,7 @@ const { planterId, usualAcres } = defineProps<{ planterId: number; usualAcres: n
 const { send, refusal, busy } = useSend()
 const once = useOnce()
 const field = ref('')
-const acres = ref(`${usualAcres}`)
+const acres = ref<number | null>(usualAcres)
 const practice = ref(false)
 const fault = ref<NonNullable<WatchSetUp['fault']>>('plugged')
 const faults = wordsOf('practice_fault').map((value) => ({ value, title: say(`practice_fault.${value}`) }))
@@ -23,7 +23,7 @@ const faults = wordsOf('practice_fault').map((value) => ({ value, title: say(`pr
 async function start(): Promise<void> {
   const typed = {
     field: field.value,
-    acres: typedNumber(acres.value) ?? 0,
+    acres: acres.value ?? 0,
     ...(practice.value ? { practice: true, fault: fault.value } : {}),
   }
   const sent = once.of(typed, () => ({ ...typed, id: uuid() }))
@@ -46,7 +46,7 @@ async function start(): Promise<void> {
     </p>
     <div class="pair">
       <v-text-field v-model="field" label="Field" maxlength="80" hide-details />
-      <v-text-field v-model="acres" label="One false alarm in" suffix="ac" inputmode="numeric" hide-details />
+      <number-field v-model="acres" label="One false alarm in" suffix="ac" required :low="1" :high="1e6" hide-details />
       <v-checkbox v-model="practice" label="Practice on a made-up field" hide-details />
       <v-select v-if="practice" v-model="fault" :items="faults" label="What goes wrong" hide-details />
     </div>

@@ -24,7 +24,7 @@ export const ledger: Kind<'ledger'> = {
 
 function done({ kind, row, slot, side, pairs, supersedes }: LedgerEntry): string {
   if (kind === 'withdrawn') return 'an entry taken back'
-  if (kind === 'shims_moved') return `row ${row}: ${sayShims({ pairs: pairs ?? 0 })}`
+  if (kind === 'shims_moved') return `row ${row}: ${sayShims({ pairs: pairs ?? 0, side })}`
   if (kind === 'removed') return 'a part taken out'
   const what = `row ${row}: ${say(`slot.${slot}`).toLowerCase()} ${say(`side.${side}`)}`.trimEnd()
   return `${what} ${supersedes == null ? 'fitted' : 'put right'}`

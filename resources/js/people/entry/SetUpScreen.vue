@@ -21,7 +21,18 @@ const currencies = Intl.supportedValuesOf('currency').map((value) => ({
   value,
   title: `${value}, ${names.of(value) ?? value}`,
 }))
-const shop = reactive({ workshop: '', time_zone: here, currency: 'USD', units: 'in' as 'in' | 'mm' })
+const shop = reactive({
+  workshop: '',
+  time_zone: here,
+  currency: 'USD',
+  units: 'in' as 'in' | 'mm',
+  number_style: localStyle(),
+})
+/** As this browser writes numbers. */
+function localStyle(): 'point' | 'comma' {
+  const decimal = new Intl.NumberFormat().formatToParts(0.5).find(({ type }) => type === 'decimal')?.value
+  return decimal === ',' ? 'comma' : 'point'
+}
 const person = reactive({ name: '', email: '', password: '' })
 
 async function setUp(): Promise<void> {

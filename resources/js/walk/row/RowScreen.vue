@@ -83,6 +83,7 @@ const shown = computed(() =>
             :contact="contact"
             :sensitivity="contacts.data.value.sensitivity"
             :last-move="record.data.value?.shim_moves.at(-1)"
+            :odd="contacts.data.value.odd.findLast((move) => move.row === row)"
             @measure="contactCell && walkTo(contactCell)"
           />
           <fitted-parts

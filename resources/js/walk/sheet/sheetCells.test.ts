@@ -12,7 +12,7 @@ describe('a cell of the paper sheet', () => {
     expect(read('16')).toMatchObject({ doubts: [{ code: 'larger_than_new' }] })
     expect(read('  ')).toBeNull()
     expect(read('n')).toEqual({ content: { result: 'not_fitted' }, doubts: [] })
-    expect(read('14 3/')).toEqual({ fault: expect.stringContaining('not finished') as string })
+    expect(read('14 3/')).toEqual({ fault: expect.stringContaining('bottom number') as string })
   })
 
   it('is a letter or a word where no figure is taken', () => {

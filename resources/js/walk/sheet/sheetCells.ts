@@ -3,7 +3,7 @@ import { doubtsAbout } from '@/measure/bands'
 import type { Units } from '@/measure/length'
 import { readFigure } from '@/measure/quantity'
 import type { Content } from '@/walk/useWalk'
-import { say } from '@/words'
+import { say, sayFault } from '@/words'
 
 /** What a cell of the sheet says: a reading, a fault to be put right, or nothing yet. */
 export type SheetCell = { content: Content; doubts: Doubt[] } | { fault: string } | null
@@ -37,7 +37,7 @@ export function readCell(text: string, check: Check, step: WalkStep, rows: Doubt
     return { content: { state, chips: [] }, doubts: [] }
   }
   const read = readFigure(written, check, units)
-  if ('fault' in read) return { fault: say(read.fault, { typed: written }) }
+  if ('fault' in read) return { fault: sayFault(read) }
   const doubts = [...(step.doubts ?? check.doubts), ...(rows ? [rows] : [])]
   return { content: { typed: written, units }, doubts: doubtsAbout(doubts, read.value) }
 }

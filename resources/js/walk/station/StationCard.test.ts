@@ -123,7 +123,7 @@ describe('a station at a time', () => {
     const { press, sent, title, wrapper } = desk()
     await nextTick()
     await press(...'14 3/', 's')
-    expect(wrapper.get('[role=alert]').text()).toContain('is not finished')
+    expect(wrapper.get('[role=alert]').text()).toContain('needs its bottom number')
     expect(wrapper.find('.choices').exists()).toBe(false)
     await press('Escape', ...'41', 'Enter')
     expect(wrapper.get('[role=alert]').text()).toContain('Really?')

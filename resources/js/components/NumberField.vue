@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed, ref, useTemplateRef, watch } from 'vue'
+import { useMoney } from '@/composables/useMoney'
+import { useNumberField } from '@/composables/useNumbers'
+import { type Kind, type Shown, shownAs } from '@/measure/kinds'
+import { readNumber, writeNumber } from '@/measure/number'
+import { useSession } from '@/session'
+import { sayFault } from '@/words'
+
+/**
+ * The one field for a number. It holds the number in the API's unit, or null where nothing is typed; what cannot be read
+ * stays in the field with what is wrong, and keeps its form from being sent.
+ */
+defineOptions({ inheritAttrs: false })
+const {
+  label,
+  kind = 'plain',
+  unit,
+  low = 0,
+  high = 1e9,
+  whole = false,
+  places = 6,
+  required = false,
+  bare = false,
+  errorMessages,
+} = defineProps<{
+  label: string
+  kind?: Kind
+  /** The unit of a plain number, where it goes by none of the kinds. */
+  unit?: string | null
+  /** In the API's unit, as is the highest. */
+  low?: number
+  high?: number
+  whole?: boolean
+  /** Decimal places that the API takes. */
+  places?: number
+  required?: boolean
+  /** Inside a table: the field alone, with its label for screen readers. */
+  bare?: boolean
+  errorMessages?: string | string[]
+}>()
+const model = defineModel<number | null>({ default: null })
+const session = useSession()
+const { currency } = useMoney()
+const field = useTemplateRef<{ focus: () => void }>('field')
+defineExpose({ focus: () => field.value?.focus() })
+
+const shown = computed((): Shown => {
+  if (unit) return { name: unit, units: { [unit.toLowerCase()]: 1 }, factor: 1 }
+  return shownAs(kind, session.units, currency.value)
+})
+const style = computed(() => session.me?.number_style ?? null)
+const tidy = (value: number) => Number(value.toFixed(places))
+const write = (value: number | null) =>
+  value === null ? '' : writeNumber(Number((value / shown.value.factor).toFixed(Math.min(places, 3))), style.value)
+const typed = ref(write(model.value))
+const isLeft = ref(false)
+
+const read = computed(() => {
+  const { name, units, factor, decimalOnly, bareFraction } = shown.value
+  return readNumber(typed.value, {
+    units,
+    low: low / factor,
+    high: high / factor,
+    whole,
+    name,
+    style: style.value,
+    ...(decimalOnly ? { decimalOnly } : {}),
+    ...(bareFraction ? { bareFraction } : {}),
+  })
+})
+const fault = computed(() => {
+  const now = read.value
+  return 'value' in now || (now.fault === 'empty' && !required) ? null : `${label}: ${sayFault(now)}`
+})
+const complaint = computed(() => (isLeft.value && fault.value !== null ? fault.value : errorMessages))
+
+function type(text: string): void {
+  typed.value = text
+  model.value = 'value' in read.value ? tidy(read.value.value * shown.value.factor) : null
+}
+// Set from outside: a form that is emptied or filled in, another unit.
+watch([model, shown, style], ([value], [before, as]) => {
+  const isOwn = 'value' in read.value && value !== null && tidy(read.value.value * shown.value.factor) === value
+  if (isOwn || (value === null && before === null && as === shown.value)) return
+  if (value === null && fault.value !== null && typed.value !== '') return
+  typed.value = write(value)
+  isLeft.value = false
+})
+useNumberField({
+  complain: () => {
+    isLeft.value = true
+    return fault.value
+  },
+})
+</script>
+
+<template>
+  <template v-if="bare">
+    <input
+      :value="typed"
+      v-bind="$attrs"
+      :inputmode="whole ? 'numeric' : 'decimal'"
+      :aria-label="label"
+      :aria-invalid="complaint !== undefined && complaint.length > 0"
+      @input="type(($event.target as HTMLInputElement).value)"
+      @blur="isLeft = true"
+    />
+    <span v-if="complaint?.length" class="change" role="alert">{{ complaint }}</span>
+  </template>
+  <v-text-field
+    v-else
+    ref="field"
+    :model-value="typed"
+    v-bind="$attrs"
+    :label="label"
+    :inputmode="whole ? 'numeric' : 'decimal'"
+    :error-messages="complaint"
+    :hide-details="complaint?.length ? false : ($attrs['hide-details'] as boolean)"
+    @update:model-value="type"
+    @blur="isLeft = true"
+  />
+</template>
