@@ -37,7 +37,7 @@ final readonly class DepthIndexQuery
         $diameters = self::diameters($board);
 
         return new DepthStops(
-            $lifts === [] ? null : DepthIndex::of($lifts, $tolerance, $walk->depth_school),
+            DepthIndex::isTold(count($lifts), $board->rowCount) ? DepthIndex::of($lifts, $tolerance, $walk->depth_school) : null,
             $walk->depth_school,
             $tolerance,
             $notch,
@@ -45,6 +45,7 @@ final readonly class DepthIndexQuery
             array_map(Unit::Notch->valueOf(...), DepthAims::of($board->rowCount, $walk->depth_school, $read)),
             // What the wheels lift at has the blades in it already.
             $lifts !== [] || $diameters === [] ? [] : array_filter(BladeDepth::moves($diameters, $notch)),
+            $lifts === [] ? [] : array_values(array_diff(range(1, $board->rowCount), array_keys($lifts))),
         );
     }
 

@@ -11,7 +11,7 @@ use Ustrel\Core\Field\DepthSchool;
 final readonly class DepthStops
 {
     /**
-     * @param  DepthIndex|null  $index  null where no row was read
+     * @param  DepthIndex|null  $index  null while too few rows were read
      * @param  float  $tolerance  notches that a row may be off
      * @param  float  $notch  millimetres that one notch moves the gauge wheels by
      * @param  array<int, float>  $set  notches as they are set now, by row
@@ -26,6 +26,8 @@ final readonly class DepthStops
         public array $set,
         public array $aims,
         public array $blades,
+        /** @var list<int> rows that are still to be measured, where some were */
+        public array $missing,
     ) {
     }
 }

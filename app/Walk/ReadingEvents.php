@@ -132,8 +132,10 @@ final class ReadingEvents implements Kind
         }
         $others = $this->current()[$check->key->value] ?? [];
         unset($others[$place->key()]);
-        $doubts = Plausibility::ofPlace($check->rule, ($this->last()[$place->key()] ?? null)?->answer()->quantity);
-        $doubts[] = Plausibility::ofRows(array_values(array_filter($others)));
+        $last = ($this->last()[$place->key()] ?? null)?->answer()->quantity;
+        $doubts = Plausibility::ofPlace($check->rule, $last);
+        $ofRows = Plausibility::ofRows(array_values(array_filter($others)), $this->walk->row_count * count($check->sides));
+        $doubts[] = $ofRows === null || Plausibility::isAsBefore($ofRows, $value, $last) ? null : $ofRows;
         $raised = array_filter($doubts, static fn (?Doubt $doubt): bool => $doubt !== null && $doubt->concerns($value));
         if ($raised !== []) {
             throw new Doubted(array_values(array_map(static fn (Doubt $doubt): array => ReasonShape::coded($doubt->code->value, $doubt->reference), $raised)));

@@ -12,11 +12,11 @@ use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\DepthSchool;
 use Ustrel\Core\Field\RowIndex;
 
-#[OA\Schema(schema: 'DepthIndex', required: ['school', 'tolerance', 'notch_mm', 'median', 'spread_before', 'spread_after', 'rows', 'set', 'blades'], properties: [
+#[OA\Schema(schema: 'DepthIndex', required: ['school', 'tolerance', 'notch_mm', 'median', 'spread_before', 'spread_after', 'rows', 'missing', 'set', 'blades'], properties: [
     new OA\Property(property: 'school', description: 'What the shop does about it', type: 'string', enum: DepthSchool::class),
     new OA\Property(property: 'tolerance', description: 'Notches that a row may be off', type: 'number'),
     new OA\Property(property: 'notch_mm', description: 'What one notch moves the gauge wheels by', type: 'number'),
-    new OA\Property(property: 'median', description: 'Notch; null where no row was read', type: 'number', nullable: true),
+    new OA\Property(property: 'median', description: 'Notch; null before three quarters of the rows are measured', type: 'number', nullable: true),
     new OA\Property(property: 'spread_before', description: 'Notches of depth between the deepest and the shallowest row with all set alike', type: 'number', nullable: true),
     new OA\Property(property: 'spread_after', description: 'The same once all is done as advised', type: 'number', nullable: true),
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(required: ['row', 'notch', 'offset', 'move'], properties: [
@@ -25,6 +25,7 @@ use Ustrel\Core\Field\RowIndex;
         new OA\Property(property: 'offset', description: 'Notches above the median', type: 'number'),
         new OA\Property(property: 'move', description: 'Notches, halves too, up where positive: how much higher than the rest it is set, or how far its stop is re-indexed', type: 'number'),
     ], type: 'object')),
+    new OA\Property(property: 'missing', description: 'Rows still to be measured: nothing is said of the rest before three quarters are', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'set', description: 'The rows whose notch was read as it is set now', type: 'array', items: new OA\Items(required: ['row', 'notch', 'aim'], properties: [
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'notch', type: 'number'),
@@ -53,6 +54,7 @@ final class DepthIndexController extends Controller
             'spread_before' => $stops->index?->spreadBefore,
             'spread_after' => $stops->index?->spreadAfter,
             'rows' => array_map(static fn (RowIndex $row): array => (array) $row, $stops->index->rows ?? []),
+            'missing' => $stops->missing,
             'set' => array_map(static fn (int $row, float $notch): array => ['row' => $row, 'notch' => $notch, 'aim' => $stops->aims[$row] ?? null], array_keys($stops->set), $stops->set),
             'blades' => array_map(static fn (int $row, float $move): array => ['row' => $row, 'move' => $move], array_keys($stops->blades), $stops->blades),
         ]);

@@ -9,6 +9,7 @@ use App\Field\PlantedThere;
 use App\Models\Field\StandCount;
 use App\Models\Planter;
 use App\Models\Workshop;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\Calc\CalcUnit;
@@ -43,7 +44,7 @@ use Ustrel\Core\Measure\UnitSystem;
         new OA\Property(property: 'expected', description: 'Population times germination, in words', type: 'string', nullable: true),
         new OA\Property(property: 'share', description: 'Of what was to be expected', type: 'number', nullable: true),
         new OA\Property(property: 'short', description: 'Rows that stand thinner than the others by more than luck', type: 'array', items: new OA\Items(type: 'integer')),
-        new OA\Property(property: 'rows', type: 'array', items: new OA\Items(required: ['row', 'stand', 'plants', 'length', 'against', 'symptom', 'hours', 'half', 'counts', 'id'], properties: [
+        new OA\Property(property: 'rows', type: 'array', items: new OA\Items(required: ['row', 'stand', 'plants', 'length', 'against', 'symptom', 'hours', 'least', 'most', 'half', 'half_by', 'is_final', 'count_again', 'counts', 'id'], properties: [
             new OA\Property(property: 'row', type: 'integer'),
             new OA\Property(property: 'id', description: 'Of the newest count', type: 'string', format: 'uuid'),
             new OA\Property(property: 'stand', type: 'string'),
@@ -52,7 +53,12 @@ use Ustrel\Core\Measure\UnitSystem;
             new OA\Property(property: 'against', description: 'Of what the others have, where it is short', type: 'number', nullable: true),
             new OA\Property(property: 'symptom', description: 'To diagnose it by, where it is short', type: 'string', enum: Symptom::class, nullable: true),
             new OA\Property(property: 'hours', description: 'From 10 to 90 % up; null where counts do not tell', type: 'number', nullable: true),
-            new OA\Property(property: 'half', description: 'Hours after planting at which half were up', type: 'number', nullable: true),
+            new OA\Property(property: 'least', description: 'It took no less, whatever happened between two counts; null before two counts', type: 'number', nullable: true),
+            new OA\Property(property: 'most', description: 'Nor more', type: 'number', nullable: true),
+            new OA\Property(property: 'half', description: 'Hours after planting at which half of the last count were up; null where they were at the first count', type: 'number', nullable: true),
+            new OA\Property(property: 'half_by', description: 'At the latest', type: 'number', nullable: true),
+            new OA\Property(property: 'is_final', description: 'The count no longer rises', type: 'boolean'),
+            new OA\Property(property: 'count_again', description: 'By when; null where that is not needed', type: 'string', format: 'date-time', nullable: true),
             new OA\Property(property: 'counts', description: 'On record', type: 'integer'),
         ], type: 'object')),
     ], type: 'object')),
@@ -99,7 +105,7 @@ final class EmergenceShape
             'crop' => $there['crop'] ?? '', 'cost' => $there === null || $expected === null ? null : self::cost($planter->workshop, $there, $stand->value, $expected, $words),
             'field' => $counts->firstOrFail()->field, 'planted_on' => $counts->firstOrFail()->planted_on->iso, 'stand' => $words->said($stand, CalcUnit::PlantsAnAcre),
             'expected' => $expected === null ? null : $words->said($expected, CalcUnit::PlantsAnAcre), 'share' => $expected === null ? null : round($stand->value / $expected, 3), 'short' => array_keys($short),
-            'rows' => array_values($newest->map(static fn (StandCount $of, int $row): array => self::row($of, $counted[$row], array_values($counts->where('row_number', $row)->map(static fn (StandCount $one): Counted => $one->counted($zone))->all()), $short[$row] ?? null, $width, $words))->all()),
+            'rows' => array_values($newest->map(static fn (StandCount $of, int $row): array => self::row($of, $counted[$row], array_values($counts->where('row_number', $row)->map(static fn (StandCount $one): Counted => $one->counted($zone))->all()), $short[$row] ?? null, $width, $words, $zone))->all()),
         ];
     }
 
@@ -136,14 +142,15 @@ final class EmergenceShape
      * @param  list<Counted>  $all  of the row
      * @return array<string, mixed>
      */
-    private static function row(StandCount $newest, Counted $counted, array $all, ?float $against, float $width, FigureWords $words): array
+    private static function row(StandCount $newest, Counted $counted, array $all, ?float $against, float $width, FigureWords $words, string $zone): array
     {
-        // One curve goes through counts on one marked length.
+        // Counts on one marked length belong together.
         $fit = Evenness::of(array_values(array_filter($all, static fn (Counted $of): bool => abs($of->feet - $counted->feet) < 0.01)));
 
         return [
             'row' => $newest->row_number, 'id' => $newest->id, 'stand' => $words->said($counted->stand($width), CalcUnit::PlantsAnAcre), 'plants' => $counted->plants, 'length' => $words->said($counted->feet, CalcUnit::Foot),
-            'against' => $against === null ? null : round($against, 3), 'symptom' => $against === null ? null : ($against < self::DEAD ? Symptom::Dead : Symptom::Thin)->value, 'hours' => $fit === null ? null : round($fit->hours), 'half' => $fit === null ? null : round($fit->half), 'counts' => count($all),
+            'against' => $against === null ? null : round($against, 3), 'symptom' => $against === null ? null : ($against < self::DEAD ? Symptom::Dead : Symptom::Thin)->value, 'hours' => $fit?->hours === null ? null : round($fit->hours), 'least' => $fit === null ? null : round($fit->least), 'most' => $fit === null ? null : round($fit->most), 'half' => $fit?->half === null ? null : round($fit->half), 'half_by' => $fit === null ? null : round($fit->halfBy),
+            'is_final' => $fit->isComplete ?? false, 'count_again' => $fit?->countAgain === null ? null : CarbonImmutable::parse($newest->planted_on->iso.' 12:00', $zone)->addMinutes((int) round(60 * $fit->countAgain))->utc()->toIso8601ZuluString('millisecond'), 'counts' => count($all),
         ];
     }
 }

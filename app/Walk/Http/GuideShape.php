@@ -53,7 +53,10 @@ final class GuideShape
     /** @return array<string, array<string, mixed>> by check key */
     public static function rowDoubts(Board $board): array
     {
-        return array_map(self::doubt(...), array_filter(array_map(Plausibility::ofRows(...), $board->figures())));
+        $figures = array_intersect_key($board->figures(), $board->sheet->checks);
+        $doubts = array_map(static fn (array $readings, string $check): ?Doubt => Plausibility::ofRows($readings, $board->rowCount * count($board->sheet->checks[$check]->sides)), $figures, array_keys($figures));
+
+        return array_map(self::doubt(...), array_filter(array_combine(array_keys($figures), $doubts)));
     }
 
     /** @return array<string, list<array<string, mixed>>> by check key */

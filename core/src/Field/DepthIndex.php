@@ -11,6 +11,9 @@ namespace Ustrel\Core\Field;
  */
 final readonly class DepthIndex
 {
+    /** With fewer of the rows measured, nobody knows where the middle of the planter lies. */
+    private const SHARE = 0.75;
+
     /**
      * @param  float  $median  notch, of all rows
      * @param  list<RowIndex>  $rows  from the left
@@ -56,6 +59,12 @@ final readonly class DepthIndex
         }
 
         return new self($median, $rows, max($sorted) - min($sorted), max($after) - min($after));
+    }
+
+    /** Whether this many of the rows tell where each stands among all. */
+    public static function isTold(int $measured, int $rows): bool
+    {
+        return $measured > 0 && $measured >= self::SHARE * $rows;
     }
 
     private static function half(float $notches): float

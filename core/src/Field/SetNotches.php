@@ -20,18 +20,27 @@ final class SetNotches
      *
      * @param  list<int>  $rows
      * @param  array<int, float>  $set  notches as they are set now, by row
-     * @param  array<int, float>  $lifts  notches at which the wheels just lift, by row; a row that was not measured carries nothing
-     * @return array<int, float> notches by row, to the half; none with fewer than three rows set
+     * @param  array<int, float>  $lifts  notches at which the wheels just lift, by row; none where nobody measured
+     * @return array<int, float> notches by row, to the half; none with fewer than three rows set, or while only some of the rows are
+     *                           measured; and none for a row that is not
      */
     public static function aims(array $rows, array $set, array $lifts, DepthSchool $school): array
     {
         if (count($set) < self::FEWEST) {
             return [];
         }
+        $isMeasured = $lifts !== [] && $school === DepthSchool::Handle;
+        if ($isMeasured && ! DepthIndex::isTold(count($lifts), count($rows))) {
+            return [];
+        }
         $offsets = $lifts === [] || $school === DepthSchool::Reindex ? [] : self::offsets($lifts);
-        $common = Median::of(array_map(static fn (int $row): float => $set[$row] - ($offsets[$row] ?? 0.0), array_keys($set)));
+        $known = $isMeasured ? array_intersect_key($set, $offsets) : $set;
+        if (count($known) < self::FEWEST) {
+            return [];
+        }
+        $common = Median::of(array_map(static fn (int $row): float => $known[$row] - ($offsets[$row] ?? 0.0), array_keys($known)));
         $aims = [];
-        foreach ($rows as $row) {
+        foreach ($isMeasured ? array_intersect($rows, array_keys($offsets)) : $rows as $row) {
             $aims[$row] = round(2 * ($common + ($offsets[$row] ?? 0.0))) / 2;
         }
 

@@ -60,7 +60,7 @@ final readonly class Proposals
         }
         $made = [];
         foreach ($findings as $finding) {
-            $made[$finding->place->key()] = $proposals->proposal($finding->place, $remedies[$finding->place->key()], $finding->verdict);
+            $made[$finding->place->key()] = $proposals->proposal($finding->place, $remedies[$finding->place->key()], $finding->verdict, $finding);
         }
         foreach (array_diff_key($proposals->due, $found) as $key => $why) {
             $made[$key] = $proposals->proposal(Place::fromKey($key), Remedy::change($why), Verdict::Sound);
@@ -177,8 +177,15 @@ final readonly class Proposals
             $finding->verdict->severity() >= Verdict::Change->severity() => Remedy::change($finding->verdict === Verdict::Failed ? Why::CannotRun : Why::PastLimit, $finding->reasons[0]->reference ?? null),
             isset($this->due[$finding->place->key()]) => Remedy::change($this->due[$finding->place->key()]),
             $this->isCheaperNow($finding->place) => Remedy::change(Why::CheaperNow),
+            $this->willProbablyFail($finding->place) => ($this->now->wear[$finding->place->key()] ?? null)?->isThin === true ? Remedy::of(Action::CarryOver, Why::MayNotLast) : Remedy::change(Why::WouldNotLast),
             default => Remedy::of(Action::CarryOver, Why::StillGoes),
         };
+    }
+
+    /** What will more likely than not be at its limit before the season ends is never called fine, whatever the policy. */
+    private function willProbablyFail(Place $place): bool
+    {
+        return (($this->now->wear[$place->key()] ?? null)->chance ?? 0.0) > 0.5;
     }
 
     /** Whether leaving it costs more, by the odds of a stop, than what is thrown away by changing it and its partners now. */
@@ -203,7 +210,7 @@ final readonly class Proposals
         return $wear->chance * $this->now->stopCost > $thrownAway;
     }
 
-    private function proposal(Place $place, Remedy $remedy, Verdict $verdict): Proposal
+    private function proposal(Place $place, Remedy $remedy, Verdict $verdict, ?Finding $finding = null): Proposal
     {
         $parts = $remedy->action === Action::Change ? $this->parts($place, $remedy) : [];
         $jobs = match (true) {
@@ -214,7 +221,7 @@ final readonly class Proposals
             default => [Job::at($remedy->action, $place)],
         };
         $withoutSlot = $remedy->action === Action::Change && $parts === [] ? 1 : 0;
-        $risk = $this->risk($place, $verdict);
+        $risk = $this->risk($place, $verdict, $finding);
 
         return new Proposal(
             $place, $remedy->action, $remedy->why, $remedy->to, $remedy->by, $parts, $withoutSlot, $jobs,
@@ -246,11 +253,19 @@ final readonly class Proposals
         return $parts;
     }
 
-    private function risk(Place $place, Verdict $verdict): Risk
+    private function risk(Place $place, Verdict $verdict, ?Finding $finding): Risk
     {
         $wear = $this->now->wear[$place->key()] ?? null;
+        $rule = $this->now->sheet->check($place->check)?->rule;
         if ($verdict === Verdict::Failed) {
             return Risk::stopped();
+        }
+        if ($rule instanceof Window && $finding?->answer?->quantity !== null && $finding->answer->quantity->steps() > $rule->high->steps()) {
+            // Too long wears bearings, and no odds of it are known but the shop's own.
+            return isset($this->now->left[$place->check->value]) ? Risk::ofRecord($verdict, ...$this->now->left[$place->check->value]) : Risk::unknown();
+        }
+        if ($verdict === Verdict::Change && $wear !== null && $finding?->answer?->quantity !== null) {
+            return Risk::pastLimit($wear->chance);
         }
         if ($wear?->chance !== null) {
             return Risk::ofWear($wear->chance, $wear->isThin);

@@ -23,6 +23,8 @@ final readonly class Risk
         public bool $stopsNow,
         /** Findings of the kind that the shop left, where the chance stands on them. */
         public ?int $left = null,
+        /** It read past its limit, and the other readings say otherwise: measure it again. */
+        public bool $isDoubted = false,
     ) {
     }
 
@@ -34,6 +36,16 @@ final readonly class Risk
     public static function stopped(): self
     {
         return new self(1.0, false, true);
+    }
+
+    /**
+     * Of what read past its limit: nothing is more likely to stop the row, whatever the other readings say.
+     *
+     * @param  float|null  $chance  by all readings together
+     */
+    public static function pastLimit(?float $chance): self
+    {
+        return new self(1.0, false, false, null, $chance !== null && $chance < 0.5);
     }
 
     public static function ofWear(float $chance, bool $isThin): self

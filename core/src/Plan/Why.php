@@ -18,6 +18,8 @@ enum Why: string
     case SetIsDue = 'set_is_due';
     /** Left, it costs more by the odds of a stop than what is thrown away now. */
     case CheaperNow = 'cheaper_now';
+    /** It will probably not last the season, and the record is too thin to change it by. */
+    case MayNotLast = 'may_not_last';
     /** It will do for now; the odds say when to look. */
     case StillGoes = 'still_goes';
     case LooksPoor = 'looks_poor';

@@ -127,7 +127,8 @@ final readonly class Check
     }
 
     /**
-     * What was ticked weighs at least what the catalogue says, whatever was said of the whole.
+     * The verdict is what the technician said; the reasons explain it. Only a reason beside "sound" weighs what the catalogue
+     * says, and what makes a row unsafe to run goes before all.
      *
      * @param  list<Chip>  $chips
      */
@@ -138,6 +139,6 @@ final readonly class Check
 
         return $reasons === []
             ? Judgement::of($said, new Reason(ReasonCode::LookedAt))
-            : Judgement::of(Verdict::worst([$said, ...$weights]), ...$reasons);
+            : Judgement::of($said === Verdict::Sound || in_array(Verdict::Failed, $weights, true) ? Verdict::worst([$said, ...$weights]) : $said, ...$reasons);
     }
 }

@@ -42,14 +42,16 @@ final class Plausibility
     }
 
     /**
-     * What to doubt on any row, by what the planter's other rows read in the same walk.
+     * What to doubt on any row, by what the planter's other rows read in the same walk: once half of them are read, or the first that
+     * were typed would speak for all.
      *
      * @param  list<Quantity>  $readings  of one check, all rows and sides read so far
+     * @param  int  $places  rows and sides that the check has
      */
-    public static function ofRows(array $readings): ?Doubt
+    public static function ofRows(array $readings, int $places): ?Doubt
     {
         $rows = Rows::of($readings);
-        if ($rows === null || $rows->count < self::FEWEST_ROWS) {
+        if ($rows === null || $rows->count < max(self::FEWEST_ROWS, $places / 2)) {
             return null;
         }
         // Rows that agree to a hair would make every other row an outlier; two reading steps count at least.
@@ -57,5 +59,15 @@ final class Plausibility
         $middle = $rows->median->steps();
 
         return new Doubt(DoubtCode::FarFromRows, $rows->median, $middle - $reach, $middle + $reach);
+    }
+
+    /**
+     * Whether a reading that is far from the other rows is what its own last reading leads to: then nothing is surprising about it.
+     *
+     * @param  Quantity|null  $last  what the same place read in an earlier season
+     */
+    public static function isAsBefore(Doubt $ofRows, Quantity $value, ?Quantity $last): bool
+    {
+        return $last !== null && $ofRows->concerns($last) && abs($value->steps() - $last->steps()) <= ((int) $ofRows->above - (int) $ofRows->below) / 2;
     }
 }

@@ -31,7 +31,7 @@ final readonly class Forecast
         /** A reading taken now with less room than this makes the chance greater than the shop's figure. */
         public ?float $watchUnder,
         public array $outliers,
-        /** The newest reading, where it shows more room than there can be: the part may have been changed. */
+        /** A reading that shows more room than there can be: the part may have been changed. It is asked about until a change is on record. */
         public ?string $grown,
         /** The check reads as if parts grew back, all in all: the tape reads long, or the figures are wrong. */
         public bool $growsBack,

@@ -61,13 +61,14 @@ final readonly class Forecaster
      */
     public function of(array $items, ?float $planned, array $gone = []): array
     {
+        [$items, $changed] = $this->sinceChanged($items, $gone);
         [$error, $rates, $weights] = $this->weighed([...$items, ...$gone]);
         $pool = $this->poolOf($rates);
         // By what is on the planter now: what was read of it before would hide it.
         $growsBack = $this->poolOf(array_slice($rates, 0, count($items)))->growsBack();
         $forecasts = [];
         foreach ($items as $index => $item) {
-            $forecasts[$item->key] = $this->forecast($item, $pool, $error, $planned, $weights[$index] ?? [], $growsBack);
+            $forecasts[$item->key] = $this->forecast($item, $pool, $error, $planned, $weights[$index] ?? [], $growsBack, $changed[$index] ?? null);
         }
 
         return $forecasts;
@@ -134,10 +135,68 @@ final readonly class Forecaster
         return [$error, $rates, $weights];
     }
 
-    /** @param  array<int, float>  $weights  of the item's points */
-    private function forecast(Item $item, Pool $pool, ReadingError $error, ?float $planned, array $weights, bool $growsBack): Forecast
+    /**
+     * A part that reads like a new one from some reading on, and wears on from there, was changed and nobody entered it: until somebody
+     * says so, it is taken from that reading on.
+     *
+     * @param  list<Item>  $items
+     * @param  list<Item>  $gone
+     * @return array{list<Item>, array<int, string>} the items, and by index the reading from which they are taken
+     */
+    private function sinceChanged(array $items, array $gone): array
     {
-        $isThin = $pool->items < self::FEWEST_ITEMS && count($item->points) < self::FEWEST_READINGS;
+        $error = $this->learns ? $this->error->learnedFrom([...$items, ...$gone]) : $this->error;
+        $owns = array_values(array_filter(array_map(static fn (Item $item): ?OwnRate => OwnRate::of($item, $error), [...$items, ...$gone])));
+        [$usual, $spread] = $this->usual($owns);
+        $changed = [];
+        foreach ($items as $index => $item) {
+            while (($at = self::jump($item, $error, $usual, (self::UNLIKE * $spread) ** 2)) !== null) {
+                $changed[$index] = $item->points[$at]->key;
+                $item = $item->since($at);
+            }
+            $items[$index] = $item;
+        }
+
+        return [$items, $changed];
+    }
+
+    /**
+     * The reading from which on the item is another part: by far better than one part all along, and better than one part with one slip of
+     * the hand. With at least one more behind it, or nobody can tell it from a slip.
+     */
+    private static function jump(Item $item, ReadingError $error, float $usual, float $variance): ?int
+    {
+        $whole = OwnRate::of($item, $error)?->misfit($usual, $variance) ?? 0.0;
+        $best = null;
+        $most = self::CUT ** 2;
+        if ($whole <= $most) {
+            return null;
+        }
+        foreach (array_keys($item->points) as $slip) {
+            $most = max($most, $whole - (OwnRate::of($item, $error, null, $slip)?->misfit($usual, $variance) ?? 0.0));
+        }
+        for ($at = 0; $at < count($item->points) - 1; $at++) {
+            $before = $at === 0 ? $item->start : $item->points[$at - 1]->room;
+            if ($item->points[$at]->room <= $before) {
+                continue;
+            }
+            $parts = (OwnRate::of($item->until($at), $error)?->misfit($usual, $variance) ?? 0.0) + (OwnRate::of($item->since($at), $error)?->misfit($usual, $variance) ?? 0.0);
+            if ($whole - $parts > $most) {
+                [$best, $most] = [$at, $whole - $parts];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param  array<int, float>  $weights  of the item's points
+     * @param  string|null  $changed  the reading since which it seems to be another part
+     */
+    private function forecast(Item $item, Pool $pool, ReadingError $error, ?float $planned, array $weights, bool $growsBack, ?string $changed): Forecast
+    {
+        // Where parts seem to grow back, or nobody knows which part it is, odds say little.
+        $isThin = $growsBack || $changed !== null || $pool->items < self::FEWEST_ITEMS && count($item->points) < self::FEWEST_READINGS;
         if ($item->start === null) {
             return Forecast::unread($item, $planned === null ? null : $this->firstWatched($pool, $error, $planned));
         }
@@ -151,7 +210,7 @@ final readonly class Forecaster
             $planned === null ? null : $belief->chanceBy($item->use + $planned),
             $planned === null ? null : $this->watchUnder($item, $pool, $error, $planned, $weights),
             array_map(static fn (int $index): string => $item->points[$index]->key, $doubted),
-            self::grown($item, $belief, $doubted),
+            self::grown($item, $belief, $doubted) ?? $changed,
             $growsBack,
         );
     }

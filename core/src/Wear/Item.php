@@ -64,6 +64,18 @@ final readonly class Item
         return new self($this->key, $this->start, $this->startRead, $this->startSd, [...$this->points, $point], $this->use);
     }
 
+    /** The same from one of its readings on, as if it had been found then. */
+    public function since(int $point): self
+    {
+        return self::found($this->key, array_slice($this->points, $point), $this->use);
+    }
+
+    /** The same without its readings from one on. */
+    public function until(int $point): self
+    {
+        return new self($this->key, $this->start, $this->startRead, $this->startSd, array_slice($this->points, 0, $point), $this->use);
+    }
+
     /** Variance of the start: of its tolerance, or of the reading that it is. */
     public function startVariance(ReadingError $error): float
     {

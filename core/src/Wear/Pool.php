@@ -37,6 +37,7 @@ final readonly class Pool
         /** The mean by the items alone, and how sure it is; null where no item has a rate of its own. */
         private ?float $ownMean,
         private float $ownMeanSd,
+        private float $nominal,
     ) {
     }
 
@@ -55,7 +56,7 @@ final readonly class Pool
 
         return new self(
             $mean, max($between, $least), max($least, self::scatter($rates, $between, self::spread(self::USUAL_SPREAD, $mean, $nominal) ** 2)), 1 / $weight, $count,
-            $count === 0 ? null : $ownMean, $count === 0 ? INF : 1 / sqrt($ownWeight),
+            $count === 0 ? null : $ownMean, $count === 0 ? INF : 1 / sqrt($ownWeight), $nominal,
         );
     }
 
@@ -89,10 +90,13 @@ final readonly class Pool
         return $share * max($mean, self::LEAST_SPREAD * $nominal);
     }
 
-    /** Whether the items seem to grow back, all in all, by more than luck: then the readings or the figures are wrong. */
+    /**
+     * Whether the items seem to grow back, all in all, where wear should have shown: then the readings or the figures are wrong. By more than
+     * luck they lose less than half of what they nominally would.
+     */
     public function growsBack(): bool
     {
-        return $this->ownMean !== null && $this->ownMean < -2 * $this->ownMeanSd;
+        return $this->ownMean !== null && $this->ownMean < 0 && $this->ownMean + 2 * $this->ownMeanSd < $this->nominal / 2;
     }
 
     /**

@@ -65,7 +65,7 @@ final readonly class ReadingError
     {
         $step = $point->step ?? $this->step;
 
-        return ($point->gain ?? 1.0) ** 2 * ($this->sd ** 2 + $step ** 2 / 12);
+        return ($point->gain ?? 1.0) ** 2 * ($this->sd ** 2 + $step ** 2 / 12) + ($point->spread ?? 0.0);
     }
 
     /**

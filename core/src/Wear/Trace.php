@@ -33,8 +33,7 @@ final readonly class Trace
     {
         $points = [];
         foreach ($this->sightings as $sighting) {
-            $room = $path->room($sighting->size);
-            $points[] = new Point($sighting->id, $this->use($log, $sighting->at)->effective, $room, $sighting->step, $path->gain($room));
+            $points[] = $path->point($sighting->id, $this->use($log, $sighting->at)->effective, $sighting->size, $sighting->step);
         }
         $use = $this->use($log, $asOf)->effective;
 

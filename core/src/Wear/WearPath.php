@@ -15,6 +15,12 @@ final readonly class WearPath
     /** Under this length, millimetres, an error of a reading is taken as if it were so long: near 0 a chord tells little. */
     private const LEAST_LENGTH = 10.0;
 
+    /** How far the square of a contact is usually under 0 where the blades do not touch: half a pair of shims, as a half-normal of this SD. Square millimetres. */
+    private const GAP_SD = 0.9 * 25.4 ** 2;
+
+    /** Mean and variance of a half-normal, in SDs. */
+    private const HALF_NORMAL = [0.7979, 0.3634];
+
     /**
      * @param  bool  $shrinks  else it grows
      * @param  float  $limit  millimetres
@@ -65,6 +71,21 @@ final readonly class WearPath
     public function gain(float $room): float
     {
         return $this->squared ? 2 * max(self::LEAST_LENGTH, $this->size($room)) : 1.0;
+    }
+
+    /**
+     * What a reading says of the room. Where the blades do not touch it says only that the square is 0 or less, and nobody knows by how much.
+     *
+     * @param  float  $size  millimetres
+     * @param  float|null  $step  that it was read to, millimetres
+     */
+    public function point(string $key, float $use, float $size, ?float $step): Point
+    {
+        $room = $this->room($size);
+
+        return $this->squared && $size <= 0.0
+            ? new Point($key, $use, $room - self::HALF_NORMAL[0] * self::GAP_SD, $step, $this->gain($room), self::HALF_NORMAL[1] * self::GAP_SD ** 2)
+            : new Point($key, $use, $room, $step, $this->gain($room));
     }
 
     /** Room lost a metre, by the nominal life. */

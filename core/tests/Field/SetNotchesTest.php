@@ -33,6 +33,18 @@ it('takes the common notch from how most rows are set, and leaves the scale alon
         ->and(SetNotches::aims([1, 2], [1 => 5.0, 2 => 8.0], [], DepthSchool::Handle))->toBe([]);
 });
 
+it('says nothing from a few rows that were measured, and leaves out those that were not', function (): void {
+    $rows = range(1, 16);
+    $set = array_fill_keys($rows, 6.0);
+    // Three of sixteen: nobody knows where the middle of the planter lies.
+    expect(SetNotches::aims($rows, $set, [1 => 5, 2 => 8, 3 => 8], DepthSchool::Handle))->toBe([]);
+    // Twelve of sixteen, eleven lifting at 8 and one at 5: that one belongs 3 lower, and of the four others nothing is said.
+    $lifts = [1 => 5.0] + array_fill(2, 11, 8.0);
+    $aims = SetNotches::aims($rows, $set, $lifts, DepthSchool::Handle);
+    expect(array_keys($aims))->toBe(range(1, 12))->and([$aims[1], $aims[2]])->toBe([3.0, 6.0])
+        ->and(SetNotches::aims($rows, $set, array_slice($lifts, 0, 11, true), DepthSchool::Handle))->toBe([]);
+});
+
 it('watches a row beyond half a notch of its aim, and changes it beyond one', function (): void {
     $notch = Unit::Notch->quantityOf(...);
     $rule = new NearAim($notch(0.5), $notch(1));

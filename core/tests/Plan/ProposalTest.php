@@ -82,7 +82,11 @@ it('proposes one thing for each kind of finding', function (Finding $finding, ar
     'no contact' => [fn () => finding('6:blade_contact_length:centre', '0'), ['adjust', 'shim_out_and_measure', '1', ''], ['shims' => [6 => [3, 3]]]],
     'no shims left' => [fn () => finding('6:blade_contact_length:centre', '1 1/4'), ['change', 'blades_done', '', '6:opener_blade:left 6:opener_blade:right'], ['shims' => [6 => [0, 0]]]],
     'shims not counted' => [fn () => finding('6:blade_contact_length:centre', '1 1/4'), ['look_again', 'count_shims', '', '']],
-    'unequal packs' => [fn () => finding('6:inner_shims:left', '4', Background::of(otherSide: Ustrel\Core\Measure\Unit::Shim->quantityOf(2))), ['adjust', 'level_packs', '2/2', '']],
+    'unequal packs' => [fn () => finding('6:inner_shims:left', '4', Background::of(otherSide: Ustrel\Core\Measure\Unit::Shim->quantityOf(2))), ['adjust', 'level_packs_and_measure', '2', '']],
+    // One instruction for both: packs of 3 and 1, 1 1/4 in. Two out on the left are one pair: sqrt(1.5625 + 1.75) in.
+    'unequal packs and short contact' => [fn () => finding('6:inner_shims:left', '3', Background::of(otherSide: Ustrel\Core\Measure\Unit::Shim->quantityOf(1))), ['adjust', 'level_packs', '46.229/1', ''], ['shims' => [6 => [3, 1]], 'contacts' => [6 => 31.75]]],
+    'the same, said at the contact' => [fn () => finding('6:blade_contact_length:centre', '1 1/4'), ['adjust', 'level_packs', '46.229/1', ''], ['shims' => [6 => [3, 1]]]],
+    'watch with a reason stays watch' => [fn () => finding('6:fertilizer_pivot:centre', 'watch', null, Chip::Play), ['carry_over', 'looks_poor', '', '']],
     'few shims' => [fn () => finding('6:inner_shims:left', '0'), ['carry_over', 'few_shims', '', '']],
     // Rubber closers: 1 1/2 in.
     'a wide gap of the closers' => [fn () => finding('4:closing_gap:centre', '2'), ['adjust', 'set_to', '38.1', '']],

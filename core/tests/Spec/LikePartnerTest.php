@@ -23,19 +23,20 @@ it('wants a tyre at its own target, no more over than under, and like its partne
     'both allowed, and as far apart as they may be' => [57, 60, 'sound', 'in_range'],
     'both allowed, and too far apart' => [57, 60.1, 'change', 'unequal_sides'],
     'the other way round' => [62.5, 59, 'change', 'unequal_sides'],
-    // That the partner is out does not excuse it.
-    'with a flat partner' => [60, 20, 'change', 'unequal_sides'],
+    // The flat one is to blame, and is told so itself.
+    'with a flat partner' => [60, 20, 'sound', 'in_range'],
+    'with a partner that is just out' => [60, 56.9, 'sound', 'in_range'],
 ]);
 
-it('turns in bands where it turns in fact', function (): void {
+it('turns in bands where it turns in fact', function (float $partner): void {
     $psi = Unit::Psi->quantityOf(...);
     $rule = new LikePartner($psi(60), $psi(3));
-    $background = Background::of(otherSide: $psi(58.5));
+    $background = Background::of(otherSide: $psi($partner));
     $bands = Bands::compile($rule, Unit::Psi, $background);
     for ($value = 50.0; $value <= 70; $value += 0.1) {
         expect(words($bands->judge($psi($value))))->toBe(words($rule->judge($psi($value), $background)));
     }
-});
+})->with([58.5, 40.0]);
 
 it('asks for each tyre where they are gauged one by one, and else for the lowest', function (): void {
     $asked = function (?int $pairs): array {

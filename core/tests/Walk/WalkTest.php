@@ -109,23 +109,37 @@ it('does not doubt contact that has grown: shims bring it back', function (): vo
 it('doubts a row far from the others by median and MAD', function (): void {
     // Median 14 3/4; deviations 1/8, 1/16, 0, 1/16, 1/8 in: MAD 1/16, times 1.4826 is 0.0927 in, under the least spread
     // of 1/8 in. The cut is 3.5 x 1/8 = 7/16 in: believable from 14 5/16 to 15 3/16.
-    $rows = Plausibility::ofRows(readAll('14 5/8', '14 11/16', '14 3/4', '14 13/16', '14 7/8'));
+    $rows = Plausibility::ofRows(readAll('14 5/8', '14 11/16', '14 3/4', '14 13/16', '14 7/8'), 8);
     expect(doubtCodes([$rows], '14 5/16'))->toBe([])
         ->and(doubtCodes([$rows], '14 1/4'))->toBe(['far_from_rows'])
         ->and(doubtCodes([$rows], '15 3/16'))->toBe([])
         ->and(doubtCodes([$rows], '15 1/4'))->toBe(['far_from_rows']);
 
     // Median of 13, 14, 14 1/2, 15: 14 1/4. Deviations 1 1/4, 1/4, 1/4, 3/4: MAD 1/2, x 1.4826 x 3.5 = 2.5946 in.
-    $wide = Plausibility::ofRows(readAll('13', '14', '14 1/2', '15'));
+    $wide = Plausibility::ofRows(readAll('13', '14', '14 1/2', '15'), 4);
     expect($wide?->reference->steps())->toBe(361_950_000)
         ->and($wide?->below / 25_400_000)->toEqualWithDelta(11.65545, 0.00001)
         ->and($wide?->above / 25_400_000)->toEqualWithDelta(16.84455, 0.00001);
 });
 
 it('is not swayed by one wild row, and says nothing of fewer than four', function (): void {
-    $rows = Plausibility::ofRows(readAll('14 3/4', '14 3/4', '14 11/16', '14 13/16', '4'));
+    $rows = Plausibility::ofRows(readAll('14 3/4', '14 3/4', '14 11/16', '14 13/16', '4'), 10);
     expect($rows?->reference->steps())->toBe(374_650_000)
-        ->and(Plausibility::ofRows(readAll('14', '15', '4')))->toBeNull();
+        ->and(Plausibility::ofRows(readAll('14', '15', '4'), 3))->toBeNull();
+});
+
+it('does not let the first rows that are typed speak for all', function (): void {
+    // Two new rows of a 24-row planter, both sides: 4 of 48 readings.
+    $new = readAll('15', '15', '15', '15');
+    expect(Plausibility::ofRows($new, 48))->toBeNull();
+    // Half of them read, most of them worn: the worn are not doubted, a new one is.
+    $most = Plausibility::ofRows([...$new, ...array_fill(0, 20, readAll('14 1/4')[0])], 48);
+    expect(doubtCodes([$most], '14 1/8'))->toBe([])->and(doubtCodes([$most], '15'))->toBe(['far_from_rows']);
+    // A row that was far from the rest last time, and is where its own wear leads, is not asked about again.
+    [$last, $now, $wild] = readAll('13 1/4', '13', '11');
+    expect(Plausibility::isAsBefore($most, $now, $last))->toBeTrue()
+        ->and(Plausibility::isAsBefore($most, $wild, $last))->toBeFalse()
+        ->and(Plausibility::isAsBefore($most, $now, null))->toBeFalse();
 });
 
 it('sums a row up by its worst verdict and its least life', function (): void {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Opener\ShimMove;
 use Ustrel\Core\Opener\ShimsMoved;
@@ -13,6 +14,7 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\TakenReading;
+use Ustrel\Core\Wear\Acres\UseLog;
 use Ustrel\Core\Wear\History;
 use Ustrel\Core\Wear\Sighting;
 
@@ -105,7 +107,7 @@ it('learns from moves of shims that were measured before and after, before the n
         $read('3', $contact(1), '2026-03-09', 48.0),
         $read('after only', $contact(2), '2026-03-05', 40.0),
     ]);
-    $measured = array_map(static fn (ShimMove $move): array => [$move->pairs, $move->before, $move->after], ShimMove::measured($moves, $history));
+    $measured = array_map(static fn (ShimMove $move): array => [$move->pairs, $move->before, $move->after], ShimMove::measured($moves, $history, UseLog::of([], Length::ofSixteenths(480), 8, new DateTimeZone('UTC'))));
     // What was measured for the move itself goes before what a walk read.
     expect($measured)->toBe([[-2, 30.0, 55.0], [1, 60.0, 48.0]]);
 });
@@ -117,7 +119,7 @@ it('does not take the move of another row for the next one, nor an earlier for a
         $read('2', $contact(1), '2026-03-05', 42.0),
         $read('two', $contact(2), '2026-03-06', 60.0),
     ]);
-    $measured = array_map(static fn (ShimMove $move): array => [$move->pairs, $move->before, $move->after], ShimMove::measured($moves, $history));
+    $measured = array_map(static fn (ShimMove $move): array => [$move->pairs, $move->before, $move->after], ShimMove::measured($moves, $history, UseLog::of([], Length::ofSixteenths(480), 8, new DateTimeZone('UTC'))));
     // The first of row 2 had another before it was measured.
     expect($measured)->toBe([[-1, 30.0, 42.0], [1, 65.0, 60.0]]);
 });

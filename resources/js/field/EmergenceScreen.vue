@@ -6,6 +6,7 @@ import type { Symptom } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'
 import { shortDate } from '@/dates'
+import { sayEvenness } from './evenness'
 import { sayRows } from '@/plan/findings'
 import DiagnosisPanel from './DiagnosisPanel.vue'
 import FieldFaces from './FieldFaces.vue'
@@ -64,9 +65,8 @@ const asked = ref<{ row: number; symptom: Symptom }>()
               <strong>{{ one.stand }}</strong>
               <span class="quiet"
                 >{{ one.plants }} on {{ one.length }}
-                <template v-if="one.hours !== null"
-                  >· half up after {{ one.half }} h, 10 to 90 % in {{ one.hours }} h</template
-                ><template v-else-if="one.counts < 3">· count on three days to tell how evenly</template></span
+                <template v-if="one.half_by !== null">· {{ sayEvenness(one) }}</template
+                ><template v-else-if="one.counts < 2">· count again tomorrow to tell how evenly</template></span
               >
               <span v-if="one.against !== null" class="due"
                 >{{ Math.round(100 * one.against) }} % of the others

@@ -17,6 +17,8 @@ export function bandsAt(step: WalkStep, check: Check, rowBands: Record<string, B
 /** Unlike the other side is to be changed, whatever each side would be by itself. */
 function besideOther(bands: Band[], check: Check, other: number, within: number): Band[] {
   const unit = check.unit ?? 'mark'
+  // Of two tires the one that is off its target is to blame.
+  if (check.rule === 'like_partner' && judgeByBands(bands, other, check).verdict !== 'sound') return bands
   const beyond = other + within + 1 / stepsPerUnit(unit)
   const from = [...new Set([...bands.map((band) => band.from), other - within, beyond])].sort((a, b) => a - b)
   return from.map((start) => {
@@ -35,14 +37,14 @@ export function judgeByBands(bands: Band[], value: number, check: Pick<Check, 'u
   return band ?? { verdict: 'unchecked', reasons: [] }
 }
 
-/** Looks up what a state means, with the reasons that were ticked: the worst of what core says of each. */
+/** Looks up what a state means, with the reasons that were ticked, as core has it: the verdict is what was said of the whole. */
 export function judgeState(check: Check, { state, chips }: Pick<Answer, 'state' | 'chips'>): Judgement {
   const said = check.states.find((candidate) => candidate.state === state)
   if (!said) return { verdict: 'unchecked', reasons: [] }
   if (chips.length === 0) return said
   const weights = check.chips.filter(({ chip }) => chips.includes(chip)).map(({ verdict }) => verdict)
   return {
-    verdict: worst([said.verdict, ...weights]),
+    verdict: said.verdict === 'sound' || weights.includes('failed') ? worst([said.verdict, ...weights]) : said.verdict,
     reasons: reasonsOf(chips),
   }
 }

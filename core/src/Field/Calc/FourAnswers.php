@@ -48,41 +48,123 @@ final readonly class FourAnswers
         return $differ > self::APART * ($a->value + $b->value) / 2 && $differ > 2 * hypot($a->sd, $b->sd);
     }
 
+    /** What each cause moves: slip moves the monitor too where that counts the ground by the same wheel. */
+    private const MOVES = [
+        'slip_or_skips' => [['gearing'], ['gearing', 'monitor']],
+        'gearing' => [['gearing'], ['gearing', 'monitor']],
+        'sensor' => [['monitor']],
+        'seeds_per_pound' => [['weighing']],
+        'dig_short' => [['digging']],
+    ];
+
+    /** A cause that leaves more of the misfit than this explains hardly anything. */
+    private const HARDLY = 0.9;
+
+    /** An answer is not known better than to this share. */
+    private const LEAST_SD = 0.02;
+
     /**
-     * Who is to blame: one that is apart from two others or more, where nothing else is apart, is it alone; else each pair names its own.
+     * The causes by how well each explains all answers together: what it moves may lie where it likes, the rest has to agree; of those
+     * that explain them alike the one that moves fewer. Where none explains them all, those that explain most.
      *
-     * @return list<'seeds_per_pound'|'sensor'|'slip_or_skips'|'dig_short'|'cannot_tell'> the likeliest first; none where all agree. Worded under `suspect.<code>`
+     * @return list<'seeds_per_pound'|'sensor'|'slip_or_skips'|'gearing'|'dig_short'|'cannot_tell'> the likeliest first; none where all agree. Worded under `suspect.<code>`
      */
     public function suspects(): array
     {
         $names = array_keys($this->answers);
-        $pairs = [];
-        foreach ($names as $at => $one) {
-            foreach (array_slice($names, $at + 1) as $other) {
-                if ($this->apart($one, $other)) {
-                    $pairs[] = [$one, $other];
+        if (! $this->differ($names)) {
+            return [];
+        }
+        if (count($names) === 2) {
+            // Each could be the wrong one: the pair tells which usually is.
+            return [match (true) {
+                in_array('monitor', $names, true) => 'sensor',
+                in_array('weighing', $names, true) => 'seeds_per_pound',
+                default => 'slip_or_skips',
+            }];
+        }
+        $explaining = $partly = [];
+        $all = $this->misfit($names);
+        foreach (self::MOVES as $cause => $sets) {
+            foreach ($sets as $moved) {
+                $rest = array_diff($names, $moved);
+                if (array_diff($moved, $names) !== [] || $rest === [] || ! $this->canMove($cause, $moved, $rest)) {
+                    continue;
+                }
+                $misfit = $this->misfit($rest) + $this->misfit($moved) + count($moved);
+                if (! $this->differ($rest) && ! $this->differ($moved)) {
+                    $explaining[$cause] = min($explaining[$cause] ?? INF, $misfit);
+                } elseif ($misfit < self::HARDLY * $all) {
+                    $partly[$cause] = min($partly[$cause] ?? INF, $misfit);
                 }
             }
         }
-        if ($pairs === []) {
-            return [];
+        $found = $explaining ?: $partly;
+        asort($found);
+        $suspects = array_keys($found);
+        if (($suspects[0] ?? null) === 'slip_or_skips' && isset($this->answers['monitor']) && ! $this->apart('gearing', 'monitor')) {
+            // A monitor that agrees with a gearing that slips is next.
+            $suspects = array_values(array_unique(['slip_or_skips', 'sensor', ...$suspects]));
         }
-        $alone = count($names) < 3 ? [] : array_values(array_filter($names, static fn (string $name): bool => count($pairs) > 1 && count(array_filter($pairs, static fn (array $pair): bool => in_array($name, $pair, true))) === count($pairs)));
-        if ($alone !== []) {
-            return [match ($alone[0]) {
-                'weighing' => 'seeds_per_pound',
-                'monitor' => 'sensor',
-                'gearing' => 'slip_or_skips',
-                default => 'dig_short',
-            }];
-        }
-        $suspects = array_map(static fn (array $pair): string => match (true) {
-            $pair === ['gearing', 'digging'] => 'slip_or_skips',
-            in_array('monitor', $pair, true) => 'sensor',
-            in_array('weighing', $pair, true) => 'seeds_per_pound',
-            default => 'cannot_tell',
-        }, $pairs);
 
-        return array_values(array_unique($suspects));
+        return $suspects ?: ['cannot_tell'];
+    }
+
+    /**
+     * Slip and skips put fewer seeds into the ground than the gearing says, never more; wrong teeth, cells or circumference more, where it is
+     * not slip.
+     *
+     * @param  array<string>  $moved
+     * @param  array<string>  $rest
+     */
+    private function canMove(string $cause, array $moved, array $rest): bool
+    {
+        $isMore = $this->mean($moved) > $this->mean($rest);
+
+        return $cause === 'slip_or_skips' ? $isMore : ($cause !== 'gearing' || ! $isMore);
+    }
+
+    /** @param  array<string>  $names */
+    private function differ(array $names): bool
+    {
+        foreach ($names as $one) {
+            foreach ($names as $other) {
+                if ($this->apart($one, $other)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * How far answers lie about their weighted mean: chi-squared.
+     *
+     * @param  array<string>  $names
+     */
+    private function misfit(array $names): float
+    {
+        $mean = $this->mean($names);
+
+        return array_sum(array_map(fn (string $name): float => (($this->answers[$name]->value - $mean) / $this->sd($name)) ** 2, $names));
+    }
+
+    /** @param  array<string>  $names */
+    private function mean(array $names): float
+    {
+        $sum = $weights = 0.0;
+        foreach ($names as $name) {
+            $weight = 1 / $this->sd($name) ** 2;
+            $weights += $weight;
+            $sum += $weight * $this->answers[$name]->value;
+        }
+
+        return $weights > 0 ? $sum / $weights : 0.0;
+    }
+
+    private function sd(string $name): float
+    {
+        return max($this->answers[$name]->sd, self::LEAST_SD * $this->answers[$name]->value);
     }
 }

@@ -55,6 +55,11 @@ final class Rates
         sort($sorted);
         $half = intdiv(count($sorted), 2);
         $median = count($sorted) < 2 ? 0.0 : (count($sorted) % 2 === 1 ? $sorted[$half] : ($sorted[$half - 1] + $sorted[$half]) / 2);
+        if ($median <= 0 && count($sorted) > 1 && max($sorted) > 0) {
+            // Most rows are plugged: the rest tells what should have come.
+            $some = array_values(array_filter($sorted));
+            $median = ($some[intdiv(count($some) - 1, 2)] + $some[intdiv(count($some), 2)]) / 2;
+        }
         if ($median <= 0 || $sorted[0] < 0) {
             throw InvalidFigure::of('catches', 'catch');
         }

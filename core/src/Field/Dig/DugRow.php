@@ -72,12 +72,13 @@ final readonly class DugRow
         if (count($this->spacings) < self::FEWEST) {
             return null;
         }
+        // In whole micrometers, so that no sum of them turns a tie around.
         $at = [0.0];
         foreach ($this->spacings as $spacing) {
-            $at[] = $at[array_key_last($at)] + $spacing;
+            $at[] = $at[array_key_last($at)] + round(1000 * $spacing);
         }
 
-        return Drops::of($at, $every);
+        return Drops::of($at, round(1000 * $every));
     }
 
     /**

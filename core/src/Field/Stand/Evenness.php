@@ -5,80 +5,80 @@ declare(strict_types=1);
 namespace Ustrel\Core\Field\Stand;
 
 /**
- * How evenly plants came up: the logistic curve N / (1 + exp(-(t - t50) / s)) through counts on the same length, by least squares of their
- * roots (which scatter alike, whatever the count: Anscombe, Biometrika 35, 1948). From 10 to 90 % it takes s ln 81.
+ * How evenly plants came up: hours from 10 to 90 % of the last count, by straight lines between counts on the same length. Where counts
+ * lie on one side of a share only, bounds; and until the count no longer rises, when to count again (domain, 15).
+ *
+ *     // 120 h 0, 144 h 14, 168 h 29 plants, still rising
+ *     Evenness::of($counts)->hours    // 38.4, at least
  */
 final readonly class Evenness
 {
-    private const FEWEST = 3;
+    /** The count no longer rises once it has risen by no more than this since the one before. */
+    private const RISES = 0.05;
 
-    /** Steps of the search, each time finer by a third. */
-    private const ROUNDS = 20;
-
-    private const GRID = 3;
+    /** Hours until the next count. */
+    private const NEXT = 24.0;
 
     private function __construct(
-        /** Plants that are to be expected in the end, on the length. */
-        public float $final,
-        /** Hours after planting at which half of them are up. */
-        public float $half,
-        /** Hours from 10 to 90 %. */
-        public float $hours,
+        /** Plants of the last count, on the length. */
+        public int $final,
+        /** Hours after planting at which half of them were up; null where half were up at the first count. */
+        public ?float $half,
+        /** At the latest half were up by then: hours after planting. */
+        public float $halfBy,
+        /** Hours from 10 to 90 %; null where a share was passed before the first count. */
+        public ?float $hours,
+        /** It was not less, and not more, whatever happened between two counts. */
+        public float $least,
+        public float $most,
+        /** The count no longer rises: it is the final stand. */
+        public bool $isComplete,
+        /** Hours after planting by which to count again; null where that is not needed. */
+        public ?float $countAgain,
     ) {
     }
 
     /**
      * @param  list<StandCount>  $counts  of one place
-     * @return self|null null with fewer than three times, where nothing grew in between, or where most were up at the first
+     * @return self|null null before anything is up, or with one count alone
      */
     public static function of(array $counts): ?self
     {
         usort($counts, static fn (StandCount $one, StandCount $other): int => $one->hours <=> $other->hours);
-        $times = array_unique(array_map(static fn (StandCount $of): string => (string) $of->hours, $counts));
-        $most = max([0, ...array_map(static fn (StandCount $of): int => $of->plants, $counts)]);
-        if (count($times) < self::FEWEST || $most === 0 || $counts[0]->plants > 0.8 * $most) {
+        $last = $counts[count($counts) - 1] ?? null;
+        $before = $counts[count($counts) - 2] ?? null;
+        if ($last === null || $before === null || $last->plants === 0 || $last->hours === $before->hours) {
             return null;
         }
-        [$from, $to] = [$counts[0]->hours, $counts[count($counts) - 1]->hours];
-        [$half, $slope] = [($from + $to) / 2, ($to - $from) / 8];
-        [$stepHalf, $stepSlope] = [($to - $from) / 2, 0.9];
-        [$best, $final] = self::misfit($counts, $half, $slope);
-        for ($round = 0; $round < self::ROUNDS; $round++) {
-            [$baseHalf, $baseSlope] = [$half, $slope];
-            for ($a = -self::GRID; $a <= self::GRID; $a++) {
-                for ($b = -self::GRID; $b <= self::GRID; $b++) {
-                    $tried = [$baseHalf + $a / self::GRID * $stepHalf, max(0.5, $baseSlope * exp($b / self::GRID * $stepSlope))];
-                    [$misfit, $top] = self::misfit($counts, ...$tried);
-                    if ($misfit < $best) {
-                        [$best, $final, $half, $slope] = [$misfit, $top, ...$tried];
-                    }
-                }
-            }
-            [$stepHalf, $stepSlope] = [$stepHalf / 1.5, $stepSlope / 1.5];
-        }
+        $from = self::passes($counts, 0.1 * $last->plants);
+        $half = self::passes($counts, 0.5 * $last->plants);
+        $to = self::passes($counts, 0.9 * $last->plants);
+        $isComplete = $last->plants - $before->plants <= self::RISES * $last->plants;
 
-        return new self($final, $half, $slope * log(81));
+        return new self(
+            $last->plants, $half[2], $half[1], $from[2] === null || $to[2] === null ? null : $to[2] - $from[2],
+            max(0.0, $to[0] - $from[1]), $to[1] - $from[0], $isComplete, $isComplete ? null : $last->hours + self::NEXT,
+        );
     }
 
     /**
-     * How far the counts are off the curve with this middle and slope, its top where they are least off: on the scale of roots that is a straight line.
+     * When the counts first pass a number of plants.
      *
-     * @param  list<StandCount>  $counts
-     * @return array{float, float} the sum of squares, and the top
+     * @param  non-empty-list<StandCount>  $counts  by hours; the last has more
+     * @return array{float, float, float|null} not before, by when at the latest, and by a straight line between the two; null before the first count
      */
-    private static function misfit(array $counts, float $half, float $slope): array
+    private static function passes(array $counts, float $plants): array
     {
-        $products = $squares = $sum = 0.0;
-        $shares = array_map(static fn (StandCount $of): float => sqrt(1 / (1 + exp(-max(-500.0, min(500.0, ($of->hours - $half) / $slope))))), $counts);
-        foreach ($counts as $at => $of) {
-            $products += sqrt($of->plants) * $shares[$at];
-            $squares += $shares[$at] ** 2;
-        }
-        $root = $squares > 0 ? $products / $squares : 0.0;
-        foreach ($counts as $at => $of) {
-            $sum += (sqrt($of->plants) - $root * $shares[$at]) ** 2;
+        $below = null;
+        foreach ($counts as $count) {
+            if ($count->plants >= $plants) {
+                return $below === null
+                    ? [0.0, $count->hours, null]
+                    : [$below->hours, $count->hours, $below->hours + ($count->hours - $below->hours) * ($plants - $below->plants) / ($count->plants - $below->plants)];
+            }
+            $below = $count;
         }
 
-        return [$sum, $root ** 2];
+        return [$counts[0]->hours, $counts[count($counts) - 1]->hours, null];
     }
 }

@@ -36,7 +36,8 @@ final readonly class LikePartner implements ComparesSides, Rule
         $judgement = $this->range->judge($value, $background);
         $other = $background->otherSide;
 
-        return $judgement->verdict === Verdict::Sound && $other !== null && abs($value->steps() - $other->steps()) > $this->tolerance->steps()
+        // Of the two the one that is off its target is to blame.
+        return $judgement->verdict === Verdict::Sound && $other !== null && $this->range->judge($other, $background)->verdict === Verdict::Sound && abs($value->steps() - $other->steps()) > $this->tolerance->steps()
             ? Judgement::of(Verdict::Change, new Reason(ReasonCode::UnequalSides, $other))
             : $judgement;
     }

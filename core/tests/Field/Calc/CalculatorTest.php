@@ -163,10 +163,13 @@ it('names who is to blame among four answers', function (array $answers, array $
     expect($said)->toBe($suspects);
 })->with([
     'all agree' => [['gearing' => 32_000.0, 'weighing' => 31_500.0, 'monitor' => 32_300.0], ['agree']],
-    'the scale, or seeds a pound' => [['gearing' => 32_000.0, 'weighing' => 36_000.0, 'monitor' => 32_300.0], ['seeds_per_pound']],
+    'the scale, or seeds a pound' => [['gearing' => 32_000.0, 'weighing' => 36_000.0, 'monitor' => 32_300.0], ['seeds_per_pound', 'gearing']],
     'a sensor' => [['gearing' => 32_000.0, 'weighing' => 31_800.0, 'monitor' => 28_000.0], ['sensor']],
     'slip or skips' => [['gearing' => 32_000.0, 'weighing' => 28_000.0, 'monitor' => 28_100.0], ['slip_or_skips']],
-    'weighing, though the digging tells little' => [['gearing' => 23_559.0, 'weighing' => 20_500.0, 'dug' => 91.0, 'dug_feet' => 70.0, 'monitor' => 23_800.0], ['seeds_per_pound']],
+    'weighing, though the digging tells little' => [['gearing' => 23_559.0, 'weighing' => 20_500.0, 'dug' => 91.0, 'dug_feet' => 70.0, 'monitor' => 23_800.0], ['seeds_per_pound', 'slip_or_skips']],
+    // Weighing and digging confirm each other, so neither is to blame.
+    'two against two' => [['gearing' => 34_000.0, 'monitor' => 34_000.0, 'weighing' => 31_000.0, 'dug' => 1780.0, 'dug_feet' => 1000.0], ['slip_or_skips', 'sensor']],
+    'more than geared is no slip' => [['gearing' => 31_000.0, 'monitor' => 31_200.0, 'weighing' => 34_000.0, 'dug' => 1951.0, 'dug_feet' => 1000.0], ['gearing']],
     'two alone' => [['gearing' => 32_000.0, 'monitor' => 28_000.0], ['sensor']],
     // 2,000 seeds in 1,000 ft say 34,848 to 2 %; with 20 seeds it would be nothing but luck.
     'dug less than geared' => [['gearing' => 38_000.0, 'dug' => 2000.0, 'dug_feet' => 1000.0], ['slip_or_skips']],
