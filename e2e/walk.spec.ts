@@ -157,7 +157,7 @@ test('keys move, take back, and say same as last time; the way back is at the ne
   await expect(heading).toContainText('Fertilizer blade diameter')
   await page.keyboard.type('14 3/')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('alert')).toContainText('is not finished: the fraction needs its bottom figure')
+  await expect(page.getByRole('alert')).toContainText('the fraction needs its bottom number')
   await expect(page.locator('input.field')).toHaveValue('14 3/')
   await page.keyboard.press('Escape')
 

@@ -23,7 +23,7 @@ final readonly class BenchQuery
     /** @return Collection<int, BenchRun> of this season, the newest first */
     public function of(Planter $planter): Collection
     {
-        return BenchRun::held($planter->id)->where('happened_at', '>=', now()->subYear())->with(['user', 'standRun:id,figures,practice'])->orderByDesc('happened_at')->orderByDesc('id')->get()
+        return BenchRun::held($planter->id)->where('happened_at', '>=', now()->subYear())->with(['user', 'standRun:id,figures,practice', 'seedLot:id,name'])->orderByDesc('happened_at')->orderByDesc('id')->get()
             ->filter(static fn (BenchRun $run): bool => $planter->seasonAt($run->happened_at->toIso8601String()) === $planter->season())->values();
     }
 
@@ -35,7 +35,7 @@ final readonly class BenchQuery
      */
     public function before(Planter $planter, Collection $runs): array
     {
-        $before = BenchRun::held($planter->id)->whereNotIn('id', $runs->modelKeys())->where('is_partial', false)->with('standRun:id,practice')
+        $before = BenchRun::held($planter->id)->whereNotIn('id', $runs->modelKeys())->where('is_partial', false)->with(['standRun:id,practice', 'seedLot:id,name'])
             ->orderBy('row_number')->orderByDesc('happened_at')->orderByDesc('id')->distinct(['row_number'])->get()
             ->reject(static fn (BenchRun $run): bool => $run->standRun?->practice !== null);
 
@@ -49,7 +49,15 @@ final readonly class BenchQuery
      */
     public function alike(Planter $planter, int $row): Collection
     {
-        $runs = $this->of($planter)->where('row_number', $row)->values();
+        return self::alikeAmong($this->of($planter)->where('row_number', $row)->values());
+    }
+
+    /**
+     * @param  Collection<int, BenchRun>  $runs  of one row, the newest first
+     * @return Collection<int, BenchRun> those made as the newest was, at whatever air
+     */
+    public static function alikeAmong(Collection $runs): Collection
+    {
         $last = $runs->first();
 
         return $runs->filter(static fn (BenchRun $run): bool => $last?->air !== null && $run->air !== null && $run->lotKey() === $last->lotKey() && $run->disc === $last->disc)->values();
@@ -83,15 +91,22 @@ final readonly class BenchQuery
     public function due(Planter $planter, Collection $runs): ?array
     {
         $plan = $planter->workshop->meter_school === MeterSchool::EverySize ? SeasonPlan::query()->where('planter_id', $planter->id)->where('season', $planter->season())->first() : null;
-        $lots = array_values(array_unique(array_filter(array_column($plan->fields ?? [], 'seed'))));
-        if ($lots === []) {
+        $planned = [];
+        foreach ($plan->fields ?? [] as $field) {
+            if (($field['seed'] ?? null) !== null) {
+                $planned[isset($field['seed_lot_id']) ? "#{$field['seed_lot_id']}" : mb_strtolower(trim($field['seed']))] = $field['seed'];
+            }
+        }
+        if ($planned === []) {
             return null;
         }
-        $sizes = SeedLot::query()->where('workshop_id', $planter->workshop_id)->get()->mapWithKeys(static fn (SeedLot $of): array => [mb_strtolower($of->name) => $of->size === null ? null : (float) $of->size])->all();
+        $lots = SeedLot::query()->where('workshop_id', $planter->workshop_id)->get();
+        $sizes = $lots->mapWithKeys(static fn (SeedLot $of): array => ["#{$of->id}" => $of->size === null ? null : (float) $of->size])->all();
+        $names = $lots->mapWithKeys(static fn (SeedLot $of): array => ["#{$of->id}" => $of->name])->all() + $planned;
         $whole = $runs->reject(static fn (BenchRun $run): bool => $run->is_partial || $run->standRun?->practice !== null)->groupBy('row_number');
         $due = [];
         for ($row = 1; $row <= $planter->row_count; $row++) {
-            $left = SizesDue::of($lots, array_values($whole->get($row)?->map(static fn (BenchRun $run): string => $run->seed)->all() ?? []), $sizes);
+            $left = array_map(static fn (string $key): string => $names[$key] ?? $key, SizesDue::of(array_map(strval(...), array_keys($planned)), array_values($whole->get($row)?->map(static fn (BenchRun $run): string => $run->lotKey())->all() ?? []), $sizes));
             if ($left !== []) {
                 $due[$row] = $left;
             }

@@ -11,6 +11,7 @@ use App\Models\Planter;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Meter\Air\AirAdvice;
 use Ustrel\Core\Meter\Differing;
+use Ustrel\Core\Meter\Stage;
 use Ustrel\Core\Parts\LedgerEventKind;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Spec\Station;
@@ -25,34 +26,43 @@ final readonly class OwnersReport
     /** @param  Planter  $planter  with its spec sheet and workshop */
     public function pdf(Planter $planter): string
     {
-        $byRow = $this->bench->of($planter)->groupBy('row_number')->sortKeys();
         $changed = $this->changed($planter);
+        $lots = [];
+        foreach ($this->bench->of($planter)->groupBy(static fn (BenchRun $run): string => $run->lotKey()) as $runs) {
+            $lots[] = [
+                'lot' => $runs->firstOrFail()->lotName(),
+                'meters' => $runs->groupBy('row_number')->sortKeys()->map(fn (Collection $of, int $row): array => $this->meter($of, $changed[$row] ?? []))->all(),
+            ];
+        }
 
-        return Paper::pdf('print.bench', [
-            'planter' => $planter,
-            'day' => $planter->workshop->today()->iso,
-            'meters' => $byRow->map(fn (Collection $runs, int $row): array => $this->meter($planter, $row, $runs, $changed[$row] ?? []))->all(),
-        ]);
+        return Paper::pdf('print.bench', ['planter' => $planter, 'day' => $planter->workshop->today()->iso, 'lots' => $lots]);
     }
 
     /**
-     * @param  Collection<int, BenchRun>  $runs  of one row, the newest first
+     * One meter with one lot: before and after are held against each other only where the same disc was in, the first of the runs made
+     * before the work and the last of those made after it.
+     *
+     * @param  Collection<int, BenchRun>  $runs  of one row and lot, the newest first
      * @param  list<LedgerEvent>  $changed
-     * @return array{before: BenchRun, after: BenchRun|null, isReal: bool, changed: list<string>, advice: AirAdvice|null}
+     * @return array{before: BenchRun|null, after: BenchRun|null, last: BenchRun, isReal: bool, isCompared: bool, changed: list<string>, advice: AirAdvice|null}
      */
-    private function meter(Planter $planter, int $row, Collection $runs, array $changed): array
+    private function meter(Collection $runs, array $changed): array
     {
-        /** @var BenchRun $before */
-        $before = $runs->last();
-        $after = $runs->count() > 1 ? $runs->first() : null;
-        $between = array_filter($changed, static fn (LedgerEvent $event): bool => $after !== null && $event->happened_at >= $before->happened_at->startOfDay() && $event->happened_at <= $after->happened_at);
+        $last = $runs->firstOrFail();
+        $setUp = $runs->filter(static fn (BenchRun $run): bool => $run->disc === $last->disc && $run->standRun?->practice === null);
+        $before = $setUp->where('stage', Stage::Pre)->last();
+        $after = $setUp->where('stage', Stage::Final)->first();
+        $both = $before !== null && $after !== null && $before->happened_at < $after->happened_at ? [$before, $after] : null;
+        $between = array_filter($changed, static fn (LedgerEvent $event): bool => $both !== null && $event->happened_at >= $both[0]->happened_at->startOfDay() && $event->happened_at <= $both[1]->happened_at);
 
         return [
             'before' => $before,
             'after' => $after,
-            'isReal' => $after !== null && Differing::chanceBetween($before->counts(), $after->counts()) < Differing::LUCK,
+            'last' => $last,
+            'isReal' => $both !== null && Differing::chanceBetween($both[0]->counts(), $both[1]->counts()) < Differing::LUCK,
+            'isCompared' => $both !== null,
             'changed' => array_values(array_unique(array_map(static fn (LedgerEvent $event): string => __("slot.{$event->slot->value}"), $between))),
-            'advice' => BenchQuery::advice($this->bench->alike($planter, $row)),
+            'advice' => BenchQuery::advice(BenchQuery::alikeAmong($runs)),
         ];
     }
 

@@ -21,8 +21,10 @@ final readonly class SignOffEvents implements Kind
 
     private const LONGEST_NAME = 80;
 
-    public function __construct(private Planter $planter)
-    {
+    public function __construct(
+        private Planter $planter,
+        private OpenBeforePlanting $open,
+    ) {
     }
 
     public function model(): string
@@ -56,14 +58,41 @@ final readonly class SignOffEvents implements Kind
             $rows[] = is_int($row) && $row >= 1 && $row <= $this->planter->row_count ? $row : throw Refused::because('rows', 'sign_off.rows', ['rows' => $this->planter->row_count]);
         }
 
+        $kind = $fields->oneOf('kind', SignOffKind::class, 'sign_off.kind') ?? throw Refused::because('kind', 'sign_off.kind');
+
+        $happenedAt = $fields->moment('happened_at', 'dig.when', 'dig.when')->toIso();
+        // Of an earlier season nothing is open any more.
+        $isAsked = $kind === SignOffKind::Ready && ! $withdrawn && $this->planter->seasonAt($happenedAt) === $this->planter->season();
+
         return [
-            'kind' => ($fields->oneOf('kind', SignOffKind::class, 'sign_off.kind') ?? throw Refused::because('kind', 'sign_off.kind'))->value,
+            'kind' => $kind->value,
+            'answers' => json_encode($isAsked ? $this->answers($fields) : [], JSON_THROW_ON_ERROR),
             'field' => trim($fields->text('field', self::LONGEST_NAME, 'acres.field')),
             'rows' => json_encode(array_values(array_unique($rows)), JSON_THROW_ON_ERROR),
             'words' => trim($fields->text('words', self::LONGEST, 'bench.note')),
-            'happened_at' => $fields->moment('happened_at', 'dig.when', 'dig.when')->toIso(),
+            'happened_at' => $happenedAt,
             'withdrawn' => $withdrawn,
         ];
+    }
+
+    /**
+     * What is open is asked about, and nobody calls the planter ready over a question.
+     *
+     * @return list<array{key: string, said: string, answer: string}>
+     */
+    private function answers(Fields $fields): array
+    {
+        $given = [];
+        foreach ($fields->list('answers', 'sign_off.answers') as $one) {
+            $answer = Fields::of($one, 'sign_off.answers');
+            $given[$answer->text('key', self::LONGEST_NAME, 'sign_off.answers')] = $answer->text('answer', self::LONGEST, 'sign_off.answers');
+        }
+        $answers = [];
+        foreach ($this->open->of($this->planter->loadMissing(['specSheet', 'workshop'])) as ['key' => $key, 'said' => $said]) {
+            $answers[] = ['key' => $key, 'said' => $said, 'answer' => ($given[$key] ?? '') ?: throw Refused::because('answers', 'sign_off.open', ['said' => $said])];
+        }
+
+        return $answers;
     }
 
     public function touch(array $rows, array $superseded, Touched $touched): void

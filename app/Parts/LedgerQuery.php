@@ -57,10 +57,10 @@ final class LedgerQuery
             ->orderBy('happened_at')
             ->orderBy('ledger_events.id')
             ->toBase()
-            ->selectRaw('ledger_events.id, row_number, pairs, contact_before, note, users.name AS by, '.Moments::sql('happened_at').' AS at')
+            ->selectRaw('ledger_events.id, row_number, side, pairs, contact_before, note, users.name AS by, '.Moments::sql('happened_at').' AS at')
             ->get()
             ->map(static fn (stdClass $move): MovedShims => new MovedShims(
-                $move->id, $move->row_number, $move->pairs, $move->contact_before === null ? null : (float) $move->contact_before, $move->note, Moment::ofMilliseconds($move->at)->toIso(), $move->by,
+                $move->id, $move->row_number, $move->side, $move->pairs, $move->contact_before === null ? null : (float) $move->contact_before, $move->note, Moment::ofMilliseconds($move->at)->toIso(), $move->by,
             ))
             ->all());
     }

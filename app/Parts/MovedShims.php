@@ -10,6 +10,7 @@ final readonly class MovedShims
     public function __construct(
         public string $id,
         public int $row,
+        public string $side,
         public int $pairs,
         public ?float $contactBefore,
         public string $note,

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Season;
 
 use App\Bench\BenchQuery;
+use App\Bench\Seed\SeedOnDiscs;
 use App\Bench\Seed\SeedQuery;
+use App\Field\OpenBeforePlanting;
 use App\Models\Bench\BenchRun;
 use App\Models\Planter;
 use App\Models\Walk\Cell;
@@ -29,7 +31,6 @@ use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
-use Ustrel\Core\Walk\WalkKind;
 
 /** Reads how far everything is that has to be ready before planting, by the program's own record where that can tell. */
 final readonly class CountdownQuery
@@ -47,11 +48,15 @@ final readonly class CountdownQuery
 
     private const A_METER = 17 / 60;
 
+    private const MOST_NOTES = 4;
+
     public function __construct(
         private DecideQuery $decide,
         private StoreQuery $store,
         private SeedQuery $seed,
         private BenchQuery $bench,
+        private SeedOnDiscs $discs,
+        private OpenBeforePlanting $firstPass,
     ) {
     }
 
@@ -70,6 +75,15 @@ final readonly class CountdownQuery
         return Countdown::of($planter->planting_start, $planter->workshop->today(), $view->crew, $this->ready($view), $own);
     }
 
+    /** @return array<string, list<string>> what keeps a step open, in words, by step */
+    public function notes(SeasonView $view): array
+    {
+        return array_filter([
+            Step::SeedFits->value => $this->discs->of($view->planter, $view->plan)[1],
+            Step::FirstPass->value => $this->firstPass->isDone($view->planter) ? [] : array_column(array_slice($this->firstPass->of($view->planter), 0, self::MOST_NOTES), 'said'),
+        ]);
+    }
+
     /** @return array<string, Ready> by step */
     private function ready(SeasonView $view): array
     {
@@ -85,7 +99,8 @@ final readonly class CountdownQuery
         $isWalked = $walk !== null && ($walk->isFinished() || self::rowsLeft($walk) === 0);
         // Where the lists of seed and discs cannot tell, somebody has to.
         $told = static fn (?bool $isDone, Step $step): Ready => $isDone === null ? $ticked($step) : ($isDone ? Ready::done() : Ready::open(0.0));
-        [$enough, $fits] = $this->seed->ready($view->planter->workshop, $view->plan->fields);
+        $enough = $this->seed->isEnough($view->planter->workshop, $view->plan->fields);
+        [$fits] = $this->discs->of($view->planter, $view->plan);
         $ready = [
             Step::Seed->value => $told($enough, Step::Seed),
             Step::SeedFits->value => $told($fits, Step::SeedFits),
@@ -94,7 +109,7 @@ final readonly class CountdownQuery
             Step::Work->value => $isWalked && $open === 0 && $decisions->held() === [] ? Ready::done() : Ready::open($minutes / 60),
             Step::Level->value => self::stations($sheet, $read, [Station::Frame, Station::WheelsAndDrive], self::LEVEL),
             Step::Monitor->value => self::stations($sheet, $read, [Station::Electronics], self::MONITOR),
-            Step::FirstPass->value => $view->planter->walks()->where('season', $view->planter->season())->where('kind', WalkKind::FirstPass)->exists() ? Ready::done() : Ready::open(self::FIRST_PASS),
+            Step::FirstPass->value => $this->firstPass->isDone($view->planter) ? Ready::done() : Ready::open(self::FIRST_PASS),
         ];
         if ($parts !== [] || ! $isWalked) {
             [$ordered, $here] = $isWalked && $open === 0 ? $this->shelf($view->planter) : [false, false];
@@ -170,7 +185,9 @@ final readonly class CountdownQuery
         if ($due !== null) {
             return count($due);
         }
-        $run = $this->bench->of($planter)->reject(static fn (BenchRun $of): bool => $of->is_partial || $of->standRun?->practice !== null)->pluck('row_number')->flip();
+        // A run with seed that is not planted this season says nothing of the one that is.
+        $planned = array_filter(array_column(SeasonQuery::plan($planter)->fields, 'seed_lot_id'));
+        $run = $this->bench->of($planter)->reject(static fn (BenchRun $of): bool => $of->is_partial || $of->standRun?->practice !== null || ($planned !== [] && $of->seed_lot_id !== null && ! in_array($of->seed_lot_id, $planned, true)))->pluck('row_number')->flip();
         $left = 0;
         for ($row = 1; $row <= $planter->row_count; $row++) {
             $left += $run->has($row) || ($read[(new Place($row, $check->key, $check->sides[0]))->key()] ?? null) === Verdict::Sound ? 0 : 1;

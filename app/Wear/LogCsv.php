@@ -23,9 +23,17 @@ final class LogCsv
     private static function line(AcresEntry $of): array
     {
         return [
-            $of->day->iso, $of->field, rtrim(rtrim($of->acres, '0'), '.'), $of->pass->value, $of->crop, $of->mph, $of->soil?->value, $of->residue?->value, $of->tillage?->value, $of->downforce?->value, $of->own_severity ? $of->severity : null,
+            $of->day->iso, $of->field, self::acres($of->acres), $of->pass->value, $of->crop, $of->mph, $of->soil?->value, $of->residue?->value, $of->tillage?->value, $of->downforce?->value, $of->own_severity ? $of->severity : null,
             implode(', ', array_keys(array_filter($of->shares, static fn (float|int $share): bool => (float) $share === 0.0))), $of->lotName(), $of->population()?->said(),
-            implode('; ', array_map(static fn (Product $product): string => $product->said(), $of->goesOn())), implode('; ', $of->left_out), $of->map_acres === null ? null : rtrim(rtrim($of->map_acres, '0'), '.'), $of->around, $of->until, $of->note,
+            implode('; ', array_map(static fn (Product $product): string => $product->said(), $of->goesOn())), implode('; ', $of->left_out), $of->map_acres === null ? null : self::acres($of->map_acres), $of->around, $of->until, $of->note,
         ];
+    }
+
+    /** Three places look like thousands to who reads the file; a fourth tells them apart. */
+    private static function acres(string $acres): string
+    {
+        $plain = str_contains($acres, '.') ? rtrim(rtrim($acres, '0'), '.') : $acres;
+
+        return preg_match('/\.\d{3}$/', $plain) === 1 ? "{$plain}0" : $plain;
     }
 }

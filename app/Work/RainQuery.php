@@ -14,6 +14,7 @@ use Ustrel\Core\Parts\Stock\Supply;
 use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Plan\Proposal;
+use Ustrel\Core\Plan\SharedWork;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Work\Stops\RainJob;
 use Ustrel\Core\Work\Stops\RainList;
@@ -43,7 +44,8 @@ final readonly class RainQuery
         $jobs = $proposals = [];
         $waiting = $unknown = $forMore = 0;
         $could = array_filter([...$decisions->work(), ...$decisions->carriedAsChanged()], static fn (Proposal $of): bool => $of->jobs !== []);
-        foreach ($could as $proposal) {
+        // Two findings that the same work puts right are one job: both blades of a row, play up and down and to the side.
+        foreach (SharedWork::of($could) as $proposal) {
             if ($proposal->risk->chance === null) {
                 $unknown++;
             } elseif (! self::isHere($proposal, $types, $supplies)) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Demo;
 
 use App\Field\DigEvents;
+use App\Field\OpenBeforePlanting;
 use App\Field\SettingEvents;
 use App\Field\SignOffEvents;
 use App\Field\StandCountEvents;
@@ -50,6 +51,7 @@ final readonly class DemoField
         private SharedRows $shared,
         private StartWatch $start,
         private Listen $listen,
+        private OpenBeforePlanting $open,
     ) {
     }
 
@@ -90,7 +92,7 @@ final readonly class DemoField
             ];
         }
         ($this->take)($planter, $technician, static fn (Planter $of): DigEvents => new DigEvents($of), $items);
-        ($this->take)($planter, $technician, static fn (Planter $of): SignOffEvents => new SignOffEvents($of), [[
+        ($this->take)($planter, $technician, fn (Planter $of): SignOffEvents => new SignOffEvents($of, $this->open), [[
             'id' => DemoScenario::uuid("ready {$planter->name}"), 'kind' => SignOffKind::Ready->value, 'field' => 'Kiln Piece', 'words' => 'Row 11: watch the ridge', 'happened_at' => $began->addHours(4)->toIso8601ZuluString('millisecond'),
         ]]);
     }

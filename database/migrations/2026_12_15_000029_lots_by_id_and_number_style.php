@@ -23,6 +23,7 @@ return new class extends Migration
         });
         DB::statement("ALTER TABLE acres_log ADD CHECK (pass IN ('planting', 'products')), ADD CHECK (units_drawn >= 0 AND (units_drawn IS NULL OR seed_lot_id IS NOT NULL))");
         Schema::table('bench_runs', static fn (Blueprint $table) => $table->foreignId('seed_lot_id')->nullable()->index()->constrained());
+        Schema::table('sign_offs', static fn (Blueprint $table) => $table->jsonb('answers')->default('[]'));
         $this->nameLots();
     }
 

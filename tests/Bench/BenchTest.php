@@ -64,9 +64,9 @@ it('refuses what no run can be', function (array $with, string $field, string $m
 it('has meters due for every size of seed where the shop goes by that, on the bench and in the countdown', function (): void {
     $planter = $this->planter(['planting_start' => '2026-04-17', 'row_count' => 2]);
     foreach (['P7' => 5.2, 'P8' => 5.3, 'P9' => 6.4] as $name => $size) {
-        SeedLot::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => $name, 'seeds_per_unit' => 80_000, 'size' => $size]);
+        $lots[$name] = SeedLot::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => $name, 'seeds_per_unit' => 80_000, 'size' => $size])->id;
     }
-    SeasonPlan::query()->create(['planter_id' => $planter->id, 'season' => 2026, 'fields' => array_map(static fn (string $seed): array => ['name' => "Field {$seed}", 'crop' => null, 'acres' => 10.0, 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => $seed, 'population' => null], ['P7', 'P9'])]);
+    SeasonPlan::query()->create(['planter_id' => $planter->id, 'season' => 2026, 'fields' => array_map(fn (string $seed): array => ['name' => "Field {$seed}", 'crop' => null, 'acres' => 10.0, 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => $seed, 'seed_lot_id' => $lots[$seed], 'population' => null], ['P7', 'P9'])]);
     $run = fn (int $row, string $seed): TestResponse => $this->actingAs($this->technician)->postJson("/api/planters/{$planter->id}/bench", ['id' => (string) Str::uuid7(), 'row' => $row, 'stage' => 'final', 'places' => 500, 'skips' => 2, 'doubles' => 2, 'seed' => $seed, 'happened_at' => now()->toIso8601ZuluString('millisecond')])->assertCreated();
     $bench = fn (): array => $this->actingAs($this->technician)->getJson("/api/planters/{$planter->id}/bench")->assertOk()->json();
     $meters = fn (): array => collect($this->getJson("/api/planters/{$planter->id}/season")->assertOk()->json('countdown'))->firstWhere('key', 'meters');

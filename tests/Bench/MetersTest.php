@@ -98,6 +98,6 @@ it('names the line of a report that cannot be read', function (string $csv, stri
 })->with([
     'no counts' => ["row,seeds\n1,500\n", 'The first line has to name the columns: seeds, skips and doubles, and row or meter.'],
     'a meter that is nowhere' => ["meter,seeds,skips,doubles\nX,500,1,1\n", 'Line 2: no meter “X” is in a row of this planter, or came from one. Write its row, or put it into its row first.'],
-    'no figure' => ["row,seeds,skips,doubles\n1,500,1,many\n", 'Line 2: “many” is not a figure such as 500 or 13.5.'],
+    'no figure' => ["row,seeds,skips,doubles\n1,500,1,many\n", 'Line 2: "many" is not a number. Type one such as 18, 18.5 or 14 3/8.'],
     'nothing' => ["row,seeds,skips,doubles\n", 'There is no run in this file.'],
 ]);

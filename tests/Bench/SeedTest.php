@@ -76,8 +76,22 @@ it('tells the countdown what is ready: seed, discs and meters, where the lists c
     $disc = ['name' => 'Small', 'cells' => 60, 'from_size' => 3, 'to_size' => 5.5];
     $byHand = fn (): array => array_keys(array_filter(array_column($this->getJson("/api/planters/{$planter->id}/season")->json('countdown'), 'by_hand', 'key')));
     $kept = $this->postJson('/api/seed/discs', $disc)->assertCreated()->json();
-    // Nobody has counted it; and no disc is meant for it.
+    $said = fn (): array => collect($this->getJson("/api/planters/{$planter->id}/season")->json('countdown'))->firstWhere('key', 'seed_fits')['said'];
+    $this->putJson("/api/planters/{$planter->id}/season", ['revision' => $this->getJson("/api/planters/{$planter->id}/season")->json('revision'), 'planting_start' => '2026-04-17', 'planting_end' => '2026-05-10', 'fields' => [$field], 'ticked' => ['seed']])->assertOk();
+    // Nobody has counted the seed; no disc is meant for it, and nobody said which is in.
     expect($done())->toEqual(['seed' => true, 'seed_fits' => false, 'meters' => false]);
+    $put = fn (string $disc, int $row = 0): TestResponse => $this->postJson("/api/planters/{$planter->id}/settings", ['settings' => [['id' => (string) Str::uuid7(), 'key' => 'disc', 'value' => $disc, 'row' => $row, 'happened_at' => now()->toIso8601ZuluString('millisecond')]]])->assertCreated();
+    $put('small');
+    expect($said())->toHaveCount(1)->and($said()[0])->toContain('Popcorn 7')->toContain('1, 2');
+    // Another disc of the shop takes it: it hangs on the wall, so the step stays open, and names it.
+    $this->postJson('/api/seed/discs', ['name' => 'Large', 'cells' => 60, 'from_size' => 7, 'to_size' => 9])->assertCreated();
+    expect($done()['seed_fits'])->toBeFalse()->and($said()[0])->toContain('Large');
+    // In one meter of two: row 1 still has the wrong one.
+    $this->travel(1)->minutes();
+    $put('Large', 2);
+    expect($done()['seed_fits'])->toBeFalse()->and($said()[0])->toContain('1')->not->toContain('1, 2');
+    $this->travel(1)->minutes();
+    $put('small');
     // 3.36 million seeds are 42 units.
     ($this->move)($id, 'counted', 41.9);
     expect($done()['seed'])->toBeFalse();
@@ -91,4 +105,35 @@ it('tells the countdown what is ready: seed, discs and meters, where the lists c
     $run(2);
     // What the record tells is not ticked by hand.
     expect($done()['meters'])->toBeTrue()->and($byHand())->not->toContain('seed', 'seed_fits');
+});
+
+it('keeps what was drawn of a lot, however it is called or bagged afterwards', function (): void {
+    $lot = ($this->lot)(['name' => 'P7'])->json();
+    $planter = $this->planter(['planting_start' => '2026-02-20']);
+    ($this->move)($lot['id'], 'received', 100, ['happened_at' => '2026-02-19T09:00:00Z'])->assertCreated();
+    $log = fn (array $with): TestResponse => $this->logAcres($planter, '2026-02-25', 62.5, $with + ['population' => '34000', 'lot' => 'P7']);
+    $hand = fn (string $name): float => collect(($this->seed)()['lots'])->firstWhere('name', $name)['on_hand'];
+    $log(['id' => $first = (string) Str::uuid7()])->assertCreated();
+    // 62.5 acres at 34,000 are 2.125 million seeds: 26.5625 units of 80,000 drawn from 100.
+    expect($hand('P7'))->toEqualWithDelta(73.4, 0.05);
+    $change = fn (array $with): array => $this->putJson("/api/seed/lots/{$lot['id']}", $with + ['name' => 'P7', 'crop' => 'Popcorn', 'seeds_per_unit' => 80_000, 'revision' => collect(($this->seed)()['lots'])->firstWhere('id', $lot['id'])['revision']])->assertOk()->json();
+    $change(['name' => 'Popcorn 2026']);
+    expect($hand('Popcorn 2026'))->toEqualWithDelta(73.4, 0.05);
+    // The old name still finds it, and does not find another lot.
+    $log(['acres' => 1.0, 'lot' => 'p7'])->assertCreated();
+    expect($hand('Popcorn 2026'))->toEqualWithDelta(73.4 - 0.425, 0.05);
+    // Smaller bags from now on: what was drawn from large ones was drawn from large ones.
+    $change(['name' => 'Popcorn 2026', 'seeds_per_unit' => 40_000]);
+    expect($hand('Popcorn 2026'))->toEqualWithDelta(73.0, 0.05);
+    $this->travel(1)->minutes();
+    $log(['supersedes' => $first, 'withdrawn' => true])->assertCreated();
+    expect($hand('Popcorn 2026'))->toEqualWithDelta(99.6, 0.05);
+});
+
+it('draws no seed for a pass that spread only a product', function (): void {
+    $lot = ($this->lot)(['name' => 'P7'])->json();
+    $planter = $this->planter(['planting_start' => '2026-02-20']);
+    ($this->move)($lot['id'], 'received', 100, ['happened_at' => '2026-02-19T09:00:00Z'])->assertCreated();
+    $this->postJson("/api/planters/{$planter->id}/acres", ['id' => (string) Str::uuid7(), 'line' => '10 ac, East, 10-10-10 200 lb/ac', 'pass' => 'products', 'day' => '2026-02-25'])->assertCreated();
+    expect(($this->seed)()['lots'][0]['on_hand'])->toEqual(100);
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Models\Bench\BenchRun;
 use App\Models\Bench\StandRun;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Ustrel\Core\Meter\PracticeMeter;
@@ -14,6 +15,15 @@ beforeEach(function (): void {
     $this->planted = $this->planter(['planting_start' => '2026-04-17']);
     $this->setUp = fn (array $with = []): array => $with + ['id' => (string) Str::uuid7(), 'row' => 3, 'stage' => 'pre', 'seed' => 'Popcorn 7', 'disc' => '30 cells', 'cells' => 30, 'turns' => 40, 'air' => 6, 'places' => 500];
     $this->prepare = fn (array $with = []): TestResponse => $this->actingAs($this->technician)->postJson("/api/planters/{$this->planted->id}/bench/runs", ($this->setUp)($with));
+    // The owners' report as text.
+    $this->report = function (): string {
+        $paper = tempnam(sys_get_temp_dir(), 'report');
+        file_put_contents($paper, (string) $this->actingAs($this->technician)->get("/api/planters/{$this->planted->id}/bench/report.pdf")->assertOk()->getContent());
+        $text = Process::run(['pdftotext', '-layout', $paper, '-'])->throw()->output();
+        unlink($paper);
+
+        return $text;
+    };
     $this->bench = fn (): array => $this->actingAs($this->technician)->getJson("/api/planters/{$this->planted->id}/bench")->assertOk()->json();
     // A stand of its own, as a device sees it: a token, and no session.
     $made = $this->actingAs($this->technician)->postJson('/api/stands', ['name' => 'Bench 1'])->assertCreated()->json();
@@ -142,22 +152,32 @@ it('advises air by the runs of one set-up', function (): void {
 });
 
 it('reports each meter to its owner: before, after, what was changed, and the set-up', function (): void {
-    $report = function (): string {
-        $file = tempnam(sys_get_temp_dir(), 'report');
-        file_put_contents($file, (string) $this->actingAs($this->technician)->get("/api/planters/{$this->planted->id}/bench/report.pdf")->assertOk()->getContent());
-        $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -');
-        unlink($file);
-
-        return $text;
-    };
-    expect($report())->toContain('No meter has been run for this season');
+    expect(($this->report)())->toContain('No meter has been run for this season');
     $run = fn (array $with): TestResponse => $this->postJson("/api/planters/{$this->planted->id}/bench", $with + ['id' => (string) Str::uuid7(), 'row' => 3, 'places' => 500, 'seed' => 'Popcorn 7', 'disc' => '30 cells', 'air' => 6])->assertCreated();
     $run(['stage' => 'pre', 'skips' => 40, 'doubles' => 4, 'happened_at' => '2026-04-05T09:00:00Z']);
     $this->record($this->planted, $this->fitting(3, '2026-04-05', ['slot' => 'meter_seal', 'side' => 'centre']))->assertCreated();
     $run(['stage' => 'final', 'skips' => 5, 'doubles' => 5, 'happened_at' => '2026-04-06T09:00:00Z']);
     $run(['row' => 4, 'stage' => 'final', 'skips' => 5, 'doubles' => 5, 'air' => null, 'happened_at' => '2026-04-06T09:00:00Z']);
     // 44 of 500 went wrong, then 10.
-    expect($report())->toContain('91.2 %')->toContain('98.0 %')->toContain('more than luck')->toContain('eal')->toContain('Run once.')->toContain('Popcorn 7')->toContain('not told');
+    expect(($this->report)())->toContain('91.2 %')->toContain('98.0 %')->toContain('A real difference.')->toContain('eal')->toContain('not run')->toContain('Seed lot Popcorn 7')->toContain('not told');
+});
+
+it('reports each lot by itself: the first run of one is not held against the last of another, nor one disc against another', function (): void {
+    $run = fn (array $with): TestResponse => $this->postJson("/api/planters/{$this->planted->id}/bench", $with + ['id' => (string) Str::uuid7(), 'row' => 3, 'places' => 500, 'doubles' => 4, 'disc' => '30 cells', 'air' => 6])->assertCreated();
+    $this->actingAs($this->technician);
+    // 8.8 % wrong with one lot before, 2 % with another after: nobody knows what the work did.
+    $run(['seed' => 'P7', 'stage' => 'pre', 'skips' => 40, 'happened_at' => '2026-04-05T09:00:00Z']);
+    $run(['seed' => 'P9', 'stage' => 'final', 'skips' => 6, 'air' => 9, 'happened_at' => '2026-04-06T09:00:00Z']);
+    $text = ($this->report)();
+    [$meters, $cab] = explode('Set-up for the cab', $text);
+    expect($meters)->toContain('Seed lot P7')->toContain('Seed lot P9')->not->toContain('real difference')
+        ->and(substr_count($meters, 'not run'))->toBe(2)
+        ->and($cab)->toContain('P7')->toContain('P9')->toContain('6 as run')->toContain('9 as run');
+    // The same lot afterwards, but on another disc: still two things were changed at once.
+    $run(['seed' => 'P7', 'stage' => 'final', 'skips' => 6, 'disc' => '60 cells', 'happened_at' => '2026-04-06T10:00:00Z']);
+    expect(($this->report)())->not->toContain('real difference');
+    $run(['seed' => 'p7', 'stage' => 'final', 'skips' => 6, 'happened_at' => '2026-04-06T11:00:00Z']);
+    expect(($this->report)())->toContain('A real difference.');
 });
 
 it('hands out no run that was set up long ago, and keeps none of a row that is gone', function (): void {

@@ -69,11 +69,52 @@ it('refuses what no dig can be, naming the figure', function (array $with, strin
 it('keeps who turned the rows by hand, and who says that it is ready', function (): void {
     $sign = fn (array $with): TestResponse => $this->postJson("{$this->path}/sign-offs", $with + ['id' => (string) Str::uuid7(), 'happened_at' => '2026-04-20T09:00:00Z']);
     $sign(['kind' => 'hand_turned', 'rows' => [3]])->assertCreated();
-    $sign(['kind' => 'ready', 'words' => 'Row 3 sensor only', 'happened_at' => '2026-04-20T09:30:00Z'])->assertCreated();
+    // Row 3 did not drop, and nobody has dug: each is asked about, and the answers are kept.
+    $ready = ['kind' => 'ready', 'words' => 'Row 3 sensor only', 'happened_at' => '2026-04-20T09:30:00Z'];
+    $sign($ready)->assertUnprocessable()->assertJsonPath('errors.answers.0', 'Still open: Rows 3 dropped no seed when turned by hand. Answer it before you sign off.');
+    expect(array_column(($this->told)()['open'], 'key'))->toBe(['not_dropped', 'digs']);
+    $sign($ready + ['answers' => [['key' => 'not_dropped', 'answer' => 'Sensor only, it drops']]])->assertUnprocessable()->assertJsonPath('errors.answers.0', fn (string $said): bool => str_contains($said, 'Fewer than 4 rows were dug'));
+    $sign($ready + ['answers' => [['key' => 'not_dropped', 'answer' => 'Sensor only, it drops'], ['key' => 'digs', 'answer' => '']]])->assertUnprocessable();
+    $sign($ready + ['answers' => [['key' => 'digs', 'answer' => 'Rain is coming'], ['key' => 'not_dropped', 'answer' => 'Sensor only, it drops'], ['key' => 'moon', 'answer' => 'full']]])->assertCreated();
     $sign(['kind' => 'ready', 'rows' => [40]])->assertUnprocessable()->assertJsonPath('errors.rows.0', 'Name rows that this planter has: 1 to 8.');
     $sign(['kind' => 'maybe'])->assertUnprocessable();
     $told = ($this->told)()['sign_offs'];
-    expect(array_column($told, 'kind'))->toBe(['ready', 'hand_turned'])->and($told[1]['rows'])->toBe([3])->and($told[0]['by'])->toBe($this->technician->name);
+    expect(array_column($told, 'kind'))->toBe(['ready', 'hand_turned'])->and($told[1]['rows'])->toBe([3])->and($told[0]['by'])->toBe($this->technician->name)
+        ->and(array_column($told[0]['answers'], 'answer', 'key'))->toBe(['not_dropped' => 'Sensor only, it drops', 'digs' => 'Rain is coming']);
     $sign(['kind' => 'ready', 'supersedes' => $told[0]['id'], 'withdrawn' => true])->assertCreated();
     expect(($this->told)()['sign_offs'])->toHaveCount(1);
+});
+
+it('calls the first pass done once enough rows were dug after the last adjustment and it was signed off after that', function (): void {
+    $step = fn (): array => collect($this->getJson("/api/planters/{$this->planted->id}/season")->assertOk()->json('countdown'))->firstWhere('key', 'first_pass');
+    $sign = fn (string $kind, string $at, array $answers = []): TestResponse => $this->postJson("{$this->path}/sign-offs", ['kind' => $kind, 'id' => (string) Str::uuid7(), 'happened_at' => "2026-04-20T{$at}Z", 'answers' => $answers]);
+    $open = fn (): array => array_column(($this->told)()['open'], 'key');
+    $this->openWalk($this->planted, null);
+    expect($step())->toMatchArray(['done' => false, 'said' => ['Nobody has turned the rows by hand.', 'Fewer than 4 rows were dug since the last adjustment.']]);
+    $sign('hand_turned', '07:00:00')->assertCreated();
+    ($this->dig)(...array_map(fn (int $row): array => ($this->entry)($row, ['happened_at' => '2026-04-20T08:00:00Z']), range(1, 4)))->assertCreated();
+    expect($open())->toBe([])->and($step()['done'])->toBeFalse();
+    $sign('ready', '08:10:00')->assertCreated();
+    expect($step())->toMatchArray(['done' => true, 'said' => []]);
+    // Downforce set after that: what was dug says nothing of how it plants now, nor does the sign-off.
+    $this->postJson("/api/planters/{$this->planted->id}/settings", ['settings' => [['id' => (string) Str::uuid7(), 'key' => 'downforce', 'value' => '180 lb', 'happened_at' => '2026-04-20T08:30:00Z']]])->assertCreated();
+    expect($open())->toBe(['digs'])->and($step()['done'])->toBeFalse();
+    // Three rows are not enough; four are, and the sign-off of before does not count for them.
+    ($this->dig)(...array_map(fn (int $row): array => ($this->entry)($row, ['pass' => 2, 'happened_at' => '2026-04-20T09:00:00Z']), range(1, 3)))->assertCreated();
+    expect($open())->toBe(['digs']);
+    // Row 4 at 2 1/4 in where 2 is wanted is within a quarter; row 5 at 2 3/8 is not.
+    ($this->dig)(($this->entry)(4, ['pass' => 2, 'depths' => ['2 1/4', '2 1/4'], 'happened_at' => '2026-04-20T09:01:00Z']), ($this->entry)(5, ['pass' => 2, 'depths' => ['2 3/8', '2 3/8'], 'happened_at' => '2026-04-20T09:01:00Z']))->assertCreated();
+    expect($open())->toBe(['depth:5'])->and($step()['done'])->toBeFalse();
+    $sign('ready', '09:10:00')->assertUnprocessable();
+    $sign('ready', '09:10:00', [['key' => 'depth:5', 'answer' => 'Turned down a notch']])->assertCreated();
+    expect($step()['done'])->toBeTrue();
+});
+
+it('asks about set 6, found 9: the rate is off, whatever the depth', function (): void {
+    ($this->dig)(...array_map(fn (int $row): array => ($this->entry)($row, ['spacing' => '6', 'spacings' => ['9', '9', '9', '9'], 'happened_at' => '2026-04-20T09:00:00Z']), range(1, 4)))->assertCreated();
+    expect(array_column(($this->told)()['open'], 'key'))->toBe(['hand_turned', 'rate:1', 'rate:2', 'rate:3', 'rate:4']);
+});
+
+it('asks nothing about a season that is over', function (): void {
+    $this->postJson("{$this->path}/sign-offs", ['kind' => 'ready', 'id' => (string) Str::uuid7(), 'happened_at' => '2025-04-20T09:30:00Z'])->assertCreated();
 });

@@ -49,7 +49,9 @@ it('keeps a decision, and opens it again once something else is read there', fun
     $this->travel(1)->minutes();
     $this->send($this->walk, ($this->tube)(5, 'watch', ['dog_ear']))->assertOk();
     expect($this->toDecide($this->planted)['found'][0]['overtaken'])->toBeTrue();
-    $this->decide($this->walk, decisionOn(5, 'seed_tube', 'change'))->assertOk()->assertJsonPath('receipts.0.outcome', 'stored');
+    // A watch is not to be changed of itself: whoever changes it says why.
+    $this->decide($this->walk, decisionOn(5, 'seed_tube', 'change'))->assertOk()->assertJsonPath('receipts.0.outcome', 'refused');
+    $this->decide($this->walk, decisionOn(5, 'seed_tube', 'change', ['words' => 'One is on the shelf']))->assertOk()->assertJsonPath('receipts.0.outcome', 'stored');
     expect($this->toDecide($this->planted)['found'][0]['overtaken'])->toBeFalse();
     expect($this->artisan('ustrel:rebuild'))->toBe(0);
 });

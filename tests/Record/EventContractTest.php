@@ -204,7 +204,7 @@ it('judges an import by the rules of the screen', function (): void {
     $report = $answer->json('result');
     expect(array_column($report['errors'], 'line'))->toBe([3, 4])
         ->and($report['errors'][0]['message'])->toStartWith('Row 2: ')
-        ->and($report['errors'][1]['message'])->toContain('0 to 100,000')
+        ->and($report['errors'][1]['message'])->toContain('"9999999999" is too high. The most is 100000')
         ->and($report)->toMatchArray(['kept' => 2, 'bad' => 2])
         ->and($this->artisan('ustrel:rebuild'))->toBe(0);
 });

@@ -41,7 +41,7 @@ it('answers as the OpenAPI document says, all the way through a walk', function 
     agrees('POST', '/api/planters/{planter}/walks', $ids, $start)->assertOk();
     agrees('POST', '/api/planters/{planter}/walks', $ids, ['id' => (string) Str::uuid7()] + $start)->assertUnprocessable();
     $readings = [
-        ...array_map(fn (int $row): array => $this->reading($row, '14 3/4'), range(1, 4)),
+        ...array_map(fn (int $row): array => $this->reading($row, '14 3/4'), range(1, 4)), ...array_map(fn (int $row): array => $this->reading($row, '14 3/4', ['side' => 'right']), [3, 4, 6, 7, 8]),
         $this->reading(5, '15 1/4'), $this->reading(9, '14'), $this->contact(1, '0'), $this->contact(2, ''), $this->reading(2, '', ['side' => 'right', 'result' => 'not_fitted']),
     ];
     agrees('POST', '/api/walks/{walk}/readings', $ids, ['readings' => $readings]);
@@ -140,7 +140,7 @@ it('answers as the OpenAPI document says about spec sheets', function (): void {
 
 it('notices an answer that the document does not describe', function (): void {
     $schema = new OpenApiSchema;
-    $me = ['id' => 1, 'name' => 'W', 'email' => 'w@example.test', 'role' => 'owner', 'may' => ['see'], 'planter' => null, 'workshop' => 'T', 'is_demo' => false, 'currency' => 'USD', 'time_zone' => 'UTC', 'units' => 'in', 'theme' => 'light', 'seal' => 'c2VhbA=='];
+    $me = ['id' => 1, 'name' => 'W', 'email' => 'w@example.test', 'role' => 'owner', 'may' => ['see'], 'planter' => null, 'workshop' => 'T', 'is_demo' => false, 'currency' => 'USD', 'time_zone' => 'UTC', 'units' => 'in', 'number_style' => null, 'theme' => 'light', 'seal' => 'c2VhbA=='];
     expect($schema->faults('get', '/api/me', 200, $me))->toBe([])
         ->and($schema->faults('get', '/api/me', 200, ['units' => 'ell'] + $me))->toBe(['$.units is "ell", not one of in, mm'])
         ->and($schema->faults('get', '/api/me', 200, ['id' => '1'] + $me))->toBe(['$.id is "1", not integer'])

@@ -144,6 +144,9 @@ it('puts the countdown into a calendar under ids that stay', function (): void {
 
 it('takes fields from a table and gives them as one', function (): void {
     $read = fn (string $csv): TestResponse => $this->actingAs($this->technician)->post("/api/planters/{$this->planted->id}/season/fields", ['file' => UploadedFile::fake()->createWithContent('f.csv', $csv)], ['Accept' => 'application/json']);
+    // A point or a comma may mean either, until the shop says how it writes numbers.
+    $read("Field;Acres;Population\nFar Down;62,5;28.000\n")->assertUnprocessable()->assertJsonPath('errors.file.0', fn (string $said): bool => str_contains($said, '28 or 28000'));
+    $this->technician->workshop->update(['number_style' => 'comma']);
     $fields = $read("Field;Crop;Acres;Tillage;Population\nFar Down;corn;62,5;no-till;28.000\n;;;;\n'=Kiln;soybeans;1.240,25;;\n")->assertOk()->json('fields');
     expect($fields)->toHaveCount(2)
         ->and($fields[0])->toMatchArray(['name' => 'Far Down', 'acres' => 62.5, 'tillage' => 'no_till', 'population' => 28000])

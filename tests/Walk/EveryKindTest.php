@@ -44,9 +44,9 @@ it('refuses a reading of the wrong kind, side or reason in plain words', functio
     [['check' => 'gauge_touch', 'typed' => '14'], '"Gauge wheel touch" on row 3 is a touch: gap, light or tight.'],
     [['check' => 'gauge_touch', 'state' => 'yes'], '"Gauge wheel touch" on row 3 is a touch: gap, light or tight.'],
     [['check' => 'opener_blade_diameter', 'state' => 'sound'], '"Opener blade diameter" on row 3 is a length. Write one such as 14 3/8.'],
-    [['check' => 'inner_shims', 'typed' => '2.5'], '"2.5" is not a whole number, and these come whole.'],
+    [['check' => 'inner_shims', 'typed' => '2.5'], '"2.5" is not a whole number.'],
     [['check' => 'inner_shims', 'side' => 'centre', 'typed' => '2'], 'Row 3 does not have "Inner shims" on that side.'],
-    [['check' => 'air_at_meter', 'side' => 'centre', 'typed' => '18 acres'], '"18 acres" has a unit that does not go with this check.'],
+    [['check' => 'air_at_meter', 'side' => 'centre', 'typed' => '18 acres'], '"18 acres" has a unit this field does not take. It takes in h2o, mbar, kpa.'],
     [['check' => 'scraper', 'state' => 'change', 'chips' => ['sad']], '"sad" is no reason for "Scraper". There are: worn, missing, spring or plate broken, bent.'],
     [['check' => 'scraper', 'state' => 'change', 'chips' => 'worn'], '"worn" is no reason for "Scraper". There are: worn, missing, spring or plate broken, bent.'],
     [['check' => 'lights', 'side' => 'centre', 'state' => 'yes'], '"Lights" belongs to the planter as a whole, not to row 3. Send it as row 0.'],
@@ -68,11 +68,15 @@ it('judges a row by the others, and again when the others come in', function ():
     expect($this->artisan('ustrel:rebuild'))->toBe(0);
 
     $index = $this->getJson("/api/walks/{$walk->id}/depth-index")->assertOk()->json();
-    expect($index)->toMatchArray(['median' => 5, 'spread_before' => 3, 'spread_after' => 0, 'notch_mm' => 6.35])
+    // Three lifts of eight say nothing of where to set the handles.
+    expect($index)->toMatchArray(['median' => null, 'rows' => [], 'missing' => [4, 5, 6, 7, 8]]);
+    $this->send($walk, $notch(4, '5'), $notch(5, '5'), $notch(6, '5'))->assertOk();
+    $index = $this->getJson("/api/walks/{$walk->id}/depth-index")->json();
+    expect($index)->toMatchArray(['median' => 5, 'spread_before' => 3, 'spread_after' => 0, 'notch_mm' => 6.35, 'missing' => [7, 8]])
         // It lifts 3 higher than the rest: so much higher it is set, or its scale brought down.
-        ->and([$index['school'], array_column($index['rows'], 'move', 'row')])->toBe(['handle', [1 => 0, 2 => 3, 3 => 0]]);
+        ->and([$index['school'], array_column($index['rows'], 'move', 'row')])->toBe(['handle', [1 => 0, 2 => 3, 3 => 0, 4 => 0, 5 => 0, 6 => 0]]);
     $this->patchJson('/api/workshop', ['depth_school' => 'reindex'])->assertOk()->assertJsonPath('depth_school', 'reindex');
-    expect(array_column($this->getJson("/api/walks/{$walk->id}/depth-index")->json('rows'), 'move', 'row'))->toBe([1 => 0, 2 => -3, 3 => 0]);
+    expect(array_column($this->getJson("/api/walks/{$walk->id}/depth-index")->json('rows'), 'move', 'row'))->toBe([1 => 0, 2 => -3, 3 => 0, 4 => 0, 5 => 0, 6 => 0]);
     $this->patchJson('/api/workshop', ['depth_school' => 'lever'])->assertUnprocessable()->assertJsonPath('errors.depth_school.0', 'Choose handle, to carry the difference in the handle, or reindex, to set the stop\'s own scale.');
 });
 
@@ -183,9 +187,9 @@ it('works the toolbar level out, or says which figure is missing', function (): 
     $answer = $level('front=20&rear=20.5&span=48&hitch=160')->assertOk()->assertJsonPath('pitch', -0.597)->assertJsonPath('verdict', 'change');
     expect($answer->json('hitch_move_mm'))->toEqualWithDelta(88.44, 0.01);
     $level('pitch=0.5')->assertOk()->assertJsonPath('verdict', 'sound')->assertJsonPath('hitch_move_mm', null);
-    $level('front=20&rear=20.5')->assertUnprocessable()->assertJsonPath('errors.span.0', 'Nothing was typed. Write a length such as 14 3/8, 14.375 in or 365 mm.');
+    $level('front=20&rear=20.5')->assertUnprocessable()->assertJsonPath('errors.span.0', 'Type a number.');
     $level('front=20&rear=40&span=10')->assertUnprocessable()->assertJsonPath('errors.span.0', 'The two points have to lie further apart than their heights differ. Check the three figures.');
-    $level('pitch=steep')->assertUnprocessable()->assertJsonPath('errors.pitch.0', '"steep" is not a number. Write one such as 18 or 18.5.');
+    $level('pitch=steep')->assertUnprocessable()->assertJsonPath('errors.pitch.0', '"steep" is not a number. Type one such as 18, 18.5 or 14 3/8.');
 });
 
 it('does not take one person\'s readings under another\'s name', function (): void {
@@ -220,7 +224,7 @@ it('keeps the record of a row: figures and trouble of all seasons, not what was 
     $readings = $this->getJson("/api/planters/{$planter->id}/rows/3")->assertOk()->json('readings');
     $told = array_map(fn (array $one): array => [$one['season'], $one['check'], $one['verdict']], $readings);
     expect($told)->toEqualCanonicalizing([
-        [2026, 'opener_blade_diameter', 'change'], [2026, 'seed_tube', 'change'], [2025, 'opener_blade_diameter', 'sound'],
+        [2026, 'opener_blade_diameter', 'change'], [2026, 'seed_tube', 'watch'], [2025, 'opener_blade_diameter', 'sound'],
     ]);
     $this->getJson("/api/planters/{$planter->id}/rows/9")->assertNotFound();
 });

@@ -107,7 +107,7 @@ it('asks for the contact as it was once a move of shims is taken back', function
     expect($row())->toMatchArray(['contact_mm' => null, 'moved' => true, 'shims_left' => 0, 'shims_right' => 0]);
     $this->record($this->planter, ['id' => (string) Str::uuid7(), 'kind' => 'withdrawn', 'supersedes' => $first['id'], 'happened_at' => '2026-03-01T11:30:00Z'])->assertCreated();
     expect($row())->toMatchArray(['contact_mm' => 31.75, 'moved' => false, 'shims_left' => 2])
-        ->and($row()['advice'])->toMatchArray(['code' => 'take_out', 'pairs' => -1])
+        ->and($row()['advice'])->toMatchArray(['code' => 'take_out', 'left' => -1, 'right' => -1])
         ->and($this->getJson("/api/planters/{$this->planter->id}/rows/1")->json('shim_moves'))->toBe([]);
 
     // More than were counted: nobody knows how many are left.

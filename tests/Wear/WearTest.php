@@ -68,7 +68,7 @@ it('says how many shims to move, records the move and asks to measure again, and
     $codes = fn (): array => array_map(fn (array $row): ?string => $row['advice']['code'] ?? null, array_slice($advice()['rows'], 0, 5));
     expect($codes())->toBe(['take_out', 'add', 'blades_done', 'leave', null])
         ->and($advice()['sensitivity'])->toMatchArray(['mm' => 12.7, 'moves' => 0])
-        ->and($advice()['rows'][0]['advice'])->toMatchArray(['pairs' => -1, 'expected_mm' => 46.23]);
+        ->and($advice()['rows'][0]['advice'])->toMatchArray(['left' => -1, 'right' => -1, 'expected_mm' => 46.23]);
 
     $this->record($this->planter, ['id' => (string) Str::uuid7(), 'kind' => 'shims_moved', 'row' => 1, 'pairs' => -1, 'contact_before' => '1 1/4', 'happened_at' => now()->subHour()->toIso8601ZuluString()])->assertCreated();
     $cell = $this->cellAt($this->getJson("/api/planters/{$this->planter->id}/board")->json('cells'), 1, 'blade_contact_length', 'centre');

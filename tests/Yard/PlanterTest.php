@@ -37,7 +37,7 @@ it('says what is wrong with a planter', function (string $field, mixed $value, s
     ['row_count', 'many', 'A planter has 1 to 48 rows.'],
     ['spacing', '0', 'Row spacing has to be more than 0, such as 30 in or 76 cm.'],
     ['spacing', '81 in', 'Row spacing over 80 in (203 cm) is not a planter\'s. Check the figure and its unit.'],
-    ['spacing', '30 1/', '"30 1/" is not finished: the fraction needs its bottom figure, such as 14 3/8.'],
+    ['spacing', '30 1/', '"30 1/": the fraction needs its bottom number, such as 14 3/8.'],
     ['sections', [4, 5], 'The sections add up to 9 rows, but the planter has 8.'],
     ['spec_sheet_id', 999999, 'Choose one of the spec sheets in the list.'],
     ['planting_start', 'in spring', 'Write planting start as a date from 2000 to 2100.'],

@@ -24,7 +24,7 @@ it('exports a walk as CSV, one place a line', function (): void {
         ->and($lines[0])->toBe(['farm', 'planter', 'season', 'walk', 'row', 'station', 'check', 'side', 'result', 'value', 'unit', 'inches', 'state', 'ticked', 'verdict', 'reason', 'last_value', 'last_state', 'last_season', 'taken_at'])
         ->and($line('1', 'opener_blade_diameter', 'left'))->toBe(['\'=Bank, "lower"', 'Quill', '2026', 'pre_season', '1', 'opener_blades', 'opener_blade_diameter', 'left', 'recorded', '365.125', 'mm', '14.375', '', '', 'change', '1/8 in under the limit of 14 1/2 in.', '', '', '', '2026-03-01T09:30:00Z'])
         ->and($line('1', 'blade_contact_length', 'centre'))->toContain('0', 'No contact: two grooves with a ridge between. The window starts at 1 1/2 in.')
-        ->and($line('1', 'seed_tube', 'centre'))->toContain('change', 'curled_lip dog_ear', 'Curled lip. Dog-ear.')
+        ->and($line('1', 'seed_tube', 'centre'))->toContain('watch', 'curled_lip dog_ear', 'Curled lip. Dog-ear.')
         ->and(array_slice($line('2', 'blade_contact_length', 'centre'), 8, 8))->toBe(['unchecked', '', '', '', '', '', 'unchecked', '']);
 });
 

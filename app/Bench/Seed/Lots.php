@@ -39,13 +39,11 @@ final readonly class Lots
     /**
      * The fields of a season with the lots that they name: those that have one are called as it is called now.
      *
-     * @template TField of array{seed: string|null, seed_lot_id?: int|null}
-     *
-     * @param  list<TField>  $fields
-     * @return list<TField>
+     * @param  list<array{name: string, crop: string|null, acres: float, soil: string|null, residue: string|null, tillage: string|null, seed: string|null, seed_lot_id?: int|null, population: int|null}>  $fields
+     * @return list<array{name: string, crop: string|null, acres: float, soil: string|null, residue: string|null, tillage: string|null, seed: string|null, seed_lot_id?: int|null, population: int|null}>
      */
     public function inFields(array $fields): array
     {
-        return array_map(fn (array $field): array => ['seed' => $this->byId($field['seed_lot_id'] ?? null)->name ?? $field['seed'] ?? null] + $field, $fields);
+        return array_map(fn (array $field): array => ['seed' => $this->byId($field['seed_lot_id'] ?? null)->name ?? $field['seed']] + $field, $fields);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench\Seed;
 
-use App\Models\Bench\Disc;
 use App\Models\Bench\SeedLot;
 use App\Models\Bench\SeedMove;
 use App\Models\Plan\SeasonPlan;
@@ -45,29 +44,26 @@ final readonly class SeedQuery
     }
 
     /**
-     * Whether there is enough seed of what the planter's fields name, and whether the shop has a disc for each of its lots.
+     * Whether there is enough seed of what the planter's fields name.
      *
-     * @param  list<array{seed: string|null}>  $fields  of the planter's season
-     * @return array{bool|null, bool|null} null where the lists do not tell: a field without a lot, a lot or disc without a size
+     * @param  list<array{seed_lot_id?: int|null}>  $fields  of the planter's season
+     * @return bool|null null where the list does not tell: a field without a lot, a lot that nobody counted
      */
-    public function ready(Workshop $workshop, array $fields): array
+    public function isEnough(Workshop $workshop, array $fields): ?bool
     {
-        $names = array_values(array_unique(array_map(static fn (array $field): string => mb_strtolower(trim((string) $field['seed'])), $fields)));
-        $lots = SeedLot::query()->where('workshop_id', $workshop->id)->get()->keyBy(static fn (SeedLot $lot): string => mb_strtolower($lot->name))->toBase()->only($names);
-        if ($names === [] || $lots->count() < count($names)) {
-            return [null, null];
+        $ids = array_map(static fn (array $field): ?int => $field['seed_lot_id'] ?? null, $fields);
+        if ($ids === [] || in_array(null, $ids, true)) {
+            return null;
         }
-        [$stock, $all, $discs] = [$this->stock($workshop), $this->fields($workshop), Disc::query()->where('workshop_id', $workshop->id)->get()];
-        $enough = $fits = true;
-        foreach ($lots as $lot) {
+        [$stock, $all] = [$this->stock($workshop), $this->fields($workshop)];
+        $enough = true;
+        foreach (SeedLot::query()->where('workshop_id', $workshop->id)->whereKey($ids)->get() as $lot) {
             [$needed, $unknown] = self::needed($lot, $all[$lot->id] ?? []);
             $onHand = ($stock[$lot->id] ?? null)?->onHand;
             $enough = $onHand === null || $unknown > 0 ? null : ($enough === null ? null : $enough && $onHand >= 10 * $needed);
-            $takes = $discs->map(static fn (Disc $disc): ?string => $disc->plate()->takes($lot->size === null ? null : (float) $lot->size));
-            $fits = $takes->contains('fits') ? $fits : ($takes->filter()->isEmpty() ? null : ($fits === null ? null : false));
         }
 
-        return [$enough, $fits];
+        return $enough;
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Field\Http;
 use App\Field\DigEvents;
 use App\Field\FigureWords;
 use App\Field\FirstPassQuery;
+use App\Field\OpenBeforePlanting;
 use App\Field\SignOffEvents;
 use App\Http\Controller;
 use App\Http\JsonBody;
@@ -27,12 +28,12 @@ final class FirstPassController extends Controller
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What was dug this season, pass by pass, and what to turn', content: new OA\JsonContent(ref: '#/components/schemas/FirstPass'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    public function show(Request $request, Planter $planter, FirstPassQuery $query): JsonResponse
+    public function show(Request $request, Planter $planter, FirstPassQuery $query, OpenBeforePlanting $open): JsonResponse
     {
         $planter->load(['specSheet', 'workshop']);
         $digs = $query->digs($planter);
 
-        return new JsonResponse(FirstPassShape::of($planter, $digs, $query->gained($planter, $digs[$planter->season()] ?? new Collection), $query->signOffs($planter), $query->toDig($planter), new FigureWords($this->user($request)->units)));
+        return new JsonResponse(FirstPassShape::of($planter, $digs, $query->gained($planter, $digs[$planter->season()] ?? new Collection), $query->signOffs($planter), $query->toDig($planter), $open->of($planter), new FigureWords($this->user($request)->units)));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/first-pass/digs', operationId: 'keepDigs', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]
@@ -62,10 +63,10 @@ final class FirstPassController extends Controller
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function sign(Request $request, Planter $planter, TakeWhole $take): JsonResponse
+    public function sign(Request $request, Planter $planter, TakeWhole $take, OpenBeforePlanting $open): JsonResponse
     {
         $body = JsonBody::of($request);
 
-        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): SignOffEvents => new SignOffEvents($of), [$body]));
+        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): SignOffEvents => new SignOffEvents($of, $open), [$body]));
     }
 }

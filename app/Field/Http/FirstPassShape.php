@@ -41,6 +41,10 @@ use Ustrel\Core\Measure\UnitSystem;
     new OA\Property(property: 'field', type: 'string', maxLength: 80),
     new OA\Property(property: 'rows', description: 'That did not drop', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'words', type: 'string', maxLength: 300),
+    new OA\Property(property: 'answers', description: 'One for each thing that is open', type: 'array', items: new OA\Items(required: ['key', 'answer'], properties: [
+        new OA\Property(property: 'key', type: 'string', maxLength: 80),
+        new OA\Property(property: 'answer', type: 'string', maxLength: 300),
+    ], type: 'object')),
     new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
     new OA\Property(property: 'supersedes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'withdrawn', type: 'boolean'),
@@ -73,22 +77,31 @@ use Ustrel\Core\Measure\UnitSystem;
     new OA\Property(property: 'alike', description: 'How alike depths of neighbouring seeds are, 0 to 1', type: 'number'),
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/DugRow')),
 ])]
-#[OA\Schema(schema: 'FirstPass', required: ['to_dig', 'passes', 'before', 'sign_offs'], properties: [
+#[OA\Schema(schema: 'FirstPass', required: ['to_dig', 'open', 'passes', 'before', 'sign_offs'], properties: [
     new OA\Property(property: 'to_dig', type: 'array', items: new OA\Items(required: ['row', 'why'], properties: [
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'why', type: 'string', enum: ['record', 'wing', 'track']),
+    ], type: 'object')),
+    new OA\Property(property: 'open', description: 'What whoever calls the planter ready is asked about', type: 'array', items: new OA\Items(required: ['key', 'said'], properties: [
+        new OA\Property(property: 'key', type: 'string'),
+        new OA\Property(property: 'said', type: 'string'),
     ], type: 'object')),
     new OA\Property(property: 'passes', description: 'Of this season, the last first', type: 'array', items: new OA\Items(ref: '#/components/schemas/DigPass')),
     new OA\Property(property: 'before', description: 'Of the last season that was dug before', required: ['season', 'passes'], properties: [
         new OA\Property(property: 'season', type: 'integer'),
         new OA\Property(property: 'passes', type: 'array', items: new OA\Items(ref: '#/components/schemas/DigPass')),
     ], type: 'object', nullable: true),
-    new OA\Property(property: 'sign_offs', description: 'The newest first', type: 'array', items: new OA\Items(required: ['id', 'kind', 'field', 'rows', 'words', 'by', 'happened_at'], properties: [
+    new OA\Property(property: 'sign_offs', description: 'The newest first', type: 'array', items: new OA\Items(required: ['id', 'kind', 'field', 'rows', 'words', 'answers', 'by', 'happened_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'kind', type: 'string', enum: SignOffKind::class),
         new OA\Property(property: 'field', type: 'string'),
         new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'integer')),
         new OA\Property(property: 'words', type: 'string'),
+        new OA\Property(property: 'answers', type: 'array', items: new OA\Items(required: ['key', 'said', 'answer'], properties: [
+            new OA\Property(property: 'key', type: 'string'),
+            new OA\Property(property: 'said', type: 'string'),
+            new OA\Property(property: 'answer', type: 'string'),
+        ], type: 'object')),
         new OA\Property(property: 'by', type: 'string'),
         new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
     ], type: 'object')),
@@ -102,19 +115,21 @@ final class FirstPassShape
      * @param  array<string, float>  $gained  millimetres, by id of a dig
      * @param  Collection<int, SignOff>  $signOffs
      * @param  array<int, 'record'|'wing'|'track'>  $toDig
+     * @param  list<array{key: string, said: string}>  $open
      * @return array<string, mixed>
      */
-    public static function of(Planter $planter, array $seasons, array $gained, Collection $signOffs, array $toDig, FigureWords $words): array
+    public static function of(Planter $planter, array $seasons, array $gained, Collection $signOffs, array $toDig, array $open, FigureWords $words): array
     {
         $earlier = array_filter(array_keys($seasons), static fn (int $season): bool => $season < $planter->season());
         $before = $earlier === [] ? null : max($earlier);
 
         return [
             'to_dig' => array_map(static fn (int $row, string $why): array => ['row' => $row, 'why' => $why], array_keys($toDig), $toDig),
+            'open' => $open,
             'passes' => self::passes($planter, $seasons[$planter->season()] ?? new Collection, $gained, $words),
             'before' => $before === null ? null : ['season' => $before, 'passes' => self::passes($planter, $seasons[$before], [], $words)],
             'sign_offs' => $signOffs->map(static fn (SignOff $of): array => [
-                'id' => $of->id, 'kind' => $of->kind->value, 'field' => $of->field, 'rows' => $of->rows, 'words' => $of->words, 'by' => $of->user->name, 'happened_at' => $of->happened_at->toIso8601ZuluString(),
+                'id' => $of->id, 'kind' => $of->kind->value, 'field' => $of->field, 'rows' => $of->rows, 'words' => $of->words, 'answers' => $of->answers, 'by' => $of->user->name, 'happened_at' => $of->happened_at->toIso8601ZuluString(),
             ])->all(),
         ];
     }

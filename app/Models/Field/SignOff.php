@@ -21,6 +21,7 @@ use Ustrel\Core\Field\Dig\SignOffKind;
  * @property string $field
  * @property list<int> $rows that did not drop
  * @property string $words
+ * @property list<array{key: string, said: string, answer: string}> $answers what was open, and what was said of it
  * @property CarbonImmutable $happened_at
  * @property CarbonImmutable $recorded_at
  * @property int $user_id
@@ -38,7 +39,9 @@ final class SignOff extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['kind' => SignOffKind::class, 'rows' => 'array', 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
+    protected $attributes = ['answers' => '[]'];
+
+    protected $casts = ['kind' => SignOffKind::class, 'rows' => 'array', 'answers' => 'array', 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -82,14 +82,14 @@ final class CsvFile
     }
 
     /**
-     * How its numbers are written. Between commas a decimal comma has no room; between semicolons both are usual, and what can be
-     * read both ways is refused.
+     * How its numbers are written. Between commas a decimal comma has no room; between semicolons the shop's own way goes. Where
+     * nobody said which that is, what can be read both ways is refused.
      *
      * @param  NumberStyle|null  $shop  of the workshop
      */
     public function numberStyle(?NumberStyle $shop): ?NumberStyle
     {
-        return $shop !== null && $this->delimiter === ',' ? NumberStyle::Point : null;
+        return $shop !== null && $this->delimiter === ',' ? NumberStyle::Point : $shop;
     }
 
     /**

@@ -103,7 +103,7 @@ final class SeasonController extends Controller
     {
         $view = $this->seasons->of($planter);
 
-        return new JsonResponse(SeasonShape::of($view, $this->countdown->of($view)));
+        return new JsonResponse(SeasonShape::of($view, $this->countdown->of($view), $this->countdown->notes($view)));
     }
 
     private static function file(string $content, Planter $planter, string $name, string $type): Response

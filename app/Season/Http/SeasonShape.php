@@ -13,7 +13,8 @@ use Ustrel\Core\Season\Deadline;
 use Ustrel\Core\Season\Step;
 use Ustrel\Core\Season\Tank;
 
-#[OA\Schema(schema: 'Deadline', required: ['key', 'title', 'due', 'latest_start', 'done', 'late', 'by_hand'], properties: [
+#[OA\Schema(schema: 'Deadline', required: ['key', 'title', 'due', 'latest_start', 'done', 'late', 'by_hand', 'said'], properties: [
+    new OA\Property(property: 'said', description: 'What keeps it open, in words', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'key', description: 'A step of the job, or the id of an own item', type: 'string'),
     new OA\Property(property: 'title', description: 'Of an own item', type: 'string', nullable: true),
     new OA\Property(property: 'due', type: 'string', format: 'date'),
@@ -77,9 +78,10 @@ final class SeasonShape
 {
     /**
      * @param  list<Deadline>  $countdown
+     * @param  array<string, list<string>>  $notes  what keeps a step open, in words, by step
      * @return array<string, mixed>
      */
-    public static function of(SeasonView $view, array $countdown): array
+    public static function of(SeasonView $view, array $countdown, array $notes): array
     {
         $plan = $view->plan;
         $planter = $view->planter;
@@ -125,7 +127,7 @@ final class SeasonShape
                 'unit' => array_column($plan->tanks, 'unit', 'name')[$first->name] ?? '',
                 'each' => array_map(static fn (Tank $tank): float => round($tank->acresAFill(), 1), $view->fills->tanks),
             ],
-            'countdown' => array_map(static fn (Deadline $deadline): array => self::deadline($deadline, $view), $countdown),
+            'countdown' => array_map(static fn (Deadline $deadline): array => self::deadline($deadline, $view, $notes), $countdown),
             'said' => self::said($view),
         ];
     }
@@ -137,8 +139,11 @@ final class SeasonShape
         return $days === null ? null : $view->from()->plusDays($days - 1);
     }
 
-    /** @return array<string, mixed> */
-    private static function deadline(Deadline $deadline, SeasonView $view): array
+    /**
+     * @param  array<string, list<string>>  $notes
+     * @return array<string, mixed>
+     */
+    private static function deadline(Deadline $deadline, SeasonView $view, array $notes): array
     {
         $step = Step::tryFrom($deadline->key);
 
@@ -150,6 +155,7 @@ final class SeasonShape
             'done' => $deadline->isDone,
             'late' => $deadline->isLate,
             'by_hand' => $deadline->isByHand,
+            'said' => $deadline->isDone ? [] : $notes[$deadline->key] ?? [],
         ];
     }
 

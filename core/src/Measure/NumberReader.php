@@ -34,8 +34,11 @@ final readonly class NumberReader
     /** @var array<string, float> the longest first */
     private array $units;
 
+    /** In messages: one spelling of each unit. */
+    private string $unitNames;
+
     /**
-     * @param  array<string, float>  $units  how much of the field's own unit each spelling is, in small letters
+     * @param  array<string, float>  $units  how much of the field's own unit each spelling is, in small letters; of two spellings the first is for messages
      * @param  float  $lowest  in the field's own unit, as is the highest
      * @param  string  $name  of the field's own unit, for messages
      * @param  NumberStyle|null  $style  of the workshop; null where it is not known
@@ -52,6 +55,7 @@ final readonly class NumberReader
         private array $decimalOnly = [],
         private float $bareFraction = 1.0,
     ) {
+        $this->unitNames = implode(', ', array_keys(array_unique($units)));
         uksort($units, static fn (string $one, string $other): int => strlen($other) <=> strlen($one));
         $this->units = $units;
     }
@@ -178,7 +182,7 @@ final readonly class NumberReader
 
         return $this->units === []
             ? UnreadableNumber::of($typed, NumberFault::NoUnit)
-            : UnreadableNumber::of($typed, NumberFault::UnknownUnit, ['units' => implode(', ', array_keys($this->units))]);
+            : UnreadableNumber::of($typed, NumberFault::UnknownUnit, ['units' => $this->unitNames]);
     }
 
     /**

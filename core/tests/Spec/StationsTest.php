@@ -109,25 +109,25 @@ it('judges counts and settings', function (): void {
         ->and(judged(sheetFor(), CheckKey::TyrePressure, '56.9'))->toBe(['change', 'under_range']);
 });
 
-it('takes what was ticked for at least what it amounts to', function (array $found, array $expected): void {
+it('takes the verdict that was ticked, whatever explains it; what is broken raises it', function (array $found, array $expected): void {
     expect($found)->toBe($expected);
 })->with([
-    'row cleaner, rounded teeth' => [fn () => found(CheckKey::RowCleanerTeeth, State::Watch, Chip::TeethWorn), ['change', 'teeth_worn']],
-    'row cleaner bearing, rough' => [fn () => found(CheckKey::RowCleanerBearing, State::Watch, Chip::Rough), ['change', 'rough']],
-    'coulter, missing chunk' => [fn () => found(CheckKey::CoulterRim, State::Watch, Chip::ChunkMissing), ['change', 'chunk_missing']],
-    'fertilizer boot, edge gone' => [fn () => found(CheckKey::FertilizerBoot, State::Watch, Chip::EdgeGone), ['change', 'edge_gone']],
+    'row cleaner, rounded teeth' => [fn () => found(CheckKey::RowCleanerTeeth, State::Watch, Chip::TeethWorn), ['watch', 'teeth_worn']],
+    'row cleaner bearing, rough' => [fn () => found(CheckKey::RowCleanerBearing, State::Watch, Chip::Rough), ['watch', 'rough']],
+    'coulter, missing chunk' => [fn () => found(CheckKey::CoulterRim, State::Watch, Chip::ChunkMissing), ['watch', 'chunk_missing']],
+    'fertilizer boot, edge gone' => [fn () => found(CheckKey::FertilizerBoot, State::Watch, Chip::EdgeGone), ['watch', 'edge_gone']],
     'parallel arm bolt, cracked' => [fn () => found(CheckKey::ArmBolts, State::Change, Chip::Loose, Chip::Cracked), ['failed', 'loose', 'cracked']],
-    'downforce leak' => [fn () => found(CheckKey::DownforceLeak, State::Watch, Chip::Leaking), ['change', 'leaking']],
-    'seed hose, plugged' => [fn () => found(CheckKey::SeedHose, State::Watch, Chip::Plugged), ['change', 'plugged']],
-    'meter seal, worn' => [fn () => found(CheckKey::MeterSeal, State::Watch, Chip::Worn), ['change', 'worn']],
-    'air hose, loose' => [fn () => found(CheckKey::AirHose, State::Watch, Chip::Loose), ['change', 'loose']],
+    'downforce leak' => [fn () => found(CheckKey::DownforceLeak, State::Watch, Chip::Leaking), ['watch', 'leaking']],
+    'seed hose, plugged' => [fn () => found(CheckKey::SeedHose, State::Watch, Chip::Plugged), ['watch', 'plugged']],
+    'meter seal, worn' => [fn () => found(CheckKey::MeterSeal, State::Watch, Chip::Worn), ['watch', 'worn']],
+    'air hose, loose' => [fn () => found(CheckKey::AirHose, State::Watch, Chip::Loose), ['watch', 'loose']],
     'opener bearing, seized' => [fn () => found(CheckKey::OpenerBearing, State::Change, Chip::Seized), ['failed', 'seized']],
-    'scraper, missing' => [fn () => found(CheckKey::Scraper, State::Watch, Chip::Missing), ['change', 'missing']],
-    'guard side, cracked' => [fn () => found(CheckKey::GuardSides, State::Watch, Chip::Cracked), ['change', 'cracked']],
-    'seed tube, any of curl, flap, hole, crack' => [fn () => found(CheckKey::SeedTube, State::Watch, Chip::DogEar), ['change', 'dog_ear']],
-    'gauge tyre, lip gone' => [fn () => found(CheckKey::GaugeTyre, State::Watch, Chip::LipGone), ['change', 'lip_gone']],
-    'firmer, too tight' => [fn () => found(CheckKey::FirmerTension, State::Watch, Chip::TooTight), ['change', 'too_tight']],
-    'closing rim, chunk missing' => [fn () => found(CheckKey::ClosingRim, State::Watch, Chip::ChunkMissing), ['change', 'chunk_missing']],
+    'scraper, missing' => [fn () => found(CheckKey::Scraper, State::Watch, Chip::Missing), ['watch', 'missing']],
+    'guard side, cracked' => [fn () => found(CheckKey::GuardSides, State::Watch, Chip::Cracked), ['watch', 'cracked']],
+    'seed tube, any of curl, flap, hole, crack' => [fn () => found(CheckKey::SeedTube, State::Watch, Chip::DogEar), ['watch', 'dog_ear']],
+    'gauge tyre, lip gone' => [fn () => found(CheckKey::GaugeTyre, State::Watch, Chip::LipGone), ['watch', 'lip_gone']],
+    'firmer, too tight' => [fn () => found(CheckKey::FirmerTension, State::Watch, Chip::TooTight), ['watch', 'too_tight']],
+    'closing rim, chunk missing' => [fn () => found(CheckKey::ClosingRim, State::Watch, Chip::ChunkMissing), ['watch', 'chunk_missing']],
     'the person may say worse' => [fn () => found(CheckKey::SeedSensor, State::Failed, Chip::Dirty), ['failed', 'dirty']],
     'nothing ticked' => [fn () => found(CheckKey::OpenerBladeEdge, State::Watch), ['watch', 'looked_at']],
     'sound' => [fn () => found(CheckKey::OpenerBladeEdge, State::Sound), ['sound', 'looked_at']],

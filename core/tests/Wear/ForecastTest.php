@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Ustrel\Core\Measure\FurrowDistance;
+use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Wear\Belief;
 use Ustrel\Core\Wear\Forecaster;
 use Ustrel\Core\Wear\Item;
@@ -11,7 +12,6 @@ use Ustrel\Core\Wear\OwnRate;
 use Ustrel\Core\Wear\Point;
 use Ustrel\Core\Wear\Pool;
 use Ustrel\Core\Wear\ReadingError;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Wear\WearPath;
 
 /* Rates in millimetres a kilometre in most of these: the unit of use is the caller's. */

@@ -2849,7 +2849,7 @@ export interface components {
             tolerance: number;
             /** @description What one notch moves the gauge wheels by */
             notch_mm: number;
-            /** @description Notch; null where no row was read */
+            /** @description Notch; null before three quarters of the rows are measured */
             median: number | null;
             /** @description Notches of depth between the deepest and the shallowest row with all set alike */
             spread_before: number | null;
@@ -2863,6 +2863,8 @@ export interface components {
                 /** @description Notches, halves too, up where positive: how much higher than the rest it is set, or how far its stop is re-indexed */
                 move: number;
             }[];
+            /** @description Rows still to be measured: nothing is said of the rest before three quarters are */
+            missing: number[];
             /** @description The rows whose notch was read as it is set now */
             set: {
                 row: number;
@@ -2978,8 +2980,21 @@ export interface components {
                     symptom: "shallow" | "deep" | "varies" | "w" | "dry_soil" | "residue" | "open" | "smeared" | "roots_flat" | "off_centre" | "skips" | "doubles" | "periodic" | "spacing_poor" | "dead" | "count_low" | "pale_streak" | "thin" | "late" | null;
                     /** @description From 10 to 90 % up; null where counts do not tell */
                     hours: number | null;
-                    /** @description Hours after planting at which half were up */
+                    /** @description It took no less, whatever happened between two counts; null before two counts */
+                    least: number | null;
+                    /** @description Nor more */
+                    most: number | null;
+                    /** @description Hours after planting at which half of the last count were up; null where they were at the first count */
                     half: number | null;
+                    /** @description At the latest */
+                    half_by: number | null;
+                    /** @description The count no longer rises */
+                    is_final: boolean;
+                    /**
+                     * Format: date-time
+                     * @description By when; null where that is not needed
+                     */
+                    count_again: string | null;
                     /** @description On record */
                     counts: number;
                 }[];
@@ -3036,6 +3051,11 @@ export interface components {
             /** @description That did not drop */
             rows?: number[];
             words?: string;
+            /** @description One for each thing that is open */
+            answers?: {
+                key: string;
+                answer: string;
+            }[];
             /** Format: date-time */
             happened_at: string;
             /** Format: uuid */
@@ -3090,6 +3110,11 @@ export interface components {
                 /** @enum {string} */
                 why: "record" | "wing" | "track";
             }[];
+            /** @description What whoever calls the planter ready is asked about */
+            open: {
+                key: string;
+                said: string;
+            }[];
             /** @description Of this season, the last first */
             passes: components["schemas"]["DigPass"][];
             /** @description Of the last season that was dug before */
@@ -3106,6 +3131,11 @@ export interface components {
                 field: string;
                 rows: number[];
                 words: string;
+                answers: {
+                    key: string;
+                    said: string;
+                    answer: string;
+                }[];
                 by: string;
                 /** Format: date-time */
                 happened_at: string;
@@ -3349,9 +3379,12 @@ export interface components {
              * @description Worded under shims.CODE in lang/en
              * @enum {string}
              */
-            code: "leave" | "add" | "take_out" | "blades_done" | "not_enough" | "too_many" | "too_coarse" | "gap" | "count_first";
-            /** @description Shims to add on each side; negative to take out */
-            pairs: number;
+            code: "leave" | "level" | "add" | "take_out" | "blades_done" | "not_enough" | "too_many" | "too_coarse" | "gap" | "count_first";
+            /** @description Shims to add on the left; negative to take out */
+            left: number;
+            right: number;
+            /** @description Shims on each side afterwards */
+            pack: number | null;
             /** @description Contact length to be expected after */
             expected_mm: number | null;
             sd_mm: number | null;
@@ -3373,6 +3406,17 @@ export interface components {
             moved: boolean;
             advice: components["schemas"]["ShimAdvice"] | null;
         };
+        /** @description A move after which the contact went the wrong way: the entry or a reading is wrong */
+        OddShimMove: {
+            /** Format: uuid */
+            id: string;
+            row: number;
+            pairs: number;
+            before_mm: number;
+            after_mm: number;
+            /** Format: date-time */
+            happened_at: string;
+        };
         Contact: {
             /** @description How much shorter a contact at the aim gets for a shim added on each side; null where the planter has no blade contact */
             sensitivity: {
@@ -3383,6 +3427,7 @@ export interface components {
                 aim_mm: number;
             } | null;
             rows: components["schemas"]["RowContact"][];
+            odd: components["schemas"]["OddShimMove"][];
         };
         /** @description One part in one slot over a span of time */
         Fitting: {
@@ -3422,7 +3467,9 @@ export interface components {
             /** Format: uuid */
             id: string;
             row: number;
-            /** @description Added on each side; negative for taken out */
+            /** @description centre for both */
+            side: components["schemas"]["Side"];
+            /** @description Added on each side, or on that one; negative for taken out */
             pairs: number;
             contact_before_mm: number | null;
             note: string;
@@ -3882,7 +3929,7 @@ export interface components {
             /** @enum {string} */
             action: "change" | "adjust" | "clean" | "carry_over" | "send_out" | "look_again";
             /** @enum {string} */
-            why: "past_limit" | "cannot_run" | "would_not_last" | "share_gone" | "always" | "set_is_due" | "cheaper_now" | "still_goes" | "looks_poor" | "shims_in" | "shims_out" | "shim_out_and_measure" | "shims_not_enough" | "after_blades" | "blades_done" | "count_shims" | "too_coarse" | "level_packs" | "few_shims" | "arm_shim_out" | "arm_shim_in" | "carry_notches" | "set_to" | "move_left" | "move_right" | "move_to_centre" | "loosen" | "tighten" | "clean_it" | "air_low" | "air_high" | "bench_due" | "see_to" | "look_over" | "chosen";
+            why: "past_limit" | "cannot_run" | "would_not_last" | "share_gone" | "always" | "set_is_due" | "cheaper_now" | "may_not_last" | "still_goes" | "looks_poor" | "shims_in" | "shims_out" | "shim_out_and_measure" | "shims_not_enough" | "after_blades" | "blades_done" | "count_shims" | "too_coarse" | "level_packs" | "level_packs_and_measure" | "few_shims" | "arm_shim_out" | "arm_shim_in" | "carry_notches" | "set_to" | "move_left" | "move_right" | "move_to_centre" | "loosen" | "tighten" | "clean_it" | "air_low" | "air_high" | "bench_due" | "see_to" | "look_over" | "chosen";
             to: components["schemas"]["Turned"] | null;
             by: components["schemas"]["Turned"] | null;
             parts: components["schemas"]["PartPlace"][];
@@ -4269,6 +4316,8 @@ export interface components {
             own_items?: components["schemas"]["OwnItem"][];
         };
         Deadline: {
+            /** @description What keeps it open, in words */
+            said: string[];
             /** @description A step of the job, or the id of an own item */
             key: string;
             /** @description Of an own item */
@@ -5203,7 +5252,7 @@ export interface components {
              * @description Null where a part is changed
              * @enum {string|null}
              */
-            why: "past_limit" | "cannot_run" | "would_not_last" | "share_gone" | "always" | "set_is_due" | "cheaper_now" | "still_goes" | "looks_poor" | "shims_in" | "shims_out" | "shim_out_and_measure" | "shims_not_enough" | "after_blades" | "blades_done" | "count_shims" | "too_coarse" | "level_packs" | "few_shims" | "arm_shim_out" | "arm_shim_in" | "carry_notches" | "set_to" | "move_left" | "move_right" | "move_to_centre" | "loosen" | "tighten" | "clean_it" | "air_low" | "air_high" | "bench_due" | "see_to" | "look_over" | "chosen" | null;
+            why: "past_limit" | "cannot_run" | "would_not_last" | "share_gone" | "always" | "set_is_due" | "cheaper_now" | "may_not_last" | "still_goes" | "looks_poor" | "shims_in" | "shims_out" | "shim_out_and_measure" | "shims_not_enough" | "after_blades" | "blades_done" | "count_shims" | "too_coarse" | "level_packs" | "level_packs_and_measure" | "few_shims" | "arm_shim_out" | "arm_shim_in" | "carry_notches" | "set_to" | "move_left" | "move_right" | "move_to_centre" | "loosen" | "tighten" | "clean_it" | "air_low" | "air_high" | "bench_due" | "see_to" | "look_over" | "chosen" | null;
             to: components["schemas"]["Turned"] | null;
             by: components["schemas"]["Turned"] | null;
             /**

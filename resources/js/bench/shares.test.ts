@@ -15,6 +15,7 @@ it('says which cell it is, and where the best air is not in sight yet', () => {
   expect(sayCells(bad as never)[0]).toBe('Cell 12 from the first seed on: skips in 16 of 16 turns.')
   const advice = { air: 12.4, low: 11.2, high: 14, in_sight: false, way: 'more' }
   expect(sayAir(advice as never)).toBe(
-    'The best air is not in sight yet: try more. Least goes wrong at 12.4 in H₂O; the best air lies from 11.2 to 14, 8 times in 10.',
+    'Best vacuum is above what you tested. Least goes wrong at 12.4 in H₂O; the best air lies from 11.2 to 14, 8 times in 10.',
   )
+  expect(sayAir({ ...advice, way: null } as never)).toContain('Too early to tell')
 })

@@ -24,7 +24,10 @@ export function sayCells(figures: BenchRun['figures']): string[] {
 /** The advice in a sentence. */
 export function sayAir({ air, low, high, in_sight, way }: NonNullable<AirAdvice['advice']>): string {
   const best = `Least goes wrong at ${air} in H₂O; the best air lies from ${low} to ${high}, 8 times in 10.`
-  return in_sight ? best : `The best air is not in sight yet: try ${way}. ${best}`
+  if (in_sight) return best
+  return way === null
+    ? `Too early to tell whether more or less is better. ${best}`
+    : `Best vacuum is ${way === 'more' ? 'above' : 'below'} what you tested. ${best}`
 }
 
 /** `1 skip, 2 doubles of 500`. */

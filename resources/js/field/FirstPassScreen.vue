@@ -63,7 +63,12 @@ watch(
             @dig="(of) => (row = of)"
           />
         </details>
-        <sign-offs :planter-id="planterId" :row-count="face.planter.row_count" :signed="told.data.value.sign_offs" />
+        <sign-offs
+          :planter-id="planterId"
+          :row-count="face.planter.row_count"
+          :signed="told.data.value.sign_offs"
+          :open="told.data.value.open"
+        />
       </div>
     </div>
   </planter-page>

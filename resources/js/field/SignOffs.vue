@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { computed, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import type { FirstPass, SignOffEntry } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
 import { useOnce } from '@/composables/useOnce'
@@ -13,11 +13,15 @@ import { say } from '@/words'
 import { useGround } from './useGround'
 
 /** Each row turned by hand before, and the planter called ready after: by whom. */
-const { planterId, rowCount, signed } = defineProps<{
+const { planterId, rowCount, signed, open } = defineProps<{
   planterId: number
   rowCount: number
   signed: FirstPass['sign_offs']
+  /** What is asked about before the planter is called ready. */
+  open: FirstPass['open']
 }>()
+const answers = reactive<Record<string, string>>({})
+const unanswered = computed(() => open.filter(({ key }) => (answers[key] ?? '').trim() === ''))
 const outbox = useOutbox()
 const once = useOnce()
 const ground = useGround(planterId)
@@ -32,7 +36,9 @@ async function sign(kind: SignOffEntry['kind']): Promise<void> {
   const typed = {
     kind,
     field: ground.value.field,
-    ...(kind === 'hand_turned' ? { rows: rows.value } : { words: words.value }),
+    ...(kind === 'hand_turned'
+      ? { rows: rows.value }
+      : { words: words.value, answers: open.map(({ key }) => ({ key, answer: (answers[key] ?? '').trim() })) }),
   }
   const body = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
   if (await send(() => outbox.deliver({ what: 'signOff', id: body.id, planter: planterId, body }))) once.taken()
@@ -85,9 +91,25 @@ async function takeBack(of: FirstPass['sign_offs'][number]): Promise<void> {
       >
       <v-btn variant="text" @click="takeBack(last('ready') as FirstPass['sign_offs'][number])">Take it back</v-btn>
     </p>
+    <ul v-if="last('ready')?.answers.length" class="quiet">
+      <li v-for="one in last('ready')?.answers" :key="one.key">{{ one.said }} {{ one.answer }}</li>
+    </ul>
+    <template v-if="open.length > 0">
+      <p class="due">Still open. Say for each why the planter can go:</p>
+      <v-text-field
+        v-for="one in open"
+        :key="one.key"
+        v-model="answers[one.key]"
+        :label="one.said"
+        maxlength="300"
+        hide-details
+      />
+    </template>
     <div class="line">
       <v-text-field v-model="words" label="What is left to watch" maxlength="300" />
-      <v-btn color="primary" size="large" :loading="busy" @click="sign('ready')">It is ready</v-btn>
+      <v-btn color="primary" size="large" :loading="busy" :disabled="unanswered.length > 0" @click="sign('ready')"
+        >Ready to plant</v-btn
+      >
     </div>
     <refusal-list :refusal="refusal" />
   </section>

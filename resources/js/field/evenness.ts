@@ -6,16 +6,16 @@ type Row = Emergence['fields'][number]['rows'][number]
 /** How evenly a row came up, with bounds where the counts do not tell, and when to count again. */
 export function sayEvenness(row: Row): string {
   const half =
-    row.half === null
-      ? say('evenness.half_by', { hours: row.half_by ?? 0 })
-      : say('evenness.half', { hours: row.half })
+    row.half === null ? say('evenness.half_by', { hours: row.half_by ?? 0 }) : say('evenness.half', { hours: row.half })
   const spread =
     row.hours === null
       ? say('evenness.between', { least: row.least ?? 0, most: row.most ?? 0 })
       : say(row.is_final ? 'evenness.hours' : 'evenness.hours_so_far', { hours: row.hours })
-  return [half, spread, ...(row.count_again === null ? [] : [say('evenness.again', { when: when(row.count_again) })])].join(
-    ', ',
-  )
+  return [
+    half,
+    spread,
+    ...(row.count_again === null ? [] : [say('evenness.again', { when: when(row.count_again) })]),
+  ].join(', ')
 }
 
 const when = (moment: string) =>

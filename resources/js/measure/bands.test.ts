@@ -40,13 +40,13 @@ it('words reasons with their figures, in the units of the person', () => {
   expect(wordReasons('opener_blade_diameter', reasons, 365.125, 'mm')).toBe('3.2 mm under the limit of 368.3 mm.')
 })
 
-it('takes the worst of what was said and what was ticked, as core has weighed it', () => {
+it('takes the verdict that was ticked, whatever explains it; broken raises it', () => {
   const judge = (state: 'sound' | 'watch' | 'failed', ...chips: ('worn' | 'bent' | 'broken')[]) =>
     judgeState(scraperCheck, { state, chips }).verdict
   expect([judge('watch'), judge('watch', 'bent'), judge('watch', 'bent', 'worn'), judge('watch', 'broken')]).toEqual([
     'watch',
     'watch',
-    'change',
+    'watch',
     'failed',
   ])
   expect(judge('failed', 'bent')).toBe('failed')

@@ -18,7 +18,7 @@ export function bandsAt(step: WalkStep, check: Check, rowBands: Record<string, B
 function besideOther(bands: Band[], check: Check, other: number, within: number): Band[] {
   const unit = check.unit ?? 'mark'
   // Of two tires the one that is off its target is to blame.
-  if (check.rule === 'like_partner' && judgeByBands(bands, other, check).verdict !== 'sound') return bands
+  if (check.rule === 'target' && judgeByBands(bands, other, check).verdict !== 'sound') return bands
   const beyond = other + within + 1 / stepsPerUnit(unit)
   const from = [...new Set([...bands.map((band) => band.from), other - within, beyond])].sort((a, b) => a - b)
   return from.map((start) => {

@@ -152,7 +152,7 @@ function sizesOf(text: string, rules: NumberRules): Size[] {
     rest = after
     if ((known !== null && money !== null) || unitAt(rest, false)[0] !== null) throw new Unreadable('unit_twice')
     const unit = known ?? money
-    if (unit === null && (rest !== '' || sizes.length > 0)) throw stuck(rest, units)
+    if (unit === null && (rest !== '' || sizes.length > 0)) throw stuck(rest, rules.units ?? {})
     if (isFraction && unit !== null && rules.decimalOnly?.includes(unit)) throw new Unreadable('fraction_of_metric')
     const factor = unit !== null ? (rules.units?.[unit] ?? 1) : isFraction ? (rules.bareFraction ?? 1) : 1
     if (factor >= least) throw new Unreadable('unit_twice')
@@ -185,9 +185,13 @@ function fraction(whole: number, top: number, bottom: number): number {
 }
 
 /** What stands where a unit was looked for. */
-function stuck(text: string, units: string[]): Unreadable {
+function stuck(text: string, units: Record<string, number>): Unreadable {
   if (!/^(?:[\p{L}\p{Sc}%°"']|\/ ?\p{L})/u.test(text)) return new Unreadable('not_a_number')
-  return units.length === 0 ? new Unreadable('no_unit') : new Unreadable('unknown_unit', { units: units.join(', ') })
+  const names = Object.keys(units)
+  if (names.length === 0) return new Unreadable('no_unit')
+  // One spelling of each unit.
+  const first = names.filter((name) => names.find((other) => units[other] === units[name]) === name)
+  return new Unreadable('unknown_unit', { units: first.join(', ') })
 }
 
 /** The workshop's own reading where it is inside the range; the other's never, unless nobody said which is its own. */

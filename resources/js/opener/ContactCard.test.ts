@@ -22,7 +22,16 @@ const short: RowContact = {
   shims_left: 3,
   shims_right: 3,
   moved: false,
-  advice: { code: 'take_out', left: -2, right: -2, pack: 1, expected_mm: 57.15, sd_mm: 12.8, uneven: false, long: false },
+  advice: {
+    code: 'take_out',
+    left: -2,
+    right: -2,
+    pack: 1,
+    expected_mm: 57.15,
+    sd_mm: 12.8,
+    uneven: false,
+    long: false,
+  },
 }
 const lastMove: ShimMove = {
   id: 'm1',
@@ -37,7 +46,13 @@ const lastMove: ShimMove = {
 
 function card(contact: RowContact, move?: ShimMove, odd?: OddShimMove) {
   const wrapper = mount(ContactCard, {
-    props: { planterId: 1, contact, sensitivity: { mm: 12.7, sd_mm: 5.715, moves: 0, aim_mm: 50.8 }, lastMove: move, odd },
+    props: {
+      planterId: 1,
+      contact,
+      sensitivity: { mm: 12.7, sd_mm: 5.715, moves: 0, aim_mm: 50.8 },
+      lastMove: move,
+      odd,
+    },
     global: { plugins: [createVuetify()] },
   })
   const press = async (name: string) => {
@@ -60,7 +75,7 @@ describe('blade contact of a row', () => {
   it('says how many shims to move, what to expect and what hurts, and records the number that was moved', async () => {
     const { says, press, wrapper } = card(short)
     expect(says).toContain('inner shims 3 left, 3 right')
-    expect(says).toContain('Too short: take out 2 on each side.')
+    expect(says).toContain('Too short: take 2 out on each side.')
     expect(says).toContain('Expected after: ')
     expect(says).toContain('a typical value until this planter’s own moves say better')
     expect(wrapper.get('.caution').text()).toContain('Fingers stay out from between the blades')
@@ -92,7 +107,8 @@ describe('blade contact of a row', () => {
   it('asks about a move after which the contact went the wrong way', async () => {
     const odd = { id: 'm9', row: 4, pairs: 1, before_mm: 38.1, after_mm: 50.8, happened_at: '2026-03-01T10:00:00.000Z' }
     const { says, press } = card(short, undefined, odd)
-    expect(says).toContain('inner shims: 1 added on each side. Yet contact went from 1 1/2 in to 2 in.')
+    expect(says).toContain('inner shims: 1 added on each side. Yet contact went from 1')
+    expect(says).toContain('to 2 in. Shims in make it shorter.')
     await press('Remove this move')
     expect(network.sent).toMatchObject([{ kind: 'withdrawn', supersedes: 'm9' }])
   })

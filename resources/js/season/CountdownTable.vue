@@ -110,6 +110,7 @@ function add(): void {
           />
         </span>
         <span class="when">{{ when(item) }}</span>
+        <p v-for="one in item.said" :key="one" class="said due">{{ one }}</p>
       </li>
     </ol>
     <div v-if="adding" class="add">
@@ -151,6 +152,11 @@ li {
   align-items: center;
   gap: 12px;
   border-top: 1px solid var(--line);
+}
+.said {
+  grid-column: 1 / -1;
+  margin: 0 0 6px 32px;
+  font-size: 0.875rem;
 }
 .scale {
   border: 0;

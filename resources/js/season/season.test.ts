@@ -74,6 +74,7 @@ describe('the line of weeks', () => {
       done: false,
       late: false,
       by_hand: false,
+      said: [],
       ...more,
     })
     const line = weeksOf(

@@ -47,7 +47,7 @@ final readonly class Evenness
         usort($counts, static fn (StandCount $one, StandCount $other): int => $one->hours <=> $other->hours);
         $last = $counts[count($counts) - 1] ?? null;
         $before = $counts[count($counts) - 2] ?? null;
-        if ($last === null || $before === null || $last->plants === 0 || $last->hours === $before->hours) {
+        if ($counts === [] || $last === null || $before === null || $last->plants === 0 || $last->hours === $before->hours) {
             return null;
         }
         $from = self::passes($counts, 0.1 * $last->plants);

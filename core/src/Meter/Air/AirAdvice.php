@@ -57,7 +57,7 @@ final readonly class AirAdvice
      * @param  float  $skips  share of places, to be expected at the advised air
      * @param  float  $doubles  the same
      * @param  bool  $isInSight  the best air lies among those that were tried, more likely than not
-     * @param  'more'|'less'|null  $way  where it lies if it is not in sight
+     * @param  'more'|'less'|null  $way  where it lies, four times in five, if it is not in sight; null where that cannot be told
      * @param  float|null  $next  the air worth trying next; null where another run is not expected to win anything
      * @param  float  $gain  share of places that a run there is expected to win
      * @param  Heavy|null  $heavy  what air alone does not put right, four times in five
@@ -101,14 +101,20 @@ final readonly class AirAdvice
         $best = array_map(static fn (array $of): float => $airs[self::least($of)], $wrong);
         sort($best);
         $at = static fn (float $share): float => $best[(int) round($share * (count($best) - 1))];
-        $inside = count(array_filter($best, static fn (float $one): bool => $one >= min($tried) && $one <= max($tried)));
-        $isInSight = count($runs) > 1 && 2 * $inside > count($best);
+        $share = static fn (callable $is): float => count(array_filter($best, $is)) / count($best);
+        [$below, $above] = [$share(static fn (float $one): bool => $one < min($tried)), $share(static fn (float $one): bool => $one > max($tried))];
+        $isInSight = count($runs) > 1 && $below + $above < 0.5;
         $air = self::advised($skips, $doubles, $airs);
         [$next, $gain] = self::next($pairs, $wrong, $airs, $at(0.05), $at(0.95));
 
         return new self(
             round($air, 1), $at(0.1), $at(0.9), $skips->expected($air), $doubles->expected($air), $isInSight,
-            $isInSight ? null : ($at(0.5) > $middle ? 'more' : 'less'),
+            match (true) {
+                $isInSight => null,
+                $above >= self::SURE => 'more',
+                $below >= self::SURE => 'less',
+                default => null,
+            },
             $gain >= self::WORTH ? round($next, 1) : null, $gain, self::heavy($pairs, $wrong),
             array_map(static fn (float $of): array => [$of, $skips->expected($of), $doubles->expected($of)], array_values(array_filter($airs, static fn (int $at): bool => $at % 2 === 0, ARRAY_FILTER_USE_KEY))),
         );

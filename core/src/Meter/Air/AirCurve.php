@@ -12,15 +12,15 @@ use Ustrel\Core\Wear\Normal;
  * at which it is held, and the logarithms of these scatter normally (probit in the logarithm of air), by which the rate falls
  * the faster the lower it is. What is believed of the two figures of each shape is kept as weights on a grid: it is exact for
  * few seeds and for runs without a skip. The prior is weak: a place in a hundred goes wrong, give or take a factor of four, and
- * a tenth more air changes that by a good third, give or take a factor of under two.
+ * a tenth more air changes that by a good third, give or take a factor of two and a half.
  */
 final readonly class AirCurve
 {
     /** Of the logarithm of the rate at the middle air, and its change as air changes by its own size. */
-    private const LINE = [-4.6, 1.4, 5.0, 0.6];
+    private const LINE = [-4.6, 1.4, 5.0, 0.9];
 
     /** The same of the normal deviate of the rate, and of its change with the logarithm of air. */
-    private const PROBIT = [-2.33, 0.6, 5.0, 0.6];
+    private const PROBIT = [-2.33, 0.6, 5.0, 0.9];
 
     /** Rates scatter by so much from one run to the next at the same air. */
     private const SCATTER = 0.2;

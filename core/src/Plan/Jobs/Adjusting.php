@@ -93,7 +93,7 @@ final class Adjusting
 
         return $advice?->pack === null
             ? Remedy::adjust(Why::LevelPacksAndMeasure, null, $fewer)
-            : Remedy::adjust(Why::LevelPacks, $advice->expected === null || $window === null ? null : $window->aim->unit()->quantityOf($advice->expected), Unit::Shim->quantityOf($advice->pack));
+            : Remedy::adjust(Why::LevelPacks, $advice->expected === null ? null : $window->aim->unit()->quantityOf($advice->expected), Unit::Shim->quantityOf($advice->pack));
     }
 
     private static function unlikeRows(Finding $finding, Quantity $value, ?Quantity $median): Remedy

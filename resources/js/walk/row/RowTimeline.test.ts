@@ -74,6 +74,7 @@ describe('what is on record of a row', () => {
         {
           id: 's',
           row: 3,
+          side: 'centre',
           pairs: -2,
           season: 2026,
           contact_before_mm: null,

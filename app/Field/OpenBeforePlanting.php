@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field;
+
+use App\Models\Field\Dig;
+use App\Models\Field\Setting;
+use App\Models\Field\WatchAlarm;
+use App\Models\Field\WatchRun;
+use App\Models\Planter;
+use App\Models\Walk\Cell;
+use Illuminate\Database\Eloquent\Collection;
+use Ustrel\Core\Field\Dig\FirstPassDone;
+use Ustrel\Core\Field\Dig\SignOffKind;
+use Ustrel\Core\Field\Settings\SettingKey;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Walk\Place;
+
+/** What is still open where somebody calls a planter ready: each is asked about, and the answer is kept with the sign-off. */
+final readonly class OpenBeforePlanting
+{
+    /** What is set on rows, and makes a dig before it old. */
+    private const LEVERS = [SettingKey::DepthMark, SettingKey::Downforce, SettingKey::Closing, SettingKey::Cleaner, SettingKey::Covering, SettingKey::Speed];
+
+    /** Millimetres that a row may plant off what is wanted: a quarter of an inch, to the tenth. */
+    private const DEPTH_BAND = 6.4;
+
+    /** Share that spacing may be off what is set. */
+    private const RATE_BAND = 0.05;
+
+    public function __construct(private FirstPassQuery $query)
+    {
+    }
+
+    /** @return list<array{key: string, said: string}> */
+    public function of(Planter $planter): array
+    {
+        $signOffs = $this->query->signOffs($planter);
+        $turned = $signOffs->firstWhere('kind', SignOffKind::HandTurned);
+        [$dug, $adjusted] = $this->dug($planter);
+        $open = [];
+        if ($turned === null) {
+            $open[] = ['key' => 'hand_turned', 'said' => __('open_item.hand_turned')];
+        } elseif ($turned->rows !== []) {
+            $open[] = ['key' => 'not_dropped', 'said' => __('open_item.not_dropped', ['rows' => implode(', ', $turned->rows)])];
+        }
+        if (! FirstPassDone::isDug(array_map(self::at(...), $dug), $adjusted, $planter->row_count)) {
+            $open[] = ['key' => 'digs', 'said' => __('open_item.digs', ['enough' => FirstPassDone::enough($planter->row_count)])];
+        }
+
+        return [...$open, ...self::offRows($dug), ...self::unsound($planter), ...self::alarms($planter)];
+    }
+
+    /** Whether the first pass was dug after the last adjustment, and signed off after that. */
+    public function isDone(Planter $planter): bool
+    {
+        [$dug, $adjusted] = $this->dug($planter);
+        $signed = $this->query->signOffs($planter)->firstWhere('kind', SignOffKind::Ready);
+
+        return FirstPassDone::isDone(array_map(self::at(...), $dug), $adjusted, $signed === null ? null : Moment::of($signed->happened_at->toIso8601ZuluString('millisecond')), $planter->row_count);
+    }
+
+    /** @return array{array<int, Dig>, Moment|null} the newest dig of each row this season, and when something of a row was set last */
+    private function dug(Planter $planter): array
+    {
+        $digs = $this->query->digs($planter)[$planter->season()] ?? new Collection;
+        $set = Setting::held($planter->id)->whereIn('key', self::LEVERS)->orderByDesc('happened_at')->first();
+        $adjusted = $set === null || $planter->seasonAt($set->happened_at->toIso8601String()) !== $planter->season() ? null : Moment::of($set->happened_at->toIso8601ZuluString('millisecond'));
+
+        return [$digs->unique('row_number')->keyBy('row_number')->sortKeys()->all(), $adjusted];
+    }
+
+    private static function at(Dig $dig): Moment
+    {
+        return Moment::of($dig->happened_at->toIso8601ZuluString('millisecond'));
+    }
+
+    /**
+     * @param  array<int, Dig>  $dug
+     * @return list<array{key: string, said: string}> rows outside of depth or rate
+     */
+    private static function offRows(array $dug): array
+    {
+        $depth = $rate = [];
+        foreach ($dug as $row => $dig) {
+            $told = $dig->dug();
+            if ($told->depth() !== null && round(abs($told->depth() - (float) $dig->target), 1) > self::DEPTH_BAND) {
+                $depth[] = $row;
+            }
+            if ($dig->spacing !== null && $told->spacing() !== null && abs($told->spacing() / (float) $dig->spacing - 1) > self::RATE_BAND) {
+                $rate[] = $row;
+            }
+        }
+
+        return [
+            ...array_map(static fn (int $row): array => ['key' => "depth:{$row}", 'said' => __('open_item.depth', ['row' => $row])], $depth),
+            ...array_map(static fn (int $row): array => ['key' => "rate:{$row}", 'said' => __('open_item.rate', ['row' => $row])], $rate),
+        ];
+    }
+
+    /** @return list<array{key: string, said: string}> checks of the whole planter that are to be changed or were answered with no, and rows that must not run */
+    private static function unsound(Planter $planter): array
+    {
+        $walk = $planter->walkThatMatters();
+        $cells = $walk === null ? [] : Cell::query()->where('walk_id', $walk->id)->whereIn('verdict', [Verdict::Change, Verdict::Failed])->orderBy('row_number')->get();
+        $open = [];
+        foreach ($cells as $cell) {
+            if ($cell->row_number === Place::WHOLE_PLANTER || $cell->verdict === Verdict::Failed) {
+                $check = CheckKey::from($cell->place()->check->value);
+                $open[] = ['key' => "check:{$cell->place()->key()}", 'said' => __($cell->row_number === 0 ? 'open_item.check' : 'open_item.failed', ['check' => __("check.{$check->value}"), 'row' => $cell->row_number, 'verdict' => __("verdict.{$cell->verdict->value}")])];
+            }
+        }
+
+        return $open;
+    }
+
+    /** @return list<array{key: string, said: string}> alarms of this season that nobody has seen to */
+    private static function alarms(Planter $planter): array
+    {
+        $runs = WatchRun::query()->where('planter_id', $planter->id)->where('made_at', '>=', now()->subYear())->get(['id', 'made_at'])
+            ->filter(static fn (WatchRun $run): bool => $planter->seasonAt($run->made_at->toIso8601String()) === $planter->season());
+        $alarms = WatchAlarm::query()->whereIn('watch_run_id', $runs->modelKeys())->whereNull('seen_at')->where('is_left', false)->orderBy('at')->get()
+            ->filter(static fn (WatchAlarm $of): bool => array_diff($of->rows, $of->back) !== []);
+
+        return array_values($alarms->map(static fn (WatchAlarm $of): array => ['key' => "alarm:{$of->id}", 'said' => __('open_item.alarm', ['rows' => implode(', ', $of->rows), 'watched' => __("watched.{$of->watched->value}")])])->all());
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+use Ustrel\Core\Field\Dig\FirstPassDone;
+use Ustrel\Core\Measure\Moment;
+
+function minute(string $time): Moment
+{
+    return Moment::of("2026-04-20T{$time}:00.000Z");
+}
+
+it('is done by enough digs after the last adjustment and a sign-off after them', function (array $dug, ?string $adjusted, ?string $signed, bool $isDone): void {
+    expect(FirstPassDone::isDone(array_map(minute(...), $dug), $adjusted === null ? null : minute($adjusted), $signed === null ? null : minute($signed), 16))->toBe($isDone);
+})->with([
+    'four rows, nothing set, signed' => [[1 => '08:00', 2 => '08:05', 7 => '08:10', 16 => '08:15'], null, '08:20', true],
+    'signed at the very minute of the last dig' => [[1 => '08:00', 2 => '08:05', 7 => '08:10', 16 => '08:15'], '07:30', '08:15', true],
+    'three rows' => [[1 => '08:00', 2 => '08:05', 7 => '08:10'], null, '08:20', false],
+    'nobody signed' => [[1 => '08:00', 2 => '08:05', 7 => '08:10', 16 => '08:15'], null, null, false],
+    'set after three of the digs' => [[1 => '08:00', 2 => '08:05', 7 => '08:10', 16 => '08:15'], '08:12', '08:20', false],
+    'set between the digs and the sign-off' => [[1 => '08:00', 2 => '08:05', 7 => '08:10', 16 => '08:15'], '08:18', '08:20', false],
+    'dug again after the sign-off' => [[1 => '08:00', 2 => '08:05', 7 => '08:10', 16 => '08:25'], null, '08:20', false],
+    'digs of before that were set aside do not count against it' => [[1 => '07:00', 2 => '08:05', 7 => '08:10', 9 => '08:11', 16 => '08:15'], '08:00', '08:20', true],
+]);
+
+it('wants all rows of a small planter', function (): void {
+    expect(FirstPassDone::isDug([1 => minute('08:00'), 2 => minute('08:01')], null, 2))->toBeTrue()
+        ->and(FirstPassDone::isDug([1 => minute('08:00')], null, 2))->toBeFalse()->and(FirstPassDone::enough(16))->toBe(4);
+});
