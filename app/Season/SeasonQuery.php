@@ -12,9 +12,9 @@ use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Season\Crew;
 use Ustrel\Core\Season\DaysToPlant;
 use Ustrel\Core\Season\FieldPace;
-use Ustrel\Core\Season\Fills;
 use Ustrel\Core\Season\PlantingDay;
 use Ustrel\Core\Season\PriceOfDelay;
+use Ustrel\Core\Season\SeasonFills;
 use Ustrel\Core\Season\Tank;
 
 /** Reads what a season is to bring for a planter, and what follows from it. */
@@ -103,9 +103,12 @@ final readonly class SeasonQuery
             : FieldPace::ofField($mph, $feet, $plan->efficiency === null ? self::EFFICIENCY : (float) $plan->efficiency);
     }
 
-    private static function fills(SeasonPlan $plan): Fills
+    private static function fills(SeasonPlan $plan): SeasonFills
     {
-        return new Fills(array_map(static fn (array $tank): Tank => new Tank($tank['name'], $tank['holds'], $tank['rate']), $plan->tanks));
+        return SeasonFills::of(
+            array_map(static fn (array $tank): Tank => new Tank($tank['name'], $tank['holds'], $tank['rate'], $tank['crop'] ?? null), $plan->tanks),
+            array_map(static fn (array $field): array => ['crop' => $field['crop'], 'acres' => (float) $field['acres']], $plan->fields),
+        );
     }
 
     /** @return list<float> acres of each day on which it planted */

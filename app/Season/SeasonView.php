@@ -10,8 +10,8 @@ use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Season\Crew;
 use Ustrel\Core\Season\DaysToPlant;
 use Ustrel\Core\Season\FieldPace;
-use Ustrel\Core\Season\Fills;
 use Ustrel\Core\Season\PlantingDay;
+use Ustrel\Core\Season\SeasonFills;
 
 /** A season of a planter as it is planned, and what follows. */
 final readonly class SeasonView
@@ -25,7 +25,7 @@ final readonly class SeasonView
         public ?float $acres,
         public float $done,
         public FieldPace $pace,
-        public Fills $fills,
+        public SeasonFills $fills,
         public PlantingDay $day,
         /** Null without acres, or where all are planted. */
         public ?DaysToPlant $days,

@@ -56,7 +56,14 @@ it('prices an hour’s stop by what it makes late', function (): void {
 it('stops for whichever runs out first', function (): void {
     ($this->plan)(['counts_fills' => true, 'efficiency' => 0.85, 'fill_minutes' => 12, 'tanks' => [['name' => 'seed', 'holds' => 100, 'rate' => 0.4, 'unit' => 'units'], ['name' => 'liquid', 'holds' => 600, 'rate' => 10, 'unit' => 'gal']]])->assertOk();
     $said = ($this->season)();
-    expect($said['fills'])->toBe(['acres' => 60, 'first' => 'liquid', 'short' => 1900, 'unit' => 'gal', 'each' => [250, 60]])->and($said['acres_an_hour'])->toBe(19.28);
+    // 19.28 acres an hour over ten hours are 192.8 a day: 3.2 fills.
+    expect($said['fills'])->toBe([['crop' => null, 'of' => 520.5, 'acres' => 60, 'a_day' => 3.2, 'first' => 'liquid', 'short' => 1900, 'unit' => 'gal']])->and($said['acres_an_hour'])->toBe(19.28);
+    // A box of corn seed stops nobody on the 120.5 acres without it: 400 acres by 1.6 stops of 250 acres.
+    $corn = ['revision' => 1, 'counts_fills' => true, 'efficiency' => 0.85, 'fill_minutes' => 12, 'tanks' => [['name' => 'seed', 'holds' => 100, 'rate' => 0.4, 'unit' => 'units', 'crop' => 'Corn']]];
+    ($this->plan)($corn)->assertOk()->assertJsonPath('fills', fn (array $fills): bool => count($fills) === 1 && $fills[0]['crop'] === 'corn' && $fills[0]['of'] === 400 && $fills[0]['acres'] === 250)
+        // 1 / (8.25 / (5 x 40 x 0.85) + 0.2 x 1.6 / 520.5) = 1 / (0.0485294 + 0.0006148).
+        ->assertJsonPath('acres_an_hour', 20.35);
+    ($this->plan)(['revision' => 2, 'tanks' => [['crop' => 'milo'] + $corn['tanks'][0]]])->assertUnprocessable()->assertJsonPath('errors.tanks.0', 'No field of this season grows "milo". Choose one of corn, or leave the crop empty if the tank runs in all of them.');
 });
 
 it('refuses what cannot be, in words, and keeps what was there', function (array $wrong, string $field, string $says): void {

@@ -21,7 +21,7 @@ use Ustrel\Core\Measure\Day;
  * @property string|null $efficiency over 0 to 1
  * @property bool $counts_fills the fills are counted by themselves, and the efficiency is that of turning alone
  * @property string|null $fill_minutes
- * @property list<array{name: string, holds: float, rate: float, unit: string}> $tanks
+ * @property list<array{name: string, holds: float, rate: float, unit: string, crop?: string|null}> $tanks
  * @property string|null $hours_a_day
  * @property string|null $fit_share of days fit for fieldwork, over 0 to 1
  * @property string|null $delay_price for an acre planted a day late

@@ -10,6 +10,7 @@ use Illuminate\Validation\Validator;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Season\Step;
+use Ustrel\Core\Season\Tank;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 use Ustrel\Core\Wear\Acres\Tillage;
@@ -29,6 +30,7 @@ use Ustrel\Core\Wear\Acres\Tillage;
     new OA\Property(property: 'holds', type: 'number'),
     new OA\Property(property: 'rate', type: 'number'),
     new OA\Property(property: 'unit', type: 'string', maxLength: 12),
+    new OA\Property(property: 'crop', description: 'Of the season\'s fields, for which alone it runs; left out, for all', type: 'string', maxLength: 80, nullable: true),
 ])]
 #[OA\Schema(schema: 'OwnItem', description: 'Of the countdown', required: ['id', 'title', 'due', 'done'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
@@ -81,11 +83,12 @@ final class SeasonRequest extends FormRequest
             'delay_price' => ['nullable', 'numeric:strict', 'between:0,100000', 'decimal:0,2'],
             'delay_after' => $day,
             'tanks' => ['list', 'max:12'],
-            'tanks.*' => ['array:name,holds,rate,unit'],
+            'tanks.*' => ['array:name,holds,rate,unit,crop'],
             'tanks.*.name' => ['required', 'string', 'max:40'],
             'tanks.*.holds' => ['required', 'numeric:strict', 'gt:0', 'max:1000000'],
             'tanks.*.rate' => ['required', 'numeric:strict', 'gt:0', 'max:1000000'],
             'tanks.*.unit' => ['required', 'string', 'max:12'],
+            'tanks.*.crop' => ['nullable', 'string', 'max:80'],
             'fields' => ['list', 'max:500'],
             'fields.*' => ['array:'.implode(',', self::FIELD)],
             'fields.*.name' => ['required', 'string', 'max:80'],
@@ -150,6 +153,12 @@ final class SeasonRequest extends FormRequest
             if ($this->boolean('counts_fills') && $this->array('tanks') === []) {
                 $validator->errors()->add('tanks', __('season.no_tank'));
             }
+            $crops = array_filter(array_map(Tank::plain(...), array_column($this->array('fields'), 'crop')));
+            foreach ($this->array('tanks') as $tank) {
+                if ($crops !== [] && Tank::plain($tank['crop'] ?? null) !== '' && ! in_array(Tank::plain($tank['crop']), $crops, true)) {
+                    $validator->errors()->add('tanks', __('season.tank_crop', ['crop' => $tank['crop'], 'crops' => implode(', ', array_unique($crops))]));
+                }
+            }
         }];
     }
 
@@ -167,7 +176,7 @@ final class SeasonRequest extends FormRequest
             'fit_share' => $number('fit_share', 3),
             'delay_price' => $number('delay_price', 2),
             'delay_after' => $this->day('delay_after'),
-            'tanks' => array_map(static fn (array $tank): array => ['name' => trim($tank['name']), 'holds' => (float) $tank['holds'], 'rate' => (float) $tank['rate'], 'unit' => trim($tank['unit'])], $this->array('tanks')),
+            'tanks' => array_map(static fn (array $tank): array => ['name' => trim($tank['name']), 'holds' => (float) $tank['holds'], 'rate' => (float) $tank['rate'], 'unit' => trim($tank['unit']), 'crop' => trim((string) ($tank['crop'] ?? '')) ?: null], $this->array('tanks')),
             'fields' => array_map(static fn (array $field): array => array_merge(array_fill_keys(self::FIELD, null), $field), $this->array('fields')),
             'ticked' => $this->array('ticked'),
             'own_items' => $this->array('own_items'),

@@ -9,9 +9,9 @@ use App\Season\SeasonQuery;
 use App\Season\SeasonView;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Season\CropFills;
 use Ustrel\Core\Season\Deadline;
 use Ustrel\Core\Season\Step;
-use Ustrel\Core\Season\Tank;
 
 #[OA\Schema(schema: 'Deadline', required: ['key', 'title', 'due', 'latest_start', 'done', 'late', 'by_hand', 'said'], properties: [
     new OA\Property(property: 'said', description: 'What keeps it open, in words', type: 'array', items: new OA\Items(type: 'string')),
@@ -64,13 +64,15 @@ use Ustrel\Core\Season\Tank;
     new OA\Property(property: 'finish', ref: '#/components/schemas/FinishDays', nullable: true),
     new OA\Property(property: 'in_window', description: 'The chance to be done by the end of the window, 0 to 1', type: 'number', nullable: true),
     new OA\Property(property: 'hour_cost', description: 'Of a stop that came now', type: 'number'),
-    new OA\Property(property: 'fills', required: ['acres', 'first', 'short', 'unit', 'each'], properties: [
+    new OA\Property(property: 'fills', description: 'By crop, in the order of the fields', type: 'array', items: new OA\Items(required: ['crop', 'of', 'acres', 'a_day', 'first', 'short', 'unit'], properties: [
+        new OA\Property(property: 'crop', type: 'string', nullable: true),
+        new OA\Property(property: 'of', description: 'Acres of its fields', type: 'number'),
         new OA\Property(property: 'acres', description: 'Between two stops', type: 'number'),
+        new OA\Property(property: 'a_day', description: 'Fills on a fit day', type: 'number'),
         new OA\Property(property: 'first', description: 'What runs out first', type: 'string'),
         new OA\Property(property: 'short', description: 'That it would have to hold more to last as long as the next', type: 'number', nullable: true),
         new OA\Property(property: 'unit', type: 'string'),
-        new OA\Property(property: 'each', type: 'array', items: new OA\Items(type: 'number')),
-    ], type: 'object', nullable: true),
+    ], type: 'object')),
     new OA\Property(property: 'countdown', type: 'array', items: new OA\Items(ref: '#/components/schemas/Deadline')),
     new OA\Property(property: 'said', description: 'What is to be known of it: worded under season_said', type: 'array', items: new OA\Items(type: 'string')),
 ])]
@@ -89,7 +91,6 @@ final class SeasonShape
         $end = $start === null || $planter->planting_days === null ? null : $start->plusDays($planter->planting_days - 1);
         $number = static fn (?string $value): ?float => $value === null ? null : (float) $value;
         $sum = round((float) array_sum(array_column($plan->fields, 'acres')), 1);
-        $first = $view->fills->first();
 
         return [
             'season' => $planter->season(),
@@ -120,15 +121,25 @@ final class SeasonShape
             'finish' => $view->days === null ? null : array_map(static fn (float $chance): ?string => self::finish($view, $chance)?->iso, ['p10' => 0.1, 'p50' => 0.5, 'p90' => 0.9]),
             'in_window' => $view->days === null || $end === null ? null : round($view->days->within(1 + $view->from()->daysUntil($end)), 3),
             'hour_cost' => round($view->hourCost, 2),
-            'fills' => $first === null ? null : [
-                'acres' => round($first->acresAFill(), 1),
-                'first' => $first->name,
-                'short' => $view->fills->short() === null ? null : round($view->fills->short(), 1),
-                'unit' => array_column($plan->tanks, 'unit', 'name')[$first->name] ?? '',
-                'each' => array_map(static fn (Tank $tank): float => round($tank->acresAFill(), 1), $view->fills->tanks),
-            ],
+            'fills' => array_values(array_filter(array_map(static fn (CropFills $of): ?array => self::fills($of, $view), $view->fills->crops))),
             'countdown' => array_map(static fn (Deadline $deadline): array => self::deadline($deadline, $view, $notes), $countdown),
             'said' => self::said($view),
+        ];
+    }
+
+    /** @return array<string, mixed>|null null where nothing runs out */
+    private static function fills(CropFills $of, SeasonView $view): ?array
+    {
+        $first = $of->fills->first();
+
+        return $first === null ? null : [
+            'crop' => $of->crop,
+            'of' => round($of->acres, 1),
+            'acres' => round($first->acresAFill(), 1),
+            'a_day' => round($view->day->acres / $first->acresAFill(), 1),
+            'first' => $first->name,
+            'short' => $of->fills->short() === null ? null : round($of->fills->short(), 1),
+            'unit' => array_column($view->plan->tanks, 'unit', 'name')[$first->name] ?? '',
         ];
     }
 

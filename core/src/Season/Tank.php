@@ -10,12 +10,26 @@ final readonly class Tank
     /**
      * @param  float  $holds  usable amount, over 0
      * @param  float  $rate  that an acre takes, over 0
+     * @param  string|null  $crop  for which alone it runs; null for all
      */
     public function __construct(
         public string $name,
         public float $holds,
         public float $rate,
+        public ?string $crop = null,
     ) {
+    }
+
+    /** A crop's name as it is compared. */
+    public static function plain(?string $crop): string
+    {
+        return mb_strtolower(trim((string) $crop));
+    }
+
+    /** @param  string  $crop  as it is compared */
+    public function runsIn(string $crop): bool
+    {
+        return self::plain($this->crop) === '' || self::plain($this->crop) === $crop;
     }
 
     public function acresAFill(): float

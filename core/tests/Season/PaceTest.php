@@ -8,6 +8,7 @@ use Ustrel\Core\Season\FieldPace;
 use Ustrel\Core\Season\Fills;
 use Ustrel\Core\Season\PlantingDay;
 use Ustrel\Core\Season\PriceOfDelay;
+use Ustrel\Core\Season\SeasonFills;
 use Ustrel\Core\Season\Tank;
 
 it('covers ground by speed, width and efficiency, and says what speed a claim needs', function (): void {
@@ -36,6 +37,28 @@ it('stops for whichever runs out first, and says how much more it would have to 
         ->and($fills->short())->toEqualWithDelta(200.0, 1e-9)
         ->and((new Fills([]))->acresAFill())->toBeNull()
         ->and((new Fills([new Tank('seed', 1.0, 1.0)]))->short())->toBeNull();
+});
+
+it('fills a tank of one crop for the fields of that crop alone', function (): void {
+    // 3,000 acres of corn at 1 bag in 2.5 acres from a box of 40 bags, 1,000 of milo at 1 in 10 from a box of 45; liquid in both.
+    $fields = [['crop' => 'Corn', 'acres' => 2500.0], ['crop' => 'milo', 'acres' => 1000.0], ['crop' => 'corn ', 'acres' => 500.0]];
+    $tanks = [new Tank('corn seed', 40.0, 0.4, 'corn'), new Tank('milo seed', 45.0, 0.1, 'Milo'), new Tank('liquid', 600.0, 3.0)];
+    $season = SeasonFills::of($tanks, $fields);
+    [$corn, $milo] = $season->crops;
+    // Corn: every 100 acres by the seed, 30 stops; the liquid lasts 200: 80 bags, 40 more. Milo: by the liquid every 200, 5 stops;
+    // the seed lasts 450, for which it takes 1,350 gal.
+    expect($season->crops)->toHaveCount(2)
+        ->and([$corn->crop, $corn->acres, $corn->fills->first()?->name, $corn->stops(), $corn->fills->short()])->toEqualWithDelta(['Corn', 3000.0, 'corn seed', 30.0, 40.0], 1e-9)
+        ->and([$milo->crop, $milo->acres, $milo->fills->first()?->name, $milo->stops(), $milo->fills->short()])->toEqualWithDelta(['milo', 1000.0, 'liquid', 5.0, 750.0], 1e-9)
+        // 4,000 acres by 35 stops.
+        ->and($season->acresAFill())->toEqualWithDelta(4000 / 35, 1e-9);
+    // Without the liquid the milo stops as often as its own seed runs out; beans have no tank, and stop nowhere.
+    $dry = SeasonFills::of(array_slice($tanks, 0, 2), [...$fields, ['crop' => 'beans', 'acres' => 500.0]]);
+    expect($dry->crops[2]->stops())->toBe(0.0)->and($dry->acresAFill())->toEqualWithDelta(4500 / (30 + 1000 / 450), 1e-9);
+    // Before there are fields, or where tanks belong to no crop, all run at once.
+    expect(SeasonFills::of($tanks, [])->acresAFill())->toEqualWithDelta(100.0, 1e-9)
+        ->and(SeasonFills::of([new Tank('seed', 40.0, 0.4)], $fields)->crops)->toHaveCount(1)
+        ->and(SeasonFills::of([], $fields)->acresAFill())->toBeNull();
 });
 
 it('finishes on the day that one-state weather makes certain', function (): void {

@@ -4268,6 +4268,8 @@ export interface components {
             holds: number;
             rate: number;
             unit: string;
+            /** @description Of the season's fields, for which alone it runs; left out, for all */
+            crop?: string | null;
         };
         /** @description Of the countdown */
         OwnItem: {
@@ -4389,16 +4391,21 @@ export interface components {
             in_window: number | null;
             /** @description Of a stop that came now */
             hour_cost: number;
+            /** @description By crop, in the order of the fields */
             fills: {
+                crop: string | null;
+                /** @description Acres of its fields */
+                of: number;
                 /** @description Between two stops */
                 acres: number;
+                /** @description Fills on a fit day */
+                a_day: number;
                 /** @description What runs out first */
                 first: string;
                 /** @description That it would have to hold more to last as long as the next */
                 short: number | null;
                 unit: string;
-                each: number[];
-            } | null;
+            }[];
             countdown: components["schemas"]["Deadline"][];
             /** @description What is to be known of it: worded under season_said */
             said: string[];

@@ -37,6 +37,9 @@ const claimed = computed(() =>
       ? 'not at any speed: the fills alone take longer'
       : `needs ${speedText(speed.value, units.value)} ${SPEED_UNIT[units.value].name}`,
 )
+/** Of the fields as they are typed: a tank belongs to one of them, or to all. */
+const crops = computed(() => [...new Set(form.value.fields.map(({ crop }) => crop.trim()).filter((crop) => crop))])
+const cropsOf = (own: string) => [...new Set([...crops.value, ...(own ? [own] : [])])]
 const chance = computed(() =>
   season.in_window === null ? '' : `${Math.round(100 * season.in_window)} % to be done in the window`,
 )
@@ -135,10 +138,10 @@ const chance = computed(() =>
       />
     </div>
     <h3>Fills</h3>
-    <p v-if="season.fills" class="quiet">
-      A stop every {{ area(season.fills.acres) }}: {{ season.fills.first }} runs out first<template
-        v-if="season.fills.short"
-        >; {{ season.fills.short }} {{ season.fills.unit }} more and it would last as long as the next</template
+    <p v-for="of in season.fills" :key="of.crop ?? ''" class="quiet">
+      <template v-if="season.fills.length > 1">{{ of.crop ?? 'No crop' }}, {{ area(of.of) }}: </template>Fill every
+      {{ area(of.acres) }}, {{ of.a_day }} times a day. {{ of.first }} runs out first<template v-if="of.short"
+        >; {{ of.short.toLocaleString('en') }} {{ of.unit }} more would make it last as long as the next</template
       >.
     </p>
     <div v-for="(tank, at) in form.tanks" :key="at" class="tank">
@@ -146,6 +149,10 @@ const chance = computed(() =>
       <number-field v-model="tank.holds" bare label="Holds" :high="1_000_000" placeholder="holds" />
       <input v-model="tank.unit" aria-label="In" placeholder="gal" maxlength="12" />
       <number-field v-model="tank.rate" bare label="An acre takes" :high="100_000" placeholder="an acre takes" />
+      <select v-if="crops.length > 1 || tank.crop" v-model="tank.crop" aria-label="Runs in">
+        <option value="">all crops</option>
+        <option v-for="crop in cropsOf(tank.crop)" :key="crop">{{ crop }}</option>
+      </select>
       <button
         type="button"
         class="out"
@@ -156,7 +163,10 @@ const chance = computed(() =>
       </button>
     </div>
     <div class="row">
-      <v-btn variant="outlined" size="small" @click="form.tanks.push({ name: '', holds: null, rate: null, unit: '' })"
+      <v-btn
+        variant="outlined"
+        size="small"
+        @click="form.tanks.push({ name: '', holds: null, rate: null, unit: '', crop: '' })"
         >Add a box or tank</v-btn
       >
       <label><input v-model="form.counts_fills" type="checkbox" /> Count the fills by themselves</label>
@@ -221,7 +231,13 @@ p {
   grid-template-columns: 1.4fr 1fr 0.8fr 1.2fr auto;
   gap: 6px;
 }
-.tank input {
+.tank select {
+  grid-column: 1 / -1;
+  max-width: 220px;
+  padding: 0 8px;
+}
+.tank input,
+.tank select {
   width: 100%;
   min-width: 0;
   min-height: 44px;

@@ -7,7 +7,7 @@ export type TypedField = Omit<SeasonField, 'acres' | 'population' | 'crop' | 'se
   acres: number | null
   population: number | null
 }
-export type TypedTank = { name: string; holds: number | null; rate: number | null; unit: string }
+export type TypedTank = { name: string; holds: number | null; rate: number | null; unit: string; crop: string }
 /** A season as it stands in the form. */
 export type Typed = Pick<
   Season,
@@ -59,7 +59,7 @@ export const typedSeason = (season: Season): Typed => ({
   fit_share: season.fit_share,
   delay_price: season.delay_price,
   delay_after: season.delay_after ?? '',
-  tanks: season.tanks.map((tank) => ({ ...tank })),
+  tanks: season.tanks.map((tank) => ({ ...tank, crop: tank.crop ?? '' })),
   fields: season.fields.map(typedField),
   own_items: season.own_items.map((item) => ({ ...item })),
   ticked: [...season.ticked],
@@ -74,7 +74,7 @@ export const seasonEdit = (typed: Typed, revision: number): SeasonEdit => ({
   delay_after: typed.delay_after || null,
   tanks: typed.tanks
     .filter(({ name, holds, rate }) => name || holds !== null || rate !== null)
-    .map((tank) => ({ ...tank, holds: tank.holds ?? 0, rate: tank.rate ?? 0 })),
+    .map((tank) => ({ ...tank, crop: tank.crop || null, holds: tank.holds ?? 0, rate: tank.rate ?? 0 })),
   fields: typed.fields
     .filter(({ name, acres, crop }) => name || acres !== null || crop)
     .map((field) => ({ ...field, crop: field.crop || null, seed: field.seed || null, acres: field.acres ?? 0 })),
