@@ -35,7 +35,7 @@ use Ustrel\Core\Work\CouldNotReason;
     new OA\Property(property: 'unpriced', description: 'Parts whose price nobody knows', type: 'integer'),
     new OA\Property(property: 'minutes', description: 'Shared access counted once', type: 'number'),
 ])]
-#[OA\Schema(schema: 'Proposal', required: ['action', 'why', 'to', 'by', 'parts', 'cost', 'unpriced', 'minutes', 'chance', 'thin', 'stops', 'left', 'look_when', 'look_acres', 'qualified'], properties: [
+#[OA\Schema(schema: 'Proposal', required: ['action', 'why', 'to', 'by', 'parts', 'cost', 'unpriced', 'minutes', 'chance', 'thin', 'doubted', 'stops', 'left', 'look_when', 'look_acres', 'qualified'], properties: [
     new OA\Property(property: 'action', type: 'string', enum: Action::class),
     new OA\Property(property: 'why', type: 'string', enum: Why::class),
     new OA\Property(property: 'to', ref: '#/components/schemas/Turned', nullable: true),
@@ -46,6 +46,7 @@ use Ustrel\Core\Work\CouldNotReason;
     new OA\Property(property: 'minutes', type: 'number'),
     new OA\Property(property: 'chance', description: 'To reach the limit, or to stop the row, within the season where it is left, 0 to 1', type: 'number', nullable: true),
     new OA\Property(property: 'thin', description: 'That stands on little', type: 'boolean'),
+    new OA\Property(property: 'doubted', description: 'It read past its limit, and the other readings say otherwise: measure it again', type: 'boolean'),
     new OA\Property(property: 'stops', description: 'The row cannot run as it is', type: 'boolean'),
     new OA\Property(property: 'left', description: 'Such findings that the shop left, where the chance stands on them', type: 'integer', nullable: true),
     new OA\Property(property: 'look_when', type: 'string', enum: LookWhen::class, nullable: true),
@@ -161,6 +162,7 @@ final class DecideShape
             ...self::sum($proposal->cost, $proposal->minutes),
             'chance' => $proposal->risk->chance === null ? null : round($proposal->risk->chance, 3),
             'thin' => $proposal->risk->isThin,
+            'doubted' => $proposal->risk->isDoubted,
             'stops' => $proposal->risk->stopsNow,
             'left' => $proposal->risk->left,
             'look_when' => $proposal->lookAgain?->when->value,

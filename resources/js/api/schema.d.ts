@@ -3940,6 +3940,8 @@ export interface components {
             chance: number | null;
             /** @description That stands on little */
             thin: boolean;
+            /** @description It read past its limit, and the other readings say otherwise: measure it again */
+            doubted: boolean;
             /** @description The row cannot run as it is */
             stops: boolean;
             /** @description Such findings that the shop left, where the chance stands on them */

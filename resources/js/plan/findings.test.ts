@@ -13,6 +13,7 @@ const proposal: Proposal = {
   minutes: 34,
   chance: 0.58,
   thin: false,
+  doubted: false,
   stops: false,
   left: null,
   look_when: null,
@@ -92,5 +93,6 @@ describe('what there is to decide', () => {
     expect(sayRisk({ ...proposal, chance: 0.999 })).toBe('over 99 % to go wrong if left')
     expect(sayRisk({ ...proposal, stops: true })).toBe('must: the row cannot run')
     expect(sayRisk({ ...proposal, chance: null })).toBe('')
+    expect(sayRisk({ ...proposal, chance: 1, doubted: true })).toContain('measure again')
   })
 })

@@ -81,8 +81,9 @@ export function sayLook({ look_when, look_acres }: Pick<Decision, 'look_when' | 
 }
 
 /** The risk if it is left, in words; empty where nobody can tell. */
-export function sayRisk({ chance, stops, thin, left }: Proposal): string {
+export function sayRisk({ chance, stops, thin, doubted, left }: Proposal): string {
   if (stops) return 'must: the row cannot run'
+  if (doubted) return 'past its limit, but the other readings disagree: measure again'
   if (chance === null) return ''
   const percent = chance < 0.005 ? 'under 1' : chance > 0.995 ? 'over 99' : String(Math.round(100 * chance))
   const stands = left !== null && left > 0 ? ` (${left} were left before)` : ''

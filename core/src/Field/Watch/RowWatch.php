@@ -8,6 +8,8 @@ use ReflectionClass;
 use ReflectionProperty;
 use Ustrel\Core\Field\Watch\Drift\Curve;
 use Ustrel\Core\Field\Watch\Drift\Drifts;
+use Ustrel\Core\Field\Watch\Drift\FastLoss;
+use Ustrel\Core\Field\Watch\Drift\FastRow;
 use Ustrel\Core\Field\Watch\Drift\Peaks;
 use Ustrel\Core\Field\Watch\Drift\Scatter;
 use Ustrel\Core\Field\Watch\Drift\SeedExplained;
@@ -52,7 +54,7 @@ final class RowWatch
     private const SURE = 6.0;
 
     /** All that is kept of it from one request to the next. */
-    private const KEPT = [self::class, Drifts::class, Whole::class, StreamKind::class, Stream::class, Scatter::class, Peaks::class, Tally::class, Sensors::class, SeedExplained::class, Curve::class, RowGroup::class, Watched::class, GroupKind::class];
+    private const KEPT = [self::class, Drifts::class, Whole::class, StreamKind::class, Stream::class, Scatter::class, Peaks::class, Tally::class, Sensors::class, SeedExplained::class, Curve::class, FastLoss::class, FastRow::class, RowGroup::class, Watched::class, GroupKind::class];
 
     private ?int $last = null;
 
@@ -68,6 +70,8 @@ final class RowWatch
     private array $blocks;
 
     private Tally $look;
+
+    private Tally $glance;
 
     private Tally $pass;
 
@@ -100,7 +104,7 @@ final class RowWatch
         private readonly array $groups,
         private readonly float $acres,
     ) {
-        [$this->look, $this->pass, $this->sensors, $this->explained] = [new Tally, new Tally, new Sensors, new SeedExplained];
+        [$this->look, $this->glance, $this->pass, $this->sensors, $this->explained] = [new Tally, new Tally, new Tally, new Sensors, new SeedExplained];
         foreach (Watched::cases() as $of) {
             $this->blocks[$of->block()] ??= new Tally;
         }
@@ -145,7 +149,7 @@ final class RowWatch
         if ($this->settles > 0 || ! $isEven) {
             return new WatchNews($alarms);
         }
-        foreach ([...$this->blocks, $this->look, $this->pass] as $tally) {
+        foreach ([...$this->blocks, $this->look, $this->glance, $this->pass] as $tally) {
             $tally->add($line, $seconds, $off);
         }
 
@@ -205,6 +209,12 @@ final class RowWatch
     private function judged(MonitorLine $line, array $alarms): WatchNews
     {
         $back = [];
+        if ($this->glance->seconds >= FastLoss::SECONDS) {
+            foreach ([Watched::Population, Watched::Flow] as $of) {
+                $alarms = [...$alarms, ...array_filter([$this->lost($of, $line)])];
+            }
+            $this->glance = new Tally;
+        }
         if ($this->look->seconds >= self::LOOK) {
             foreach ([Watched::Population, Watched::Flow] as $of) {
                 [$low, $backOf] = $this->looked($of, $line);
@@ -289,6 +299,16 @@ final class RowWatch
         }, $together);
     }
 
+    private function lost(Watched $of, MonitorLine $line): ?WatchAlarm
+    {
+        $drifts = $this->drifts[$of->value];
+        $means = array_diff_key($this->believed($of, $this->glance->means($of)), $this->low[$of->value] ?? []);
+        $acresALook = $this->width * $this->mph * 5280 / 3600 * FastLoss::SECONDS / 43_560;
+        $found = $drifts->fast($means, $this->acres / max($acresALook, 1e-6) * 2 * $drifts->fastStreams());
+
+        return $found === null ? null : new WatchAlarm($line->ms, AlarmKind::Drift, $of, $found['rows'], $found['group'] === null ? null : $this->groups[$found['group']], $found['direction'], $found['from'], $found['to'], FastLoss::SECONDS * $found['blocks']);
+    }
+
     private function drifted(Watched $of, Tally $block, MonitorLine $line): ?WatchAlarm
     {
         $means = $this->believed($of, $block->means($of));
@@ -330,7 +350,7 @@ final class RowWatch
             [$means[$of->value], $deviations[$of->value]] = [$this->pass->means($of), $this->pass->deviations($of)];
         }
         $pass = new PassSummary($this->passFrom, $ms, $this->passFeet, array_filter($means), array_filter($deviations));
-        [$this->passFrom, $this->passFeet, $this->pass, $this->look] = [null, 0.0, new Tally, new Tally];
+        [$this->passFrom, $this->passFeet, $this->pass, $this->look, $this->glance] = [null, 0.0, new Tally, new Tally, new Tally];
 
         return $pass;
     }

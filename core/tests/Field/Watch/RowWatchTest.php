@@ -211,3 +211,55 @@ it('goes on by what it kept, and starts anew where another version kept it', fun
     expect($again)->toEqual($watch)->and(RowWatch::of('nonsense'))->toBeNull()
         ->and(RowWatch::of(str_repeat('0', 16).substr($watch->kept(), 16)))->toBeNull()->and(RowWatch::of(serialize(new ArrayObject([1]))))->toBeNull();
 });
+
+it('finds a row that loses a tenth or more within half a minute, soon after it began', function (array $world, float $loses, int $from, int $most): void {
+    $learned = [];
+    if ($from < 300) {
+        // The planter has run for an hour before.
+        $field = new MadeUpField($world, 3);
+        $watch = RowWatch::begin(40, rowsSharing(), 1600);
+        for ($second = 0; $second < 3600; $second++) {
+            foreach ($watch->take(MonitorLine::of($field->second(), 16))->alarms as $alarm) {
+                $watch->accept($alarm->of, $alarm->rows);
+            }
+        }
+        $learned = $watch->learned();
+    }
+    $times = [];
+    for ($of = 0; $of < 7; $of++) {
+        $field = new MadeUpField($world, 1200 + $of);
+        $watch = RowWatch::begin(40, rowsSharing(), 1600, $learned);
+        $times[$of] = PHP_INT_MAX;
+        for ($planted = 0, $second = 0; $second < 1800 && $times[$of] === PHP_INT_MAX; $second++) {
+            $line = MonitorLine::of($field->second($planted > $from ? [6 => $loses] : []), 16);
+            $planted += $line->isDown ? 1 : 0;
+            foreach ($watch->take($line)->alarms as $alarm) {
+                if ($planted > $from && $alarm->of === Watched::Population && $alarm->rows === [6] && $alarm->direction === -1) {
+                    $times[$of] = $planted - $from;
+                }
+                $planted > $from || $watch->accept($alarm->of, $alarm->rows);
+            }
+        }
+    }
+    sort($times);
+    expect($times[3])->toBeLessThanOrEqual($most);
+})->with([
+    'a tenth, first run' => [[], 0.1, 300, 30], 'a fifth, first run' => [[], 0.2, 300, 15], 'two fifths, first run' => [[], 0.4, 300, 9],
+    'a tenth at 384 s' => [[], 0.1, 384, 30], 'a tenth, second minute' => [[], 0.1, 120, 30], 'two fifths, second minute' => [[], 0.4, 120, 9],
+    'a tenth on ground that hangs together' => [['seconds' => 40.0, 'ground' => 0.015, 'shared' => 0.5], 0.1, 300, 40],
+]);
+
+it('tells a loss that came at once when it is over, and not before', function (): void {
+    $field = new MadeUpField([], 77);
+    $watch = RowWatch::begin(40, rowsSharing(), 1600);
+    $alarms = $backs = [];
+    for ($planted = 0, $second = 0; $planted < 2000; $second++) {
+        $line = MonitorLine::of($field->second($planted > 600 && $planted <= 1200 ? [6 => 0.15] : []), 16);
+        $planted += $line->isDown ? 1 : 0;
+        $news = $watch->take($line);
+        $alarms = [...$alarms, ...array_map(static fn (WatchAlarm $of): array => [$planted, $of->rows, round($of->to / $of->from, 2)], array_filter($news->alarms, static fn (WatchAlarm $of): bool => $of->of === Watched::Population))];
+        $backs = [...$backs, ...array_map(static fn (array $of): array => [$planted, $of[1]], array_values(array_filter($news->back, static fn (array $of): bool => $of[0] === Watched::Population)))];
+    }
+    expect($alarms)->toHaveCount(1)->and($alarms[0][1])->toBe([6])->and($alarms[0][0])->toBeLessThan(625)->and($alarms[0][2])->toEqualWithDelta(0.87, 0.05)
+        ->and($backs)->toHaveCount(1)->and($backs[0][1])->toBe(6)->and($backs[0][0])->toBeGreaterThan(1200)->toBeLessThan(1300);
+});

@@ -12,7 +12,7 @@ import { useSession } from '@/session'
 
 const session = useSession()
 /** The rows' depth stops against each other: what each row carries or is moved by, and what is won by it. */
-const { planterId, walk } = defineProps<{ planterId: number; walk: string }>()
+const { planterId, walk } = defineProps<{ planterId: number; walk: string; rows: number }>()
 const { length } = useUnits()
 const query = useDepthIndex(() => walk)
 const index = computed(() => query.data.value)
@@ -34,6 +34,7 @@ function wordSet(row: number): string {
     : `set at ${set.notch}: belongs at ${set.aim}`
 }
 const isOut = (row: number) => wordSet(row).includes('belongs')
+const missing = computed(() => index.value?.missing.join(', ') ?? '')
 const toMove = computed(() => index.value?.rows.filter((row) => row.move !== 0) ?? [])
 const furthest = computed(() => Math.max(2, ...(index.value?.rows.map((row) => Math.abs(row.offset)) ?? [])))
 /** Whole and half notches, as they are said. */
@@ -67,7 +68,8 @@ function wordOf(move: number): string {
             >Row {{ row }} {{ wordSet(row) }}</strong
           >
         </p>
-        <p>Equal blocks under all gauge wheels; note the notch at which each row's wheels just lift.</p>
+        <p>Put equal blocks under all gauge wheels. Record the notch at which each row’s wheels just lift.</p>
+        <p v-if="index.missing.length < rows">Advice comes once most rows are measured. Missing: rows {{ missing }}.</p>
         <v-btn
           v-if="session.may('record')"
           variant="outlined"
@@ -76,6 +78,7 @@ function wordOf(move: number): string {
         >
       </template>
       <template v-else>
+        <p v-if="index.missing.length > 0" class="quiet">Not measured yet: rows {{ missing }}.</p>
         <div class="segments" role="group" aria-label="Rows that do not lift alike">
           <button
             v-for="value in schools"

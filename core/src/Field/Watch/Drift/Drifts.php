@@ -39,6 +39,7 @@ final class Drifts
         private readonly StreamKind $groupKind,
         private readonly Curve $curve,
         private readonly Whole $whole,
+        private readonly FastLoss $fast,
     ) {
     }
 
@@ -48,7 +49,7 @@ final class Drifts
      */
     public static function begin(Watched $of, array $groups, ?array $learned = null): self
     {
-        [$scatter, $groupScatter, $peaks, $groupPeaks, $curve, $wholeScatter, $wholePeaks] = $learned ?? array_fill(0, 7, null);
+        [$scatter, $groupScatter, $peaks, $groupPeaks, $curve, $wholeScatter, $wholePeaks, $fastScatter, $fastCurve] = array_pad($learned ?? [], 9, null);
 
         return new self(
             $of,
@@ -57,6 +58,7 @@ final class Drifts
             StreamKind::begin([$groupScatter, $groupPeaks], 1.0),
             $curve === null ? Curve::believed() : Curve::of($curve),
             new Whole($of, StreamKind::begin([$wholeScatter, $wholePeaks], $of->scatter() / 2)),
+            FastLoss::begin($of->scatter(), $fastScatter === null || $fastCurve === null ? null : [$fastScatter, $fastCurve]),
         );
     }
 
@@ -101,6 +103,53 @@ final class Drifts
         return $this->whole($level, $target, array_keys($scaled), $blocks) ?? ($over === [] && $groupsOver === [] ? null : $this->blamed($over, $groupsOver, array_keys($scaled), $level));
     }
 
+    /**
+     * A look of some two seconds at rows that may have lost much at once.
+     *
+     * @param  array<int, float>  $means  by row
+     * @param  float  $looks  to a false alarm of one stream
+     * @return array{rows: non-empty-list<int>, group: int|null, direction: -1, from: float, to: float, blocks: int}|null who loses; blocks are looks
+     */
+    public function fast(array $means, float $looks): ?array
+    {
+        $scaled = array_map($this->of->scaled(...), array_diff_key($means, $this->open));
+        if (count($scaled) < self::OTHERS) {
+            return null;
+        }
+        $over = $this->fast->look($scaled, $looks);
+        if ($over === []) {
+            return null;
+        }
+        $since = min(5, $this->fast->since($over[0]));
+        $off = array_intersect_key($this->fast->offs($since), $scaled);
+        $this->fast->calm($over);
+        if (! isset($off[$over[0]])) {
+            return null;
+        }
+        [$rows, $group] = Blame::of($off, array_fill_keys(array_keys($off), 1 / $this->fast->variance($since)), $this->groups, 0.0, $this->fast->leans());
+        $rows = $group === null ? [$over[0]] : $rows;
+        $far = array_sum(array_map(static fn (int $row): float => $off[$row], $rows)) / count($rows);
+        if ($far >= 0) {
+            return null;
+        }
+        $others = array_diff_key($scaled, array_flip($rows));
+        $level = Median::of($others === [] ? array_values($scaled) : array_values($others));
+        foreach ($rows as $row) {
+            $this->open[$row] = $far;
+            ($this->rows[$row] ?? null)?->forgetLately();
+        }
+        $this->fast->forget($rows);
+        $this->calm($rows, array_keys(array_filter($this->groups, static fn (array $of): bool => array_intersect($of, $rows) !== [])));
+
+        return ['rows' => $rows, 'group' => $group, 'direction' => -1, 'from' => $this->of->back($level), 'to' => $this->of->back($level + $far), 'blocks' => $since];
+    }
+
+    /** Streams that a look goes over. */
+    public function fastStreams(): int
+    {
+        return max(1, $this->fast->streams());
+    }
+
     /** @return list<int> rows whose alarm was open and that are as they were */
     public function back(): array
     {
@@ -135,6 +184,7 @@ final class Drifts
             ($this->rows[$row] ?? null)?->startAnew();
             unset($this->open[$row]);
         }
+        $this->fast->forget($rows);
     }
 
     /** Scatter of one row over a block, scaled. */
@@ -154,7 +204,7 @@ final class Drifts
     {
         [[$scatter, $peaks], [$groupScatter, $groupPeaks], [$wholeScatter, $wholePeaks]] = [$this->kind->learned(), $this->groupKind->learned(), $this->whole->learned()];
 
-        return [$scatter, $groupScatter, $peaks, $groupPeaks, $this->curve->carriedOver()->toList(), $wholeScatter, $wholePeaks];
+        return [$scatter, $groupScatter, $peaks, $groupPeaks, $this->curve->carriedOver()->toList(), $wholeScatter, $wholePeaks, ...$this->fast->learned()];
     }
 
     /** @param  non-empty-array<int, float>  $scaled */

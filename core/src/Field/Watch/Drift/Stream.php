@@ -182,6 +182,12 @@ final class Stream
         [$this->sums, $this->since, $this->peaks] = [[1 => 0.0, -1 => 0.0], [1 => 0, -1 => 0], [1 => 0.0, -1 => 0.0]];
     }
 
+    /** The last blocks tell nothing of what comes after them. */
+    public function forgetLately(): void
+    {
+        $this->ring = [];
+    }
+
     /** What it is like now is what is to be expected from here on. */
     public function startAnew(): void
     {
