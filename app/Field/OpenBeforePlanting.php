@@ -45,7 +45,7 @@ final readonly class OpenBeforePlanting
         if ($turned === null) {
             $open[] = ['key' => 'hand_turned', 'said' => __('open_item.hand_turned')];
         } elseif ($turned->rows !== []) {
-            $open[] = ['key' => 'not_dropped', 'said' => __('open_item.not_dropped', ['rows' => implode(', ', $turned->rows)])];
+            $open[] = ['key' => 'not_dropped', 'said' => trans_choice('open_item.not_dropped', count($turned->rows), ['rows' => implode(', ', $turned->rows)])];
         }
         if (! FirstPassDone::isDug(array_map(self::at(...), $dug), $adjusted, $planter->row_count)) {
             $open[] = ['key' => 'digs', 'said' => __('open_item.digs', ['enough' => FirstPassDone::enough($planter->row_count)])];
@@ -125,6 +125,6 @@ final readonly class OpenBeforePlanting
         $alarms = WatchAlarm::query()->whereIn('watch_run_id', $runs->modelKeys())->whereNull('seen_at')->where('is_left', false)->orderBy('at')->get()
             ->filter(static fn (WatchAlarm $of): bool => array_diff($of->rows, $of->back) !== []);
 
-        return array_values($alarms->map(static fn (WatchAlarm $of): array => ['key' => "alarm:{$of->id}", 'said' => __('open_item.alarm', ['rows' => implode(', ', $of->rows), 'watched' => __("watched.{$of->watched->value}")])])->all());
+        return array_values($alarms->map(static fn (WatchAlarm $of): array => ['key' => "alarm:{$of->id}", 'said' => trans_choice('open_item.alarm', count($of->rows), ['rows' => implode(', ', $of->rows), 'watched' => __("watched.{$of->watched->value}")])])->all());
     }
 }

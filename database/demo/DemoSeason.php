@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Demo;
 
+use App\Bench\Seed\Lots;
 use App\Models\Parts\Order;
 use App\Models\Parts\PartType;
 use App\Models\Parts\StockMove;
@@ -14,6 +15,7 @@ use App\Models\Planter;
 use App\Models\User;
 use App\Models\Workshop;
 use Carbon\CarbonImmutable;
+use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Parts\Stock\OrderState;
 use Ustrel\Core\Parts\Stock\StockMoveKind;
 use Ustrel\Core\Plan\Policy\ChangeWhen;
@@ -36,7 +38,7 @@ final class DemoSeason
     {
         $week = static fn (float ...$hours): array => array_combine(range(1, 7), array_pad($hours, 7, 0.0));
         $workshop->update([
-            'shop_rate' => '58.00', 'stop_cost' => '140.00', 'stop_hours' => '1.50',
+            'number_style' => NumberStyle::Point, 'shop_rate' => '58.00', 'stop_cost' => '140.00', 'stop_hours' => '1.50',
             'crew' => [
                 ['name' => 'Wren Ashdown', 'hours' => $week(4, 4, 4, 4, 4)],
                 ['name' => 'Idris Vale', 'hours' => $week(8, 8, 8, 8, 6)],
@@ -54,15 +56,19 @@ final class DemoSeason
     {
         $start = CarbonImmutable::parse($planter->planting_start->iso ?? 'today');
         $acres = (float) $planter->planned_acres;
+        $lots = Lots::of($planter->workshop_id);
         $fields = array_map(static fn (array $field): array => [
-            'name' => $field[0], 'crop' => $field[2], 'acres' => round($acres * $field[1], 1), 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => self::LOTS[$field[2]], 'population' => $field[3],
+            'name' => $field[0], 'crop' => $field[2], 'acres' => round($acres * $field[1], 1), 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => self::LOTS[$field[2]], 'seed_lot_id' => $lots->named(self::LOTS[$field[2]])?->id, 'population' => $field[3],
         ], self::FIELDS);
         // What rounding has left over goes to the last.
         $fields[count($fields) - 1]['acres'] = round($acres - array_sum(array_column(array_slice($fields, 0, -1), 'acres')), 1);
         SeasonPlan::query()->create([
             'planter_id' => $planter->id, 'season' => $planter->season(), 'mph' => '5.2', 'counts_fills' => true, 'efficiency' => '0.850', 'fill_minutes' => '14.0', 'hours_a_day' => '11.0', 'fit_share' => '0.550',
             'delay_price' => '1.80', 'delay_after' => $start->addDays(9)->toDateString(), 'fields' => $fields, 'ticked' => ['seed'], 'revision' => 1,
-            'tanks' => [['name' => 'seed', 'holds' => 70, 'rate' => 0.35, 'unit' => 'units'], ['name' => 'liquid', 'holds' => 600, 'rate' => 8, 'unit' => 'gal']],
+            'tanks' => [
+                ['name' => 'seed', 'holds' => 70, 'rate' => 0.35, 'unit' => 'units', 'crop' => 'popcorn'], ['name' => 'seed', 'holds' => 70, 'rate' => 1.0, 'unit' => 'units', 'crop' => 'soybeans'],
+                ['name' => 'liquid', 'holds' => 600, 'rate' => 8, 'unit' => 'gal', 'crop' => null],
+            ],
             'own_items' => [
                 ['id' => DemoScenario::uuid("{$planter->name} tyres"), 'title' => 'Lift-assist tyre back from the tyre shop', 'due' => $today->subDays(2)->toDateString(), 'done' => false],
                 ['id' => DemoScenario::uuid("{$planter->name} maps"), 'title' => 'Ask Ardle Bank for the field maps', 'due' => $today->subDays(1)->toDateString(), 'done' => false],

@@ -71,7 +71,7 @@ it('keeps who turned the rows by hand, and who says that it is ready', function 
     $sign(['kind' => 'hand_turned', 'rows' => [3]])->assertCreated();
     // Row 3 did not drop, and nobody has dug: each is asked about, and the answers are kept.
     $ready = ['kind' => 'ready', 'words' => 'Row 3 sensor only', 'happened_at' => '2026-04-20T09:30:00Z'];
-    $sign($ready)->assertUnprocessable()->assertJsonPath('errors.answers.0', 'Still open: Rows 3 dropped no seed when turned by hand. Answer it before you sign off.');
+    $sign($ready)->assertUnprocessable()->assertJsonPath('errors.answers.0', 'Still open: Row 3 dropped no seed when turned by hand. Answer it before you sign off.');
     expect(array_column(($this->told)()['open'], 'key'))->toBe(['not_dropped', 'digs']);
     $sign($ready + ['answers' => [['key' => 'not_dropped', 'answer' => 'Sensor only, it drops']]])->assertUnprocessable()->assertJsonPath('errors.answers.0', fn (string $said): bool => str_contains($said, 'Fewer than 4 rows were dug'));
     $sign($ready + ['answers' => [['key' => 'not_dropped', 'answer' => 'Sensor only, it drops'], ['key' => 'digs', 'answer' => '']]])->assertUnprocessable();

@@ -96,10 +96,10 @@ useNumberField({
 </script>
 
 <template>
-  <template v-if="bare">
+  <span v-if="bare" class="bare" :class="$attrs.class">
     <input
       :value="typed"
-      v-bind="$attrs"
+      v-bind="{ ...$attrs, class: undefined }"
       :inputmode="whole ? 'numeric' : 'decimal'"
       :aria-label="label"
       :aria-invalid="complaint !== undefined && complaint.length > 0"
@@ -107,7 +107,7 @@ useNumberField({
       @blur="isLeft = true"
     />
     <span v-if="complaint?.length" class="change" role="alert">{{ complaint }}</span>
-  </template>
+  </span>
   <v-text-field
     v-else
     ref="field"
@@ -121,3 +121,30 @@ useNumberField({
     @blur="isLeft = true"
   />
 </template>
+
+<style scoped>
+.bare {
+  display: block;
+  min-width: 0;
+}
+.bare input {
+  width: 100%;
+  min-width: 0;
+  min-height: 38px;
+  padding: 0 8px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  background: var(--paper);
+  color: var(--ink);
+  font: inherit;
+  text-align: inherit;
+}
+.bare input[aria-invalid='true'] {
+  border: 2px solid var(--change);
+}
+@media (pointer: coarse) {
+  .bare input {
+    min-height: var(--touch);
+  }
+}
+</style>

@@ -155,7 +155,7 @@ li {
 }
 .said {
   grid-column: 1 / -1;
-  margin: 0 0 6px 32px;
+  margin: -10px 0 2px 32px;
   font-size: 0.875rem;
 }
 .scale {

@@ -139,20 +139,17 @@ const chance = computed(() =>
     </div>
     <h3>Fills</h3>
     <p v-for="of in season.fills" :key="of.crop ?? ''" class="quiet">
-      <template v-if="season.fills.length > 1">{{ of.crop ?? 'No crop' }}, {{ area(of.of) }}: </template>Fill every
-      {{ area(of.acres) }}, {{ of.a_day }} times a day. {{ of.first }} runs out first<template v-if="of.short"
-        >; {{ of.short.toLocaleString('en') }} {{ of.unit }} more would make it last as long as the next</template
-      >.
+      {{ season.fills.length > 1 ? `${of.crop ?? 'No crop'}, ${area(of.of)}: fill` : 'Fill' }} every
+      {{ area(of.acres) }}, {{ of.a_day }} fills a day. Runs out first: {{ of.first
+      }}{{
+        of.short ? `. With ${of.short.toLocaleString('en')} ${of.unit} more it would last as long as the next.` : '.'
+      }}
     </p>
     <div v-for="(tank, at) in form.tanks" :key="at" class="tank">
       <input v-model="tank.name" aria-label="Box or tank" placeholder="seed, liquid" maxlength="40" />
       <number-field v-model="tank.holds" bare label="Holds" :high="1_000_000" placeholder="holds" />
       <input v-model="tank.unit" aria-label="In" placeholder="gal" maxlength="12" />
       <number-field v-model="tank.rate" bare label="An acre takes" :high="100_000" placeholder="an acre takes" />
-      <select v-if="crops.length > 1 || tank.crop" v-model="tank.crop" aria-label="Runs in">
-        <option value="">all crops</option>
-        <option v-for="crop in cropsOf(tank.crop)" :key="crop">{{ crop }}</option>
-      </select>
       <button
         type="button"
         class="out"
@@ -161,6 +158,10 @@ const chance = computed(() =>
       >
         ×
       </button>
+      <select v-if="crops.length > 1 || tank.crop" v-model="tank.crop" class="runs-in" aria-label="Runs in">
+        <option value="">for all crops</option>
+        <option v-for="crop in cropsOf(tank.crop)" :key="crop" :value="crop">for {{ crop }}</option>
+      </select>
     </div>
     <div class="row">
       <v-btn
@@ -228,13 +229,11 @@ p {
 }
 .tank {
   display: grid;
-  grid-template-columns: 1.4fr 1fr 0.8fr 1.2fr auto;
+  grid-template-columns: 1.4fr 1fr 0.9fr 1fr auto;
   gap: 6px;
 }
-.tank select {
-  grid-column: 1 / -1;
-  max-width: 220px;
-  padding: 0 8px;
+.tank .runs-in {
+  grid-column: 1 / -2;
 }
 .tank input,
 .tank select {
