@@ -96,7 +96,7 @@ final readonly class BenchRuns implements Kind
 
         return match (true) {
             $air === null => null,
-            $air < self::LEAST_AIR || $air > self::MOST_AIR => throw Refused::because('air', 'bench.air'),
+            $air < self::LEAST_AIR || $air > self::MOST_AIR || abs($air - round($air, 1)) > 1e-9 => throw Refused::because('air', 'bench.air'),
             default => number_format($air, 1, '.', ''),
         };
     }

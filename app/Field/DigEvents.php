@@ -107,7 +107,8 @@ final readonly class DigEvents implements Kind
         } catch (InvalidDig) {
             throw Refused::because('depths', 'dig.empty');
         }
-        if ($doubts !== [] && ! $fields->flag('confirmed', 'refused.unknown_flag')) {
+        $isConfirmed = $fields->flag('confirmed', 'refused.unknown_flag');
+        if ($doubts !== [] && ! $isConfirmed) {
             [$list, $at] = $doubts[0];
             throw Refused::because($list, "dig.doubt_{$list}", ['number' => $at + 1, 'typed' => (string) $fields->list($list, 'dig.list')[$at]]);
         }

@@ -54,7 +54,7 @@ final readonly class SignOffEvents implements Kind
             throw Refused::because('supersedes', 'sign_off.gone');
         }
         $rows = [];
-        foreach ($fields->list('rows', 'sign_off.rows') as $row) {
+        foreach ($fields->list('rows', 'sign_off.rows', ['rows' => $this->planter->row_count]) as $row) {
             $rows[] = is_int($row) && $row >= 1 && $row <= $this->planter->row_count ? $row : throw Refused::because('rows', 'sign_off.rows', ['rows' => $this->planter->row_count]);
         }
 

@@ -25,9 +25,9 @@ final class CsvSheet
         return (string) stream_get_contents($out);
     }
 
-    /** What a spreadsheet would run as a formula is text here, by an apostrophe. */
+    /** What a spreadsheet would run as a formula is text here, by an apostrophe: full-width signs too, which some take for the plain ones. */
     public static function cell(string|int|float|null $value): string
     {
-        return is_string($value) && ! is_numeric($value) && preg_match('/^[=+\-@\t\r]/', $value) === 1 ? "'{$value}" : (string) $value;
+        return is_string($value) && ! is_numeric($value) && preg_match('/^[=+\-@\t\r\x{FF1D}\x{FF0B}\x{FF0D}\x{FF20}]/u', $value) !== 0 ? "'{$value}" : (string) $value;
     }
 }

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Console\Commands\Rebuild;
 use App\Http\WordLoader;
+use App\Models\Bench\DeviceToken;
 use App\Models\Bench\Disc;
 use App\Models\Bench\Meter;
 use App\Models\Bench\SeedLot;
@@ -38,6 +39,7 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Translation\FileLoader;
+use Laravel\Sanctum\Sanctum;
 use Ustrel\Core\Spec\CheckKey;
 
 final class AppServiceProvider extends ServiceProvider
@@ -80,6 +82,7 @@ final class AppServiceProvider extends ServiceProvider
         Model::preventLazyLoading(config('app.env') !== 'production');
         Model::preventAccessingMissingAttributes();
         JsonResource::withoutWrapping();
+        Sanctum::usePersonalAccessTokenModel(DeviceToken::class);
         Relation::enforceMorphMap(self::KINDS);
 
         $public = config('ustrel.public_url');

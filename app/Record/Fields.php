@@ -21,6 +21,9 @@ use Ustrel\Core\Measure\UnreadableTime;
  */
 final readonly class Fields
 {
+    /** 1 January 2000: before that no device kept a record. */
+    private const EARLIEST = 946_684_800_000;
+
     /** @param  array<mixed>  $fields */
     private function __construct(private array $fields)
     {
@@ -72,7 +75,7 @@ final readonly class Fields
     {
         $value = $this->fields[$field] ?? '';
 
-        return is_string($value) && mb_strlen(trim($value)) <= $longest ? trim($value) : throw Refused::because($field, $otherwise, $with);
+        return is_string($value) && mb_strlen(trim($value)) <= $longest && ! HiddenMarks::in($value) ? trim($value) : throw Refused::because($field, $otherwise, $with);
     }
 
     /** @throws Refused */
@@ -125,19 +128,20 @@ final readonly class Fields
     }
 
     /**
+     * @param  array<string, string|int>  $with
      * @return list<mixed>
      *
      * @throws Refused
      */
-    public function list(string $field, string $otherwise): array
+    public function list(string $field, string $otherwise, array $with = []): array
     {
         $value = $this->fields[$field] ?? [];
 
-        return is_array($value) && array_is_list($value) ? $value : throw Refused::because($field, $otherwise);
+        return is_array($value) && array_is_list($value) ? $value : throw Refused::because($field, $otherwise, $with);
     }
 
     /**
-     * When something happened: not in the future, as far as a device's clock may be wrong.
+     * When something happened: not in the future, as far as a device's clock may be wrong, nor in the last century.
      *
      * @throws Refused
      */
@@ -148,6 +152,9 @@ final readonly class Fields
             $moment = Moment::of(is_string($value) ? $value : '');
         } catch (UnreadableTime) {
             throw Refused::because($field, $otherwise);
+        }
+        if ($moment->milliseconds < self::EARLIEST) {
+            throw Refused::because($field, 'refused.long_ago', ['time' => substr($moment->toIso(), 0, 10)]);
         }
         if ($moment->milliseconds > CarbonImmutable::now()->addDay()->getTimestampMs()) {
             throw Refused::because($field, $ahead, ['time' => substr($moment->toIso(), 0, 10)]);

@@ -55,7 +55,7 @@ it('refuses what no run can be', function (array $with, string $field, string $m
     [['places' => 0], 'places', 'Say how many seeds should have dropped: from 100 to 5,000.'],
     [['skips' => 501], 'skips', 'Count the skips and the doubles in whole numbers, no more together than the seeds that should have dropped.'],
     [['skips' => 300, 'doubles' => 201], 'doubles', 'Count the skips and the doubles in whole numbers, no more together than the seeds that should have dropped.'],
-    [['air' => 300], 'air', 'Write the air in inches of water, from 0.5 to 60.'],
+    [['air' => 300], 'air', 'Type the air in inches of water, from 0.5 to 60, to the tenth.'], [['air' => 12.345], 'air', 'Type the air in inches of water, from 0.5 to 60, to the tenth.'],
     [['row' => 9], 'row', 'Say which row of the planter the meter is of.'],
     [['stage' => 'new'], 'stage', 'Say whether it was run as it came (pre) or as it goes back (final).'],
     [['happened_at' => '2026-04-08T10:00:00Z'], 'happened_at', 'Say when it was run: a time that is not in the future.'],

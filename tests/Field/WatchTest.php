@@ -98,6 +98,10 @@ it('raises no alarm about a row that is shut off, by the monitor or by hand, nor
     $put([8])->assertOk()->assertJsonPath('run.rows.7.state', 'off');
     $put([9])->assertUnprocessable();
     $put(['8'])->assertUnprocessable();
+    // An empty message, or one that says nothing, lets no row in again.
+    foreach ([[], ['rows' => null]] as $nothing) {
+        $this->putJson("{$this->path}/watch/{$run}/shut", $nothing)->assertUnprocessable()->assertJsonPath('errors.rows.0', fn (string $said): bool => ! str_contains($said, ':rows'));
+    }
     $lines = array_map(static function (int $second) use ($field): string {
         $told = $field->at($second);
         foreach (isset($told['population']) ? ['population', 'skips', 'doubles'] : [] as $of) {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\CsvSheet;
 use App\Models\Parts\LedgerEvent;
 use App\Models\Parts\PartType;
 use App\Models\People\Attempt;
@@ -14,6 +15,7 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 use Tests\HostileRequests;
 
 it('answers whatever is sent with something other than a fault of its own', function (): void {
@@ -121,4 +123,28 @@ it('keeps a picture whole or not at all', function (): void {
     ], ['Accept' => 'application/json']);
     $send(substr($whole, 0, intdiv(strlen($whole), 2)))->assertUnprocessable()->assertJsonPath('errors.photo.0', 'This picture cannot be read. Take it again.');
     $send($whole)->assertCreated();
+});
+
+it('answers a device token whose number no database holds as it answers any that is wrong', function (): void {
+    foreach (['9999999999999999999|x', '99999999999999999999999999|x', '7|x', 'x'] as $token) {
+        $this->withToken($token)->getJson('/api/yard')->assertUnauthorized();
+    }
+});
+
+it('takes no character that nobody sees, and no moment of the last century', function (): void {
+    $planter = $this->planter(['planting_start' => '2026-04-17']);
+    $this->actingAs($this->technician);
+    foreach (["Long\u{202E}Field", "Long\u{0007}Field", "Long\u{200F}Field"] as $name) {
+        $this->logAcres($planter, '2026-04-20', 20, ['field' => $name])->assertUnprocessable();
+        $this->postJson('/api/seed/lots', ['name' => $name, 'seeds_per_unit' => 80_000])->assertUnprocessable();
+    }
+    $sign = fn (string $at): TestResponse => $this->postJson("/api/planters/{$planter->id}/first-pass/sign-offs", ['kind' => 'hand_turned', 'id' => (string) Str::uuid7(), 'happened_at' => $at]);
+    $sign('1900-01-01T00:00:00Z')->assertUnprocessable()->assertJsonPath('errors.happened_at.0', 'That says it was on 1900-01-01. Check the date and the device\'s clock.');
+    $this->postJson("/api/planters/{$planter->id}/first-pass/sign-offs", ['kind' => 'hand_turned', 'rows' => 'all', 'id' => (string) Str::uuid7(), 'happened_at' => '2026-04-01T00:00:00Z'])
+        ->assertUnprocessable()->assertJsonPath('errors.rows.0', 'Name rows that this planter has: 1 to 8.');
+    $this->getJson("/api/planters/{$planter->id}/season/speed?acres_an_hour=1e-400")->assertUnprocessable();
+});
+
+it('guards a table against formulas, full-width ones too', function (): void {
+    expect(array_map(CsvSheet::cell(...), ['=1+1', "\u{FF1D}1+1", "\u{FF0B}1", "\u{FF20}x", '-3.5', 'Ölfeld']))->toBe(["'=1+1", "'\u{FF1D}1+1", "'\u{FF0B}1", "'\u{FF20}x", '-3.5', 'Ölfeld']);
 });

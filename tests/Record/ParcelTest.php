@@ -34,9 +34,17 @@ function fullShop(Tests\FeatureTestCase $test, User $owner): Planter
     $type = PartType::factory()->create(['workshop_id' => $owner->workshop_id, 'name' => '=HYPERLINK("x")', 'price' => '38.50']);
     $planter = $test->planter(['workshop_id' => $owner->workshop_id, 'spec_sheet_id' => $sheet->id, 'row_count' => 4, 'planting_start' => '2026-04-20']);
     $test->record($planter, $test->fitting(1, '2025-03-01', ['part_type_id' => $type->id, 'cost' => 38.5]), $test->fitting(2, '2025-03-01'))->assertCreated();
-    $test->logAcres($planter, '2025-05-02', 120.25)->assertCreated();
+    $lot = $test->postJson('/api/seed/lots', ['name' => 'P7', 'crop' => 'Popcorn', 'size' => 7.9, 'seeds_per_unit' => 80_000])->assertCreated()->json('id');
+    $test->postJson('/api/seed/moves', ['moves' => [['id' => (string) Str::uuid7(), 'seed_lot_id' => $lot, 'kind' => 'received', 'units' => 100, 'happened_at' => '2025-04-01T09:00:00Z']]])->assertCreated();
+    $meter = $test->postJson('/api/meters', ['serial' => 'T-01'])->assertCreated()->json('id');
+    $test->postJson('/api/meters/moves', ['moves' => [['id' => (string) Str::uuid7(), 'meter_id' => $meter, 'to' => 'row', 'planter_id' => $planter->id, 'row' => 2, 'happened_at' => '2025-04-01T09:00:00Z']]])->assertCreated();
+    $field = ['name' => 'Long Field', 'crop' => 'Popcorn', 'acres' => 60, 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => 'P7', 'population' => 32_000];
+    $test->putJson("/api/planters/{$planter->id}/season", ['revision' => 0, 'planting_start' => '2026-04-20', 'planting_end' => '2026-05-10', 'fields' => [$field]])->assertOk();
+    $test->logAcres($planter, '2025-05-02', 120.25, ['lot' => 'P7', 'population' => '32000'])->assertCreated();
     $line = $test->acresOf($planter)['lines'][0];
-    $test->logAcres($planter, '2025-05-02', 130.5, ['supersedes' => $line['id']])->assertCreated();
+    $test->logAcres($planter, '2025-05-02', 130.5, ['supersedes' => $line['id'], 'lot' => 'P7', 'population' => '32000'])->assertCreated();
+    $test->postJson("/api/planters/{$planter->id}/bench", ['id' => (string) Str::uuid7(), 'row' => 2, 'stage' => 'pre', 'places' => 500, 'skips' => 3, 'doubles' => 3, 'seed' => 'P7', 'happened_at' => '2026-03-01T09:00:00Z'])->assertCreated();
+    $test->postJson("/api/planters/{$planter->id}/first-pass/sign-offs", ['kind' => 'hand_turned', 'id' => (string) Str::uuid7(), 'happened_at' => '2026-03-01T09:30:00Z'])->assertCreated();
     $walk = $test->openWalk($planter);
     $first = $test->reading(1, '14 3/4');
     $test->send($walk, $first)->assertOk();
@@ -61,17 +69,17 @@ function fullShop(Tests\FeatureTestCase $test, User $owner): Planter
 function seenOf(Tests\FeatureTestCase $test, User $owner, Planter $planter): array
 {
     $test->switchTo($owner);
-    $seen = array_map(fn (string $what): mixed => $test->getJson("/api/planters/{$planter->id}/{$what}")->assertOk()->json(), ['board', 'ledger', 'acres', 'forecast', 'rows/1', 'walks']);
+    $seen = array_map(fn (string $what): mixed => $test->getJson("/api/planters/{$planter->id}/{$what}")->assertOk()->json(), ['board', 'ledger', 'acres', 'forecast', 'rows/1', 'walks', 'season', 'bench', 'first-pass']);
     array_walk_recursive($seen, function (mixed &$value, int|string $key): void {
-        $value = in_array($key, ['id', 'part_type_id', 'spec_sheet_id', 'revision', 'as_of'], true) && ! is_string($value) || in_array($key, ['as_of', 'revision'], true) ? null : $value;
+        $value = in_array($key, ['id', 'part_type_id', 'spec_sheet_id', 'seed_lot_id', 'planter_id', 'revision', 'as_of'], true) && ! is_string($value) || in_array($key, ['as_of', 'revision'], true) ? null : $value;
     });
 
-    return [...$seen, 'store' => array_map(fn (array $part): array => [$part['name'], $part['on_order'], $part['price']], $test->getJson('/api/store')->assertOk()->json())];
+    return [...$seen, 'seed' => array_map(fn (array $lot): array => [$lot['name'], $lot['on_hand'], $lot['needed']], $test->getJson('/api/seed')->assertOk()->json('lots')), 'meters' => array_map(fn (array $meter): array => [$meter['serial'], count($meter['stays']), count($meter['runs'])], $test->getJson('/api/meters')->assertOk()->json('meters')), 'store' => array_map(fn (array $part): array => [$part['name'], $part['on_order'], $part['price']], $test->getJson('/api/store')->assertOk()->json())];
 }
 
 it('takes all of a workshop out as an open archive and brings it back elsewhere, seen as it was', function (): void {
     $planter = fullShop($this, $this->technician);
-    $tables = ['spec_sheets', 'own_checks', 'part_types', 'planters', 'walks', 'readings', 'notes', 'photos', 'ledger_events', 'acres_log', 'suppliers', 'orders', 'imports', 'cells', 'fittings', 'forecasts', 'renewals', 'outlooks', 'walk_rows'];
+    $tables = ['spec_sheets', 'own_checks', 'part_types', 'planters', 'walks', 'readings', 'notes', 'photos', 'ledger_events', 'acres_log', 'suppliers', 'orders', 'seed_lots', 'seed_moves', 'meters', 'meter_moves', 'season_plans', 'bench_runs', 'sign_offs', 'imports', 'cells', 'fittings', 'forecasts', 'renewals', 'outlooks', 'walk_rows'];
     $counts = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), array_combine($tables, $tables));
     app(PackWorkshop::class)($this->technician->workshop, $this->parcel);
     [$seen, $were] = [seenOf($this, $this->technician, $planter), $counts()];
@@ -97,6 +105,8 @@ it('takes all of a workshop out as an open archive and brings it back elsewhere,
     $owner = User::query()->where('email', $this->technician->email)->firstOrFail();
     expect($here->id)->not->toBe($planter->id)
         ->and(seenOf($this, $owner, $here))->toEqual($seen)
+        // 130.5 acres at 32,000 are 52.2 units of 80,000; 60 to come are 24 and a twentieth more. Of the lot here, by its number here.
+        ->and($seen['seed'])->toBe([['P7', 47.8, 26]])->and($seen['meters'])->toBe([['T-01', 1, 1]])
         ->and($seen['store'])->toBe([['=HYPERLINK("x")', 6, 36.25]])
         ->and($counts())->toBe($were)
         ->and(WatchRun::query()->where('planter_id', $here->id)->with('passes')->get()->map(fn (WatchRun $of): array => [$of->state, $of->passes->count(), $of->alarms()->where('seen_by', $owner->id)->count()])->all())->toBe([['ended', 1, 1]])

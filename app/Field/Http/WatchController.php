@@ -115,7 +115,10 @@ final class WatchController extends Controller
     {
         return $this->answered($request, $planter, function () use ($request, $planter, $watchRun): WatchRun {
             $rows = [];
-            foreach (Fields::of(JsonBody::of($request), 'watch.rows')->list('rows', 'watch.rows') as $row) {
+            $body = JsonBody::of($request);
+            // Left out is not none: nobody lets rows in again by an empty message.
+            is_array($body['rows'] ?? null) || throw Refused::because('rows', 'watch.rows', ['rows' => $planter->row_count]);
+            foreach (Fields::of($body, 'watch.rows')->list('rows', 'watch.rows', ['rows' => $planter->row_count]) as $row) {
                 $rows[] = is_int($row) && $row >= 1 && $row <= $planter->row_count ? $row : throw Refused::because('rows', 'watch.rows', ['rows' => $planter->row_count]);
             }
 

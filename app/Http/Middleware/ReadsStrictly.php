@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Record\HiddenMarks;
 use Closure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -11,8 +12,8 @@ use JsonException;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Turns away what nobody can read, before anybody tries: JSON that breaks off, text that is not UTF-8 or has a NUL in it,
- * numbers beyond all measure. What comes through is text, numbers, lists and fields of finite size.
+ * Turns away what nobody can read, before anybody tries: JSON that breaks off, text that is not UTF-8 or has characters in it
+ * that cannot be seen (control characters, marks that turn the direction of writing), numbers beyond all measure. What comes through is text, numbers, lists and fields of finite size.
  */
 final class ReadsStrictly
 {
@@ -60,7 +61,7 @@ final class ReadsStrictly
 
     private static function isText(string $text): bool
     {
-        return ! str_contains($text, "\0") && mb_check_encoding($text, 'UTF-8');
+        return mb_check_encoding($text, 'UTF-8') && ! HiddenMarks::in($text);
     }
 
     private static function refused(string $code, int $status): JsonResponse

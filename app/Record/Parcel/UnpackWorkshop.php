@@ -206,8 +206,10 @@ final readonly class UnpackWorkshop
     private static function insert(string $model, array $columns, array $lines): mixed
     {
         $table = Content::table($model);
-        $put = implode(', ', $columns);
-        $taken = 'line.'.implode(', line.', $columns);
+        // Some are called as SQL itself calls things.
+        $quoted = array_map(static fn (string $column): string => '"'.str_replace('"', '""', $column).'"', $columns);
+        $put = implode(', ', $quoted);
+        $taken = 'line.'.implode(', line.', $quoted);
         $pairs = array_map(static fn (array $line): string => "[{$line[0]}, ".json_encode((object) $line[1], JSON_THROW_ON_ERROR).']', $lines);
 
         return DB::scalar(

@@ -51,13 +51,13 @@ final class SeasonController extends Controller
 
     #[OA\Get(path: '/api/planters/{planter}/season/speed', operationId: 'speedFor', description: 'At the same efficiency and the same fills', tags: ['season'])]
     #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Parameter(name: 'acres_an_hour', description: 'A claimed pace, over 0 to 1,000', in: 'query', required: true, schema: new OA\Schema(type: 'number'))]
+    #[OA\Parameter(name: 'acres_an_hour', description: 'A claimed pace, 0.1 to 1,000', in: 'query', required: true, schema: new OA\Schema(type: 'number'))]
     #[OA\Response(response: 200, description: 'The speed that it would need', content: new OA\JsonContent(required: ['mph'], properties: [new OA\Property(property: 'mph', description: 'Null where the fills alone take longer', type: 'number', nullable: true)]))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function speed(Request $request, Planter $planter): JsonResponse
     {
-        $claim = $request->validate(['acres_an_hour' => ['required', 'numeric', 'gt:0', 'max:1000']], ['acres_an_hour.*' => __('season.claim')])['acres_an_hour'];
+        $claim = $request->validate(['acres_an_hour' => ['required', 'numeric', 'min:0.1', 'max:1000']], ['acres_an_hour.*' => __('season.claim')])['acres_an_hour'];
         $mph = $this->seasons->of($planter->load(['specSheet', 'workshop']))->pace->mphFor((float) $claim);
 
         return new JsonResponse(['mph' => $mph === null ? null : round($mph, 2)]);

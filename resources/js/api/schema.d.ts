@@ -8874,7 +8874,7 @@ export interface operations {
     speedFor: {
         parameters: {
             query: {
-                /** @description A claimed pace, over 0 to 1,000 */
+                /** @description A claimed pace, 0.1 to 1,000 */
                 acres_an_hour: number;
             };
             header?: never;

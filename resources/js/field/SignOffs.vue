@@ -100,6 +100,7 @@ async function takeBack(of: FirstPass['sign_offs'][number]): Promise<void> {
         v-for="one in open"
         :key="one.key"
         v-model="answers[one.key]"
+        class="answer"
         :label="one.said"
         maxlength="300"
         hide-details
@@ -118,6 +119,9 @@ async function takeBack(of: FirstPass['sign_offs'][number]): Promise<void> {
 <style scoped>
 h2 {
   margin: 6px 0;
+}
+.answer {
+  margin-bottom: 8px;
 }
 .line {
   display: grid;

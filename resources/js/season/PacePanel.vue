@@ -239,7 +239,7 @@ p {
 .tank select {
   width: 100%;
   min-width: 0;
-  min-height: 44px;
+  min-height: 38px;
   padding: 0 8px;
   border: 1px solid var(--line);
   border-radius: 6px;

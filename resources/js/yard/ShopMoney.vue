@@ -185,7 +185,7 @@ td {
 }
 input {
   width: 64px;
-  min-height: 44px;
+  min-height: 38px;
   padding: 0 8px;
   border: 1px solid var(--line);
   border-radius: 6px;
@@ -201,7 +201,7 @@ input[aria-invalid='true'] {
 }
 .out {
   min-width: 44px;
-  min-height: 44px;
+  min-height: 38px;
   font-size: 1.25rem;
   color: var(--ink-2);
 }
