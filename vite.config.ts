@@ -72,6 +72,9 @@ export default defineConfig({
   test: {
     include: ['resources/js/**/*.test.ts'],
     environment: 'happy-dom',
+    // Against hanging only: a busy machine is slow, not wrong.
+    testTimeout: 120_000,
+    hookTimeout: 120_000,
     setupFiles: ['resources/js/testing.setup.ts'],
     // One context a file in threads that stay: the toolkit is read once, not thirty times.
     pool: 'vmThreads',

@@ -52,15 +52,35 @@ need_debian() {
         as_root env DEBIAN_FRONTEND=noninteractive RUNLEVEL=1 apt-get install -y -qq --no-install-recommends "${missing[@]}"
 }
 
+# Installs a Debian package where its command is missing.
 need_command() {
-    command -v "$1" >/dev/null || fail "$1 is missing. Install $2, then try again."
+    command -v "$1" >/dev/null || need_debian "$2"
+}
+
+# Debian 12 has Node 18: where no newer one is there, the npm package that carries its binary is kept in the checkout.
+NODE_VERSION=22
+need_node() {
+    local is_new='process.exit(Number(process.versions.node.split(".")[0]) >= 20 ? 0 : 1)' machine
+    need_command npm npm
+    node -e "$is_new" 2>/dev/null && return
+    case $(uname -m) in
+        x86_64) machine=x64 ;;
+        aarch64) machine=arm64 ;;
+        *) fail "Node.js 20 or newer is missing, and there is none to install for this machine. Install it, then try again." ;;
+    esac
+    local at=$ROOT/.tools/node_modules/node-linux-$machine/bin
+    if [ ! -x "$at/node" ]; then
+        say "Installing Node.js $NODE_VERSION"
+        step "npm install" "Check that npm reaches its registry." npm install --prefix "$ROOT/.tools" --no-save --no-audit --no-fund "node-linux-$machine@$NODE_VERSION"
+    fi
+    export PATH=$at:$PATH
 }
 
 need_tools() {
-    need_command php "PHP 8.2 (Debian: php8.2-cli)"
-    need_command composer "Composer (Debian: composer)"
-    need_command node "Node.js 20 or newer"
-    need_command npm "npm"
+    need_debian ca-certificates
+    need_command php php8.2-cli
+    need_command composer composer
+    need_node
     need_debian php8.2-{pgsql,fpm,gd,curl,intl,mbstring,xml,zip} postgresql-15 nginx-light
 }
 

@@ -8,18 +8,17 @@ use Symfony\Component\Process\Process;
 
 require_once __DIR__.'/running.php';
 
+afterEach(fn () => endAll());
+
 it('starts, answers, keeps data over a restart, and stops every child', function (int $signal): void {
     $folder = dataFolder();
     $settings = ['USTREL_DATA' => $folder, 'USTREL_PORT' => (string) freePort()];
     $address = "http://127.0.0.1:{$settings['USTREL_PORT']}";
 
-    $restarts = [];
     foreach (['first', 'second', 'third'] as $time) {
-        $before = microtime(true);
         $process = start($settings);
         $process->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
         if ($time !== 'first') {
-            $restarts[] = microtime(true) - $before;
             expect($process->getOutput())->not->toContain('Installing')->not->toContain('Building');
         }
         expect($process->getOutput())->toContain("Ustrel runs at {$address}")->toContain('wren@tollgate.example')
@@ -38,9 +37,7 @@ it('starts, answers, keeps data over a restart, and stops every child', function
         $process->wait();
         expect(runningIn($folder))->toBe('');
     }
-    // The better of two, so that a moment's load on the machine is not taken for a slow start.
-    expect(min($restarts))->toBeLessThan(10.0)
-        ->and($process->getOutput())->not->toContain('Making');
+    expect($process->getOutput())->not->toContain('Making');
     removeFolder($folder);
 })->with(['Ctrl-C' => SIGINT, 'SIGTERM' => SIGTERM]);
 

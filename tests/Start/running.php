@@ -29,16 +29,46 @@ function freePort(): int
     return $port;
 }
 
+/** @return list<string> the data folders that this process has made */
+function dataFolders(?string $made = null): array
+{
+    static $folders = [];
+    if ($made !== null) {
+        $folders[] = $made;
+    }
+
+    return $folders;
+}
+
 function dataFolder(): string
 {
     $folder = sys_get_temp_dir().'/ustrel-start-'.bin2hex(random_bytes(4));
     mkdir($folder, 0711);
+    dataFolders($folder);
 
     return $folder;
 }
 
-/** Processes that have a data folder in what they were called with or in their surroundings, besides this one. */
+/** Ends what a test that failed has left running. */
+function endAll(): void
+{
+    foreach (dataFolders() as $folder) {
+        // What looks after the others first, or it starts them again.
+        for ($round = 0; $round < 20 && ($left = processesIn($folder)) !== []; $round++) {
+            array_map(static fn (int $pid): bool => posix_kill($pid, SIGKILL), array_keys($left));
+            usleep(100_000);
+        }
+        is_dir($folder) && removeFolder($folder);
+    }
+}
+
 function runningIn(string $folder): string
+{
+    return implode("\n", processesIn($folder));
+}
+
+/** @return array<int, string> processes that have a data folder in what they were called with or in their surroundings, besides this one: by number, how they were called */
+function processesIn(string $folder): array
 {
     $running = [];
     // A process may be gone between the list and the look.
@@ -46,12 +76,12 @@ function runningIn(string $folder): string
     foreach (glob('/proc/[0-9]*') ?: [] as $process) {
         $told = strtr((string) file_get_contents("{$process}/cmdline"), "\0", ' ');
         if (basename($process) !== (string) getmypid() && $told !== '' && (str_contains($told, $folder) || str_contains((string) file_get_contents("{$process}/environ"), "LARAVEL_STORAGE_PATH={$folder}/"))) {
-            $running[] = trim($told);
+            $running[(int) basename($process)] = trim($told);
         }
     }
     restore_error_handler();
 
-    return implode("\n", $running);
+    return $running;
 }
 
 /** Removes a data folder, also where its cluster belongs to the user postgres. */
@@ -92,16 +122,19 @@ function command(array $settings, string ...$arguments): Process
     return $process;
 }
 
-/** Seconds until it answers. */
-function secondsUntilUp(string $root): float
+/** Against hanging only: how long it takes on a busy machine says nothing. */
+const LONG = 180.0;
+
+/** Whether it answers, as soon as it does. */
+function comesUp(string $root): bool
 {
-    for ($began = microtime(true); microtime(true) - $began < 30; usleep(100_000)) {
+    for ($began = microtime(true); microtime(true) - $began < LONG; usleep(100_000)) {
         if (visit('GET', "{$root}/up", [], '/dev/null')[0] === 204) {
-            return microtime(true) - $began;
+            return true;
         }
     }
 
-    return INF;
+    return false;
 }
 
 /** Asks the database of a data folder. */

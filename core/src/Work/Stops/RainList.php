@@ -16,9 +16,10 @@ use Ustrel\Core\Work\Schedule\InvalidPlan;
 final class RainList
 {
     /** So many ways of filling everybody's time are kept from one place to the next, over the third power of the people: each way has so many more on from it. */
-    private const MOST_WAYS = 160_000;
+    private const MOST_WAYS = 45_000;
 
-    private const QUICK = 60;
+    /** Of so many at first: what they find is mostly worth as much as can be, and then nothing is looked at any further. */
+    private const QUICK = [60, 250];
 
     /** Of what is worth the same to so little it does not matter which. */
     private const SAME = 1e-9;
@@ -155,11 +156,17 @@ final class RainList
 
     private function plan(): RainPlan
     {
-        // What a quick look finds is sure: what is not worth more is not looked at any further.
-        [$sure, $isWhole] = $this->search(self::QUICK, -1.0);
-        $isMost = $sure[0] >= $this->atMost[0][$this->minutes * $this->people] - self::SAME;
-        [$best, $isWhole] = $isWhole || $isMost ? [$sure, true] : $this->search(min(20_000, intdiv(self::MOST_WAYS, $this->people ** 3)), $sure[0]);
-        $best = $best[0] >= $sure[0] ? $best : $sure;
+        $most = max(max(self::QUICK), min(20_000, intdiv(self::MOST_WAYS, $this->people ** 3)));
+        [$best, $isWhole] = [[-1.0, []], false];
+        foreach ([...self::QUICK, $most] as $ways) {
+            // What was found before is sure: what is not worth more is not looked at any further.
+            [$found, $isWhole] = $this->search($ways, $best[0]);
+            $best = $found[0] > $best[0] ? $found : $best;
+            $isWhole = $isWhole || $best[0] >= $this->atMost[0][$this->minutes * $this->people] - self::SAME;
+            if ($isWhole) {
+                break;
+            }
+        }
         $atMost = $this->isExact && $isWhole ? $best[0] : max($best[0], $this->isExact ? $this->atMost[0][$this->minutes * $this->people] : array_sum(array_map(static fn (RainJob $job): float => $job->worth, $this->jobs)));
         $people = array_map(fn (array $of): array => $this->jobsOf($of[1]), $best[1]);
 

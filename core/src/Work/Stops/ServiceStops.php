@@ -18,7 +18,7 @@ use Ustrel\Core\Work\Schedule\InvalidPlan;
 final class ServiceStops
 {
     /** So many choices of what else to change are looked at; where that settles it, the plan is the best there is. */
-    private const MOST_LOOKS = 250_000;
+    private const MOST_LOOKS = 50_000;
 
     /** More items than this are not even tried. */
     private const EXACT = 14;
