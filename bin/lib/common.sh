@@ -57,8 +57,10 @@ need_command() {
     command -v "$1" >/dev/null || need_debian "$2"
 }
 
-# Debian 12 has Node 18: where no newer one is there, the npm package that carries its binary is kept in the checkout.
+# Debian 12 has Node 18 and an npm that cannot read the lock file: where no newer Node is there, the npm package that carries its
+# binary is kept in the checkout, with an npm of its age.
 NODE_VERSION=22
+NPM_VERSION=10
 need_node() {
     local is_new='process.exit(Number(process.versions.node.split(".")[0]) >= 20 ? 0 : 1)' machine
     need_command npm npm
@@ -68,12 +70,12 @@ need_node() {
         aarch64) machine=arm64 ;;
         *) fail "Node.js 20 or newer is missing, and there is none to install for this machine. Install it, then try again." ;;
     esac
-    local at=$ROOT/.tools/node_modules/node-linux-$machine/bin
-    if [ ! -x "$at/node" ]; then
+    local at=$ROOT/.tools/node_modules
+    if [ ! -x "$at/node-linux-$machine/bin/node" ] || [ ! -x "$at/.bin/npm" ]; then
         say "Installing Node.js $NODE_VERSION"
-        step "npm install" "Check that npm reaches its registry." npm install --prefix "$ROOT/.tools" --no-save --no-audit --no-fund "node-linux-$machine@$NODE_VERSION"
+        step "npm install" "Check that npm reaches its registry." npm install --prefix "$ROOT/.tools" --no-save --no-audit --no-fund "node-linux-$machine@$NODE_VERSION" "npm@$NPM_VERSION"
     fi
-    export PATH=$at:$PATH
+    export PATH=$at/node-linux-$machine/bin:$at/.bin:$PATH
 }
 
 need_tools() {

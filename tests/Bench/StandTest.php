@@ -149,6 +149,9 @@ it('advises air by the runs of one set-up', function (): void {
     $told = $advice();
     expect($told['runs'])->toHaveCount(4)->and($told['advice']['air'])->toBeGreaterThan(6)->toBeLessThan(7)->and($told['advice']['low'])->toBeLessThan($told['advice']['air'])->and($told['advice'])->toMatchArray(['in_sight' => true, 'heavy' => null])->and($told['advice']['curve'])->not->toBe([]);
     $this->getJson("/api/planters/{$this->planted->id}/bench/advice?row=99")->assertUnprocessable();
+    // Another lot in the same meter on the same disc: what the first one did says nothing of it.
+    $this->postJson("/api/planters/{$this->planted->id}/bench", ['id' => (string) Str::uuid7(), 'row' => 3, 'stage' => 'pre', 'places' => 500, 'skips' => 9, 'doubles' => 9, 'seed' => 'Another', 'air' => 9, 'happened_at' => '2026-04-06T09:59:00Z'])->assertCreated();
+    expect(array_column($advice()['runs'], 'air'))->toEqual([9]);
 });
 
 it('reports each meter to its owner: before, after, what was changed, and the set-up', function (): void {
