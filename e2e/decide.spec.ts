@@ -77,7 +77,7 @@ test('findings are decided by a key, of a kind, otherwise with a reason, and all
   const dialog = page.getByRole('dialog', { name: 'Do otherwise' })
   await dialog.getByRole('button', { name: 'carry over', exact: true }).click()
   await dialog.getByRole('button', { name: 'at an acre figure' }).click()
-  await dialog.getByLabel(/At so many ac/).fill('120')
+  await dialog.getByLabel(/At this many ac/).fill('120')
   await dialog.getByRole('button', { name: 'Decide' }).click()
   await expect(dialog).toContainText('Say why')
   await dialog.getByRole('button', { name: 'few acres are left for it' }).click()

@@ -90,7 +90,11 @@ test('a planter is set up by its sprockets, weighed, dug on the phone without a 
   await form.getByRole('button', { name: 'Keep row 2' }).click()
   await expect(page.getByRole('region', { name: 'Pass 2' })).toContainText('2 in scatter 0 in, before 1.5 in')
   await page.getByRole('textbox', { name: 'What is left to watch' }).fill('Row 2: the ridge')
-  await page.getByRole('button', { name: 'It is ready' }).click()
+  // What is still open is asked about, and nobody signs over a question.
+  const signOff = page.getByRole('region', { name: 'Sign-off' })
+  await expect(signOff.getByRole('button', { name: 'Ready to plant' })).toBeDisabled()
+  for (const answer of await signOff.locator('.answer input').all()) await answer.fill('It waits for the rain')
+  await signOff.getByRole('button', { name: 'Ready to plant' }).click()
   await expect(page.getByText('Signed off. Row 2: the ridge')).toBeVisible()
   await expectFaultless(page)
 })
@@ -115,7 +119,8 @@ test('settings come back with the ground, are told in one line, kept once by two
     const four = [1, 2, 3, 4].map(() => call(page, 'POST', `/api/planters/${planter}/${to}`, sent))
     expect((await Promise.all(four)).map(({ status }) => status).sort(), to).toEqual([200, 200, 200, 201])
   }
-  const ready = { id: uuid(), kind: 'ready', happened_at: at.happened_at }
+  const open = ['hand_turned', 'digs'].map((key) => ({ key, answer: 'Sandy ground, two rows are enough' }))
+  const ready = { id: uuid(), kind: 'ready', happened_at: at.happened_at, answers: open }
   const signed = [1, 2, 3].map(() => call(page, 'POST', `/api/planters/${planter}/first-pass/sign-offs`, ready))
   expect((await Promise.all(signed)).map(({ status }) => status).sort()).toEqual([200, 200, 201])
   await page.goto(`/planters/${planter}/settings`)

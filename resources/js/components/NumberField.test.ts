@@ -129,6 +129,14 @@ describe('a number field', () => {
     expect(value.value).toBeNull()
   })
 
+  it('rounds what was turned from another unit, and never what was typed', async () => {
+    const { value, type } = field({ kind: 'plain', unit: 'units', places: 1 })
+    await type('2.25')
+    expect(value.value).toBe(2.25)
+    await type('2.25 units')
+    expect(value.value).toBe(2.3)
+  })
+
   it('goes by the units of the person', async () => {
     signInForTest('mm')
     const { shown, type, value } = field({ kind: 'area', places: 3 }, 62.5)

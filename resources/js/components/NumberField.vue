@@ -45,15 +45,18 @@ const { currency } = useMoney()
 const field = useTemplateRef<{ focus: () => void }>('field')
 defineExpose({ focus: () => field.value?.focus() })
 
+const typed = ref('')
 const shown = computed((): Shown => {
   if (unit) return { name: unit, units: { [unit.toLowerCase()]: 1 }, factor: 1 }
   return shownAs(kind, session.units, currency.value)
 })
 const style = computed(() => session.me?.number_style ?? null)
-const tidy = (value: number) => Number(value.toFixed(places))
+/** What was turned from another unit has no more places than the API takes; what was typed is never rounded, but judged. */
+const isTurned = () => shown.value.factor !== 1 || /[\p{L}%"'°/]/u.test(typed.value)
+const tidy = (value: number) => Number(value.toFixed(isTurned() ? places : 6))
 const write = (value: number | null) =>
   value === null ? '' : writeNumber(Number((value / shown.value.factor).toFixed(Math.min(places, 3))), style.value)
-const typed = ref(write(model.value))
+typed.value = write(model.value)
 const isLeft = ref(false)
 
 const read = computed(() => {
