@@ -134,14 +134,14 @@ async function start(): Promise<void> {
       </button>
     </div>
     <div class="counts">
-      <number-field v-model="places" label="Seeds due" required whole :low="1" :high="100_000" />
+      <number-field v-model="places" label="Seeds due" required whole :low="100" :high="5000" />
       <template v-if="way === 'counts'">
-        <number-field v-model="skips" label="Skips" required whole :high="100_000" />
-        <number-field v-model="doubles" label="Doubles" required whole :high="100_000" />
+        <number-field v-model="skips" label="Skips" required whole :high="5000" />
+        <number-field v-model="doubles" label="Doubles" required whole :high="5000" />
       </template>
       <template v-else>
         <number-field v-model="cells" label="Cells" required whole :low="1" :high="400" />
-        <number-field v-model="turns" label="Turns/min" kind="rpm" :low="0.1" :high="500" />
+        <number-field v-model="turns" label="Turns/min" kind="rpm" :low="1" :high="300" />
       </template>
     </div>
     <v-text-field v-model="seed" label="Seed lot" maxlength="80" list="seed-lots" />
@@ -149,7 +149,7 @@ async function start(): Promise<void> {
     <datalist id="discs"><option v-for="one in discs" :key="one.id" :value="one.name" /></datalist>
     <div class="pair">
       <v-text-field v-model="disc" label="Disc or plate" maxlength="80" list="discs" />
-      <number-field v-model="setAir" label="Air, in H₂O" kind="water" :high="100" :places="1" />
+      <number-field v-model="setAir" label="Air, in H₂O" kind="water" :low="0.5" :high="60" :places="1" />
     </div>
     <p v-if="fit" role="status">{{ fit }}</p>
     <template v-if="way === 'practice'">
