@@ -82,14 +82,18 @@ final class CsvFile
     }
 
     /**
-     * How its numbers are written. Between commas a decimal comma has no room; between semicolons the shop's own way goes. Where
-     * nobody said which that is, what can be read both ways is refused.
+     * How its numbers are written. Between commas a decimal comma has no room; semicolons come with one as a rule, and so are read by
+     * a shop that writes so. Anywhere else both are read, and what can be read both ways is refused.
      *
      * @param  NumberStyle|null  $shop  of the workshop
      */
     public function numberStyle(?NumberStyle $shop): ?NumberStyle
     {
-        return $shop !== null && $this->delimiter === ',' ? NumberStyle::Point : $shop;
+        return match (true) {
+            $shop !== null && $this->delimiter === ',' => NumberStyle::Point,
+            $shop === NumberStyle::Comma => $shop,
+            default => null,
+        };
     }
 
     /**

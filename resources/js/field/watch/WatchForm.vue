@@ -46,7 +46,15 @@ async function start(): Promise<void> {
     </p>
     <div class="pair">
       <v-text-field v-model="field" label="Field" maxlength="80" hide-details />
-      <number-field v-model="acres" label="One false alarm in" suffix="ac" required :low="50" :high="100_000" hide-details />
+      <number-field
+        v-model="acres"
+        label="One false alarm in"
+        suffix="ac"
+        required
+        :low="50"
+        :high="100_000"
+        hide-details
+      />
       <v-checkbox v-model="practice" label="Practice on a made-up field" hide-details />
       <v-select v-if="practice" v-model="fault" :items="faults" label="What goes wrong" hide-details />
     </div>
