@@ -87,7 +87,7 @@ test('a filled sheet is pasted and typed: the good cells are offered, the bad ma
   await paste(column)
   await expect(page.getByText('16 cells pasted. Nothing is stored yet.')).toBeVisible()
   await expect(page.getByRole('alert').filter({ hasText: 'Row 5, Opener blade diameter left' })).toContainText(
-    'is not finished',
+    'the fraction needs its bottom number',
   )
   await expect(page.getByText('Really?')).toBeVisible()
   expect(await valuesOf(page, walk)).toEqual([])

@@ -86,7 +86,7 @@ test('what was decided is ordered, comes in part, and stands on the shelf', asyn
   const dialog = page.getByRole('dialog', { name })
   await dialog.getByLabel('There are').fill('many')
   await dialog.getByRole('button', { name: 'Keep it' }).click()
-  await expect(dialog).toContainText('Say how many there are: whole, from 0 to 100,000.')
+  await expect(dialog).toContainText('"many" is not a number')
   await dialog.getByLabel('There are').fill('1')
   await dialog.getByRole('button', { name: 'Keep it' }).click()
   await expect(row.getByRole('cell').nth(3)).toHaveText('2')

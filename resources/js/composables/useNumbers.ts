@@ -13,8 +13,8 @@ export function useNumbers() {
   const fields = new Set<NumberFieldState>()
   provide(FIELDS, fields)
   return {
-    /** What is wrong, each said at its field too. */
-    faults: () => [...fields].flatMap((field) => field.complain() ?? []),
+    /** Has each field that cannot be read say so; how many there are. */
+    complain: () => [...fields].filter((field) => field.complain() !== null).length,
   }
 }
 

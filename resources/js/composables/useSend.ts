@@ -11,9 +11,8 @@ export function useSend(withoutAnswer = 'The server does not answer. Nothing was
   /** @returns whether it was taken; a second tap while the first is under way sends nothing */
   async function send(ask: () => Promise<unknown>): Promise<boolean> {
     if (busy.value) return false
-    const faults = numbers.faults()
-    if (faults.length > 0) {
-      refusal.value = new Refusal(422, faults[0] ?? '', { numbers: faults })
+    if (numbers.complain() > 0) {
+      refusal.value = new Refusal(422, 'Fix what is marked in red. Nothing was saved.')
       return false
     }
     busy.value = true

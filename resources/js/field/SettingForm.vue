@@ -34,7 +34,7 @@ const rows = computed(() =>
 )
 
 async function save(): Promise<void> {
-  if (rows.value === null || numbers.faults().length > 0) return
+  if (rows.value === null || numbers.complain() > 0) return
   const value = key.value?.unit === null ? { value: form.value } : { figure: form.figure, units: units.value }
   const said = key.value?.unit === null ? form.value : `${form.figure ?? ''} ${key.value?.unit ?? ''}`
   const typed = rows.value.map((row) => ({ key: form.key, row, ...value, ...ground, note: form.note }))

@@ -34,7 +34,7 @@ const tried = ref(false)
 
 function choose(): void {
   tried.value = true
-  if (numbers.faults().length > 0 || missing.value !== '') return
+  if (numbers.complain() > 0 || missing.value !== '') return
   const carried = action.value === 'carry_over'
   emit('choose', {
     action: action.value,

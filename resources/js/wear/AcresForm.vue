@@ -68,7 +68,7 @@ const choices = (kind: Ground) =>
   groundsOf(kind, severities).map((value) => ({ value, title: say(`${kind}.${value}`) }))
 
 function save(): void {
-  if (numbers.faults().length > 0) return
+  if (numbers.complain() > 0) return
   emit('save', {
     id: uuid(),
     day: form.day,

@@ -96,7 +96,7 @@ function entriesOf({ row }: WorkPiece, jobs: WorkJob[]): Entry[] {
 }
 
 async function save(): Promise<void> {
-  if (numbers.faults().length > 0) return
+  if (numbers.complain() > 0) return
   const [all, held] = [took.value, seized.value]
   const shares =
     all === null
