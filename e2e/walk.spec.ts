@@ -138,7 +138,7 @@ test('keys move, take back, and say same as last time; the way back is at the ne
   // A reason ticked is undone with its reading.
   await page.keyboard.press('w')
   await page.keyboard.press('1')
-  await expect(page.locator('.words .chip')).toHaveText('Change')
+  await expect(page.locator('.words .chip')).toHaveText('Watch')
   await page.keyboard.press('Enter')
   await expect(heading).toContainText('Row cleaner bearing, right')
   for (const left of [2, 1, 0]) {
@@ -254,7 +254,7 @@ test('the shop’s own figures: a bad one is named at its field, good ones hold'
   await page.goto('/shop')
   await page.getByLabel('sand').fill('5')
   await page.getByRole('button', { name: 'Save the figures' }).click()
-  await expect(page.getByText('from 0.5 (half as fast').first()).toBeVisible()
+  await expect(page.getByText('The most is 2').first()).toBeVisible()
   await page.getByLabel('sand').fill('1.5')
   await page.getByLabel('Opener blade diameter, your own, in mm').fill('0.8')
   await page.getByRole('button', { name: 'Save the figures' }).click()
