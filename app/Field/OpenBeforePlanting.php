@@ -25,12 +25,6 @@ final readonly class OpenBeforePlanting
     /** What is set on rows, and makes a dig before it old. */
     private const LEVERS = [SettingKey::DepthMark, SettingKey::Downforce, SettingKey::Closing, SettingKey::Cleaner, SettingKey::Covering, SettingKey::Speed];
 
-    /** Millimetres that a row may plant off what is wanted: a quarter of an inch, to the tenth. */
-    private const DEPTH_BAND = 6.4;
-
-    /** Share that spacing may be off what is set. */
-    private const RATE_BAND = 0.05;
-
     public function __construct(private FirstPassQuery $query)
     {
     }
@@ -87,10 +81,10 @@ final readonly class OpenBeforePlanting
         $depth = $rate = [];
         foreach ($dug as $row => $dig) {
             $told = $dig->dug();
-            if ($told->depth() !== null && round(abs($told->depth() - (float) $dig->target), 1) > self::DEPTH_BAND) {
+            if ($told->isOffDepth((float) $dig->target)) {
                 $depth[] = $row;
             }
-            if ($dig->spacing !== null && $told->spacing() !== null && abs($told->spacing() / (float) $dig->spacing - 1) > self::RATE_BAND) {
+            if ($dig->spacing !== null && $told->isOffRate((float) $dig->spacing)) {
                 $rate[] = $row;
             }
         }

@@ -32,12 +32,12 @@ final readonly class SeedQuery
     private static function drawn(Workshop $workshop): array
     {
         $drawn = [];
-        foreach ($workshop->planters()->get() as $planter) {
-            foreach (AcresEntry::held($planter->id)->planted()->whereNotNull('units_drawn')->get() as $line) {
-                // Planting is taken to be at noon of its day.
-                $at = CarbonImmutable::parse("{$line->day->iso} 12:00", $workshop->time_zone)->utc();
-                $drawn[(int) $line->seed_lot_id][] = new StockMove($line->id, StockMoveKind::Used, (int) round(10 * (float) $line->units_drawn), Moment::of($at->toIso8601ZuluString('millisecond')));
-            }
+        $planters = $workshop->planters()->toBase()->select('id');
+        $superseded = AcresEntry::query()->whereIn('planter_id', $planters)->whereNotNull('supersedes')->select('supersedes');
+        foreach (AcresEntry::query()->whereIn('planter_id', $planters)->where('withdrawn', false)->whereNotIn('id', $superseded)->planted()->whereNotNull('units_drawn')->get() as $line) {
+            // Planting is taken to be at noon of its day.
+            $at = CarbonImmutable::parse("{$line->day->iso} 12:00", $workshop->time_zone)->utc();
+            $drawn[(int) $line->seed_lot_id][] = new StockMove($line->id, StockMoveKind::Used, (int) round(10 * (float) $line->units_drawn), Moment::of($at->toIso8601ZuluString('millisecond')));
         }
 
         return $drawn;
