@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Field\Dig\FirstPassDone;
 use Ustrel\Core\Measure\Moment;
 
@@ -26,4 +27,11 @@ it('is done by enough digs after the last adjustment and a sign-off after them',
 it('wants all rows of a small planter', function (): void {
     expect(FirstPassDone::isDug([1 => minute('08:00'), 2 => minute('08:01')], null, 2))->toBeTrue()
         ->and(FirstPassDone::isDug([1 => minute('08:00')], null, 2))->toBeFalse()->and(FirstPassDone::enough(16))->toBe(4);
+});
+
+it('calls a row off by more than a quarter of an inch of depth, or a twentieth of the rate', function (): void {
+    // 2 1/4 in where 2 is wanted, 2 5/16, and 1 3/4; spacing of 6.2 and of 9 in where 6 is set.
+    $dug = static fn (float $depth, float $spacing): DugRow => new DugRow([$depth, $depth], [$spacing, $spacing]);
+    expect($dug(57.15, 157.48)->isOffDepth(50.8))->toBeFalse()->and($dug(58.7, 157.48)->isOffDepth(50.8))->toBeTrue()->and($dug(44.45, 157.48)->isOffDepth(50.8))->toBeFalse()
+        ->and($dug(50.8, 157.48)->isOffRate(152.4))->toBeFalse()->and($dug(50.8, 228.6)->isOffRate(152.4))->toBeTrue()->and((new DugRow([50.8], []))->isOffRate(152.4))->toBeFalse();
 });
