@@ -15,6 +15,7 @@ use Ustrel\Core\Meter\Air\AirRun;
 use Ustrel\Core\Meter\Differing;
 use Ustrel\Core\Meter\MeterSchool;
 use Ustrel\Core\Meter\SizesDue;
+use Ustrel\Core\Spec\Aims;
 use Ustrel\Core\Spec\Judging\Verdict;
 
 /** Reads the runs of a planter's meters, and which meters are really worse or better than the others. */
@@ -77,9 +78,9 @@ final readonly class BenchQuery
     }
 
     /** @param  Collection<int, BenchRun>  $runs  of one set-up, each with its air */
-    public static function advice(Collection $runs): ?AirAdvice
+    public static function advice(Collection $runs, Aims $aims): ?AirAdvice
     {
-        return $runs->isEmpty() ? null : AirAdvice::of(array_values($runs->map(static fn (BenchRun $run): AirRun => new AirRun((float) $run->air, $run->counts()))->all()));
+        return $runs->isEmpty() ? null : AirAdvice::of(array_values($runs->map(static fn (BenchRun $run): AirRun => new AirRun((float) $run->air, $run->counts()))->all()), $aims->singulation);
     }
 
     /**

@@ -8,12 +8,14 @@ use App\Http\Paper;
 use App\Models\Bench\BenchRun;
 use App\Models\Parts\LedgerEvent;
 use App\Models\Planter;
+use App\Spec\ShopAims;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Meter\Air\AirAdvice;
 use Ustrel\Core\Meter\Differing;
 use Ustrel\Core\Meter\Stage;
 use Ustrel\Core\Parts\LedgerEventKind;
 use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Spec\Aims;
 use Ustrel\Core\Spec\Station;
 
 /** What an owner gets for each meter: how it came, how it goes back, what was changed, and the set-up to use. On paper, with a sheet for the cab. */
@@ -27,11 +29,12 @@ final readonly class OwnersReport
     public function pdf(Planter $planter): string
     {
         $changed = $this->changed($planter);
+        $aims = ShopAims::of($planter->workshop_id);
         $lots = [];
         foreach ($this->bench->of($planter)->groupBy(static fn (BenchRun $run): string => $run->lotKey()) as $runs) {
             $lots[] = [
                 'lot' => $runs->firstOrFail()->lotName(),
-                'meters' => $runs->groupBy('row_number')->sortKeys()->map(fn (Collection $of, int $row): array => $this->meter($of, $changed[$row] ?? []))->all(),
+                'meters' => $runs->groupBy('row_number')->sortKeys()->map(fn (Collection $of, int $row): array => $this->meter($of, $changed[$row] ?? [], $aims->forLot($of->first()?->seedLot)))->all(),
             ];
         }
 
@@ -46,7 +49,7 @@ final readonly class OwnersReport
      * @param  list<LedgerEvent>  $changed
      * @return array{before: BenchRun|null, after: BenchRun|null, last: BenchRun, isReal: bool, isCompared: bool, changed: list<string>, advice: AirAdvice|null}
      */
-    private function meter(Collection $runs, array $changed): array
+    private function meter(Collection $runs, array $changed, Aims $aims): array
     {
         $last = $runs->firstOrFail();
         $setUp = $runs->filter(static fn (BenchRun $run): bool => $run->disc === $last->disc && $run->standRun?->practice === null);
@@ -62,7 +65,7 @@ final readonly class OwnersReport
             'isReal' => $both !== null && Differing::chanceBetween($both[0]->counts(), $both[1]->counts()) < Differing::LUCK,
             'isCompared' => $both !== null,
             'changed' => array_values(array_unique(array_map(static fn (LedgerEvent $event): string => __("slot.{$event->slot->value}"), $between))),
-            'advice' => BenchQuery::advice(BenchQuery::alikeAmong($runs)),
+            'advice' => BenchQuery::advice(BenchQuery::alikeAmong($runs), $aims),
         ];
     }
 

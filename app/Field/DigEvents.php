@@ -19,6 +19,7 @@ use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\Unreadable;
 use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Wear\Acres\Residue;
 
 /** Rows of one planter that were dug after a pass over the field. */
 final readonly class DigEvents implements Kind
@@ -85,6 +86,8 @@ final readonly class DigEvents implements Kind
             'depths' => json_encode($depths, JSON_THROW_ON_ERROR),
             'spacings' => json_encode($spacings, JSON_THROW_ON_ERROR),
             'seen' => json_encode(self::seen($fields), JSON_THROW_ON_ERROR),
+            'spot' => trim($fields->text('spot', self::LONGEST_NAME, 'dig.spot')),
+            'residue' => $fields->oneOf('residue', Residue::class, 'dig.residue')?->value,
             'note' => trim($fields->text('note', self::LONGEST, 'bench.note')),
             'happened_at' => $fields->moment('happened_at', 'dig.when', 'dig.when')->toIso(),
             'withdrawn' => $withdrawn,

@@ -12,7 +12,9 @@ use App\Models\Planter;
 use App\Models\Walk\Cell;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Field\Dig\FirstPassDone;
+use Ustrel\Core\Field\Dig\FirstPassStep;
 use Ustrel\Core\Field\Dig\SignOffKind;
+use Ustrel\Core\Field\Rate\RateFinding;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\CheckKey;
@@ -22,11 +24,10 @@ use Ustrel\Core\Walk\Place;
 /** What is still open where somebody calls a planter ready: each is asked about, and the answer is kept with the sign-off. */
 final readonly class OpenBeforePlanting
 {
-    /** What is set on rows, and makes a dig before it old. */
-    private const LEVERS = [SettingKey::DepthMark, SettingKey::Downforce, SettingKey::Closing, SettingKey::Cleaner, SettingKey::Covering, SettingKey::Speed];
-
-    public function __construct(private FirstPassQuery $query)
-    {
+    public function __construct(
+        private FirstPassQuery $query,
+        private FoundRates $rates,
+    ) {
     }
 
     /** @return list<array{key: string, said: string}> */
@@ -45,7 +46,7 @@ final readonly class OpenBeforePlanting
             $open[] = ['key' => 'digs', 'said' => __('open_item.digs', ['enough' => FirstPassDone::enough($planter->row_count)])];
         }
 
-        return [...$open, ...self::offRows($dug), ...self::unsound($planter), ...self::alarms($planter)];
+        return [...$open, ...self::offDepth($planter, $dug), ...$this->offRate($planter, $dug), ...self::unsound($planter), ...self::alarms($planter)];
     }
 
     /** Whether the first pass was dug after the last adjustment, and signed off after that. */
@@ -57,11 +58,22 @@ final readonly class OpenBeforePlanting
         return FirstPassDone::isDone(array_map(self::at(...), $dug), $adjusted, $signed === null ? null : Moment::of($signed->happened_at->toIso8601ZuluString('millisecond')), $planter->row_count);
     }
 
+    /** @return list<FirstPassStep> that are done */
+    public function steps(Planter $planter): array
+    {
+        [$dug, $adjusted] = $this->dug($planter);
+
+        return FirstPassDone::steps(
+            $this->query->signOffs($planter)->contains('kind', SignOffKind::HandTurned), array_map(self::at(...), $dug), $adjusted,
+            self::offDepth($planter, $dug) !== [] || $this->offRate($planter, $dug) !== [], $this->isDone($planter), $planter->row_count,
+        );
+    }
+
     /** @return array{array<int, Dig>, Moment|null} the newest dig of each row this season, and when something of a row was set last */
     private function dug(Planter $planter): array
     {
         $digs = $this->query->digs($planter)[$planter->season()] ?? new Collection;
-        $set = Setting::held($planter->id)->whereIn('key', self::LEVERS)->orderByDesc('happened_at')->first();
+        $set = Setting::held($planter->id)->whereIn('key', array_filter(SettingKey::cases(), static fn (SettingKey $key): bool => $key->makesDigsOld()))->orderByDesc('happened_at')->first();
         $adjusted = $set === null || $planter->seasonAt($set->happened_at->toIso8601String()) !== $planter->season() ? null : Moment::of($set->happened_at->toIso8601ZuluString('millisecond'));
 
         return [$digs->unique('row_number')->keyBy('row_number')->sortKeys()->all(), $adjusted];
@@ -74,25 +86,32 @@ final readonly class OpenBeforePlanting
 
     /**
      * @param  array<int, Dig>  $dug
-     * @return list<array{key: string, said: string}> rows outside of depth or rate
+     * @return list<array{key: string, said: string}> rows outside of the depth band
      */
-    private static function offRows(array $dug): array
+    private static function offDepth(Planter $planter, array $dug): array
     {
-        $depth = $rate = [];
+        $open = [];
         foreach ($dug as $row => $dig) {
-            $told = $dig->dug();
-            if ($told->isOffDepth((float) $dig->target)) {
-                $depth[] = $row;
-            }
-            if ($dig->spacing !== null && $told->isOffRate((float) $dig->spacing)) {
-                $rate[] = $row;
+            $depth = $dig->dug()->depth();
+            if ($depth !== null && FoundRates::aims($planter, $dig->field)->isOffDepth($depth, (float) $dig->target)) {
+                $open[] = ['key' => "depth:{$row}", 'said' => __('open_item.depth', ['row' => $row])];
             }
         }
 
-        return [
-            ...array_map(static fn (int $row): array => ['key' => "depth:{$row}", 'said' => __('open_item.depth', ['row' => $row])], $depth),
-            ...array_map(static fn (int $row): array => ['key' => "rate:{$row}", 'said' => __('open_item.rate', ['row' => $row])], $rate),
-        ];
+        return $open;
+    }
+
+    /**
+     * @param  array<int, Dig>  $dug
+     * @return list<array{key: string, said: string}> rows outside of the band of the rate
+     */
+    private function offRate(Planter $planter, array $dug): array
+    {
+        $found = $dug === [] ? null : $this->rates->of($planter, new Collection(array_values($dug)), FoundRates::aims($planter, array_values($dug)[0]->field));
+
+        return array_map(static fn (RateFinding $of): array => [
+            'key' => "rate:{$of->scope->value}:".implode(',', $of->rows), 'said' => __('open_item.rate', ['rows' => RateWords::rows($of), 'by' => RateWords::by($of->rate)]),
+        ], $found->findings ?? []);
     }
 
     /** @return list<array{key: string, said: string}> checks of the whole planter that are to be changed or were answered with no, and rows that must not run */

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Console\Commands\Rebuild;
 use App\Http\WordLoader;
+use App\Models\Aim;
 use App\Models\Bench\DeviceToken;
 use App\Models\Bench\Disc;
 use App\Models\Bench\Meter;
@@ -51,6 +52,7 @@ final class AppServiceProvider extends ServiceProvider
 
     /** What is watched or has a token, by the word that the database keeps of it. */
     private const KINDS = [
+        'aim' => Aim::class,
         'disc' => Disc::class,
         'invitation' => Invitation::class,
         'meter' => Meter::class,

@@ -112,7 +112,7 @@ it('calls the first pass done once enough rows were dug after the last adjustmen
 
 it('asks about set 6, found 9: the rate is off, whatever the depth', function (): void {
     ($this->dig)(...array_map(fn (int $row): array => ($this->entry)($row, ['spacing' => '6', 'spacings' => ['9', '9', '9', '9'], 'happened_at' => '2026-04-20T09:00:00Z']), range(1, 4)))->assertCreated();
-    expect(array_column(($this->told)()['open'], 'key'))->toBe(['hand_turned', 'rate:1', 'rate:2', 'rate:3', 'rate:4']);
+    expect(array_column(($this->told)()['open'], 'key'))->toBe(['hand_turned', 'rate:all:1,2,3,4']);
 });
 
 it('asks nothing about a season that is over', function (): void {

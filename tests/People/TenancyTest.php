@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Aim;
 use App\Models\Bench\Disc;
 use App\Models\Bench\Meter;
 use App\Models\Bench\SeedLot;
@@ -24,7 +25,7 @@ use Tests\ApiRoutes;
 /** Routes that are about the caller or the caller's own workshop, with nothing in the address to steal. */
 const OWN_ROUTES = [
     'POST api/sign-out', 'GET api/me', 'PATCH api/me', 'GET api/yard', 'GET api/spec-sheets', 'POST api/planters', 'GET api/workshop', 'PATCH api/workshop', 'PUT api/workshop/yield-curve', 'GET api/part-types', 'POST api/part-types', 'GET api/packs', 'POST api/packs', 'GET api/store', 'POST api/store/moves', 'GET api/suppliers', 'POST api/suppliers', 'GET api/orders', 'POST api/orders', 'POST api/orders/draft',
-    'PUT api/me/password', 'GET api/me/devices', 'DELETE api/me/devices', 'DELETE api/me/devices/{device}', 'GET api/people', 'GET api/activity', 'GET api/backups', 'GET api/workshop/parcel', 'POST api/people/invitations', 'GET api/stands', 'POST api/stands', 'GET api/seed', 'GET api/meters', 'POST api/meters', 'POST api/meters/moves', 'POST api/seed/lots', 'POST api/seed/discs', 'POST api/seed/moves',
+    'PUT api/me/password', 'GET api/me/devices', 'DELETE api/me/devices', 'DELETE api/me/devices/{device}', 'GET api/people', 'GET api/activity', 'GET api/backups', 'GET api/workshop/parcel', 'POST api/people/invitations', 'GET api/stands', 'POST api/stands', 'GET api/seed', 'GET api/aims', 'POST api/aims', 'GET api/meters', 'POST api/meters', 'POST api/meters/moves', 'POST api/seed/lots', 'POST api/seed/discs', 'POST api/seed/moves',
 ];
 
 it('knows every route: a new one has to be placed here or name what it is about', function (): void {
@@ -57,7 +58,7 @@ it('answers the neighbour with 404 on every route about something', function ():
     ]);
     $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id, 'row' => 1, 'check' => 'own_1', 'photo' => $photo, 'pack' => Pack::factory()->create(['workshop_id' => $this->technician->workshop_id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $this->technician->workshop_id])->id, 'import' => Import::factory()->for($planter)->for($this->technician)->create()->id];
     $ids += ['supplier' => Supplier::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Brook Supply'])->id, 'order' => Order::query()->create(['workshop_id' => $this->technician->workshop_id, 'user_id' => $this->technician->id, 'lines' => [], 'key' => (string) Str::uuid7()])->id];
-    $ids += ['seedLot' => SeedLot::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Popcorn 7', 'seeds_per_unit' => 80000])->id, 'calculation' => 'marker', 'meter' => Meter::query()->create(['workshop_id' => $this->technician->workshop_id, 'serial' => 'T-1'])->id, 'disc' => Disc::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => '60 cells', 'cells' => 60])->id];
+    $ids += ['seedLot' => SeedLot::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Popcorn 7', 'seeds_per_unit' => 80000])->id, 'calculation' => 'marker', 'meter' => Meter::query()->create(['workshop_id' => $this->technician->workshop_id, 'serial' => 'T-1'])->id, 'disc' => Disc::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => '60 cells', 'cells' => 60])->id, 'aim' => Aim::query()->create(['workshop_id' => $this->technician->workshop_id, 'crop' => 'milo'])->id];
     $ids += ['stand' => Stand::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id, 'standRun' => $this->standRun($planter)->id];
     $ids += $this->watched($planter);
     $ids += ['person' => User::factory()->for($this->technician->workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id];

@@ -12,6 +12,7 @@ use App\Models\Bench\BenchRun;
 use App\Models\Planter;
 use App\Record\Http\ReceiptsShape;
 use App\Record\TakeWhole;
+use App\Spec\ShopAims;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -28,7 +29,7 @@ final class BenchController extends Controller
     {
         $runs = $bench->of($planter->load(['specSheet', 'workshop']));
 
-        return new JsonResponse(BenchShape::of($planter, $runs, $bench->before($planter, $runs), $bench->differing($runs), $bench->unsound($planter), $bench->due($planter, $runs)));
+        return new JsonResponse(BenchShape::of($planter, $runs, $bench->before($planter, $runs), $bench->differing($runs), $bench->unsound($planter), $bench->due($planter, $runs), ShopAims::of($planter->workshop_id)));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/bench', operationId: 'recordRun', description: 'Sending it again is harmless', tags: ['bench'])]
@@ -58,7 +59,7 @@ final class BenchController extends Controller
             throw ValidationException::withMessages(['row' => __('bench.row')]);
         }
         $runs = $bench->alike($planter->load(['specSheet', 'workshop']), (int) $row);
-        $advice = BenchQuery::advice($runs);
+        $advice = BenchQuery::advice($runs, ShopAims::of($planter->workshop_id)->forLot($runs->first()?->seedLot));
 
         return new JsonResponse([
             'runs' => $runs->map(static fn (BenchRun $run): array => ['air' => (float) $run->air, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles])->all(),

@@ -6,6 +6,7 @@ namespace App\Bench\Http;
 
 use App\Models\Bench\BenchRun;
 use App\Models\Planter;
+use App\Spec\ShopAims;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Meter\Heavy;
@@ -13,6 +14,7 @@ use Ustrel\Core\Meter\MeterSchool;
 use Ustrel\Core\Meter\RunFinding;
 use Ustrel\Core\Meter\SeedsNeeded;
 use Ustrel\Core\Meter\Stage;
+use Ustrel\Core\Spec\Aims;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 
@@ -68,7 +70,7 @@ use Ustrel\Core\Walk\Place;
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'seeds', type: 'array', items: new OA\Items(type: 'string')),
     ], type: 'object')),
-    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'partial', 'practice', 'figures', 'board', 'by', 'happened_at'], properties: [
+    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'aim', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'partial', 'practice', 'figures', 'board', 'by', 'happened_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'stage', type: 'string', enum: Stage::class),
@@ -76,6 +78,7 @@ use Ustrel\Core\Walk\Place;
         new OA\Property(property: 'skips', type: 'integer'),
         new OA\Property(property: 'doubles', type: 'integer'),
         new OA\Property(property: 'singulation', ref: '#/components/schemas/MeterShare'),
+        new OA\Property(property: 'aim', description: 'Singulation that is good for this seed', type: 'number'),
         new OA\Property(property: 'lean', description: 'Which there are more of, by more than luck', type: 'string', enum: ['skips', 'doubles'], nullable: true),
         new OA\Property(property: 'skipped', ref: '#/components/schemas/MeterShare'),
         new OA\Property(property: 'doubled', ref: '#/components/schemas/MeterShare'),
@@ -116,12 +119,12 @@ final class BenchShape
      * @param  array<int, list<string>>|null  $due  lots by row, as BenchQuery::due() says
      * @return array<string, mixed>
      */
-    public static function of(Planter $planter, Collection $runs, array $before, array $differing, array $unsound, ?array $due): array
+    public static function of(Planter $planter, Collection $runs, array $before, array $differing, array $unsound, ?array $due, ShopAims $aims): array
     {
         $checks = $planter->readSheet()->checks;
 
         return [
-            'runs' => $runs->map(static fn (BenchRun $run): array => self::run($run, $checks, $unsound))->all(),
+            'runs' => $runs->map(static fn (BenchRun $run): array => self::run($run, $checks, $unsound, $aims->forLot($run->seedLot)))->all(),
             'before' => array_values(array_map(static fn (array $of): array => [
                 'row' => $of[0]->row_number, 'season' => $of[1], 'singulation' => MeterShape::singulation($of[0]->counts()), 'air' => $of[0]->air === null ? null : (float) $of[0]->air, 'seed' => $of[0]->lotName(),
             ], $before)),
@@ -138,16 +141,16 @@ final class BenchShape
      * @param  array<string, true>  $unsound
      * @return array<string, mixed>
      */
-    private static function run(BenchRun $run, array $checks, array $unsound): array
+    private static function run(BenchRun $run, array $checks, array $unsound, Aims $aims): array
     {
         $counts = $run->counts();
 
         return [
             'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles,
             'singulation' => MeterShape::singulation($counts),
-            'lean' => $counts->lean(), 'skipped' => MeterShape::share($counts->skipped()), 'doubled' => MeterShape::share($counts->doubled()),
+            'aim' => $aims->singulation, 'lean' => $counts->lean(), 'skipped' => MeterShape::share($counts->skipped()), 'doubled' => MeterShape::share($counts->doubled()),
             'seed' => $run->lotName(), 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->standRun?->figures,
-            'board' => self::board($run, $checks, $unsound),
+            'board' => self::board($run, $checks, $unsound, $aims),
             'by' => $run->user->name,
             'happened_at' => $run->happened_at->toIso8601ZuluString(),
         ];
@@ -158,14 +161,14 @@ final class BenchShape
      * @param  array<string, true>  $unsound
      * @return list<array{check: string, state: string|null, chips: list<string>}>
      */
-    private static function board(BenchRun $run, array $checks, array $unsound): array
+    private static function board(BenchRun $run, array $checks, array $unsound, Aims $aims): array
     {
         if ($run->is_partial || $run->standRun?->practice !== null) {
             return [];
         }
         $isPeriodic = ($run->standRun->figures['skipping'] ?? []) !== [] || ($run->standRun->figures['doubling'] ?? []) !== [];
         // What somebody found with his own eyes stands.
-        $news = array_filter(RunFinding::of($run->counts(), $isPeriodic, $checks), static fn (RunFinding $finding): bool => $finding->state === null || ! isset($unsound[(new Place($run->row_number, $finding->check, Side::Centre))->key()]));
+        $news = array_filter(RunFinding::of($run->counts(), $isPeriodic, $checks, $aims->singulation), static fn (RunFinding $finding): bool => $finding->state === null || ! isset($unsound[(new Place($run->row_number, $finding->check, Side::Centre))->key()]));
 
         return array_values(array_map(static fn (RunFinding $finding): array => ['check' => $finding->check->value, 'state' => $finding->state?->value, 'chips' => array_column($finding->chips, 'value')], $news));
     }

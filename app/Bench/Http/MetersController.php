@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Bench\Http;
 
-use App\Bench\KeepListed;
 use App\Bench\Meters\MetersQuery;
 use App\Bench\Meters\MoveMeters;
 use App\Http\Controller;
@@ -13,6 +12,7 @@ use App\Models\Bench\Meter;
 use App\Models\Bench\MeterMove;
 use App\Models\Workshop;
 use App\Record\Http\ReceiptsShape;
+use App\Record\KeepListed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;

@@ -9,6 +9,7 @@ use App\Field\PlantedThere;
 use App\Models\Field\StandCount;
 use App\Models\Planter;
 use App\Models\Workshop;
+use App\Spec\ShopAims;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
@@ -18,6 +19,7 @@ use Ustrel\Core\Field\Stand\Evenness;
 use Ustrel\Core\Field\Stand\ShortRows;
 use Ustrel\Core\Field\Stand\StandCount as Counted;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\Aims;
 
 #[OA\Schema(schema: 'StandCountEntry', required: ['id', 'row', 'field', 'planted_on', 'plants', 'length', 'happened_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
@@ -35,7 +37,8 @@ use Ustrel\Core\Measure\UnitSystem;
 ])]
 #[OA\Schema(schema: 'Emergence', required: ['fields', 'curves'], properties: [
     new OA\Property(property: 'curves', description: 'What the shop says that its crops yield at each stand', type: 'array', items: new OA\Items(ref: '#/components/schemas/YieldCurve')),
-    new OA\Property(property: 'fields', type: 'array', items: new OA\Items(required: ['field', 'crop', 'planted_on', 'stand', 'expected', 'share', 'cost', 'short', 'rows'], properties: [
+    new OA\Property(property: 'fields', type: 'array', items: new OA\Items(required: ['field', 'crop', 'planted_on', 'stand', 'expected', 'share', 'cost', 'aim_hours', 'short', 'rows'], properties: [
+        new OA\Property(property: 'aim_hours', description: 'From 10 to 90 % up: no more is good for the crop', type: 'number'),
         new OA\Property(property: 'crop', description: 'By the log, or the plan; empty where neither says', type: 'string'),
         new OA\Property(property: 'cost', description: 'Of the short stand, by the shop\'s own curve, in words', type: 'string', nullable: true),
         new OA\Property(property: 'field', type: 'string'),
@@ -44,7 +47,8 @@ use Ustrel\Core\Measure\UnitSystem;
         new OA\Property(property: 'expected', description: 'Population times germination, in words', type: 'string', nullable: true),
         new OA\Property(property: 'share', description: 'Of what was to be expected', type: 'number', nullable: true),
         new OA\Property(property: 'short', description: 'Rows that stand thinner than the others by more than luck', type: 'array', items: new OA\Items(type: 'integer')),
-        new OA\Property(property: 'rows', type: 'array', items: new OA\Items(required: ['row', 'stand', 'plants', 'length', 'against', 'symptom', 'hours', 'least', 'most', 'half', 'half_by', 'is_final', 'count_again', 'counts', 'id'], properties: [
+        new OA\Property(property: 'rows', type: 'array', items: new OA\Items(required: ['row', 'stand', 'plants', 'length', 'against', 'symptom', 'hours', 'least', 'most', 'half', 'half_by', 'is_final', 'count_again', 'counts', 'slow', 'id'], properties: [
+            new OA\Property(property: 'slow', description: 'Slower from 10 to 90 % than is good for the crop; null where counts do not tell', type: 'boolean', nullable: true),
             new OA\Property(property: 'row', type: 'integer'),
             new OA\Property(property: 'id', description: 'Of the newest count', type: 'string', format: 'uuid'),
             new OA\Property(property: 'stand', type: 'string'),
@@ -75,9 +79,10 @@ final class EmergenceShape
     public static function of(Planter $planter, Collection $counts, PlantedThere $planted, UnitSystem $system): array
     {
         $words = new FigureWords($system);
+        $shop = ShopAims::of($planter->workshop_id);
         $fields = [];
         foreach ($counts->groupBy(static fn (StandCount $of): string => mb_strtolower($of->field)." {$of->planted_on->iso}") as $ofField) {
-            $fields[] = self::field($planter, $ofField, $planted, $words);
+            $fields[] = self::field($planter, $ofField, $planted, $words, $shop);
         }
 
         return ['fields' => $fields, 'curves' => YieldCurveShape::of($planter->workshop, $system)];
@@ -87,7 +92,7 @@ final class EmergenceShape
      * @param  Collection<int, StandCount>  $counts  of one planting, the newest first
      * @return array<string, mixed>
      */
-    private static function field(Planter $planter, Collection $counts, PlantedThere $planted, FigureWords $words): array
+    private static function field(Planter $planter, Collection $counts, PlantedThere $planted, FigureWords $words, ShopAims $shop): array
     {
         $zone = $planter->workshop->time_zone;
         $width = $planter->spacing()->toInches();
@@ -100,12 +105,13 @@ final class EmergenceShape
         $expected = StandCount::expectedBy($counts);
 
         $there = $planted->on($counts->firstOrFail()->field, $counts->firstOrFail()->planted_on);
+        $aims = $shop->for($there['crop'] ?? '');
 
         return [
-            'crop' => $there['crop'] ?? '', 'cost' => $there === null || $expected === null ? null : self::cost($planter->workshop, $there, $stand->value, $expected, $words),
+            'crop' => $there['crop'] ?? '', 'aim_hours' => $aims->emergenceHours, 'cost' => $there === null || $expected === null ? null : self::cost($planter->workshop, $there, $stand->value, $expected, $words),
             'field' => $counts->firstOrFail()->field, 'planted_on' => $counts->firstOrFail()->planted_on->iso, 'stand' => $words->said($stand, CalcUnit::PlantsAnAcre),
             'expected' => $expected === null ? null : $words->said($expected, CalcUnit::PlantsAnAcre), 'share' => $expected === null ? null : round($stand->value / $expected, 3), 'short' => array_keys($short),
-            'rows' => array_values($newest->map(static fn (StandCount $of, int $row): array => self::row($of, $counted[$row], array_values($counts->where('row_number', $row)->map(static fn (StandCount $one): Counted => $one->counted($zone))->all()), $short[$row] ?? null, $width, $words, $zone))->all()),
+            'rows' => array_values($newest->map(static fn (StandCount $of, int $row): array => self::row($of, $counted[$row], array_values($counts->where('row_number', $row)->map(static fn (StandCount $one): Counted => $one->counted($zone))->all()), $short[$row] ?? null, $width, $words, $zone, $aims))->all()),
         ];
     }
 
@@ -142,7 +148,7 @@ final class EmergenceShape
      * @param  list<Counted>  $all  of the row
      * @return array<string, mixed>
      */
-    private static function row(StandCount $newest, Counted $counted, array $all, ?float $against, float $width, FigureWords $words, string $zone): array
+    private static function row(StandCount $newest, Counted $counted, array $all, ?float $against, float $width, FigureWords $words, string $zone, Aims $aims): array
     {
         // Counts on one marked length belong together.
         $fit = Evenness::of(array_values(array_filter($all, static fn (Counted $of): bool => abs($of->feet - $counted->feet) < 0.01)));
@@ -150,7 +156,7 @@ final class EmergenceShape
         return [
             'row' => $newest->row_number, 'id' => $newest->id, 'stand' => $words->said($counted->stand($width), CalcUnit::PlantsAnAcre), 'plants' => $counted->plants, 'length' => $words->said($counted->feet, CalcUnit::Foot),
             'against' => $against === null ? null : round($against, 3), 'symptom' => $against === null ? null : ($against < self::DEAD ? Symptom::Dead : Symptom::Thin)->value, 'hours' => $fit?->hours === null ? null : round($fit->hours), 'least' => $fit === null ? null : round($fit->least), 'most' => $fit === null ? null : round($fit->most), 'half' => $fit?->half === null ? null : round($fit->half), 'half_by' => $fit === null ? null : round($fit->halfBy),
-            'is_final' => $fit->isComplete ?? false, 'count_again' => $fit?->countAgain === null ? null : CarbonImmutable::parse($newest->planted_on->iso.' 12:00', $zone)->addMinutes((int) round(60 * $fit->countAgain))->utc()->toIso8601ZuluString('millisecond'), 'counts' => count($all),
+            'is_final' => $fit->isComplete ?? false, 'count_again' => $fit?->countAgain === null ? null : CarbonImmutable::parse($newest->planted_on->iso.' 12:00', $zone)->addMinutes((int) round(60 * $fit->countAgain))->utc()->toIso8601ZuluString('millisecond'), 'counts' => count($all), 'slow' => $fit === null ? null : ($fit->least > $aims->emergenceHours ? true : ($fit->most <= $aims->emergenceHours ? false : null)),
         ];
     }
 }

@@ -7,6 +7,7 @@ namespace App\Field\Http;
 use App\Field\DigEvents;
 use App\Field\FigureWords;
 use App\Field\FirstPassQuery;
+use App\Field\FoundRates;
 use App\Field\OpenBeforePlanting;
 use App\Field\SignOffEvents;
 use App\Http\Controller;
@@ -28,12 +29,12 @@ final class FirstPassController extends Controller
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What was dug this season, pass by pass, and what to turn', content: new OA\JsonContent(ref: '#/components/schemas/FirstPass'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    public function show(Request $request, Planter $planter, FirstPassQuery $query, OpenBeforePlanting $open): JsonResponse
+    public function show(Request $request, Planter $planter, FirstPassQuery $query, OpenBeforePlanting $open, FoundRates $rates): JsonResponse
     {
         $planter->load(['specSheet', 'workshop']);
         $digs = $query->digs($planter);
 
-        return new JsonResponse(FirstPassShape::of($planter, $digs, $query->gained($planter, $digs[$planter->season()] ?? new Collection), $query->signOffs($planter), $query->toDig($planter), $open->of($planter), new FigureWords($this->user($request)->units)));
+        return new JsonResponse(FirstPassShape::of($planter, $digs, $query->gained($planter, $digs[$planter->season()] ?? new Collection), $query->signOffs($planter), $query->toDig($planter), $open->of($planter), $open->steps($planter), $rates, new FigureWords($this->user($request)->units)));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/first-pass/digs', operationId: 'keepDigs', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]

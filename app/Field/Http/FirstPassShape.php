@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace App\Field\Http;
 
 use App\Field\FigureWords;
+use App\Field\FoundRates;
+use App\Field\PassTurns;
+use App\Field\RateWords;
 use App\Models\Field\Dig;
+use App\Models\Field\Setting;
 use App\Models\Field\SignOff;
 use App\Models\Planter;
 use Illuminate\Database\Eloquent\Collection;
@@ -15,8 +19,17 @@ use Ustrel\Core\Field\Calc\Measured;
 use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Field\Dig\DugRows;
+use Ustrel\Core\Field\Dig\FirstPassStep;
+use Ustrel\Core\Field\Dig\Lever;
 use Ustrel\Core\Field\Dig\SignOffKind;
+use Ustrel\Core\Field\Rate\FoundRate;
+use Ustrel\Core\Field\Rate\Rate;
+use Ustrel\Core\Field\Rate\RateFinding;
+use Ustrel\Core\Field\Rate\RateScope;
+use Ustrel\Core\Field\Rate\RateVerdict;
+use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Wear\Acres\Residue;
 
 #[OA\Schema(schema: 'DigEntry', description: 'One row that was dug; lengths as they are typed', required: ['id', 'pass', 'row', 'target', 'depths', 'spacings', 'happened_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
@@ -29,6 +42,8 @@ use Ustrel\Core\Measure\UnitSystem;
     new OA\Property(property: 'spacings', description: 'From each seed to the next', type: 'array', items: new OA\Items(type: 'string', maxLength: 20)),
     new OA\Property(property: 'seen', description: 'In the furrow', type: 'array', items: new OA\Items(type: 'string', enum: DigSign::class)),
     new OA\Property(property: 'units', description: 'Of bare figures', type: 'string', enum: UnitSystem::class),
+    new OA\Property(property: 'spot', description: 'Where in the field', type: 'string', maxLength: 80),
+    new OA\Property(property: 'residue', type: 'string', enum: Residue::class, nullable: true),
     new OA\Property(property: 'note', type: 'string', maxLength: 300),
     new OA\Property(property: 'confirmed', description: 'A figure that does not fit its row is right', type: 'boolean'),
     new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
@@ -49,7 +64,7 @@ use Ustrel\Core\Measure\UnitSystem;
     new OA\Property(property: 'supersedes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'withdrawn', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'DugRow', required: ['id', 'row', 'depths', 'spacings', 'depth', 'depth_sd', 'off', 'differs', 'notches', 'before', 'spacing', 'cv', 'missed', 'multiple', 'fed', 'population', 'seen', 'note', 'by'], properties: [
+#[OA\Schema(schema: 'DugRow', required: ['id', 'row', 'depths', 'spacings', 'depth', 'depth_sd', 'off', 'differs', 'notches', 'before', 'spacing', 'cv', 'missed', 'multiple', 'fed', 'population', 'rate', 'stands', 'expected', 'seen', 'spot', 'residue', 'note', 'by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'depths', description: 'Of each seed', type: 'integer'),
@@ -66,18 +81,51 @@ use Ustrel\Core\Measure\UnitSystem;
     new OA\Property(property: 'multiple', type: 'number', nullable: true),
     new OA\Property(property: 'fed', type: 'number', nullable: true),
     new OA\Property(property: 'population', description: 'In words, with how far it may be off', type: 'string', nullable: true),
+    new OA\Property(property: 'rate', description: 'Its spacings against what is set, in words', required: ['verdict', 'said'], properties: [
+        new OA\Property(property: 'verdict', type: 'string', enum: RateVerdict::class),
+        new OA\Property(property: 'said', type: 'string'),
+    ], type: 'object', nullable: true),
+    new OA\Property(property: 'stands', description: 'Notch that its handle stands at; null where nobody said', type: 'number', nullable: true),
+    new OA\Property(property: 'expected', description: 'Depth to expect after the turn, with its interval, in words', type: 'string', nullable: true),
     new OA\Property(property: 'seen', type: 'array', items: new OA\Items(type: 'string', enum: DigSign::class)),
+    new OA\Property(property: 'spot', type: 'string'),
+    new OA\Property(property: 'residue', type: 'string', enum: Residue::class, nullable: true),
     new OA\Property(property: 'note', type: 'string'),
     new OA\Property(property: 'by', type: 'string'),
 ])]
-#[OA\Schema(schema: 'DigPass', required: ['pass', 'field', 'target', 'alike', 'rows'], properties: [
+#[OA\Schema(schema: 'DigPass', required: ['pass', 'field', 'target', 'alike', 'rate', 'set_before', 'rows'], properties: [
     new OA\Property(property: 'pass', type: 'integer'),
     new OA\Property(property: 'field', type: 'string'),
     new OA\Property(property: 'target', description: 'In words', type: 'string'),
     new OA\Property(property: 'alike', description: 'How alike depths of neighbouring seeds are, 0 to 1', type: 'number'),
+    new OA\Property(property: 'rate', description: 'Null where no spacings were dug', ref: '#/components/schemas/FoundRate', nullable: true),
+    new OA\Property(property: 'set_before', description: 'What was set since the pass before, in words', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/DugRow')),
 ])]
-#[OA\Schema(schema: 'FirstPass', required: ['to_dig', 'open', 'passes', 'before', 'sign_offs'], properties: [
+#[OA\Schema(schema: 'FoundRate', description: 'Whether the rate is right, which rows are off, and what explains it', required: ['verdict', 'said', 'ratio', 'findings'], properties: [
+    new OA\Property(property: 'verdict', type: 'string', enum: RateVerdict::class),
+    new OA\Property(property: 'said', type: 'string'),
+    new OA\Property(property: 'ratio', description: 'Spacing found over spacing set, with its 90 % interval, in words', type: 'string'),
+    new OA\Property(property: 'findings', type: 'array', items: new OA\Items(required: ['scope', 'rows', 'said', 'ratio', 'causes', 'proven'], properties: [
+        new OA\Property(property: 'scope', type: 'string', enum: RateScope::class),
+        new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'integer')),
+        new OA\Property(property: 'said', type: 'string'),
+        new OA\Property(property: 'ratio', type: 'string'),
+        new OA\Property(property: 'causes', description: 'The likeliest first, in words', type: 'array', items: new OA\Items(type: 'string')),
+        new OA\Property(property: 'proven', description: 'False where rows that could tell were not dug', type: 'boolean'),
+    ], type: 'object')),
+])]
+#[OA\Schema(schema: 'FirstPass', required: ['steps', 'aims', 'levers', 'to_dig', 'open', 'passes', 'before', 'sign_offs'], properties: [
+    new OA\Property(property: 'steps', description: 'In the order of work', type: 'array', items: new OA\Items(required: ['key', 'done'], properties: [
+        new OA\Property(property: 'key', type: 'string', enum: FirstPassStep::class),
+        new OA\Property(property: 'done', type: 'boolean'),
+    ], type: 'object')),
+    new OA\Property(property: 'aims', description: 'What is good for the crop of the season, in words', required: ['depth', 'depth_band', 'rate_band'], properties: [
+        new OA\Property(property: 'depth', description: 'As it is typed; null where the shop has none', type: 'string', nullable: true),
+        new OA\Property(property: 'depth_band', type: 'string'),
+        new OA\Property(property: 'rate_band', type: 'string'),
+    ], type: 'object'),
+    new OA\Property(property: 'levers', description: 'What a turn is worth, in words: those that passes have told of', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'to_dig', type: 'array', items: new OA\Items(required: ['row', 'why'], properties: [
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'why', type: 'string', enum: ['record', 'wing', 'track']),
@@ -110,24 +158,43 @@ final class FirstPassShape
 {
     private const INCH = 25.4;
 
+    private function __construct(
+        private readonly Planter $planter,
+        private readonly FoundRates $rates,
+        private readonly FigureWords $words,
+    ) {
+    }
+
     /**
      * @param  array<int, Collection<int, Dig>>  $seasons  digs, the newest first, by season
      * @param  array<string, float>  $gained  millimetres, by id of a dig
      * @param  Collection<int, SignOff>  $signOffs
      * @param  array<int, 'record'|'wing'|'track'>  $toDig
      * @param  list<array{key: string, said: string}>  $open
+     * @param  list<FirstPassStep>  $steps  that are done
      * @return array<string, mixed>
      */
-    public static function of(Planter $planter, array $seasons, array $gained, Collection $signOffs, array $toDig, array $open, FigureWords $words): array
+    public static function of(Planter $planter, array $seasons, array $gained, Collection $signOffs, array $toDig, array $open, array $steps, FoundRates $rates, FigureWords $words): array
     {
         $earlier = array_filter(array_keys($seasons), static fn (int $season): bool => $season < $planter->season());
         $before = $earlier === [] ? null : max($earlier);
+        $digs = $seasons[$planter->season()] ?? new Collection;
+        $turns = PassTurns::of($planter, $digs);
+        $aims = FoundRates::aims($planter, $digs->first()->field ?? '');
+        $passes = new self($planter, $rates, $words);
 
         return [
+            'steps' => array_map(static fn (FirstPassStep $of): array => ['key' => $of->value, 'done' => in_array($of, $steps, true)], FirstPassStep::cases()),
+            'aims' => [
+                'depth' => $aims->depth === null ? null : $words->bare(round($aims->depth / self::INCH, 2), CalcUnit::Inch),
+                'depth_band' => $words->said(round($aims->depthBand / self::INCH, 2), CalcUnit::Inch),
+                'rate_band' => __('rate.band', ['low' => round(-100 * $aims->rate->low, 1), 'high' => round(100 * $aims->rate->high, 1)]),
+            ],
+            'levers' => self::levers($turns, $words),
             'to_dig' => array_map(static fn (int $row, string $why): array => ['row' => $row, 'why' => $why], array_keys($toDig), $toDig),
             'open' => $open,
-            'passes' => self::passes($planter, $seasons[$planter->season()] ?? new Collection, $gained, $words),
-            'before' => $before === null ? null : ['season' => $before, 'passes' => self::passes($planter, $seasons[$before], [], $words)],
+            'passes' => $passes->all($digs, $gained, $turns),
+            'before' => $before === null ? null : ['season' => $before, 'passes' => $passes->all($seasons[$before], [], PassTurns::of($planter, $seasons[$before]))],
             'sign_offs' => $signOffs->map(static fn (SignOff $of): array => [
                 'id' => $of->id, 'kind' => $of->kind->value, 'field' => $of->field, 'rows' => $of->rows, 'words' => $of->words, 'answers' => $of->answers, 'by' => $of->user->name, 'happened_at' => $of->happened_at->toIso8601ZuluString(),
             ])->all(),
@@ -139,55 +206,101 @@ final class FirstPassShape
      * @param  array<string, float>  $gained
      * @return list<array<string, mixed>> the last pass first
      */
-    private static function passes(Planter $planter, Collection $digs, array $gained, FigureWords $words): array
+    private function all(Collection $digs, array $gained, PassTurns $turns): array
     {
         $passes = [];
         foreach ($digs->groupBy('pass')->sortKeys() as $pass => $ofPass) {
             // The newest dig of a row stands.
-            $rows = $ofPass->unique('row_number')->keyBy('row_number')->sortKeys()->all();
-            $passes[$pass] = self::pass($planter, (int) $pass, $rows, $gained, $passes === [] ? [] : array_column($passes[array_key_last($passes)]['rows'], 'depth', 'row'), $words);
+            $rows = $ofPass->unique('row_number')->keyBy('row_number')->sortKeys();
+            $passes[$pass] = $this->pass((int) $pass, $rows, $gained, $passes === [] ? [] : array_column($passes[array_key_last($passes)]['rows'], 'depth', 'row'), $turns);
         }
 
         return array_reverse(array_values($passes));
     }
 
     /**
-     * @param  array<int, Dig>  $digs  by row
+     * @param  Collection<int, Dig>  $digs  by row
      * @param  array<string, float>  $gained
      * @param  array<int, string|null>  $before  depth in words, by row
      * @return array{pass: int, field: string, target: string, alike: float, rows: list<array<string, mixed>>}
      */
-    private static function pass(Planter $planter, int $pass, array $digs, array $gained, array $before, FigureWords $words): array
+    private function pass(int $pass, Collection $digs, array $gained, array $before, PassTurns $turns): array
     {
-        $dug = array_map(static fn (Dig $dig): DugRow => $dig->dug(), $digs);
+        $dug = $digs->map(static fn (Dig $dig): DugRow => $dig->dug())->all();
         $together = new DugRows($dug);
         $differing = $together->differing();
+        $last = $digs->firstOrFail();
+        $found = $this->rates->of($this->planter, $digs, FoundRates::aims($this->planter, $last->field));
         $rows = [];
         foreach ($digs as $row => $dig) {
-            $rows[] = self::row($planter, $dig, $dug[$row], $words) + [
+            $by = $together->notches($row, (float) $dig->target, $turns->notch(), $gained[$dig->id] ?? 0.0);
+            $rows[] = $this->row($dig, $dug[$row], $found->rows[$row] ?? null) + [
                 'differs' => isset($differing[$row]) ? $differing[$row] > 0 : null,
-                'notches' => $dig->notch === null ? null : $together->notches($row, (float) $dig->target, (float) $dig->notch, $gained[$dig->id] ?? 0.0),
+                'notches' => $by,
+                'stands' => $turns->stands($row, Moment::of($dig->happened_at->toIso8601ZuluString('millisecond'))),
+                'expected' => $by === null || $by === 0.0 ? null : $this->expected($turns->worth->after($row, [Lever::Notch->value => $by])),
                 'before' => $before[$row] ?? null,
             ];
         }
-        $last = array_values($digs)[0];
 
-        return ['pass' => $pass, 'field' => $last->field, 'target' => $words->said((float) $last->target / self::INCH, CalcUnit::Inch), 'alike' => round($together->alike, 2), 'rows' => $rows];
+        return [
+            'pass' => $pass, 'field' => $last->field, 'target' => $this->words->said((float) $last->target / self::INCH, CalcUnit::Inch), 'alike' => round($together->alike, 2),
+            'rate' => $found === null ? null : self::rate($found),
+            'set_before' => $turns->before($pass)->map(fn (Setting $of): string => __($of->row_number === 0 ? 'rate.set_all' : 'rate.set_row', ['what' => __("setting.{$of->key->value}"), 'to' => $this->words->setting($of), 'row' => $of->row_number]))->all(),
+            'rows' => $rows,
+        ];
     }
 
     /** @return array<string, mixed> */
-    private static function row(Planter $planter, Dig $dig, DugRow $dug, FigureWords $words): array
+    private function row(Dig $dig, DugRow $dug, ?Rate $rate): array
     {
-        $length = static fn (?float $mm): ?string => $mm === null ? null : $words->said(Measured::of(round($mm / self::INCH, 2)), CalcUnit::Inch);
         $drops = $dig->spacing === null ? null : $dug->drops((float) $dig->spacing);
-        $population = $dug->population($planter->spacing()->toMillimetres());
+        $population = $dug->population($this->planter->spacing()->toMillimetres());
 
         return [
-            'id' => $dig->id, 'row' => $dig->row_number, 'depths' => count($dug->depths), 'spacings' => count($dug->spacings), 'depth' => $length($dug->depth()), 'depth_sd' => $length($dug->depthSd()),
-            'off' => $dug->depth() === null ? null : round($dug->depth() - (float) $dig->target, 1), 'spacing' => $length($dug->spacing()), 'cv' => self::share($dug->spacingCv()),
+            'id' => $dig->id, 'row' => $dig->row_number, 'depths' => count($dug->depths), 'spacings' => count($dug->spacings), 'depth' => $this->length($dug->depth()), 'depth_sd' => $this->length($dug->depthSd()),
+            'off' => $dug->depth() === null ? null : round($dug->depth() - (float) $dig->target, 1), 'spacing' => $this->length($dug->spacing()), 'cv' => self::share($dug->spacingCv()),
             'missed' => self::share($drops?->missIndex()), 'multiple' => self::share($drops?->multipleIndex()), 'fed' => self::share($drops?->feedIndex()),
-            'population' => $population === null ? null : $words->said($population, CalcUnit::SeedsAnAcre), 'seen' => $dig->seen, 'note' => $dig->note, 'by' => $dig->user->name,
+            'population' => $population === null ? null : $this->words->said($population, CalcUnit::SeedsAnAcre), 'rate' => $rate === null ? null : ['verdict' => $rate->verdict->value, 'said' => RateWords::row($rate)],
+            'seen' => $dig->seen, 'spot' => $dig->spot, 'residue' => $dig->residue?->value, 'note' => $dig->note, 'by' => $dig->user->name,
         ];
+    }
+
+    /** @param  array{float, float, float}|null  $depth  millimetres: expected, least, most */
+    private function expected(?array $depth): ?string
+    {
+        return $depth === null ? null : (string) __('rate.expected', ['depth' => $this->length($depth[0]), 'least' => $this->length($depth[1]), 'most' => $this->length($depth[2])]);
+    }
+
+    private function length(?float $mm): ?string
+    {
+        return $mm === null ? null : $this->words->said(Measured::of(round($mm / self::INCH, 2)), CalcUnit::Inch);
+    }
+
+    /** @return array<string, mixed> */
+    private static function rate(FoundRate $found): array
+    {
+        return [
+            'verdict' => $found->verdict->value, 'said' => RateWords::verdict($found), 'ratio' => RateWords::ratio($found->all),
+            'findings' => array_map(static fn (RateFinding $of): array => [
+                'scope' => $of->scope->value, 'rows' => $of->rows, 'said' => RateWords::rows($of).': '.RateWords::by($of->rate), 'ratio' => RateWords::ratio($of->rate),
+                'causes' => array_map(RateWords::cause(...), $of->causes), 'proven' => $of->isProven,
+            ], $found->findings),
+        ];
+    }
+
+    /** @return list<string> */
+    private static function levers(PassTurns $turns, FigureWords $words): array
+    {
+        $said = [];
+        foreach (Lever::cases() as $lever) {
+            if ($turns->worth->isLearned($lever)) {
+                $worth = $turns->worth->worth($lever)->times($lever->unit() / self::INCH);
+                $said[] = __("lever.{$lever->value}", ['deeper' => $words->said($worth, CalcUnit::Inch)]);
+            }
+        }
+
+        return $said;
     }
 
     private static function share(?float $share): ?float

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Field\Dig\DugRow;
+use Ustrel\Core\Wear\Acres\Residue;
 
 /**
  * One row that was dug on a pass over the field: only ever added to, a correction supersedes. Lengths in millimetres.
@@ -26,6 +27,8 @@ use Ustrel\Core\Field\Dig\DugRow;
  * @property list<float> $depths
  * @property list<float> $spacings
  * @property list<string> $seen
+ * @property string $spot where in the field
+ * @property Residue|null $residue
  * @property string $note
  * @property CarbonImmutable $happened_at
  * @property CarbonImmutable $recorded_at
@@ -44,7 +47,7 @@ final class Dig extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['depths' => 'array', 'spacings' => 'array', 'seen' => 'array', 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
+    protected $casts = ['depths' => 'array', 'spacings' => 'array', 'seen' => 'array', 'residue' => Residue::class, 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
 
     public function dug(): DugRow
     {

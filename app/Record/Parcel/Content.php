@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record\Parcel;
 
+use App\Models\Aim;
 use App\Models\Bench\BenchRun;
 use App\Models\Bench\Disc;
 use App\Models\Bench\Meter;
@@ -77,6 +78,7 @@ final class Content
         Order::class => ['workshop_id' => Workshop::class, 'supplier_id' => Supplier::class, 'user_id' => User::class],
         StockMove::class => ['workshop_id' => Workshop::class, 'part_type_id' => PartType::class, 'user_id' => User::class],
         Disc::class => ['workshop_id' => Workshop::class],
+        Aim::class => ['workshop_id' => Workshop::class],
         SeedMove::class => ['workshop_id' => Workshop::class, 'seed_lot_id' => SeedLot::class, 'user_id' => User::class],
         Meter::class => ['workshop_id' => Workshop::class],
         MeterMove::class => ['workshop_id' => Workshop::class, 'meter_id' => Meter::class, 'planter_id' => Planter::class, 'user_id' => User::class],

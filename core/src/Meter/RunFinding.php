@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Meter;
 
+use Ustrel\Core\Spec\Aims;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judging\Chip;
 use Ustrel\Core\Spec\Judging\State;
@@ -14,9 +15,6 @@ use Ustrel\Core\Spec\Judging\State;
  */
 final readonly class RunFinding
 {
-    /** Singulation is good from here on. */
-    private const GOOD = 0.98;
-
     /** First suspects, the likeliest first: of them the first that the row unit has. */
     private const SUSPECTS = [
         'skips' => [CheckKey::MeterSeal, CheckKey::MeterBrush, CheckKey::MeterDisc],
@@ -35,14 +33,15 @@ final readonly class RunFinding
     /**
      * @param  bool  $isPeriodic  the same cell goes wrong turn by turn
      * @param  array<string, mixed>  $checks  of the row unit, by key
+     * @param  float  $singulation  that is good for this seed, as a share
      * @return list<self>
      */
-    public static function of(Counts $counts, bool $isPeriodic, array $checks): array
+    public static function of(Counts $counts, bool $isPeriodic, array $checks, float $singulation = Aims::SINGULATION): array
     {
         $findings = [new self(CheckKey::MeterBenchSeasons, null)];
         if ($isPeriodic) {
             $findings[] = new self(CheckKey::MeterDisc, State::Watch, [Chip::HolesPlugged]);
-        } elseif (1 - $counts->wrong()->low < self::GOOD) {
+        } elseif (1 - $counts->wrong()->low < $singulation) {
             foreach (self::SUSPECTS[$counts->lean() ?? 'both'] as $suspect) {
                 if (isset($checks[$suspect->value])) {
                     $findings[] = new self($suspect, State::Watch);

@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Field\Dig\FirstPassDone;
 use Ustrel\Core\Measure\Moment;
 
@@ -29,9 +28,16 @@ it('wants all rows of a small planter', function (): void {
         ->and(FirstPassDone::isDug([1 => minute('08:00')], null, 2))->toBeFalse()->and(FirstPassDone::enough(16))->toBe(4);
 });
 
-it('calls a row off by more than a quarter of an inch of depth, or a twentieth of the rate', function (): void {
-    // 2 1/4 in where 2 is wanted, 2 5/16, and 1 3/4; spacing of 6.2 and of 9 in where 6 is set.
-    $dug = static fn (float $depth, float $spacing): DugRow => new DugRow([$depth, $depth], [$spacing, $spacing]);
-    expect($dug(57.15, 157.48)->isOffDepth(50.8))->toBeFalse()->and($dug(58.7, 157.48)->isOffDepth(50.8))->toBeTrue()->and($dug(44.45, 157.48)->isOffDepth(50.8))->toBeFalse()
-        ->and($dug(50.8, 157.48)->isOffRate(152.4))->toBeFalse()->and($dug(50.8, 228.6)->isOffRate(152.4))->toBeTrue()->and((new DugRow([50.8], []))->isOffRate(152.4))->toBeFalse();
-});
+it('says which steps are done, in the order of work', function (bool $isTurned, array $dug, ?string $adjusted, bool $isOff, bool $isSigned, array $done): void {
+    expect(array_column(FirstPassDone::steps($isTurned, array_map(minute(...), $dug), $adjusted === null ? null : minute($adjusted), $isOff, $isSigned, 16), 'value'))->toBe($done);
+})->with([
+    'nothing yet' => [false, [], null, false, false, []],
+    'turned' => [true, [], null, false, false, ['turn_by_hand']],
+    'dug, and a row is off' => [true, [1 => '08:00', 2 => '08:05'], null, true, false, ['turn_by_hand', 'dig']],
+    'set before it was dug, and a row is off' => [true, [1 => '08:00', 2 => '08:05'], '07:30', true, false, ['turn_by_hand', 'dig']],
+    'set after that' => [true, [1 => '08:00', 2 => '08:05'], '08:10', true, false, ['turn_by_hand', 'dig', 'adjust']],
+    'dug again, too few rows' => [true, [1 => '08:20', 2 => '08:05'], '08:10', false, false, ['turn_by_hand', 'dig', 'adjust']],
+    'dug again on four' => [true, [1 => '08:20', 2 => '08:25', 8 => '08:26', 16 => '08:30'], '08:10', false, false, ['turn_by_hand', 'dig', 'adjust', 'dig_again']],
+    'dug again, and still off' => [true, [1 => '08:20', 2 => '08:25', 8 => '08:26', 16 => '08:30'], '08:10', true, false, ['turn_by_hand', 'dig']],
+    'right at once' => [false, [1 => '08:20', 2 => '08:25', 8 => '08:26', 16 => '08:30'], null, false, true, ['dig', 'adjust', 'dig_again', 'sign_off']],
+]);

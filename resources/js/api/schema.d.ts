@@ -1624,6 +1624,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/aims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["aims"];
+        put?: never;
+        post: operations["addAim"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/aims/{aim}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["editAim"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/spec-sheets": {
         parameters: {
             query?: never;
@@ -2473,6 +2505,8 @@ export interface components {
                 skips: number;
                 doubles: number;
                 singulation: components["schemas"]["MeterShare"];
+                /** @description Singulation that is good for this seed */
+                aim: number;
                 /**
                  * @description Which there are more of, by more than luck
                  * @enum {string|null}
@@ -2946,6 +2980,8 @@ export interface components {
             /** @description What the shop says that its crops yield at each stand */
             curves: components["schemas"]["YieldCurve"][];
             fields: {
+                /** @description From 10 to 90 % up: no more is good for the crop */
+                aim_hours: number;
                 /** @description By the log, or the plan; empty where neither says */
                 crop: string;
                 /** @description Of the short stand, by the shop's own curve, in words */
@@ -2962,6 +2998,8 @@ export interface components {
                 /** @description Rows that stand thinner than the others by more than luck */
                 short: number[];
                 rows: {
+                    /** @description Slower from 10 to 90 % than is good for the crop; null where counts do not tell */
+                    slow: boolean | null;
                     row: number;
                     /**
                      * Format: uuid
@@ -3026,6 +3064,10 @@ export interface components {
              * @enum {string}
              */
             units?: "in" | "mm";
+            /** @description Where in the field */
+            spot?: string;
+            /** @enum {string|null} */
+            residue?: "bare" | "usual" | "heavy" | null;
             note?: string;
             /** @description A figure that does not fit its row is right */
             confirmed?: boolean;
@@ -3091,7 +3133,20 @@ export interface components {
             fed: number | null;
             /** @description In words, with how far it may be off */
             population: string | null;
+            /** @description Its spacings against what is set, in words */
+            rate: {
+                /** @enum {string} */
+                verdict: "sound" | "off" | "unsure";
+                said: string;
+            } | null;
+            /** @description Notch that its handle stands at; null where nobody said */
+            stands: number | null;
+            /** @description Depth to expect after the turn, with its interval, in words */
+            expected: string | null;
             seen: ("v" | "w" | "open" | "smeared" | "dry_soil" | "residue" | "off_centre" | "roots_flat")[];
+            spot: string;
+            /** @enum {string|null} */
+            residue: "bare" | "usual" | "heavy" | null;
             note: string;
             by: string;
         };
@@ -3102,9 +3157,46 @@ export interface components {
             target: string;
             /** @description How alike depths of neighbouring seeds are, 0 to 1 */
             alike: number;
+            rate: components["schemas"]["FoundRate"] | null;
+            /** @description What was set since the pass before, in words */
+            set_before: string[];
             rows: components["schemas"]["DugRow"][];
         };
+        /** @description Whether the rate is right, which rows are off, and what explains it */
+        FoundRate: {
+            /** @enum {string} */
+            verdict: "sound" | "off" | "unsure";
+            said: string;
+            /** @description Spacing found over spacing set, with its 90 % interval, in words */
+            ratio: string;
+            findings: {
+                /** @enum {string} */
+                scope: "all" | "group" | "left_half" | "right_half" | "row";
+                rows: number[];
+                said: string;
+                ratio: string;
+                /** @description The likeliest first, in words */
+                causes: string[];
+                /** @description False where rows that could tell were not dug */
+                proven: boolean;
+            }[];
+        };
         FirstPass: {
+            /** @description In the order of work */
+            steps: {
+                /** @enum {string} */
+                key: "turn_by_hand" | "dig" | "adjust" | "dig_again" | "sign_off";
+                done: boolean;
+            }[];
+            /** @description What is good for the crop of the season, in words */
+            aims: {
+                /** @description As it is typed; null where the shop has none */
+                depth: string | null;
+                depth_band: string;
+                rate_band: string;
+            };
+            /** @description What a turn is worth, in words: those that passes have told of */
+            levers: string[];
             to_dig: {
                 row: number;
                 /** @enum {string} */
@@ -4411,6 +4503,54 @@ export interface components {
             countdown: components["schemas"]["Deadline"][];
             /** @description What is to be known of it: worded under season_said */
             said: string[];
+        };
+        Aim: {
+            /** @description What the shop calls good, by crop and size of seed. */
+            id: number;
+            /** @description Empty for all crops */
+            crop: string;
+            size: string;
+            singulation: number | null;
+            rate_low: number | null;
+            rate_high: number | null;
+            /** @description Millimetres */
+            depth: number | null;
+            /** @description Millimetres */
+            depth_band: number | null;
+            emergence_hours: number | null;
+            revision: number;
+        };
+        Aims: {
+            /** @description By crop and size; those of all crops first */
+            aims: components["schemas"]["Aim"][];
+            typical: {
+                singulation: number;
+                rate_low: number;
+                rate_high: number;
+                depth_band: number;
+                emergence_hours: number;
+            };
+        };
+        /** @description What is left out or null is as typical */
+        AimEdit: {
+            /** @description Empty for all crops */
+            crop: string;
+            /** @description Of its seed; empty for all */
+            size?: string;
+            /** @description Share of places with one seed */
+            singulation?: number | null;
+            /** @description By how much seeds may lie closer together than set: a share under 0 */
+            rate_low?: number | null;
+            /** @description By how much farther apart: a share over 0 */
+            rate_high?: number | null;
+            /** @description Wanted, millimetres */
+            depth?: number | null;
+            /** @description How far a row may be from it, millimetres */
+            depth_band?: number | null;
+            /** @description From 10 to 90 % up */
+            emergence_hours?: number | null;
+            /** @description That was changed; not of a new one */
+            revision?: number;
         };
         /** @enum {string} */
         CheckKey: "row_cleaner_teeth" | "row_cleaner_bearing" | "row_cleaner_setting" | "coulter_diameter" | "coulter_rim" | "coulter_bearing" | "fertilizer_blade_diameter" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "fertilizer_hardware" | "fertilizer_band_offset" | "fertilizer_band_depth" | "arm_play_vertical" | "arm_play_side" | "arm_bushings" | "arm_bolts" | "arm_body" | "downforce_spring_step" | "downforce_spring" | "downforce_pressure" | "downforce_leak" | "seed_hose" | "hopper_lid" | "treated_seed_residue" | "chain_length" | "chain_stiffness" | "sprockets" | "chain_idler" | "drive_coupling" | "drive_tab" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter_cleaned" | "meter_bench_seasons" | "air_at_meter" | "air_hose" | "opener_blade_diameter" | "opener_blade_edge" | "opener_bearing" | "opener_rivets" | "blade_contact_length" | "inner_shims" | "scraper" | "guard_width" | "guard_sides" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_play" | "gauge_touch" | "depth_stop_notch" | "depth_set_notch" | "firmer_tip" | "firmer_tension" | "press_wheel" | "closing_gap" | "closing_centring" | "closing_pressure" | "closing_bearing" | "closing_tail_play" | "closing_rim" | "toolbar_height" | "toolbar_pitch" | "frame_locks" | "hitch_and_chain" | "marker_arms" | "lift_assist_wheels" | "tyre_pressure" | "tyre_pressure_2" | "tyre_pressure_3" | "tyre_pressure_4" | "drive_wheel_contact" | "drive_shaft" | "hydraulic_motors" | "hydraulic_hoses" | "air_fan" | "fill_hoses" | "fertilizer_tank" | "fertilizer_pump" | "fertilizer_screens" | "fertilizer_diaphragms" | "antifreeze_flushed" | "fertilizer_leak_check" | "lights" | "monitor_on" | "software_current" | "field_maps" | "sensors_counting" | "own_1" | "own_2" | "own_3" | "own_4" | "own_5" | "own_6" | "own_7" | "own_8" | "own_9" | "own_10" | "own_11" | "own_12" | "own_13" | "own_14" | "own_15" | "own_16" | "own_17" | "own_18" | "own_19" | "own_20" | "own_21" | "own_22" | "own_23" | "own_24";
@@ -8978,6 +9118,80 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+        };
+    };
+    aims: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What the shop says, and what is typical */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Aims"];
+                };
+            };
+        };
+    };
+    addAim: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AimEdit"];
+            };
+        };
+        responses: {
+            /** @description Added */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Aim"];
+                };
+            };
+            422: components["responses"]["Refused"];
+        };
+    };
+    editAim: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                aim: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AimEdit"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Aim"];
+                };
+            };
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
         };
     };
     specSheets: {

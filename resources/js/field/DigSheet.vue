@@ -27,6 +27,10 @@ const { send, refusal, busy } = useSend()
 const aims = useLocalStorage(`ustrel.dig-${planterId}`, { target: '', spacing: '' })
 const pass = ref(told.passes[0]?.pass ?? 1)
 const form = reactive({ depths: [] as string[], spacings: [] as string[], seen: [] as string[], note: '' })
+/** Stays for the rows of one spot. */
+const spot = ref('')
+const residue = ref<DigEntry['residue']>(ground.value.residue)
+if (aims.value.target === '') aims.value.target = told.aims.depth ?? ''
 const isSure = ref(false)
 const done = ref('')
 const depths = ref<InstanceType<typeof FigureList>>()
@@ -53,6 +57,8 @@ async function save(): Promise<void> {
     target: aims.value.target,
     ...(aims.value.spacing.trim() === '' ? {} : { spacing: aims.value.spacing }),
     units: units.value,
+    spot: spot.value,
+    residue: residue.value ?? null,
     ...form,
     seen: form.seen as DigEntry['seen'],
     ...(isSure.value ? { confirmed: true } : {}),
@@ -69,9 +75,12 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <form class="sheet asks" novalidate aria-label="Dig sheet" @submit.prevent="save">
-    <h1>Dig row {{ row }}</h1>
+  <form id="dig" class="sheet asks" novalidate aria-label="Dig sheet" @submit.prevent="save">
+    <h1>2. Dig row {{ row }}</h1>
     <p class="caution">{{ say('caution.digging') }} {{ say('caution.first') }}</p>
+    <p class="quiet">
+      Good is within {{ told.aims.depth_band }} of the depth you want, and {{ told.aims.rate_band }} of the spacing set.
+    </p>
     <div class="rows" role="group" aria-label="Row">
       <button
         v-for="one in told.to_dig"
@@ -137,6 +146,16 @@ async function save(): Promise<void> {
         {{ say(`dig_sign.${sign}`) }}
       </button>
     </div>
+    <div class="spot">
+      <v-text-field v-model="spot" label="Where in the field" placeholder="hilltop" maxlength="80" hide-details />
+      <v-select
+        v-model="residue"
+        label="Residue"
+        clearable
+        hide-details
+        :items="wordsOf('residue').map((value) => ({ value, title: say(`residue.${value}`) }))"
+      />
+    </div>
     <v-text-field v-model="form.note" label="Note" maxlength="300" hide-details />
     <refusal-list :refusal="refusal" />
     <v-checkbox v-if="isAsked || isSure" v-model="isSure" label="It is right as it stands" hide-details />
@@ -180,6 +199,11 @@ button[aria-pressed='true'] {
   color: var(--accent);
   background: var(--accent-weak);
   border-color: var(--accent);
+}
+.spot {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 8px;
 }
 .aims {
   display: grid;

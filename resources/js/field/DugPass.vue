@@ -2,6 +2,7 @@
 import type { DugRow, FirstPass } from '@/api/types'
 import { say } from '@/words'
 import { sayTurn } from './dig'
+import RateFound from './RateFound.vue'
 
 /** What one pass was like, row by row, and what to turn. */
 const { pass } = defineProps<{ pass: FirstPass['passes'][number] }>()
@@ -20,10 +21,9 @@ const saySpacing = (of: DugRow) =>
 <template>
   <section class="sheet" :aria-label="`Pass ${pass.pass}`">
     <h2>Pass {{ pass.pass }}{{ pass.field && `, ${pass.field}` }}</h2>
-    <p class="quiet">
-      Wanted: {{ pass.target }}. Rows are called different only where more than luck says so; neighbouring seeds are
-      alike.
-    </p>
+    <p class="quiet">Depth wanted: {{ pass.target }}. A row is called different only where it is more than luck.</p>
+    <p v-if="pass.set_before.length > 0">Set since the pass before: {{ pass.set_before.join('; ') }}.</p>
+    <rate-found v-if="pass.rate" :rate="pass.rate" />
     <ul>
       <li v-for="of in pass.rows" :key="of.id">
         <button type="button" :aria-label="`Dig row ${of.row}`" @click="emit('dig', of.row)">Row {{ of.row }}</button>
@@ -37,11 +37,15 @@ const saySpacing = (of: DugRow) =>
           <span v-if="of.spacing" class="line"
             >{{ of.spacing }} apart <span class="quiet">{{ saySpacing(of) }}</span></span
           >
-          <span v-if="of.population" class="line quiet">{{ of.population }}</span>
+          <span v-if="of.population" class="line quiet">{{
+            [of.population, of.rate?.said].filter(Boolean).join(', ')
+          }}</span>
           <span v-if="of.seen.length > 0" class="line">{{
             of.seen.map((sign) => say(`dig_sign.${sign}`)).join(', ')
           }}</span>
-          <span v-if="of.note" class="line quiet">{{ of.note }}</span>
+          <span v-if="of.spot || of.residue || of.note" class="line quiet">{{
+            [of.spot, of.residue && say(`residue.${of.residue}`), of.note].filter(Boolean).join(', ')
+          }}</span>
         </div>
         <strong class="turn" :class="{ due: of.notches !== null && of.notches !== 0 }">{{ sayTurn(of) }}</strong>
       </li>

@@ -65,7 +65,7 @@ const asked = ref<{ row: number; symptom: Symptom }>()
               <strong>{{ one.stand }}</strong>
               <span class="quiet"
                 >{{ one.plants }} on {{ one.length }}
-                <template v-if="one.half_by !== null">· {{ sayEvenness(one) }}</template
+                <template v-if="one.half_by !== null">· {{ sayEvenness(one, of.aim_hours) }}</template
                 ><template v-else-if="one.counts < 2">· count again tomorrow to tell how evenly</template></span
               >
               <span v-if="one.against !== null" class="due"

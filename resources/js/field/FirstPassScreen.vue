@@ -4,17 +4,22 @@ import { useFace } from '@/api/queries'
 import { useFirstPass } from '@/field/queries'
 import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'
+import AdjustRows from './AdjustRows.vue'
 import DigSheet from './DigSheet.vue'
 import DiagnosisPanel from './DiagnosisPanel.vue'
 import DugPass from './DugPass.vue'
 import FieldFaces from './FieldFaces.vue'
+import FirstPassSteps from './FirstPassSteps.vue'
+import HandTurn from './HandTurn.vue'
 import SignOffs from './SignOffs.vue'
 
-/** Plant fifty feet, dig, put it right, dig again, sign off. */
+/** Turn by hand, plant 50 ft, dig, adjust, dig again, sign off. */
 const { planterId } = defineProps<{ planterId: number }>()
 const { data: face } = useFace(() => planterId)
 const told = useFirstPass(() => planterId)
 const row = ref(1)
+const last = computed(() => told.data.value?.passes[0])
+const earlier = computed(() => told.data.value?.passes.slice(1) ?? [])
 /** What was dug, so that a diagnosis is made anew when it changes. */
 const dug = computed(() => (told.data.value?.passes ?? []).flatMap(({ rows }) => rows.map(({ id }) => id)).join())
 watch(
@@ -36,17 +41,22 @@ watch(
     <field-faces :planter-id="planterId" />
     <div v-if="told.data.value && face" class="pass">
       <waiting-list :planter-id="planterId" what="dig" class="wide" />
-      <dig-sheet
-        v-model:row="row"
-        :planter-id="planterId"
-        :row-count="face.planter.row_count"
-        :told="told.data.value"
-      />
+      <first-pass-steps :steps="told.data.value.steps" class="wide" />
       <div class="side">
-        <dug-pass v-for="pass in told.data.value.passes" :key="pass.pass" :pass="pass" @dig="(of) => (row = of)" />
-        <p v-if="told.data.value.passes.length === 0" class="sheet">
-          Plant some 50 ft, stop, and dig on the rows that are proposed: depth of each seed, and from each seed to the
-          next. What to turn on each row stands here then.
+        <hand-turn :planter-id="planterId" :row-count="face.planter.row_count" :signed="told.data.value.sign_offs" />
+        <dig-sheet
+          v-model:row="row"
+          :planter-id="planterId"
+          :row-count="face.planter.row_count"
+          :told="told.data.value"
+        />
+      </div>
+      <div class="side">
+        <dug-pass v-if="last" :pass="last" @dig="(of) => (row = of)" />
+        <adjust-rows v-if="last" :planter-id="planterId" :pass="last" :levers="told.data.value.levers" />
+        <p v-if="!last" class="sheet">
+          Plant 50 ft, stop, and dig the rows shown: the depth of each seed, and the distance to the next one. Then you
+          see here whether depth and rate are right, and what to change.
         </p>
         <diagnosis-panel
           :planter-id="planterId"
@@ -63,12 +73,11 @@ watch(
             @dig="(of) => (row = of)"
           />
         </details>
-        <sign-offs
-          :planter-id="planterId"
-          :row-count="face.planter.row_count"
-          :signed="told.data.value.sign_offs"
-          :open="told.data.value.open"
-        />
+        <sign-offs :planter-id="planterId" :signed="told.data.value.sign_offs" :open="told.data.value.open" />
+        <details v-if="earlier.length > 0" class="sheet">
+          <summary>Earlier passes</summary>
+          <dug-pass v-for="pass in earlier" :key="pass.pass" :pass="pass" @dig="(of) => (row = of)" />
+        </details>
       </div>
     </div>
   </planter-page>

@@ -4,7 +4,7 @@ import { say } from '@/words'
 type Row = Emergence['fields'][number]['rows'][number]
 
 /** How evenly a row came up, with bounds where the counts do not tell, and when to count again. */
-export function sayEvenness(row: Row): string {
+export function sayEvenness(row: Row, aimHours: number): string {
   const half =
     row.half === null ? say('evenness.half_by', { hours: row.half_by ?? 0 }) : say('evenness.half', { hours: row.half })
   const spread =
@@ -14,6 +14,7 @@ export function sayEvenness(row: Row): string {
   return [
     half,
     spread,
+    ...(row.slow === null ? [] : [say(row.slow ? 'evenness.slow' : 'evenness.in_time', { hours: aimHours })]),
     ...(row.count_again === null ? [] : [say('evenness.again', { when: when(row.count_again) })]),
   ].join(', ')
 }

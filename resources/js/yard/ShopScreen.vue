@@ -2,6 +2,7 @@
 import { useShop } from '@/api/queries'
 import AppBar from '@/components/AppBar.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
+import AimsPanel from '@/spec/AimsPanel.vue'
 import ShopForm from './ShopForm.vue'
 import ShopMoney from './ShopMoney.vue'
 
@@ -15,6 +16,7 @@ const shop = useShop()
     <template v-if="shop.data.value">
       <h1>The shop’s figures</h1>
       <shop-money :shop="shop.data.value" />
+      <aims-panel />
       <shop-form :shop="shop.data.value" />
     </template>
   </main>

@@ -48,18 +48,6 @@ final readonly class DugRow
         return self::sd($this->depths);
     }
 
-    /** @param  float  $target  millimetres; by more than a quarter of an inch, to the tenth */
-    public function isOffDepth(float $target): bool
-    {
-        return $this->depth() !== null && round(abs($this->depth() - $target), 1) > 6.4;
-    }
-
-    /** @param  float  $set  spacing, millimetres; by more than a twentieth */
-    public function isOffRate(float $set): bool
-    {
-        return $this->spacing() !== null && abs($this->spacing() / $set - 1) > 0.05;
-    }
-
     /** Null of fewer than two spacings. */
     public function spacing(): ?float
     {

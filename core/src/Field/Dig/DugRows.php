@@ -91,6 +91,12 @@ final readonly class DugRows
         return $differing;
     }
 
+    /** @return array{float, float}|null how deep a row plants by its own seeds alone, millimetres, and one standard deviation; null where it was not dug enough */
+    public function mean(int $row): ?array
+    {
+        return isset($this->means[$row]) ? [$this->means[$row][0], sqrt($this->means[$row][1])] : null;
+    }
+
     /**
      * How deep a row plants, reckoned with the others, and how sure that is; null where it was not dug enough.
      *

@@ -39,6 +39,28 @@ final class FirstPassDone
     }
 
     /**
+     * @param  bool  $isTurned  each row was turned by hand, and somebody said so
+     * @param  array<int, Moment>  $dug  when each row was dug last, by row
+     * @param  Moment|null  $adjusted  when something of a row was set last
+     * @param  bool  $isOff  by the last digs a row is to be turned, or the rate is off
+     * @param  bool  $isSigned  the planter was called ready after all that
+     * @return list<FirstPassStep> that are done; the first that is not is next
+     */
+    public static function steps(bool $isTurned, array $dug, ?Moment $adjusted, bool $isOff, bool $isSigned, int $rows): array
+    {
+        $isAdjusted = $dug !== [] && (! $isOff || count(self::since($dug, $adjusted)) < count($dug));
+        $done = [
+            FirstPassStep::TurnByHand->value => $isTurned,
+            FirstPassStep::Dig->value => $dug !== [],
+            FirstPassStep::Adjust->value => $isAdjusted,
+            FirstPassStep::DigAgain->value => ! $isOff && self::isDug($dug, $adjusted, $rows),
+            FirstPassStep::SignOff->value => $isSigned,
+        ];
+
+        return array_map(FirstPassStep::from(...), array_keys(array_filter($done)));
+    }
+
+    /**
      * @param  array<int, Moment>  $dug
      * @return array<int, Moment>
      */

@@ -68,6 +68,12 @@ enum SettingKey: string
         return in_array($this, [self::DepthMark, self::Downforce, self::Closing, self::Cleaner, self::Covering, self::Air, self::Singulator, self::Disc, self::FertilizerOutlet], true);
     }
 
+    /** Whether a dig from before it was set says nothing of how rows plant now. */
+    public function makesDigsOld(): bool
+    {
+        return in_array($this, [self::DepthMark, self::Downforce, self::Closing, self::Cleaner, self::Covering, self::Speed], true);
+    }
+
     /** Whether it comes back with the ground; the others belong to the planter wherever it is. */
     public function isOfGround(): bool
     {

@@ -8,6 +8,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Ustrel\Core\Meter\Heavy;
 use Ustrel\Core\Meter\InvalidRun;
+use Ustrel\Core\Spec\Aims;
 
 /**
  * The air at which skips and doubles together are least, by the runs of one set-up: skips fall and doubles rise with air, each
@@ -43,9 +44,6 @@ final readonly class AirAdvice
     /** A run that is expected to win less than this, as a share of places, is not worth the seed. */
     private const WORTH = 0.0003;
 
-    /** What goes wrong at the best air in a meter that is good. */
-    public const GOOD = 0.02;
-
     private const SURE = 0.8;
 
     private const SEED = 14;
@@ -80,10 +78,11 @@ final readonly class AirAdvice
 
     /**
      * @param  list<AirRun>  $runs  of one set-up: the same meter, disc, seed, singulator and speed
+     * @param  float  $singulation  that is good for this seed, as a share
      *
      * @throws InvalidRun
      */
-    public static function of(array $runs): self
+    public static function of(array $runs, float $singulation = Aims::SINGULATION): self
     {
         $runs !== [] || throw InvalidRun::noRuns();
         $tried = array_map(static fn (AirRun $run): float => $run->air, $runs);
@@ -115,7 +114,7 @@ final readonly class AirAdvice
                 $below >= self::SURE => 'less',
                 default => null,
             },
-            $gain >= self::WORTH ? round($next, 1) : null, $gain, self::heavy($pairs, $wrong),
+            $gain >= self::WORTH ? round($next, 1) : null, $gain, self::heavy($pairs, $wrong, 1 - $singulation),
             array_map(static fn (float $of): array => [$of, $skips->expected($of), $doubles->expected($of)], array_values(array_filter($airs, static fn (int $at): bool => $at % 2 === 0, ARRAY_FILTER_USE_KEY))),
         );
     }
@@ -220,12 +219,12 @@ final readonly class AirAdvice
      * @param  list<array{list<float>, list<float>}>  $pairs
      * @param  list<list<float>>  $wrong
      */
-    private static function heavy(array $pairs, array $wrong): ?Heavy
+    private static function heavy(array $pairs, array $wrong, float $good): ?Heavy
     {
         $bad = $skips = 0;
         foreach ($wrong as $draw => $of) {
             $at = self::least($of);
-            if ($of[$at] > self::GOOD) {
+            if ($of[$at] > $good) {
                 $bad++;
                 $skips += $pairs[$draw][0][$at] / $of[$at];
             }

@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-namespace App\Bench;
+namespace App\Record;
 
+use App\Models\Aim;
 use App\Models\Bench\Disc;
 use App\Models\Bench\Meter;
 use App\Models\Bench\SeedLot;
 use App\Models\Workshop;
-use App\Record\Change;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
-/** Keeps a lot of seed, a disc or a meter in the shop’s list, over the revision that was seen. */
+/** Keeps a lot of seed, a disc, a meter or what counts as good in the shop’s list, over the revision that was seen. */
 final readonly class KeepListed
 {
     public function __construct(private Change $change)
@@ -21,7 +21,7 @@ final readonly class KeepListed
     }
 
     /**
-     * @template TKept of SeedLot|Disc|Meter
+     * @template TKept of SeedLot|Disc|Meter|Aim
      *
      * @param  TKept  $of  a new one, or the one that was changed
      * @param  array<string, mixed>  $columns
@@ -31,7 +31,7 @@ final readonly class KeepListed
      * @throws ValidationException where the name is taken
      * @throws ConflictHttpException
      */
-    public function __invoke(int $workshopId, SeedLot|Disc|Meter $of, array $columns, ?int $seen): SeedLot|Disc|Meter
+    public function __invoke(int $workshopId, SeedLot|Disc|Meter|Aim $of, array $columns, ?int $seen): SeedLot|Disc|Meter|Aim
     {
         try {
             $this->change->ofWorkshop($workshopId, static function (Workshop $workshop) use ($of, $columns, $seen): bool {
@@ -47,8 +47,8 @@ final readonly class KeepListed
                 return $of->fill($columns + ['workshop_id' => $workshop->id, 'revision' => $of->revision + 1])->save();
             });
         } catch (UniqueConstraintViolationException) {
-            $field = $of instanceof Meter ? 'serial' : 'name';
-            throw ValidationException::withMessages([$field => __('seed.name_taken', ['name' => $columns[$field]])]);
+            $field = $of instanceof Meter ? 'serial' : ($of instanceof Aim ? 'crop' : 'name');
+            throw ValidationException::withMessages([$field => __('seed.name_taken', ['name' => $columns[$field] === '' ? __('aims.all') : $columns[$field]])]);
         }
 
         return $of->refresh();

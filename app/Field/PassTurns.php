@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field;
+
+use App\Models\Field\Dig;
+use App\Models\Field\Setting;
+use App\Models\Planter;
+use App\Models\Walk\Cell;
+use App\Season\SeasonQuery;
+use Illuminate\Database\Eloquent\Collection;
+use Ustrel\Core\Field\Dig\DugAt;
+use Ustrel\Core\Field\Dig\DugRow;
+use Ustrel\Core\Field\Dig\DugRows;
+use Ustrel\Core\Field\Dig\Lever;
+use Ustrel\Core\Field\Dig\LeverLog;
+use Ustrel\Core\Field\Dig\TurnWorth;
+use Ustrel\Core\Measure\Length;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Spec\CheckKey;
+
+/** What was set between the passes of a season, and what a turn of each lever is worth by them. */
+final readonly class PassTurns
+{
+    private const NOTCH = 6.35;
+
+    /**
+     * @param  Collection<int, Setting>  $set  that can move depth, this season's, the earliest first
+     * @param  array<int, Moment>  $begins  when the first row of each pass was dug, by pass
+     */
+    private function __construct(
+        private Collection $set,
+        private array $begins,
+        private LeverLog $log,
+        public TurnWorth $worth,
+        private float $notch,
+    ) {
+    }
+
+    /**
+     * @param  Planter  $planter  with its spec sheet and workshop
+     * @param  Collection<int, Dig>  $digs  of one season
+     */
+    public static function of(Planter $planter, Collection $digs): self
+    {
+        $set = Setting::held($planter->id)->with('user')->orderBy('happened_at')->orderBy('id')->get()->filter(static fn (Setting $of): bool => $of->key->makesDigsOld());
+        $levers = [];
+        foreach ($set as $of) {
+            $told = Lever::told($of->key, $of->value, $of->figure === null ? null : (float) $of->figure);
+            $levers = $told === null ? $levers : [...$levers, [self::moment($of), $of->row_number, ...$told]];
+        }
+        $log = new LeverLog($levers, self::notches($planter));
+        $begins = [];
+        foreach ($digs->sortBy('happened_at') as $dig) {
+            $begins[$dig->pass] ??= self::moment($dig);
+        }
+        ksort($begins);
+        $quantity = $planter->readSheet()->notch->quantity;
+        $notch = $quantity instanceof Length ? $quantity->toMillimetres() : self::NOTCH;
+
+        return new self($set, $begins, $log, TurnWorth::of(self::dugAt($planter, $digs, $begins, $log), $notch), $notch);
+    }
+
+    /** Depth of one notch: by the planter's own passes, or by the sheet as long as they do not tell it. Millimetres. */
+    public function notch(): float
+    {
+        $worth = $this->worth->worth(Lever::Notch);
+
+        return $this->worth->isLearned(Lever::Notch) && $worth->value > 2 * $worth->sd ? $worth->value : $this->notch;
+    }
+
+    /**
+     * @return Collection<int, Setting> what was set after the pass before began, the earliest first
+     */
+    public function before(int $pass): Collection
+    {
+        $earlier = array_filter(array_keys($this->begins), static fn (int $of): bool => $of < $pass);
+        [$from, $to] = [$earlier === [] ? null : $this->begins[max($earlier)], $this->begins[$pass]];
+
+        return $this->set->filter(static fn (Setting $of): bool => $from !== null && self::moment($of)->isAfter($from) && ! self::moment($of)->isAfter($to))->values();
+    }
+
+    /** Where the handle of a row stands; null where nobody said. */
+    public function stands(int $row, Moment $at): ?float
+    {
+        return $this->log->stands($row, $at)[Lever::Notch->value] ?? null;
+    }
+
+    /**
+     * Digs on ground like the last one's.
+     *
+     * @param  Collection<int, Dig>  $digs
+     * @param  array<int, Moment>  $begins
+     * @return list<DugAt>
+     */
+    private static function dugAt(Planter $planter, Collection $digs, array $begins, LeverLog $log): array
+    {
+        $soils = array_column(SeasonQuery::plan($planter)->fields, 'soil', 'name');
+        $last = $digs->sortBy('happened_at')->last();
+        $dugAt = $first = [];
+        foreach ($digs->groupBy('pass')->sortKeys() as $pass => $ofPass) {
+            $rows = $ofPass->unique('row_number')->keyBy('row_number')->filter(static fn (Dig $dig): bool => ($soils[$dig->field] ?? null) === ($soils[$last->field ?? ''] ?? null));
+            $together = new DugRows($rows->map(static fn (Dig $dig): DugRow => $dig->dug())->all());
+            foreach ($rows as $row => $dig) {
+                $mean = $together->mean((int) $row);
+                $first[$row] ??= $begins[$pass];
+                if ($mean !== null) {
+                    $dugAt[] = new DugAt((int) $row, $mean[0], $mean[1], $log->moved((int) $row, $first[$row], $begins[$pass]));
+                }
+            }
+        }
+
+        return $dugAt;
+    }
+
+    /** @return array<int, float> notch that the handle of each row was found at on the walk that matters */
+    private static function notches(Planter $planter): array
+    {
+        $walk = $planter->walkThatMatters();
+
+        return $walk === null ? [] : Cell::query()->where('walk_id', $walk->id)->where('check_key', CheckKey::DepthSetNotch)->whereNotNull('value')->pluck('value', 'row_number')->map(floatval(...))->all();
+    }
+
+    private static function moment(Dig|Setting $of): Moment
+    {
+        return Moment::of($of->happened_at->toIso8601ZuluString('millisecond'));
+    }
+}

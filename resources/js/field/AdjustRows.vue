@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { computed, reactive, ref, watch } from 'vue'
+import type { FirstPass, SettingEntry } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
+import RefusalList from '@/components/RefusalList.vue'
+import { useNumbers } from '@/composables/useNumbers'
+import { useOnce } from '@/composables/useOnce'
+import { useSend } from '@/composables/useSend'
+import { useOutbox } from '@/offline/outbox'
+import { sayTurn } from './dig'
+import { useGround } from './useGround'
+
+/** Handles are turned as the digs say, and where each stands now is kept as a setting: it stands between this pass and the next. */
+const { planterId, pass, levers } = defineProps<{
+  planterId: number
+  pass: FirstPass['passes'][number]
+  levers: FirstPass['levers']
+}>()
+const outbox = useOutbox()
+const once = useOnce()
+const numbers = useNumbers()
+const ground = useGround(planterId)
+const { send, refusal, busy } = useSend()
+const done = ref('')
+const turns = computed(() => pass.rows.filter(({ notches }) => notches !== null && notches !== 0))
+const now = reactive<Record<number, number | null>>({})
+watch(
+  turns,
+  (rows) => {
+    for (const { row, stands, notches } of rows) now[row] = stands === null ? null : stands + (notches ?? 0)
+  },
+  { immediate: true },
+)
+
+async function save(): Promise<void> {
+  if (numbers.complain() > 0) return
+  done.value = ''
+  const typed = turns.value.flatMap(({ row }) => {
+    const figure = now[row] ?? null
+    return figure === null ? [] : [{ key: 'depth_mark' as const, row, figure, units: 'in' as const, ...ground.value }]
+  })
+  if (typed.length === 0) return
+  const settings = once.of(typed, () => {
+    const happened_at = new Date().toISOString()
+    return typed.map((one): SettingEntry => ({ ...one, id: uuid(), happened_at }))
+  })
+  const id = settings[0]?.id as string
+  if (!(await send(() => outbox.deliver({ what: 'setting', id, planter: planterId, body: { settings } })))) return
+  once.taken()
+  done.value = 'Saved. Plant another 50 ft and dig again.'
+}
+</script>
+
+<template>
+  <form id="adjust" class="sheet" novalidate aria-label="Adjust" @submit.prevent="save">
+    <h2>3. Adjust</h2>
+    <p v-if="turns.length === 0" class="quiet">No handle to turn on the rows you dug.</p>
+    <template v-else>
+      <p v-if="levers.length > 0" class="quiet">
+        Learned on this planter, ± two standard deviations: {{ levers.join('; ') }}.
+      </p>
+      <ul>
+        <li v-for="of in turns" :key="of.row">
+          <strong>Row {{ of.row }}</strong>
+          <span>
+            {{ sayTurn(of) }} <span v-if="of.expected" class="quiet line">{{ of.expected }}</span>
+          </span>
+          <number-field v-model="now[of.row]" :label="`Row ${of.row}, notch now`" :high="100" :places="1" />
+        </li>
+      </ul>
+      <refusal-list :refusal="refusal" />
+      <p v-if="done" role="status">{{ done }}</p>
+      <v-btn type="submit" variant="outlined" size="large" :loading="busy">Save what I turned</v-btn>
+    </template>
+    <p class="quiet links">
+      Changed downforce, closing or speed? <router-link :to="`/planters/${planterId}/settings`">Set it</router-link>
+      before you dig again.
+    </p>
+  </form>
+</template>
+
+<style scoped>
+form {
+  max-height: none;
+}
+ul {
+  margin: 8px 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: grid;
+  grid-template-columns: 70px minmax(0, 1fr) 130px;
+  align-items: center;
+  gap: 10px;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+.line {
+  display: block;
+}
+.links {
+  margin-top: 8px;
+}
+</style>
