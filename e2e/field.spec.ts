@@ -306,3 +306,62 @@ test('a field is logged from the phone in one line, held against the plan, and w
   const log = await page.evaluate(async (at) => (await fetch(at)).text(), `/api/planters/${planter}/acres/log.csv`)
   expect(log).toContain('"34,000; 32,000 from 40 ac"')
 })
+
+test('set to 6 in and found at 9, on the phone in the order of work: the sprocket is named, changed, and dug again', async ({
+  page,
+  context,
+}) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'Set to six', 4, undefined, { equipment: { drive: 'ground' } })
+  const set = (key: string, value: string) => ({ id: uuid(), key, value, happened_at: '2026-01-02T10:00:00Z' })
+  const settings = [set('sprockets', '30/20'), set('sprocket_box', '20, 25')]
+  expect((await call(page, 'POST', `/api/planters/${planter}/settings`, { settings })).status).toBe(201)
+  const mark = { id: uuid(), key: 'depth_mark', figure: 4, happened_at: '2026-01-02T10:00:00Z' }
+  expect((await call(page, 'POST', `/api/planters/${planter}/settings`, { settings: [mark] })).status).toBe(201)
+
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`/planters/${planter}/first-pass`)
+  const steps = page.getByRole('navigation', { name: 'Steps of the first pass' })
+  const next = steps.locator('[aria-current=step]')
+  await expect(next).toContainText('Turn by hand')
+  await page.getByRole('button', { name: 'Every row dropped' }).click()
+  await expect(next).toContainText('Plant 50 ft and dig')
+
+  // Out of reach: four rows are dug, and go up when there is a signal again.
+  await page.getByRole('textbox', { name: 'Depth wanted' }).fill('2')
+  await page.getByRole('textbox', { name: 'Spacing set' }).fill('6')
+  await page.getByRole('textbox', { name: 'Where in the field' }).fill('Hilltop')
+  await context.setOffline(true)
+  const spacings = '9, 8 1/2, 9 1/4, 9, 8 3/4, 9 1/2'
+  for (const row of [1, 2, 3, 4]) await dig(page, row, row === 2 ? '1 1/2, 1 1/2, 1 1/2' : '2, 2, 2', { spacings })
+  await expect(page.getByText('Row 4, pass 1: dug')).toBeVisible()
+  await context.setOffline(false)
+  const rate = page.getByRole('region', { name: 'Pass 1' }).getByRole('group', { name: 'Rate' })
+  await expect(rate).toContainText('The rate is off', { timeout: 30_000 })
+  await expect(rate).toContainText('50 % too far apart')
+  await expect(rate.getByRole('listitem').first()).toHaveText(
+    '20/20 looks to be in, not 30/20. Read the teeth, then change the driver from 20 to 30 teeth.',
+  )
+  await expect(page.getByRole('region', { name: 'Pass 1' })).toContainText('Hilltop')
+  await expect(next).toContainText('Adjust')
+
+  // What was turned is saved where it was turned, and stands between the passes.
+  const adjust = page.getByRole('form', { name: 'Adjust' })
+  await expect(adjust.getByRole('listitem').filter({ hasText: 'Row 2' })).toContainText('up 2 notches, deeper')
+  await expect(adjust.getByRole('textbox', { name: 'Row 2, notch now' })).toHaveValue('6')
+  await adjust.getByRole('button', { name: 'Save what I turned' }).click()
+  await expect(adjust).toContainText('Plant another 50 ft and dig again')
+  await expect(next).toContainText('Dig again')
+
+  await page.getByRole('form', { name: 'Dig sheet' }).getByRole('combobox', { name: 'Pass' }).press('ArrowDown')
+  await page.getByRole('option', { name: '2', exact: true }).click()
+  for (const row of [1, 2, 3, 4]) await dig(page, row, '2, 2, 2', { spacings: '6, 6.1, 5.9, 6, 6, 6' })
+  const again = page.getByRole('region', { name: 'Pass 2' })
+  await expect(again.getByRole('group', { name: 'Rate' })).toContainText('The rate is right')
+  await expect(again).toContainText('depth mark to 6, row 2')
+  await expect(next).toContainText('Sign off')
+  await page.getByRole('button', { name: 'Ready to plant' }).click()
+  await expect(page.getByText('Signed off.')).toBeVisible()
+  await expect(next).toHaveCount(0)
+  await expectFaultless(page)
+})

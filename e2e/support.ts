@@ -150,6 +150,7 @@ export async function planterWithWalk(
   name: string,
   rows: number,
   checks: string[] | null = ['opener_blade_diameter', 'blade_contact_length'],
+  more: object = {},
 ): Promise<{ planter: number; walk: string }> {
   const sheets = await call<{ id: number; type: string }[]>(page, 'GET', '/api/spec-sheets')
   const vacuum = sheets.body.find((sheet) => sheet.type === 'vacuum') as { id: number }
@@ -162,6 +163,7 @@ export async function planterWithWalk(
     row_count: rows,
     spacing: '30 in',
     spec_sheet_id: vacuum.id,
+    ...more,
   }
   const made = await call<Made>(page, 'POST', '/api/planters', form)
   expect(made.status, JSON.stringify(made.body)).toBe(201)

@@ -63,11 +63,14 @@ async function save(): Promise<void> {
     seen: form.seen as DigEntry['seen'],
     ...(isSure.value ? { confirmed: true } : {}),
   }
+  const sent = { row: row.value, form: JSON.stringify(form) }
   const body = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
   if (!(await send(() => outbox.deliver({ what: 'dig', id: body.id, planter: planterId, body })))) return
   once.taken()
   isSure.value = false
-  done.value = `Row ${row.value}, pass ${pass.value}: kept.`
+  done.value = `Row ${sent.row}, pass ${typed.pass}: kept.`
+  // Whoever has gone on meanwhile is not interrupted.
+  if (row.value !== sent.row || JSON.stringify(form) !== sent.form) return
   Object.assign(form, { depths: [], spacings: [], seen: [], note: '' })
   const next = told.to_dig.find((one) => one.row > row.value && !dug.value.has(one.row))
   if (next) row.value = next.row

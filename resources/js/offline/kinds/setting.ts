@@ -12,6 +12,8 @@ export const setting: Kind<'setting'> = {
     const params = { path: { planter: item.planter } }
     await body(api.POST('/api/planters/{planter}/settings', { params, body: item.body }))
     await queries.invalidateQueries({ queryKey: keys.settings(item.planter) })
+    // What was turned makes digs from before it old.
+    await queries.invalidateQueries({ queryKey: keys.firstPass(item.planter) })
     return allTaken()
   },
   title: ({ body: { settings } }) =>
