@@ -34,15 +34,17 @@ final readonly class PassTurns
         private array $begins,
         private LeverLog $log,
         public TurnWorth $worth,
-        private float $notch,
+        /** Depth of one by the sheet, millimetres. */
+        public float $notch,
     ) {
     }
 
     /**
      * @param  Planter  $planter  with its spec sheet and workshop
      * @param  Collection<int, Dig>  $digs  of one season
+     * @param  array<string, float>  $gained  by which blades that were changed since plant deeper, millimetres, by id of the dig
      */
-    public static function of(Planter $planter, Collection $digs): self
+    public static function of(Planter $planter, Collection $digs, array $gained): self
     {
         $set = Setting::held($planter->id)->with('user')->orderBy('happened_at')->orderBy('id')->get()->filter(static fn (Setting $of): bool => $of->key->makesDigsOld());
         $levers = [];
@@ -50,7 +52,7 @@ final readonly class PassTurns
             $told = Lever::told($of->key, $of->value, $of->figure === null ? null : (float) $of->figure);
             $levers = $told === null ? $levers : [...$levers, [self::moment($of), $of->row_number, ...$told]];
         }
-        $log = new LeverLog($levers, self::notches($planter));
+        $log = new LeverLog($levers, self::foundAt($planter));
         $begins = [];
         foreach ($digs->sortBy('happened_at') as $dig) {
             $begins[$dig->pass] ??= self::moment($dig);
@@ -59,15 +61,17 @@ final readonly class PassTurns
         $quantity = $planter->readSheet()->notch->quantity;
         $notch = $quantity instanceof Length ? $quantity->toMillimetres() : self::NOTCH;
 
-        return new self($set, $begins, $log, TurnWorth::of(self::dugAt($planter, $digs, $begins, $log), $notch), $notch);
+        return new self($set, $begins, $log, TurnWorth::of(self::dugAt($planter, $digs, $begins, $log, $gained), $notch), $notch);
     }
 
-    /** Depth of one notch: by the planter's own passes, or by the sheet as long as they do not tell it. Millimetres. */
-    public function notch(): float
+    /**
+     * Notches by which a row's handle is turned, by what a notch was worth on the planter's own passes; null until they tell it.
+     *
+     * @param  float  $target  depth, millimetres
+     */
+    public function notches(int $row, float $target): ?float
     {
-        $worth = $this->worth->worth(Lever::Notch);
-
-        return $this->worth->isLearned(Lever::Notch) && $worth->value > 2 * $worth->sd ? $worth->value : $this->notch;
+        return $this->worth->isLearned(Lever::Notch) ? $this->worth->turn($row, Lever::Notch, $target) : null;
     }
 
     /**
@@ -81,6 +85,11 @@ final readonly class PassTurns
         return $this->set->filter(static fn (Setting $of): bool => $from !== null && self::moment($of)->isAfter($from) && ! self::moment($of)->isAfter($to))->values();
     }
 
+    public function isLast(int $pass): bool
+    {
+        return $pass === array_key_last($this->begins);
+    }
+
     /** Where the handle of a row stands; null where nobody said. */
     public function stands(int $row, Moment $at): ?float
     {
@@ -92,9 +101,10 @@ final readonly class PassTurns
      *
      * @param  Collection<int, Dig>  $digs
      * @param  array<int, Moment>  $begins
+     * @param  array<string, float>  $gained
      * @return list<DugAt>
      */
-    private static function dugAt(Planter $planter, Collection $digs, array $begins, LeverLog $log): array
+    private static function dugAt(Planter $planter, Collection $digs, array $begins, LeverLog $log, array $gained): array
     {
         $soils = array_column(SeasonQuery::plan($planter)->fields, 'soil', 'name');
         $last = $digs->sortBy('happened_at')->last();
@@ -106,7 +116,7 @@ final readonly class PassTurns
                 $mean = $together->mean((int) $row);
                 $first[$row] ??= $begins[$pass];
                 if ($mean !== null) {
-                    $dugAt[] = new DugAt((int) $row, $mean[0], $mean[1], $log->moved((int) $row, $first[$row], $begins[$pass]));
+                    $dugAt[] = new DugAt((int) $row, $mean[0] + ($gained[$dig->id] ?? 0.0), $mean[1], $log->moved((int) $row, $first[$row], $begins[$pass]));
                 }
             }
         }
@@ -115,7 +125,7 @@ final readonly class PassTurns
     }
 
     /** @return array<int, float> notch that the handle of each row was found at on the walk that matters */
-    private static function notches(Planter $planter): array
+    private static function foundAt(Planter $planter): array
     {
         $walk = $planter->walkThatMatters();
 

@@ -69,12 +69,14 @@ it('learns what a notch is worth from what was set between passes, and tells it 
     $this->travelTo('2026-04-20 11:00:00');
     ($this->set)('depth_mark', ['figure' => 5], '2026-04-20T08:45:00Z');
     // One notch brought 1/2 in on all three rows, not the 1/4 of the sheet: what is wanted is reached.
-    ($this->dig)([1 => 6.0, 6 => 6.0, 11 => 6.0], '6', $deep(2, '2', '2026-04-20T09:30:00Z'));
+    ($this->dig)([1 => 6.0, 6 => 6.0], '6', $deep(2, '2', '2026-04-20T09:30:00Z'));
+    ($this->dig)([11 => 6.0], '6', ['target' => '2 1/2'] + $deep(2, '2', '2026-04-20T09:31:00Z'));
     $told = ($this->told)();
     expect($told['passes'][0]['set_before'])->toBe(['depth mark to 5, all rows'])->and($told['passes'][1]['set_before'])->toBe([])->and($told['levers'])->toHaveCount(1)
         ->and(preg_match('/^One notch up: 0\.4[6-9]\d* ± 0\.\d+ in deeper$/', $told['levers'][0]))->toBe(1)->and($told['passes'][0]['rows'][0])->toMatchArray(['stands' => 5, 'notches' => 0, 'expected' => null]);
-    // The first pass would take half the turn that the sheet says: 1/2 in is one notch here, not two.
-    expect($told['passes'][1]['rows'][0]['notches'])->toEqual(1)->and($told['passes'][1]['rows'][0]['expected'])->toStartWith('expect ');
+    // 1/2 in deeper is one notch here, not the two of the sheet, which stand with the first pass.
+    expect($told['passes'][0]['rows'][2]['notches'])->toEqual(1)->and($told['passes'][0]['rows'][2]['expected'])->toMatch('/^expect 2\.(4[4-9]|5\d?) in after that/')
+        ->and($told['passes'][1]['rows'][0])->toMatchArray(['notches' => 2, 'expected' => null]);
 });
 
 it('keeps where it was dug and its residue', function (): void {

@@ -179,7 +179,7 @@ final class FirstPassShape
         $earlier = array_filter(array_keys($seasons), static fn (int $season): bool => $season < $planter->season());
         $before = $earlier === [] ? null : max($earlier);
         $digs = $seasons[$planter->season()] ?? new Collection;
-        $turns = PassTurns::of($planter, $digs);
+        $turns = PassTurns::of($planter, $digs, $gained);
         $aims = FoundRates::aims($planter, $digs->first()->field ?? '');
         $passes = new self($planter, $rates, $words);
 
@@ -194,7 +194,7 @@ final class FirstPassShape
             'to_dig' => array_map(static fn (int $row, string $why): array => ['row' => $row, 'why' => $why], array_keys($toDig), $toDig),
             'open' => $open,
             'passes' => $passes->all($digs, $gained, $turns),
-            'before' => $before === null ? null : ['season' => $before, 'passes' => $passes->all($seasons[$before], [], PassTurns::of($planter, $seasons[$before]))],
+            'before' => $before === null ? null : ['season' => $before, 'passes' => $passes->all($seasons[$before], [], PassTurns::of($planter, $seasons[$before], []))],
             'sign_offs' => $signOffs->map(static fn (SignOff $of): array => [
                 'id' => $of->id, 'kind' => $of->kind->value, 'field' => $of->field, 'rows' => $of->rows, 'words' => $of->words, 'answers' => $of->answers, 'by' => $of->user->name, 'happened_at' => $of->happened_at->toIso8601ZuluString(),
             ])->all(),
@@ -233,12 +233,13 @@ final class FirstPassShape
         $found = $this->rates->of($this->planter, $digs, FoundRates::aims($this->planter, $last->field));
         $rows = [];
         foreach ($digs as $row => $dig) {
-            $by = $together->notches($row, (float) $dig->target, $turns->notch(), $gained[$dig->id] ?? 0.0);
+            // What was told after an earlier pass stays as it was.
+            $by = ($turns->isLast($pass) ? $turns->notches($row, (float) $dig->target) : null) ?? $together->notches($row, (float) $dig->target, $turns->notch, $gained[$dig->id] ?? 0.0);
             $rows[] = $this->row($dig, $dug[$row], $found->rows[$row] ?? null) + [
                 'differs' => isset($differing[$row]) ? $differing[$row] > 0 : null,
                 'notches' => $by,
                 'stands' => $turns->stands($row, Moment::of($dig->happened_at->toIso8601ZuluString('millisecond'))),
-                'expected' => $by === null || $by === 0.0 ? null : $this->expected($turns->worth->after($row, [Lever::Notch->value => $by])),
+                'expected' => $by === null || $by === 0.0 || ! $turns->isLast($pass) ? null : $this->expected($turns->worth->after($row, [Lever::Notch->value => $by])),
                 'before' => $before[$row] ?? null,
             ];
         }

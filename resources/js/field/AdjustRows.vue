@@ -91,7 +91,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 70px minmax(0, 1fr) 130px;
+  grid-template-columns: 70px minmax(0, 1fr) 190px;
   align-items: center;
   gap: 10px;
   padding: 6px 0;
@@ -102,5 +102,13 @@ li {
 }
 .links {
   margin-top: 8px;
+}
+@media (max-width: 700px) {
+  li {
+    grid-template-columns: 70px minmax(0, 1fr);
+  }
+  li > :last-child {
+    grid-column: 1 / -1;
+  }
 }
 </style>

@@ -21,7 +21,7 @@ const last = computed(() => signed.find(({ kind }) => kind === 'hand_turned'))
 </script>
 
 <template>
-  <section id="turn_by_hand" class="sheet" aria-label="Turn by hand">
+  <section id="turn_by_hand" class="sheet hand-turn" aria-label="Turn by hand">
     <h2>1. Turn each row by hand</h2>
     <p class="caution">{{ say('caution.hand_turn') }}</p>
     <p v-if="last">
@@ -49,10 +49,19 @@ const last = computed(() => signed.find(({ kind }) => kind === 'hand_turned'))
 </template>
 
 <style scoped>
+.hand-turn {
+  display: grid;
+  gap: 10px;
+}
 .line {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   align-items: start;
   gap: 8px;
+}
+@media (max-width: 700px) {
+  .line {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

@@ -66,4 +66,9 @@ const ready = () =>
   align-items: start;
   gap: 8px;
 }
+@media (max-width: 700px) {
+  .line {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -109,7 +109,7 @@ async function save(): Promise<void> {
       />
       <number-field
         :model-value="form.rate_low === null ? null : Math.abs(form.rate_low)"
-        label="Seeds closer than set, at most"
+        label="Seeds closer by at most"
         kind="share"
         :low="0.005"
         :high="0.3"
@@ -118,7 +118,7 @@ async function save(): Promise<void> {
       />
       <number-field
         v-model="form.rate_high"
-        label="Seeds farther than set, at most"
+        label="Seeds farther by at most"
         kind="share"
         :low="0.005"
         :high="0.3"
