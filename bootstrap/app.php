@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Exceptions\Speaks;
+use App\Http\Middleware\NamesItself;
 use App\Http\Middleware\ReadsStrictly;
 use App\Http\Middleware\StatefulWhereKept;
 use App\Http\Middleware\StaysSignedOut;
@@ -22,6 +23,8 @@ return Application::configure(basePath: dirname(__DIR__))
         // One origin serves the client and the API.
         $middleware->remove(HandleCors::class);
         $middleware->prepend(ReadsStrictly::class);
+        // After the proxies that are trusted have said what was asked for.
+        $middleware->append(NamesItself::class);
         // Before anything asks who is signed in.
         $middleware->api(prepend: StatefulWhereKept::class, append: StaysSignedOut::class);
         $middleware->prependToPriorityList(AuthenticatesRequests::class, StaysSignedOut::class);

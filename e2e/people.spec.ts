@@ -142,6 +142,35 @@ test('of forty guesses side by side five get an answer, and one invitation makes
   expect(body.people.filter(({ name }) => name === 'Fen')).toHaveLength(1)
 })
 
+test('six new-password links for one person at once: all are made, the last is good; what is too large is said in words', async ({
+  page,
+  elsewhere,
+}) => {
+  await signIn(page, 'sable@lowmoor.example')
+  const made = await call<{ link: string }>(page, 'POST', '/api/people/invitations', { role: 'helper' })
+  const device = await elsewhere()
+  await device.request.get('/sanctum/csrf-cookie')
+  const email = `rill${test.info().retry}@lowmoor.example`
+  const join = { link: made.body.link.split('#')[1], name: 'Rill', email, password: PASSWORD }
+  const { body: rill } = await call<{ id: number }>(device, 'POST', '/api/invitations/accept', join)
+  const links = await Promise.all(
+    Array.from({ length: 6 }, () => call<{ link: string }>(page, 'POST', `/api/people/${rill.id}/reset-link`)),
+  )
+  expect(links.map(({ status }) => status)).toEqual([201, 201, 201, 201, 201, 201])
+  const resets: number[] = []
+  for (const { body } of links) {
+    const reset = { link: body.link.split('#')[1], password: `${PASSWORD} once more` }
+    resets.push((await call(device, 'POST', '/api/password/reset', reset)).status)
+  }
+  expect(resets.sort()).toEqual([200, 422, 422, 422, 422, 422])
+
+  const large = await call<{ message: string }>(page, 'POST', '/api/planters', { name: 'x'.repeat(17 * 1024 * 1024) })
+  expect(large).toEqual({
+    status: 413,
+    body: { message: 'That is too large: 16 MB at most. Send a smaller picture or file.' },
+  })
+})
+
 // Alone: an owner who is one no more takes the open invitations along, those of the other tests too.
 test('of two owners who demote each other one stays, and what is taken back lets nobody in @alone', async ({
   page,

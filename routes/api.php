@@ -20,6 +20,7 @@ use App\Field\Http\ToolbarLevelController;
 use App\Field\Http\WatchController;
 use App\Field\Http\YieldCurveController;
 use App\Http\Middleware\DevicesOnly;
+use App\Http\Middleware\FewAtOnce;
 use App\Http\Middleware\NeedsSession;
 use App\Http\Middleware\NotesExport;
 use App\Http\Middleware\SpeaksForItself;
@@ -147,7 +148,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
     Route::get('suppliers', [SupplierController::class, 'index'])->can('record');
     Route::post('suppliers', [SupplierController::class, 'store'])->can('set');
     Route::put('suppliers/{supplier}', [SupplierController::class, 'update'])->can('view', 'supplier')->can('set');
-    Route::post('suppliers/{supplier}/ask', [SupplierController::class, 'ask'])->can('view', 'supplier')->can('record');
+    Route::post('suppliers/{supplier}/ask', [SupplierController::class, 'ask'])->can('view', 'supplier')->can('record')->middleware(FewAtOnce::class.':2');
     Route::get('orders', [OrderController::class, 'index'])->can('record');
     Route::post('orders', [OrderController::class, 'store'])->can('set');
     Route::post('orders/draft', [OrderController::class, 'draft'])->can('set');
@@ -279,7 +280,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::post('readings', [ReadingController::class, 'store'])->can('record');
         Route::get('news', [WalkController::class, 'news'])->can('record');
         Route::post('notes', NoteController::class)->can('record');
-        Route::post('photos', [PhotoController::class, 'store'])->can('record');
+        Route::post('photos', [PhotoController::class, 'store'])->can('record')->middleware(FewAtOnce::class.':2');
         Route::post('decisions', [DecideController::class, 'store'])->can('set');
         Route::get('depth-index', DepthIndexController::class)->can('see');
         Route::get('export.csv', WalkExportController::class)->can('see')->middleware(NotesExport::class);

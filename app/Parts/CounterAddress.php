@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
+use Symfony\Component\HttpFoundation\IpUtils;
+
 /**
  * Where a parts counter is asked: at an address that is not within reach of this machine alone, or at the stand-in. Nobody
  * can have Ustrel ask what stands behind its own walls.
  */
 final readonly class CounterAddress
 {
+    /** Addresses of many (multicast), and of relays that lead back into other networks. */
+    private const NOT_ONE_HOST = ['224.0.0.0/4', '192.88.99.0/24'];
+
     /** How the stand-in can be told to behave. */
     public const MANNERS = ['works', 'slow', 'late', 'down', 'wrong', 'half'];
 
@@ -45,7 +50,7 @@ final readonly class CounterAddress
         $host = self::host($written);
         $found = $host === null ? false : gethostbynamel($host);
         foreach ($found === false ? [] : $found as $at) {
-            if (filter_var($at, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4 | FILTER_FLAG_GLOBAL_RANGE) === false) {
+            if (filter_var($at, FILTER_VALIDATE_IP, FILTER_FLAG_IPV4 | FILTER_FLAG_GLOBAL_RANGE) === false || IpUtils::checkIp($at, self::NOT_ONE_HOST)) {
                 return null;
             }
         }

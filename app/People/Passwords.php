@@ -36,7 +36,14 @@ final readonly class Passwords
             throw ValidationException::withMessages(['person' => __($person->email === null ? 'people.is_guest' : 'people.is_inactive')]);
         }
 
-        return ($root ?? url('/')).'/reset#'.$this->broker()->createToken($person).'.'.rtrim(strtr(base64_encode($person->email), '+/', '-_'), '=');
+        // Of several that are made at once the last is good.
+        $token = DB::transaction(function () use ($person): string {
+            User::query()->whereKey($person->id)->lockForUpdate()->firstOrFail();
+
+            return $this->broker()->createToken($person);
+        });
+
+        return ($root ?? url('/'))."/reset#{$token}.".rtrim(strtr(base64_encode($person->email), '+/', '-_'), '=');
     }
 
     /** By mail, to whoever has that address; whether somebody has is not told. Anybody may ask: what host they named is not gone by. */
@@ -57,7 +64,9 @@ final readonly class Passwords
     public function heldBy(string $secret): User
     {
         [$token, $email] = explode('.', $secret, 2) + [1 => ''];
-        $person = User::query()->letIn()->where('email', (string) base64_decode(strtr($email, '-_', '+/')))->first();
+        $email = (string) base64_decode(strtr($email, '-_', '+/'));
+        // What is no text was never in a link of ours.
+        $person = mb_check_encoding($email, 'UTF-8') && ! str_contains($email, "\0") ? User::query()->letIn()->where('email', $email)->first() : null;
 
         return $person !== null && $this->broker()->tokenExists($person, $token) ? $person : throw NotLetIn::because('reset_bad');
     }

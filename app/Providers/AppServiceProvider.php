@@ -74,9 +74,21 @@ final class AppServiceProvider extends ServiceProvider
     {
         // Nothing is served from the disk but by its own route.
         config(['filesystems.disks.local.serve' => false]);
+        self::sendMail();
         $public = config('ustrel.public_url');
         config(['session.secure' => is_string($public) && str_starts_with($public, 'https://') ? true : config('session.secure')]);
         $this->app->extend('translation.loader', static fn (FileLoader $loader, Application $app): WordLoader => new WordLoader($app->make('files'), $loader->paths()));
+    }
+
+    /** Where no mail server is set nothing is sent, and no link gets into a log: whoever makes one sees it, and passes it on. */
+    private static function sendMail(): void
+    {
+        if (config('mail.default') === 'log') {
+            config(['mail.default' => 'array']);
+        }
+        if (config('mail.from.address') === 'hello@example.com') {
+            config(['mail.from' => ['address' => 'ustrel@'.(parse_url((string) config('app.url'), PHP_URL_HOST) ?: 'localhost'), 'name' => (string) config('app.name')]]);
+        }
     }
 
     public function boot(): void

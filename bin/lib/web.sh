@@ -120,6 +120,8 @@ http {
         location ~ /\\. { return 404; }
         # By itself nginx fails only where it cannot put by what comes in.
         error_page 500 = @no_room;
+        error_page 413 = @too_large;
+        location @too_large { include $STATE/run/headers.conf; default_type application/json; return 413 '{"message": "$(words error.too_large)"}'; }
         location @no_room { include $STATE/run/headers.conf; default_type application/json; return 507 '{"message": "$(words error.no_room)"}'; }
         location / { try_files \$uri /index.php?\$query_string; }
         location = /index.php {

@@ -126,7 +126,7 @@ it('asks nobody behind its own walls, whatever the address is called', function 
     Http::fake();
     ($this->ask)(($this->supplier)($address))->assertOk()->assertJsonPath('fault', 'It did not answer.');
     Http::assertNothingSent();
-})->with(['http://127.0.0.1:8000/', 'http://localhost/', 'http://127.1/', 'http://2130706433/', 'http://0.0.0.0/', 'http://10.0.0.4/x', 'http://192.168.1.1/', 'http://169.254.169.254/latest', 'http://172.16.3.4/', 'https://nobody.invalid/']);
+})->with(['http://127.0.0.1:8000/', 'http://localhost/', 'http://127.1/', 'http://2130706433/', 'http://0.0.0.0/', 'http://10.0.0.4/x', 'http://192.168.1.1/', 'http://169.254.169.254/latest', 'http://172.16.3.4/', 'http://224.0.0.1/', 'http://239.255.255.250:1900/', 'http://192.88.99.1/', 'https://nobody.invalid/']);
 
 it('refuses what is no address', function (mixed $counter): void {
     $this->postJson('/api/suppliers', ['name' => 'Brook', 'prices' => [], 'counter' => $counter])->assertUnprocessable()->assertJsonValidationErrors(['counter' => 'address of the parts counter']);

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Parts\Supplier;
 use App\Models\People\Activity;
 use App\Models\People\Attempt;
 use App\Models\People\DeviceSession;
@@ -13,6 +14,8 @@ use App\People\GoodPassword;
 use App\People\Mail\InvitationMail;
 use App\People\Mail\ResetMail;
 use App\People\SetUpWorkshop;
+use App\Providers\AppServiceProvider;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Validator;
 use Illuminate\Support\Str;
@@ -144,6 +147,57 @@ it('changes a password for who knows the old one, and ends the sessions elsewher
     $this->putJson('/api/me/password', ['current' => 'secret-rows', 'password' => GOOD])->assertNoContent();
     expect(DeviceSession::query()->count())->toBe(0);
     $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => GOOD])->assertOk();
+});
+
+it('gives a session a new id with a new password', function (): void {
+    $this->actingAs($this->technician)->getJson('/api/me')->assertOk();
+    $before = session()->getId();
+    $this->putJson('/api/me/password', ['current' => 'secret-rows', 'password' => GOOD])->assertNoContent();
+    expect(session()->getId())->not->toBe($before);
+    $this->getJson('/api/me')->assertOk();
+});
+
+it('takes a link that is no text for one that is not good', function (string $secret): void {
+    $this->postJson('/api/password/reset', ['link' => $secret, 'password' => GOOD])->assertUnprocessable()->assertJsonPath('errors.link.0', __('people.reset_bad'));
+})->with(['token.'.rtrim(base64_encode("\xff\xfe@example.test"), '='), 'token.'.rtrim(base64_encode("a\0b@example.test"), '='), 'token.%%%', 'token', '.']);
+
+it('begins its links as the installation is called, not as somebody says', function (string $host, bool $isOurs): void {
+    $this->actingAs($this->technician);
+    foreach (["/api/people/{$this->technician->id}/reset-link" => [], '/api/people/invitations' => ['role' => 'helper']] as $path => $with) {
+        $link = $this->postJson("http://{$host}{$path}", $with)->assertCreated()->json('link');
+        expect($link)->toStartWith($isOurs ? "http://{$host}/" : rtrim((string) config('app.url'), '/').'/');
+    }
+})->with([['evil.example', false], ['localhost.evil.example', false], ['192.168.4.7', true], [strtolower((string) gethostname()), true]]);
+
+it('invites thirty an hour', function (): void {
+    $this->actingAs($this->technician);
+    for ($turn = 0; $turn < 30; $turn++) {
+        $this->postJson('/api/people/invitations', ['role' => 'helper'])->assertCreated();
+    }
+    $this->postJson('/api/people/invitations', ['role' => 'helper'])->assertTooManyRequests();
+    $this->travel(61)->minutes();
+    expect(Invitation::query()->count())->toBe(30);
+});
+
+it('writes no link into a log where no mail server is set', function (): void {
+    config(['mail.default' => 'log', 'mail.from.address' => 'hello@example.com', 'app.url' => 'http://shop.local:8080']);
+    (new AppServiceProvider(app()))->register();
+    expect(config('mail.default'))->toBe('array')->and(config('mail.from.address'))->toBe('ustrel@shop.local');
+});
+
+it('lets one person hold two workers with what takes long, and no more', function (): void {
+    $supplier = Supplier::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Brook', 'prices' => [], 'answers' => [], 'counter' => null]);
+    $this->actingAs($this->technician);
+    $held = array_map(fn (int $place) => Cache::lock("few-at-once|{$this->technician->id}|{$place}", 60), [1, 2]);
+    $held[0]->get();
+    $this->postJson("/api/suppliers/{$supplier->id}/ask")->assertUnprocessable();
+    $held[1]->get();
+    $this->postJson("/api/suppliers/{$supplier->id}/ask")->assertTooManyRequests()->assertHeader('Retry-After', '2');
+    // Somebody else of the shop goes on.
+    $other = User::factory()->for($this->technician->workshop)->create(['role' => Role::Technician])->refresh();
+    $this->switchTo($other)->postJson("/api/suppliers/{$supplier->id}/ask")->assertUnprocessable();
+    array_map(static fn ($lock) => $lock->release(), $held);
+    $this->switchTo($this->technician)->postJson("/api/suppliers/{$supplier->id}/ask")->assertUnprocessable();
 });
 
 it('takes long passwords and refuses those that many choose', function (string $password, bool $good): void {

@@ -27,6 +27,8 @@ final class InvitationController extends Controller
 {
     use EntersPeople;
 
+    private const AN_HOUR = 30;
+
     #[OA\Post(path: '/api/people/invitations', operationId: 'invite', tags: ['people'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['role'], properties: [
         new OA\Property(property: 'role', type: 'string', enum: ['owner', 'technician', 'helper']),
@@ -35,12 +37,14 @@ final class InvitationController extends Controller
     #[OA\Response(response: 201, description: 'The link', content: new OA\JsonContent(ref: '#/components/schemas/NewLink'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function store(Request $request, Invite $invite): JsonResponse
+    #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
+    public function store(Request $request, Invite $invite, Tries $tries): JsonResponse
     {
         $given = $request->validate(
             ['role' => ['required', 'string', Rule::in(array_column(Role::INVITED, 'value'))], 'email' => ['nullable', 'string', 'max:254', 'email:rfc']],
             ['role.*' => __('people.role'), 'email.*' => __('people.email')],
         );
+        $tries->take("invite|{$this->user($request)->workshop_id}", self::AN_HOUR, 3600);
         $email = $given['email'] ?? null;
         [$invitation, $link] = $invite($this->user($request)->load('workshop'), Role::from($given['role']), $email === null ? null : Email::normal($email));
 

@@ -76,6 +76,8 @@ final class PasswordController extends Controller
         }
         $tries->giveBack($key);
         $passwords->change($user, $this->newPassword($request, self::namesOf($user)), Devices::here($request));
+        // Whoever had seen the id of this session has nothing in hand any more.
+        $request->session()->migrate(true);
 
         return response()->noContent();
     }
