@@ -17,12 +17,30 @@ it('puts everything by in one sealed file, and takes it back elsewhere, or says 
     $demo->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
     expect(mkdir("{$from}/storage/app/photos/1", recursive: true))->toBeTrue();
     file_put_contents("{$from}/storage/app/photos/1/a.jpg", 'a picture');
+    // A backup that was killed has left its dump; one that is under way is left alone.
+    foreach (['dead', 'alive'] as $name) {
+        mkdir("{$from}/storage/backups/.backup-{$name}", recursive: true);
+        file_put_contents("{$from}/storage/backups/.backup-{$name}/database.dump", 'all of it');
+        foreach (['', "/.backup-{$name}", "/.backup-{$name}/database.dump"] as $of) {
+            chown("{$from}/storage/backups{$of}", (int) fileowner("{$from}/storage/app"));
+        }
+    }
+    flock($alive = fopen("{$from}/storage/backups/.backup-alive.held", 'c'), LOCK_EX);
+    chmod("{$from}/storage/backups/.backup-alive.held", 0666);
+    // Three go on recording while it is made, and what it holds is counted in what was dumped.
+    $more = "INSERT INTO workshops SELECT (jsonb_populate_record(of, jsonb_build_object('id', nextval('workshops_id_seq')))).* FROM workshops AS of WHERE id = 1";
+    $writers = array_map(static fn (): Process => recording($from, $more), range(1, 3));
     $backup = command($settings, 'ustrel:backup', '--thin');
+    expect(stopRecording($from))->toBe(count($writers));
+    expect(glob("{$from}/storage/backups/.backup-*"))->toBe(["{$from}/storage/backups/.backup-alive", "{$from}/storage/backups/.backup-alive.held"]);
+    fclose($alive);
+    expect(command($settings, 'ustrel:try-backup')->getOutput())->toContain('was taken back whole');
+    expect(asked($from, 'SELECT count(*) > 5 FROM workshops'))->toBe('t')->and(asked($from, 'DELETE FROM workshops WHERE id NOT IN (SELECT workshop_id FROM users) RETURNING 1') === '')->toBeFalse();
     expect($backup->getOutput())->toContain('Written: ')->and($backup->getExitCode())->toBe(0);
     [$file] = glob("{$from}/storage/backups/*.backup");
     expect((string) file_get_contents($file, length: 8))->toBe('Salted__')
         ->and(fileperms($file) & 0777)->toBe(0600)
-        ->and(glob("{$from}/storage/backups/.backup-*"))->toBe([]);
+        ->and(command($settings, 'ustrel:backup')->getExitCode())->toBe(0)->and(glob("{$from}/storage/backups/.backup-*"))->toBe([]);
     expect(command($settings, 'ustrel:try-backup')->getOutput())->toContain('was taken back whole')
         ->and(command(['USTREL_BACKUP_PASSPHRASE' => 'another'] + $settings, 'ustrel:try-backup')->getExitCode())->toBe(1)
         ->and(json_decode((string) file_get_contents("{$from}/storage/backups/trial.json"), true)['why'])->toContain('does not open')
@@ -41,9 +59,11 @@ it('puts everything by in one sealed file, and takes it back elsewhere, or says 
         $refused = command($other + $settings, 'ustrel:restore', $what);
         expect($refused->getExitCode())->toBe(1, $why)->and(preg_replace('/\s+/', ' ', $refused->getOutput()))->toContain($why);
     }
+    // A newer version has tables of its own here, which hang on those of the backup.
+    asked($to, 'CREATE TABLE of_a_newer_version (user_id bigint REFERENCES users); ALTER TABLE of_a_newer_version OWNER TO ustrel');
     $restored = command($settings, 'ustrel:restore', $file);
     expect($restored->getOutput().$restored->getErrorOutput())->toContain('the state is equal to the record')
-        ->and($restored->getExitCode())->toBe(0)
+        ->and($restored->getExitCode())->toBe(0)->and(asked($to, "SELECT count(*) FROM pg_tables WHERE tablename = 'of_a_newer_version'"))->toBe('0')
         ->and(file_get_contents("{$to}/storage/app/photos/1/a.jpg"))->toBe('a picture')
         ->and(visit('GET', "http://127.0.0.1:{$settings['USTREL_PORT']}/api/welcome", [], "{$to}/jar")[2])->toBe('{"is_set_up":true,"is_demo":true}')
         ->and(command($settings, 'ustrel:rebuild')->getOutput())->toContain('Equal:');

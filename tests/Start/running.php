@@ -140,9 +140,31 @@ function comesUp(string $root): bool
 /** Asks the database of a data folder. */
 function asked(string $folder, string $sql): string
 {
-    $as = posix_geteuid() === 0 ? ['runuser', '-u', 'postgres', '--'] : [];
-    $psql = new Process([...$as, 'psql', '-qAtX', '-h', "{$folder}/pgrun", '-p', trim((string) file_get_contents("{$folder}/db_port")), '-U', 'postgres', '-d', 'ustrel', '-c', $sql], cwd: '/');
+    $psql = new Process([...psql($folder), '-c', $sql], cwd: '/');
     $psql->mustRun();
 
     return trim($psql->getOutput());
+}
+
+/** Goes on and on with a statement, committing each time, until `stopRecording`. */
+function recording(string $folder, string $sql): Process
+{
+    $process = new Process([...psql($folder), '-c', "DO $$ BEGIN LOOP {$sql}; COMMIT; PERFORM pg_sleep(0.005); END LOOP; END $$"], cwd: '/', timeout: LONG);
+    $process->start();
+
+    return $process;
+}
+
+/** @return int how many went on until now */
+function stopRecording(string $folder): int
+{
+    return (int) asked($folder, "SELECT count(pg_terminate_backend(pid)) FROM pg_stat_activity WHERE query LIKE 'DO $$ BEGIN LOOP%'");
+}
+
+/** @return list<string> */
+function psql(string $folder): array
+{
+    $as = posix_geteuid() === 0 ? ['runuser', '-u', 'postgres', '--'] : [];
+
+    return [...$as, 'psql', '-qAtX', '-h', "{$folder}/pgrun", '-p', trim((string) file_get_contents("{$folder}/db_port")), '-U', 'postgres', '-d', 'ustrel'];
 }

@@ -15,6 +15,10 @@ final readonly class Backups
 {
     private const NAME = '/^ustrel-(\d{4}-\d{2}-\d{2}T\d{6}Z)\.backup$/';
 
+    private const FOLDER = '/.backup-';
+
+    private const HELD = '.held';
+
     public function __construct(private Filesystem $files, private Archive $archive, private Manifest $manifest)
     {
     }
@@ -31,11 +35,11 @@ final readonly class Backups
 
         return $this->within($into, function (string $folder) use ($file, $passphrase): string {
             // The database first: a picture is on the disk before its line is in the database.
-            Dump::write("{$folder}/".Manifest::DUMP);
+            $counts = Dump::write("{$folder}/".Manifest::DUMP, Manifest::counts(...));
             if ($this->files->isDirectory(PhotoFiles::root())) {
                 $this->files->copyDirectory(PhotoFiles::root(), "{$folder}/".Manifest::PHOTOS) || throw BackupFailed::because('not_written', ['file' => $file]);
             }
-            $this->manifest->write($folder);
+            $this->manifest->write($folder, $counts);
             $this->archive->pack($folder, $file, $passphrase);
 
             return $file;
@@ -108,6 +112,26 @@ final readonly class Backups
         return count($days) - count($kept);
     }
 
+    /** Puts away what killed backups have left: unsealed dumps among it. */
+    private function clean(string $in): void
+    {
+        $isBusy = false;
+        foreach (glob($in.self::FOLDER.'*', GLOB_ONLYDIR) ?: [] as $folder) {
+            $held = fopen($folder.self::HELD, 'c');
+            if ($held === false || ! flock($held, LOCK_EX | LOCK_NB)) {
+                $isBusy = true;
+
+                continue;
+            }
+            $this->files->deleteDirectory($folder);
+            fclose($held);
+            $this->files->delete($folder.self::HELD);
+        }
+        if (! $isBusy) {
+            $this->files->delete(glob("{$in}/*.backup.part") ?: []);
+        }
+    }
+
     /**
      * @template T
      *
@@ -116,12 +140,18 @@ final readonly class Backups
      */
     private function within(string $beside, callable $work): mixed
     {
-        $folder = $beside.'/.backup-'.bin2hex(random_bytes(6));
+        $this->clean($beside);
+        $folder = $beside.self::FOLDER.bin2hex(random_bytes(6));
         $this->files->makeDirectory($folder, 0700, true);
+        // As long as somebody works in it, it is locked; a lock ends with who holds it, killed or not.
+        $held = fopen($folder.self::HELD, 'c') ?: throw BackupFailed::because('not_written', ['file' => $folder]);
+        flock($held, LOCK_EX);
         try {
             return $work($folder);
         } finally {
             $this->files->deleteDirectory($folder);
+            fclose($held);
+            $this->files->delete($folder.self::HELD);
         }
     }
 }

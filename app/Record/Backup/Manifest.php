@@ -49,14 +49,15 @@ final readonly class Manifest
         return $counts;
     }
 
-    public function write(string $folder): void
+    /** @param  array<string, int>  $counts  of what was dumped */
+    public function write(string $folder, array $counts): void
     {
         $this->files->put("{$folder}/".self::FILE, json_encode([
             'format' => self::FORMAT,
             'made_at' => now()->toIso8601ZuluString(),
             'migrations' => $this->migrator->getRepository()->getRan(),
             'key' => self::keyFingerprint(),
-            'counts' => self::counts(),
+            'counts' => $counts,
             'files' => $this->digests($folder),
         ], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));
     }
