@@ -43,9 +43,10 @@ final readonly class CounterAddress
     {
         $manner = self::manner($written);
         if ($manner !== null) {
-            $port = config('ustrel.stand_in_port');
+            $file = config('ustrel.stand_in_port_file');
+            $port = is_string($file) && is_file($file) ? (int) file_get_contents($file) : 0;
 
-            return is_int($port) ? new self("http://127.0.0.1:{$port}/{$manner}", null) : null;
+            return $port > 0 ? new self("http://127.0.0.1:{$port}/{$manner}", null) : null;
         }
         $host = self::host($written);
         $found = $host === null ? false : gethostbynamel($host);

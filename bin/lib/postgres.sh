@@ -7,7 +7,20 @@ as_postgres() {
     if [ "$(id -u)" -eq 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi
 }
 
-pg_running() { as_postgres "$PG_BIN/pg_ctl" -D "$STATE/pg" status >/dev/null 2>&1; }
+pg_running() { as_postgres "$PG_BIN/pg_ctl" -D "$STATE/pg" status >/dev/null 2>&1 && ! pg_is_gone; }
+
+# Whether the postmaster that its file names was killed: nobody may have noticed its end yet, or another process has its number now.
+pg_is_gone() {
+    local pid state
+    pid=$(head -n 1 "$STATE/pg/postmaster.pid" 2>/dev/null) && [ -n "$pid" ] || return 1
+    state=$(ps -o stat=,comm= -p "$pid") || return 0
+    [[ $state == Z* || $state != *postgres* ]]
+}
+
+# They work in the data folder.
+pg_has_backends() { readlink /proc/[0-9]*/cwd 2>/dev/null | grep -qxF "$(realpath "$STATE/pg")"; }
+
+pg_accepts() { pg_admin -c 'SELECT 1' >/dev/null 2>&1; }
 
 pg_start() {
     if [ "$(id -u)" -eq 0 ]; then chown postgres "$STATE/pgrun"; fi
@@ -22,6 +35,8 @@ pg_start() {
             --auth-local=trust --auth-host=scram-sha-256
     fi
     pg_running && return
+    # Its file is in the way as long as its number is somebody's. While backends of it are about it stays, and keeps others out.
+    if pg_is_gone && ! pg_has_backends; then rm -f "$STATE/pg/postmaster.pid"; fi
     step "Starting PostgreSQL" "Read $STATE/pgrun/postgres.log." \
         as_postgres "$PG_BIN/pg_ctl" -D "$STATE/pg" -w -t 60 -l "$STATE/pgrun/postgres.log" \
         -o "-p $DB_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=$STATE/pgrun ${PG_OPTIONS_EXTRA:-}" start

@@ -25,11 +25,10 @@ throwaway_environment() {
     [ -f "$STATE/db_port" ] || free_port >"$STATE/db_port"
     DB_PORT=$(cat "$STATE/db_port")
     WEB_PORT=$(free_port)
-    USTREL_STAND_IN_PORT=$(free_port)
     export APP_ENV=testing APP_DEBUG=false APP_KEY="base64:$(head -c 32 /dev/urandom | base64)"
     export LOG_CHANNEL=single CACHE_STORE=file SESSION_DRIVER=database QUEUE_CONNECTION=sync
     export DB_CONNECTION=pgsql DB_HOST=127.0.0.1 DB_PORT DB_USERNAME=ustrel DB_PASSWORD=only-for-tests
-    export USTREL_STAND_IN_PORT WEB_PORT BASE_URL=http://127.0.0.1:$WEB_PORT USTREL_ROOT=$ROOT USTREL_STATE=$STATE
+    export USTREL_STAND_IN_PORT_FILE=$STATE/run/standin.port WEB_PORT BASE_URL=http://127.0.0.1:$WEB_PORT USTREL_ROOT=$ROOT USTREL_STATE=$STATE
 }
 
 throwaway_database() {

@@ -151,10 +151,13 @@ worker_start() {
     echo $! >"$STATE/run/worker.pid"
 }
 
-# What stands in for devices, asked at a port of its own of this machine alone.
+# What stands in for devices, asked at a port of its own of this machine alone; each start finds a free one.
 standin_start() {
-    start_child standin php "$ROOT/artisan" ustrel:stand-in parts "--port=$USTREL_STAND_IN_PORT"
+    local port
+    port=$(free_port)
+    start_child standin php "$ROOT/artisan" ustrel:stand-in parts "--port=$port"
     echo $! >"$STATE/run/standin.pid"
+    echo "$port" | as_app tee "$STATE/run/standin.port" >/dev/null
 }
 
 # What is written along the way is put by when it is a day old or large, and the newest fourteen of each are kept.

@@ -48,8 +48,16 @@ function counterThatSends(string $head, string $again, int $times): array
     return [(int) $process->getOutput(), $process];
 }
 
+/** Says where the stand-in answers; null: nowhere. */
+function standInAt(?int $port): void
+{
+    $file = tempnam(sys_get_temp_dir(), 'port');
+    file_put_contents((string) $file, (string) $port);
+    config(['ustrel.stand_in_port_file' => $file]);
+}
+
 beforeEach(function (): void {
-    config(['ustrel.stand_in_port' => counterStandIn()[0]]);
+    standInAt(counterStandIn()[0]);
     $this->actingAs($this->technician);
     $part = fn (?string $number, string $name): int => PartType::factory()->create(['workshop_id' => $this->technician->workshop_id, 'name' => $name, 'own_number' => $number, 'slots' => ['seed_tube'], 'price' => null, 'per_row' => 1])->id;
     [$this->tube, $this->boot] = [$part('T-140', 'Tube'), $part(null, 'Boot')];
@@ -102,11 +110,11 @@ it('waits for one that is slow', function (): void {
 
 it('works without: the stand-in is not there, the shop counts in another currency, another counter is named', function (): void {
     $supplier = ($this->supplier)('practice:works');
-    config(['ustrel.stand_in_port' => null]);
+    standInAt(null);
     ($this->ask)($supplier)->assertJsonPath('fault', 'It did not answer.')->assertJsonPath('answered', 0);
-    config(['ustrel.stand_in_port' => 1]);
+    standInAt(1);
     ($this->ask)($supplier)->assertJsonPath('fault', 'It did not answer.');
-    config(['ustrel.stand_in_port' => counterStandIn()[0]]);
+    standInAt(counterStandIn()[0]);
     ($this->ask)($supplier)->assertJsonPath('answered', 1);
     expect(($this->behaves)($supplier, 'https://parts.example/counter'))->toMatchArray(['answered' => 0, 'answered_at' => null])
         ->and(($this->shelf)('Tube')['price'])->toBeNull();
@@ -139,7 +147,7 @@ it('asks the one address that it looked up, and no other', function (): void {
 
 it('lets nobody fill its memory, hold it up or send it elsewhere', function (string $head, string $again, int $times, string $says): void {
     [$port, $process] = counterThatSends($head, $again, $times);
-    config(['ustrel.stand_in_port' => $port]);
+    standInAt($port);
     $supplier = ($this->supplier)('practice:works');
     memory_reset_peak_usage();
     [$began, $before] = [microtime(true), memory_get_usage()];

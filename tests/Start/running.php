@@ -75,13 +75,19 @@ function processesIn(string $folder): array
     set_error_handler(static fn (): true => true);
     foreach (glob('/proc/[0-9]*') ?: [] as $process) {
         $told = strtr((string) file_get_contents("{$process}/cmdline"), "\0", ' ');
-        if (basename($process) !== (string) getmypid() && $told !== '' && (str_contains($told, $folder) || str_contains((string) file_get_contents("{$process}/environ"), "LARAVEL_STORAGE_PATH={$folder}/"))) {
+        if (basename($process) !== (string) getmypid() && $told !== '' && (str_contains($told, $folder) || str_contains((string) file_get_contents("{$process}/environ"), "LARAVEL_STORAGE_PATH={$folder}/") || (str_contains($told, 'nginx: worker') && hasOpen($process, $folder)))) {
             $running[(int) basename($process)] = trim($told);
         }
     }
     restore_error_handler();
 
     return $running;
+}
+
+/** A worker of nginx writes its title over its surroundings: what it has open tells whose it is. */
+function hasOpen(string $process, string $folder): bool
+{
+    return array_filter(glob("{$process}/fd/*") ?: [], static fn (string $open): bool => str_starts_with((string) @readlink($open), "{$folder}/")) !== [];
 }
 
 /** Removes a data folder, also where its cluster belongs to the user postgres. */
