@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Bench\StandRun;
 use App\Models\Casts\AsDay;
+use App\Models\Concerns\HasVersion;
 use App\Models\Concerns\IsWatched;
 use App\Models\Field\WatchRun;
 use App\Models\Record\Import;
@@ -54,6 +55,7 @@ final class Planter extends Model
     /** @use HasFactory<PlanterFactory> */
     use HasFactory;
 
+    use HasVersion;
     use IsWatched;
 
     protected $guarded = [];
@@ -172,5 +174,11 @@ final class Planter extends Model
     protected function unwatched(): array
     {
         return ['revision', 'measuring', 'left_findings', 'job_minutes', 'spacing_mm'];
+    }
+
+    /** @return list<string> */
+    protected function written(): array
+    {
+        return ['farm', 'name', 'row_count', 'spacing_typed', 'sections', 'spec_sheet_id', 'equipment', 'planting_start', 'planned_acres', 'planting_days'];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Concerns\HasVersion;
 use App\Models\Concerns\IsWatched;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -24,6 +25,7 @@ use Ustrel\Core\Spec\SpecSheetReader;
  */
 final class SpecSheet extends Model
 {
+    use HasVersion;
     use IsWatched;
 
     private const MOST_READ = 50;
@@ -72,5 +74,11 @@ final class SpecSheet extends Model
         $sheet = $read[$key = md5($written)] ??= SpecSheetReader::read(json_decode($written, true));
 
         return $equipment === null ? $sheet : $read["{$key} {$equipment}"] ??= $sheet->for(Equipment::of(json_decode($equipment, true), $sheet->type));
+    }
+
+    /** @return list<string> */
+    protected function written(): array
+    {
+        return ['name', 'sheet'];
     }
 }

@@ -28,12 +28,17 @@ final readonly class EditSpecSheet
      * @param  array<string, array<string, array{value: string, source: string}>>  $figures  by check key and figure name
      * @param  array{value: string, source: string}  $notch
      * @param  array{left_hand: string, torque: string}|null  $threads  null to leave them
+     * @param  string|null  $seen  version that was changed
      *
      * @throws ValidationException naming every figure that cannot stand
      */
-    public function __invoke(SpecSheet $sheet, UnitSystem $units, string $name, array $figures, array $notch, ?array $threads = null): SpecSheet
+    public function __invoke(SpecSheet $sheet, UnitSystem $units, string $name, array $figures, array $notch, ?array $threads = null, ?string $seen = null): SpecSheet
     {
-        $columns = static fn (SpecSheet $sheet): array => ['name' => $name, 'sheet' => ($threads === null ? [] : ['threads' => $threads]) + self::edited($sheet, $units, $figures, $notch)];
+        $columns = static function (SpecSheet $sheet) use ($units, $name, $figures, $notch, $threads, $seen): array {
+            $sheet->expectVersion($seen);
+
+            return ['name' => $name, 'sheet' => ($threads === null ? [] : ['threads' => $threads]) + self::edited($sheet, $units, $figures, $notch)];
+        };
 
         return self::named($name, fn (): SpecSheet => ($this->replace)($sheet, $columns, static fn (): SpecSheet => $sheet));
     }

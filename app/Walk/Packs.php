@@ -14,7 +14,7 @@ use Ustrel\Core\Walk\ShippedPack;
 /** Named sets of checks: those that every shop finds ready, and a shop's own. */
 final class Packs
 {
-    /** @return list<array{id: null, name: string, kind: string, checks: list<string>|null}> */
+    /** @return list<array{id: null, name: string, kind: string, checks: list<string>|null, version: null}> */
     public function shipped(): array
     {
         return array_map(static fn (ShippedPack $pack): array => [
@@ -22,6 +22,7 @@ final class Packs
             'name' => (string) __("pack.{$pack->key}"),
             'kind' => $pack->kind->value,
             'checks' => $pack->checks === null ? null : array_map(static fn (CheckKey $key): string => $key->value, $pack->checks),
+            'version' => null,
         ], ShippedPack::all());
     }
 
@@ -33,17 +34,21 @@ final class Packs
 
     /**
      * @param  array{name: string, kind: string, checks: list<string>}  $fields
+     * @param  string|null  $seen  version that was changed
      *
      * @throws ValidationException where another pack has that name
      */
-    public function save(Pack $pack, array $fields): Pack
+    public function save(Pack $pack, array $fields, ?string $seen = null): Pack
     {
         $taken = ValidationException::withMessages(['name' => __('pack.name_taken', ['name' => $fields['name']])]);
         if (in_array(mb_strtolower($fields['name']), array_map(mb_strtolower(...), array_column($this->shipped(), 'name')), true)) {
             throw $taken;
         }
         try {
-            DB::transaction(static fn (): bool => $pack->fill($fields)->save());
+            DB::transaction(static function () use ($pack, $fields, $seen): void {
+                $pack->exists && Pack::query()->lockForUpdate()->findOrFail($pack->id)->expectVersion($seen);
+                $pack->fill($fields)->save();
+            });
         } catch (UniqueConstraintViolationException) {
             throw $taken;
         }

@@ -24,13 +24,14 @@ final readonly class SavePlanter
 
     /**
      * @param  array<string, mixed>  $fields  the planter's columns, validated
+     * @param  string|null  $seen  version that was changed
      *
      * @throws ValidationException where the name is taken, or rows would go that were already read
      */
-    public function __invoke(Planter $planter, array $fields): Planter
+    public function __invoke(Planter $planter, array $fields, ?string $seen = null): Planter
     {
         try {
-            return $planter->exists ? $this->change($planter, $fields) : self::make($planter, $fields);
+            return $planter->exists ? $this->change($planter, $fields, $seen) : self::make($planter, $fields);
         } catch (UniqueConstraintViolationException) {
             throw ValidationException::withMessages(['name' => __('error.planter_name_taken', ['farm' => $fields['farm'], 'name' => $fields['name']])]);
         }
@@ -45,9 +46,10 @@ final readonly class SavePlanter
     }
 
     /** @param  array<string, mixed>  $fields */
-    private function change(Planter $planter, array $fields): Planter
+    private function change(Planter $planter, array $fields, ?string $seen): Planter
     {
-        return $this->change->of($planter, static function (Planter $planter, Touched $touched) use ($fields): Planter {
+        return $this->change->of($planter, static function (Planter $planter, Touched $touched) use ($fields, $seen): Planter {
+            $planter->expectVersion($seen);
             $planter->fill($fields)->save();
             $planter->load('specSheet');
             $walk = $planter->openWalk();

@@ -149,6 +149,7 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
   return {
     planter: {
       id: 1,
+      version: 'a1',
       farm: 'Ardle Bank Farm',
       name: 'Quill Bottom',
       row_count: rows,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Parts;
 
+use App\Models\Concerns\HasVersion;
 use App\Models\Concerns\IsWatched;
 use Database\Factories\Parts\PartTypeFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -33,6 +34,7 @@ final class PartType extends Model
     /** @use HasFactory<PartTypeFactory> */
     use HasFactory;
 
+    use HasVersion;
     use IsWatched;
 
     protected $guarded = [];
@@ -42,4 +44,10 @@ final class PartType extends Model
     ];
 
     protected $casts = ['slots' => 'array', 'heavy' => 'boolean', 'clearance' => 'boolean'];
+
+    /** @return list<string> */
+    protected function written(): array
+    {
+        return ['name', 'own_number', 'slots', 'per_row', 'new_size', 'new_size_typed', 'life_m', 'price', 'lead_days', 'minimum', 'notes', 'heavy', 'clearance'];
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Walk;
 
+use App\Models\Concerns\HasVersion;
 use App\Models\Concerns\IsWatched;
 use Database\Factories\Walk\PackFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
@@ -24,9 +25,16 @@ final class Pack extends Model
     /** @use HasFactory<PackFactory> */
     use HasFactory;
 
+    use HasVersion;
     use IsWatched;
 
     protected $guarded = [];
 
     protected $casts = ['kind' => WalkKind::class, 'checks' => 'array'];
+
+    /** @return list<string> */
+    protected function written(): array
+    {
+        return ['name', 'kind', 'checks'];
+    }
 }

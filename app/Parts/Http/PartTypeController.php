@@ -41,10 +41,11 @@ final class PartTypeController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PartTypeEdit'))]
     #[OA\Response(response: 200, description: 'Changed; what was fitted before keeps the size it was fitted with', content: new OA\JsonContent(ref: '#/components/schemas/PartType'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(PartTypeRequest $request, PartType $partType): PartTypeResource
     {
-        return new PartTypeResource($this->save($partType, $request->fields()));
+        return new PartTypeResource($this->save($partType, $request->fields(), $request->string('version')->toString() ?: null));
     }
 
     #[OA\Get(path: '/api/part-types/{partType}/lives', operationId: 'partLives', tags: ['parts'])]
@@ -65,10 +66,14 @@ final class PartTypeController extends Controller
     }
 
     /** @param  array<string, mixed>  $fields */
-    private function save(PartType $type, array $fields): PartType
+    private function save(PartType $type, array $fields, ?string $seen = null): PartType
     {
         try {
-            DB::transaction(static fn (): bool => $type->fill($fields)->save());
+            DB::transaction(static function () use ($type, $fields, $seen): void {
+                // Of two who save at once the second sees what the first has saved.
+                $type->exists && PartType::query()->lockForUpdate()->findOrFail($type->id)->expectVersion($seen);
+                $type->fill($fields)->save();
+            });
         } catch (UniqueConstraintViolationException) {
             throw ValidationException::withMessages(['name' => __('part.name_taken', ['name' => $fields['name']])]);
         }

@@ -17,6 +17,7 @@ use Ustrel\Core\Parts\Slot;
 
 #[OA\Schema(schema: 'Slot', type: 'string', enum: Slot::class)]
 #[OA\Schema(schema: 'PartTypeEdit', required: ['name', 'slots', 'per_row'], properties: [
+    new OA\Property(property: 'version', description: 'That was changed: with another one meanwhile nothing is overwritten', type: 'string', maxLength: 40),
     new OA\Property(property: 'name', type: 'string', maxLength: 80),
     new OA\Property(property: 'own_number', description: 'The workshop\'s own', type: 'string', maxLength: 40, nullable: true),
     new OA\Property(property: 'slots', description: 'That it fits', type: 'array', minItems: 1, items: new OA\Items(ref: '#/components/schemas/Slot')),
@@ -36,6 +37,7 @@ final class PartTypeRequest extends FormRequest
     public function rules(): array
     {
         return [
+            'version' => ['sometimes', 'string', 'max:40'],
             'name' => ['required', 'string', 'max:80'],
             'own_number' => ['nullable', 'string', 'max:40'],
             'slots' => ['required', 'list', 'min:1'],

@@ -10,8 +10,9 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /** @mixin PartType */
-#[OA\Schema(schema: 'PartType', required: ['id', 'name', 'own_number', 'slots', 'per_row', 'new_size_mm', 'new_size_typed', 'life_m', 'price', 'lead_days', 'minimum', 'notes', 'heavy', 'clearance'], properties: [
+#[OA\Schema(schema: 'PartType', required: ['id', 'version', 'name', 'own_number', 'slots', 'per_row', 'new_size_mm', 'new_size_typed', 'life_m', 'price', 'lead_days', 'minimum', 'notes', 'heavy', 'clearance'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'version', description: 'Of what its form changes', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'own_number', type: 'string', nullable: true),
     new OA\Property(property: 'slots', type: 'array', items: new OA\Items(ref: '#/components/schemas/Slot')),
@@ -35,6 +36,7 @@ final class PartTypeResource extends JsonResource
 
         return [
             'id' => $this->id,
+            'version' => $this->resource->version(),
             'name' => $this->name,
             'own_number' => $this->own_number,
             'slots' => $this->slots,

@@ -46,11 +46,12 @@ final class SpecSheetController extends Controller
     #[OA\Response(response: 200, description: 'Kept; open walks are judged by it from now on', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(SpecSheetRequest $request, SpecSheet $specSheet, EditSpecSheet $edit): SpecSheetResource
     {
         return new SpecSheetResource($edit(
-            $specSheet, $this->user($request)->units, $request->name(), $request->figures(), $request->notch(), $request->threads(),
+            $specSheet, $this->user($request)->units, $request->name(), $request->figures(), $request->notch(), $request->threads(), $request->string('version')->toString() ?: null,
         ));
     }
 

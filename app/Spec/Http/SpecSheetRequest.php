@@ -17,6 +17,7 @@ use Ustrel\Core\Spec\Threads;
 ])]
 #[OA\Schema(schema: 'FigureEdits', description: 'By figure name', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/FigureEdit'))]
 #[OA\Schema(schema: 'SpecSheetEdit', required: ['name', 'figures', 'notch'], properties: [
+    new OA\Property(property: 'version', description: 'That was changed: with another one meanwhile nothing is overwritten', type: 'string', maxLength: 40),
     new OA\Property(property: 'name', type: 'string', maxLength: 80),
     new OA\Property(property: 'figures', description: 'By check and figure name', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/FigureEdits')),
     new OA\Property(property: 'notch', ref: '#/components/schemas/FigureEdit'),
@@ -30,7 +31,7 @@ final class SpecSheetRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        $rules = ['name' => ['required', 'string', 'max:80']] + $this->figureRules('notch') + [
+        $rules = ['version' => ['sometimes', 'string', 'max:40'], 'name' => ['required', 'string', 'max:80']] + $this->figureRules('notch') + [
             'threads' => ['sometimes', 'array:left_hand,torque', 'required_array_keys:left_hand,torque'],
             'threads.left_hand' => ['nullable', 'string', Rule::in([Side::Left->value, Side::Right->value])],
             'threads.torque' => ['nullable', 'string', 'max:'.Threads::LONGEST_TORQUE],

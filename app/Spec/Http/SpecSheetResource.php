@@ -13,8 +13,9 @@ use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\RowUnitType;
 
 /** @property SpecSheet $resource */
-#[OA\Schema(schema: 'SpecSheet', required: ['id', 'name', 'type', 'own', 'notch', 'left_hand_thread', 'torque', 'checks', 'typical_equipment'], properties: [
+#[OA\Schema(schema: 'SpecSheet', required: ['id', 'version', 'name', 'type', 'own', 'notch', 'left_hand_thread', 'torque', 'checks', 'typical_equipment'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'version', description: 'Of what its form changes', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'type', type: 'string', enum: RowUnitType::class),
     new OA\Property(property: 'own', description: 'The workshop\'s own, to be edited', type: 'boolean'),
@@ -33,6 +34,7 @@ final class SpecSheetResource extends JsonResource
 
         return [
             'id' => $this->resource->id,
+            'version' => $this->resource->version(),
             'name' => $this->resource->name,
             'type' => $sheet->type->value,
             'own' => $this->resource->workshop_id !== null,

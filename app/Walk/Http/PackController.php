@@ -37,10 +37,11 @@ final class PackController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PackEdit'))]
     #[OA\Response(response: 200, description: 'Changed; walks that were started with it stay as they are', content: new OA\JsonContent(ref: '#/components/schemas/Pack'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(PackRequest $request, Pack $pack, Packs $packs): JsonResponse
     {
-        return new JsonResponse(PackShape::of($packs->save($pack, $request->fields())));
+        return new JsonResponse(PackShape::of($packs->save($pack, $request->fields(), $request->string('version')->toString() ?: null)));
     }
 
     #[OA\Delete(path: '/api/packs/{pack}', operationId: 'removePack', tags: ['walk'])]

@@ -11,6 +11,7 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Walk\WalkKind;
 
 #[OA\Schema(schema: 'PackEdit', required: ['name', 'kind', 'checks'], properties: [
+    new OA\Property(property: 'version', description: 'That was changed: with another one meanwhile nothing is overwritten', type: 'string', maxLength: 40),
     new OA\Property(property: 'name', type: 'string', maxLength: 60),
     new OA\Property(property: 'kind', description: 'Of the walk that it proposes', ref: '#/components/schemas/WalkKind'),
     new OA\Property(property: 'checks', type: 'array', minItems: 1, items: new OA\Items(ref: '#/components/schemas/CheckKey')),
@@ -21,6 +22,7 @@ final class PackRequest extends FormRequest
     public function rules(): array
     {
         return [
+            'version' => ['sometimes', 'string', 'max:40'],
             'name' => ['required', 'string', 'max:60'],
             'kind' => ['required', Rule::enum(WalkKind::class)],
             'checks' => ['required', 'list', 'min:1', 'max:'.count(CheckKey::cases())],

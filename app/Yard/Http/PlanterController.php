@@ -37,9 +37,10 @@ final class PlanterController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanterEdit'))]
     #[OA\Response(response: 200, description: 'Kept; an open walk follows', content: new OA\JsonContent(ref: '#/components/schemas/Planter'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(PlanterRequest $request, Planter $planter, SavePlanter $save): PlanterResource
     {
-        return new PlanterResource($save($planter, $request->fields()));
+        return new PlanterResource($save($planter, $request->fields(), $request->string('version')->toString() ?: null));
     }
 }

@@ -45,6 +45,7 @@ use ValueError;
     new OA\Property(property: 'tyre_pairs', description: 'Pairs of tyres that are gauged one by one; null where the lowest of all is read', type: 'integer', maximum: 4, minimum: 1, nullable: true),
 ])]
 #[OA\Schema(schema: 'PlanterEdit', required: ['farm', 'name', 'row_count', 'spacing', 'spec_sheet_id'], properties: [
+    new OA\Property(property: 'version', description: 'That was changed: with another one meanwhile nothing is overwritten', type: 'string', maxLength: 40),
     new OA\Property(property: 'farm', type: 'string', maxLength: 80),
     new OA\Property(property: 'name', type: 'string', maxLength: 80),
     new OA\Property(property: 'row_count', description: '1 to 48, of a drill to 64', type: 'integer', maximum: 64, minimum: 1),
@@ -68,6 +69,7 @@ final class PlanterRequest extends FormRequest
     public function rules(): array
     {
         return [
+            'version' => ['sometimes', 'string', 'max:40'],
             'farm' => ['required', 'string', 'max:80'],
             'name' => ['required', 'string', 'max:80'],
             'row_count' => ['bail', 'required', 'integer:strict', $this->rowsRule(...)],

@@ -11,8 +11,9 @@ use Illuminate\Http\Resources\Json\JsonResource;
 use OpenApi\Attributes as OA;
 
 /** @mixin Planter */
-#[OA\Schema(schema: 'Planter', required: ['id', 'farm', 'name', 'row_count', 'spacing_mm', 'spacing_typed', 'sections', 'season', 'planting_start', 'planned_acres', 'planting_days', 'days_to_planting', 'equipment', 'spec_sheet'], properties: [
+#[OA\Schema(schema: 'Planter', required: ['id', 'version', 'farm', 'name', 'row_count', 'spacing_mm', 'spacing_typed', 'sections', 'season', 'planting_start', 'planned_acres', 'planting_days', 'days_to_planting', 'equipment', 'spec_sheet'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
+    new OA\Property(property: 'version', description: 'Of what its form changes', type: 'string'),
     new OA\Property(property: 'farm', type: 'string'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'row_count', type: 'integer'),
@@ -40,6 +41,7 @@ final class PlanterResource extends JsonResource
     {
         return [
             'id' => $this->id,
+            'version' => $this->resource->version(),
             'farm' => $this->farm,
             'name' => $this->name,
             'row_count' => $this->row_count,

@@ -3728,6 +3728,8 @@ export interface components {
         /** @enum {string} */
         Slot: "row_cleaner_wheel" | "row_cleaner_bearing" | "coulter_blade" | "coulter_bearing" | "fertilizer_blade" | "fertilizer_bearing" | "fertilizer_boot" | "fertilizer_tube" | "fertilizer_pivot" | "fertilizer_check_valve" | "arm_bushings" | "arm_bolts" | "arms" | "downforce_spring" | "downforce_cylinder" | "seed_hose" | "meter_chain" | "sprockets" | "chain_idler" | "drive_motor" | "meter_seal" | "meter_brush" | "meter_singulator" | "meter_knockout_wheel" | "meter_disc" | "metering_roll" | "meter" | "air_hose" | "opener_blade" | "opener_bearing" | "scraper" | "seed_tube_guard" | "seed_tube" | "seed_sensor" | "seed_boot" | "bounce_flap" | "gauge_tyre" | "gauge_bearing" | "gauge_arm_bushing" | "firmer_tip" | "press_wheel" | "closing_wheel" | "closing_bearing" | "closing_tail_bushing";
         PartTypeEdit: {
+            /** @description That was changed: with another one meanwhile nothing is overwritten */
+            version?: string;
             name: string;
             /** @description The workshop's own */
             own_number?: string | null;
@@ -3751,6 +3753,8 @@ export interface components {
         };
         PartType: {
             id: number;
+            /** @description Of what its form changes */
+            version: string;
             name: string;
             own_number: string | null;
             slots: components["schemas"]["Slot"][];
@@ -4652,6 +4656,8 @@ export interface components {
             [key: string]: components["schemas"]["FigureEdit"];
         };
         SpecSheetEdit: {
+            /** @description That was changed: with another one meanwhile nothing is overwritten */
+            version?: string;
             name: string;
             /** @description By check and figure name */
             figures: {
@@ -4667,6 +4673,8 @@ export interface components {
         };
         SpecSheet: {
             id: number;
+            /** @description Of what its form changes */
+            version: string;
             name: string;
             /** @enum {string} */
             type: "vacuum" | "finger" | "plate" | "single_disc_drill";
@@ -4927,6 +4935,8 @@ export interface components {
             taken_at: string;
         };
         PackEdit: {
+            /** @description That was changed: with another one meanwhile nothing is overwritten */
+            version?: string;
             name: string;
             /** @description Of the walk that it proposes */
             kind: components["schemas"]["WalkKind"];
@@ -4936,6 +4946,8 @@ export interface components {
             /** @description Null for those that are shipped, which cannot be changed */
             id: number | null;
             name: string;
+            /** @description Of what its form changes; null for those that are shipped */
+            version: string | null;
             /** @description Of the walk that it proposes */
             kind: components["schemas"]["WalkKind"];
             /** @description Null for all that a planter has */
@@ -5646,6 +5658,8 @@ export interface components {
             tyre_pairs: number | null;
         };
         PlanterEdit: {
+            /** @description That was changed: with another one meanwhile nothing is overwritten */
+            version?: string;
             farm: string;
             name: string;
             /** @description 1 to 48, of a drill to 64 */
@@ -5666,6 +5680,8 @@ export interface components {
         };
         Planter: {
             id: number;
+            /** @description Of what its form changes */
+            version: string;
             farm: string;
             name: string;
             row_count: number;
@@ -7877,6 +7893,7 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };
@@ -8209,6 +8226,7 @@ export interface operations {
             };
             403: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
+            429: components["responses"]["Refused"];
         };
     };
     withdrawInvitation: {
@@ -9264,6 +9282,7 @@ export interface operations {
             };
             403: components["responses"]["Refused"];
             404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };
@@ -9620,6 +9639,7 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };
@@ -10652,6 +10672,7 @@ export interface operations {
                 };
             };
             404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
         };
     };

@@ -18,6 +18,7 @@ const { default: PartTypeForm } = await import('./PartTypeForm.vue')
 
 const blade: PartType = {
   id: 7,
+  version: 'a1',
   name: 'Blade, plain',
   own_number: 'T-101',
   slots: ['opener_blade'],
@@ -75,6 +76,7 @@ describe('a part type', () => {
         notes: '',
         heavy: false,
         clearance: false,
+        version: 'a1',
       },
     })
     expect(wrapper.emitted('saved')).toEqual([[blade]])

@@ -30,6 +30,8 @@ const form = reactive({
   clearance: type?.clearance ?? false,
 })
 const { send, refusal, busy } = useSend()
+/** What the form was filled from: where somebody else has saved meanwhile, nothing is overwritten. */
+const version = type?.version
 
 async function save(): Promise<void> {
   const edit: PartTypeEdit = {
@@ -45,6 +47,7 @@ async function save(): Promise<void> {
     notes: form.notes,
     heavy: form.heavy,
     clearance: form.clearance,
+    ...(version === undefined ? {} : { version }),
   }
   await send(async () => {
     const saved = type

@@ -25,6 +25,7 @@ const { default: CorrectFitting } = await import('./CorrectFitting.vue')
 
 const type = (id: number, fields: Partial<PartType> = {}): PartType => ({
   id,
+  version: 'a1',
   name: `Blade ${id}`,
   own_number: null,
   slots: ['opener_blade'],

@@ -111,9 +111,12 @@ const preview = () =>
     changes.value = await body(api.POST('/api/spec-sheets/{specSheet}/preview', { params, body: form }))
   })
 
+/** What the form was filled from: where somebody else has saved meanwhile, nothing is overwritten. */
+let version = sheet.version
 const save = () =>
   attempt(async () => {
-    const kept = await body(api.PUT('/api/spec-sheets/{specSheet}', { params, body: form }))
+    const kept = await body(api.PUT('/api/spec-sheets/{specSheet}', { params, body: { ...form, version } }))
+    version = kept.version
     queries.setQueryData(keys.specSheet(sheet.id), kept)
     await queries.invalidateQueries()
     saved.value = true

@@ -17,6 +17,7 @@ vi.mock('vue-router', async (original) => ({ ...(await original<object>()), useR
 const { default: PlanterForm } = await import('./PlanterForm.vue')
 const sheet = {
   id: 7,
+  version: 'a1',
   name: 'Vacuum',
   type: 'vacuum' as const,
   left_hand_thread: 'left' as const,

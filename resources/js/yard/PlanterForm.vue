@@ -79,10 +79,17 @@ function about(field: string): string | undefined {
   return key && errors[key]?.[0]
 }
 
+/** What the form was filled from: where somebody else has saved meanwhile, nothing is overwritten. */
+const version = planter?.version
 const save = () =>
   send(async () => {
     const saved = planter
-      ? await body(api.PUT('/api/planters/{planter}', { params: { path: { planter: planter.id } }, body: edit.value }))
+      ? await body(
+          api.PUT('/api/planters/{planter}', {
+            params: { path: { planter: planter.id } },
+            body: { ...edit.value, version },
+          }),
+        )
       : await body(api.POST('/api/planters', { body: edit.value }))
     await Promise.all([
       queries.invalidateQueries({ queryKey: keys.yard }),
