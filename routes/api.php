@@ -78,6 +78,7 @@ Route::pattern('import', '[0-9]{1,18}');
 Route::pattern('supplier', '[0-9]{1,18}');
 Route::pattern('order', '[0-9]{1,18}');
 Route::pattern('aim', '[0-9]{1,18}');
+Route::pattern('other', '[0-9]{1,18}');
 Route::pattern('stand', '[0-9]{1,18}');
 Route::pattern('seedLot', '[0-9]{1,18}');
 Route::pattern('disc', '[0-9]{1,18}');
@@ -208,6 +209,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::post('season/fields', [SeasonController::class, 'readFields'])->can('set');
         Route::get('season/countdown.ics', [SeasonController::class, 'countdown'])->can('record')->middleware(NotesExport::class);
         Route::get('decide', [DecideController::class, 'show'])->can('record');
+        Route::get('settings/for/{other}', [SettingController::class, 'for'])->can('view', 'other')->can('record');
         Route::get('settings', [SettingController::class, 'index'])->can('record');
         Route::post('settings', [SettingController::class, 'store'])->can('record');
         Route::get('settings/sheet.pdf', [SettingController::class, 'pdf'])->can('record')->middleware(NotesExport::class);

@@ -120,3 +120,17 @@ it('opens calculators filled, works them in either units, and names a figure tha
     $this->postJson("{$path}/spacing", ['units' => 'furlong', 'figures' => []])->assertUnprocessable();
     $this->postJson("{$path}/nothing", ['units' => 'in', 'figures' => []])->assertNotFound();
 });
+
+it('hands settings on to another planter of the shop, and names what that one cannot take', function (): void {
+    $this->planted->update(['equipment' => ['drive' => 'ground', 'downforce' => 'hydraulic']]);
+    $small = $this->planter(['name' => 'Small', 'row_count' => 4, 'equipment' => ['drive' => 'electric', 'downforce' => 'spring']]);
+    foreach ([['population', ['figure' => 32_000]], ['sprockets', ['value' => '25/17']], ['downforce', ['value' => '180 lb']], ['closing', ['value' => '2']], ['closing', ['value' => '3', 'row' => 8]], ['circumference', ['figure' => 7.1]]] as [$key, $with]) {
+        ($this->set)($key, $with)->assertCreated();
+    }
+    $told = $this->getJson("{$this->path}/for/{$small->id}")->assertOk()->json();
+    expect(array_column($told['takes'], 'said', 'key'))->toBe(['population' => '32,000 seeds/ac', 'closing' => '2'])
+        ->and(array_map(static fn (array $of): string => "{$of['said']}: {$of['why']}", $told['leaves']))->toEqualCanonicalizing(['sprockets 25/17: it has none', 'downforce 180 lb: its downforce is of another kind', 'closing wheels 3, row 8: it has no such row', 'drive wheel, rolling 7.1 ft: each planter has its own']);
+    $theirs = $this->planter();
+    $theirs->update(['workshop_id' => $this->technicianOf('Lowmoor Planter Services')->workshop_id]);
+    $this->getJson("{$this->path}/for/{$theirs->id}")->assertNotFound();
+});

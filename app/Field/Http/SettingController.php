@@ -22,6 +22,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Field\Settings\SettingFit;
 use Ustrel\Core\Field\Settings\SettingGround;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
@@ -53,6 +54,34 @@ final class SettingController extends Controller
         $went = static fn (Setting $last): array => $howItWent($planter, $last->field, $planter->seasonAt($last->happened_at->toIso8601String()), $words);
 
         return new JsonResponse(SettingShape::of($this->settings->held($planter), SeasonQuery::plan($planter), self::ground($request), $words, $went));
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/settings/for/{other}', operationId: 'settingsFor', tags: ['field'])]
+    #[OA\Parameter(ref: '#/components/parameters/planter')]
+    #[OA\Parameter(name: 'other', description: 'Planter that is to take them', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(response: 200, description: 'What is set now, and what of it the other planter cannot take', content: new OA\JsonContent(required: ['takes', 'leaves'], properties: [
+        new OA\Property(property: 'takes', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade')),
+        new OA\Property(property: 'leaves', type: 'array', items: new OA\Items(required: ['said', 'why'], properties: [
+            new OA\Property(property: 'said', type: 'string'),
+            new OA\Property(property: 'why', type: 'string'),
+        ], type: 'object')),
+    ]))]
+    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    public function for(Request $request, Planter $planter, Planter $other): JsonResponse
+    {
+        [$from, $to] = [$planter->load(['specSheet', 'workshop'])->carries(), $other->load('specSheet')->carries()];
+        $words = new FigureWords($this->user($request)->units);
+        $takes = $leaves = [];
+        foreach (SettingsQuery::now($this->settings->held($planter)) as $setting) {
+            $fit = SettingFit::of($setting->made(), $from, $to, $other->row_count);
+            if ($fit === SettingFit::Fits) {
+                $takes[] = SettingShape::made($setting, $words);
+            } else {
+                $leaves[] = ['said' => __($setting->row_number === 0 ? 'settings.said' : 'settings.said_row', ['what' => __("setting.{$setting->key->value}"), 'to' => $words->setting($setting), 'row' => $setting->row_number]), 'why' => __("setting_fit.{$fit->value}")];
+            }
+        }
+
+        return new JsonResponse(['takes' => $takes, 'leaves' => $leaves]);
     }
 
     #[OA\Post(path: '/api/planters/{planter}/settings', operationId: 'keepSettings', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]

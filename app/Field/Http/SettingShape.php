@@ -53,7 +53,7 @@ use Ustrel\Core\Wear\Acres\Soil;
 #[OA\Schema(schema: 'Settings', required: ['now', 'log', 'recalled', 'went', 'keys', 'grounds'], properties: [
     new OA\Property(property: 'now', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade')),
     new OA\Property(property: 'log', description: 'The newest first, up to 100', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade')),
-    new OA\Property(property: 'recalled', description: 'What the planter was left at on the ground that is most like the one asked for', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade'), nullable: true),
+    new OA\Property(property: 'recalled', description: 'What comes back with the ground asked for, each from the nearest where it was set', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade'), nullable: true),
     new OA\Property(property: 'went', description: 'What was planted, dug and counted there in that season, in words', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'keys', type: 'array', items: new OA\Items(required: ['key', 'unit', 'of_rows'], properties: [
         new OA\Property(property: 'key', type: 'string', enum: SettingKey::class),
@@ -79,14 +79,14 @@ final class SettingShape
     public static function of(Collection $held, SeasonPlan $plan, SettingGround $ground, FigureWords $words, Closure $went): array
     {
         $made = static fn (Setting $setting): array => self::made($setting, $words);
-        $recalled = $ground->isUnsaid() ? null : SettingsQuery::log($held)->recalled($ground);
+        $recalled = $ground->isUnsaid() ? [] : SettingsQuery::log($held)->recalled($ground);
         $byId = $held->keyBy('id')->all();
-        $last = $recalled === null ? null : collect($recalled[2])->map(static fn (Made $of): Setting => $byId[$of->id])->sortBy('happened_at')->last();
+        $last = collect($recalled)->map(static fn (Made $of): Setting => $byId[$of->id])->sortBy('happened_at')->last();
 
         return [
             'now' => array_map($made, SettingsQuery::now($held)),
             'log' => $held->take(self::LOGGED)->map($made)->values()->all(),
-            'recalled' => $recalled === null ? null : array_map(static fn (Made $of): array => self::made($byId[$of->id], $words), $recalled[2]),
+            'recalled' => $recalled === [] ? null : array_map(static fn (Made $of): array => self::made($byId[$of->id], $words), $recalled),
             'went' => $last === null ? [] : $went($last),
             'keys' => array_map(static fn (SettingKey $key): array => ['key' => $key->value, 'unit' => $key->unit() === null ? null : $words->unit($key->unit()), 'of_rows' => $key->isOfRows()], SettingKey::cases()),
             'grounds' => array_map(static fn (array $field): array => ['field' => $field['name'], 'crop' => (string) $field['crop'], 'soil' => $field['soil'], 'residue' => $field['residue']], $plan->fields),
@@ -94,7 +94,7 @@ final class SettingShape
     }
 
     /** @return array<string, mixed> */
-    private static function made(Setting $setting, FigureWords $words): array
+    public static function made(Setting $setting, FigureWords $words): array
     {
         return [
             'id' => $setting->id, 'key' => $setting->key->value, 'row' => $setting->row_number, 'said' => $words->setting($setting), 'value' => $setting->value,

@@ -604,6 +604,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/planters/{planter}/settings/for/{other}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["settingsFor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/settings/sheet.pdf": {
         parameters: {
             query?: never;
@@ -2851,7 +2867,7 @@ export interface components {
                  * @description That it can be kept as
                  * @enum {string|null}
                  */
-                setting: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box" | null;
+                setting: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box" | "fertilizer_offset" | "guidance_line" | "press_wheel" | "drive_wheel" | null;
             }[];
         };
         Worked: {
@@ -2865,7 +2881,7 @@ export interface components {
                 /** @description The setting that it can be kept as */
                 keep: {
                     /** @enum {string} */
-                    key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
+                    key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box" | "fertilizer_offset" | "guidance_line" | "press_wheel" | "drive_wheel";
                     value: string;
                     figure: number | null;
                 } | null;
@@ -3242,7 +3258,7 @@ export interface components {
             /** @description As it is told, in place of key, row, value and figure: `downforce 180 lb rows 3-6, closing 2, air 18 in` */
             line?: string;
             /** @enum {string} */
-            key?: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
+            key?: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box" | "fertilizer_offset" | "guidance_line" | "press_wheel" | "drive_wheel";
             /** @description 0, or left out, for the planter as a whole; of a line that names no rows, the row that it is about */
             row?: number;
             /** @description In words, where it has no unit; else what is to be said besides */
@@ -3276,7 +3292,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
+            key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box" | "fertilizer_offset" | "guidance_line" | "press_wheel" | "drive_wheel";
             row: number;
             /** @description With its unit, in the units of who asks */
             said: string;
@@ -3298,13 +3314,13 @@ export interface components {
             now: components["schemas"]["SettingMade"][];
             /** @description The newest first, up to 100 */
             log: components["schemas"]["SettingMade"][];
-            /** @description What the planter was left at on the ground that is most like the one asked for */
+            /** @description What comes back with the ground asked for, each from the nearest where it was set */
             recalled: components["schemas"]["SettingMade"][] | null;
             /** @description What was planted, dug and counted there in that season, in words */
             went: string[];
             keys: {
                 /** @enum {string} */
-                key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box";
+                key: "population" | "sprockets" | "disc" | "air" | "singulator" | "depth_mark" | "downforce" | "closing" | "cleaner" | "covering" | "fertilizer_rate" | "fertilizer_outlet" | "speed" | "marker" | "ballast" | "circumference" | "slip" | "sprocket_box" | "fertilizer_offset" | "guidance_line" | "press_wheel" | "drive_wheel";
                 /** @description In words; empty of a plain figure, null where it is said in words */
                 unit: string | null;
                 /** @description Rows may be set each by itself */
@@ -7158,6 +7174,37 @@ export interface operations {
             404: components["responses"]["NotFound"];
             409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];
+        };
+    };
+    settingsFor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                planter: components["parameters"]["planter"];
+                /** @description Planter that is to take them */
+                other: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is set now, and what of it the other planter cannot take */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        takes: components["schemas"]["SettingMade"][];
+                        leaves: {
+                            said: string;
+                            why: string;
+                        }[];
+                    };
+                };
+            };
+            404: components["responses"]["NotFound"];
         };
     };
     settingsSheet: {

@@ -15,6 +15,7 @@ import { say } from '@/words'
 import FieldFaces from './FieldFaces.vue'
 import GroundFields from './GroundFields.vue'
 import { useSettings } from './queries'
+import SendSettings from './SendSettings.vue'
 import SettingForm from './SettingForm.vue'
 import SettingLine from './SettingLine.vue'
 import { sayGround } from './ground'
@@ -93,6 +94,7 @@ async function takeBack(of: SettingMade): Promise<void> {
           >
           <a :href="`/api/planters/${planterId}/settings/sheet.csv`" download>As a table (CSV)</a>
         </p>
+        <send-settings v-if="settings.data.value.now.length > 0" :planter-id="planterId" />
       </section>
       <div class="side">
         <section class="sheet" aria-label="Change a setting">
@@ -112,12 +114,13 @@ async function takeBack(of: SettingMade): Promise<void> {
         </section>
         <section v-if="settings.data.value.recalled" class="sheet" aria-label="On ground like this">
           <h2>On ground like this it ended with</h2>
-          <p class="quiet">{{ sayGround(settings.data.value.recalled[0]) }}</p>
           <ul>
             <li v-for="of in settings.data.value.recalled" :key="of.id">
               <span>{{ say(`setting.${of.key}`) }}{{ of.row > 0 ? `, row ${of.row}` : '' }}</span>
               <strong>{{ of.said }}</strong>
-              <span class="quiet">{{ dateAndTime(of.happened_at) }}{{ of.note && ` · ${of.note}` }}</span>
+              <span class="quiet">{{
+                [sayGround(of), dateAndTime(of.happened_at), of.note].filter(Boolean).join(' · ')
+              }}</span>
             </li>
           </ul>
           <p v-for="said in settings.data.value.went" :key="said">{{ said }}</p>

@@ -42,8 +42,12 @@ final readonly class SettingGround
         return $this->field === '' && $this->crop === '' && $this->soil === null && $this->residue === null;
     }
 
-    /** How far another ground is from this one: 0 where all that counts is the same. The same field with the same crop is no nearer than its soil. */
-    public function distance(self $other): float
+    /**
+     * How far another ground is from this one: 0 where all that counts is the same. The same field with the same crop is no nearer than its soil.
+     *
+     * @param  bool  $bySoil  false for what goes by crop and seed alone
+     */
+    public function distance(self $other, bool $bySoil = true): float
     {
         $far = match (true) {
             $this->crop === $other->crop => 0.0,
@@ -52,6 +56,9 @@ final readonly class SettingGround
         };
         // Its soil is the field's own, also where it was not written down.
         $isSameField = $this->field !== '' && $this->field === $other->field;
+        if (! $bySoil) {
+            return $far - ($isSameField ? 0.1 : 0.0);
+        }
         $far += $isSameField && ($this->soil === null || $other->soil === null) ? 0.0 : self::SOIL * self::steps(self::SOILS, $this->soil, $other->soil);
 
         return $far + self::RESIDUE * self::steps(self::RESIDUES, $this->residue, $other->residue) - ($isSameField ? 0.1 : 0.0);

@@ -29,6 +29,10 @@ enum SettingKey: string
     case Slip = 'slip';
     /** Teeth of those that the shop has for it. */
     case SprocketBox = 'sprocket_box';
+    case FertilizerOffset = 'fertilizer_offset';
+    case GuidanceLine = 'guidance_line';
+    case PressWheel = 'press_wheel';
+    case DriveWheel = 'drive_wheel';
 
     /** Null where it is said in words, such as `step 3` or `180 lb`. */
     public function unit(): ?CalcUnit
@@ -38,7 +42,7 @@ enum SettingKey: string
             self::Air => CalcUnit::InchOfWater,
             self::DepthMark => CalcUnit::Plain,
             self::Speed => CalcUnit::Mph,
-            self::Marker => CalcUnit::Inch,
+            self::Marker, self::FertilizerOffset => CalcUnit::Inch,
             self::Ballast => CalcUnit::Pound,
             self::Circumference => CalcUnit::Foot,
             self::Slip => CalcUnit::Percent,
@@ -55,6 +59,7 @@ enum SettingKey: string
             self::DepthMark => [0, 100],
             self::Speed => [0.5, 20],
             self::Marker => [10, 1_500],
+            self::FertilizerOffset => [0, 20],
             self::Ballast => [0, 20_000],
             self::Circumference => [1, 40],
             self::Slip => [0, 50],
@@ -65,13 +70,19 @@ enum SettingKey: string
     /** Whether rows may be set each by itself. */
     public function isOfRows(): bool
     {
-        return in_array($this, [self::DepthMark, self::Downforce, self::Closing, self::Cleaner, self::Covering, self::Air, self::Singulator, self::Disc, self::FertilizerOutlet], true);
+        return in_array($this, [self::DepthMark, self::Downforce, self::Closing, self::Cleaner, self::Covering, self::Air, self::Singulator, self::Disc, self::FertilizerOutlet, self::FertilizerOffset, self::PressWheel, self::DriveWheel], true);
     }
 
     /** Whether a dig from before it was set says nothing of how rows plant now. */
     public function makesDigsOld(): bool
     {
         return in_array($this, [self::DepthMark, self::Downforce, self::Closing, self::Cleaner, self::Covering, self::Speed], true);
+    }
+
+    /** Whether it goes by soil and residue; the others go by crop and seed alone. */
+    public function goesBySoil(): bool
+    {
+        return ! in_array($this, [self::Population, self::Sprockets, self::Disc, self::Air, self::Singulator, self::FertilizerRate], true);
     }
 
     /** Whether it comes back with the ground; the others belong to the planter wherever it is. */

@@ -32,6 +32,8 @@ final readonly class SettingsLine
         'cleaner' => SettingKey::Cleaner, 'cleaners' => SettingKey::Cleaner, 'row cleaner' => SettingKey::Cleaner, 'row cleaners' => SettingKey::Cleaner,
         'covering' => SettingKey::Covering, 'covering discs' => SettingKey::Covering,
         'fertilizer rate' => SettingKey::FertilizerRate, 'fertilizer' => SettingKey::FertilizerRate,
+        'fertilizer offset' => SettingKey::FertilizerOffset, 'offset' => SettingKey::FertilizerOffset, 'guidance line' => SettingKey::GuidanceLine, 'guidance' => SettingKey::GuidanceLine,
+        'press wheel' => SettingKey::PressWheel, 'press wheels' => SettingKey::PressWheel, 'press-wheel tension' => SettingKey::PressWheel, 'drive wheel' => SettingKey::DriveWheel, 'drive-wheel screw' => SettingKey::DriveWheel,
         'fertilizer outlet' => SettingKey::FertilizerOutlet, 'outlet' => SettingKey::FertilizerOutlet,
         'speed' => SettingKey::Speed, 'marker' => SettingKey::Marker, 'markers' => SettingKey::Marker, 'ballast' => SettingKey::Ballast,
         'circumference' => SettingKey::Circumference, 'rolling circumference' => SettingKey::Circumference, 'slip' => SettingKey::Slip,

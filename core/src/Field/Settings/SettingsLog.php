@@ -27,29 +27,60 @@ final readonly class SettingsLog
     }
 
     /**
-     * What the planter was left at on the ground that is most like this one: by the last of what was set there.
+     * What comes back with a ground: each setting as it was left on the nearest ground where it was made, and air and singulator
+     * from where the same disc was in. Rows in order, after what is set on all of them.
      *
-     * @return array{SettingGround, float, list<Setting>}|null that ground, how far it is, and what comes back; null where it was on none like it
+     * @return list<Setting>
      */
-    public function recalled(SettingGround $on): ?array
+    public function recalled(SettingGround $on): array
     {
-        $byGround = [];
-        foreach ($this->made as $setting) {
-            if ($setting->key->isOfGround() && ! $setting->ground->isUnsaid()) {
-                $byGround[serialize($setting->ground)][] = $setting;
+        $recalled = [];
+        foreach (SettingKey::cases() as $key) {
+            $made = array_filter($this->made, static fn (Setting $of): bool => $of->key === $key && $key->isOfGround() && ! $of->ground->isUnsaid());
+            if ($key === SettingKey::Air || $key === SettingKey::Singulator) {
+                $made = $this->withDisc($made, $recalled[SettingKey::Disc->value] ?? []) ?: $made;
             }
+            $left = self::left(self::nearest($made, $on, $key->goesBySoil()))[$key->value] ?? [];
+            ksort($left);
+            $recalled[$key->value] = array_values($left);
         }
-        $best = null;
-        foreach ($byGround as $there) {
-            [$ground, $last] = [$there[0]->ground, $there[array_key_last($there)]];
-            $far = $on->distance($ground);
+
+        return array_merge(...array_values($recalled));
+    }
+
+    /**
+     * @param  array<Setting>  $made  of one key, the earliest first
+     * @return list<Setting> those that were made on the nearest ground; none where it is too far
+     */
+    private static function nearest(array $made, SettingGround $on, bool $bySoil): array
+    {
+        [$best, $least] = [[], self::LIKE];
+        foreach ($made as $setting) {
+            $far = $on->distance($setting->ground, $bySoil);
             // Of two that are as near, the newer.
-            if ($far <= self::LIKE && ($best === null || $far < $best[1] || ($far === $best[1] && $last->at->isAfter($best[2][array_key_last($best[2])]->at)))) {
-                $best = [$ground, $far, $there];
+            if ($far <= $least) {
+                $best = array_values(array_filter($made, static fn (Setting $of): bool => $of->ground == $setting->ground));
+                $least = $far;
             }
         }
 
-        return $best === null ? null : [$best[0], $best[1], array_merge(...array_map(array_values(...), array_values(self::left($best[2]))))];
+        return $best;
+    }
+
+    /**
+     * @param  array<Setting>  $made
+     * @param  list<Setting>  $discs  that come back
+     * @return array<Setting> those that were made while one of these discs was in
+     */
+    private function withDisc(array $made, array $discs): array
+    {
+        $names = array_map(static fn (Setting $of): string => $of->value, $discs);
+
+        return $names === [] ? $made : array_filter($made, function (Setting $setting) use ($names): bool {
+            $before = array_filter($this->made, static fn (Setting $of): bool => $of->key === SettingKey::Disc && ! $of->at->isAfter($setting->at));
+
+            return $before !== [] && in_array(end($before)->value, $names, true);
+        });
     }
 
     /**

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Field\Settings;
+
+use Ustrel\Core\Spec\Downforce;
+use Ustrel\Core\Spec\Drive;
+use Ustrel\Core\Spec\Equipment;
+
+/** Whether another planter can take a setting as it is. Worded under `setting_fit.<value>`. */
+enum SettingFit: string
+{
+    case Fits = 'fits';
+    case NoSuchRow = 'no_such_row';
+    case NotFitted = 'not_fitted';
+    /** Pounds, air and spring steps do not turn into each other. */
+    case OtherDownforce = 'other_downforce';
+    /** Of this planter alone: what was measured on it, or what is in its box. */
+    case ItsOwn = 'its_own';
+
+    /** @param  int  $rows  of the planter that is to take it */
+    public static function of(Setting $setting, Equipment $from, Equipment $to, int $rows): self
+    {
+        return match (true) {
+            $setting->key === SettingKey::Circumference, $setting->key === SettingKey::Slip, $setting->key === SettingKey::SprocketBox, $setting->key === SettingKey::Marker => self::ItsOwn,
+            $setting->row > $rows => self::NoSuchRow,
+            ! self::isFitted($setting->key, $to) => self::NotFitted,
+            $setting->key === SettingKey::Downforce && $from->downforce !== $to->downforce => self::OtherDownforce,
+            default => self::Fits,
+        };
+    }
+
+    private static function isFitted(SettingKey $key, Equipment $on): bool
+    {
+        return match ($key) {
+            SettingKey::Sprockets, SettingKey::DriveWheel => $on->drive === Drive::Ground,
+            SettingKey::Air => $on->meter->needsAir(),
+            SettingKey::Downforce => $on->downforce !== Downforce::None,
+            SettingKey::Cleaner => $on->rowCleaner,
+            SettingKey::FertilizerRate, SettingKey::FertilizerOutlet, SettingKey::FertilizerOffset => $on->fertilizer || $on->liquid,
+            default => true,
+        };
+    }
+}
