@@ -1,6 +1,7 @@
 import { execFile } from 'node:child_process'
+import { mkdir, writeFile } from 'node:fs/promises'
 import { promisify } from 'node:util'
-import { expect } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
 import { call, expectFaultless, planterWithWalk, signIn, test } from './support'
 
@@ -293,4 +294,76 @@ test('meters have numbers: one goes out, its report is read back, and what it sa
     .toEqual(['meter_seal watch'])
   const { body: board } = await call<object>(page, 'GET', `/api/planters/${planter}/guide`)
   expect(JSON.stringify(board)).toContain('91.2 %')
+})
+
+/** A lot of the shop, and the field that takes it. */
+async function lotFor(page: Page, planter: number, name: string, size: number): Promise<void> {
+  const lot = { name, crop: 'popcorn', size, seeds_per_unit: 80_000 }
+  expect((await call(page, 'POST', '/api/seed/lots', lot)).status).toBe(201)
+  const { body } = await call<{ revision: number; fields: object[] }>(page, 'GET', `/api/planters/${planter}/season`)
+  const plain = { soil: null, residue: null, tillage: null }
+  const field = { name: `Field of ${name}`, crop: 'popcorn', acres: 20, seed: name, population: 30_000, ...plain }
+  const season = { revision: body.revision, fields: [...body.fields, field] }
+  expect((await call(page, 'PUT', `/api/planters/${planter}/season`, season)).status).toBe(200)
+}
+
+test('the wrong disc keeps the countdown open, and names the one to change to', async ({ page }) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'Wrong disc', 4)
+  const tag = uuid().slice(-6)
+  await lotFor(page, planter, `Lot ${tag}`, 7.4)
+  for (const [name, from_size, to_size] of [
+    [`Small ${tag}`, 3, 5.5],
+    [`Large ${tag}`, 7.2, 7.6],
+  ] as const)
+    await call(page, 'POST', '/api/seed/discs', { name, cells: 40, from_size, to_size })
+  const put = async (value: string, row = 0) => {
+    const setting = { id: uuid(), key: 'disc', value, row, happened_at: new Date().toISOString() }
+    expect((await call(page, 'POST', `/api/planters/${planter}/settings`, { settings: [setting] })).status).toBe(201)
+  }
+  await put(`Small ${tag}`)
+  const step = page.getByRole('listitem').filter({ hasText: 'Seed checked against the discs' })
+  await page.goto(`/planters/${planter}/season`)
+  // The right disc hangs on the wall: that does not plant.
+  await expect(step).toContainText(`Large ${tag}`)
+  await expect(step.getByRole('checkbox')).not.toBeChecked()
+  await put(`Large ${tag}`)
+  await put(`Small ${tag}`, 3)
+  await page.reload()
+  await expect(step).toContainText('3')
+  await expect(step.getByRole('checkbox')).not.toBeChecked()
+  await put(`Large ${tag}`, 3)
+  await page.reload()
+  await expect(step).not.toContainText(`Large ${tag}`)
+  await expect(step.getByRole('checkbox')).toBeChecked()
+})
+
+test('two lots on one meter stay two: each by itself in the printed report, and no lot is compared with the other', async ({
+  page,
+}) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, 'Two lots', 2)
+  const tag = uuid().slice(-6)
+  const [round, flat] = [`Round ${tag}`, `Flat ${tag}`]
+  await lotFor(page, planter, round, 6.1)
+  await lotFor(page, planter, flat, 7.4)
+  const run = async (seed: string, stage: 'pre' | 'final', skips: number, minutes: number) => {
+    const happened_at = new Date(Date.now() - minutes * 60_000).toISOString()
+    const counted = { id: uuid(), row: 1, stage, places: 500, skips, doubles: 2, seed, disc: '40 cells' }
+    expect((await call(page, 'POST', `/api/planters/${planter}/bench`, { ...counted, happened_at })).status).toBe(201)
+  }
+  await run(round, 'pre', 30, 60)
+  await run(flat, 'final', 2, 30)
+  const print = async () => {
+    const file = `${test.info().outputDir}/report.pdf`
+    await mkdir(test.info().outputDir, { recursive: true })
+    await writeFile(file, await (await page.request.get(`/api/planters/${planter}/bench/report.pdf`)).body())
+    return (await promisify(execFile)('pdftotext', ['-layout', file, '-'])).stdout
+  }
+  const apart = await print()
+  expect(apart).toContain(round)
+  expect(apart).toContain(flat)
+  expect(apart).not.toContain('A real difference.')
+  await run(round, 'final', 2, 10)
+  expect(await print()).toContain('A real difference.')
 })

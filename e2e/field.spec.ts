@@ -365,3 +365,35 @@ test('set to 6 in and found at 9, on the phone in the order of work: the sprocke
   await expect(next).toHaveCount(0)
   await expectFaultless(page)
 })
+
+test('settings go to another planter of the shop in two taps, and what it cannot take is named', async ({ page }) => {
+  await signIn(page)
+  const ground = { equipment: { drive: 'ground', downforce: 'hydraulic' } }
+  const { planter } = await planterWithWalk(page, 'Sends', 8, undefined, ground)
+  const { planter: other } = await planterWithWalk(page, 'Takes', 4, undefined, { equipment: { drive: 'electric' } })
+  const set = (key: string, more: object) => ({ id: uuid(), key, ...more, happened_at: '2026-01-02T10:00:00Z' })
+  const settings = [
+    set('sprockets', { value: '30/20' }),
+    set('closing', { value: 'notch 2' }),
+    set('closing', { value: 'notch 3', row: 7 }),
+    set('population', { figure: 31_000 }),
+  ]
+  expect((await call(page, 'POST', `/api/planters/${planter}/settings`, { settings })).status).toBe(201)
+  await page.goto(`/planters/${planter}/settings`)
+  const sending = page.getByRole('group', { name: 'Send to another planter' })
+  await sending.getByRole('combobox', { name: 'Send to another planter' }).press('ArrowDown')
+  await page
+    .getByRole('option', { name: /, Takes/ })
+    .first()
+    .click()
+  await expect(sending).toContainText('sprockets 30/20 (it has none)')
+  await expect(sending).toContainText('closing wheels notch 3, row 7 (it has no such row)')
+  await sending.getByRole('button', { name: 'Send 2 settings' }).click()
+  await expect(sending.getByRole('status')).toContainText('Takes')
+  await expectFaultless(page)
+  await page.goto(`/planters/${other}/settings`)
+  const now = page.getByRole('region', { name: 'Set now' })
+  await expect(now).toContainText('31,000 seeds/ac')
+  await expect(now).toContainText('notch 2')
+  await expect(now).not.toContainText('30/20')
+})

@@ -14,6 +14,7 @@ use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Field\Dig\DugRows;
 use Ustrel\Core\Spec\Judging\ReasonCode;
+use Ustrel\Core\Walk\Place;
 
 /** Reads what a row's own record says of it. */
 final readonly class DiagnosisQuery
@@ -22,12 +23,12 @@ final readonly class DiagnosisQuery
     {
     }
 
-    /** @return array<string, Evidence> by check: of two sides the worse, by the walk that matters */
+    /** @return array<string, Evidence> by check, of the row and of the whole planter: of two sides the worse, by the walk that matters */
     public function record(Planter $planter, int $row): array
     {
         $walk = $planter->walkThatMatters();
         $record = [];
-        foreach ($walk === null ? [] : Cell::query()->where('walk_id', $walk->id)->where('row_number', $row)->get() as $cell) {
+        foreach ($walk === null ? [] : Cell::query()->where('walk_id', $walk->id)->whereIn('row_number', [Place::WHOLE_PLANTER, $row])->get() as $cell) {
             $evidence = Evidence::of($cell->verdict);
             $before = $record[$cell->check_key->value] ?? null;
             if ($evidence !== null && ($before === null || $before === Evidence::Sound || $evidence === Evidence::Amiss)) {

@@ -12,7 +12,8 @@ use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKind;
 
 #[OA\Schema(schema: 'Symptom', type: 'string', enum: Symptom::class)]
-#[OA\Schema(schema: 'CauseLook', required: ['check', 'side', 'figure'], properties: [
+#[OA\Schema(schema: 'CauseLook', required: ['check', 'side', 'figure', 'of_planter'], properties: [
+    new OA\Property(property: 'of_planter', description: 'It is made once for the whole planter', type: 'boolean'),
     new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
     new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
     new OA\Property(property: 'figure', description: 'It is measured; else its condition is looked at', type: 'boolean'),
@@ -77,7 +78,7 @@ final class DiagnosisShape
         foreach ($of->cause->checks as $key) {
             $check = $checks[$key->value] ?? null;
             if ($check !== null) {
-                $looks[] = ['check' => $key->value, 'side' => $check->sides[0]->value, 'figure' => $check->kind !== CheckKind::Condition];
+                $looks[] = ['check' => $key->value, 'side' => $check->sides[0]->value, 'figure' => $check->kind !== CheckKind::Condition, 'of_planter' => $check->isOfWholePlanter()];
             }
         }
 

@@ -2930,8 +2930,10 @@ export interface components {
             }[];
         };
         /** @enum {string} */
-        Symptom: "shallow" | "deep" | "varies" | "w" | "dry_soil" | "residue" | "open" | "smeared" | "roots_flat" | "off_centre" | "skips" | "doubles" | "periodic" | "spacing_poor" | "dead" | "count_low" | "pale_streak" | "thin" | "late";
+        Symptom: "shallow" | "deep" | "varies" | "w" | "dry_soil" | "residue" | "open" | "smeared" | "roots_flat" | "off_centre" | "skips" | "doubles" | "periodic" | "spacing_poor" | "dead" | "count_low" | "pale_streak" | "thin" | "late" | "all_rows" | "half_rows";
         CauseLook: {
+            /** @description It is made once for the whole planter */
+            of_planter: boolean;
             check: components["schemas"]["CheckKey"];
             side: components["schemas"]["Side"];
             /** @description It is measured; else its condition is looked at */
@@ -3031,7 +3033,7 @@ export interface components {
                      * @description To diagnose it by, where it is short
                      * @enum {string|null}
                      */
-                    symptom: "shallow" | "deep" | "varies" | "w" | "dry_soil" | "residue" | "open" | "smeared" | "roots_flat" | "off_centre" | "skips" | "doubles" | "periodic" | "spacing_poor" | "dead" | "count_low" | "pale_streak" | "thin" | "late" | null;
+                    symptom: "shallow" | "deep" | "varies" | "w" | "dry_soil" | "residue" | "open" | "smeared" | "roots_flat" | "off_centre" | "skips" | "doubles" | "periodic" | "spacing_poor" | "dead" | "count_low" | "pale_streak" | "thin" | "late" | "all_rows" | "half_rows" | null;
                     /** @description From 10 to 90 % up; null where counts do not tell */
                     hours: number | null;
                     /** @description It took no less, whatever happened between two counts; null before two counts */

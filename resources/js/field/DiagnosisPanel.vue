@@ -80,7 +80,13 @@ async function toDecide(cause: Diagnosis['causes'][number]): Promise<void> {
   const taken_at = new Date().toISOString()
   const text = `Seen in the field: ${cause.because.map((one) => say(`symptom.${one}`)).join(', ')}. ${name(cause.key)}, ${Math.round(100 * cause.chance)} %.`
   // What is seen of a row is seen of each of its sides until somebody looks.
-  const places = cause.looks.filter((one) => one.check === look.check).map(({ check, side }) => ({ row, check, side }))
+  const places = cause.looks
+    .filter((one) => one.check === look.check)
+    .map(({ check, side, of_planter }) => ({
+      row: of_planter ? 0 : row,
+      check,
+      side,
+    }))
   const readings = places.map((place) => ({
     id: uuid(),
     ...place,

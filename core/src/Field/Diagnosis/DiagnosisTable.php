@@ -94,9 +94,11 @@ final readonly class DiagnosisTable
      */
     public function diagnose(array $seen, array $absent = [], array $record = []): Diagnosis
     {
-        if ($seen === []) {
+        if (array_filter($seen, static fn (Symptom $of): bool => ! $of->isSaid()) === []) {
             return new Diagnosis([], null, null);
         }
+        $unsaid = array_filter(Symptom::cases(), static fn (Symptom $of): bool => $of->isSaid() && ! in_array($of, $seen, true));
+        $absent = array_values(array_unique([...$absent, ...$unsaid], SORT_REGULAR));
         $ranked = $this->rank($seen, $absent, $record);
         $looks = array_column(array_filter($this->looks($ranked, $record), static fn (array $look): bool => $look[1] * $look[0]->minutes > self::TELLS), 0);
         $likeliest = count($ranked) > 1 && $ranked[1]->chance > self::ALIKE * $ranked[0]->chance ? [$ranked[0]->cause, $ranked[1]->cause] : [];

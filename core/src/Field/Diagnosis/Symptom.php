@@ -28,4 +28,13 @@ enum Symptom: string
     case Thin = 'thin';
     /** Came up later than the other rows, or one plant after the other. */
     case Late = 'late';
+    /** Whatever it is, the other rows have it too. */
+    case AllRows = 'all_rows';
+    case HalfRows = 'half_rows';
+
+    /** Whoever has seen it says so: where it was not said it is not so. */
+    public function isSaid(): bool
+    {
+        return $this === self::AllRows || $this === self::HalfRows;
+    }
 }
