@@ -54,7 +54,9 @@ async function read(event: Event): Promise<void> {
   <section class="sheet fields" aria-label="Fields">
     <div class="head">
       <h2>Fields</h2>
-      <span class="quiet">{{ form.fields.length }} fields, {{ area(sum) }}</span>
+      <span class="quiet"
+        >{{ form.fields.length }} {{ form.fields.length === 1 ? 'field' : 'fields' }}, {{ area(sum) }}</span
+      >
       <button type="button" class="link" :aria-pressed="wider" @click="wider = !wider">
         {{ wider ? 'Without ground and seed' : 'With ground and seed' }}
       </button>
