@@ -24,7 +24,7 @@ final readonly class BenchQuery
     /** @return Collection<int, BenchRun> of this season, the newest first */
     public function of(Planter $planter): Collection
     {
-        return BenchRun::held($planter->id)->where('happened_at', '>=', now()->subYear())->with(['user', 'standRun:id,figures,practice', 'seedLot:id,name'])->orderByDesc('happened_at')->orderByDesc('id')->get()
+        return BenchRun::held($planter->id)->where('happened_at', '>=', now()->subYear())->with(['user', 'standRun:id,figures,practice', 'seedLot:id,name,crop,shape'])->orderByDesc('happened_at')->orderByDesc('id')->get()
             ->filter(static fn (BenchRun $run): bool => $planter->seasonAt($run->happened_at->toIso8601String()) === $planter->season())->values();
     }
 

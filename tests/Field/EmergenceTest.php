@@ -32,6 +32,19 @@ it('tells the stand against what was planted, the rows that are short, and how e
     expect($row['counts'])->toBe(4)->and($row)->toMatchArray(['hours' => 205, 'least' => 24, 'most' => 255])->and($row['half'])->toEqualWithDelta(240, 12);
 });
 
+it('says whether a row came up in the hours that are good for the crop', function (): void {
+    foreach ([[27, 0], [28, 2], [29, 14], [30, 20], [1, 28], [2, 28]] as [$day, $plants]) {
+        ($this->count)(($this->entry)(1, $plants, ['happened_at' => sprintf('2026-%02d-%02dT18:00:00Z', $day < 3 ? 5 : 4, $day)]))->assertCreated();
+    }
+    $row = fn (): array => ($this->told)()[0]['rows'][0];
+    // 10 % (2.8) between the 28th and 29th, 90 % (25.2) between the 30th and the 1st: 24 hours at least, and 72 at most.
+    expect($row()['slow'])->toBeNull()->and(($this->told)()[0]['aim_hours'])->toEqual(48)->and($row()['least'])->toEqual(24)->and($row()['most'])->toEqual(72);
+    $id = $this->postJson('/api/aims', ['crop' => '', 'emergence_hours' => 72])->json('id');
+    expect($row()['slow'])->toBeFalse();
+    $this->putJson("/api/aims/{$id}", ['crop' => '', 'emergence_hours' => 23, 'revision' => 1])->assertOk();
+    expect($row()['slow'])->toBeTrue();
+});
+
 it('refuses what no count can be', function (array $with, string $field, string $said): void {
     expect(($this->count)(($this->entry)(2, 20, $with))->assertUnprocessable()->json('errors')["counts.0.{$field}"][0])->toContain($said)->and(StandCount::query()->count())->toBe(0);
 })->with([

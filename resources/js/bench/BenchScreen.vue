@@ -127,7 +127,9 @@ const missing = computed(() => {
             >
             <router-link :to="{ name: 'meters' }">The shop’s meters by number</router-link>
           </p>
-          <p v-if="rows.length > 0" class="quiet scale-note">The scale runs from 90 % to 100 % singulation.</p>
+          <p v-if="rows.length > 0" class="quiet scale-note">
+            The scale runs from 90 % to 100 % singulation; the dotted line is what you want.
+          </p>
         </section>
       </div>
       <div class="side">

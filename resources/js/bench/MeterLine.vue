@@ -41,6 +41,7 @@ const at = (share: number) => `${(100 * Math.max(0, share - FROM)) / (1 - FROM)}
         class="range"
         :style="{ left: at(run.singulation.low), right: `calc(100% - ${at(run.singulation.high)})` }"
       />
+      <span class="aim" :style="{ left: at(run.aim) }" />
       <span class="mark" :style="{ left: at(run.singulation.share) }" />
     </span>
     <strong>{{ percent(run.singulation.share) }}</strong>
@@ -50,6 +51,7 @@ const at = (share: number) => `${(100 * Math.max(0, share - FROM)) / (1 - FROM)}
         · {{ say(`stage.${run.stage}`) }}{{ run.air === null ? '' : ` · ${run.air} in H₂O`
         }}{{ run.seed && ` · ${run.seed}` }}
       </span>
+      <span v-if="run.singulation.high < run.aim" class="due">under the {{ percent(run.aim) }} you want</span>
       <span v-if="run.partial" class="due">cut short</span>
       <span v-if="run.practice" class="quiet">practice stand</span>
       <span v-for="said in sayCells(run.figures)" :key="said" class="due">{{ said }}</span>
@@ -104,6 +106,12 @@ li > button:first-child {
   min-width: 2px;
   border-radius: 4px;
   background: var(--accent-weak);
+}
+.aim {
+  position: absolute;
+  top: 2px;
+  bottom: 2px;
+  border-left: 2px dotted var(--ochre);
 }
 .mark {
   position: absolute;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useFace } from '@/api/queries'
 import { useFirstPass } from '@/field/queries'
 import PlanterPage from '@/components/PlanterPage.vue'
@@ -17,16 +17,15 @@ import SignOffs from './SignOffs.vue'
 const { planterId } = defineProps<{ planterId: number }>()
 const { data: face } = useFace(() => planterId)
 const told = useFirstPass(() => planterId)
-const row = ref(1)
+const chosen = ref<number>()
+const row = computed({
+  get: () => chosen.value ?? told.data.value?.to_dig[0]?.row ?? 1,
+  set: (of) => (chosen.value = of),
+})
 const last = computed(() => told.data.value?.passes[0])
 const earlier = computed(() => told.data.value?.passes.slice(1) ?? [])
 /** What was dug, so that a diagnosis is made anew when it changes. */
 const dug = computed(() => (told.data.value?.passes ?? []).flatMap(({ rows }) => rows.map(({ id }) => id)).join())
-watch(
-  () => told.data.value?.to_dig[0]?.row,
-  (first) => first && (row.value = first),
-  { immediate: true },
-)
 </script>
 
 <template>
