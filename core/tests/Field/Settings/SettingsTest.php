@@ -65,6 +65,13 @@ it('takes each setting from the nearest ground where it was made: by crop and di
     expect($onClay)->toBe(['population 0 30000', 'disc 0 24 large', 'air 0 18', 'depth_mark 0 5', 'depth_mark 3 5.5', 'depth_mark 7 6', 'closing 0 2']);
 });
 
+it('takes the newer of two grounds that are as near', function (): void {
+    [$clay, $sand] = [new SettingGround('A', 'popcorn', Soil::Clay), new SettingGround('B', 'popcorn', Soil::Sand)];
+    $of = static fn (Setting ...$made): array => array_map(static fn (Setting $one): string => $one->value, (new SettingsLog($made))->recalled(new SettingGround('C', 'popcorn')));
+    expect($of(set(1, SettingKey::Population, '30000', $clay), set(2, SettingKey::Population, '34000', $sand)))->toBe(['34000'])
+        ->and($of(set(1, SettingKey::Population, '34000', $sand), set(2, SettingKey::Population, '30000', $clay)))->toBe(['30000']);
+});
+
 it('says what another planter cannot take', function (SettingKey $key, int $row, Equipment $to, SettingFit $fit): void {
     $from = new Equipment(Meter::Vacuum, Drive::Ground, Downforce::Hydraulic, fertilizer: true);
     expect(SettingFit::of(set(1, $key, '1', row: $row), $from, $to, 8))->toBe($fit);
