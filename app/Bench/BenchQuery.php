@@ -44,7 +44,7 @@ final readonly class BenchQuery
     }
 
     /**
-     * The runs of a row's meter that were made as its newest one was, at whatever air: with the same seed and disc.
+     * The runs of a row's meter that were made as its newest one was, at whatever air: with the same seed, disc, singulator and lubricant, near in speed.
      *
      * @return Collection<int, BenchRun> the newest first; none where the newest has no air
      */
@@ -61,7 +61,7 @@ final readonly class BenchQuery
     {
         $last = $runs->first();
 
-        return $runs->filter(static fn (BenchRun $run): bool => $last?->air !== null && $run->air !== null && $run->lotKey() === $last->lotKey() && $run->disc === $last->disc)->values();
+        return $runs->filter(static fn (BenchRun $run): bool => $last?->air !== null && $run->air !== null && $run->setUp()->isLike($last->setUp()))->values();
     }
 
     /** @return array<string, true> places that the walk that matters reads as not sound, by key: what a run says does not go over them */

@@ -13,6 +13,7 @@ use App\Record\Kind;
 use App\Record\KindWording;
 use App\Record\Refused;
 use App\Record\Touched;
+use Ustrel\Core\Meter\RunSetUp;
 use Ustrel\Core\Meter\Stage;
 
 /** Runs of the meters of one planter on a test stand, by their counts. */
@@ -28,6 +29,16 @@ final readonly class BenchRuns implements Kind
     private const LEAST_AIR = 0.5;
 
     private const MOST_AIR = 60;
+
+    private const MOST_CELLS = 400;
+
+    private const LEAST_SEEDS = 500;
+
+    private const MOST_SEEDS = 2_000_000;
+
+    private const LEAST_MPH = 0.5;
+
+    private const MOST_MPH = 20;
 
     public const LONGEST = 80;
 
@@ -82,11 +93,34 @@ final readonly class BenchRuns implements Kind
             'seed_lot_id' => $seed === '' ? null : Lots::of($this->planter->workshop_id)->named($seed)?->id,
             'disc' => trim($fields->text('disc', self::LONGEST, 'bench.disc')),
             'air' => self::air($fields),
+            ...$this->speed($fields),
+            'singulator' => trim($fields->text('singulator', self::LONGEST, 'bench.singulator')),
+            'lubricant' => trim($fields->text('lubricant', self::LONGEST, 'bench.lubricant')),
             'note' => $fields->text('note', self::LONGEST_NOTE, 'bench.note'),
             'happened_at' => $fields->moment('happened_at', 'bench.when', 'bench.when')->toIso(),
             'is_partial' => $fields->flag('partial', 'refused.unknown_flag'),
             'withdrawn' => $withdrawn,
         ];
+    }
+
+    /**
+     * How fast it ran: by the speed that it stands for, or by the turns of the disc.
+     *
+     * @return array{cells: int|null, population: int|null, mph: string|null}
+     */
+    private function speed(Fields $fields): array
+    {
+        $cells = $fields->whole('cells', 1, self::MOST_CELLS, 'stand.cells');
+        $population = $fields->whole('population', self::LEAST_SEEDS, self::MOST_SEEDS, 'bench.population');
+        [$mph, $rpm] = [$fields->number('mph', 'bench.mph'), $fields->number('rpm', 'bench.rpm')];
+        if ($mph === null && $rpm !== null) {
+            $mph = $cells === null || $population === null || $rpm <= 0 ? throw Refused::because('rpm', 'bench.rpm') : RunSetUp::mph($population, $this->planter->spacing()->toInches(), $rpm, $cells);
+        }
+        if ($mph !== null && ($mph < self::LEAST_MPH || $mph > self::MOST_MPH)) {
+            throw Refused::because($fields->has('mph') ? 'mph' : 'rpm', $fields->has('mph') ? 'bench.mph' : 'bench.rpm');
+        }
+
+        return ['cells' => $cells, 'population' => $population, 'mph' => $mph === null ? null : number_format($mph, 1, '.', '')];
     }
 
     /** Inches of water, to a tenth; null where none is said. */

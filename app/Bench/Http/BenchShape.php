@@ -12,6 +12,7 @@ use OpenApi\Attributes as OA;
 use Ustrel\Core\Meter\Heavy;
 use Ustrel\Core\Meter\MeterSchool;
 use Ustrel\Core\Meter\RunFinding;
+use Ustrel\Core\Meter\RunSetUp;
 use Ustrel\Core\Meter\SeedsNeeded;
 use Ustrel\Core\Meter\Stage;
 use Ustrel\Core\Spec\Aims;
@@ -28,6 +29,12 @@ use Ustrel\Core\Walk\Place;
     new OA\Property(property: 'seed', description: 'The lot, in own words', type: 'string', maxLength: 80),
     new OA\Property(property: 'disc', description: 'Disc or plate, in own words', type: 'string', maxLength: 80),
     new OA\Property(property: 'air', description: 'Inches of water', type: 'number', maximum: 60, minimum: 0.5, nullable: true),
+    new OA\Property(property: 'cells', description: 'Of the disc', type: 'integer', maximum: 400, minimum: 1, nullable: true),
+    new OA\Property(property: 'population', description: 'Seeds an acre that it runs as if it planted', type: 'integer', maximum: 2000000, minimum: 500, nullable: true),
+    new OA\Property(property: 'mph', description: 'Speed that it runs as if it went', type: 'number', maximum: 20, minimum: 0.5, nullable: true),
+    new OA\Property(property: 'rpm', description: 'In place of mph: turns a minute of the disc, with cells and population', type: 'number', nullable: true),
+    new OA\Property(property: 'singulator', description: 'Step, in own words', type: 'string', maxLength: 80),
+    new OA\Property(property: 'lubricant', description: 'And dose, in own words', type: 'string', maxLength: 80),
     new OA\Property(property: 'note', type: 'string', maxLength: 300),
     new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
     new OA\Property(property: 'supersedes', description: 'The run whose place this one takes', type: 'string', format: 'uuid', nullable: true),
@@ -70,7 +77,7 @@ use Ustrel\Core\Walk\Place;
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'seeds', type: 'array', items: new OA\Items(type: 'string')),
     ], type: 'object')),
-    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'aim', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'note', 'partial', 'practice', 'figures', 'board', 'by', 'happened_at'], properties: [
+    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'aim', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'cells', 'population', 'mph', 'rpm', 'singulator', 'lubricant', 'note', 'partial', 'practice', 'figures', 'board', 'by', 'happened_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'stage', type: 'string', enum: Stage::class),
@@ -85,6 +92,12 @@ use Ustrel\Core\Walk\Place;
         new OA\Property(property: 'seed', type: 'string'),
         new OA\Property(property: 'disc', type: 'string'),
         new OA\Property(property: 'air', description: 'Inches of water', type: 'number', nullable: true),
+        new OA\Property(property: 'cells', type: 'integer', nullable: true),
+        new OA\Property(property: 'population', description: 'Seeds an acre', type: 'integer', nullable: true),
+        new OA\Property(property: 'mph', type: 'number', nullable: true),
+        new OA\Property(property: 'rpm', description: 'Turns a minute of its disc; null where speed, population or cells were not said', type: 'number', nullable: true),
+        new OA\Property(property: 'singulator', type: 'string'),
+        new OA\Property(property: 'lubricant', type: 'string'),
         new OA\Property(property: 'note', type: 'string'),
         new OA\Property(property: 'partial', description: 'It was cut short', type: 'boolean'),
         new OA\Property(property: 'practice', description: 'A made-up meter ran', type: 'boolean'),
@@ -124,7 +137,7 @@ final class BenchShape
         $checks = $planter->readSheet()->checks;
 
         return [
-            'runs' => $runs->map(static fn (BenchRun $run): array => self::run($run, $checks, $unsound, $aims->forLot($run->seedLot)))->all(),
+            'runs' => $runs->map(static fn (BenchRun $run): array => self::run($run, $checks, $unsound, $aims->forLot($run->seedLot), $planter->spacing()->toInches()))->all(),
             'before' => array_values(array_map(static fn (array $of): array => [
                 'row' => $of[0]->row_number, 'season' => $of[1], 'singulation' => MeterShape::singulation($of[0]->counts()), 'air' => $of[0]->air === null ? null : (float) $of[0]->air, 'seed' => $of[0]->lotName(),
             ], $before)),
@@ -141,15 +154,18 @@ final class BenchShape
      * @param  array<string, true>  $unsound
      * @return array<string, mixed>
      */
-    private static function run(BenchRun $run, array $checks, array $unsound, Aims $aims): array
+    private static function run(BenchRun $run, array $checks, array $unsound, Aims $aims, float $width): array
     {
         $counts = $run->counts();
+        $mph = $run->mph === null ? null : (float) $run->mph;
 
         return [
             'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles,
             'singulation' => MeterShape::singulation($counts),
             'aim' => $aims->singulation, 'lean' => $counts->lean(), 'skipped' => MeterShape::share($counts->skipped()), 'doubled' => MeterShape::share($counts->doubled()),
-            'seed' => $run->lotName(), 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->standRun?->figures,
+            'seed' => $run->lotName(), 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'cells' => $run->cells, 'population' => $run->population, 'mph' => $mph,
+            'rpm' => $mph === null || $run->population === null || $run->cells === null ? null : round(RunSetUp::rpm($run->population, $width, $mph, $run->cells), 1),
+            'singulator' => $run->singulator, 'lubricant' => $run->lubricant, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->standRun?->figures,
             'board' => self::board($run, $checks, $unsound, $aims),
             'by' => $run->user->name,
             'happened_at' => $run->happened_at->toIso8601ZuluString(),

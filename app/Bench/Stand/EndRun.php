@@ -37,7 +37,7 @@ final readonly class EndRun
         try {
             ($this->take)($run->planter, $run->user, static fn (Planter $of): BenchRuns => new BenchRuns($of, BenchRuns::FEWEST_STREAMED), [[
                 'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'seed' => $run->seed, 'disc' => $run->disc, 'note' => $run->note,
-                'air' => $run->air === null ? null : (float) $run->air, 'places' => $figures->counts->places, 'skips' => $figures->counts->skips, 'doubles' => $figures->counts->doubles,
+                'air' => $run->air === null ? null : (float) $run->air, 'cells' => $run->cells, 'places' => $figures->counts->places, 'skips' => $figures->counts->skips, 'doubles' => $figures->counts->doubles,
                 'partial' => $figures->counts->places < min(0.98 * $run->places, $run->places - 10), 'happened_at' => ($run->started_at ?? $run->made_at)->toIso8601ZuluString('millisecond'),
             ]]);
         } catch (NotTaken $notTaken) {

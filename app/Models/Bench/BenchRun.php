@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Meter\Counts;
+use Ustrel\Core\Meter\RunSetUp;
 use Ustrel\Core\Meter\Stage;
 
 /**
@@ -28,6 +29,11 @@ use Ustrel\Core\Meter\Stage;
  * @property int|null $seed_lot_id the lot, where the shop has it in its list
  * @property string $disc or plate, in own words
  * @property string|null $air inches of water
+ * @property int|null $cells of the disc
+ * @property int|null $population seeds an acre that it ran as if it planted
+ * @property string|null $mph that it ran as if it went
+ * @property string $singulator step, in own words
+ * @property string $lubricant and dose, in own words
  * @property string $note
  * @property bool $is_partial it was cut short
  * @property CarbonImmutable $happened_at
@@ -66,6 +72,12 @@ final class BenchRun extends Model
     public function lotName(): string
     {
         return $this->seedLot->name ?? $this->seed;
+    }
+
+    /** How it was set up, but for its air. */
+    public function setUp(): RunSetUp
+    {
+        return new RunSetUp($this->lotKey(), $this->disc, $this->singulator, $this->lubricant, $this->mph === null ? null : (float) $this->mph);
     }
 
     /** Two runs with the same one were made with the same seed. */

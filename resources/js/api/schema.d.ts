@@ -2437,6 +2437,18 @@ export interface components {
             disc?: string;
             /** @description Inches of water */
             air?: number | null;
+            /** @description Of the disc */
+            cells?: number | null;
+            /** @description Seeds an acre that it runs as if it planted */
+            population?: number | null;
+            /** @description Speed that it runs as if it went */
+            mph?: number | null;
+            /** @description In place of mph: turns a minute of the disc, with cells and population */
+            rpm?: number | null;
+            /** @description Step, in own words */
+            singulator?: string;
+            /** @description And dose, in own words */
+            lubricant?: string;
             note?: string;
             /** Format: date-time */
             happened_at: string;
@@ -2534,6 +2546,14 @@ export interface components {
                 disc: string;
                 /** @description Inches of water */
                 air: number | null;
+                cells: number | null;
+                /** @description Seeds an acre */
+                population: number | null;
+                mph: number | null;
+                /** @description Turns a minute of its disc; null where speed, population or cells were not said */
+                rpm: number | null;
+                singulator: string;
+                lubricant: string;
                 note: string;
                 /** @description It was cut short */
                 partial: boolean;

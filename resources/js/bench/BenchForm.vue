@@ -42,6 +42,10 @@ const doubles = ref<number | null>(null)
 const seed = ref(last?.seed ?? '')
 const disc = ref(last?.disc ?? '')
 const setAir = ref<number | null>(air ?? last?.air ?? null)
+const population = ref<number | null>(last?.population ?? null)
+const mph = ref<number | null>(last?.mph ?? null)
+const singulator = ref(last?.singulator ?? '')
+const lubricant = ref(last?.lubricant ?? '')
 const note = ref('')
 const cells = useLocalStorage<number | null>('ustrel.bench-cells', null, { serializer: StorageSerializers.object })
 const turns = useLocalStorage<number | null>('ustrel.bench-turns', null, { serializer: StorageSerializers.object })
@@ -92,7 +96,16 @@ const shared = () => ({
 })
 
 async function keepCounts(): Promise<void> {
-  const typed = { ...shared(), skips: skips.value ?? -1, doubles: doubles.value ?? -1 }
+  const typed = {
+    ...shared(),
+    skips: skips.value ?? -1,
+    doubles: doubles.value ?? -1,
+    cells: cells.value,
+    population: population.value,
+    mph: mph.value,
+    singulator: singulator.value,
+    lubricant: lubricant.value,
+  }
   const run = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
   if (!(await send(() => body(api.POST('/api/planters/{planter}/bench', { params: params.value, body: run }))))) return
   once.taken()
@@ -152,6 +165,19 @@ async function start(): Promise<void> {
       <number-field v-model="setAir" label="Air, in H₂O" kind="water" :low="0.5" :high="60" :places="1" />
     </div>
     <p v-if="fit" role="status">{{ fit }}</p>
+    <details v-if="way === 'counts'">
+      <summary>Speed, singulator, lubricant</summary>
+      <div class="pair">
+        <number-field v-model="population" label="Population" kind="seeds" whole :low="500" :high="2_000_000" />
+        <number-field v-model="mph" label="Speed" kind="speed" :low="0.5" :high="20" :places="1" />
+        <number-field v-model="cells" label="Cells" whole :low="1" :high="400" />
+        <v-text-field v-model="singulator" label="Singulator" placeholder="step 2" maxlength="80" />
+      </div>
+      <v-text-field v-model="lubricant" label="Lubricant and dose" placeholder="1 cup of talc a bag" maxlength="80" />
+      <p class="quiet">
+        Only runs with the same seed, disc, singulator and lubricant, within 0.5 mph, count for the vacuum.
+      </p>
+    </details>
     <template v-if="way === 'practice'">
       <div class="pair">
         <number-field v-model="size" label="Size of its seed, mm" kind="mm" required :low="0.5" :high="40" />
@@ -202,6 +228,13 @@ p {
 }
 .ways {
   flex-wrap: wrap;
+}
+summary {
+  display: flex;
+  align-items: center;
+  min-height: var(--touch);
+  font-weight: 700;
+  cursor: pointer;
 }
 .file {
   display: grid;

@@ -4,7 +4,7 @@ import { api, body } from '@/api/client'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 import { dateAndTime } from '@/dates'
-import { type BenchRun, percent } from './shares'
+import { type BenchRun, percent, saySetUp } from './shares'
 
 /** Whether two runs that are chosen tell of meters, or airs, that really differ. */
 const { planterId, runs } = defineProps<{ planterId: number; runs: BenchRun[] }>()
@@ -14,7 +14,7 @@ const said = ref('')
 const items = computed(() =>
   runs.map((run) => ({
     value: run.id,
-    title: `Row ${run.row}, ${dateAndTime(run.happened_at)}: ${percent(run.singulation.share)}${run.air === null ? '' : `, ${run.air} in H₂O`}`,
+    title: `Row ${run.row}, ${dateAndTime(run.happened_at)}: ${percent(run.singulation.share)}${saySetUp(run)}`,
   })),
 )
 

@@ -6,7 +6,7 @@ import RefusalList from '@/components/RefusalList.vue'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { say } from '@/words'
-import { type BenchRun, percent, sayCells, sayCounts } from './shares'
+import { type BenchRun, percent, sayCells, sayCounts, saySetUp } from './shares'
 
 /** The newest run of one row’s meter, and what is done with it. */
 const { run, planterId, board } = defineProps<{
@@ -47,10 +47,7 @@ const at = (share: number) => `${(100 * Math.max(0, share - FROM)) / (1 - FROM)}
     <strong>{{ percent(run.singulation.share) }}</strong>
     <span class="told">
       {{ sayCounts(run) }}
-      <span class="quiet">
-        · {{ say(`stage.${run.stage}`) }}{{ run.air === null ? '' : ` · ${run.air} in H₂O`
-        }}{{ run.seed && ` · ${run.seed}` }}
-      </span>
+      <span class="quiet"> · {{ say(`stage.${run.stage}`) }}{{ saySetUp(run) }} </span>
       <span v-if="run.singulation.high < run.aim" class="due">under the {{ percent(run.aim) }} you want</span>
       <span v-if="run.partial" class="due">cut short</span>
       <span v-if="run.practice" class="quiet">practice stand</span>

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { type BenchRun, newestOf, percent, sayAir, sayCells } from './shares'
+import { type BenchRun, newestOf, percent, sayAir, sayCells, saySetUp } from './shares'
 
 it('takes the newest run of each row, and says shares to a tenth', () => {
   const run = (row: number, id: string) => ({ row, id }) as BenchRun
@@ -18,4 +18,13 @@ it('says which cell it is, and where the best air is not in sight yet', () => {
     'Best vacuum is above what you tested. Least goes wrong at 12.4 in H₂O; the best air lies from 11.2 to 14, 8 times in 10.',
   )
   expect(sayAir({ ...advice, way: null } as never)).toContain('Too early to tell')
+})
+
+it('says how a run was set up, as far as it was said', () => {
+  const bare = { air: null, seed: '', rpm: null, mph: null, singulator: '', lubricant: '' }
+  expect(saySetUp(bare)).toBe('')
+  expect(saySetUp({ ...bare, air: 13, seed: 'Lot 7', mph: 5 })).toBe(' · 13 in H₂O · Lot 7 · 5 mph')
+  expect(saySetUp({ ...bare, rpm: 28.6, mph: 5, singulator: 'step 2', lubricant: 'talc' })).toBe(
+    ' · 28.6 turns/min at 5 mph · step 2 · talc',
+  )
 })

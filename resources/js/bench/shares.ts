@@ -30,6 +30,21 @@ export function sayAir({ air, low, high, in_sight, way }: NonNullable<AirAdvice[
     : `Best vacuum is ${way === 'more' ? 'above' : 'below'} what you tested. ${best}`
 }
 
+/** How it was set up: ` · 13 in H₂O · Popcorn, lot 7 · 28.6 turns/min at 5 mph · step 2 · talc`. */
+export function saySetUp(run: Pick<BenchRun, 'air' | 'seed' | 'rpm' | 'mph' | 'singulator' | 'lubricant'>): string {
+  const speed = run.mph === null ? '' : `${run.mph} mph`
+  return [
+    run.air === null ? '' : `${run.air} in H₂O`,
+    run.seed,
+    run.rpm === null ? speed : `${run.rpm} turns/min at ${speed}`,
+    run.singulator,
+    run.lubricant,
+  ]
+    .filter(Boolean)
+    .map((one) => ` · ${one}`)
+    .join('')
+}
+
 /** `1 skip, 2 doubles of 500`. */
 export function sayCounts({ skips, doubles, places }: Pick<BenchRun, 'skips' | 'doubles' | 'places'>): string {
   return `${skips} ${skips === 1 ? 'skip' : 'skips'}, ${doubles} ${doubles === 1 ? 'double' : 'doubles'} of ${places}`

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Bench\BenchRun;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+
+beforeEach(function (): void {
+    $this->actingAs($this->technician);
+    $this->planted = $this->planter(['planting_start' => now()->addMonth()->toDateString(), 'row_count' => 4]);
+    $this->minutes = 600;
+    $this->run = fn (array $with): TestResponse => $this->postJson("/api/planters/{$this->planted->id}/bench", $with + [
+        'id' => (string) Str::uuid7(), 'row' => 1, 'stage' => 'final', 'places' => 500, 'skips' => 5, 'doubles' => 5, 'seed' => 'Lot 7', 'disc' => '30 cells', 'happened_at' => now()->subMinutes($this->minutes--)->toIso8601ZuluString(),
+    ]);
+    $this->runs = fn (): array => $this->getJson("/api/planters/{$this->planted->id}/bench")->assertOk()->json('runs');
+    $this->pooled = fn (): array => array_column($this->getJson("/api/planters/{$this->planted->id}/bench/advice?row=1")->assertOk()->json('runs'), 'air');
+});
+
+it('keeps how fast it ran, by speed or by turns, with what singulates and lubricates', function (): void {
+    // 34,000 an acre at 30 in and 5 mph over 30 cells are 28.6 turns a minute.
+    $set = ['cells' => 30, 'population' => 34_000, 'singulator' => 'step 2', 'lubricant' => '1 cup of talc'];
+    ($this->run)($set + ['mph' => 5])->assertCreated();
+    expect(($this->runs)()[0])->toMatchArray($set + ['mph' => 5, 'rpm' => 28.6]);
+    ($this->run)($set + ['rpm' => 57.24, 'row' => 2])->assertCreated();
+    expect(($this->runs)()[0])->toMatchArray(['row' => 2, 'mph' => 10, 'rpm' => 57.2]);
+    ($this->run)(['mph' => 5, 'row' => 3])->assertCreated();
+    expect(($this->runs)()[0])->toMatchArray(['row' => 3, 'mph' => 5, 'rpm' => null, 'cells' => null]);
+});
+
+it('pools for the vacuum only runs of one set-up', function (): void {
+    $talc = ['singulator' => 'step 2', 'lubricant' => 'Talc', 'mph' => 5];
+    foreach ([[10, ['lubricant' => '', 'mph' => 5, 'singulator' => 'step 2']], [11, ['singulator' => 'step 3'] + $talc], [12, ['mph' => 8] + $talc], [13, ['seed' => 'Lot 8'] + $talc], [14, ['mph' => 5.4] + $talc], [15, ['lubricant' => 'talc'] + $talc], [16, $talc]] as [$air, $with]) {
+        ($this->run)($with + ['air' => $air])->assertCreated();
+    }
+    expect(($this->pooled)())->toEqual([16, 15, 14]);
+});
+
+it('refuses a speed that cannot be, and keeps nothing of it', function (array $with, string $field, string $said): void {
+    expect(($this->run)($with)->assertUnprocessable()->json("errors.{$field}.0"))->toContain($said)->and(BenchRun::query()->count())->toBe(0);
+})->with([
+    [['mph' => 0], 'mph', '0.5 to 20'], [['mph' => '5'], 'mph', '0.5 to 20'], [['rpm' => 30], 'rpm', 'need the cells'], [['rpm' => 30, 'cells' => 30], 'rpm', 'need the cells'], [['rpm' => 3000, 'cells' => 30, 'population' => 30_000], 'rpm', '0.5 to 20 mph'],
+    [['population' => 100], 'population', '500 to 2,000,000'], [['cells' => 0], 'cells', ''], [['singulator' => str_repeat('x', 81)], 'singulator', '80 characters'], [['lubricant' => 7], 'lubricant', '80 characters'],
+]);
