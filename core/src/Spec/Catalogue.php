@@ -150,8 +150,8 @@ final class Catalogue
             'firmer_tension' => Define::condition(Station::SeedFirmer, ['too_loose' => $change, 'too_tight' => $change])->where($firmer),
             'press_wheel' => Define::condition(Station::SeedFirmer, ['worn' => $change, 'chunk_missing' => $change] + self::BEARING)->where($drill),
 
-            'closing_gap' => Define::measure(Station::ClosingWheels, RuleName::ClosingGap),
             'closing_centring' => Define::measure(Station::ClosingWheels, RuleName::Centring)->toASide(),
+            'closing_gap' => Define::measure(Station::ClosingWheels, RuleName::ClosingGap),
             'closing_pressure' => Define::setting(Station::ClosingWheels, Unit::Mark),
             'closing_bearing' => Define::condition(Station::ClosingWheels, self::BEARING)->leftAndRight(),
             'closing_tail_play' => Define::measure(Station::ClosingWheels, RuleName::PlayLimit),

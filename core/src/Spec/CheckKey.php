@@ -72,8 +72,8 @@ enum CheckKey: string
     case FirmerTip = 'firmer_tip';
     case FirmerTension = 'firmer_tension';
     case PressWheel = 'press_wheel';
-    case ClosingGap = 'closing_gap';
     case ClosingCentring = 'closing_centring';
+    case ClosingGap = 'closing_gap';
     case ClosingPressure = 'closing_pressure';
     case ClosingBearing = 'closing_bearing';
     case ClosingTailPlay = 'closing_tail_play';

@@ -165,3 +165,8 @@ it('has a check at every station, of every kind, and knows each', function (): v
         }
     }
 });
+
+it('asks closing wheels in the order in which they are set: centering, gap, pressure', function (): void {
+    $asked = array_values(array_filter(array_keys(sheetFor()->checks), static fn (string $key): bool => str_starts_with($key, 'closing_')));
+    expect(array_slice($asked, 0, 3))->toBe(['closing_centring', 'closing_gap', 'closing_pressure']);
+});
