@@ -7,6 +7,7 @@ use App\Models\Parts\PartType;
 use App\Models\People\Role;
 use App\Models\Planter;
 use App\Models\User;
+use App\Models\Walk\Walk;
 use App\Models\Workshop;
 use App\People\GuestLinks;
 use App\Record\Parcel\PackWorkshop;
@@ -142,6 +143,73 @@ it('takes in nothing that was altered, cut, is none, or is of another version, a
     'a table left out' => [fn (string $file) => inZip($file, 'tables/notes.ndjson', fn (): null => null), 'notes.ndjson in it is not what was packed'],
     'a later version' => [fn (string $file) => inZip($file, 'about.json', fn (string $text): string => str_replace('"migrations": [', '"migrations": ["2031_01_01_000000_more",', $text)), 'another version of Ustrel'],
 ]);
+
+it('takes in nothing that a forger has made, and hangs nothing on a neighbour', function (Closure $forge, string $file): void {
+    fullShop($this, $this->technician);
+    app(PackWorkshop::class)($this->technician->workshop, $this->parcel);
+    // Elsewhere, where a neighbour is.
+    $walk = Walk::query()->firstOrFail()->replicate();
+    $this->signedOut();
+    DB::statement('TRUNCATE workshops, users, spec_sheets, jobs CASCADE');
+    app(LoadTypicalSheets::class)();
+    $neighbour = $this->technicianOf('Lowmoor Planter Services');
+    $theirs = $this->planter(['workshop_id' => $neighbour->workshop_id, 'name' => 'Theirs']);
+    $run = WatchRun::query()->create(['id' => (string) Str::uuid7(), 'planter_id' => $theirs->id, 'user_id' => $neighbour->id, 'acres' => 1600, 'state' => 'ended', 'made_at' => now()]);
+    $walk->id = (string) Str::uuid7();
+    $walk->fill(['planter_id' => $theirs->id, 'started_by' => $neighbour->id, 'finished_by' => null])->save();
+    [$table, $edit] = $forge($walk->id, $run->id);
+    forged($this->parcel, $table, $edit);
+    $before = DB::table('workshops')->count();
+    memory_reset_peak_usage();
+    $memory = memory_get_usage();
+    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, $file)->and(DB::table('workshops')->count())->toBe($before)
+        ->and(memory_get_peak_usage() - $memory)->toBeLessThan(64_000_000);
+})->with([
+    'a pass under a neighbour’s run' => [fn (string $walk, string $run): array => ['watch_passes', fn (string $text): string => preg_replace('/"watch_run_id": ?"[^"]+"/', "\"watch_run_id\": \"{$run}\"", $text)], 'watch_passes.ndjson'],
+    'a reading on a neighbour’s walk' => [fn (string $walk): array => ['readings', fn (string $text): string => preg_replace('/"walk_id": ?"[^"]+"/', "\"walk_id\": \"{$walk}\"", $text)], 'readings.ndjson'],
+    'a line that does not end' => [fn (): array => ['notes', fn (string $text): string => '{"a": "'.str_repeat('x', 5_000_000).'"}'], 'notes.ndjson'],
+    'lines within lines' => [fn (): array => ['notes', fn (string $text): string => str_repeat('[', 4000).str_repeat(']', 4000)], 'notes.ndjson'],
+]);
+
+it('takes no picture that is none, or is larger than ours', function (Closure $harm): void {
+    fullShop($this, $this->technician);
+    app(PackWorkshop::class)($this->technician->workshop, $this->parcel);
+    $photo = DB::table('photos')->value('id');
+    $this->signedOut();
+    DB::statement('TRUNCATE workshops, users, spec_sheets CASCADE');
+    app(LoadTypicalSheets::class)();
+    inZip($this->parcel, PackWorkshop::inside($photo, false), $harm);
+    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, $photo)->and(Workshop::query()->count())->toBe(0);
+})->with([
+    'no picture' => [fn (string $jpeg): string => '<script>alert(1)</script>'],
+    'too large' => [fn (string $jpeg): string => $jpeg.str_repeat("\0", 10_000_001)],
+    'a bomb of pixels' => [function (string $jpeg): string {
+        ob_start();
+        imagejpeg(imagecreate(5000, 10), null, 1);
+
+        return (string) ob_get_clean();
+    }],
+]);
+
+/**
+ * Alters a table in a parcel, and its digest with it.
+ *
+ * @param  Closure(string): string  $edit
+ */
+function forged(string $file, string $table, Closure $edit): void
+{
+    $text = '';
+    inZip($file, "tables/{$table}.ndjson", function (string $was) use ($edit, &$text): string {
+        return $text = $edit($was);
+    });
+    inZip($file, 'about.json', function (string $about) use ($table, $text): string {
+        $read = json_decode($about, true);
+        $read['sha256']["tables/{$table}.ndjson"] = hash('sha256', $text);
+        $read['counts'][$table] = substr_count(rtrim($text, "\n"), "\n") + 1;
+
+        return json_encode($read);
+    });
+}
 
 /** @param  Closure(string): (string|null)  $edit */
 function inZip(string $file, string $name, Closure $edit): void

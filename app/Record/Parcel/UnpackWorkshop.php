@@ -29,6 +29,14 @@ final readonly class UnpackWorkshop
 {
     private const AT_ONCE = 500;
 
+    /** No line of ours is longer, bytes. */
+    private const LONGEST = 4_000_000;
+
+    /** What is kept of a picture is a tenth of it, bytes. */
+    private const LARGEST_PICTURE = 10_000_000;
+
+    private const MOST_PIXELS = 4096;
+
     public function __construct(private Migrator $migrator, private Filesystem $files, private PhotoFiles $photos, private Rebuild $rebuild)
     {
     }
@@ -45,6 +53,7 @@ final readonly class UnpackWorkshop
         try {
             return DB::transaction(function () use ($zip, $about, &$kept): Workshop {
                 $workshop = $this->takeIn($zip, $about['counts']);
+                self::keepApart($workshop, $about['counts']);
                 $kept = $this->pictures($zip, $workshop);
                 $workshop->planters()->orderBy('id')->get()->each($this->rebuild->__invoke(...));
 
@@ -128,6 +137,46 @@ final readonly class UnpackWorkshop
     }
 
     /**
+     * Whatever the parcel says, nothing in it belongs to another workshop or hangs on something of one.
+     *
+     * @param  array<string, int>  $counts  lines by table
+     *
+     * @throws ParcelFailed
+     */
+    private static function keepApart(Workshop $workshop, array $counts): void
+    {
+        $tables = array_combine(array_map(Content::table(...), array_keys(Content::TABLES)), array_keys(Content::TABLES));
+        foreach ($tables as $table => $model) {
+            $isOwn = DB::scalar('SELECT count(*) FROM (SELECT 1 FROM '.Content::whose($model).') AS own', [$workshop->id]) === ($counts[$table] ?? 0);
+            if ($model !== SpecSheet::class && ! $isOwn) {
+                throw ParcelFailed::because('altered', ['file' => Content::file($model)]);
+            }
+            foreach (Schema::getForeignKeys($table) as ['columns' => $columns, 'foreign_table' => $to, 'foreign_columns' => $of]) {
+                if (! isset($tables[$to]) || in_array($to, ['workshops', 'planters', 'users', 'spec_sheets'], true)) {
+                    continue;
+                }
+                $strays = "SELECT EXISTS (SELECT 1 FROM {$table} AS line JOIN {$to} AS there ON there.{$of[0]} = line.{$columns[0]} WHERE ".self::owned($table, 'line').' AND NOT '.self::owned($to, 'there').')';
+                if (DB::scalar($strays, [$workshop->id, $workshop->id])) {
+                    throw ParcelFailed::because('altered', ['file' => Content::file($model)]);
+                }
+            }
+        }
+    }
+
+    /** Whether a line is of a workshop, as SQL with its number for the mark. */
+    private static function owned(string $table, string $line): string
+    {
+        $has = Schema::getColumnListing($table);
+        $planters = 'SELECT id FROM planters WHERE workshop_id = ?';
+
+        return match (true) {
+            in_array('planter_id', $has, true) => "{$line}.planter_id IN ({$planters})",
+            in_array('workshop_id', $has, true) => "{$line}.workshop_id = ?",
+            default => "{$line}.watch_run_id IN (SELECT id FROM watch_runs WHERE planter_id IN ({$planters}))",
+        };
+    }
+
+    /**
      * What of a line is otherwise here.
      *
      * @param  class-string<Model>  $model
@@ -179,8 +228,12 @@ final readonly class UnpackWorkshop
                 $this->files->ensureDirectoryExists(dirname($path));
                 $kept[$photo->id][] = $path;
                 $to = fopen($path, 'w') ?: throw ParcelFailed::because('not_written', ['file' => $path]);
-                stream_copy_to_stream($from, $to);
+                $size = stream_copy_to_stream($from, $to, self::LARGEST_PICTURE + 1);
                 fclose($to) || throw ParcelFailed::because('not_written', ['file' => $path]);
+                [$width, $height, $type] = @getimagesize($path) ?: [0, 0, null];
+                if ($size > self::LARGEST_PICTURE || $type !== IMAGETYPE_JPEG || max($width, $height) > self::MOST_PIXELS) {
+                    throw ParcelFailed::because('altered', ['file' => PackWorkshop::inside($photo->id, $isThumbnail)]);
+                }
             }
         }
 
@@ -191,8 +244,8 @@ final readonly class UnpackWorkshop
     private static function lines(ZipArchive $zip, string $name): Generator
     {
         $stream = $zip->getStream($name) ?: throw ParcelFailed::because('altered', ['file' => $name]);
-        while (($line = fgets($stream)) !== false) {
-            $read = json_decode($line, true);
+        while (($line = fgets($stream, self::LONGEST)) !== false) {
+            $read = strlen($line) < self::LONGEST - 1 ? json_decode($line, true, 32) : null;
             yield is_array($read) ? [$line, $read] : throw ParcelFailed::because('altered', ['file' => $name]);
         }
     }
