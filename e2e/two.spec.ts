@@ -263,6 +263,53 @@ test('packs and checks of the shop made at once: one of a name, and none lost be
   expect(guide.body.checks.filter(({ key }) => key.startsWith('own_'))).toHaveLength(5)
 })
 
+test('of two who save one planter, part type, pack, sheet or aim at once one is told, and nothing is overwritten', async ({
+  page,
+  elsewhere,
+}) => {
+  await signIn(page)
+  const other = await elsewhere()
+  await signIn(other)
+  const tag = uuid().slice(-6)
+  type Kept = { id: number; version?: string; revision?: number; name?: string; crop?: string }
+  const { planter } = await planterWithWalk(page, `Both ${tag}`, 4)
+  const sheets = await call<Kept[]>(page, 'GET', '/api/spec-sheets')
+  const made = async (path: string, data: object) => (await call<Kept>(page, 'POST', path, data)).body
+  const shown = (await call<Kept & Record<string, unknown>>(page, 'GET', `/api/planters/${planter}`)).body
+  const part = { name: `Blade ${tag}`, slots: ['opener_blade'], per_row: 2 }
+  const pack = { name: `Walk ${tag}`, kind: 'pre_season', checks: ['seed_tube'] }
+  const sheet = await made(`/api/spec-sheets/${sheets.body[0]?.id}/copies`, {})
+  const { farm, row_count } = shown
+  const sheetEdit = { name: `Sheet ${tag}`, figures: {}, notch: { value: '1/4', source: 'manual' } }
+  const form = { farm, name: shown.name, row_count, spacing: '30 in', spec_sheet_id: sheets.body[0]?.id }
+  const documents: [string, Kept, object[]][] = [
+    [`/api/planters/${planter}`, shown, [500, 777].map((planned_acres) => ({ ...form, planned_acres }))],
+    ['/api/part-types/', await made('/api/part-types', part), [40, 41].map((price) => ({ ...part, price }))],
+    [
+      '/api/packs/',
+      await made('/api/packs', pack),
+      ['seed_tube', 'gauge_touch'].map((one) => ({ ...pack, checks: [one, 'opener_blade_edge'] })),
+    ],
+    ['/api/spec-sheets/', sheet, ['a', 'b'].map((of) => ({ ...sheetEdit, name: `Sheet ${of} ${tag}` }))],
+    [
+      '/api/aims/',
+      await made('/api/aims', { crop: `crop ${tag}` }),
+      [0.94, 0.95].map((singulation) => ({ crop: `crop ${tag}`, singulation })),
+    ],
+  ]
+  for (const [path, kept, edits] of documents) {
+    const address = path.endsWith('/') ? `${path}${kept.id}` : path
+    const seen = kept.version === undefined ? { revision: kept.revision } : { version: kept.version }
+    const saved = await Promise.all(
+      edits.map((edit, at) => call<Kept>(at ? other : page, 'PUT', address, { ...edit, ...seen })),
+    )
+    expect(saved.map(({ status }) => status).sort(), `${path} ${JSON.stringify(saved)}`).toEqual([200, 409])
+    // Late, as from a device that was away: told so again.
+    const late = await call(other, 'PUT', address, { ...edits[0], ...seen })
+    expect(late.status, path).toBe(409)
+  }
+})
+
 test('of pictures sent at once under one id the one that was acknowledged is the one that is kept', async ({
   page,
   elsewhere,
