@@ -24,6 +24,9 @@ use Ustrel\Core\Walk\Place;
 /** What is still open where somebody calls a planter ready: each is asked about, and the answer is kept with the sign-off. */
 final readonly class OpenBeforePlanting
 {
+    /** Bears on the ground by how deep and how hard rows are set. */
+    private const BEARS = [CheckKey::DriveWheelContact->value, CheckKey::FirmerTension->value, CheckKey::ClosingPressure->value];
+
     public function __construct(
         private FirstPassQuery $query,
         private FoundRates $rates,
@@ -46,7 +49,7 @@ final readonly class OpenBeforePlanting
             $open[] = ['key' => 'digs', 'said' => __('open_item.digs', ['enough' => FirstPassDone::enough($planter->row_count)])];
         }
 
-        return [...$open, ...self::offDepth($planter, $dug), ...$this->offRate($planter, $dug), ...self::unsound($planter), ...self::alarms($planter)];
+        return [...$open, ...self::offDepth($planter, $dug), ...$this->offRate($planter, $dug), ...self::again($planter), ...self::unsound($planter), ...self::alarms($planter)];
     }
 
     /** Whether the first pass was dug after the last adjustment, and signed off after that. */
@@ -112,6 +115,24 @@ final readonly class OpenBeforePlanting
         return array_map(static fn (RateFinding $of): array => [
             'key' => "rate:{$of->scope->value}:".implode(',', $of->rows), 'said' => __('open_item.rate', ['rows' => RateWords::rows($of), 'by' => RateWords::by($of->rate)]),
         ], $found->findings ?? []);
+    }
+
+    /**
+     * Depth and downforce move what bears on the ground: it is looked at again after they were changed.
+     *
+     * @return list<array{key: string, said: string}>
+     */
+    private static function again(Planter $planter): array
+    {
+        $moved = Setting::held($planter->id)->whereIn('key', [SettingKey::DepthMark, SettingKey::Downforce])->orderByDesc('happened_at')->first();
+        if ($moved === null || $planter->seasonAt($moved->happened_at->toIso8601String()) !== $planter->season()) {
+            return [];
+        }
+        $fitted = array_intersect(self::BEARS, array_keys($planter->readSheet()->checks));
+        $looked = Cell::query()->where('planter_id', $planter->id)->whereIn('check_key', $fitted)->where('taken_at', '>=', $moved->happened_at)->distinct()->pluck('check_key')->map(static fn (CheckKey $of): string => $of->value)->all();
+        $left = array_values(array_diff($fitted, $looked));
+
+        return $left === [] ? [] : [['key' => 'again', 'said' => __('open_item.again', ['checks' => implode(', ', array_map(static fn (string $of): string => mb_strtolower((string) __("check.{$of}")), $left))])]];
     }
 
     /** @return list<array{key: string, said: string}> checks of the whole planter that are to be changed or were answered with no, and rows that must not run */

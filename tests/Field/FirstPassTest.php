@@ -89,7 +89,7 @@ it('calls the first pass done once enough rows were dug after the last adjustmen
     $step = fn (): array => collect($this->getJson("/api/planters/{$this->planted->id}/season")->assertOk()->json('countdown'))->firstWhere('key', 'first_pass');
     $sign = fn (string $kind, string $at, array $answers = []): TestResponse => $this->postJson("{$this->path}/sign-offs", ['kind' => $kind, 'id' => (string) Str::uuid7(), 'happened_at' => "2026-04-20T{$at}Z", 'answers' => $answers]);
     $open = fn (): array => array_column(($this->told)()['open'], 'key');
-    $this->openWalk($this->planted, null);
+    $walk = $this->openWalk($this->planted, null);
     expect($step())->toMatchArray(['done' => false, 'said' => ['Nobody has turned the rows by hand.', 'Fewer than 4 rows were dug since the last adjustment.']]);
     $sign('hand_turned', '07:00:00')->assertCreated();
     ($this->dig)(...array_map(fn (int $row): array => ($this->entry)($row, ['happened_at' => '2026-04-20T08:00:00Z']), range(1, 4)))->assertCreated();
@@ -98,9 +98,15 @@ it('calls the first pass done once enough rows were dug after the last adjustmen
     expect($step())->toMatchArray(['done' => true, 'said' => []]);
     // Downforce set after that: what was dug says nothing of how it plants now, nor does the sign-off.
     $this->postJson("/api/planters/{$this->planted->id}/settings", ['settings' => [['id' => (string) Str::uuid7(), 'key' => 'downforce', 'value' => '180 lb', 'happened_at' => '2026-04-20T08:30:00Z']]])->assertCreated();
-    expect($open())->toBe(['digs'])->and($step()['done'])->toBeFalse();
+    expect($open())->toBe(['digs', 'again'])->and($step()['done'])->toBeFalse()->and(collect(($this->told)()['open'])->firstWhere('key', 'again')['said'])->toBe('Depth or downforce was changed: look again at seed firmer tension, closing pressure step.');
     // Three rows are not enough; four are, and the sign-off of before does not count for them.
     ($this->dig)(...array_map(fn (int $row): array => ($this->entry)($row, ['pass' => 2, 'happened_at' => '2026-04-20T09:00:00Z']), range(1, 3)))->assertCreated();
+    expect($open())->toBe(['digs', 'again']);
+    // Looked at before that it does not count, after that it does.
+    $look = fn (string $at): TestResponse => $this->postJson("/api/walks/{$walk->id}/readings", ['readings' => array_map(static fn (string $check): array => ['id' => (string) Str::uuid7(), 'row' => 1, 'check' => $check, 'side' => 'centre', 'taken_at' => "2026-04-20T{$at}Z"] + ($check === 'closing_pressure' ? ['typed' => '2', 'units' => 'in'] : ['state' => 'sound', 'chips' => []]), ['firmer_tension', 'closing_pressure'])])->assertOk();
+    $look('08:20:00');
+    expect($open())->toContain('again');
+    $look('08:50:00');
     expect($open())->toBe(['digs']);
     // Row 4 at 2 1/4 in where 2 is wanted is within a quarter; row 5 at 2 3/8 is not.
     ($this->dig)(($this->entry)(4, ['pass' => 2, 'depths' => ['2 1/4', '2 1/4'], 'happened_at' => '2026-04-20T09:01:00Z']), ($this->entry)(5, ['pass' => 2, 'depths' => ['2 3/8', '2 3/8'], 'happened_at' => '2026-04-20T09:01:00Z']))->assertCreated();
