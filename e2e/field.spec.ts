@@ -361,8 +361,8 @@ test('set to 6 in and found at 9, on the phone in the order of work: the sprocke
   await expect(again).toContainText('depth mark to 6, row 2')
   await expect(next).toContainText('Sign off')
   // Depth was changed: what bears on the ground is asked about again.
-  const again = page.getByRole('textbox', { name: 'Depth or downforce was changed: look again at' })
-  await again.fill('Looked at, all right')
+  const moved = page.getByRole('textbox', { name: 'Depth or downforce was changed: look again at' })
+  await moved.fill('Looked at, all right')
   await page.getByRole('button', { name: 'Ready to plant' }).click()
   await expect(page.getByText('Signed off.')).toBeVisible()
   await expect(next).toHaveCount(0)
