@@ -24,6 +24,18 @@ final readonly class BenchQuery
     /** @return Collection<int, BenchRun> of this season, the newest first */
     public function of(Planter $planter): Collection
     {
+        return $this->held($planter)->where('is_look', false)->values();
+    }
+
+    /** @return Collection<int, BenchRun> turns of a disc by hand this season that somebody looked at, the newest first: they are no runs */
+    public function looks(Planter $planter): Collection
+    {
+        return $this->held($planter)->where('is_look', true)->values();
+    }
+
+    /** @return Collection<int, BenchRun> of this season, the newest first */
+    private function held(Planter $planter): Collection
+    {
         return BenchRun::held($planter->id)->where('happened_at', '>=', now()->subYear())->with(['user', 'standRun:id,figures,practice', 'seedLot:id,name,crop,shape'])->orderByDesc('happened_at')->orderByDesc('id')->get()
             ->filter(static fn (BenchRun $run): bool => $planter->seasonAt($run->happened_at->toIso8601String()) === $planter->season())->values();
     }
@@ -36,7 +48,7 @@ final readonly class BenchQuery
      */
     public function before(Planter $planter, Collection $runs): array
     {
-        $before = BenchRun::held($planter->id)->whereNotIn('id', $runs->modelKeys())->where('is_partial', false)->with(['standRun:id,practice', 'seedLot:id,name'])
+        $before = BenchRun::held($planter->id)->whereNotIn('id', $runs->modelKeys())->where('is_partial', false)->where('is_look', false)->with(['standRun:id,practice', 'seedLot:id,name'])
             ->orderBy('row_number')->orderByDesc('happened_at')->orderByDesc('id')->distinct(['row_number'])->get()
             ->reject(static fn (BenchRun $run): bool => $run->standRun?->practice !== null);
 

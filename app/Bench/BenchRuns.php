@@ -30,6 +30,9 @@ final readonly class BenchRuns implements Kind
 
     private const MOST_AIR = 60;
 
+    /** Cells of a disc that is turned by hand. */
+    private const FEWEST_LOOKED = 4;
+
     private const MOST_CELLS = 400;
 
     private const LEAST_SEEDS = 500;
@@ -77,7 +80,8 @@ final readonly class BenchRuns implements Kind
         if ($withdrawn && $envelope->supersedes === null) {
             throw Refused::because('supersedes', 'bench.gone');
         }
-        $places = $fields->whole('places', $withdrawn ? self::FEWEST_STREAMED : $this->fewest, self::MOST, 'bench.places') ?? throw Refused::because('places', 'bench.places');
+        $isLook = $fields->flag('look', 'refused.unknown_flag');
+        $places = $fields->whole('places', $isLook ? self::FEWEST_LOOKED : ($withdrawn ? self::FEWEST_STREAMED : $this->fewest), self::MOST, $isLook ? 'bench.looked' : 'bench.places') ?? throw Refused::because('places', $isLook ? 'bench.looked' : 'bench.places');
         $skips = $fields->whole('skips', 0, $places, 'bench.counts') ?? throw Refused::because('skips', 'bench.counts');
         $doubles = $fields->whole('doubles', 0, $places - $skips, 'bench.counts') ?? throw Refused::because('doubles', 'bench.counts');
 
@@ -98,6 +102,7 @@ final readonly class BenchRuns implements Kind
             'lubricant' => trim($fields->text('lubricant', self::LONGEST, 'bench.lubricant')),
             'note' => $fields->text('note', self::LONGEST_NOTE, 'bench.note'),
             'happened_at' => $fields->moment('happened_at', 'bench.when', 'bench.when')->toIso(),
+            'is_look' => $isLook,
             'is_partial' => $fields->flag('partial', 'refused.unknown_flag'),
             'withdrawn' => $withdrawn,
         ];

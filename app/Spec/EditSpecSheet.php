@@ -35,9 +35,10 @@ final readonly class EditSpecSheet
     public function __invoke(SpecSheet $sheet, UnitSystem $units, string $name, array $figures, array $notch, ?array $threads = null, ?string $seen = null): SpecSheet
     {
         $columns = static function (SpecSheet $sheet) use ($units, $name, $figures, $notch, $threads, $seen): array {
-            $sheet->expectVersion($seen);
+            $columns = ['name' => $name, 'sheet' => ($threads === null ? [] : ['threads' => $threads]) + self::edited($sheet, $units, $figures, $notch)];
+            $sheet->expectVersion($seen, $columns);
 
-            return ['name' => $name, 'sheet' => ($threads === null ? [] : ['threads' => $threads]) + self::edited($sheet, $units, $figures, $notch)];
+            return $columns;
         };
 
         return self::named($name, fn (): SpecSheet => ($this->replace)($sheet, $columns, static fn (): SpecSheet => $sheet));

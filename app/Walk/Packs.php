@@ -46,7 +46,7 @@ final class Packs
         }
         try {
             DB::transaction(static function () use ($pack, $fields, $seen): void {
-                $pack->exists && Pack::query()->lockForUpdate()->findOrFail($pack->id)->expectVersion($seen);
+                $pack->exists && Pack::query()->lockForUpdate()->findOrFail($pack->id)->expectVersion($seen, $fields);
                 $pack->fill($fields)->save();
             });
         } catch (UniqueConstraintViolationException) {

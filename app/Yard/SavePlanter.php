@@ -49,7 +49,7 @@ final readonly class SavePlanter
     private function change(Planter $planter, array $fields, ?string $seen): Planter
     {
         return $this->change->of($planter, static function (Planter $planter, Touched $touched) use ($fields, $seen): Planter {
-            $planter->expectVersion($seen);
+            $planter->expectVersion($seen, $fields);
             $planter->fill($fields)->save();
             $planter->load('specSheet');
             $walk = $planter->openWalk();

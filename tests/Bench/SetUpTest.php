@@ -42,3 +42,22 @@ it('refuses a speed that cannot be, and keeps nothing of it', function (array $w
     [['mph' => 0], 'mph', '0.5 to 20'], [['mph' => '5'], 'mph', '0.5 to 20'], [['rpm' => 30], 'rpm', 'need the cells'], [['rpm' => 30, 'cells' => 30], 'rpm', 'need the cells'], [['rpm' => 3000, 'cells' => 30, 'population' => 30_000], 'rpm', '0.5 to 20 mph'],
     [['population' => 100], 'population', '500 to 2,000,000'], [['cells' => 0], 'cells', ''], [['singulator' => str_repeat('x', 81)], 'singulator', '80 characters'], [['lubricant' => 7], 'lubricant', '80 characters'],
 ]);
+
+it('keeps a turn by hand as a look, which is no run', function (): void {
+    ($this->run)(['look' => true, 'places' => 30, 'skips' => 1, 'doubles' => 0])->assertCreated();
+    expect(($this->runs)())->toBe([])->and($this->getJson("/api/planters/{$this->planted->id}/bench")->json('looks.0'))->toMatchArray(['row' => 1, 'places' => 30, 'skips' => 1, 'by' => $this->technician->name]);
+    // Meters are not tested by it, and it brings nothing to the vacuum.
+    ($this->run)(['look' => true, 'places' => 400, 'air' => 12])->assertCreated();
+    expect(($this->pooled)())->toBe([]);
+    $meters = fn (): bool => collect($this->getJson("/api/planters/{$this->planted->id}/season")->json('countdown'))->firstWhere('key', 'meters')['done'];
+    foreach (range(1, 4) as $row) {
+        ($this->run)(['row' => $row, 'look' => true, 'places' => 200])->assertCreated();
+    }
+    expect($meters())->toBeFalse();
+    ($this->run)(['places' => 30])->assertUnprocessable();
+    expect(($this->run)(['look' => true, 'places' => 3])->assertUnprocessable()->json('errors.places.0'))->toContain('4 to 5,000');
+    // A look is taken back as a look.
+    $id = $this->getJson("/api/planters/{$this->planted->id}/bench")->json('looks.5.id');
+    ($this->run)(['look' => true, 'places' => 30, 'supersedes' => $id, 'withdrawn' => true])->assertCreated();
+    expect($this->getJson("/api/planters/{$this->planted->id}/bench")->json('looks'))->toHaveCount(5);
+});

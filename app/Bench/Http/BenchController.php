@@ -29,7 +29,7 @@ final class BenchController extends Controller
     {
         $runs = $bench->of($planter->load(['specSheet', 'workshop']));
 
-        return new JsonResponse(BenchShape::of($planter, $runs, $bench->before($planter, $runs), $bench->differing($runs), $bench->unsound($planter), $bench->due($planter, $runs), ShopAims::of($planter->workshop_id)));
+        return new JsonResponse(['looks' => BenchShape::looks($bench->looks($planter))] + BenchShape::of($planter, $runs, $bench->before($planter, $runs), $bench->differing($runs), $bench->unsound($planter), $bench->due($planter, $runs), ShopAims::of($planter->workshop_id)));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/bench', operationId: 'recordRun', description: 'Sending it again is harmless', tags: ['bench'])]

@@ -23,7 +23,7 @@ use Ustrel\Core\Walk\Place;
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
     new OA\Property(property: 'row', type: 'integer', maximum: 64, minimum: 1),
     new OA\Property(property: 'stage', description: 'pre: as it came; final: as it goes back', type: 'string', enum: Stage::class),
-    new OA\Property(property: 'places', description: 'Where a seed should have dropped', type: 'integer', maximum: 5000, minimum: 100),
+    new OA\Property(property: 'places', description: 'Where a seed should have dropped; 100 or more of a run', type: 'integer', maximum: 5000, minimum: 4),
     new OA\Property(property: 'skips', description: 'Of them left empty', type: 'integer', maximum: 5000, minimum: 0),
     new OA\Property(property: 'doubles', description: 'Of them with a seed too many', type: 'integer', maximum: 5000, minimum: 0),
     new OA\Property(property: 'seed', description: 'The lot, in own words', type: 'string', maxLength: 80),
@@ -39,6 +39,7 @@ use Ustrel\Core\Walk\Place;
     new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
     new OA\Property(property: 'supersedes', description: 'The run whose place this one takes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'partial', description: 'It was cut short', type: 'boolean'),
+    new OA\Property(property: 'look', description: 'One turn of the disc by hand, looked at; from 4 places on', type: 'boolean'),
     new OA\Property(property: 'withdrawn', description: 'Take back the run that is superseded', type: 'boolean'),
 ])]
 #[OA\Schema(schema: 'MeterShare', description: 'With its interval of 95 %', required: ['share', 'low', 'high'], properties: [
@@ -71,7 +72,19 @@ use Ustrel\Core\Walk\Place;
         ], type: 'object')),
     ], type: 'object', nullable: true),
 ])]
-#[OA\Schema(schema: 'Bench', required: ['runs', 'before', 'worse', 'better', 'school', 'due', 'seeds_to_tell'], properties: [
+#[OA\Schema(schema: 'Bench', required: ['looks', 'runs', 'before', 'worse', 'better', 'school', 'due', 'seeds_to_tell'], properties: [
+    new OA\Property(property: 'looks', description: 'Turns of a disc by hand, looked at: they are no runs', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'seed', 'disc', 'by', 'happened_at'], properties: [
+        new OA\Property(property: 'id', type: 'string', format: 'uuid'),
+        new OA\Property(property: 'row', type: 'integer'),
+        new OA\Property(property: 'stage', type: 'string', enum: Stage::class),
+        new OA\Property(property: 'places', type: 'integer'),
+        new OA\Property(property: 'skips', type: 'integer'),
+        new OA\Property(property: 'doubles', type: 'integer'),
+        new OA\Property(property: 'seed', type: 'string'),
+        new OA\Property(property: 'disc', type: 'string'),
+        new OA\Property(property: 'by', type: 'string'),
+        new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    ], type: 'object')),
     new OA\Property(property: 'school', description: 'When meters are due', type: 'string', enum: MeterSchool::class),
     new OA\Property(property: 'due', description: 'Lots of the season that rows were not run with yet, where each size is to be', type: 'array', items: new OA\Items(required: ['row', 'seeds'], properties: [
         new OA\Property(property: 'row', type: 'integer'),
@@ -147,6 +160,17 @@ final class BenchShape
             'due' => array_map(static fn (int $row, array $seeds): array => ['row' => $row, 'seeds' => $seeds], array_keys($due ?? []), $due ?? []),
             'seeds_to_tell' => SeedsNeeded::toTell(0.98, 0.99),
         ];
+    }
+
+    /**
+     * @param  Collection<int, BenchRun>  $looks
+     * @return list<array<string, mixed>>
+     */
+    public static function looks(Collection $looks): array
+    {
+        return array_values($looks->map(static fn (BenchRun $of): array => [
+            'id' => $of->id, 'row' => $of->row_number, 'stage' => $of->stage->value, 'places' => $of->places, 'skips' => $of->skips, 'doubles' => $of->doubles, 'seed' => $of->lotName(), 'disc' => $of->disc, 'by' => $of->user->name, 'happened_at' => $of->happened_at->toIso8601ZuluString(),
+        ])->all());
     }
 
     /**

@@ -27,7 +27,7 @@ final readonly class MetersQuery
     public function runs(Workshop $workshop, array $stays): array
     {
         $runs = [];
-        $held = BenchRun::query()->whereIn('planter_id', $workshop->planters()->select('id'))->where('withdrawn', false)
+        $held = BenchRun::query()->whereIn('planter_id', $workshop->planters()->select('id'))->where('withdrawn', false)->where('is_look', false)
             ->whereNotIn('id', BenchRun::query()->whereIn('planter_id', $workshop->planters()->select('id'))->whereNotNull('supersedes')->select('supersedes'))->with(['standRun:id,practice', 'seedLot:id,name'])->get();
         foreach ($held as $run) {
             $meter = $run->standRun?->practice === null ? MeterStays::meterOf($stays, [$run->planter_id, $run->row_number], Moment::of($run->happened_at->toIso8601ZuluString('millisecond'))) : null;

@@ -36,6 +36,7 @@ use Ustrel\Core\Meter\Stage;
  * @property string $lubricant and dose, in own words
  * @property string $note
  * @property bool $is_partial it was cut short
+ * @property bool $is_look one turn of the disc by hand, looked at: no run
  * @property CarbonImmutable $happened_at
  * @property CarbonImmutable $recorded_at
  * @property int $user_id
@@ -59,6 +60,7 @@ final class BenchRun extends Model
         'stage' => Stage::class,
         'withdrawn' => 'boolean',
         'is_partial' => 'boolean',
+        'is_look' => 'boolean',
         'happened_at' => 'immutable_datetime',
         'recorded_at' => 'immutable_datetime',
     ];

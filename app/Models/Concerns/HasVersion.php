@@ -24,12 +24,13 @@ trait HasVersion
 
     /**
      * @param  string|null  $seen  version that was changed; null of who does not ask
+     * @param  array<string, mixed>  $columns  that are to be saved: where they stand already, the answer to them was lost
      *
      * @throws ConflictHttpException where another one stands by now
      */
-    public function expectVersion(?string $seen): void
+    public function expectVersion(?string $seen, array $columns): void
     {
-        if ($seen !== null && $seen !== $this->version()) {
+        if ($seen !== null && $seen !== $this->version() && (clone $this)->fill($columns)->version() !== $this->version()) {
             throw new ConflictHttpException(__('refused.changed_meanwhile'));
         }
     }

@@ -71,7 +71,7 @@ final class PartTypeController extends Controller
         try {
             DB::transaction(static function () use ($type, $fields, $seen): void {
                 // Of two who save at once the second sees what the first has saved.
-                $type->exists && PartType::query()->lockForUpdate()->findOrFail($type->id)->expectVersion($seen);
+                $type->exists && PartType::query()->lockForUpdate()->findOrFail($type->id)->expectVersion($seen, $fields);
                 $type->fill($fields)->save();
             });
         } catch (UniqueConstraintViolationException) {

@@ -32,6 +32,7 @@ const WAYS = [
   { way: 'stand', title: 'Stand' },
   { way: 'practice', title: 'Practice' },
   { way: 'times', title: 'Times' },
+  { way: 'look', title: 'Quick look' },
 ] as const
 const FAULTS = ['none', 'cut', 'doubled', 'clock', 'malformed'] as const
 const way = ref<(typeof WAYS)[number]['way']>((localStorage.getItem('ustrel.bench-way') as 'counts' | null) ?? 'counts')
@@ -96,8 +97,10 @@ const shared = () => ({
 })
 
 async function keepCounts(): Promise<void> {
+  const look = way.value === 'look'
   const typed = {
     ...shared(),
+    ...(look ? { look, places: cells.value ?? 0 } : {}),
     skips: skips.value ?? -1,
     doubles: doubles.value ?? -1,
     cells: cells.value,
@@ -133,7 +136,12 @@ async function start(): Promise<void> {
 </script>
 
 <template>
-  <form class="sheet asks" novalidate aria-label="A run" @submit.prevent="way === 'counts' ? keepCounts() : start()">
+  <form
+    class="sheet asks"
+    novalidate
+    aria-label="A run"
+    @submit.prevent="way === 'counts' || way === 'look' ? keepCounts() : start()"
+  >
     <h2>Row {{ row }}: run the meter</h2>
     <p class="caution">{{ say('caution.meter') }} {{ say('caution.first') }}</p>
     <div class="segments ways" role="group" aria-label="How its counts come">
@@ -147,8 +155,9 @@ async function start(): Promise<void> {
       </button>
     </div>
     <div class="counts">
-      <number-field v-model="places" label="Seeds due" required whole :low="100" :high="5000" />
-      <template v-if="way === 'counts'">
+      <number-field v-if="way !== 'look'" v-model="places" label="Seeds due" required whole :low="100" :high="5000" />
+      <number-field v-else v-model="cells" label="Cells you looked at" required whole :low="4" :high="400" />
+      <template v-if="way === 'counts' || way === 'look'">
         <number-field v-model="skips" label="Skips" required whole :high="5000" />
         <number-field v-model="doubles" label="Doubles" required whole :high="5000" />
       </template>
@@ -157,6 +166,9 @@ async function start(): Promise<void> {
         <number-field v-model="turns" label="Turns/min" kind="rpm" :low="1" :high="300" />
       </template>
     </div>
+    <p v-if="way === 'look'" class="quiet">
+      Turn the disc once by hand and look: one seed a cell. A look is kept as a look; it does not count as a run.
+    </p>
     <v-text-field v-model="seed" label="Seed lot" maxlength="80" list="seed-lots" />
     <datalist id="seed-lots"><option v-for="one in lots" :key="one.id" :value="one.name" /></datalist>
     <datalist id="discs"><option v-for="one in discs" :key="one.id" :value="one.name" /></datalist>
@@ -203,7 +215,7 @@ async function start(): Promise<void> {
       <v-btn color="primary" size="large" type="submit" :loading="busy">{{
         way === 'times'
           ? 'Read the seed times'
-          : way !== 'counts'
+          : way !== 'counts' && way !== 'look'
             ? 'Start the run'
             : row < rowCount
               ? 'Keep it, next row'

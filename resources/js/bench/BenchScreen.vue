@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useBench } from '@/bench/queries'
 import { useFace } from '@/api/queries'
 import PlanterPage from '@/components/PlanterPage.vue'
+import { dateAndTime } from '@/dates'
 import { sayRows } from '@/plan/findings'
 import { useSession } from '@/session'
 import AirPanel from './AirPanel.vue'
@@ -13,7 +14,7 @@ import MetersDue from './MetersDue.vue'
 import { isUnderWay, useRunNow } from './queries'
 import ReportDialog from './ReportDialog.vue'
 import RunLive from './RunLive.vue'
-import { type BenchRun, newestOf, percent } from './shares'
+import { type BenchRun, newestOf, percent, sayLook } from './shares'
 import StandsPanel from './StandsPanel.vue'
 import { usePutOnBoard } from './usePutOnBoard'
 
@@ -104,6 +105,15 @@ const missing = computed(() => {
             No walk of this season is open: begin one to put what runs say on the board.
           </p>
           <p v-if="rows.length > 0 && missing.length > 0" class="quiet">{{ sayRows(missing) }}: not run yet.</p>
+          <details v-if="bench.data.value.looks.length > 0">
+            <summary>Quick looks</summary>
+            <p v-for="one in bench.data.value.looks" :key="one.id">
+              Row {{ one.row }}: {{ sayLook(one) }}
+              <span class="quiet">{{
+                [one.seed, one.disc, one.by, dateAndTime(one.happened_at)].filter(Boolean).join(' · ')
+              }}</span>
+            </p>
+          </details>
           <meters-due
             :planter-id="planterId"
             :school="bench.data.value.school"

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { type BenchRun, newestOf, percent, sayAir, sayCells, saySetUp } from './shares'
+import { type BenchRun, newestOf, percent, sayAir, sayCells, sayLook, saySetUp } from './shares'
 
 it('takes the newest run of each row, and says shares to a tenth', () => {
   const run = (row: number, id: string) => ({ row, id }) as BenchRun
@@ -27,4 +27,9 @@ it('says how a run was set up, as far as it was said', () => {
   expect(saySetUp({ ...bare, rpm: 28.6, mph: 5, singulator: 'step 2', lubricant: 'talc' })).toBe(
     ' · 28.6 turns/min at 5 mph · step 2 · talc',
   )
+})
+
+it('says what a turn by hand showed', () => {
+  expect(sayLook({ skips: 0, doubles: 0, places: 30 })).toBe('one seed in each of 30 cells')
+  expect(sayLook({ skips: 1, doubles: 2, places: 30 })).toBe('1 empty, 2 double of 30 cells')
 })

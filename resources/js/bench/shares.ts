@@ -45,6 +45,10 @@ export function saySetUp(run: Pick<BenchRun, 'air' | 'seed' | 'rpm' | 'mph' | 's
     .join('')
 }
 
+/** What one turn by hand showed: `1 empty, 2 double of 30 cells`. */
+export const sayLook = ({ skips, doubles, places }: Pick<BenchRun, 'skips' | 'doubles' | 'places'>): string =>
+  skips + doubles === 0 ? `one seed in each of ${places} cells` : `${skips} empty, ${doubles} double of ${places} cells`
+
 /** `1 skip, 2 doubles of 500`. */
 export function sayCounts({ skips, doubles, places }: Pick<BenchRun, 'skips' | 'doubles' | 'places'>): string {
   return `${skips} ${skips === 1 ? 'skip' : 'skips'}, ${doubles} ${doubles === 1 ? 'double' : 'doubles'} of ${places}`
