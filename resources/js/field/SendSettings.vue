@@ -71,7 +71,7 @@ async function go(): Promise<void> {
 
 <template>
   <div v-if="others.length > 0" class="send" role="group" aria-label="Send to another planter">
-    <v-select
+    <v-autocomplete
       v-model="other"
       label="Send to another planter"
       :items="others"
