@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record\Backup;
 
 use Closure;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 
@@ -31,6 +32,8 @@ final class Dump
             self::run(['pg_dump', '--format=custom', '--no-owner', '--no-privileges', "--snapshot={$snapshot}", "--file={$file}"], 'not_dumped');
 
             return $see(self::SNAPSHOT);
+        } catch (QueryException $failed) {
+            throw BackupFailed::because('not_dumped', ['why' => $failed->getPrevious()?->getMessage() ?? $failed->getMessage()]);
         } finally {
             DB::purge(self::SNAPSHOT);
         }

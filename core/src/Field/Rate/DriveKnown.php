@@ -46,7 +46,7 @@ final readonly class DriveKnown
                 array_push($others, [$teeth, $driven], [$driver, $teeth]);
             }
             foreach ($others as $other) {
-                $set = new SprocketSet(array_replace($stages, [$at => $other]));
+                $set = new SprocketSet(array_values(array_replace($stages, [$at => $other])));
                 $sets[$set->said()] = $set;
             }
         }

@@ -83,9 +83,9 @@ final readonly class FoundRate
     }
 
     /**
-     * @param  list<int>  $dug
+     * @param  non-empty-list<int>  $dug
      * @param  list<RowGroup>  $groups
-     * @return list<array{RateScope, string, list<int>}> with the rows of each that were dug; of those with the same rows the first is meant
+     * @return list<array{RateScope, string, non-empty-list<int>}> with the rows of each that were dug; of those with the same rows the first is meant
      */
     private static function scopes(array $dug, int $rowCount, array $groups): array
     {
@@ -112,8 +112,8 @@ final readonly class FoundRate
     /**
      * @param  non-empty-array<int, list<float>>  $ratios
      * @param  array<int, Rate>  $rates
-     * @param  list<array{RateScope, string, list<int>}>  $scopes
-     * @return list<array{RateScope, string, list<int>, float}> with the logarithm by which each is off
+     * @param  list<array{RateScope, string, non-empty-list<int>}>  $scopes
+     * @return list<array{RateScope, string, non-empty-list<int>, float}> with the logarithm by which each is off
      */
     private static function off(array $ratios, array $rates, array $scopes, float $scatter, RateBand $band): array
     {
@@ -166,7 +166,7 @@ final readonly class FoundRate
         return $beyond * sqrt($weights) > ($scope === RateScope::All || count($left) === 1 ? 1.645 : $z);
     }
 
-    /** @param  list<int>  $rows */
+    /** @param  non-empty-list<int>  $rows */
     private static function isOnBothHalves(array $rows, int $rowCount): bool
     {
         return min($rows) <= $rowCount / 2 && max($rows) > $rowCount / 2;

@@ -76,11 +76,16 @@ final readonly class RateCauses
             }
         };
         $now = $this->drive->hasSprockets ? $this->drive->sprockets : null;
-        foreach ($now === null ? [] : $this->drive->oneMistakeAway() as $in) {
-            $try($now->ratio() / $in->ratio(), RateCause::sprockets($in, $now));
+        if ($now !== null) {
+            foreach ($this->drive->oneMistakeAway() as $in) {
+                $try($now->ratio() / $in->ratio(), RateCause::sprockets($in, $now));
+            }
         }
-        foreach ($this->drive->cells === null ? [] : array_unique($this->drive->otherCells) as $in) {
-            $try($this->drive->cells / $in, RateCause::cells($in, $this->drive->cells));
+        $cells = $this->drive->cells;
+        if ($cells !== null) {
+            foreach (array_unique($this->drive->otherCells) as $in) {
+                $try($cells / $in, RateCause::cells($in, $cells));
+            }
         }
         if ($found === [] && $this->drive->hasSprockets) {
             foreach (self::PLAIN as $ratio) {
