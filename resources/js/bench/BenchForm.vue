@@ -156,7 +156,7 @@ async function start(): Promise<void> {
     </div>
     <div class="counts">
       <number-field v-if="way !== 'look'" v-model="places" label="Seeds due" required whole :low="100" :high="5000" />
-      <number-field v-else v-model="cells" label="Cells you looked at" required whole :low="4" :high="400" />
+      <number-field v-else v-model="cells" label="Cells seen" required whole :low="4" :high="400" />
       <template v-if="way === 'counts' || way === 'look'">
         <number-field v-model="skips" label="Skips" required whole :high="5000" />
         <number-field v-model="doubles" label="Doubles" required whole :high="5000" />
