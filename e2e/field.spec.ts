@@ -387,7 +387,10 @@ test('settings go to another planter of the shop in two taps, and what it cannot
   // A yard of many planters is searched.
   await sending.getByRole('combobox', { name: 'Send to another planter' }).pressSequentially(', Takes')
   await expect(page.getByRole('option', { name: 'Decide' })).toHaveCount(0)
-  await page.getByRole('option', { name: /, Takes/ }).last().click()
+  await page
+    .getByRole('option', { name: /, Takes/ })
+    .last()
+    .click()
   await expect(sending).toContainText('sprockets 30/20 (it has none)')
   await expect(sending).toContainText('closing wheels notch 3, row 7 (it has no such row)')
   await sending.getByRole('button', { name: 'Send 2 settings' }).click()
