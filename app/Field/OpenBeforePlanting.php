@@ -24,9 +24,6 @@ use Ustrel\Core\Walk\Place;
 /** What is still open where somebody calls a planter ready: each is asked about, and the answer is kept with the sign-off. */
 final readonly class OpenBeforePlanting
 {
-    /** Bears on the ground by how deep and how hard rows are set. */
-    private const BEARS = [CheckKey::DriveWheelContact->value, CheckKey::FirmerTension->value, CheckKey::ClosingPressure->value];
-
     public function __construct(
         private FirstPassQuery $query,
         private FoundRates $rates,
@@ -61,15 +58,17 @@ final readonly class OpenBeforePlanting
         return FirstPassDone::isDone(array_map(self::at(...), $dug), $adjusted, $signed === null ? null : Moment::of($signed->happened_at->toIso8601ZuluString('millisecond')), $planter->row_count);
     }
 
-    /** @return list<FirstPassStep> that are done */
-    public function steps(Planter $planter): array
+    /**
+     * @param  list<array{key: string, said: string}>  $open  as `of` says
+     * @return list<FirstPassStep> that are done
+     */
+    public function steps(Planter $planter, array $open): array
     {
         [$dug, $adjusted] = $this->dug($planter);
+        $keys = array_column($open, 'key');
+        $isOff = array_filter($keys, static fn (string $key): bool => str_starts_with($key, 'depth:') || str_starts_with($key, 'rate:')) !== [];
 
-        return FirstPassDone::steps(
-            $this->query->signOffs($planter)->contains('kind', SignOffKind::HandTurned), array_map(self::at(...), $dug), $adjusted,
-            self::offDepth($planter, $dug) !== [] || $this->offRate($planter, $dug) !== [], $this->isDone($planter), $planter->row_count,
-        );
+        return FirstPassDone::steps(! in_array('hand_turned', $keys, true), array_map(self::at(...), $dug), $adjusted, $isOff, $this->isDone($planter), $planter->row_count);
     }
 
     /** @return array{array<int, Dig>, Moment|null} the newest dig of each row this season, and when something of a row was set last */
@@ -93,10 +92,11 @@ final readonly class OpenBeforePlanting
      */
     private static function offDepth(Planter $planter, array $dug): array
     {
-        $open = [];
+        $open = $aims = [];
         foreach ($dug as $row => $dig) {
             $depth = $dig->dug()->depth();
-            if ($depth !== null && FoundRates::aims($planter, $dig->field)->isOffDepth($depth, (float) $dig->target)) {
+            $aims[$dig->field] ??= FoundRates::aims($planter, $dig->field);
+            if ($depth !== null && $aims[$dig->field]->isOffDepth($depth, (float) $dig->target)) {
                 $open[] = ['key' => "depth:{$row}", 'said' => __('open_item.depth', ['row' => $row])];
             }
         }
@@ -124,13 +124,28 @@ final readonly class OpenBeforePlanting
      */
     private static function again(Planter $planter): array
     {
-        $moved = Setting::held($planter->id)->whereIn('key', [SettingKey::DepthMark, SettingKey::Downforce])->orderByDesc('happened_at')->first();
-        if ($moved === null || $planter->seasonAt($moved->happened_at->toIso8601String()) !== $planter->season()) {
+        $moved = [];
+        $last = null;
+        foreach (Setting::held($planter->id)->whereIn('key', array_filter(SettingKey::cases(), static fn (SettingKey $key): bool => $key->movesWhatBears()))->orderBy('happened_at')->get() as $set) {
+            if ($planter->seasonAt($set->happened_at->toIso8601String()) === $planter->season()) {
+                $at = Moment::of($set->happened_at->toIso8601ZuluString('millisecond'));
+                $moved = array_fill_keys($set->row_number === 0 ? range(1, $planter->row_count) : [$set->row_number], $at) + $moved;
+                $last = $at;
+            }
+        }
+        if ($last === null) {
             return [];
         }
-        $fitted = array_intersect(self::BEARS, array_keys($planter->readSheet()->checks));
-        $looked = Cell::query()->where('planter_id', $planter->id)->whereIn('check_key', $fitted)->where('taken_at', '>=', $moved->happened_at)->distinct()->pluck('check_key')->map(static fn (CheckKey $of): string => $of->value)->all();
-        $left = array_values(array_diff($fitted, $looked));
+        $checks = $planter->readSheet()->checks;
+        $fitted = array_filter(FirstPassDone::BEARS, static fn (CheckKey $of): bool => isset($checks[$of->value]));
+        $read = Cell::query()->where('planter_id', $planter->id)->whereIn('check_key', $fitted)->orderBy('taken_at')->get()->groupBy(static fn (Cell $of): string => $of->check_key->value);
+        $left = [];
+        foreach ($fitted as $check) {
+            $looked = ($read[$check->value] ?? new Collection)->mapWithKeys(static fn (Cell $of): array => [$of->row_number => Moment::of($of->taken_at->toIso8601ZuluString('millisecond'))])->all();
+            if (! FirstPassDone::isLookedAtAgain($checks[$check->value]->isOfWholePlanter() ? [Place::WHOLE_PLANTER => $last] : $moved, $looked)) {
+                $left[] = $check->value;
+            }
+        }
 
         return $left === [] ? [] : [['key' => 'again', 'said' => __('open_item.again', ['checks' => implode(', ', array_map(static fn (string $of): string => mb_strtolower((string) __("check.{$of}")), $left))])]];
     }

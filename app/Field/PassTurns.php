@@ -26,7 +26,7 @@ final readonly class PassTurns
     private const NOTCH = 6.35;
 
     /**
-     * @param  Collection<int, Setting>  $set  that can move depth, this season's, the earliest first
+     * @param  Collection<int, Setting>  $set  that make a dig old, the earliest first
      * @param  array<int, Moment>  $begins  when the first row of each pass was dug, by pass
      */
     private function __construct(
@@ -47,12 +47,15 @@ final readonly class PassTurns
     public static function of(Planter $planter, Collection $digs, array $gained): self
     {
         $set = Setting::held($planter->id)->with('user')->orderBy('happened_at')->orderBy('id')->get()->filter(static fn (Setting $of): bool => $of->key->makesDigsOld());
-        $levers = [];
+        $levers = self::foundAt($planter);
         foreach ($set as $of) {
             $told = Lever::told($of->key, $of->value, $of->figure === null ? null : (float) $of->figure);
-            $levers = $told === null ? $levers : [...$levers, [self::moment($of), $of->row_number, ...$told]];
+            if ($told !== null) {
+                $levers[] = [self::moment($of), $of->row_number, ...$told];
+            }
         }
-        $log = new LeverLog($levers, self::foundAt($planter));
+        usort($levers, static fn (array $one, array $other): int => $one[0]->milliseconds <=> $other[0]->milliseconds);
+        $log = new LeverLog($levers);
         $begins = [];
         foreach ($digs->sortBy('happened_at') as $dig) {
             $begins[$dig->pass] ??= self::moment($dig);
@@ -124,12 +127,13 @@ final readonly class PassTurns
         return $dugAt;
     }
 
-    /** @return array<int, float> notch that the handle of each row was found at on the walk that matters */
+    /** @return list<array{Moment, int, Lever, float}> notch that the handle of each row was found at on the walk that matters */
     private static function foundAt(Planter $planter): array
     {
         $walk = $planter->walkThatMatters();
+        $cells = $walk === null ? new Collection : Cell::query()->where('walk_id', $walk->id)->where('check_key', CheckKey::DepthSetNotch)->whereNotNull('value')->get();
 
-        return $walk === null ? [] : Cell::query()->where('walk_id', $walk->id)->where('check_key', CheckKey::DepthSetNotch)->whereNotNull('value')->pluck('value', 'row_number')->map(floatval(...))->all();
+        return array_values($cells->map(static fn (Cell $of): array => [Moment::of($of->taken_at->toIso8601ZuluString('millisecond')), $of->row_number, Lever::Notch, (float) $of->value])->all());
     }
 
     private static function moment(Dig|Setting $of): Moment

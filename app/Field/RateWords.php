@@ -33,7 +33,11 @@ final readonly class RateWords
         return match ($found->verdict) {
             RateVerdict::Off => __('rate_verdict.off'),
             RateVerdict::Sound => __('rate_verdict.sound'),
-            RateVerdict::Unsure => $rate->more === null || $rate->more === 0 ? __('rate_verdict.settle_otherwise') : __('rate_verdict.dig_more', ['more' => $rate->more]),
+            RateVerdict::Unsure => match ($rate->more) {
+                null => __('rate_verdict.settle_otherwise'),
+                0 => __('rate_verdict.unsure'),
+                default => __('rate_verdict.dig_more', ['more' => $rate->more]),
+            },
         };
     }
 
@@ -54,6 +58,12 @@ final readonly class RateWords
         return __(is_infinite($rate->high) ? 'rate.ratio_open' : 'rate.ratio', [
             'ratio' => number_format($rate->ratio, 2), 'low' => number_format($rate->low, 2), 'high' => is_infinite($rate->high) ? '' : number_format($rate->high, 2), 'count' => $rate->spacings,
         ]);
+    }
+
+    /** What tells whether it is all rows; null where that is known. */
+    public static function toProve(RateFinding $of): ?string
+    {
+        return $of->isProven ? null : (string) __($of->scope === RateScope::Row ? 'rate.dig_another' : 'rate.dig_other_half');
     }
 
     public static function cause(RateCause $cause): string

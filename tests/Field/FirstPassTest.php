@@ -102,11 +102,12 @@ it('calls the first pass done once enough rows were dug after the last adjustmen
     // Three rows are not enough; four are, and the sign-off of before does not count for them.
     ($this->dig)(...array_map(fn (int $row): array => ($this->entry)($row, ['pass' => 2, 'happened_at' => '2026-04-20T09:00:00Z']), range(1, 3)))->assertCreated();
     expect($open())->toBe(['digs', 'again']);
-    // Looked at before that it does not count, after that it does.
-    $look = fn (string $at): TestResponse => $this->postJson("/api/walks/{$walk->id}/readings", ['readings' => array_map(static fn (string $check): array => ['id' => (string) Str::uuid7(), 'row' => 1, 'check' => $check, 'side' => 'centre', 'taken_at' => "2026-04-20T{$at}Z"] + ($check === 'closing_pressure' ? ['typed' => '2', 'units' => 'in'] : ['state' => 'sound', 'chips' => []]), ['firmer_tension', 'closing_pressure'])])->assertOk();
-    $look('08:20:00');
+    // Looked at before that it does not count, nor on one row of eight; on four rows after that it does.
+    $look = fn (string $at, int ...$rows): TestResponse => $this->postJson("/api/walks/{$walk->id}/readings", ['readings' => array_merge(...array_map(static fn (int $row): array => array_map(static fn (string $check): array => ['id' => (string) Str::uuid7(), 'row' => $row, 'check' => $check, 'side' => 'centre', 'taken_at' => "2026-04-20T{$at}Z"] + ($check === 'closing_pressure' ? ['typed' => '2', 'units' => 'in'] : ['state' => 'sound', 'chips' => []]), ['firmer_tension', 'closing_pressure']), $rows))])->assertOk();
+    $look('08:20:00', 1, 2, 3, 4);
+    $look('08:50:00', 5);
     expect($open())->toContain('again');
-    $look('08:50:00');
+    $look('08:51:00', 1, 2, 3);
     expect($open())->toBe(['digs']);
     // Row 4 at 2 1/4 in where 2 is wanted is within a quarter; row 5 at 2 3/8 is not.
     ($this->dig)(($this->entry)(4, ['pass' => 2, 'depths' => ['2 1/4', '2 1/4'], 'happened_at' => '2026-04-20T09:01:00Z']), ($this->entry)(5, ['pass' => 2, 'depths' => ['2 3/8', '2 3/8'], 'happened_at' => '2026-04-20T09:01:00Z']))->assertCreated();
@@ -114,6 +115,9 @@ it('calls the first pass done once enough rows were dug after the last adjustmen
     $sign('ready', '09:10:00')->assertUnprocessable();
     $sign('ready', '09:10:00', [['key' => 'depth:5', 'answer' => 'Turned down a notch']])->assertCreated();
     expect($step()['done'])->toBeTrue();
+    // Another sprocket plants another rate: what was dug says nothing of it.
+    $this->postJson("/api/planters/{$this->planted->id}/settings", ['settings' => [['id' => (string) Str::uuid7(), 'key' => 'sprockets', 'value' => '30/20', 'happened_at' => '2026-04-20T09:20:00Z']]])->assertCreated();
+    expect($step()['done'])->toBeFalse()->and($open())->toContain('digs')->not->toContain('again');
 });
 
 it('asks about set 6, found 9: the rate is off, whatever the depth', function (): void {

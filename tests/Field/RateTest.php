@@ -28,7 +28,7 @@ it('names the sprocket where all rows were set to 6 in and dug at 9, and asks ab
     ($this->dig)([1 => 9.0, 6 => 9.0, 11 => 9.0, 16 => 9.0]);
     $rate = ($this->rate)();
     expect($rate)->toMatchArray(['verdict' => 'off', 'said' => 'The rate is off'])->and($rate['ratio'])->toStartWith('Spacing is 1.50 times what is set')
-        ->and($rate['findings'][0])->toMatchArray(['scope' => 'all', 'rows' => [1, 6, 11, 16], 'said' => 'All rows dug (1, 6, 11, 16): 50 % too far apart', 'proven' => true, 'causes' => [
+        ->and($rate['findings'][0])->toMatchArray(['scope' => 'all', 'rows' => [1, 6, 11, 16], 'said' => 'All rows dug (1, 6, 11, 16): 50 % too far apart', 'to_prove' => null, 'causes' => [
             '20/20 looks to be in, not 30/20. Read the teeth, then change the driver from 20 to 30 teeth.',
             'If 30/20 really is in, the chart is wrong: change the driver from 30 to 45 teeth, which gives 45/20.',
         ]]);
@@ -50,7 +50,7 @@ it('says how many more spacings would tell, and of one row that it may be all', 
     expect(($this->rate)())->toMatchArray(['verdict' => 'unsure', 'findings' => []])->and(preg_match('/^Cannot tell yet: measure (\d+) more spacings$/', ($this->rate)()['said'], $more))->toBe(1)->and((int) $more[1])->toEqualWithDelta(200, 8)
         ->and(($this->told)()['passes'][0]['rows'][0]['rate']['verdict'])->toBe('unsure');
     ($this->dig)([5 => 9.0], '6', ['pass' => 2]);
-    expect(($this->rate)()['findings'][0])->toMatchArray(['scope' => 'row', 'rows' => [5], 'proven' => false])->and(($this->rate)()['findings'][0]['causes'][0])->toContain('meter of this row');
+    expect(($this->rate)()['findings'][0])->toMatchArray(['scope' => 'row', 'rows' => [5], 'to_prove' => 'Dig another row to know whether all rows are off.'])->and(($this->rate)()['findings'][0]['causes'][0])->toContain('meter of this row');
 });
 
 it('goes by the drive wheel of the walk, and has no sprockets where motors turn the meters', function (): void {
@@ -77,6 +77,16 @@ it('learns what a notch is worth from what was set between passes, and tells it 
     // 1/2 in deeper is one notch here, not the two of the sheet, which stand with the first pass.
     expect($told['passes'][0]['rows'][2]['notches'])->toEqual(1)->and($told['passes'][0]['rows'][2]['expected'])->toMatch('/^expect 2\.(4[4-9]|5\d?) in after that/')
         ->and($told['passes'][1]['rows'][0])->toMatchArray(['notches' => 2, 'expected' => null]);
+});
+
+it('goes by the notch that this spring’s walk found, not by one of last year', function (): void {
+    $walk = $this->openWalk($this->planted, ['depth_set_notch']);
+    ($this->set)('depth_mark', ['figure' => 2], '2025-04-20T08:00:00Z');
+    $this->postJson("/api/walks/{$walk->id}/readings", ['readings' => [['id' => (string) Str::uuid7(), 'row' => 1, 'check' => 'depth_set_notch', 'side' => 'centre', 'typed' => '6', 'taken_at' => '2026-04-20T08:00:00Z']]])->assertOk();
+    ($this->dig)([1 => 6.0, 16 => 6.0], '6', ['depths' => array_fill(0, 6, '1 1/2')]);
+    // 1/2 in shallow are two notches of the sheet: from 6 to 8; of row 16 only last year's 2 is known.
+    $rows = array_column(($this->told)()['passes'][0]['rows'], null, 'row');
+    expect($rows[1])->toMatchArray(['stands' => 6, 'notches' => 2, 'turn_to' => 8])->and($rows[16])->toMatchArray(['stands' => 2, 'turn_to' => 4]);
 });
 
 it('keeps where it was dug and its residue', function (): void {

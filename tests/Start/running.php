@@ -75,7 +75,7 @@ function processesIn(string $folder): array
     set_error_handler(static fn (): true => true);
     foreach (glob('/proc/[0-9]*') ?: [] as $process) {
         $told = strtr((string) file_get_contents("{$process}/cmdline"), "\0", ' ');
-        if (basename($process) !== (string) getmypid() && $told !== '' && (str_contains($told, $folder) || str_contains((string) file_get_contents("{$process}/environ"), "LARAVEL_STORAGE_PATH={$folder}/") || (str_contains($told, 'nginx: worker') && hasOpen($process, $folder)))) {
+        if (basename($process) !== (string) getmypid() && $told !== '' && (str_contains($told, $folder) || str_contains((string) file_get_contents("{$process}/environ"), "={$folder}") || (str_contains($told, 'nginx: worker') && hasOpen($process, $folder)))) {
             $running[(int) basename($process)] = trim($told);
         }
     }

@@ -33,8 +33,9 @@ final class FirstPassController extends Controller
     {
         $planter->load(['specSheet', 'workshop']);
         $digs = $query->digs($planter);
+        $still = $open->of($planter);
 
-        return new JsonResponse(FirstPassShape::of($planter, $digs, $query->gained($planter, $digs[$planter->season()] ?? new Collection), $query->signOffs($planter), $query->toDig($planter), $open->of($planter), $open->steps($planter), $rates, new FigureWords($this->user($request)->units)));
+        return new JsonResponse(FirstPassShape::of($planter, $digs, $query->gained($planter, $digs[$planter->season()] ?? new Collection), $query->signOffs($planter), $query->toDig($planter), $still, $open->steps($planter, $still), $rates, new FigureWords($this->user($request)->units)));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/first-pass/digs', operationId: 'keepDigs', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]

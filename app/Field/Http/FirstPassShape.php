@@ -64,7 +64,7 @@ use Ustrel\Core\Wear\Acres\Residue;
     new OA\Property(property: 'supersedes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'withdrawn', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'DugRow', required: ['id', 'row', 'depths', 'spacings', 'depth', 'depth_sd', 'off', 'differs', 'notches', 'before', 'spacing', 'cv', 'missed', 'multiple', 'fed', 'population', 'rate', 'stands', 'expected', 'seen', 'spot', 'residue', 'note', 'by'], properties: [
+#[OA\Schema(schema: 'DugRow', required: ['id', 'row', 'depths', 'spacings', 'depth', 'depth_sd', 'off', 'differs', 'notches', 'before', 'spacing', 'cv', 'missed', 'multiple', 'fed', 'population', 'rate', 'stands', 'turn_to', 'expected', 'seen', 'spot', 'residue', 'note', 'by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'depths', description: 'Of each seed', type: 'integer'),
@@ -86,6 +86,7 @@ use Ustrel\Core\Wear\Acres\Residue;
         new OA\Property(property: 'said', type: 'string'),
     ], type: 'object', nullable: true),
     new OA\Property(property: 'stands', description: 'Notch that its handle stands at; null where nobody said', type: 'number', nullable: true),
+    new OA\Property(property: 'turn_to', description: 'Notch that it is to stand at; null where nobody said where it stands', type: 'number', nullable: true),
     new OA\Property(property: 'expected', description: 'Depth to expect after the turn, with its interval, in words', type: 'string', nullable: true),
     new OA\Property(property: 'seen', type: 'array', items: new OA\Items(type: 'string', enum: DigSign::class)),
     new OA\Property(property: 'spot', type: 'string'),
@@ -106,13 +107,13 @@ use Ustrel\Core\Wear\Acres\Residue;
     new OA\Property(property: 'verdict', type: 'string', enum: RateVerdict::class),
     new OA\Property(property: 'said', type: 'string'),
     new OA\Property(property: 'ratio', description: 'Spacing found over spacing set, with its 90 % interval, in words', type: 'string'),
-    new OA\Property(property: 'findings', type: 'array', items: new OA\Items(required: ['scope', 'rows', 'said', 'ratio', 'causes', 'proven'], properties: [
+    new OA\Property(property: 'findings', type: 'array', items: new OA\Items(required: ['scope', 'rows', 'said', 'ratio', 'causes', 'to_prove'], properties: [
         new OA\Property(property: 'scope', type: 'string', enum: RateScope::class),
         new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'integer')),
         new OA\Property(property: 'said', type: 'string'),
         new OA\Property(property: 'ratio', type: 'string'),
         new OA\Property(property: 'causes', description: 'The likeliest first, in words', type: 'array', items: new OA\Items(type: 'string')),
-        new OA\Property(property: 'proven', description: 'False where rows that could tell were not dug', type: 'boolean'),
+        new OA\Property(property: 'to_prove', description: 'What to dig to know whether all rows are off so; null where that is known', type: 'string', nullable: true),
     ], type: 'object')),
 ])]
 #[OA\Schema(schema: 'FirstPass', required: ['steps', 'aims', 'levers', 'to_dig', 'open', 'passes', 'before', 'sign_offs'], properties: [
@@ -238,7 +239,8 @@ final class FirstPassShape
             $rows[] = $this->row($dig, $dug[$row], $found->rows[$row] ?? null) + [
                 'differs' => isset($differing[$row]) ? $differing[$row] > 0 : null,
                 'notches' => $by,
-                'stands' => $turns->stands($row, Moment::of($dig->happened_at->toIso8601ZuluString('millisecond'))),
+                'stands' => $stands = $turns->stands($row, Moment::of($dig->happened_at->toIso8601ZuluString('millisecond'))),
+                'turn_to' => $stands === null || $by === null ? null : $stands + $by,
                 'expected' => $by === null || $by === 0.0 || ! $turns->isLast($pass) ? null : $this->expected($turns->worth->after($row, [Lever::Notch->value => $by])),
                 'before' => $before[$row] ?? null,
             ];
@@ -285,7 +287,7 @@ final class FirstPassShape
             'verdict' => $found->verdict->value, 'said' => RateWords::verdict($found), 'ratio' => RateWords::ratio($found->all),
             'findings' => array_map(static fn (RateFinding $of): array => [
                 'scope' => $of->scope->value, 'rows' => $of->rows, 'said' => RateWords::rows($of).': '.RateWords::by($of->rate), 'ratio' => RateWords::ratio($of->rate),
-                'causes' => array_map(RateWords::cause(...), $of->causes), 'proven' => $of->isProven,
+                'causes' => array_map(RateWords::cause(...), $of->causes), 'to_prove' => RateWords::toProve($of),
             ], $found->findings),
         ];
     }

@@ -41,3 +41,14 @@ it('says which steps are done, in the order of work', function (bool $isTurned, 
     'dug again, and still off' => [true, [1 => '08:20', 2 => '08:25', 8 => '08:26', 16 => '08:30'], '08:10', true, false, ['turn_by_hand', 'dig']],
     'right at once' => [false, [1 => '08:20', 2 => '08:25', 8 => '08:26', 16 => '08:30'], null, false, true, ['dig', 'adjust', 'dig_again', 'sign_off']],
 ]);
+
+it('wants what bears looked at again on the rows that were moved, after they were', function (array $moved, array $looked, bool $isAgain): void {
+    expect(FirstPassDone::isLookedAtAgain(array_map(minute(...), $moved), array_map(minute(...), $looked)))->toBe($isAgain);
+})->with([
+    'the row that was turned' => [[6 => '08:00'], [6 => '08:05'], true],
+    'another row' => [[6 => '08:00'], [5 => '08:05'], false],
+    'before it was turned' => [[6 => '08:00'], [6 => '07:55'], false],
+    'one row of sixteen' => [array_fill(1, 16, '08:00'), [1 => '08:05'], false],
+    'four rows of sixteen' => [array_fill(1, 16, '08:00'), [1 => '08:05', 6 => '08:05', 11 => '08:05', 16 => '08:05'], true],
+    'the wheel of the planter' => [[0 => '08:00'], [0 => '08:05'], true],
+]);

@@ -3197,6 +3197,8 @@ export interface components {
             } | null;
             /** @description Notch that its handle stands at; null where nobody said */
             stands: number | null;
+            /** @description Notch that it is to stand at; null where nobody said where it stands */
+            turn_to: number | null;
             /** @description Depth to expect after the turn, with its interval, in words */
             expected: string | null;
             seen: ("v" | "w" | "open" | "smeared" | "dry_soil" | "residue" | "off_centre" | "roots_flat")[];
@@ -3233,8 +3235,8 @@ export interface components {
                 ratio: string;
                 /** @description The likeliest first, in words */
                 causes: string[];
-                /** @description False where rows that could tell were not dug */
-                proven: boolean;
+                /** @description What to dig to know whether all rows are off so; null where that is known */
+                to_prove: string | null;
             }[];
         };
         FirstPass: {

@@ -4,7 +4,6 @@ import { computed, reactive, ref, watch } from 'vue'
 import type { FirstPass, SettingEntry } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
-import { useNumbers } from '@/composables/useNumbers'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { useOutbox } from '@/offline/outbox'
@@ -19,7 +18,6 @@ const { planterId, pass, levers } = defineProps<{
 }>()
 const outbox = useOutbox()
 const once = useOnce()
-const numbers = useNumbers()
 const ground = useGround(planterId)
 const { send, refusal, busy } = useSend()
 const done = ref('')
@@ -28,25 +26,26 @@ const now = reactive<Record<number, number | null>>({})
 watch(
   turns,
   (rows) => {
-    for (const { row, stands, notches } of rows) now[row] = stands === null ? null : stands + (notches ?? 0)
+    for (const { row, turn_to } of rows) now[row] = turn_to
   },
   { immediate: true },
 )
 
 async function save(): Promise<void> {
-  if (numbers.complain() > 0) return
   done.value = ''
   const typed = turns.value.flatMap(({ row }) => {
     const figure = now[row] ?? null
     return figure === null ? [] : [{ key: 'depth_mark' as const, row, figure, units: 'in' as const, ...ground.value }]
   })
-  if (typed.length === 0) return
   const settings = once.of(typed, () => {
     const happened_at = new Date().toISOString()
     return typed.map((one): SettingEntry => ({ ...one, id: uuid(), happened_at }))
   })
-  const id = settings[0]?.id as string
-  if (!(await send(() => outbox.deliver({ what: 'setting', id, planter: planterId, body: { settings } })))) return
+  const taken = await send(async () => {
+    const id = settings[0]?.id
+    if (id !== undefined) await outbox.deliver({ what: 'setting', id, planter: planterId, body: { settings } })
+  })
+  if (!taken || settings.length === 0) return
   once.taken()
   done.value = 'Saved. Plant another 50 ft and dig again.'
 }

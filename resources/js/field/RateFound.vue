@@ -12,9 +12,7 @@ const { rate } = defineProps<{ rate: NonNullable<FirstPass['passes'][number]['ra
     <div v-for="of in rate.findings" :key="of.said" class="finding">
       <p>
         <strong>{{ of.said }}</strong>
-        <span v-if="!of.proven" class="quiet">
-          Dig a row on {{ of.scope === 'row' ? 'another place' : 'the other half' }} to know whether all rows are off.
-        </span>
+        <span v-if="of.to_prove" class="quiet"> {{ of.to_prove }}</span>
       </p>
       <ol>
         <li v-for="cause in of.causes" :key="cause">{{ cause }}</li>

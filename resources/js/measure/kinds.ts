@@ -26,6 +26,7 @@ export type Kind =
   | 'areaAnHour'
   | 'speed'
   | 'mm'
+  | 'length'
   | 'feet'
   | 'meters'
   | 'water'
@@ -92,6 +93,16 @@ export function shownAs(kind: Kind, units: Units, currency: string): Shown {
         decimalOnly: ['mm', 'cm'],
         bareFraction: 25.4,
       }
+    case 'length': {
+      const metric = shownAs('mm', units, currency)
+      const inches = {
+        name: 'in',
+        units: mapped(metric.units, 1 / 25.4),
+        factor: 25.4,
+        decimalOnly: metric.decimalOnly,
+      }
+      return isMetric ? metric : inches
+    }
     case 'feet':
       return {
         name: 'ft',

@@ -6,7 +6,6 @@ import { queries } from '@/api/queries'
 import type { Aim } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
-import { useNumbers } from '@/composables/useNumbers'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { useSession } from '@/session'
@@ -16,7 +15,6 @@ import { sayAim } from './aims'
 const key = ['aims']
 const told = useQuery({ queryKey: key, queryFn: () => body(api.GET('/api/aims')) })
 const session = useSession()
-const numbers = useNumbers()
 const { units } = useUnits()
 const { send, refusal, busy } = useSend('The server does not answer. This needs a signal.')
 const saved = ref('')
@@ -41,7 +39,6 @@ function change(of?: Aim): void {
   Object.assign(form, empty, of ?? {})
 }
 async function save(): Promise<void> {
-  if (numbers.complain() > 0) return
   const { crop, size, singulation, rate_low, rate_high, depth, depth_band, emergence_hours } = form
   const figures = { crop, size, singulation, depth, depth_band, emergence_hours }
   // How much closer is typed as a share, and kept as one under 0.
@@ -124,11 +121,18 @@ async function save(): Promise<void> {
         :high="0.3"
         :places="3"
       />
-      <number-field v-model="form.depth" label="Depth wanted" kind="mm" :low="3" :high="160" :places="2" />
+      <number-field
+        v-model="form.depth"
+        :label="`Depth wanted, ${units}`"
+        kind="length"
+        :low="3"
+        :high="160"
+        :places="2"
+      />
       <number-field
         v-model="form.depth_band"
-        label="Depth off by at most"
-        kind="mm"
+        :label="`Depth off by at most, ${units}`"
+        kind="length"
         :low="0.5"
         :high="50"
         :places="2"

@@ -5,16 +5,33 @@ declare(strict_types=1);
 namespace Ustrel\Core\Field\Dig;
 
 use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Spec\CheckKey;
 
 /** Whether a first pass is done: enough rows dug after the last adjustment, and signed off after that. */
 final class FirstPassDone
 {
     private const ENOUGH = 4;
 
+    /** Bears on the ground by how deep and how hard rows are set. */
+    public const BEARS = [CheckKey::DriveWheelContact, CheckKey::FirmerTension, CheckKey::ClosingPressure];
+
     /** Rows that have to be dug after the last adjustment; of a small planter all. */
     public static function enough(int $rows): int
     {
         return min(self::ENOUGH, $rows);
+    }
+
+    /**
+     * Whether something was looked at again where it was moved: on enough of the rows, or on all of them where they are fewer.
+     *
+     * @param  array<int, Moment>  $moved  when each row was set last, by row; 0 for the planter as a whole
+     * @param  array<int, Moment>  $looked  when it was read last, by row
+     */
+    public static function isLookedAtAgain(array $moved, array $looked): bool
+    {
+        $again = array_filter($looked, static fn (Moment $at, int $row): bool => isset($moved[$row]) && ! $at->isBefore($moved[$row]), ARRAY_FILTER_USE_BOTH);
+
+        return count($again) >= min(self::ENOUGH, count($moved));
     }
 
     /**

@@ -9,20 +9,15 @@ use Ustrel\Core\Measure\Moment;
 /** How a planter's levers stood at any time: by what was set on each row, or on all of them. */
 final readonly class LeverLog
 {
-    /**
-     * @param  list<array{Moment, int, Lever, float}>  $set  when, row (0 for all), what and to what; the earliest first
-     * @param  array<int, float>  $notches  that handles stood at before anything was set, by row
-     */
-    public function __construct(
-        private array $set,
-        private array $notches = [],
-    ) {
+    /** @param  list<array{Moment, int, Lever, float}>  $set  when, row (0 for all), what and to what: as it was set, or found set; the earliest first */
+    public function __construct(private array $set)
+    {
     }
 
     /** @return array<value-of<Lever>, float> those that are known */
     public function stands(int $row, Moment $at): array
     {
-        $stands = isset($this->notches[$row]) ? [Lever::Notch->value => $this->notches[$row]] : [];
+        $stands = [];
         foreach ($this->set as [$when, $of, $lever, $to]) {
             if (! $when->isAfter($at) && ($of === $row || $of === 0)) {
                 $stands[$lever->value] = $to;

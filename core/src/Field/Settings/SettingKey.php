@@ -76,7 +76,13 @@ enum SettingKey: string
     /** Whether a dig from before it was set says nothing of how rows plant now. */
     public function makesDigsOld(): bool
     {
-        return in_array($this, [self::DepthMark, self::Downforce, self::Closing, self::Cleaner, self::Covering, self::Speed], true);
+        return in_array($this, [self::DepthMark, self::Downforce, self::Closing, self::Cleaner, self::Covering, self::Speed, self::Sprockets, self::Disc], true);
+    }
+
+    /** Whether what bears on the ground is looked at again after it was changed: FirstPassDone::BEARS. */
+    public function movesWhatBears(): bool
+    {
+        return $this === self::DepthMark || $this === self::Downforce;
     }
 
     /** Whether it goes by soil and residue; the others go by crop and seed alone. */

@@ -20,6 +20,7 @@ it('reads settings as they are told', function (string $line, array $expected): 
     ['population 33.5k, speed 8,5 km/h', [['population', '0', 33500.0, null], ['speed', '0', 8.5, 'mm']]],
     ['population: 84,000 /ha', [['population', '0', 84000.0, 'mm']]],
     ['sprocket box 15, 17, 19; sprockets 17 to 24', [['sprocket_box', '0', '15, 17, 19', null], ['sprockets', '0', '17 to 24', null]]],
+    ['offset 4 in, guidance line A to B, press wheel 3, drive-wheel screw 2 turns rows 1-2', [['fertilizer_offset', '0', 4.0, 'in'], ['guidance_line', '0', 'A to B', null], ['press_wheel', '0', '3', null], ['drive_wheel', '1 2', '2 turns', null]]],
     ['depth to 6', [['depth_mark', '0', 6.0, null]]],
     ['fertilizer 8 gal/ac, fertilizer outlet 32', [['fertilizer_rate', '0', '8 gal/ac', null], ['fertilizer_outlet', '0', '32', null]]],
     ['closing 2 row 1 and 16, closing 3 rows 2 to 15', [['closing', '1 16', '2', null], ['closing', implode(' ', range(2, 15)), '3', null]]],
