@@ -10,10 +10,8 @@ const { rate } = defineProps<{ rate: NonNullable<FirstPass['passes'][number]['ra
     <strong>{{ rate.said }}</strong>
     <p class="quiet">{{ rate.ratio }}</p>
     <div v-for="of in rate.findings" :key="of.said" class="finding">
-      <p>
-        <strong>{{ of.said }}</strong>
-        <span v-if="of.to_prove" class="quiet"> {{ of.to_prove }}</span>
-      </p>
+      <strong>{{ of.said }}</strong>
+      <p v-if="of.to_prove" class="quiet">{{ of.to_prove }}</p>
       <ol>
         <li v-for="cause in of.causes" :key="cause">{{ cause }}</li>
       </ol>
