@@ -330,7 +330,7 @@ test('set to 6 in and found at 9, on the phone in the order of work: the sprocke
   // Out of reach: four rows are dug, and go up when there is a signal again.
   await page.getByRole('textbox', { name: 'Depth wanted' }).fill('2')
   await page.getByRole('textbox', { name: 'Spacing set' }).fill('6')
-  await page.getByRole('textbox', { name: 'Where in the field' }).fill('Hilltop')
+  await page.getByRole('textbox', { name: 'Spot' }).fill('Hilltop')
   await context.setOffline(true)
   const spacings = '9, 8 1/2, 9 1/4, 9, 8 3/4, 9 1/2'
   for (const row of [1, 2, 3, 4]) await dig(page, row, row === 2 ? '1 1/2, 1 1/2, 1 1/2' : '2, 2, 2', { spacings })

@@ -150,7 +150,7 @@ async function save(): Promise<void> {
       </button>
     </div>
     <div class="spot">
-      <v-text-field v-model="spot" label="Where in the field" placeholder="hilltop" maxlength="80" hide-details />
+      <v-text-field v-model="spot" label="Spot" placeholder="hilltop" maxlength="80" hide-details />
       <v-select
         v-model="residue"
         label="Residue"
