@@ -13,7 +13,6 @@ use App\Record\Kind;
 use App\Record\KindWording;
 use App\Record\Refused;
 use App\Record\Touched;
-use Ustrel\Core\Meter\RunSetUp;
 use Ustrel\Core\Meter\Stage;
 
 /** Runs of the meters of one planter on a test stand, by their counts. */
@@ -26,26 +25,8 @@ final readonly class BenchRuns implements Kind
 
     public const MOST = 5000;
 
-    private const LEAST_AIR = 0.5;
-
-    private const MOST_AIR = 60;
-
     /** Cells of a disc that is turned by hand. */
     private const FEWEST_LOOKED = 4;
-
-    private const MOST_CELLS = 400;
-
-    private const LEAST_SEEDS = 500;
-
-    private const MOST_SEEDS = 2_000_000;
-
-    private const LEAST_MPH = 0.5;
-
-    private const MOST_MPH = 20;
-
-    public const LONGEST = 80;
-
-    public const LONGEST_NOTE = 300;
 
     /** @param  int  $fewest  places that a run has to have */
     public function __construct(
@@ -85,7 +66,7 @@ final readonly class BenchRuns implements Kind
         $skips = $fields->whole('skips', 0, $places, 'bench.counts') ?? throw Refused::because('skips', 'bench.counts');
         $doubles = $fields->whole('doubles', 0, $places - $skips, 'bench.counts') ?? throw Refused::because('doubles', 'bench.counts');
 
-        $seed = trim($fields->text('seed', self::LONGEST, 'bench.seed'));
+        $seed = trim($fields->text('seed', BenchSetUp::LONGEST, 'bench.seed'));
 
         return [
             'row_number' => $fields->whole('row', 1, $this->planter->row_count, 'bench.row') ?? throw Refused::because('row', 'bench.row'),
@@ -95,12 +76,8 @@ final readonly class BenchRuns implements Kind
             'doubles' => $doubles,
             'seed' => $seed,
             'seed_lot_id' => $seed === '' ? null : Lots::of($this->planter->workshop_id)->named($seed)?->id,
-            'disc' => trim($fields->text('disc', self::LONGEST, 'bench.disc')),
-            'air' => self::air($fields),
-            ...$this->speed($fields),
-            'singulator' => trim($fields->text('singulator', self::LONGEST, 'bench.singulator')),
-            'lubricant' => trim($fields->text('lubricant', self::LONGEST, 'bench.lubricant')),
-            'note' => $fields->text('note', self::LONGEST_NOTE, 'bench.note'),
+            ...BenchSetUp::of($fields, $this->planter),
+            'part_of' => $withdrawn ? null : $this->firstPart($fields),
             'happened_at' => $fields->moment('happened_at', 'bench.when', 'bench.when')->toIso(),
             'is_look' => $isLook,
             'is_partial' => $fields->flag('partial', 'refused.unknown_flag'),
@@ -109,35 +86,23 @@ final readonly class BenchRuns implements Kind
     }
 
     /**
-     * How fast it ran: by the speed that it stands for, or by the turns of the disc.
+     * The part before the vacuum was changed.
      *
-     * @return array{cells: int|null, population: int|null, mph: string|null}
+     * @throws Refused where it is no run of this row, or had the same vacuum
      */
-    private function speed(Fields $fields): array
+    private function firstPart(Fields $fields): ?string
     {
-        $cells = $fields->whole('cells', 1, self::MOST_CELLS, 'stand.cells');
-        $population = $fields->whole('population', self::LEAST_SEEDS, self::MOST_SEEDS, 'bench.population');
-        [$mph, $rpm] = [$fields->number('mph', 'bench.mph'), $fields->number('rpm', 'bench.rpm')];
-        if ($mph === null && $rpm !== null) {
-            $mph = $cells === null || $population === null || $rpm <= 0 ? throw Refused::because('rpm', 'bench.rpm') : RunSetUp::mph($population, $this->planter->spacing()->toInches(), $rpm, $cells);
+        $id = $fields->idOr('part_of', 'bench.part_of');
+        $first = $id === null ? null : BenchRun::query()->where(['planter_id' => $this->planter->id, 'is_look' => false, 'withdrawn' => false])->whereNull('part_of')->find($id);
+        $air = BenchSetUp::air($fields);
+        if ($id !== null && ($first === null || $first->row_number !== $fields->whole('row', 1, $this->planter->row_count, 'bench.row') || $fields->flag('look', 'refused.unknown_flag'))) {
+            throw Refused::because('part_of', 'bench.part_of');
         }
-        if ($mph !== null && ($mph < self::LEAST_MPH || $mph > self::MOST_MPH)) {
-            throw Refused::because($fields->has('mph') ? 'mph' : 'rpm', $fields->has('mph') ? 'bench.mph' : 'bench.rpm');
+        if ($first !== null && ($air === null || $first->air === null || (float) $air === (float) $first->air)) {
+            throw Refused::because('air', 'bench.part_air');
         }
 
-        return ['cells' => $cells, 'population' => $population, 'mph' => $mph === null ? null : number_format($mph, 1, '.', '')];
-    }
-
-    /** Inches of water, to a tenth; null where none is said. */
-    public static function air(Fields $fields): ?string
-    {
-        $air = $fields->number('air', 'bench.air');
-
-        return match (true) {
-            $air === null => null,
-            $air < self::LEAST_AIR || $air > self::MOST_AIR || abs($air - round($air, 1)) > 1e-9 => throw Refused::because('air', 'bench.air'),
-            default => number_format($air, 1, '.', ''),
-        };
+        return $first?->id;
     }
 
     public function touch(array $rows, array $superseded, Touched $touched): void

@@ -61,3 +61,27 @@ it('keeps a turn by hand as a look, which is no run', function (): void {
     ($this->run)(['look' => true, 'places' => 30, 'supersedes' => $id, 'withdrawn' => true])->assertCreated();
     expect($this->getJson("/api/planters/{$this->planted->id}/bench")->json('looks'))->toHaveCount(5);
 });
+
+it('keeps a run whose vacuum was changed as two parts, each with its own vacuum', function (): void {
+    ($this->run)(['id' => $first = (string) Str::uuid7(), 'air' => 14, 'run_in' => 50, 'places' => 300])->assertCreated();
+    ($this->run)(['part_of' => $first, 'air' => 9, 'places' => 200])->assertCreated();
+    [$second, $kept] = ($this->runs)();
+    expect($kept)->toMatchArray(['air' => 14, 'run_in' => 50, 'part_of' => null, 'places' => 300])->and($second)->toMatchArray(['air' => 9, 'part_of' => $first, 'places' => 200])
+        // Both tell of the vacuum.
+        ->and(($this->pooled)())->toEqual([9, 14]);
+});
+
+it('refuses a second part that belongs to no first one, and a run-in that cannot be', function (Closure $with, string $field, string $said): void {
+    ($this->run)(['id' => $first = (string) Str::uuid7(), 'air' => 14])->assertCreated();
+    ($this->run)(['id' => $look = (string) Str::uuid7(), 'look' => true, 'places' => 30, 'air' => 14])->assertCreated();
+    expect(($this->run)($with($first, $look))->assertUnprocessable()->json("errors.{$field}.0"))->toContain($said)->and(BenchRun::query()->count())->toBe(2);
+})->with([
+    'nothing' => [fn (): array => ['part_of' => (string) Str::uuid7(), 'air' => 9], 'part_of', 'same row'],
+    'no id' => [fn (): array => ['part_of' => 'first', 'air' => 9], 'part_of', 'same row'],
+    'another row' => [fn (string $first): array => ['part_of' => $first, 'air' => 9, 'row' => 2], 'part_of', 'same row'],
+    'a look' => [fn (string $first, string $look): array => ['part_of' => $look, 'air' => 9], 'part_of', 'same row'],
+    'the same vacuum' => [fn (string $first): array => ['part_of' => $first, 'air' => 14], 'air', 'They differ'],
+    'no vacuum' => [fn (string $first): array => ['part_of' => $first], 'air', 'They differ'],
+    'run-in' => [fn (): array => ['run_in' => 5001], 'run_in', '0 to 5,000'],
+    'run-in in words' => [fn (): array => ['run_in' => 'some'], 'run_in', '0 to 5,000'],
+]);

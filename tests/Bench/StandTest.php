@@ -140,6 +140,33 @@ it('practises on a made-up stand, whatever fault is switched on', function (stri
     expect(($this->device)('hello')->json('run'))->toBeNull();
 })->with(['none', 'cut', 'doubled', 'clock', 'malformed']);
 
+it('splits a run whose vacuum was turned down half way into two, and counts neither on a practice stand', function (): void {
+    $run = ($this->prepare)(['practice' => true, 'fault' => 'vacuum', 'turns' => 60, 'air' => 10])->json('id');
+    for ($second = 0; $second < 30 && ($told ?? ['state' => ''])['state'] !== 'ended'; $second++) {
+        $told = $this->actingAs($this->technician)->postJson("/api/planters/{$this->planted->id}/bench/runs/{$run}/practice")->assertOk()->json();
+        $this->travel(1)->seconds();
+    }
+    [$second, $first] = ($this->bench)()['runs'];
+    // 10 in H2O for half of 500 seeds, 6 for the rest.
+    expect($first)->toMatchArray(['id' => $run, 'part_of' => null, 'practice' => true])->and($first['air'])->toEqualWithDelta(10, 0.1)->and($first['places'])->toBeGreaterThan(240)->toBeLessThan(260)->and($first['figures'])->not->toBeNull()
+        ->and($second)->toMatchArray(['part_of' => $run, 'practice' => true, 'board' => [], 'figures' => null])->and($second['air'])->toEqualWithDelta(6, 0.1)->and($second['places'])->toBeGreaterThan(240)->toBeLessThan(260);
+});
+
+it('counts no seed of the run-in, and keeps how a run was set up', function (): void {
+    $set = ['population' => 34_000, 'mph' => 5, 'turns' => null, 'singulator' => 'step 2', 'lubricant' => 'talc', 'run_in' => 100];
+    // 34,000 an acre at 30 in and 5 mph over 30 cells: 28.62 turns a minute, which the stand is told.
+    $run = ($this->prepare)($set)->assertOk()->assertJsonPath('turns', 28.62)->json('id');
+    ($this->device)("runs/{$run}", implode("\n", [...$this->lines, '{"end":true}']))->assertOk();
+    expect($kept = ($this->bench)()['runs'][0])->toMatchArray(['singulator' => 'step 2', 'lubricant' => 'talc', 'population' => 34_000, 'mph' => 5, 'rpm' => 28.6, 'run_in' => 100, 'partial' => false])
+        ->and($kept['places'])->toBeGreaterThan(385)->toBeLessThan(405);
+    // Turns give the speed: twice as fast is 10 mph. More than 20 is none.
+    $twice = ['population' => 34_000, 'turns' => 57.24, 'row' => 4];
+    $run = ($this->prepare)($twice)->assertOk()->json('id');
+    expect(StandRun::query()->findOrFail($run)->mph)->toBe('10.0');
+    $this->actingAs($this->technician)->postJson("/api/planters/{$this->planted->id}/bench/runs/{$run}/stop")->assertOk();
+    ($this->prepare)(['turns' => 120] + $twice)->assertUnprocessable()->assertJsonPath('errors.turns.0', fn (string $says): bool => str_contains($says, '0.5 to 20 mph'));
+});
+
 it('advises air by the runs of one set-up', function (): void {
     $advice = fn (): array => $this->actingAs($this->technician)->getJson("/api/planters/{$this->planted->id}/bench/advice?row=3")->assertOk()->json();
     expect($advice())->toBe(['runs' => [], 'advice' => null]);

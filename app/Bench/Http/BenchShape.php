@@ -35,6 +35,8 @@ use Ustrel\Core\Walk\Place;
     new OA\Property(property: 'rpm', description: 'In place of mph: turns a minute of the disc, with cells and population', type: 'number', nullable: true),
     new OA\Property(property: 'singulator', description: 'Step, in own words', type: 'string', maxLength: 80),
     new OA\Property(property: 'lubricant', description: 'And dose, in own words', type: 'string', maxLength: 80),
+    new OA\Property(property: 'run_in', description: 'Seeds that ran before the counting began', type: 'integer', maximum: 5000, minimum: 0, nullable: true),
+    new OA\Property(property: 'part_of', description: 'The first part of the same run, where the vacuum was changed on the way', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'note', type: 'string', maxLength: 300),
     new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
     new OA\Property(property: 'supersedes', description: 'The run whose place this one takes', type: 'string', format: 'uuid', nullable: true),
@@ -90,7 +92,7 @@ use Ustrel\Core\Walk\Place;
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'seeds', type: 'array', items: new OA\Items(type: 'string')),
     ], type: 'object')),
-    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'aim', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'cells', 'population', 'mph', 'rpm', 'singulator', 'lubricant', 'note', 'partial', 'practice', 'figures', 'board', 'by', 'happened_at'], properties: [
+    new OA\Property(property: 'runs', description: 'Of this season, the newest first', type: 'array', items: new OA\Items(required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'singulation', 'aim', 'lean', 'skipped', 'doubled', 'seed', 'disc', 'air', 'cells', 'population', 'mph', 'rpm', 'singulator', 'lubricant', 'note', 'run_in', 'part_of', 'partial', 'practice', 'figures', 'board', 'by', 'happened_at'], properties: [
         new OA\Property(property: 'id', type: 'string', format: 'uuid'),
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'stage', type: 'string', enum: Stage::class),
@@ -112,6 +114,8 @@ use Ustrel\Core\Walk\Place;
         new OA\Property(property: 'singulator', type: 'string'),
         new OA\Property(property: 'lubricant', type: 'string'),
         new OA\Property(property: 'note', type: 'string'),
+        new OA\Property(property: 'run_in', description: 'Seeds that ran before the counting began', type: 'integer', nullable: true),
+        new OA\Property(property: 'part_of', description: 'The first part of the run, where its vacuum was changed on the way', type: 'string', format: 'uuid', nullable: true),
         new OA\Property(property: 'partial', description: 'It was cut short', type: 'boolean'),
         new OA\Property(property: 'practice', description: 'A made-up meter ran', type: 'boolean'),
         new OA\Property(property: 'figures', description: 'What its seeds told; null where only its counts are known', ref: '#/components/schemas/RunFigures', nullable: true),
@@ -189,7 +193,7 @@ final class BenchShape
             'aim' => $aims->singulation, 'lean' => $counts->lean(), 'skipped' => MeterShape::share($counts->skipped()), 'doubled' => MeterShape::share($counts->doubled()),
             'seed' => $run->lotName(), 'disc' => $run->disc, 'air' => $run->air === null ? null : (float) $run->air, 'cells' => $run->cells, 'population' => $run->population, 'mph' => $mph,
             'rpm' => $mph === null || $run->population === null || $run->cells === null ? null : round(RunSetUp::rpm($run->population, $width, $mph, $run->cells), 1),
-            'singulator' => $run->singulator, 'lubricant' => $run->lubricant, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->standRun?->figures,
+            'singulator' => $run->singulator, 'lubricant' => $run->lubricant, 'note' => $run->note, 'partial' => $run->is_partial, 'practice' => $run->standRun?->practice !== null, 'figures' => $run->figures(), 'run_in' => $run->run_in, 'part_of' => $run->part_of,
             'board' => self::board($run, $checks, $unsound, $aims),
             'by' => $run->user->name,
             'happened_at' => $run->happened_at->toIso8601ZuluString(),
@@ -206,7 +210,7 @@ final class BenchShape
         if ($run->is_partial || $run->standRun?->practice !== null) {
             return [];
         }
-        $isPeriodic = ($run->standRun->figures['skipping'] ?? []) !== [] || ($run->standRun->figures['doubling'] ?? []) !== [];
+        $isPeriodic = ($run->figures()['skipping'] ?? []) !== [] || ($run->figures()['doubling'] ?? []) !== [];
         // What somebody found with his own eyes stands.
         $news = array_filter(RunFinding::of($run->counts(), $isPeriodic, $checks, $aims->singulation), static fn (RunFinding $finding): bool => $finding->state === null || ! isset($unsound[(new Place($run->row_number, $finding->check, Side::Centre))->key()]));
 

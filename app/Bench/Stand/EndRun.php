@@ -10,9 +10,11 @@ use App\Models\Planter;
 use App\Record\NotTaken;
 use App\Record\TakeWhole;
 use Carbon\CarbonImmutable;
+use Ramsey\Uuid\Uuid;
 use Ustrel\Core\Meter\BadCells;
 use Ustrel\Core\Meter\InvalidRun;
 use Ustrel\Core\Meter\RunFigures;
+use Ustrel\Core\Meter\RunPart;
 
 /** Ends a run: what its seeds tell goes into the record, once; a run that is too short to tell anything is kept as it is. */
 final readonly class EndRun
@@ -28,18 +30,15 @@ final readonly class EndRun
         if ($run->state !== 'ending') {
             return $run;
         }
-        $figures = self::figures($run);
-        if ($figures === null || $figures->counts->places < BenchRuns::FEWEST_STREAMED) {
+        $parts = self::parts($run);
+        if ($parts === []) {
             $run->update(['state' => 'short', 'figures' => null]);
 
             return $run;
         }
+        $figures = $parts[0][1];
         try {
-            ($this->take)($run->planter, $run->user, static fn (Planter $of): BenchRuns => new BenchRuns($of, BenchRuns::FEWEST_STREAMED), [[
-                'id' => $run->id, 'row' => $run->row_number, 'stage' => $run->stage->value, 'seed' => $run->seed, 'disc' => $run->disc, 'note' => $run->note,
-                'air' => $run->air === null ? null : (float) $run->air, 'cells' => $run->cells, 'places' => $figures->counts->places, 'skips' => $figures->counts->skips, 'doubles' => $figures->counts->doubles,
-                'partial' => $figures->counts->places < min(0.98 * $run->places, $run->places - 10), 'happened_at' => ($run->started_at ?? $run->made_at)->toIso8601ZuluString('millisecond'),
-            ]]);
+            $this->record($run, $parts);
         } catch (NotTaken $notTaken) {
             // Such as where the planter has lost that row meanwhile.
             $run->update(['state' => 'short', 'refused' => (string) $notTaken->receipts[0]->message]);
@@ -55,11 +54,53 @@ final readonly class EndRun
         return $run;
     }
 
+    /**
+     * Each part is a run of its own, the first under the id of the whole. Sent again after a break they are the same.
+     *
+     * @param  non-empty-list<array{RunPart, RunFigures}>  $parts
+     *
+     * @throws NotTaken
+     */
+    private function record(StandRun $run, array $parts): void
+    {
+        $isWhole = count($parts) === 1;
+        foreach ($parts as $at => [$part, $figures]) {
+            $air = $isWhole ? ($run->air === null ? $part->air : (float) $run->air) : $part->air;
+            ($this->take)($run->planter, $run->user, static fn (Planter $of): BenchRuns => new BenchRuns($of, BenchRuns::FEWEST_STREAMED), [[
+                'id' => $at === 0 ? $run->id : (string) Uuid::uuid5($run->id, "part {$at}"), 'part_of' => $at === 0 ? null : $run->id,
+                'row' => $run->row_number, 'stage' => $run->stage->value, 'seed' => $run->seed, 'disc' => $run->disc, 'note' => $run->note, 'air' => $air, 'cells' => $run->cells,
+                'population' => $run->population, 'mph' => $run->mph === null ? null : (float) $run->mph, 'singulator' => $run->singulator, 'lubricant' => $run->lubricant, 'run_in' => $run->run_in,
+                'places' => $figures->counts->places, 'skips' => $figures->counts->skips, 'doubles' => $figures->counts->doubles,
+                'partial' => $isWhole && $figures->counts->places < min(0.98 * $run->places, $run->places - 10) - ($run->run_in ?? 0), 'happened_at' => ($run->started_at ?? $run->made_at)->addMilliseconds($at)->toIso8601ZuluString('millisecond'),
+            ]]);
+        }
+    }
+
     /** What the seeds tell so far; null where they are too few. */
     public static function figures(StandRun $run): ?RunFigures
     {
+        return self::figuresOf($run, array_slice($run->times(), $run->run_in ?? 0));
+    }
+
+    /** @return list<array{RunPart, RunFigures}> that are long enough to tell something */
+    private static function parts(StandRun $run): array
+    {
+        $parts = [];
+        foreach (RunPart::of($run->seeds(), $run->run_in ?? 0) as $part) {
+            $figures = self::figuresOf($run, $part->times);
+            if ($figures !== null && $figures->counts->places >= BenchRuns::FEWEST_STREAMED) {
+                $parts[] = [$part, $figures];
+            }
+        }
+
+        return $parts;
+    }
+
+    /** @param  list<float>  $times */
+    private static function figuresOf(StandRun $run, array $times): ?RunFigures
+    {
         try {
-            return RunFigures::of($run->times(), $run->every(), $run->cells, BenchRuns::MOST);
+            return RunFigures::of($times, $run->every(), $run->cells, BenchRuns::MOST);
         } catch (InvalidRun) {
             return null;
         }

@@ -75,7 +75,7 @@ final readonly class Ingest
             } elseif (isset($told['end'])) {
                 $hasEnded = true;
             } elseif (isset($told['seq'])) {
-                $drops[$told['seq']] ??= ['stand_run_id' => $run->id, 'seq' => $told['seq'], 'ms' => (float) $told['ms']];
+                $drops[$told['seq']] ??= ['stand_run_id' => $run->id, 'seq' => $told['seq'], 'ms' => (float) $told['ms'], 'air' => $air ?? $run->air_seen];
                 [$seq, $ms] = $told['seq'] > $seq ? [$told['seq'], (float) $told['ms']] : [$seq, $ms];
             } else {
                 [$air, $turns] = [$told['air'] ?? $air, $told['rpm'] ?? $turns];

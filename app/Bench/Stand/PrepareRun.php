@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Bench\Stand;
 
 use App\Bench\BenchRuns;
+use App\Bench\BenchSetUp;
 use App\Models\Bench\StandRun;
 use App\Models\Planter;
 use App\Models\User;
@@ -13,13 +14,12 @@ use App\Record\Refused;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
+use Ustrel\Core\Meter\RunSetUp;
 use Ustrel\Core\Meter\Stage;
 
 /** Sets a run up: it waits for a stand, or for the made-up one, or its seeds are handed over as a file. */
 final readonly class PrepareRun
 {
-    private const MOST_CELLS = 400;
-
     private const MOST_TURNS = 300;
 
     private const SIZES = [1.0, 20.0];
@@ -46,23 +46,46 @@ final readonly class PrepareRun
     /** @return array<string, mixed> */
     private function read(Fields $fields, Planter $planter): array
     {
-        $turns = $fields->number('turns', 'stand.turns');
-        if ($turns !== null && ($turns < 1 || $turns > self::MOST_TURNS)) {
-            throw Refused::because('turns', 'stand.turns');
-        }
+        $row = $fields->whole('row', 1, $planter->row_count, 'bench.row') ?? throw Refused::because('row', 'bench.row');
+        $setUp = BenchSetUp::of($fields, $planter);
+        $cells = $setUp['cells'] ?? throw Refused::because('cells', 'stand.cells');
 
         return [
-            'row_number' => $fields->whole('row', 1, $planter->row_count, 'bench.row') ?? throw Refused::because('row', 'bench.row'),
+            'row_number' => $row,
             'stage' => $fields->oneOf('stage', Stage::class, 'bench.stage') ?? throw Refused::because('stage', 'bench.stage'),
-            'seed' => trim($fields->text('seed', BenchRuns::LONGEST, 'bench.seed')),
-            'disc' => trim($fields->text('disc', BenchRuns::LONGEST, 'bench.disc')),
-            'note' => $fields->text('note', BenchRuns::LONGEST_NOTE, 'bench.note'),
-            'cells' => $fields->whole('cells', 1, self::MOST_CELLS, 'stand.cells') ?? throw Refused::because('cells', 'stand.cells'),
-            'turns' => $turns,
-            'air' => BenchRuns::air($fields),
+            'seed' => trim($fields->text('seed', BenchSetUp::LONGEST, 'bench.seed')),
+            ...$setUp,
+            ...self::turns($fields, $planter, $cells, $setUp['population'], $setUp['mph']),
             'places' => $fields->whole('places', BenchRuns::FEWEST, BenchRuns::MOST, 'bench.places') ?? throw Refused::because('places', 'bench.places'),
             'practice' => $fields->flag('practice', 'refused.unknown_flag') ? self::practice($fields) : null,
         ];
+    }
+
+    /**
+     * Turns of the disc and the speed that they stand for: either gives the other.
+     *
+     * @return array{turns: float|null, mph: float|null}
+     *
+     * @throws Refused
+     */
+    private static function turns(Fields $fields, Planter $planter, int $cells, ?int $population, ?string $mph): array
+    {
+        [$turns, $mph] = [$fields->number('turns', 'stand.turns'), $mph === null ? null : (float) $mph];
+        $width = $planter->spacing()->toInches();
+        if ($population !== null) {
+            [$turns, $mph] = [
+                $turns ?? ($mph === null ? null : RunSetUp::rpm($population, $width, $mph, $cells)),
+                $mph ?? ($turns === null ? null : round(RunSetUp::mph($population, $width, $turns, $cells), 1)),
+            ];
+        }
+        if ($turns !== null && ($turns < 1 || $turns > self::MOST_TURNS)) {
+            throw Refused::because('turns', 'stand.turns');
+        }
+        if ($mph !== null && ! BenchSetUp::isSpeed($mph)) {
+            throw Refused::because('turns', 'bench.rpm');
+        }
+
+        return ['turns' => $turns === null ? null : round($turns, 2), 'mph' => $mph];
     }
 
     /** @return array{size: float, leak: float, plugged: bool, fault: string, number: int} */

@@ -34,6 +34,9 @@ use Ustrel\Core\Meter\Stage;
  * @property string|null $mph that it ran as if it went
  * @property string $singulator step, in own words
  * @property string $lubricant and dose, in own words
+ * @property int|null $run_in seeds that ran before the counting began
+ * @property string|null $part_of the first part of the run, whose vacuum was changed on the way
+ * @property string $stand_run_id where it was told seed by seed
  * @property string $note
  * @property bool $is_partial it was cut short
  * @property bool $is_look one turn of the disc by hand, looked at: no run
@@ -103,7 +106,17 @@ final class BenchRun extends Model
     /** @return BelongsTo<StandRun, $this> whose seeds were told one by one */
     public function standRun(): BelongsTo
     {
-        return $this->belongsTo(StandRun::class, 'id');
+        return $this->belongsTo(StandRun::class);
+    }
+
+    /**
+     * What its seeds told one by one: of a run in parts, the first of them.
+     *
+     * @return array<string, mixed>|null
+     */
+    public function figures(): ?array
+    {
+        return $this->part_of === null ? $this->standRun?->figures : null;
     }
 
     /** @return BelongsTo<User, $this> */

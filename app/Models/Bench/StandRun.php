@@ -29,6 +29,11 @@ use Ustrel\Core\Meter\Stage;
  * @property int $cells
  * @property string|null $turns a minute, as it is set
  * @property string|null $air inches of water, as it is set
+ * @property int|null $run_in seeds that run before the counting begins
+ * @property int|null $population seeds an acre that it runs as if it planted
+ * @property string|null $mph that it runs as if it went
+ * @property string $singulator
+ * @property string $lubricant
  * @property int $places that are to be run
  * @property array{size: float, leak: float, plugged: bool, fault: string, number: int}|null $practice a made-up meter in the stand's place
  * @property 'waiting'|'running'|'ending'|'ended'|'short' $state
@@ -72,6 +77,12 @@ final class StandRun extends Model
     public function times(): array
     {
         return array_values(array_map(floatval(...), $this->drops()->orderBy('seq')->toBase()->pluck('ms')->all()));
+    }
+
+    /** @return list<array{float, float|null}> milliseconds of each seed, with the vacuum that the stand told of then */
+    public function seeds(): array
+    {
+        return array_values($this->drops()->orderBy('seq')->toBase()->get(['ms', 'air'])->map(static fn (object $of): array => [(float) $of->ms, $of->air === null ? null : (float) $of->air])->all());
     }
 
     /** The number of the last seed that came in; 0 before the first. */

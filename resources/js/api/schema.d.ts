@@ -2449,6 +2449,13 @@ export interface components {
             singulator?: string;
             /** @description And dose, in own words */
             lubricant?: string;
+            /** @description Seeds that ran before the counting began */
+            run_in?: number | null;
+            /**
+             * Format: uuid
+             * @description The first part of the same run, where the vacuum was changed on the way
+             */
+            part_of?: string | null;
             note?: string;
             /** Format: date-time */
             happened_at: string;
@@ -2573,6 +2580,13 @@ export interface components {
                 singulator: string;
                 lubricant: string;
                 note: string;
+                /** @description Seeds that ran before the counting began */
+                run_in: number | null;
+                /**
+                 * Format: uuid
+                 * @description The first part of the run, where its vacuum was changed on the way
+                 */
+                part_of: string | null;
                 /** @description It was cut short */
                 partial: boolean;
                 /** @description A made-up meter ran */
@@ -2800,6 +2814,13 @@ export interface components {
             turns?: number | null;
             /** @description Inches of water */
             air?: number | null;
+            /** @description Seeds an acre that it runs as if it planted; with the cells, either of turns and mph gives the other */
+            population?: number | null;
+            mph?: number | null;
+            singulator?: string;
+            lubricant?: string;
+            /** @description Seeds that run before the counting begins */
+            run_in?: number | null;
             places: number;
             /** @description The made-up stand runs it */
             practice?: boolean;
@@ -2813,7 +2834,7 @@ export interface components {
              * @description Of the made-up stand
              * @enum {string}
              */
-            fault?: "none" | "cut" | "doubled" | "clock" | "malformed";
+            fault?: "none" | "cut" | "doubled" | "clock" | "malformed" | "vacuum";
             /** @description Instead of a stand: a time a line in milliseconds, or NDJSON with ms */
             times?: string;
         };

@@ -34,7 +34,7 @@ const WAYS = [
   { way: 'times', title: 'Times' },
   { way: 'look', title: 'Quick look' },
 ] as const
-const FAULTS = ['none', 'cut', 'doubled', 'clock', 'malformed'] as const
+const FAULTS = ['none', 'cut', 'doubled', 'clock', 'malformed', 'vacuum'] as const
 const way = ref<(typeof WAYS)[number]['way']>((localStorage.getItem('ustrel.bench-way') as 'counts' | null) ?? 'counts')
 const stage = ref<BenchEntry['stage']>(last?.stage ?? 'pre')
 const places = ref<number | null>(last?.places && !last.figures ? last.places : 500)
@@ -47,7 +47,10 @@ const population = ref<number | null>(last?.population ?? null)
 const mph = ref<number | null>(last?.mph ?? null)
 const singulator = ref(last?.singulator ?? '')
 const lubricant = ref(last?.lubricant ?? '')
+const runIn = ref<number | null>(last?.run_in ?? null)
 const note = ref('')
+/** The first part of a run whose vacuum was changed on the way. */
+const partOf = ref<string | null>(null)
 const cells = useLocalStorage<number | null>('ustrel.bench-cells', null, { serializer: StorageSerializers.object })
 const turns = useLocalStorage<number | null>('ustrel.bench-turns', null, { serializer: StorageSerializers.object })
 const size = ref<number | null>(5)
@@ -93,10 +96,15 @@ const shared = () => ({
   seed: seed.value,
   disc: disc.value,
   air: setAir.value,
+  population: population.value,
+  mph: mph.value,
+  singulator: singulator.value,
+  lubricant: lubricant.value,
+  run_in: runIn.value,
   note: note.value,
 })
 
-async function keepCounts(): Promise<void> {
+async function keepCounts(goesOn = false): Promise<void> {
   const look = way.value === 'look'
   const typed = {
     ...shared(),
@@ -104,16 +112,15 @@ async function keepCounts(): Promise<void> {
     skips: skips.value ?? -1,
     doubles: doubles.value ?? -1,
     cells: cells.value,
-    population: population.value,
-    mph: mph.value,
-    singulator: singulator.value,
-    lubricant: lubricant.value,
+    part_of: partOf.value,
   }
   const run = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
   if (!(await send(() => body(api.POST('/api/planters/{planter}/bench', { params: params.value, body: run }))))) return
   once.taken()
   await queries.invalidateQueries({ queryKey: keys.bench(planterId) })
-  if (row < rowCount) emit('next')
+  if (goesOn) [partOf.value, setAir.value, runIn.value] = [partOf.value ?? run.id, null, null]
+  else partOf.value = null
+  if (!goesOn && row < rowCount) emit('next')
   else [skips.value, doubles.value, note.value] = [null, null, '']
 }
 
@@ -166,6 +173,9 @@ async function start(): Promise<void> {
         <number-field v-model="turns" label="Turns/min" kind="rpm" :low="1" :high="300" />
       </template>
     </div>
+    <p v-if="partOf" role="status" class="due">
+      Second part of this run: type the new vacuum and count from the change on.
+    </p>
     <p v-if="way === 'look'" class="quiet">
       Turn the disc once by hand and look: one seed a cell. A look is kept as a look; it does not count as a run.
     </p>
@@ -177,17 +187,19 @@ async function start(): Promise<void> {
       <number-field v-model="setAir" label="Air, in H₂O" kind="water" :low="0.5" :high="60" :places="1" />
     </div>
     <p v-if="fit" role="status">{{ fit }}</p>
-    <details v-if="way === 'counts'">
-      <summary>Speed, singulator, lubricant</summary>
+    <details v-if="way !== 'look'">
+      <summary>Speed, singulator, lubricant, run-in</summary>
       <div class="pair">
         <number-field v-model="population" label="Population" kind="seeds" whole :low="500" :high="2_000_000" />
         <number-field v-model="mph" label="Speed" kind="speed" :low="0.5" :high="20" :places="1" />
-        <number-field v-model="cells" label="Cells" whole :low="1" :high="400" />
+        <number-field v-if="way === 'counts'" v-model="cells" label="Cells" whole :low="1" :high="400" />
+        <number-field v-model="runIn" label="Seeds before counting" whole :high="5000" />
         <v-text-field v-model="singulator" label="Singulator" placeholder="step 2" maxlength="80" />
       </div>
       <v-text-field v-model="lubricant" label="Lubricant and dose" placeholder="1 cup of talc a bag" maxlength="80" />
       <p class="quiet">
         Only runs with the same seed, disc, singulator and lubricant, within 0.5 mph, count for the vacuum.
+        {{ way === 'counts' ? '' : 'With population and cells, type turns or speed: each gives the other.' }}
       </p>
     </details>
     <template v-if="way === 'practice'">
@@ -212,6 +224,15 @@ async function start(): Promise<void> {
     <v-text-field v-model="note" label="Note" maxlength="300" />
     <refusal-list :refusal="refusal" />
     <div class="actions">
+      <v-btn
+        v-if="way === 'counts'"
+        variant="outlined"
+        size="large"
+        :disabled="setAir === null"
+        :loading="busy"
+        @click="keepCounts(true)"
+        >Save, vacuum changed</v-btn
+      >
       <v-btn color="primary" size="large" type="submit" :loading="busy">{{
         way === 'times'
           ? 'Read the seed times'
@@ -240,6 +261,9 @@ p {
 }
 .ways {
   flex-wrap: wrap;
+}
+.due {
+  color: var(--ochre);
 }
 summary {
   display: flex;

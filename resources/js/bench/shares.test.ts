@@ -21,12 +21,13 @@ it('says which cell it is, and where the best air is not in sight yet', () => {
 })
 
 it('says how a run was set up, as far as it was said', () => {
-  const bare = { air: null, seed: '', rpm: null, mph: null, singulator: '', lubricant: '' }
+  const bare = { air: null, seed: '', rpm: null, mph: null, singulator: '', lubricant: '', run_in: null, part_of: null }
   expect(saySetUp(bare)).toBe('')
   expect(saySetUp({ ...bare, air: 13, seed: 'Lot 7', mph: 5 })).toBe(' · 13 in H₂O · Lot 7 · 5 mph')
   expect(saySetUp({ ...bare, rpm: 28.6, mph: 5, singulator: 'step 2', lubricant: 'talc' })).toBe(
     ' · 28.6 turns/min at 5 mph · step 2 · talc',
   )
+  expect(saySetUp({ ...bare, run_in: 50, part_of: 'first' })).toBe(' · 50 seeds run in · after the vacuum was changed')
 })
 
 it('says what a turn by hand showed', () => {

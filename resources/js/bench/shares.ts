@@ -31,7 +31,9 @@ export function sayAir({ air, low, high, in_sight, way }: NonNullable<AirAdvice[
 }
 
 /** How it was set up: ` · 13 in H₂O · Popcorn, lot 7 · 28.6 turns/min at 5 mph · step 2 · talc`. */
-export function saySetUp(run: Pick<BenchRun, 'air' | 'seed' | 'rpm' | 'mph' | 'singulator' | 'lubricant'>): string {
+export function saySetUp(
+  run: Pick<BenchRun, 'air' | 'seed' | 'rpm' | 'mph' | 'singulator' | 'lubricant' | 'run_in' | 'part_of'>,
+): string {
   const speed = run.mph === null ? '' : `${run.mph} mph`
   return [
     run.air === null ? '' : `${run.air} in H₂O`,
@@ -39,6 +41,8 @@ export function saySetUp(run: Pick<BenchRun, 'air' | 'seed' | 'rpm' | 'mph' | 's
     run.rpm === null ? speed : `${run.rpm} turns/min at ${speed}`,
     run.singulator,
     run.lubricant,
+    run.run_in ? `${run.run_in} seeds run in` : '',
+    run.part_of === null ? '' : 'after the vacuum was changed',
   ]
     .filter(Boolean)
     .map((one) => ` · ${one}`)
