@@ -6,9 +6,11 @@ namespace App\Field;
 
 use App\Models\Bench\Disc;
 use App\Models\Bench\SeedLot;
+use App\Models\Field\Dig;
 use App\Models\Field\Setting;
 use App\Models\Planter;
 use App\Season\SeasonQuery;
+use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Field\Calc\GroundDrive;
 use Ustrel\Core\Field\Calc\InvalidFigure;
 use Ustrel\Core\Field\Calc\SprocketSet;
@@ -17,8 +19,15 @@ use Ustrel\Core\Field\Settings\SettingKey;
 /** What a planter's record knows of the figures that calculators ask for, so that they open filled. */
 final readonly class CalculatorFigures
 {
-    public function __construct(private SettingsQuery $settings)
-    {
+    private const INCH = 25.4;
+
+    /** Digs, the newest first, that the line from mark to depth goes by. */
+    private const MOST_DIGS = 60;
+
+    public function __construct(
+        private SettingsQuery $settings,
+        private FirstPassQuery $firstPass,
+    ) {
     }
 
     /** @return array<string, list<float>|float> by key of input, in the units of the inputs */
@@ -47,11 +56,34 @@ final readonly class CalculatorFigures
             'stages' => $sprockets === [] ? 1.0 : count($sprockets) / 2,
             'germination' => $lot?->germination === null ? null : 100 * (float) $lot->germination,
             'volumes' => array_map(static fn (array $tank): float => (float) $tank['holds'], $plan->tanks),
+            ...$this->marks($planter),
             'rates' => array_map(static fn (array $tank): float => (float) $tank['rate'], $plan->tanks),
         ];
         $known['gearing'] = self::gearing($known);
 
         return array_filter($known, static fn (array|float|null $value): bool => $value !== null && $value !== []);
+    }
+
+    /**
+     * What the planter's digs of this season tell of its depth scale: at which mark each row stood, and how deep it planted.
+     *
+     * @param  Planter  $planter  with its spec sheet and workshop
+     * @return array{marks: list<float>, depths: list<float>, aim: float|null}
+     */
+    private function marks(Planter $planter): array
+    {
+        $digs = $this->firstPass->digs($planter)[$planter->season()] ?? new Collection;
+        $turns = PassTurns::of($planter, $digs, []);
+        $marks = $depths = [];
+        foreach ($digs->unique(static fn (Dig $of): string => "{$of->pass} {$of->row_number}")->take(self::MOST_DIGS) as $dig) {
+            [$stands, $depth] = [$turns->standsAt($dig), $dig->dug()->depth()];
+            if ($stands !== null && $depth !== null) {
+                [$marks[], $depths[]] = [$stands, round($depth / self::INCH, 2)];
+            }
+        }
+        $aim = FoundRates::aims($planter, $digs->first()->field ?? '')->depth;
+
+        return ['marks' => $marks, 'depths' => $depths, 'aim' => $aim === null ? null : round($aim / self::INCH, 2)];
     }
 
     /** @return list<float> as `25/17, 20/15` or `17, 19, 21` is said */

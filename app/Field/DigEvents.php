@@ -15,6 +15,7 @@ use App\Record\Touched;
 use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Field\Dig\InvalidDig;
+use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\Unreadable;
@@ -83,6 +84,7 @@ final readonly class DigEvents implements Kind
             'target' => self::length($fields->text('target', 20, 'dig.target'), 'target', $system, self::DEPTHS, 'dig.target'),
             'spacing' => $fields->has('spacing') ? self::length($fields->text('spacing', 20, 'dig.spacing'), 'spacing', $system, self::SPACINGS, 'dig.spacing') : null,
             'notch' => number_format($this->sheet->notch->quantity instanceof Length ? $this->sheet->notch->quantity->toMillimetres() : 6.35, 2, '.', ''),
+            'mark' => self::mark($fields),
             'depths' => json_encode($depths, JSON_THROW_ON_ERROR),
             'spacings' => json_encode($spacings, JSON_THROW_ON_ERROR),
             'seen' => json_encode(self::seen($fields), JSON_THROW_ON_ERROR),
@@ -97,6 +99,14 @@ final readonly class DigEvents implements Kind
     public function touch(array $rows, array $superseded, Touched $touched): void
     {
         // What they tell follows from them when it is asked for.
+    }
+
+    /** @throws Refused */
+    private static function mark(Fields $fields): ?float
+    {
+        $mark = $fields->number('mark', 'dig.mark');
+
+        return $mark === null || (SettingKey::DepthMark->holds($mark) && abs($mark - round($mark, 1)) < 1e-9) ? $mark : throw Refused::because('mark', 'dig.mark');
     }
 
     /**

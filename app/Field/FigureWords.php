@@ -7,6 +7,7 @@ namespace App\Field;
 use App\Models\Field\Setting;
 use Ustrel\Core\Field\Calc\CalcUnit;
 use Ustrel\Core\Field\Calc\Measured;
+use Ustrel\Core\Field\Dig\ClosingPressure;
 use Ustrel\Core\Measure\UnitSystem;
 
 /** Says figures of the field in words: `24,000 ± 900 seeds/acre`. */
@@ -51,6 +52,11 @@ final readonly class FigureWords
     public function anArea(float $anAcre): float
     {
         return CalcUnit::PlantsAnAcre->show($anAcre, $this->system);
+    }
+
+    public static function closing(ClosingPressure $of): string
+    {
+        return (string) trans_choice($of->isShared ? "closing_move.{$of->move->value}" : "closing_move.{$of->move->value}_rows", count($of->rows), ['rows' => implode(', ', $of->rows)]);
     }
 
     public function setting(Setting $setting): string

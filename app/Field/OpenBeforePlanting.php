@@ -11,6 +11,7 @@ use App\Models\Field\WatchRun;
 use App\Models\Planter;
 use App\Models\Walk\Cell;
 use Illuminate\Database\Eloquent\Collection;
+use Ustrel\Core\Field\Dig\ClosingPressure;
 use Ustrel\Core\Field\Dig\FirstPassDone;
 use Ustrel\Core\Field\Dig\FirstPassStep;
 use Ustrel\Core\Field\Dig\SignOffKind;
@@ -46,7 +47,7 @@ final readonly class OpenBeforePlanting
             $open[] = ['key' => 'digs', 'said' => __('open_item.digs', ['enough' => FirstPassDone::enough($planter->row_count)])];
         }
 
-        return [...$open, ...self::offDepth($planter, $dug), ...$this->offRate($planter, $dug), ...self::again($planter), ...self::unsound($planter), ...self::alarms($planter)];
+        return [...$open, ...self::offDepth($planter, $dug), ...self::closing($dug), ...$this->offRate($planter, $dug), ...self::again($planter), ...self::unsound($planter), ...self::alarms($planter)];
     }
 
     /** Whether the first pass was dug after the last adjustment, and signed off after that. */
@@ -102,6 +103,15 @@ final readonly class OpenBeforePlanting
         }
 
         return $open;
+    }
+
+    /**
+     * @param  array<int, Dig>  $dug
+     * @return list<array{key: string, said: string}> rows whose furrows want another closing pressure
+     */
+    private static function closing(array $dug): array
+    {
+        return array_map(static fn (ClosingPressure $of): array => ['key' => "closing:{$of->move->value}:".implode(',', $of->rows), 'said' => FigureWords::closing($of)], ClosingPressure::of(array_map(static fn (Dig $of): array => $of->signs(), $dug)));
     }
 
     /**

@@ -10,6 +10,7 @@ use App\Models\Planter;
 use App\Models\Walk\Cell;
 use App\Season\SeasonQuery;
 use Illuminate\Database\Eloquent\Collection;
+use Ustrel\Core\Field\Dig\DepthTurn;
 use Ustrel\Core\Field\Dig\DugAt;
 use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Field\Dig\DugRows;
@@ -19,6 +20,7 @@ use Ustrel\Core\Field\Dig\TurnWorth;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\DepthScale;
 
 /** What was set between the passes of a season, and what a turn of each lever is worth by them. */
 final readonly class PassTurns
@@ -34,8 +36,9 @@ final readonly class PassTurns
         private array $begins,
         private LeverLog $log,
         public TurnWorth $worth,
+        public DepthScale $scale,
         /** Depth of one by the sheet, millimetres. */
-        public float $notch,
+        private float $notch,
     ) {
     }
 
@@ -47,6 +50,11 @@ final readonly class PassTurns
     public static function of(Planter $planter, Collection $digs, array $gained): self
     {
         $set = Setting::held($planter->id)->with('user')->orderBy('happened_at')->orderBy('id')->get()->filter(static fn (Setting $of): bool => $of->key->makesDigsOld());
+        $begins = [];
+        foreach ($digs->sortBy('happened_at') as $dig) {
+            $begins[$dig->pass] ??= self::moment($dig);
+        }
+        ksort($begins);
         $levers = self::foundAt($planter);
         foreach ($set as $of) {
             $told = Lever::told($of->key, $of->value, $of->figure === null ? null : (float) $of->figure);
@@ -54,27 +62,32 @@ final readonly class PassTurns
                 $levers[] = [self::moment($of), $of->row_number, ...$told];
             }
         }
+        foreach ($digs as $dig) {
+            if ($dig->mark !== null) {
+                $levers[] = [$begins[$dig->pass], $dig->row_number, Lever::Notch, (float) $dig->mark];
+            }
+        }
         usort($levers, static fn (array $one, array $other): int => $one[0]->milliseconds <=> $other[0]->milliseconds);
         $log = new LeverLog($levers);
-        $begins = [];
-        foreach ($digs->sortBy('happened_at') as $dig) {
-            $begins[$dig->pass] ??= self::moment($dig);
-        }
-        ksort($begins);
         $quantity = $planter->readSheet()->notch->quantity;
         $notch = $quantity instanceof Length ? $quantity->toMillimetres() : self::NOTCH;
 
-        return new self($set, $begins, $log, TurnWorth::of(self::dugAt($planter, $digs, $begins, $log, $gained), $notch), $notch);
+        $scale = $planter->carries()->depthScale;
+
+        return new self($set, $begins, $log, TurnWorth::of(self::dugAt($planter, $digs, $begins, $log, $gained), $scale === DepthScale::Notches ? $notch : null), $scale, $notch);
     }
 
     /**
-     * Notches by which a row's handle is turned, by what a notch was worth on the planter's own passes; null until they tell it.
+     * How far a row is turned by a dig of a pass, which tells nothing new once others have followed.
      *
-     * @param  float  $target  depth, millimetres
+     * @param  Collection<int, Dig>  $digs  of the pass
+     * @param  float  $gained  by which blades that were changed since plant deeper, millimetres
      */
-    public function notches(int $row, float $target): ?float
+    public function turn(Dig $dig, DugRows $dug, Collection $digs, float $gained): ?DepthTurn
     {
-        return $this->worth->isLearned(Lever::Notch) ? $this->worth->turn($row, Lever::Notch, $target) : null;
+        $stands = array_filter($digs->mapWithKeys(fn (Dig $of): array => [$of->row_number => $this->standsAt($of)])->all(), is_float(...));
+
+        return DepthTurn::of($dig->row_number, $this->scale, $dug, $this->isLast($dig->pass) ? $this->worth : null, $stands, (float) $dig->target, $this->notch, $gained);
     }
 
     /**
@@ -93,10 +106,10 @@ final readonly class PassTurns
         return $pass === array_key_last($this->begins);
     }
 
-    /** Where the handle of a row stands; null where nobody said. */
-    public function stands(int $row, Moment $at): ?float
+    /** Notch, mark or turn that a row stood at when it was dug; null where nobody said. */
+    public function standsAt(Dig $dig): ?float
     {
-        return $this->log->stands($row, $at)[Lever::Notch->value] ?? null;
+        return $this->log->stands($dig->row_number, self::moment($dig))[Lever::Notch->value] ?? null;
     }
 
     /**

@@ -178,6 +178,7 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
         fertilizer_both_sides: false,
         liquid: false,
         electronics: true,
+        depth_scale: 'notches',
         tyre_pairs: null,
       },
       spec_sheet: { id: 1, name: 'Vacuum', type: 'vacuum', left_hand_thread: 'left', torque: '' },

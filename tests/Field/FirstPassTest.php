@@ -24,11 +24,11 @@ it('tells each row how deep it plants and what to turn, which rows really differ
     $pass = ($this->told)()['passes'][0];
     $rows = array_column($pass['rows'], null, 'row');
     // 1/2 in too shallow are two notches of 1/4 in; 6.5 in by 30 in are 32,167 seeds an acre.
-    expect($pass['target'])->toBe('2 in')->and($rows[2])->toMatchArray(['depth' => '1.5 in', 'notches' => 2, 'differs' => false, 'seen' => ['w', 'dry_soil'], 'before' => null, 'missed' => 0, 'fed' => 1])
-        ->and($rows[1]['notches'])->toEqualWithDelta(0, 0.5)->and($rows[2]['population'])->toStartWith('32,')->and($rows[2]['off'])->toEqualWithDelta(-12.7, 0.1);
+    expect($pass['target'])->toBe('2 in')->and($rows[2])->toMatchArray(['depth' => '1.5 in', 'turn' => 2, 'differs' => false, 'seen' => ['w', 'dry_soil'], 'before' => null, 'missed' => 0, 'fed' => 1])
+        ->and($rows[1]['turn'])->toEqualWithDelta(0, 0.5)->and($rows[2]['population'])->toStartWith('32,')->and($rows[2]['off'])->toEqualWithDelta(-12.7, 0.1);
     ($this->dig)(($this->entry)(2, ['pass' => 2]))->assertCreated();
     $passes = ($this->told)()['passes'];
-    expect(array_column($passes, 'pass'))->toBe([2, 1])->and($passes[0]['rows'][0])->toMatchArray(['row' => 2, 'before' => '1.5 in', 'depth' => '2 in', 'notches' => 0]);
+    expect(array_column($passes, 'pass'))->toBe([2, 1])->and($passes[0]['rows'][0])->toMatchArray(['row' => 2, 'before' => '1.5 in', 'depth' => '2 in', 'turn' => 0]);
     expect(array_column(($this->told)()['to_dig'], 'why', 'row'))->toMatchArray([1 => 'wing', 8 => 'wing']);
 });
 
@@ -40,11 +40,11 @@ it('counts blades that were changed after the dig', function (): void {
     }
     $this->travelTo('2026-04-20 12:00:00');
     ($this->dig)(($this->entry)(2, ['depths' => ['1 3/4', '1 3/4', '1 3/4', '1 3/4']]))->assertCreated();
-    expect(($this->told)()['passes'][0]['rows'][0]['notches'])->toEqual(1);
+    expect(($this->told)()['passes'][0]['rows'][0]['turn'])->toEqual(1);
     $fit = fn (string $side): array => ['id' => (string) Str::uuid7(), 'kind' => 'fitted', 'row' => 2, 'slot' => 'opener_blade', 'side' => $side, 'size' => '15', 'units' => 'in', 'happened_at' => '2026-04-20T11:00:00Z'];
     $this->postJson("/api/planters/{$this->planted->id}/ledger", ['events' => [$fit('left'), $fit('right')]])->assertSuccessful();
     // New blades of 15 in cut half of 1/2 in deeper: the notch is won.
-    expect(($this->told)()['passes'][0]['rows'][0]['notches'])->toEqual(0);
+    expect(($this->told)()['passes'][0]['rows'][0]['turn'])->toEqual(0);
 });
 
 it('asks about a figure that lost its point, and keeps it where it is right', function (): void {
@@ -63,6 +63,9 @@ it('refuses what no dig can be, naming the figure', function (array $with, strin
     'no pass' => [['pass' => 0], 'pass', '1 for the first'],
     'a number for a text' => [['depths' => [2]], 'depths', 'each figure by itself'],
     'a furrow of stars' => [['seen' => ['stars']], 'seen', 'from the list'],
+    'a mark off the scale' => [['mark' => 100.5], 'mark', '0 to 100'],
+    'a mark in words' => [['mark' => '3'], 'mark', '0 to 100'],
+    'a mark to the hundredth' => [['mark' => 3.25], 'mark', 'to the tenth'],
     'next week' => [['happened_at' => '2026-04-28T09:00:00Z'], 'happened_at', 'not in the future'],
 ]);
 
@@ -127,4 +130,46 @@ it('asks about set 6, found 9: the rate is off, whatever the depth', function ()
 
 it('asks nothing about a season that is over', function (): void {
     $this->postJson("{$this->path}/sign-offs", ['kind' => 'ready', 'id' => (string) Str::uuid7(), 'happened_at' => '2025-04-20T09:30:00Z'])->assertCreated();
+});
+
+it('advises in marks where the unit has no notches: nothing until two are known, then by the planter’s own digs', function (): void {
+    $this->planted->update(['equipment' => ['depth_scale' => 'marks'] + $this->planted->carries()->toArray()]);
+    $shallow = ['1 1/2', '1 1/2', '1 7/16', '1 9/16', '1 1/2'];
+    ($this->dig)(($this->entry)(1, ['depths' => $shallow, 'mark' => 3]), ($this->entry)(2, ['depths' => $shallow, 'mark' => 3]))->assertCreated();
+    $told = ($this->told)();
+    // A notch of the sheet says nothing of marks.
+    expect($told['depth_scale'])->toBe('marks')->and($told['passes'][0]['rows'][0])->toMatchArray(['turn' => null, 'deeper' => null, 'stands' => 3, 'turn_to' => null, 'expected' => null]);
+    // Row 2 at mark 5 plants 2 in: 1/4 in a mark. Row 1 wants 2 of them.
+    $this->travelTo('2026-04-20 13:00:00');
+    ($this->dig)(($this->entry)(2, ['pass' => 2, 'mark' => 5, 'happened_at' => '2026-04-20T12:00:00Z']), ($this->entry)(1, ['pass' => 2, 'depths' => $shallow, 'mark' => 3, 'happened_at' => '2026-04-20T12:01:00Z']))->assertCreated();
+    $told = ($this->told)();
+    $rows = array_column($told['passes'][0]['rows'], null, 'row');
+    expect($rows[1])->toMatchArray(['turn' => 2, 'deeper' => true, 'stands' => 3, 'turn_to' => 5])->and($rows[1]['expected'])->toContain('in after that')
+        ->and($rows[2]['turn'])->toEqual(0)->and($told['levers'][0])->toStartWith('One mark up: 0.2');
+    // The calculator opens with the same digs, and its answer is kept as the depth mark.
+    $inputs = array_column(collect($this->getJson("/api/planters/{$this->planted->id}/calculators?units=in")->assertOk()->json('calculators'))->firstWhere('key', 'depth_mark')['inputs'], 'value', 'key');
+    expect($inputs['marks'])->toEqualCanonicalizing([3, 3, 3, 5])->and(array_combine(array_map(strval(...), $inputs['marks']), $inputs['depths']))->toEqual(['3' => 1.5, '5' => 2]);
+    $worked = fn (float $aim): array => $this->postJson("/api/planters/{$this->planted->id}/calculators/depth_mark", ['units' => 'in', 'figures' => ['marks' => $inputs['marks'], 'depths' => $inputs['depths'], 'aim' => $aim]])->assertOk()->json('lines.0');
+    expect($worked(1.75)['keep'])->toBe(['key' => 'depth_mark', 'value' => '', 'figure' => 4])
+        // A scale begins at 0: what lies below it is told and cannot be kept.
+        ->and($worked(0.5)['said'])->toStartWith('−1')->and($worked(0.5)['keep'])->toBeNull();
+});
+
+it('asks no notch on the walk of a planter that has none', function (): void {
+    $keys = fn (): array => array_keys($this->planted->refresh()->readSheet()->checks);
+    expect($keys())->toContain('depth_set_notch');
+    $this->planted->update(['equipment' => ['depth_scale' => 'turns'] + $this->planted->carries()->toArray()]);
+    expect(array_filter($keys(), static fn (string $key): bool => str_contains($key, 'notch')))->toBe([])->and($keys())->toContain('closing_pressure');
+});
+
+it('judges the closing pressure by the furrows, and asks about it at the sign-off', function (): void {
+    $open = ['seen' => ['open']];
+    ($this->dig)(($this->entry)(1, $open), ($this->entry)(2, $open), ($this->entry)(3, $open), ($this->entry)(4, ['seen' => ['v']]))->assertCreated();
+    $told = ($this->told)();
+    expect($told['passes'][0]['closing'])->toBe(['Furrow left open on rows 1, 2, 3: close harder, a step at a time. Check wheel gap and centering first.'])
+        ->and(array_column($told['open'], 'said', 'key'))->toHaveKey('closing:more:1,2,3');
+    // Closed harder and dug again: a clean V asks nothing more.
+    $this->travelTo('2026-04-20 13:00:00');
+    ($this->dig)(...array_map(fn (int $row): array => ($this->entry)($row, ['pass' => 2, 'seen' => ['v'], 'happened_at' => '2026-04-20T12:00:00Z']), [1, 2, 3]))->assertCreated();
+    expect(($this->told)()['passes'][0]['closing'])->toBe([])->and(array_filter(array_column(($this->told)()['open'], 'key'), static fn (string $key): bool => str_starts_with($key, 'closing')))->toBe([]);
 });

@@ -73,10 +73,10 @@ it('learns what a notch is worth from what was set between passes, and tells it 
     ($this->dig)([11 => 6.0], '6', ['target' => '2 1/2'] + $deep(2, '2', '2026-04-20T09:31:00Z'));
     $told = ($this->told)();
     expect($told['passes'][0]['set_before'])->toBe(['depth mark to 5, all rows'])->and($told['passes'][1]['set_before'])->toBe([])->and($told['levers'])->toHaveCount(1)
-        ->and(preg_match('/^One notch up: 0\.4[6-9]\d* ± 0\.\d+ in deeper$/', $told['levers'][0]))->toBe(1)->and($told['passes'][0]['rows'][0])->toMatchArray(['stands' => 5, 'notches' => 0, 'expected' => null]);
+        ->and(preg_match('/^One notch up: 0\.4[6-9]\d* ± 0\.\d+ in deeper$/', $told['levers'][0]))->toBe(1)->and($told['passes'][0]['rows'][0])->toMatchArray(['stands' => 5, 'turn' => 0, 'expected' => null]);
     // 1/2 in deeper is one notch here, not the two of the sheet, which stand with the first pass.
-    expect($told['passes'][0]['rows'][2]['notches'])->toEqual(1)->and($told['passes'][0]['rows'][2]['expected'])->toMatch('/^expect 2\.(4[4-9]|5\d?) in after that/')
-        ->and($told['passes'][1]['rows'][0])->toMatchArray(['notches' => 2, 'expected' => null]);
+    expect($told['passes'][0]['rows'][2]['turn'])->toEqual(1)->and($told['passes'][0]['rows'][2]['expected'])->toMatch('/^expect 2\.(4[4-9]|5\d?) in after that/')
+        ->and($told['passes'][1]['rows'][0])->toMatchArray(['turn' => 2, 'expected' => null]);
 });
 
 it('goes by the notch that this spring’s walk found, not by one of last year', function (): void {
@@ -86,7 +86,7 @@ it('goes by the notch that this spring’s walk found, not by one of last year',
     ($this->dig)([1 => 6.0, 16 => 6.0], '6', ['depths' => array_fill(0, 6, '1 1/2')]);
     // 1/2 in shallow are two notches of the sheet: from 6 to 8; of row 16 only last year's 2 is known.
     $rows = array_column(($this->told)()['passes'][0]['rows'], null, 'row');
-    expect($rows[1])->toMatchArray(['stands' => 6, 'notches' => 2, 'turn_to' => 8])->and($rows[16])->toMatchArray(['stands' => 2, 'turn_to' => 4]);
+    expect($rows[1])->toMatchArray(['stands' => 6, 'turn' => 2, 'turn_to' => 8])->and($rows[16])->toMatchArray(['stands' => 2, 'turn_to' => 4]);
 });
 
 it('keeps where it was dug and its residue', function (): void {

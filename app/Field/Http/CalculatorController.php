@@ -35,7 +35,7 @@ final class CalculatorController extends Controller
     public function index(Request $request, Planter $planter, CalculatorFigures $figures): JsonResponse
     {
         $system = self::system($request->query('units'));
-        $known = $figures->of($planter->load('workshop'));
+        $known = $figures->of($planter->load(['specSheet', 'workshop']));
 
         return new JsonResponse(['calculators' => array_map(static fn (Calculation $of): array => CalculatorShape::asks($of, $known, $system), Calculation::cases())]);
     }

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\Calc\CalcUnit;
 use Ustrel\Core\Field\Calc\Measured;
+use Ustrel\Core\Field\Dig\ClosingPressure;
 use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Field\Dig\DugRows;
@@ -27,8 +28,8 @@ use Ustrel\Core\Field\Rate\Rate;
 use Ustrel\Core\Field\Rate\RateFinding;
 use Ustrel\Core\Field\Rate\RateScope;
 use Ustrel\Core\Field\Rate\RateVerdict;
-use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Wear\Acres\Residue;
 
 #[OA\Schema(schema: 'DigEntry', description: 'One row that was dug; lengths as they are typed', required: ['id', 'pass', 'row', 'target', 'depths', 'spacings', 'happened_at'], properties: [
@@ -44,6 +45,7 @@ use Ustrel\Core\Wear\Acres\Residue;
     new OA\Property(property: 'units', description: 'Of bare figures', type: 'string', enum: UnitSystem::class),
     new OA\Property(property: 'spot', description: 'Where in the field', type: 'string', maxLength: 80),
     new OA\Property(property: 'residue', type: 'string', enum: Residue::class, nullable: true),
+    new OA\Property(property: 'mark', description: 'Notch, mark or turn that it stands at, to the tenth', type: 'number', maximum: 100, minimum: 0, nullable: true),
     new OA\Property(property: 'note', type: 'string', maxLength: 300),
     new OA\Property(property: 'confirmed', description: 'A figure that does not fit its row is right', type: 'boolean'),
     new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
@@ -64,7 +66,7 @@ use Ustrel\Core\Wear\Acres\Residue;
     new OA\Property(property: 'supersedes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'withdrawn', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'DugRow', required: ['id', 'row', 'depths', 'spacings', 'depth', 'depth_sd', 'off', 'differs', 'notches', 'before', 'spacing', 'cv', 'missed', 'multiple', 'fed', 'population', 'rate', 'stands', 'turn_to', 'expected', 'seen', 'spot', 'residue', 'note', 'by'], properties: [
+#[OA\Schema(schema: 'DugRow', required: ['id', 'row', 'depths', 'spacings', 'depth', 'depth_sd', 'off', 'differs', 'turn', 'deeper', 'before', 'spacing', 'cv', 'missed', 'multiple', 'fed', 'population', 'rate', 'stands', 'turn_to', 'expected', 'seen', 'spot', 'residue', 'note', 'by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'depths', description: 'Of each seed', type: 'integer'),
@@ -73,7 +75,8 @@ use Ustrel\Core\Wear\Acres\Residue;
     new OA\Property(property: 'depth_sd', description: 'How much depths scatter, in words', type: 'string', nullable: true),
     new OA\Property(property: 'off', description: 'Millimetres deeper than wanted; shallower is under 0', type: 'number', nullable: true),
     new OA\Property(property: 'differs', description: 'It really plants otherwise than the others: true deeper, false shallower', type: 'boolean', nullable: true),
-    new OA\Property(property: 'notches', description: 'To turn its handle by, to the half; higher is deeper', type: 'number', nullable: true),
+    new OA\Property(property: 'turn', description: 'Notches, marks or turns to turn its depth by, to the half, up the scale where positive; null where nothing tells it', type: 'number', nullable: true),
+    new OA\Property(property: 'deeper', description: 'Whether it plants deeper after that', type: 'boolean', nullable: true),
     new OA\Property(property: 'before', description: 'Depth on the pass before, in words', type: 'string', nullable: true),
     new OA\Property(property: 'spacing', description: 'On average, in words', type: 'string', nullable: true),
     new OA\Property(property: 'cv', description: 'By how much of their mean spacings scatter', type: 'number', nullable: true),
@@ -85,8 +88,8 @@ use Ustrel\Core\Wear\Acres\Residue;
         new OA\Property(property: 'verdict', type: 'string', enum: RateVerdict::class),
         new OA\Property(property: 'said', type: 'string'),
     ], type: 'object', nullable: true),
-    new OA\Property(property: 'stands', description: 'Notch that its handle stands at; null where nobody said', type: 'number', nullable: true),
-    new OA\Property(property: 'turn_to', description: 'Notch that it is to stand at; null where nobody said where it stands', type: 'number', nullable: true),
+    new OA\Property(property: 'stands', description: 'Notch, mark or turn that it stands at; null where nobody said', type: 'number', nullable: true),
+    new OA\Property(property: 'turn_to', description: 'Where it is to stand; null where nobody said where it stands', type: 'number', nullable: true),
     new OA\Property(property: 'expected', description: 'Depth to expect after the turn, with its interval, in words', type: 'string', nullable: true),
     new OA\Property(property: 'seen', type: 'array', items: new OA\Items(type: 'string', enum: DigSign::class)),
     new OA\Property(property: 'spot', type: 'string'),
@@ -94,12 +97,13 @@ use Ustrel\Core\Wear\Acres\Residue;
     new OA\Property(property: 'note', type: 'string'),
     new OA\Property(property: 'by', type: 'string'),
 ])]
-#[OA\Schema(schema: 'DigPass', required: ['pass', 'field', 'target', 'alike', 'rate', 'set_before', 'rows'], properties: [
+#[OA\Schema(schema: 'DigPass', required: ['pass', 'field', 'target', 'alike', 'rate', 'closing', 'set_before', 'rows'], properties: [
     new OA\Property(property: 'pass', type: 'integer'),
     new OA\Property(property: 'field', type: 'string'),
     new OA\Property(property: 'target', description: 'In words', type: 'string'),
     new OA\Property(property: 'alike', description: 'How alike depths of neighbouring seeds are, 0 to 1', type: 'number'),
     new OA\Property(property: 'rate', description: 'Null where no spacings were dug', ref: '#/components/schemas/FoundRate', nullable: true),
+    new OA\Property(property: 'closing', description: 'What the furrows say of the closing pressure, in words', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'set_before', description: 'What was set since the pass before, in words', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/DugRow')),
 ])]
@@ -116,7 +120,7 @@ use Ustrel\Core\Wear\Acres\Residue;
         new OA\Property(property: 'to_prove', description: 'What to dig to know whether all rows are off so; null where that is known', type: 'string', nullable: true),
     ], type: 'object')),
 ])]
-#[OA\Schema(schema: 'FirstPass', required: ['steps', 'aims', 'levers', 'to_dig', 'open', 'passes', 'before', 'sign_offs'], properties: [
+#[OA\Schema(schema: 'FirstPass', required: ['steps', 'aims', 'depth_scale', 'levers', 'to_dig', 'open', 'passes', 'before', 'sign_offs'], properties: [
     new OA\Property(property: 'steps', description: 'In the order of work', type: 'array', items: new OA\Items(required: ['key', 'done'], properties: [
         new OA\Property(property: 'key', type: 'string', enum: FirstPassStep::class),
         new OA\Property(property: 'done', type: 'boolean'),
@@ -126,6 +130,7 @@ use Ustrel\Core\Wear\Acres\Residue;
         new OA\Property(property: 'depth_band', type: 'string'),
         new OA\Property(property: 'rate_band', type: 'string'),
     ], type: 'object'),
+    new OA\Property(property: 'depth_scale', description: 'In what depth is set', type: 'string', enum: DepthScale::class),
     new OA\Property(property: 'levers', description: 'What a turn is worth, in words: those that passes have told of', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'to_dig', type: 'array', items: new OA\Items(required: ['row', 'why'], properties: [
         new OA\Property(property: 'row', type: 'integer'),
@@ -191,6 +196,7 @@ final class FirstPassShape
                 'depth_band' => $words->said(round($aims->depthBand / self::INCH, 2), CalcUnit::Inch),
                 'rate_band' => __('rate.band', ['low' => round(-100 * $aims->rate->low, 1), 'high' => round(100 * $aims->rate->high, 1)]),
             ],
+            'depth_scale' => $turns->scale->value,
             'levers' => self::levers($turns, $words),
             'to_dig' => array_map(static fn (int $row, string $why): array => ['row' => $row, 'why' => $why], array_keys($toDig), $toDig),
             'open' => $open,
@@ -234,14 +240,16 @@ final class FirstPassShape
         $found = $this->rates->of($this->planter, $digs, FoundRates::aims($this->planter, $last->field));
         $rows = [];
         foreach ($digs as $row => $dig) {
-            // What was told after an earlier pass stays as it was.
-            $by = ($turns->isLast($pass) ? $turns->notches($row, (float) $dig->target) : null) ?? $together->notches($row, (float) $dig->target, $turns->notch, $gained[$dig->id] ?? 0.0);
+            $turn = $turns->turn($dig, $together, $digs, $gained[$dig->id] ?? 0.0);
+            $stands = $turns->standsAt($dig);
+            $isTold = $turn !== null && $turn->by !== 0.0 && $turns->isLast($pass) && ($turns->scale === DepthScale::Notches || $turns->worth->isLearned(Lever::Notch));
             $rows[] = $this->row($dig, $dug[$row], $found->rows[$row] ?? null) + [
                 'differs' => isset($differing[$row]) ? $differing[$row] > 0 : null,
-                'notches' => $by,
-                'stands' => $stands = $turns->stands($row, Moment::of($dig->happened_at->toIso8601ZuluString('millisecond'))),
-                'turn_to' => $stands === null || $by === null ? null : $stands + $by,
-                'expected' => $by === null || $by === 0.0 || ! $turns->isLast($pass) ? null : $this->expected($turns->worth->after($row, [Lever::Notch->value => $by])),
+                'turn' => $turn?->by,
+                'deeper' => $turn?->isDeeper,
+                'stands' => $stands,
+                'turn_to' => $stands === null || $turn === null ? null : $stands + $turn->by,
+                'expected' => $isTold ? $this->expected($turns->worth->after($row, [Lever::Notch->value => $turn->by])) : null,
                 'before' => $before[$row] ?? null,
             ];
         }
@@ -249,6 +257,7 @@ final class FirstPassShape
         return [
             'pass' => $pass, 'field' => $last->field, 'target' => $this->words->said((float) $last->target / self::INCH, CalcUnit::Inch), 'alike' => round($together->alike, 2),
             'rate' => $found === null ? null : self::rate($found),
+            'closing' => array_map(FigureWords::closing(...), ClosingPressure::of($digs->map(static fn (Dig $of): array => $of->signs())->all())),
             'set_before' => $turns->before($pass)->map(fn (Setting $of): string => __($of->row_number === 0 ? 'rate.set_all' : 'rate.set_row', ['what' => __("setting.{$of->key->value}"), 'to' => $this->words->setting($of), 'row' => $of->row_number]))->all(),
             'rows' => $rows,
         ];
@@ -299,7 +308,7 @@ final class FirstPassShape
         foreach (Lever::cases() as $lever) {
             if ($turns->worth->isLearned($lever)) {
                 $worth = $turns->worth->worth($lever)->times($lever->unit() / self::INCH);
-                $said[] = __("lever.{$lever->value}", ['deeper' => $words->said($worth, CalcUnit::Inch)]);
+                $said[] = __('lever.'.($lever === Lever::Notch ? $turns->scale->value : $lever->value), ['deeper' => $words->said($worth, CalcUnit::Inch)]);
             }
         }
 

@@ -10,6 +10,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Wear\Acres\Residue;
 
@@ -24,6 +25,7 @@ use Ustrel\Core\Wear\Acres\Residue;
  * @property string $target depth that is wanted
  * @property string|null $spacing of seeds, as it is set
  * @property string|null $notch depth of one
+ * @property string|null $mark notch, mark or turn that the row stood at
  * @property list<float> $depths
  * @property list<float> $spacings
  * @property list<string> $seen
@@ -52,6 +54,12 @@ final class Dig extends Model
     public function dug(): DugRow
     {
         return new DugRow(array_map(floatval(...), $this->depths), array_map(floatval(...), $this->spacings));
+    }
+
+    /** @return list<DigSign> */
+    public function signs(): array
+    {
+        return array_map(DigSign::from(...), $this->seen);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -18,6 +18,7 @@ use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\UnreadableNumber;
 use Ustrel\Core\Parts\FitRule;
 use Ustrel\Core\Spec\ClosingWheels;
+use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Spec\Downforce;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
@@ -25,11 +26,12 @@ use Ustrel\Core\Spec\Meter;
 use Ustrel\Core\Spec\RowUnitType;
 use ValueError;
 
-#[OA\Schema(schema: 'Equipment', description: 'What the planter carries; what is not fitted is not asked', required: ['meter', 'drive', 'downforce', 'closing_wheels', 'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard', 'fertilizer_both_sides', 'liquid', 'electronics', 'tyre_pairs'], properties: [
+#[OA\Schema(schema: 'Equipment', description: 'What the planter carries; what is not fitted is not asked', required: ['meter', 'drive', 'downforce', 'closing_wheels', 'depth_scale', 'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard', 'fertilizer_both_sides', 'liquid', 'electronics', 'tyre_pairs'], properties: [
     new OA\Property(property: 'meter', type: 'string', enum: Meter::class),
     new OA\Property(property: 'drive', type: 'string', enum: Drive::class),
     new OA\Property(property: 'downforce', type: 'string', enum: Downforce::class),
     new OA\Property(property: 'closing_wheels', type: 'string', enum: ClosingWheels::class),
+    new OA\Property(property: 'depth_scale', description: 'In what depth is set', type: 'string', enum: DepthScale::class),
     new OA\Property(property: 'row_cleaner', type: 'boolean'),
     new OA\Property(property: 'coulter', type: 'boolean'),
     new OA\Property(property: 'fertilizer', type: 'boolean'),
@@ -77,12 +79,13 @@ final class PlanterRequest extends FormRequest
             'sections' => ['bail', 'sometimes', 'list', 'max:64', $this->sectionsRule(...)],
             'sections.*' => ['integer:strict', 'between:1,64'],
             'spec_sheet_id' => ['bail', 'required', 'integer:strict', $this->sheetRule(...)],
-            'equipment' => ['bail', 'sometimes', 'array:meter,drive,downforce,closing_wheels,tyre_pairs,'.implode(',', Equipment::OPTIONS), $this->fitRule(...)],
+            'equipment' => ['bail', 'sometimes', 'array:meter,drive,downforce,closing_wheels,depth_scale,tyre_pairs,'.implode(',', Equipment::OPTIONS), $this->fitRule(...)],
             'equipment.tyre_pairs' => ['nullable', 'integer:strict', 'between:1,'.Equipment::MOST_TYRE_PAIRS],
             'equipment.meter' => [Rule::enum(Meter::class)],
             'equipment.drive' => [Rule::enum(Drive::class)],
             'equipment.downforce' => [Rule::enum(Downforce::class)],
             'equipment.closing_wheels' => [Rule::enum(ClosingWheels::class)],
+            'equipment.depth_scale' => [Rule::enum(DepthScale::class)],
             ...array_fill_keys(array_map(static fn (string $option): string => "equipment.{$option}", Equipment::OPTIONS), ['boolean:strict']),
             'planned_acres' => ['nullable', 'numeric:strict', 'between:1,100000', 'decimal:0,1'],
             'planting_days' => ['nullable', 'integer:strict', 'between:1,365'],

@@ -19,7 +19,7 @@ final readonly class MarkToDepth
         /** Millimetres at mark 0. */
         private float $start,
         /** Millimetres a mark; never 0. */
-        private float $slope,
+        public float $slope,
         private int $digs,
         private float $meanMark,
         /** Sum of squares of the marks about their mean. */
@@ -67,6 +67,16 @@ final readonly class MarkToDepth
     public function depthAt(float $mark): float
     {
         return $this->start + $this->slope * $mark;
+    }
+
+    /**
+     * Whether a mark moves the depth by more than digs may differ by themselves.
+     *
+     * @param  float  $depth  millimetres by which the depth over all marks may differ by chance: of one dig, for the marks' own spread
+     */
+    public function isSteeperThan(float $depth): bool
+    {
+        return abs($this->slope) * sqrt($this->spread) > $depth;
     }
 
     /** The mark at which a depth in millimetres is to be expected. */

@@ -117,6 +117,7 @@ final class Catalogue
     {
         $change = Verdict::Change;
         $firmer = static fn (Equipment $on): bool => $on->firmer;
+        $notches = static fn (Equipment $on): bool => $on->depthScale === DepthScale::Notches;
         $drill = self::isDrill(...);
 
         return [
@@ -143,8 +144,8 @@ final class Catalogue
             'gauge_arm_play' => Define::measure(Station::GaugeWheels, RuleName::PlayLimit)->leftAndRight(),
             'gauge_touch' => Define::touch(Station::GaugeWheels)->leftAndRight(),
 
-            'depth_stop_notch' => Define::setting(Station::DepthStop, Unit::Notch, RuleName::LikeRowsChange),
-            'depth_set_notch' => Define::setting(Station::DepthStop, Unit::Notch, RuleName::NearAim),
+            'depth_stop_notch' => Define::setting(Station::DepthStop, Unit::Notch, RuleName::LikeRowsChange)->where($notches),
+            'depth_set_notch' => Define::setting(Station::DepthStop, Unit::Notch, RuleName::NearAim)->where($notches),
 
             'firmer_tip' => Define::condition(Station::SeedFirmer, ['worn' => $change, 'missing' => $change])->where($firmer),
             'firmer_tension' => Define::condition(Station::SeedFirmer, ['too_loose' => $change, 'too_tight' => $change])->where($firmer),

@@ -37,6 +37,7 @@ final readonly class Equipment
         public bool $liquid = false,
         /** Monitor, sensors and maps. */
         public bool $electronics = true,
+        public DepthScale $depthScale = DepthScale::Notches,
         /** Pairs of tyres that are gauged one by one, 1 to MOST_TYRE_PAIRS; null where the lowest of all is read. */
         public ?int $tyrePairs = null,
     ) {
@@ -69,6 +70,7 @@ final readonly class Equipment
             Downforce::tryFrom($text('downforce')) ?? Downforce::from((string) $typical['downforce']),
             ClosingWheels::tryFrom($text('closing_wheels')) ?? ClosingWheels::from((string) $typical['closing_wheels']),
             ...array_map($option, self::OPTIONS),
+            depthScale: DepthScale::tryFrom($text('depth_scale')) ?? DepthScale::Notches,
             tyrePairs: in_array($given['tyre_pairs'] ?? null, range(1, self::MOST_TYRE_PAIRS), true) ? $given['tyre_pairs'] : null,
         );
     }
@@ -93,6 +95,7 @@ final readonly class Equipment
             'fertilizer_both_sides' => $this->fertilizerBothSides,
             'liquid' => $this->liquid,
             'electronics' => $this->electronics,
+            'depth_scale' => $this->depthScale->value,
             'tyre_pairs' => $this->tyrePairs,
         ];
     }

@@ -2911,7 +2911,7 @@ export interface components {
         };
         Calculator: {
             /** @enum {string} */
-            key: "spacing" | "population" | "sprockets" | "weighing" | "circumference" | "slip" | "acre_counter" | "four_answers" | "stand_rate" | "dry_catch" | "liquid" | "row_catch" | "fills" | "marker" | "guess_row" | "ballast" | "reaction" | "covering";
+            key: "spacing" | "population" | "sprockets" | "weighing" | "circumference" | "slip" | "acre_counter" | "four_answers" | "stand_rate" | "dry_catch" | "liquid" | "row_catch" | "fills" | "marker" | "guess_row" | "ballast" | "reaction" | "depth_mark";
             inputs: {
                 key: string;
                 /** @description In words */
@@ -3145,6 +3145,8 @@ export interface components {
             spot?: string;
             /** @enum {string|null} */
             residue?: "bare" | "usual" | "heavy" | null;
+            /** @description Notch, mark or turn that it stands at, to the tenth */
+            mark?: number | null;
             note?: string;
             /** @description A figure that does not fit its row is right */
             confirmed?: boolean;
@@ -3196,8 +3198,10 @@ export interface components {
             off: number | null;
             /** @description It really plants otherwise than the others: true deeper, false shallower */
             differs: boolean | null;
-            /** @description To turn its handle by, to the half; higher is deeper */
-            notches: number | null;
+            /** @description Notches, marks or turns to turn its depth by, to the half, up the scale where positive; null where nothing tells it */
+            turn: number | null;
+            /** @description Whether it plants deeper after that */
+            deeper: boolean | null;
             /** @description Depth on the pass before, in words */
             before: string | null;
             /** @description On average, in words */
@@ -3216,9 +3220,9 @@ export interface components {
                 verdict: "sound" | "off" | "unsure";
                 said: string;
             } | null;
-            /** @description Notch that its handle stands at; null where nobody said */
+            /** @description Notch, mark or turn that it stands at; null where nobody said */
             stands: number | null;
-            /** @description Notch that it is to stand at; null where nobody said where it stands */
+            /** @description Where it is to stand; null where nobody said where it stands */
             turn_to: number | null;
             /** @description Depth to expect after the turn, with its interval, in words */
             expected: string | null;
@@ -3237,6 +3241,8 @@ export interface components {
             /** @description How alike depths of neighbouring seeds are, 0 to 1 */
             alike: number;
             rate: components["schemas"]["FoundRate"] | null;
+            /** @description What the furrows say of the closing pressure, in words */
+            closing: string[];
             /** @description What was set since the pass before, in words */
             set_before: string[];
             rows: components["schemas"]["DugRow"][];
@@ -3274,6 +3280,11 @@ export interface components {
                 depth_band: string;
                 rate_band: string;
             };
+            /**
+             * @description In what depth is set
+             * @enum {string}
+             */
+            depth_scale: "notches" | "marks" | "turns";
             /** @description What a turn is worth, in words: those that passes have told of */
             levers: string[];
             to_dig: {
@@ -5716,6 +5727,11 @@ export interface components {
             downforce: "none" | "spring" | "air" | "hydraulic";
             /** @enum {string} */
             closing_wheels: "rubber" | "cast" | "spiked_poly" | "spiked_steel" | "mixed" | "disc";
+            /**
+             * @description In what depth is set
+             * @enum {string}
+             */
+            depth_scale: "notches" | "marks" | "turns";
             row_cleaner: boolean;
             coulter: boolean;
             fertilizer: boolean;
@@ -6827,7 +6843,7 @@ export interface operations {
             header?: never;
             path: {
                 planter: components["parameters"]["planter"];
-                calculation: "spacing" | "population" | "sprockets" | "weighing" | "circumference" | "slip" | "acre_counter" | "four_answers" | "stand_rate" | "dry_catch" | "liquid" | "row_catch" | "fills" | "marker" | "guess_row" | "ballast" | "reaction" | "covering";
+                calculation: "spacing" | "population" | "sprockets" | "weighing" | "circumference" | "slip" | "acre_counter" | "four_answers" | "stand_rate" | "dry_catch" | "liquid" | "row_catch" | "fills" | "marker" | "guess_row" | "ballast" | "reaction" | "depth_mark";
             };
             cookie?: never;
         };

@@ -7,13 +7,15 @@ import RefusalList from '@/components/RefusalList.vue'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { useOutbox } from '@/offline/outbox'
-import { sayTurn } from './dig'
+import { say } from '@/words'
+import { type DepthScale, sayTurn } from './dig'
 import { useGround } from './useGround'
 
-/** Handles are turned as the digs say, and where each stands now is kept as a setting: it stands between this pass and the next. */
-const { planterId, pass, levers } = defineProps<{
+/** Depth is turned as the digs say, and where each row stands now is kept as a setting: it stands between this pass and the next. */
+const { planterId, pass, scale, levers } = defineProps<{
   planterId: number
   pass: FirstPass['passes'][number]
+  scale: DepthScale
   levers: FirstPass['levers']
 }>()
 const outbox = useOutbox()
@@ -21,12 +23,15 @@ const once = useOnce()
 const ground = useGround(planterId)
 const { send, refusal, busy } = useSend()
 const done = ref('')
-const turns = computed(() => pass.rows.filter(({ notches }) => notches !== null && notches !== 0))
+/** Rows to turn; where nothing tells yet what a mark is worth, all that were dug: where they stand is what tells it. */
+const turns = computed(() =>
+  pass.rows.filter(({ turn, depth }) => (turn === null ? depth !== null && scale !== 'notches' : turn !== 0)),
+)
 const now = reactive<Record<number, number | null>>({})
 watch(
   turns,
   (rows) => {
-    for (const { row, turn_to } of rows) now[row] = turn_to
+    for (const { row, turn_to, stands } of rows) now[row] = turn_to ?? stands
   },
   { immediate: true },
 )
@@ -59,13 +64,25 @@ async function save(): Promise<void> {
       <p v-if="levers.length > 0" class="quiet">
         Learned on this planter, ± two standard deviations: {{ levers.join('; ') }}.
       </p>
+      <p v-if="turns.some(({ turn }) => turn === null)" class="quiet">
+        Type on the dig sheet where each row stands. Move a row or two, save, and dig again: two different
+        {{ scale }} tell what one is worth.
+      </p>
       <ul>
         <li v-for="of in turns" :key="of.row">
           <strong>Row {{ of.row }}</strong>
           <span>
-            {{ sayTurn(of) }} <span v-if="of.expected" class="quiet line">{{ of.expected }}</span>
+            <template v-if="of.turn === null"
+              >{{ of.depth }} deep; what a {{ say(`depth_one.${scale}`) }} is worth is not known yet</template
+            >
+            {{ sayTurn(of, scale) }} <span v-if="of.expected" class="quiet line">{{ of.expected }}</span>
           </span>
-          <number-field v-model="now[of.row]" :label="`Row ${of.row}, notch now`" :high="100" :places="1" />
+          <number-field
+            v-model="now[of.row]"
+            :label="`Row ${of.row}, ${say(`depth_one.${scale}`)} now`"
+            :high="100"
+            :places="1"
+          />
         </li>
       </ul>
       <refusal-list :refusal="refusal" />

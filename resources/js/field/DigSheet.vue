@@ -3,6 +3,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import { computed, reactive, ref, watch } from 'vue'
 import type { DigEntry, FirstPass } from '@/api/types'
+import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
@@ -26,7 +27,13 @@ const ground = useGround(planterId)
 const { send, refusal, busy } = useSend()
 const aims = useLocalStorage(`ustrel.dig-${planterId}`, { target: '', spacing: '' })
 const pass = ref(told.passes[0]?.pass ?? 1)
-const form = reactive({ depths: [] as string[], spacings: [] as string[], seen: [] as string[], note: '' })
+const form = reactive({
+  depths: [] as string[],
+  spacings: [] as string[],
+  seen: [] as string[],
+  note: '',
+  mark: null as number | null,
+})
 /** Stays for the rows of one spot. */
 const spot = ref('')
 const residue = ref<DigEntry['residue']>(ground.value.residue)
@@ -40,7 +47,7 @@ const dug = computed(
 )
 /** The server asked whether a figure is right. */
 const isAsked = computed(() => refusal.value !== null && JSON.stringify(refusal.value.errors).includes('does not fit'))
-watch(row, () => Object.assign(form, { depths: [], spacings: [], seen: [], note: '' }))
+watch(row, () => Object.assign(form, { depths: [], spacings: [], seen: [], note: '', mark: null }))
 
 function toggle(sign: string): void {
   form.seen = form.seen.includes(sign) ? form.seen.filter((one) => one !== sign) : [...form.seen, sign]
@@ -71,7 +78,7 @@ async function save(): Promise<void> {
   done.value = `Row ${sent.row}, pass ${typed.pass}: kept.`
   // Whoever has gone on meanwhile is not interrupted.
   if (row.value !== sent.row || JSON.stringify(form) !== sent.form) return
-  Object.assign(form, { depths: [], spacings: [], seen: [], note: '' })
+  Object.assign(form, { depths: [], spacings: [], seen: [], note: '', mark: null })
   const next = told.to_dig.find((one) => one.row > row.value && !dug.value.has(one.row))
   if (next) row.value = next.row
 }
@@ -158,6 +165,13 @@ async function save(): Promise<void> {
         hide-details
         :items="wordsOf('residue').map((value) => ({ value, title: say(`residue.${value}`) }))"
       />
+      <number-field
+        v-model="form.mark"
+        :label="`${say(`depth_mark.${told.depth_scale}`)} it stands at`"
+        :high="100"
+        :places="1"
+        hide-details
+      />
     </div>
     <v-text-field v-model="form.note" label="Note" maxlength="300" hide-details />
     <refusal-list :refusal="refusal" />
@@ -205,7 +219,7 @@ button[aria-pressed='true'] {
 }
 .spot {
   display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
+  grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 8px;
 }
 .aims {
@@ -221,7 +235,8 @@ button[aria-pressed='true'] {
   background: rgb(var(--v-theme-surface));
 }
 @media (max-width: 700px) {
-  .aims {
+  .aims,
+  .spot {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }
 }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { DugRow, FirstPass } from '@/api/types'
 import { say } from '@/words'
-import { sayTurn } from './dig'
+import { type DepthScale, sayTurn } from './dig'
 import RateFound from './RateFound.vue'
 
 /** What one pass was like, row by row, and what to turn. */
-const { pass } = defineProps<{ pass: FirstPass['passes'][number] }>()
+const { pass, scale } = defineProps<{ pass: FirstPass['passes'][number]; scale: DepthScale }>()
 const emit = defineEmits<{ dig: [row: number] }>()
 const percent = (share: number) => `${Math.round(100 * share)} %`
 const saySpacing = (of: DugRow) =>
@@ -24,6 +24,7 @@ const saySpacing = (of: DugRow) =>
     <p class="quiet">Depth wanted: {{ pass.target }}. A row is called different only where it is more than luck.</p>
     <p v-if="pass.set_before.length > 0">Set since the pass before: {{ pass.set_before.join('; ') }}.</p>
     <rate-found v-if="pass.rate" :rate="pass.rate" />
+    <p v-for="said in pass.closing" :key="said" class="due">{{ said }}</p>
     <ul>
       <li v-for="of in pass.rows" :key="of.id">
         <button type="button" :aria-label="`Dig row ${of.row}`" @click="emit('dig', of.row)">Row {{ of.row }}</button>
@@ -47,7 +48,7 @@ const saySpacing = (of: DugRow) =>
             [of.spot, of.residue && say(`residue.${of.residue}`), of.note].filter(Boolean).join(', ')
           }}</span>
         </div>
-        <strong class="turn" :class="{ due: of.notches !== null && of.notches !== 0 }">{{ sayTurn(of) }}</strong>
+        <strong class="turn" :class="{ due: of.turn }">{{ sayTurn(of, scale) }}</strong>
       </li>
     </ul>
   </section>

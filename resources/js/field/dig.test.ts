@@ -3,7 +3,7 @@ import { readList, sayTurn } from './dig'
 
 describe('digs', () => {
   it('says what to turn, and which way', () => {
-    const said = [0, 0.5, 1, 1.5, -2, null].map((notches) => sayTurn({ notches }))
+    const said = [0, 0.5, 1, 1.5, -2, null].map((turn) => sayTurn({ turn, deeper: (turn ?? 0) > 0 }, 'notches'))
     expect(said).toEqual([
       'leave it',
       'up 1/2 notch, deeper',
@@ -12,6 +12,8 @@ describe('digs', () => {
       'down 2 notches, shallower',
       '',
     ])
+    expect(sayTurn({ turn: -1.5, deeper: true }, 'marks')).toBe('down 1 1/2 marks, deeper')
+    expect(sayTurn({ turn: 0.5, deeper: false }, 'turns')).toBe('up 1/2 turn, shallower')
   })
   it.each([
     ['2, 1 3/4, 45 mm', ['2', '1 3/4', '45 mm']],

@@ -1,13 +1,16 @@
-import type { DugRow } from '@/api/types'
+import type { DugRow, FirstPass } from '@/api/types'
+import { say } from '@/words'
+
+export type DepthScale = FirstPass['depth_scale']
 
 /** What to turn on a row, in words: `up 1 1/2 notches, deeper`. */
-export function sayTurn({ notches }: Pick<DugRow, 'notches'>): string {
-  if (notches === null) return ''
-  if (notches === 0) return 'leave it'
-  const size = Math.abs(notches)
+export function sayTurn({ turn, deeper }: Pick<DugRow, 'turn' | 'deeper'>, scale: DepthScale): string {
+  if (turn === null) return ''
+  if (turn === 0) return 'leave it'
+  const size = Math.abs(turn)
   const whole = Math.floor(size)
   const said = [whole > 0 || size === 0 ? `${whole}` : '', size > whole ? '1/2' : ''].filter(Boolean).join(' ')
-  return `${notches > 0 ? 'up' : 'down'} ${said} ${size > 1 ? 'notches' : 'notch'}, ${notches > 0 ? 'deeper' : 'shallower'}`
+  return `${turn > 0 ? 'up' : 'down'} ${said} ${size > 1 ? scale : say(`depth_one.${scale}`)}, ${deeper ? 'deeper' : 'shallower'}`
 }
 
 /**

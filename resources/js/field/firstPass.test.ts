@@ -16,9 +16,9 @@ type Pass = FirstPass['passes'][number]
 const show = (component: Component, props: object) =>
   mount(component, { props, global: { plugins: [createVuetify()], stubs: { RouterLink: true } } })
 const row = (of: Partial<DugRow>): DugRow =>
-  ({ row: 1, notches: 0, stands: null, turn_to: null, expected: null, ...of }) as DugRow
+  ({ row: 1, turn: 0, stands: null, turn_to: null, expected: null, ...of }) as DugRow
 const pass = (...rows: DugRow[]) =>
-  ({ pass: 1, field: '', target: '2 in', alike: 0, rate: null, set_before: [], rows }) as Pass
+  ({ pass: 1, field: '', target: '2 in', alike: 0, rate: null, closing: [], set_before: [], rows }) as Pass
 
 beforeEach(() => {
   localStorage.clear()
@@ -73,8 +73,13 @@ describe('turning by hand', () => {
 
 describe('adjusting', () => {
   it('saves where each handle stands now, of the rows that are to be turned alone', async () => {
-    const rows = [row({ row: 1 }), row({ row: 6, notches: 2, stands: 4, turn_to: 6 }), row({ row: 9, notches: -1 })]
-    const wrapper = show(AdjustRows, { planterId: 1, pass: pass(...rows), levers: ['One notch up: 0.3 in deeper'] })
+    const rows = [row({ row: 1 }), row({ row: 6, turn: 2, stands: 4, turn_to: 6 }), row({ row: 9, turn: -1 })]
+    const wrapper = show(AdjustRows, {
+      planterId: 1,
+      pass: pass(...rows),
+      scale: 'notches',
+      levers: ['One notch up: 0.3 in deeper'],
+    })
     expect(wrapper.findAll('li').map((one) => one.get('strong').text())).toEqual(['Row 6', 'Row 9'])
     expect(wrapper.text()).toContain('One notch up: 0.3 in deeper')
     await wrapper.get('form').trigger('submit')
@@ -85,8 +90,23 @@ describe('adjusting', () => {
     expect(settings[0]).toMatchObject({ key: 'depth_mark', row: 6, figure: 6 })
     expect(wrapper.get('[role=status]').text()).toContain('dig again')
   })
+  it('asks where rows stand that have marks, before anything tells what a mark is worth', async () => {
+    const rows = [row({ row: 3, turn: null, depth: '1.5 in', stands: 4 }), row({ row: 4, turn: null, depth: null })]
+    const props = { planterId: 1, pass: pass(...rows), levers: [] }
+    const wrapper = show(AdjustRows, { ...props, scale: 'marks' })
+    expect(wrapper.findAll('li')).toHaveLength(1)
+    expect(wrapper.text()).toContain('1.5 in deep; what a mark is worth is not known yet')
+    expect(wrapper.text()).toContain('Row 3, mark now')
+    // Notches go by the sheet: nothing to ask there.
+    expect(show(AdjustRows, { ...props, scale: 'notches' }).findAll('li')).toHaveLength(0)
+  })
   it('keeps back what cannot be read, and says so', async () => {
-    const wrapper = show(AdjustRows, { planterId: 1, pass: pass(row({ row: 6, notches: 2, turn_to: 6 })), levers: [] })
+    const wrapper = show(AdjustRows, {
+      planterId: 1,
+      pass: pass(row({ row: 6, turn: 2, turn_to: 6 })),
+      scale: 'notches',
+      levers: [],
+    })
     await wrapper.get('input').setValue('six or so')
     await wrapper.get('form').trigger('submit')
     await flushPromises()
@@ -95,7 +115,12 @@ describe('adjusting', () => {
   })
   it('sends the same once more where no answer came', async () => {
     deliver.mockRejectedValueOnce(new TypeError('lost'))
-    const wrapper = show(AdjustRows, { planterId: 1, pass: pass(row({ row: 6, notches: 2, turn_to: 6 })), levers: [] })
+    const wrapper = show(AdjustRows, {
+      planterId: 1,
+      pass: pass(row({ row: 6, turn: 2, turn_to: 6 })),
+      scale: 'notches',
+      levers: [],
+    })
     for (let turn = 0; turn < 2; turn++) {
       await wrapper.get('form').trigger('submit')
       await flushPromises()

@@ -11,8 +11,15 @@ const CHOICES = {
   drive: ['ground', 'hydraulic', 'electric'],
   downforce: ['none', 'spring', 'air', 'hydraulic'],
   closing_wheels: ['rubber', 'cast', 'spiked_poly', 'spiked_steel', 'mixed', 'disc'],
+  depth_scale: ['notches', 'marks', 'turns'],
 } as const
-const LABELS = { meter: 'Meters', drive: 'Meter drive', downforce: 'Downforce', closing_wheels: 'Closing wheels' }
+const LABELS = {
+  meter: 'Meters',
+  drive: 'Meter drive',
+  downforce: 'Downforce',
+  closing_wheels: 'Closing wheels',
+  depth_scale: 'Depth is set by',
+}
 const OPTIONS = [
   'row_cleaner',
   'coulter',

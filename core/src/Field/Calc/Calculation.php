@@ -26,7 +26,7 @@ enum Calculation: string
     case GuessRow = 'guess_row';
     case Ballast = 'ballast';
     case Reaction = 'reaction';
-    case Covering = 'covering';
+    case DepthMark = 'depth_mark';
 
     /** @return list<CalcInput> in the order in which they are asked for */
     public function inputs(): array
@@ -65,7 +65,7 @@ enum Calculation: string
             self::GuessRow => [CalcInput::of('gap', CalcUnit::Inch, 1, 200), $width],
             self::Ballast => [CalcInput::list('downforces', CalcUnit::Pound, 0, 2_000), CalcInput::of('usable', CalcUnit::Pound, 0, 50_000), CalcInput::list('arms', CalcUnit::Foot, 0, 100)->ifKnown(), CalcInput::of('usable_at', CalcUnit::Foot, 0, 100)->ifKnown(), CalcInput::of('ballast_at', CalcUnit::Foot, 0.1, 100)->ifKnown()],
             self::Reaction => [$mph, CalcInput::of('seconds', CalcUnit::Second, 0.01, 120), CalcInput::of('strip', CalcUnit::Foot, 0.1, 1_000)->ifKnown()],
-            self::Covering => [CalcInput::list('marks', CalcUnit::Plain, -1_000, 1_000), CalcInput::list('depths', CalcUnit::Inch, 0.1, 12), CalcInput::of('aim', CalcUnit::Inch, 0.1, 12)],
+            self::DepthMark => [CalcInput::list('marks', CalcUnit::Plain, -1_000, 1_000), CalcInput::list('depths', CalcUnit::Inch, 0.1, 12), CalcInput::of('aim', CalcUnit::Inch, 0.1, 12)],
         };
     }
 }

@@ -57,7 +57,7 @@ final readonly class Calculator
             Calculation::GuessRow => [CalcLine::figure('guess_row', Toolbar::guessRow($of->f('gap'), $of->f('width')), CalcUnit::Inch)],
             Calculation::Ballast => [CalcLine::figure('ballast', Toolbar::ballast($of->list('downforces'), $of->f('usable'), $of->list('arms'), $of->known('usable_at'), $of->known('ballast_at')), CalcUnit::Pound, keeps: SettingKey::Ballast)],
             Calculation::Reaction => $of->reaction(),
-            Calculation::Covering => $of->covering(),
+            Calculation::DepthMark => $of->depthMark(),
         };
     }
 
@@ -196,7 +196,7 @@ final readonly class Calculator
     }
 
     /** @return list<CalcLine> */
-    private function covering(): array
+    private function depthMark(): array
     {
         [$marks, $depths] = [$this->list('marks'), $this->list('depths')];
         if (count($marks) !== count($depths)) {
@@ -211,7 +211,7 @@ final readonly class Calculator
         $between = $line->interval($mark);
 
         return [
-            CalcLine::figure('set_mark', $mark, keeps: SettingKey::Covering),
+            CalcLine::figure('set_mark', $mark, keeps: SettingKey::DepthMark->holds($mark) ? SettingKey::DepthMark : null),
             ...($between === null ? [] : [CalcLine::figure('depth_from', $between[0] / 25.4, CalcUnit::Inch), CalcLine::figure('depth_to', $between[1] / 25.4, CalcUnit::Inch)]),
         ];
     }

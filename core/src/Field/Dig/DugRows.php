@@ -123,23 +123,6 @@ final readonly class DugRows
     }
 
     /**
-     * Notches by which a row's handle is turned to plant at the depth that is wanted, to the nearest half: higher plants deeper.
-     *
-     * @param  float  $target  millimetres
-     * @param  float  $notch  depth of one, millimetres
-     * @param  float  $gained  by which blades that were changed since plant deeper, millimetres
-     *
-     * @throws InvalidDig
-     */
-    public function notches(int $row, float $target, float $notch, float $gained = 0.0): ?float
-    {
-        $notch > 0 || throw InvalidDig::notch();
-        $depth = $this->depth($row);
-
-        return $depth === null ? null : round(2 * ($target - $depth[0] - $gained) / $notch) / 2 + 0.0;
-    }
-
-    /**
      * @param  non-empty-array<int, array{float, float, float}>  $means
      * @return array{int, float, float} the row that is least likely to be like the others, by how much it differs, and how likely that is
      */

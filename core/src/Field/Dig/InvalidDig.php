@@ -17,9 +17,4 @@ final class InvalidDig extends CoreException
     {
         return new self('Depths and spacings are over 0.');
     }
-
-    public static function notch(): self
-    {
-        return new self('A notch is over 0 mm deep.');
-    }
 }

@@ -9,7 +9,7 @@ use Ustrel\Core\Field\Settings\SettingKey;
 /** What depth is put right with, and what it is thought to be worth until the planter's own passes tell: domain, 10. Worded under `lever.<value>`. */
 enum Lever: string
 {
-    /** Up is deeper. */
+    /** Of the depth: a notch, of which one more is deeper; a mark or a turn where the unit has no notches. */
     case Notch = 'notch';
     case Pound = 'pound';
     case Psi = 'psi';
@@ -43,12 +43,12 @@ enum Lever: string
     /**
      * Depth by which rows plant deeper for each notch, pound, psi, step or mile an hour, before anything was learned.
      *
-     * @param  float  $notch  depth of one by the sheet, millimetres
+     * @param  float|null  $notch  depth of one by the sheet, millimetres; null where the unit has marks or turns
      * @return array{float, float} millimetres, and one standard deviation
      */
-    public function start(float $notch): array
+    public function start(?float $notch): array
     {
-        return $this === self::Notch ? [$notch, $notch / 2] : [0.0, self::UNKNOWN / $this->unit()];
+        return $this === self::Notch && $notch !== null ? [$notch, $notch / 2] : [0.0, self::UNKNOWN / $this->unit()];
     }
 
     /** Minutes that it takes on each row that is turned; 0 where one hand in the cab does it for all. */

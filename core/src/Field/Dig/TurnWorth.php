@@ -38,9 +38,9 @@ final readonly class TurnWorth
 
     /**
      * @param  list<DugAt>  $digs  the earliest first
-     * @param  float  $notch  depth of one by the sheet, millimetres
+     * @param  float|null  $notch  depth of one by the sheet, millimetres; null where the unit has marks or turns
      */
-    public static function of(array $digs, float $notch): self
+    public static function of(array $digs, ?float $notch): self
     {
         $means = $spread = $stands = $seen = [];
         foreach (Lever::cases() as $lever) {

@@ -67,6 +67,13 @@ enum SettingKey: string
         };
     }
 
+    public function holds(float $figure): bool
+    {
+        [$least, $most] = $this->range();
+
+        return $figure >= $least && $figure <= $most;
+    }
+
     /** Whether rows may be set each by itself. */
     public function isOfRows(): bool
     {

@@ -66,9 +66,9 @@ it('reckons as worked in other units', function (Calculation $calculation, array
     'a heavy wing' => [Calculation::Ballast, ['downforces' => [100, 100], 'usable' => 900], ['ballast' => 0]],
     'reaction' => [Calculation::Reaction, ['mph' => 6, 'seconds' => 3, 'strip' => 13.2], ['reaction' => 26.4, 'share_of_strip' => 200]],
     'slow reaction' => [Calculation::Reaction, ['mph' => 5, 'seconds' => 30], ['reaction' => 220]],
-    'covering' => [Calculation::Covering, ['marks' => [2, 4], 'depths' => [1, 2], 'aim' => 1.75], ['set_mark' => 3.5]],
+    'depth mark' => [Calculation::DepthMark, ['marks' => [2, 4], 'depths' => [1, 2], 'aim' => 1.75], ['set_mark' => 3.5]],
     // By least squares over (1, 1), (2, 1.6), (3, 2): slope 0.5, 1.5333 in the middle.
-    'covering from three digs' => [Calculation::Covering, ['marks' => [1, 2, 3], 'depths' => [1, 1.6, 2], 'aim' => 1.5333333333], ['set_mark' => 2]],
+    'depth mark from three digs' => [Calculation::DepthMark, ['marks' => [1, 2, 3], 'depths' => [1, 1.6, 2], 'aim' => 1.5333333333], ['set_mark' => 2]],
 ]);
 
 it('plants by sprockets as worked in SI units', function (): void {
@@ -198,7 +198,7 @@ it('refuses what cannot be, and names the figure', function (Calculation $calcul
     'one answer' => [Calculation::FourAnswers, ['gearing' => 32e3, 'width' => 30.0], 'gearing', 'two_answers'],
     'dug without a length' => [Calculation::FourAnswers, ['gearing' => 32e3, 'dug' => 50.0, 'width' => 30.0], 'dug', 'dug_together'],
     'nothing caught' => [Calculation::RowCatch, ['catches' => [0.0, 0.0]], 'catches', 'catch'],
-    'digs at one mark' => [Calculation::Covering, ['marks' => [2.0, 2.0], 'depths' => [1.0, 2.0], 'aim' => 1.0], 'marks', 'two_marks'],
+    'digs at one mark' => [Calculation::DepthMark, ['marks' => [2.0, 2.0], 'depths' => [1.0, 2.0], 'aim' => 1.0], 'marks', 'two_marks'],
     'a list for a figure' => [Calculation::Marker, ['rows' => [1.0], 'width' => 30.0], 'rows', 'one'],
     'distances that lack one' => [Calculation::Ballast, ['downforces' => [100.0, 100.0], 'usable' => 50.0, 'arms' => [5.0]], 'arms', 'arms'],
 ]);

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Ustrel\Core\Field\Dig\DepthTurn;
 use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Field\Dig\DugRows;
 use Ustrel\Core\Field\Dig\InvalidDig;
 use Ustrel\Core\Field\Dig\RowsToDig;
+use Ustrel\Core\Spec\DepthScale;
 
 /**
  * Depths of a row as they lie: each is like the one before it, one in twenty is far off where tails are heavy, and a rule reads
@@ -61,9 +63,10 @@ it('names the row that is off, and not those that it pulls the middle away from'
 it('turns by half notches, higher is deeper, and counts blades that were changed since', function (): void {
     $rows = new DugRows([1 => new DugRow([38, 38, 38.5, 38, 37.5]), 2 => new DugRow([50.8, 50.8, 51, 50.6, 50.8])]);
     // 12.8 mm under the aim of 50.8 are 2 notches of 6.35; blades that gained 3.2 mm leave 1.5.
-    expect($rows->notches(1, 50.8, 6.35))->toBe(2.0)->and($rows->notches(2, 50.8, 6.35))->toBe(0.0)->and($rows->notches(1, 50.8, 6.35, 3.2))->toBe(1.5)
-        ->and($rows->notches(9, 50.8, 6.35))->toBeNull()->and(array_keys($rows->differing()))->toBe([1, 2])
-        ->and(fn () => $rows->notches(1, 50.8, 0.0))->toThrow(InvalidDig::class)->and(fn () => new DugRow([]))->toThrow(InvalidDig::class)->and(fn () => new DugRow([45, -1]))->toThrow(InvalidDig::class);
+    $turn = static fn (int $row, float $gained = 0.0): ?DepthTurn => DepthTurn::of($row, DepthScale::Notches, $rows, null, [], 50.8, 6.35, $gained);
+    expect($turn(1)?->by)->toBe(2.0)->and($turn(1)->isDeeper)->toBeTrue()->and($turn(2)?->by)->toBe(0.0)->and($turn(1, 3.2)?->by)->toBe(1.5)
+        ->and($turn(9))->toBeNull()->and(array_keys($rows->differing()))->toBe([1, 2])
+        ->and(fn () => new DugRow([]))->toThrow(InvalidDig::class)->and(fn () => new DugRow([45, -1]))->toThrow(InvalidDig::class);
 });
 
 it('calls rows that plant alike different in under one dig of twenty, and finds one that is really shallow', function (int $rows, int $seeds, float $alike, bool $hasTails, bool $isUneven, float $found): void {
@@ -93,7 +96,7 @@ it('turns the handle to within half a notch of what is right, from ten seeds a r
         $truth = array_map(static fn (): float => 40 + $random->getInt(0, 1600) / 100, range(1, $rows));
         $dug = new DugRows(array_map(static fn (float $mean): DugRow => new DugRow(dug($random, 10, $mean, $sd, $alike, $hasTails)), $truth));
         foreach ($truth as $row => $mean) {
-            $right += abs(($dug->notches($row, 50.8, 6.35) ?? INF) - (50.8 - $mean) / 6.35) <= 0.5 ? 1 : 0;
+            $right += abs((DepthTurn::of($row, DepthScale::Notches, $dug, null, [], 50.8, 6.35)->by ?? INF) - (50.8 - $mean) / 6.35) <= 0.5 ? 1 : 0;
             $all++;
         }
     }

@@ -53,7 +53,12 @@ const groups = computed(() =>
     </section>
     <toolbar-level :planter-id="planterId" :walk="canWalk ? board.walk?.id : undefined" />
     <template v-if="board.walk">
-      <depth-index :planter-id="planterId" :walk="board.walk.id" :rows="board.ribbon.length" />
+      <depth-index
+        v-if="checks.has('depth_stop_notch')"
+        :planter-id="planterId"
+        :walk="board.walk.id"
+        :rows="board.ribbon.length"
+      />
       <air-across-rows v-if="checks.has('air_at_meter')" :board="board" />
     </template>
   </div>
