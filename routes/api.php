@@ -62,6 +62,7 @@ use App\Walk\Http\WalkExportController;
 use App\Wear\Http\AcresController;
 use App\Wear\Http\WearController;
 use App\Work\Http\HandsController;
+use App\Work\Http\LubricationController;
 use App\Work\Http\WorkController;
 use App\Yard\Http\PlanterController;
 use App\Yard\Http\WorkshopController;
@@ -167,6 +168,8 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
     Route::get('seed', [SeedController::class, 'show'])->can('record');
     Route::post('seed/lots', [SeedController::class, 'addLot'])->can('set');
     Route::put('seed/lots/{seedLot}', [SeedController::class, 'editLot'])->can('view', 'seedLot')->can('set');
+    Route::get('lubrication', [LubricationController::class, 'index'])->can('record');
+    Route::put('lubrication/{point}', [LubricationController::class, 'update'])->can('set');
     Route::get('aims', [AimController::class, 'index'])->can('record');
     Route::post('aims', [AimController::class, 'store'])->can('set');
     Route::put('aims/{aim}', [AimController::class, 'update'])->can('view', 'aim')->can('set');

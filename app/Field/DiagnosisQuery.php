@@ -54,6 +54,6 @@ final readonly class DiagnosisQuery
         $pass = $digs->where('pass', $last->pass)->unique('row_number')->keyBy('row_number');
         $differs = (new DugRows($pass->map(static fn (Dig $dig): DugRow => $dig->dug())->all()))->differing()[$row] ?? null;
 
-        return DigSymptoms::of($last->dug(), array_map(DigSign::from(...), $last->seen), $differs === null ? null : $differs > 0, $last->spacing === null ? null : (float) $last->spacing);
+        return DigSymptoms::of($last->dug(), array_map(DigSign::from(...), $last->seen), $differs === null ? null : $differs > 0, $last->spacing === null ? null : (float) $last->spacing, FoundRates::aims($planter, $last->field)->spacingCv);
     }
 }

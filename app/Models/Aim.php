@@ -20,13 +20,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $depth wanted, millimetres
  * @property string|null $depth_band millimetres
  * @property int|null $emergence_hours from 10 to 90 %
+ * @property string|null $spacing_cv scatter of single spacings, as a share
  * @property int $revision counts its changes
  */
 final class Aim extends Model
 {
     use IsWatched;
 
-    private const FIGURES = ['singulation', 'rate_low', 'rate_high', 'depth', 'depth_band', 'emergence_hours'];
+    private const FIGURES = ['singulation', 'rate_low', 'rate_high', 'depth', 'depth_band', 'emergence_hours', 'spacing_cv'];
 
     protected $guarded = [];
 

@@ -23,6 +23,7 @@ use App\Models\Planter;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk\Pack;
+use App\Models\Work\LubricationPoint;
 use App\Models\Workshop;
 use Illuminate\Auth\Access\Response as GateResponse;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -55,6 +56,7 @@ final class AppServiceProvider extends ServiceProvider
         'aim' => Aim::class,
         'disc' => Disc::class,
         'invitation' => Invitation::class,
+        'lubricationPoint' => LubricationPoint::class,
         'meter' => Meter::class,
         'order' => Order::class,
         'ownCheck' => OwnCheck::class,

@@ -39,6 +39,9 @@ final readonly class OpenWork
     /** Parts are there from this minute of their day on. */
     private const POST = 720;
 
+    /** Days of planting that tell whether a round of lubrication was missed. */
+    private const LOOKED_BACK = 800;
+
     public function __construct(private DecideQuery $decide)
     {
     }
@@ -121,7 +124,7 @@ final readonly class OpenWork
     }
 
     /**
-     * What the shop has added and, once the season's walk has begun, what is due to be lubricated.
+     * What the shop has added, and what is due to be lubricated.
      *
      * @param  Collection<int, WorkEvent>  $finished
      * @return array{list<OwnWork>, array<string, string>} with titles by key
@@ -138,10 +141,11 @@ final readonly class OpenWork
         foreach ($finished as $event) {
             $done = array_fill_keys($event->targets, $event->happened_at) + $done;
         }
-        foreach ($decisions->walk === null ? [] : self::lubrication($planter, $done) as $point) {
+        $shop = ShopLubrication::of($planter->workshop_id);
+        foreach (self::lubrication($planter, $shop, $done) as [$point, $isMissed]) {
             $work[] = $point->work();
             unset($done[$point->work()->key]);
-            $titles[$point->work()->key] = __('lube.do', ['point' => __("lube.{$point->point}"), 'with' => __("lube_with.{$point->product}")]);
+            $titles[$point->work()->key] = __($isMissed ? 'lube.do_missed' : 'lube.do', ['point' => $shop->name($point->point), 'with' => __("lube_with.{$point->product->value}")]);
         }
 
         return [array_values(array_filter($work, static fn (OwnWork $of): bool => ! isset($done[$of->key]))), $titles];
@@ -149,21 +153,35 @@ final readonly class OpenWork
 
     /**
      * @param  array<string, CarbonImmutable>  $done  when each was done last, by key
-     * @return list<Lubrication> what is due
+     * @return list<array{Lubrication, bool}> what is due, and whether the round before went by without it
      */
-    private static function lubrication(Planter $planter, array $done): array
+    private static function lubrication(Planter $planter, ShopLubrication $shop, array $done): array
     {
-        $points = Lubrication::typical($planter->carries(), $planter->row_count);
-        $done = array_intersect_key($done, array_flip(array_map(static fn (Lubrication $of): string => $of->work()->key, $points)));
-        $days = $done === [] ? [] : AcresEntry::held($planter->id)->planted()->where('day', '>', min($done)->toDateString())->groupBy('day')->toBase()->selectRaw('day, sum(acres) AS acres')->pluck('acres', 'day')->all();
+        $points = $shop->on($planter);
+        $zone = $planter->workshop->zone();
+        $lasts = [];
+        foreach ($points as $point) {
+            $at = $done[$point->work()->key] ?? null;
+            $lasts[$point->point] = $at === null ? null : Day::of($at->setTimezone($zone)->toDateString());
+        }
+        $today = $planter->workshop->today();
+        /** @var array<string, float> $days */
+        $days = AcresEntry::held($planter->id)->planted()->where('day', '>=', min([$today->plusDays(-self::LOOKED_BACK)->iso, ...array_map(static fn (Day $of): string => $of->iso, array_filter($lasts))]))
+            ->groupBy('day')->toBase()->selectRaw('day, sum(acres)::float AS acres')->pluck('acres', 'day')->all();
         $anHour = $days === [] ? null : SeasonQuery::acresAnHour($planter);
+        $seasons = $planter->seasons();
+        // Where lubrication was never written down, nobody knows what was missed.
+        $isKept = array_filter($lasts) !== [];
+        $due = [];
+        foreach ($points as $point) {
+            $last = $lasts[$point->point];
+            $acres = array_sum(array_filter($days, static fn (string $day): bool => $last !== null && $day > $last->iso, ARRAY_FILTER_USE_KEY));
+            if ($point->isDue($today, $seasons, $last, $acres / $planter->row_count, $anHour === null ? null : $acres / $anHour)) {
+                $due[] = [$point, $isKept && $point->isMissed($today, $seasons, $last, $days)];
+            }
+        }
 
-        return array_values(array_filter($points, static function (Lubrication $of) use ($planter, $done, $days, $anHour): bool {
-            $last = $done[$of->work()->key] ?? null;
-            $acres = $last === null ? 0.0 : array_sum(array_filter($days, static fn (string $day): bool => $day > $last->toDateString(), ARRAY_FILTER_USE_KEY));
-
-            return $last === null || $of->isDue($planter->seasonAt($last->toIso8601String()) === $planter->season(), $acres / $planter->row_count, $anHour === null ? null : $acres / $anHour);
-        }));
+        return $due;
     }
 
     /** @return list<array{Proposal, bool}> what was decided, and whether planting waits for it */

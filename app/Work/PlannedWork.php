@@ -17,6 +17,7 @@ use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Work\Card;
 use Ustrel\Core\Work\Piece;
+use Ustrel\Core\Work\WhileOff;
 
 /** A piece of work on a planter, with the parts that go in. */
 final readonly class PlannedWork
@@ -91,10 +92,28 @@ final readonly class PlannedWork
         return $job->action === Action::Change ? null : $this->asked["{$job->row}:{$job->what->value}:{$job->side->value}"] ?? null;
     }
 
+    /** @return list<string> what to look at while it is off; worded under `look_at.<note>` */
+    public function looks(): array
+    {
+        return WhileOff::typical()->looks($this->off(), $this->planter->readSheet()->checks);
+    }
+
+    /** @return list<string> what to mind when it goes back on; worded under `put_back.<note>` */
+    public function back(): array
+    {
+        return WhileOff::typical()->back($this->off(), $this->planter->readSheet()->checks);
+    }
+
+    /** @return list<string> what comes off for it, by name */
+    private function off(): array
+    {
+        return array_map(static fn (array $step): string => $step[0]->name, $this->steps);
+    }
+
     /** How the opener blades are bolted on, where they come off. */
     public function threads(): string
     {
-        if (! in_array('opener_blade', array_map(static fn (array $step): string => $step[0]->name, $this->steps), true)) {
+        if (! in_array('opener_blade', $this->off(), true)) {
             return '';
         }
         $threads = $this->planter->readSheet()->threads;

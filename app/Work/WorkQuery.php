@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace App\Work;
 
-use App\Models\Plan\Decision;
 use App\Models\Plan\KeptPlan;
 use App\Models\Planter;
 use App\Models\Workshop;
 use App\Parts\StoreQuery;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Plan\Action;
 use Ustrel\Core\Work\Schedule\Kept;
 use Ustrel\Core\Work\Schedule\Scheduler;
 use Ustrel\Core\Work\Schedule\WorkHours;
@@ -27,10 +25,10 @@ final readonly class WorkQuery
     ) {
     }
 
-    /** @return list<Planter> those on which something was decided, each with its spec sheet and the workshop */
+    /** @return list<Planter> all of a workshop, each with its spec sheet and the workshop */
     public static function planters(Workshop $workshop): array
     {
-        return array_values($workshop->planters()->whereIn('id', Decision::query()->where('action', '<>', Action::CarryOver)->select('planter_id'))->with('specSheet')->get()
+        return array_values($workshop->planters()->with('specSheet')->get()
             ->each(static fn (Planter $of): Planter => $of->setRelation('workshop', $workshop))->all());
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Work;
 
 use App\Models\Parts\PartType;
+use Illuminate\Support\Str;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\Unit;
@@ -53,7 +54,7 @@ final readonly class WorkWords
         $said = match (true) {
             $action === 'off' => __("step.{$what}"),
             $action === 'own' => __('work.own'),
-            $action === 'grease' => __("lube.{$what}"),
+            $action === 'grease' => Str::isUuid($what) ? __('lube.own') : __("lube.{$what}"),
             $action === Action::Change->value => __("slot.{$what}"),
             default => __("action.{$action}").': '.mb_strtolower(__("check.{$what}")),
         };

@@ -27,6 +27,9 @@ return new class extends Migration
             $table->text('lubricant')->default('');
         });
         DB::statement('ALTER TABLE stand_runs ADD CHECK (run_in BETWEEN 0 AND 5000), ADD CHECK (population BETWEEN 500 AND 2000000), ADD CHECK (mph BETWEEN 0.1 AND 30)');
+        // Scatter of single spacings that is still good, as a share of what is set.
+        Schema::table('aims', static fn (Blueprint $table) => $table->decimal('spacing_cv', 4, 3)->nullable());
+        DB::statement('ALTER TABLE aims ADD CHECK (spacing_cv BETWEEN 0.05 AND 1)');
         // Notch, mark or turn that a row stood at when it was dug.
         Schema::table('digs', static fn (Blueprint $table) => $table->decimal('mark', 4, 1)->nullable());
         DB::statement('ALTER TABLE digs ADD CHECK (mark BETWEEN 0 AND 100)');

@@ -173,3 +173,14 @@ it('judges the closing pressure by the furrows, and asks about it at the sign-of
     ($this->dig)(...array_map(fn (int $row): array => ($this->entry)($row, ['pass' => 2, 'seen' => ['v'], 'happened_at' => '2026-04-20T12:00:00Z']), [1, 2, 3]))->assertCreated();
     expect(($this->told)()['passes'][0]['closing'])->toBe([])->and(array_filter(array_column(($this->told)()['open'], 'key'), static fn (string $key): bool => str_starts_with($key, 'closing')))->toBe([]);
 });
+
+it('calls spacings uneven by what the shop calls good, and only by more than luck', function (): void {
+    // Ten spacings about 6 1/2 in that scatter by 2.33 in, 36 % of it: 26 % at least. Three that scatter by 23 % say nothing of 20.
+    $wide = ['spacings' => ['3.6', '9.4', '4', '9', '6', '7', '3.8', '9.2', '5', '8']];
+    ($this->dig)(($this->entry)(1, $wide), ($this->entry)(2, ['spacings' => ['5', '8', '6.5']]), ($this->entry)(3))->assertCreated();
+    $uneven = fn (): array => array_column(($this->told)()['passes'][0]['rows'], 'uneven', 'row');
+    // 30 % are typical: ten spacings cannot tell 36 % from it.
+    expect($uneven())->toBe([1 => false, 2 => false, 3 => false]);
+    $this->postJson('/api/aims', ['crop' => '', 'spacing_cv' => 0.2])->assertCreated();
+    expect($uneven())->toBe([1 => true, 2 => false, 3 => false]);
+});

@@ -13,7 +13,7 @@ it('keeps what is good by crop and size, the nearest figure first', function ():
     $aims = App\Spec\ShopAims::of($this->technician->workshop_id);
     expect($aims->for('MILO', 'flat')->singulation)->toBe(0.95)->and($aims->for('MILO', 'flat')->depthBand)->toBe(3.2)->and($aims->for('milo')->depthBand)->toBe(6.35)
         ->and($aims->for('popcorn')->singulation)->toBe(0.97)->and($aims->for('milo', 'flat')->emergenceHours)->toBe(60.0)->and($aims->for('popcorn')->depth)->toBeNull();
-    expect($this->getJson('/api/aims')->assertOk()->json('aims.*.crop'))->toBe(['', 'milo', 'milo'])->and($this->getJson('/api/aims')->json('typical.singulation'))->toBe(0.98);
+    expect($this->getJson('/api/aims')->assertOk()->json('aims.*.crop'))->toBe(['', 'milo', 'milo'])->and($this->getJson('/api/aims')->json('typical.singulation'))->toBe(0.98)->and($this->getJson('/api/aims')->json('typical.spacing_cv'))->toBe(0.3);
 });
 
 it('overwrites nobody, and has each crop and size once', function (): void {
@@ -29,5 +29,5 @@ it('refuses what cannot be good', function (array $with, string $field, string $
     expect($this->postJson('/api/aims', $with + ['crop' => 'milo'])->assertUnprocessable()->json("errors.{$field}.0"))->toContain($said)->and(Aim::query()->count())->toBe(0);
 })->with([
     [['singulation' => 98], 'singulation', '50 to 100 %'], [['singulation' => '0.98'], 'singulation', '50 to 100 %'], [['rate_low' => 0.05], 'rate_low', 'closer together'], [['rate_high' => 0], 'rate_high', 'farther apart'],
-    [['depth' => 2], 'depth', '3 to 160 mm'], [['depth_band' => 0], 'depth_band', '0.5 to 50 mm'], [['emergence_hours' => 1.5], 'emergence_hours', '1 to 500'], [['crop' => '', 'size' => 'flat'], 'size', 'for a crop'], [['crop' => 7], 'crop', 'Name the crop'],
+    [['depth' => 2], 'depth', '3 to 160 mm'], [['depth_band' => 0], 'depth_band', '0.5 to 50 mm'], [['emergence_hours' => 1.5], 'emergence_hours', '1 to 500'], [['crop' => '', 'size' => 'flat'], 'size', 'for a crop'], [['spacing_cv' => 30], 'spacing_cv', '5 to 100 %'], [['crop' => 7], 'crop', 'Name the crop'],
 ]);

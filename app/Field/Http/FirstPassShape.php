@@ -29,6 +29,7 @@ use Ustrel\Core\Field\Rate\RateFinding;
 use Ustrel\Core\Field\Rate\RateScope;
 use Ustrel\Core\Field\Rate\RateVerdict;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\Aims;
 use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Wear\Acres\Residue;
 
@@ -66,7 +67,7 @@ use Ustrel\Core\Wear\Acres\Residue;
     new OA\Property(property: 'supersedes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'withdrawn', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'DugRow', required: ['id', 'row', 'depths', 'spacings', 'depth', 'depth_sd', 'off', 'differs', 'turn', 'deeper', 'before', 'spacing', 'cv', 'missed', 'multiple', 'fed', 'population', 'rate', 'stands', 'turn_to', 'expected', 'seen', 'spot', 'residue', 'note', 'by'], properties: [
+#[OA\Schema(schema: 'DugRow', required: ['id', 'row', 'depths', 'spacings', 'depth', 'depth_sd', 'off', 'differs', 'turn', 'deeper', 'before', 'spacing', 'cv', 'uneven', 'missed', 'multiple', 'fed', 'population', 'rate', 'stands', 'turn_to', 'expected', 'seen', 'spot', 'residue', 'note', 'by'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
     new OA\Property(property: 'row', type: 'integer'),
     new OA\Property(property: 'depths', description: 'Of each seed', type: 'integer'),
@@ -80,6 +81,7 @@ use Ustrel\Core\Wear\Acres\Residue;
     new OA\Property(property: 'before', description: 'Depth on the pass before, in words', type: 'string', nullable: true),
     new OA\Property(property: 'spacing', description: 'On average, in words', type: 'string', nullable: true),
     new OA\Property(property: 'cv', description: 'By how much of their mean spacings scatter', type: 'number', nullable: true),
+    new OA\Property(property: 'uneven', description: 'Single spacings scatter by more than the shop calls good, by more than luck', type: 'boolean'),
     new OA\Property(property: 'missed', description: 'Share of spacings, ISO 7256-1', type: 'number', nullable: true),
     new OA\Property(property: 'multiple', type: 'number', nullable: true),
     new OA\Property(property: 'fed', type: 'number', nullable: true),
@@ -237,13 +239,14 @@ final class FirstPassShape
         $together = new DugRows($dug);
         $differing = $together->differing();
         $last = $digs->firstOrFail();
-        $found = $this->rates->of($this->planter, $digs, FoundRates::aims($this->planter, $last->field));
+        $aims = FoundRates::aims($this->planter, $last->field);
+        $found = $this->rates->of($this->planter, $digs, $aims);
         $rows = [];
         foreach ($digs as $row => $dig) {
             $turn = $turns->turn($dig, $together, $digs, $gained[$dig->id] ?? 0.0);
             $stands = $turns->standsAt($dig);
             $isTold = $turn !== null && $turn->by !== 0.0 && $turns->isLast($pass) && ($turns->scale === DepthScale::Notches || $turns->worth->isLearned(Lever::Notch));
-            $rows[] = $this->row($dig, $dug[$row], $found->rows[$row] ?? null) + [
+            $rows[] = $this->row($dig, $dug[$row], $found->rows[$row] ?? null, $aims) + [
                 'differs' => isset($differing[$row]) ? $differing[$row] > 0 : null,
                 'turn' => $turn?->by,
                 'deeper' => $turn?->isDeeper,
@@ -264,14 +267,14 @@ final class FirstPassShape
     }
 
     /** @return array<string, mixed> */
-    private function row(Dig $dig, DugRow $dug, ?Rate $rate): array
+    private function row(Dig $dig, DugRow $dug, ?Rate $rate, Aims $aims): array
     {
         $drops = $dig->spacing === null ? null : $dug->drops((float) $dig->spacing);
         $population = $dug->population($this->planter->spacing()->toMillimetres());
 
         return [
             'id' => $dig->id, 'row' => $dig->row_number, 'depths' => count($dug->depths), 'spacings' => count($dug->spacings), 'depth' => $this->length($dug->depth()), 'depth_sd' => $this->length($dug->depthSd()),
-            'off' => $dug->depth() === null ? null : round($dug->depth() - (float) $dig->target, 1), 'spacing' => $this->length($dug->spacing()), 'cv' => self::share($dug->spacingCv()),
+            'off' => $dug->depth() === null ? null : round($dug->depth() - (float) $dig->target, 1), 'spacing' => $this->length($dug->spacing()), 'cv' => self::share($dug->spacingCv()), 'uneven' => $drops !== null && $drops->precision() !== null && $aims->isUneven($drops->precision(), count($dug->spacings)),
             'missed' => self::share($drops?->missIndex()), 'multiple' => self::share($drops?->multipleIndex()), 'fed' => self::share($drops?->feedIndex()),
             'population' => $population === null ? null : $this->words->said($population, CalcUnit::SeedsAnAcre), 'rate' => $rate === null ? null : ['verdict' => $rate->verdict->value, 'said' => RateWords::row($rate)],
             'seen' => $dig->seen, 'spot' => $dig->spot, 'residue' => $dig->residue?->value, 'note' => $dig->note, 'by' => $dig->user->name,

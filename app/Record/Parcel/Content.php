@@ -38,6 +38,7 @@ use App\Models\Walk\Photo;
 use App\Models\Walk\Reading;
 use App\Models\Walk\Walk;
 use App\Models\Wear\AcresEntry;
+use App\Models\Work\LubricationPoint;
 use App\Models\Work\OwnJob;
 use App\Models\Work\WorkEvent;
 use App\Models\Workshop;
@@ -79,6 +80,7 @@ final class Content
         StockMove::class => ['workshop_id' => Workshop::class, 'part_type_id' => PartType::class, 'user_id' => User::class],
         Disc::class => ['workshop_id' => Workshop::class],
         Aim::class => ['workshop_id' => Workshop::class],
+        LubricationPoint::class => ['workshop_id' => Workshop::class],
         SeedMove::class => ['workshop_id' => Workshop::class, 'seed_lot_id' => SeedLot::class, 'user_id' => User::class],
         Meter::class => ['workshop_id' => Workshop::class],
         MeterMove::class => ['workshop_id' => Workshop::class, 'meter_id' => Meter::class, 'planter_id' => Planter::class, 'user_id' => User::class],

@@ -14,7 +14,7 @@ use Ustrel\Core\Field\Rate\RateBand;
 use Ustrel\Core\Spec\Aims;
 
 /** What the shop calls good, by crop and size of seed. */
-#[OA\Schema(schema: 'Aim', required: ['id', 'crop', 'size', 'singulation', 'rate_low', 'rate_high', 'depth', 'depth_band', 'emergence_hours', 'revision'], properties: [
+#[OA\Schema(schema: 'Aim', required: ['id', 'crop', 'size', 'singulation', 'rate_low', 'rate_high', 'depth', 'depth_band', 'emergence_hours', 'spacing_cv', 'revision'], properties: [
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'crop', description: 'Empty for all crops', type: 'string'),
     new OA\Property(property: 'size', type: 'string'),
@@ -24,16 +24,18 @@ use Ustrel\Core\Spec\Aims;
     new OA\Property(property: 'depth', description: 'Millimetres', type: 'number', nullable: true),
     new OA\Property(property: 'depth_band', description: 'Millimetres', type: 'number', nullable: true),
     new OA\Property(property: 'emergence_hours', type: 'number', nullable: true),
+    new OA\Property(property: 'spacing_cv', type: 'number', nullable: true),
     new OA\Property(property: 'revision', type: 'integer'),
 ])]
 #[OA\Schema(schema: 'Aims', required: ['aims', 'typical'], properties: [
     new OA\Property(property: 'aims', description: 'By crop and size; those of all crops first', type: 'array', items: new OA\Items(ref: '#/components/schemas/Aim')),
-    new OA\Property(property: 'typical', required: ['singulation', 'rate_low', 'rate_high', 'depth_band', 'emergence_hours'], properties: [
+    new OA\Property(property: 'typical', required: ['singulation', 'rate_low', 'rate_high', 'depth_band', 'emergence_hours', 'spacing_cv'], properties: [
         new OA\Property(property: 'singulation', type: 'number'),
         new OA\Property(property: 'rate_low', type: 'number'),
         new OA\Property(property: 'rate_high', type: 'number'),
         new OA\Property(property: 'depth_band', type: 'number'),
         new OA\Property(property: 'emergence_hours', type: 'number'),
+        new OA\Property(property: 'spacing_cv', type: 'number'),
     ], type: 'object'),
 ])]
 final class AimController extends Controller
@@ -44,7 +46,7 @@ final class AimController extends Controller
     {
         return new JsonResponse([
             'aims' => Aim::query()->where('workshop_id', $this->user($request)->workshop_id)->orderBy('crop')->orderBy('size')->get()->map(self::shape(...))->all(),
-            'typical' => ['singulation' => Aims::SINGULATION, 'rate_low' => -RateBand::TYPICAL, 'rate_high' => RateBand::TYPICAL, 'depth_band' => Aims::DEPTH_BAND, 'emergence_hours' => Aims::EMERGENCE_HOURS],
+            'typical' => ['singulation' => Aims::SINGULATION, 'rate_low' => -RateBand::TYPICAL, 'rate_high' => RateBand::TYPICAL, 'depth_band' => Aims::DEPTH_BAND, 'emergence_hours' => Aims::EMERGENCE_HOURS, 'spacing_cv' => Aims::SPACING_CV],
         ]);
     }
 

@@ -17,6 +17,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'depth', description: 'Wanted, millimetres', type: 'number', maximum: 160, minimum: 3, nullable: true),
     new OA\Property(property: 'depth_band', description: 'How far a row may be from it, millimetres', type: 'number', maximum: 50, minimum: 0.5, nullable: true),
     new OA\Property(property: 'emergence_hours', description: 'From 10 to 90 % up', type: 'integer', maximum: 500, minimum: 1, nullable: true),
+    new OA\Property(property: 'spacing_cv', description: 'Scatter of single spacings that is still good, as a share of what is set', type: 'number', maximum: 1, minimum: 0.05, nullable: true),
     new OA\Property(property: 'revision', description: 'That was changed; not of a new one', type: 'integer'),
 ])]
 final class AimRequest extends FormRequest
@@ -33,6 +34,7 @@ final class AimRequest extends FormRequest
             'depth' => ['sometimes', 'nullable', 'numeric:strict', 'between:3,160', 'decimal:0,2'],
             'depth_band' => ['sometimes', 'nullable', 'numeric:strict', 'between:0.5,50', 'decimal:0,2'],
             'emergence_hours' => ['sometimes', 'nullable', 'integer:strict', 'between:1,500'],
+            'spacing_cv' => ['sometimes', 'nullable', 'numeric:strict', 'between:0.05,1', 'decimal:0,3'],
             'revision' => ['sometimes', 'integer:strict'],
         ];
     }
@@ -41,7 +43,7 @@ final class AimRequest extends FormRequest
     public function messages(): array
     {
         $said = [];
-        foreach (['crop', 'size', 'singulation', 'rate_low', 'rate_high', 'depth', 'depth_band', 'emergence_hours'] as $field) {
+        foreach (['crop', 'size', 'singulation', 'rate_low', 'rate_high', 'depth', 'depth_band', 'emergence_hours', 'spacing_cv'] as $field) {
             $said["{$field}.*"] = __("aims.{$field}");
         }
 
@@ -53,6 +55,6 @@ final class AimRequest extends FormRequest
     {
         return [
             'crop' => mb_strtolower(trim($this->string('crop')->toString())), 'size' => mb_strtolower(trim($this->string('size')->toString())),
-        ] + array_replace(array_fill_keys(['singulation', 'rate_low', 'rate_high', 'depth', 'depth_band', 'emergence_hours'], null), $this->only(['singulation', 'rate_low', 'rate_high', 'depth', 'depth_band', 'emergence_hours']));
+        ] + array_replace(array_fill_keys(['singulation', 'rate_low', 'rate_high', 'depth', 'depth_band', 'emergence_hours', 'spacing_cv'], null), $this->only(['singulation', 'rate_low', 'rate_high', 'depth', 'depth_band', 'emergence_hours', 'spacing_cv']));
     }
 }

@@ -52,7 +52,7 @@ use Ustrel\Core\Work\Stops\Spares;
     new OA\Property(property: 'ordered', type: 'boolean'),
     new OA\Property(property: 'on', description: 'When it comes, or would come if it were ordered today; null where it is here or nobody knows', type: 'string', format: 'date', nullable: true),
 ])]
-#[OA\Schema(schema: 'WorkPiece', required: ['key', 'planter', 'walk', 'row', 'steps', 'lines', 'since', 'tools', 'people', 'jobs', 'stations', 'parts', 'minutes', 'blocks'], properties: [
+#[OA\Schema(schema: 'WorkPiece', required: ['key', 'planter', 'walk', 'row', 'steps', 'lines', 'since', 'tools', 'looks', 'back', 'people', 'jobs', 'stations', 'parts', 'minutes', 'blocks'], properties: [
     new OA\Property(property: 'key', type: 'string'),
     new OA\Property(property: 'planter', type: 'integer'),
     new OA\Property(property: 'walk', description: 'Whose findings it comes of; empty for what makes the planter safe', type: 'string'),
@@ -67,6 +67,8 @@ use Ustrel\Core\Work\Stops\Spares;
     ], type: 'object')),
     new OA\Property(property: 'since', description: 'Ticks of before belong to other work', type: 'string', format: 'date-time'),
     new OA\Property(property: 'tools', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'looks', description: 'What to look at while it is off', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'back', description: 'What to mind when it goes back on', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property(property: 'people', description: 'That it takes at its heaviest', type: 'integer'),
     new OA\Property(property: 'stations', description: 'Whose cautions hold', type: 'array', items: new OA\Items(ref: '#/components/schemas/Station')),
     new OA\Property(property: 'jobs', description: 'None where it makes the planter safe', type: 'array', items: new OA\Items(ref: '#/components/schemas/WorkJob')),
@@ -211,6 +213,8 @@ final class WorkShape
             'lines' => array_map(static fn (string $key, array $before): array => ['key' => $key, 'before' => $before], array_keys($of->card->lines), $of->card->lines),
             'since' => self::moment($of->ticksSince()),
             'tools' => $of->tools(),
+            'looks' => $of->looks(),
+            'back' => $of->back(),
             'people' => $of->piece->people,
             'stations' => array_map(static fn (Station $station): string => $station->value, $of->stations()),
             'jobs' => $of->piece->own !== null ? [self::own($of, $of->piece->own)] : array_map(static fn (Job $job): array => self::job($job, $of), $of->piece->jobs),

@@ -15,19 +15,23 @@ final readonly class Season
 {
     private const MONTHS_BEFORE = 8;
 
+    private const AFTER_WITHOUT_START = 9;
+
     private function __construct(
         /** Month and day on which seasons begin. */
         private int $month,
         private int $day,
         /** Whether a season begins in the calendar year before its planting. */
         private int $yearsBefore,
+        /** Whether somebody has said when planting is to start. */
+        private bool $isPlanned = true,
     ) {
     }
 
     public static function startingOn(?Day $plantingStart): self
     {
         if ($plantingStart === null) {
-            return new self(1, 1, 0);
+            return new self(1, 1, 0, false);
         }
         $month = $plantingStart->month() - self::MONTHS_BEFORE;
 
@@ -47,6 +51,21 @@ final readonly class Season
     public function begins(int $season): Day
     {
         return $this->beginIn($season - $this->yearsBefore);
+    }
+
+    /** From when on the machine is seen to after planting: four months after its start. Without a planned start: September. */
+    public function roundAfterBegins(int $season): Day
+    {
+        return $this->isPlanned ? $this->begins($season + 1) : Day::inYear($season, self::AFTER_WITHOUT_START, 1);
+    }
+
+    /** From when on the machine is got ready for planting: four months before its start. Without a planned start: January. */
+    public function roundBeforeBegins(int $season): Day
+    {
+        $begins = $this->begins($season);
+        $months = $begins->month() + ($this->isPlanned ? intdiv(self::MONTHS_BEFORE, 2) : 0);
+
+        return Day::inYear($begins->year() + intdiv($months - 1, 12), ($months - 1) % 12 + 1, min($begins->dayOfMonth(), 28));
     }
 
     private function beginIn(int $calendarYear): Day

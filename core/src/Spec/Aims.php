@@ -15,6 +15,12 @@ final readonly class Aims
     /** How far a row may plant deeper or shallower than wanted, millimetres: a quarter of an inch. */
     public const DEPTH_BAND = 6.35;
 
+    /** Scatter of single spacings, as a share of what is set. */
+    public const SPACING_CV = 0.3;
+
+    /** 90 % of a normal distribution, on one side. */
+    private const Z = 1.645;
+
     /** From 10 to 90 % emerged. */
     public const EMERGENCE_HOURS = 48.0;
 
@@ -23,13 +29,14 @@ final readonly class Aims
         public RateBand $rate = new RateBand,
         public float $depthBand = self::DEPTH_BAND,
         public float $emergenceHours = self::EMERGENCE_HOURS,
+        public float $spacingCv = self::SPACING_CV,
         /** Wanted, millimetres; null where the shop has none. */
         public ?float $depth = null,
     ) {
     }
 
     /**
-     * @param  array<string, float|null>  ...$said  singulation, rate_low, rate_high, depth_band, emergence_hours and depth: of this size, of
+     * @param  array<string, float|null>  ...$said  singulation, rate_low, rate_high, depth_band, emergence_hours, spacing_cv and depth: of this size, of
      *                                              the crop, of all crops; the first that says a figure counts
      */
     public static function of(array ...$said): self
@@ -49,8 +56,20 @@ final readonly class Aims
             new RateBand($figure('rate_low') ?? -RateBand::TYPICAL, $figure('rate_high') ?? RateBand::TYPICAL),
             $figure('depth_band') ?? self::DEPTH_BAND,
             $figure('emergence_hours') ?? self::EMERGENCE_HOURS,
+            $figure('spacing_cv') ?? self::SPACING_CV,
             $figure('depth'),
         );
+    }
+
+    /**
+     * Whether seeds lie less evenly than wanted, by more than luck: a scatter from n spacings is right to 1 / sqrt(2 n) of itself.
+     *
+     * @param  float  $scatter  of single spacings, as a share of what is set
+     * @param  int  $singles  1 or more
+     */
+    public function isUneven(float $scatter, int $singles): bool
+    {
+        return $scatter / (1 + self::Z / sqrt(2 * $singles)) > $this->spacingCv;
     }
 
     /**

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Work;
 
+use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Plan\Jobs\Span;
+use Ustrel\Core\Season\Season;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Work\Schedule\InvalidPlan;
 
-/** What is lubricated each season and, where it runs much, in between, in one round over all rows; where the operator's manual asks for more, that goes before. */
+/**
+ * What is lubricated before planting, after it or both, and in between where it runs much, in one round over all rows (domain, 19); where
+ * the operator's manual asks for more, that goes before.
+ */
 final readonly class Lubrication
 {
     private const MOST_MINUTES = 60;
@@ -17,30 +22,33 @@ final readonly class Lubrication
     private const MOST_INTERVAL = 10_000;
 
     /**
-     * @param  string  $point  worded under `lube.<point>`
-     * @param  string  $product  dry, grease, anti_seize or penetrating; worded under `lube_with.<product>`
+     * @param  string  $point  worded under `lube.<point>`, or the id of one of the shop's own
      * @param  int  $minutes  for the whole planter
      * @param  float|null  $acres  of each row, after which it is due again within the season; null where it is not
      * @param  float|null  $hours  of planting, the same
      */
     private function __construct(
         public string $point,
-        public string $product,
+        public Lubricant $product,
         public int $minutes,
+        public LubricationRounds $rounds,
         public ?float $acres,
         public ?float $hours,
     ) {
     }
 
-    /** @return list<self> that a planter has, in the order in which they are gone round */
-    public static function typical(Equipment $equipment, int $rows): array
+    /** @return list<array<string, mixed>> all points that there are; shape: core/jobs/lubrication.json */
+    public static function points(): array
     {
-        return self::read((array) json_decode((string) file_get_contents(__DIR__.'/../../jobs/lubrication.json'), true, flags: JSON_THROW_ON_ERROR), $equipment, $rows);
+        /** @var list<array<string, mixed>> $points */
+        $points = json_decode((string) file_get_contents(__DIR__.'/../../jobs/lubrication.json'), true, flags: JSON_THROW_ON_ERROR);
+
+        return $points;
     }
 
     /**
      * @param  array<mixed>  $points  shape: core/jobs/lubrication.json
-     * @return list<self>
+     * @return list<self> those that a planter has, in the order in which they are gone round
      *
      * @throws InvalidPlan
      */
@@ -49,17 +57,17 @@ final readonly class Lubrication
         $has = ['' => true, 'row_cleaner' => $equipment->rowCleaner, 'ground_drive' => $equipment->drive === Drive::Ground, 'markers' => $equipment->markers];
         $read = [];
         foreach (array_values($points) as $at => $point) {
-            $span = is_array($point) && is_string($point['per'] ?? null) ? Span::tryFrom($point['per']) : null;
+            $text = static fn (string $key): string => is_array($point) && is_string($point[$key] ?? null) ? $point[$key] : '';
+            [$span, $product, $rounds] = [Span::tryFrom($text('per')), Lubricant::tryFrom($text('product')), LubricationRounds::tryFrom($text('rounds'))];
             $with = is_array($point) ? $point['with'] ?? '' : null;
-            $isPoint = is_array($point) && is_string($point['point'] ?? null) && in_array($point['product'] ?? null, ['dry', 'grease', 'anti_seize', 'penetrating'], true)
-                && in_array($span, [Span::Row, Span::Planter], true) && is_string($with) && isset($has[$with]);
+            $isPoint = is_array($point) && $text('point') !== '' && $product !== null && $rounds !== null && in_array($span, [Span::Row, Span::Planter], true) && is_string($with) && isset($has[$with]);
             $minutes = $isPoint && (is_int($point['minutes'] ?? null) || is_float($point['minutes'] ?? null)) ? (float) $point['minutes'] : 0.0;
             [$acres, $hours] = $isPoint ? [self::interval($point, 'acres'), self::interval($point, 'hours')] : [null, null];
             if (! $isPoint || $minutes <= 0 || $minutes > self::MOST_MINUTES || $acres === 0.0 || $hours === 0.0) {
                 throw InvalidPlan::lubrication($at + 1);
             }
             if ($has[$with]) {
-                $read[] = new self($point['point'], $point['product'], max(1, (int) round($minutes * ($span === Span::Row ? $rows : 1))), $acres, $hours);
+                $read[] = new self($text('point'), $product, max(1, (int) round($minutes * ($span === Span::Row ? $rows : 1))), $rounds, $acres, $hours);
             }
         }
 
@@ -82,15 +90,31 @@ final readonly class Lubrication
     }
 
     /**
-     * Whether it is due, by when it was done last.
+     * Whether it is due, by when it was done last. The round after planting is for what has planted since.
      *
-     * @param  bool  $isThisSeason  it was done in the season that is being prepared or planted
+     * @param  Day|null  $last  null where nobody ever wrote it down
      * @param  float  $acres  of each row since
      * @param  float|null  $hours  of planting since; null where nobody can tell
      */
-    public function isDue(bool $isThisSeason, float $acres, ?float $hours): bool
+    public function isDue(Day $today, Season $seasons, ?Day $last, float $acres, ?float $hours): bool
     {
-        return ! $isThisSeason || ($this->acres !== null && $acres >= $this->acres) || ($this->hours !== null && $hours !== null && $hours >= $this->hours);
+        [[$began, $isAfter]] = $this->rounds->begun($seasons, $today);
+        $isOfRound = $last === null || ($last->isBefore($began) && (! $isAfter || $acres > 0));
+
+        return $isOfRound || ($this->acres !== null && $acres >= $this->acres) || ($this->hours !== null && $hours !== null && $hours >= $this->hours);
+    }
+
+    /**
+     * Whether the round before this one went by without it, on a planter that planted within the year before.
+     *
+     * @param  array<string, float>  $acres  planted, by day
+     */
+    public function isMissed(Day $today, Season $seasons, ?Day $last, array $acres): bool
+    {
+        [[$now], [$before]] = $this->rounds->begun($seasons, $today);
+        $planted = array_sum(array_filter($acres, static fn (string $day): bool => $day >= $now->plusDays(-366)->iso && $day < $now->iso, ARRAY_FILTER_USE_KEY));
+
+        return $planted > 0 && ($last === null || $last->isBefore($before));
     }
 
     /** By which it is ticked and finished. */

@@ -2211,6 +2211,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lubrication": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lubrication"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lubrication/{point}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Changes a typical point for this shop, or adds or changes one of its own; sending it again is harmless */
+        put: operations["keepLubrication"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/planters/{planter}/work": {
         parameters: {
             query?: never;
@@ -3208,6 +3241,8 @@ export interface components {
             spacing: string | null;
             /** @description By how much of their mean spacings scatter */
             cv: number | null;
+            /** @description Single spacings scatter by more than the shop calls good, by more than luck */
+            uneven: boolean;
             /** @description Share of spacings, ISO 7256-1 */
             missed: number | null;
             multiple: number | null;
@@ -4612,6 +4647,7 @@ export interface components {
             /** @description Millimetres */
             depth_band: number | null;
             emergence_hours: number | null;
+            spacing_cv: number | null;
             revision: number;
         };
         Aims: {
@@ -4623,6 +4659,7 @@ export interface components {
                 rate_high: number;
                 depth_band: number;
                 emergence_hours: number;
+                spacing_cv: number;
             };
         };
         /** @description What is left out or null is as typical */
@@ -4643,6 +4680,8 @@ export interface components {
             depth_band?: number | null;
             /** @description From 10 to 90 % up */
             emergence_hours?: number | null;
+            /** @description Scatter of single spacings that is still good, as a share of what is set */
+            spacing_cv?: number | null;
             /** @description That was changed; not of a new one */
             revision?: number;
         };
@@ -5483,6 +5522,45 @@ export interface components {
             /** @description Take back what is superseded */
             withdrawn?: boolean;
         };
+        LubricationPoint: {
+            /** @description Its key, or a UUID for one of the shop’s own */
+            point: string;
+            name: string;
+            /** @description The shop has added it */
+            own: boolean;
+            /** @enum {string} */
+            per: "row" | "planter";
+            /** @description On each row, or on the planter */
+            minutes: number;
+            /** @enum {string} */
+            product: "dry" | "grease" | "anti_seize" | "penetrating";
+            /** @enum {string} */
+            rounds: "before_planting" | "after_planting" | "both";
+            /** @description Of each row, after which it is due again within the season */
+            acres: number | null;
+            /** @description Of planting, the same */
+            hours: number | null;
+            /** @description It is not lubricated here */
+            off: boolean;
+            /** @description 0 where the shop has changed nothing */
+            revision: number;
+        };
+        LubricationEdit: {
+            /** @description Of one of the shop’s own */
+            name?: string;
+            /** @enum {string} */
+            per: "row" | "planter";
+            minutes: number;
+            /** @enum {string} */
+            product: "dry" | "grease" | "anti_seize" | "penetrating";
+            /** @enum {string} */
+            rounds: "before_planting" | "after_planting" | "both";
+            acres?: number | null;
+            hours?: number | null;
+            off?: boolean;
+            /** @description That was changed; 0 of a new one */
+            revision: number;
+        };
         WorkJob: {
             /**
              * @description By which it is ticked and finished
@@ -5556,6 +5634,10 @@ export interface components {
              */
             since: string;
             tools: string[];
+            /** @description What to look at while it is off */
+            looks: string[];
+            /** @description What to mind when it goes back on */
+            back: string[];
             /** @description That it takes at its heaviest */
             people: number;
             /** @description Whose cautions hold */
@@ -10493,6 +10575,58 @@ export interface operations {
                 };
             };
             400: components["responses"]["Refused"];
+            404: components["responses"]["NotFound"];
+            409: components["responses"]["Refused"];
+            422: components["responses"]["Refused"];
+        };
+    };
+    lubrication: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All points, typical ones first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        points: components["schemas"]["LubricationPoint"][];
+                    };
+                };
+            };
+        };
+    };
+    keepLubrication: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description Its key, or a UUID made on the device */
+                point: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LubricationEdit"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LubricationPoint"];
+                };
+            };
             404: components["responses"]["NotFound"];
             409: components["responses"]["Refused"];
             422: components["responses"]["Refused"];

@@ -38,6 +38,7 @@ const saySpacing = (of: DugRow) =>
           <span v-if="of.spacing" class="line"
             >{{ of.spacing }} apart <span class="quiet">{{ saySpacing(of) }}</span></span
           >
+          <span v-if="of.uneven" class="due">spaced less evenly than you want</span>
           <span v-if="of.population" class="line quiet">{{
             [of.population, of.rate?.said].filter(Boolean).join(', ')
           }}</span>

@@ -14,6 +14,7 @@ const milo = {
   depth: null,
   depth_band: null,
   emergence_hours: null,
+  spacing_cv: null,
   revision: 2,
 }
 const network = vi.hoisted(() => {
@@ -23,7 +24,14 @@ const network = vi.hoisted(() => {
   }
   globalThis.fetch = (async (request: Request) => {
     const { method, url } = request
-    const typical = { singulation: 0.98, rate_low: -0.05, rate_high: 0.05, depth_band: 6.35, emergence_hours: 48 }
+    const typical = {
+      singulation: 0.98,
+      rate_low: -0.05,
+      rate_high: 0.05,
+      depth_band: 6.35,
+      emergence_hours: 48,
+      spacing_cv: 0.3,
+    }
     if (method === 'GET') return Response.json({ aims: network.aims, typical })
     network.sent.push({ method, url: new URL(url).pathname, body: (await request.json()) as Record<string, unknown> })
     return Response.json(network.aims[0] ?? {}, { status: method === 'POST' ? 201 : 200 })

@@ -27,6 +27,7 @@ const empty = {
   depth: null as number | null,
   depth_band: null as number | null,
   emergence_hours: null as number | null,
+  spacing_cv: null as number | null,
 }
 const form = reactive({ ...empty })
 const changing = ref<Aim>()
@@ -39,8 +40,8 @@ function change(of?: Aim): void {
   Object.assign(form, empty, of ?? {})
 }
 async function save(): Promise<void> {
-  const { crop, size, singulation, rate_low, rate_high, depth, depth_band, emergence_hours } = form
-  const figures = { crop, size, singulation, depth, depth_band, emergence_hours }
+  const { crop, size, singulation, rate_low, rate_high, depth, depth_band, emergence_hours, spacing_cv } = form
+  const figures = { crop, size, singulation, depth, depth_band, emergence_hours, spacing_cv }
   // How much closer is typed as a share, and kept as one under 0.
   const sent = { ...figures, rate_low: rate_low === null ? null : -Math.abs(rate_low), rate_high }
   const of = changing.value
@@ -65,8 +66,9 @@ async function save(): Promise<void> {
     <p v-if="typical" class="quiet">
       Typical values: singulation {{ Math.round(100 * typical.singulation) }} %, spacing within
       {{ Math.round(100 * typical.rate_high) }} %, depth within {{ inches(typical.depth_band) }}
-      {{ units === 'mm' ? 'mm' : 'in' }}, 10 to 90 % up within {{ typical.emergence_hours }} hours. Flat, large or
-      pelleted seed may give only 93 to 97 % singulation.
+      {{ units === 'mm' ? 'mm' : 'in' }}, 10 to 90 % up within {{ typical.emergence_hours }} hours, spacings scatter by
+      {{ Math.round(100 * typical.spacing_cv) }} % at most. Flat, large or pelleted seed may give only 93 to 97 %
+      singulation.
     </p>
     <ul v-if="told.data.value?.aims.length">
       <li v-for="of in told.data.value.aims" :key="of.id">
@@ -144,6 +146,14 @@ async function save(): Promise<void> {
         :low="1"
         :high="500"
         whole
+      />
+      <number-field
+        v-model="form.spacing_cv"
+        label="Spacings scatter by at most"
+        kind="share"
+        :low="0.05"
+        :high="1"
+        :places="3"
       />
       <div class="actions">
         <v-btn v-if="changing" variant="text" @click="change()">Cancel</v-btn>

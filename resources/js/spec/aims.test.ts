@@ -13,6 +13,7 @@ const typical: Aim = {
   depth: null,
   depth_band: null,
   emergence_hours: null,
+  spacing_cv: null,
 }
 
 describe('what counts as good', () => {
@@ -21,6 +22,7 @@ describe('what counts as good', () => {
     [{ singulation: 0.955 }, 'singulation 95.5 %'],
     [{ rate_low: -0.03, rate_high: 0.05 }, 'spacing -3 % to +5 %'],
     [{ rate_high: 0.1 }, 'spacing typical to +10 %'],
+    [{ spacing_cv: 0.25 }, 'spacings scatter 25 % at most'],
     [
       { depth: 50.8, depth_band: 3.2, emergence_hours: 60 },
       'depth 2 in, depth off by 0.13 in at most, 10 to 90 % up within 60 h',

@@ -13,6 +13,7 @@ export function sayAim(of: Aim, units: Units): string {
     (of.rate_low !== null || of.rate_high !== null) && `spacing ${band}`,
     of.depth !== null && `depth ${length(of.depth)}`,
     of.depth_band !== null && `depth off by ${length(of.depth_band)} at most`,
+    of.spacing_cv !== null && `spacings scatter ${percent(of.spacing_cv)} at most`,
     of.emergence_hours !== null && `10 to 90 % up within ${of.emergence_hours} h`,
   ]
     .filter(Boolean)

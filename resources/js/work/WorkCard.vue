@@ -17,6 +17,7 @@ import { sayRow } from '@/words'
 import CardDone from './CardDone.vue'
 import CardFinish from './CardFinish.vue'
 import CardHead from './CardHead.vue'
+import CardNotes from './CardNotes.vue'
 import CouldNot from './CouldNot.vue'
 import { closedBy, closedByOthers, nextLine, runningMinutes, ticksOf } from './hands'
 import { sayMinutes } from './plan'
@@ -137,6 +138,7 @@ function finish(): void {
       <template v-else>
         <div class="body">
           <card-head :pieces="pieces" :planter="planter" />
+          <card-notes :pieces="pieces" of="looks" />
           <section v-for="{ piece, ticks, jobs, next: line } in sections" :key="piece.key">
             <h3 v-if="sections.length > 1">
               {{ sayRow(piece.row) }} <span class="quiet">{{ line === undefined ? 'all ticked' : '' }}</span>
@@ -189,6 +191,7 @@ function finish(): void {
               </li>
             </ul>
           </section>
+          <card-notes :pieces="pieces" of="back" />
         </div>
         <refusal-list :refusal="refusal" />
         <div class="actions foot">

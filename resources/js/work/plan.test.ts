@@ -29,6 +29,8 @@ const piece = (
   lines: [],
   since: '',
   tools: [],
+  looks: [],
+  back: [],
   people: 1,
   walk: '',
   stations: [],

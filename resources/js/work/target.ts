@@ -16,7 +16,7 @@ export function sayTarget(key: string): string {
   const words: Record<string, () => string> = {
     off: () => say(`step.${what}`),
     own: () => say('work.own'),
-    grease: () => say(`lube.${what}`),
+    grease: () => say(what.includes('-') ? 'lube.own' : `lube.${what}`),
     change: () => say(`slot.${what}`),
   }
   const said = words[action]?.() ?? `${say(`action.${action}`)}: ${say(`check.${what}`).toLowerCase()}`

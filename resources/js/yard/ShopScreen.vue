@@ -3,6 +3,7 @@ import { useShop } from '@/api/queries'
 import AppBar from '@/components/AppBar.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import AimsPanel from '@/spec/AimsPanel.vue'
+import LubricationPanel from '@/work/LubricationPanel.vue'
 import ShopForm from './ShopForm.vue'
 import ShopMoney from './ShopMoney.vue'
 
@@ -17,6 +18,7 @@ const shop = useShop()
       <h1>The shop’s figures</h1>
       <shop-money :shop="shop.data.value" />
       <aims-panel />
+      <lubrication-panel />
       <shop-form :shop="shop.data.value" />
     </template>
   </main>

@@ -16,11 +16,17 @@
     @if ($of->steps !== [])
         <div>{{ __('work.off') }}: {{ implode(', ', array_map(static fn (array $step): string => trim(__("step.{$step[0]->name}").' '.\App\Work\WorkWords::side($step[1])), $of->steps)) }}</div>
     @endif
+    @if ($of->looks() !== [])
+        <div>{{ __('card.looks') }} {{ implode('; ', array_map(static fn (string $note): string => __("look_at.{$note}"), $of->looks())) }}.</div>
+    @endif
     @if ($of->piece->own !== null)
         <div><span class="box">☐</span> {{ $of->title }}</div>
     @endif
     @foreach ($of->piece->jobs as $job)
         <div><span class="box">☐</span> {{ $words->jobInFull($job, $of->askedFor($job)) }}</div>
     @endforeach
+    @if ($of->back() !== [])
+        <div>{{ __('card.back') }} {{ implode('; ', array_map(static fn (string $note): string => __("put_back.{$note}"), $of->back())) }}.</div>
+    @endif
     <div class="quiet">{{ __('work.done_by') }} ______________________</div>
 </div>

@@ -7,6 +7,7 @@ namespace Ustrel\Core\Field\Diagnosis;
 use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Meter\Share;
+use Ustrel\Core\Spec\Aims;
 
 /** What a dig says is not as it should be, and what it has looked for and not found. */
 final readonly class DigSymptoms
@@ -19,9 +20,6 @@ final readonly class DigSymptoms
 
     /** More of the spacings than this, by more than luck, are missed or doubled. */
     private const SHARE = 0.02;
-
-    /** Single spacings that scatter by more than this share of what is set are poor. */
-    private const POOR = 0.3;
 
     private const SIGNS = [
         DigSign::W->value => Symptom::W, DigSign::Open->value => Symptom::Open, DigSign::Smeared->value => Symptom::Smeared, DigSign::DrySoil->value => Symptom::DrySoil,
@@ -42,8 +40,9 @@ final readonly class DigSymptoms
      * @param  list<DigSign>  $signs  none says nothing of the furrow
      * @param  bool|null  $isDeeper  than the others, or shallower; null where it is like them
      * @param  float|null  $every  spacing that is set, millimetres
+     * @param  float  $evenness  scatter of single spacings that is still good, as a share of it
      */
-    public static function of(DugRow $row, array $signs, ?bool $isDeeper, ?float $every): self
+    public static function of(DugRow $row, array $signs, ?bool $isDeeper, ?float $every, float $evenness = Aims::SPACING_CV): self
     {
         $is = [];
         if (count($row->depths) >= self::FEWEST) {
@@ -62,7 +61,7 @@ final readonly class DigSymptoms
             $count = count($row->spacings);
             $is[Symptom::Skips->value] = Share::of((int) round($drops->missIndex() * $count), $count)->low > self::SHARE;
             $is[Symptom::Doubles->value] = Share::of((int) round($drops->multipleIndex() * $count), $count)->low > self::SHARE;
-            $is[Symptom::SpacingPoor->value] = ($drops->precision() ?? 0.0) > self::POOR;
+            $is[Symptom::SpacingPoor->value] = ($drops->precision() ?? 0.0) > $evenness;
         }
 
         return new self(array_map(Symptom::from(...), array_keys($is, true, true)), array_map(Symptom::from(...), array_keys($is, false, true)));

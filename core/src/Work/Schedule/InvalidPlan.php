@@ -83,6 +83,11 @@ final class InvalidPlan extends CoreException
         return new self("Point {$number} of what is lubricated has to be per row or planter, take over 0 to 60 minutes, be due again after 1 to 10,000 acres or hours, and name a product and equipment that there is.");
     }
 
+    public static function whileOff(string $step): self
+    {
+        return new self("Notes of {$step} are lists, each with its note and, where it has one, a check that there is.");
+    }
+
     public static function missing(string $task, string $other): self
     {
         return new self("{$task} comes after {$other}, which is not in the plan.");
