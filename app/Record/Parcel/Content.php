@@ -11,6 +11,8 @@ use App\Models\Bench\Meter;
 use App\Models\Bench\MeterMove;
 use App\Models\Bench\SeedLot;
 use App\Models\Bench\SeedMove;
+use App\Models\Bench\StandDrop;
+use App\Models\Bench\StandRun;
 use App\Models\Field\Dig;
 use App\Models\Field\Setting;
 use App\Models\Field\SignOff;
@@ -88,6 +90,8 @@ final class Content
         Decision::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         OwnJob::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         WorkEvent::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        StandRun::class => ['planter_id' => Planter::class, 'user_id' => User::class],
+        StandDrop::class => [],
         BenchRun::class => ['planter_id' => Planter::class, 'user_id' => User::class, 'seed_lot_id' => SeedLot::class],
         Setting::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Dig::class => ['planter_id' => Planter::class, 'user_id' => User::class],
@@ -100,6 +104,8 @@ final class Content
         Import::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Activity::class => ['workshop_id' => Workshop::class, 'causer_id' => User::class],
     ];
+
+    private const RUN = "state IN ('ended', 'short') AND planter_id IN (SELECT id FROM planters WHERE workshop_id = ?)";
 
     private const WATCHED = "state = 'ended' AND planter_id IN (SELECT id FROM planters WHERE workshop_id = ?)";
 
@@ -118,7 +124,8 @@ final class Content
     public const LEFT_OUT = [
         User::class => ['password', 'remember_token', 'link_sha256', 'link_expires_at', 'planter_id'],
         Import::class => ['report', 'mapping'],
-        // Monitors are let in anew.
+        // Test stands and monitors are let in anew.
+        StandRun::class => ['stand_id'],
         WatchRun::class => ['stand_id'],
     ];
 
@@ -145,6 +152,8 @@ final class Content
             $model === WatchRun::class => 'watch_runs WHERE '.self::WATCHED.' ORDER BY made_at, id',
             $model === WatchPass::class => 'watch_passes WHERE watch_run_id IN (SELECT id FROM watch_runs WHERE '.self::WATCHED.') ORDER BY watch_run_id, number',
             $model === WatchAlarm::class => 'watch_alarms WHERE watch_run_id IN (SELECT id FROM watch_runs WHERE '.self::WATCHED.') ORDER BY id',
+            $model === StandRun::class => 'stand_runs WHERE '.self::RUN.' ORDER BY made_at, id',
+            $model === StandDrop::class => 'stand_drops WHERE stand_run_id IN (SELECT id FROM stand_runs WHERE '.self::RUN.') ORDER BY stand_run_id, seq',
             $model === SeasonPlan::class => 'season_plans WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY season, id',
             $model === Walk::class => 'walks WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY started_at, id',
             default => "{$table} WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY recorded_at, id",

@@ -172,6 +172,7 @@ final readonly class UnpackWorkshop
         return match (true) {
             in_array('planter_id', $has, true) => "{$line}.planter_id IN ({$planters})",
             in_array('workshop_id', $has, true) => "{$line}.workshop_id = ?",
+            in_array('stand_run_id', $has, true) => "{$line}.stand_run_id IN (SELECT id FROM stand_runs WHERE planter_id IN ({$planters}))",
             default => "{$line}.watch_run_id IN (SELECT id FROM watch_runs WHERE planter_id IN ({$planters}))",
         };
     }
@@ -266,7 +267,7 @@ final readonly class UnpackWorkshop
         $pairs = array_map(static fn (array $line): string => "[{$line[0]}, ".json_encode((object) $line[1], JSON_THROW_ON_ERROR).']', $lines);
 
         return DB::scalar(
-            "INSERT INTO {$table} ({$put}) SELECT {$taken} FROM jsonb_array_elements(?::jsonb) AS pair, LATERAL jsonb_populate_record(NULL::{$table}, (pair->0) || (pair->1)) AS line RETURNING ".(new $model)->getKeyName(),
+            "INSERT INTO {$table} ({$put}) SELECT {$taken} FROM jsonb_array_elements(?::jsonb) AS pair, LATERAL jsonb_populate_record(NULL::{$table}, (pair->0) || (pair->1)) AS line RETURNING ".((new $model)->getIncrementing() ? 'id' : 'true'),
             ['['.implode(', ', $pairs).']'],
         );
     }
