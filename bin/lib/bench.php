@@ -35,6 +35,7 @@ require __DIR__.'/bench-client.php';
 require __DIR__.'/bench-parts.php';
 require __DIR__.'/bench-policies.php';
 require __DIR__.'/bench-stand.php';
+require __DIR__.'/bench-start.php';
 require __DIR__.'/bench-watch.php';
 require __DIR__.'/bench-wear.php';
 require __DIR__.'/bench-work.php';
@@ -176,6 +177,11 @@ function plans(Planter $planter, Walk $walk): array
 $planter = largePlanter();
 $walk = $planter->walks()->whereNull('finished_at')->firstOrFail();
 $client = new Client((string) getenv('BASE_URL'));
+
+$starts = starts();
+$report('bin/start the first time, to one console command', $starts['first'], 100, 'x');
+$report('bin/start again, data kept', $starts['again'], 25, 'x');
+$report('Stopping it', $starts['stop'], 6, 'x');
 
 Artisan::call('ustrel:inflate', ['--planters' => 2, '--readings' => SMALL]);
 $small = measure($client, $planter, $walk);
