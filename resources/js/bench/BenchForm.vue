@@ -193,12 +193,13 @@ async function start(): Promise<void> {
         <number-field v-model="population" label="Population" kind="seeds" whole :low="500" :high="2_000_000" />
         <number-field v-model="mph" label="Speed" kind="speed" :low="0.5" :high="20" :places="1" />
         <number-field v-if="way === 'counts'" v-model="cells" label="Cells" whole :low="1" :high="400" />
-        <number-field v-model="runIn" label="Seeds before counting" whole :high="5000" />
+        <number-field v-model="runIn" label="Seeds run in" whole :high="5000" />
         <v-text-field v-model="singulator" label="Singulator" placeholder="step 2" maxlength="80" />
+        <v-text-field v-model="lubricant" label="Lubricant, dose" placeholder="1 cup of talc a bag" maxlength="80" />
       </div>
-      <v-text-field v-model="lubricant" label="Lubricant and dose" placeholder="1 cup of talc a bag" maxlength="80" />
       <p class="quiet">
-        Only runs with the same seed, disc, singulator and lubricant, within 0.5 mph, count for the vacuum.
+        Seeds run in are those before you count. Only runs with the same seed, disc, singulator and lubricant, within
+        0.5 mph, count for the vacuum.
         {{ way === 'counts' ? '' : 'With population and cells, type turns or speed: each gives the other.' }}
       </p>
     </details>

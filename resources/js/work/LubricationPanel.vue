@@ -143,6 +143,12 @@ ul {
   padding: 0;
   list-style: none;
 }
+li strong::first-letter {
+  text-transform: uppercase;
+}
+li strong {
+  display: block;
+}
 li {
   display: grid;
   grid-template-columns: 220px minmax(0, 1fr) auto;
