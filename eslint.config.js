@@ -2,7 +2,7 @@ import vue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
 
 export default ts.config(
-  { ignores: ['resources/js/api/schema.d.ts', 'public', 'vendor'] },
+  { ignores: ['resources/api', 'public', 'vendor'] },
   ...ts.configs.strict,
   ...vue.configs['flat/recommended'],
   {

@@ -28,7 +28,7 @@ const serviceWorker = VitePWA({
     clientsClaim: true,
     runtimeCaching: [
       {
-        urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
+        urlPattern: ({ request, url }) => request.mode === 'navigate' && !/^\/(api|openapi)/.test(url.pathname),
         handler: 'NetworkFirst',
         options: {
           cacheName: 'page',

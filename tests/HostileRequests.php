@@ -21,7 +21,7 @@ final class HostileRequests
     /** @param  array<string, string>  $ids  of things that are there, by path parameter */
     public function __construct(int $seed, private readonly array $ids)
     {
-        $this->document = json_decode((string) file_get_contents(base_path('openapi.json')), true, 64, JSON_THROW_ON_ERROR);
+        $this->document = json_decode((string) file_get_contents(public_path('openapi.json')), true, 64, JSON_THROW_ON_ERROR);
         $this->random = new Randomizer(new Mt19937($seed));
     }
 

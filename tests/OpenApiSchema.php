@@ -12,7 +12,7 @@ final class OpenApiSchema
 
     public function __construct()
     {
-        $this->document = json_decode((string) file_get_contents(base_path('openapi.json')), true, 64, JSON_THROW_ON_ERROR);
+        $this->document = json_decode((string) file_get_contents(public_path('openapi.json')), true, 64, JSON_THROW_ON_ERROR);
     }
 
     /** @return list<string> what does not agree, each with its path */

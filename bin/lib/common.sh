@@ -131,6 +131,16 @@ install_packages() {
     once_per "$ROOT/public/build/.stamp" "$ROOT"/{resources/js,lang,package-lock.json,vite.config.ts} -- build_client
 }
 
+write_api_document() { php "$ROOT/artisan" ustrel:openapi >"$ROOT/public/openapi.json.new" && mv "$ROOT/public/openapi.json.new" "$ROOT/public/openapi.json"; }
+write_api_types() { npm run --silent --prefix "$ROOT" api >/dev/null; }
+
+# The OpenAPI document that the attributes make, and with "types" what the client is typed by.
+describe_api() {
+    once_per "$ROOT/vendor/.stamp-api" "$ROOT"/{app,core/src,composer.json} -- step "Describing the API" "Run bin/ustrel ustrel:openapi to see more." write_api_document
+    [ "${1:-}" = types ] || return 0
+    once_per "$ROOT/node_modules/.stamp-api" "$ROOT"/{public/openapi.json,package.json} -- step "Typing the client" "Run npm run api to see more." write_api_types
+}
+
 # Whether somebody listens at a port, of loopback where no address is given.
 port_taken() {
     local host=${2:-127.0.0.1}

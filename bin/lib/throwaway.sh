@@ -84,6 +84,7 @@ throwaway_server() {
     step "Making the tables" "Read the lines above." artisan migrate --force
     step "Loading the typical spec sheets" "Read the lines above." artisan ustrel:load-sheets
     step "Loading the demo" "Read the lines above." artisan ustrel:load-demo
+    describe_api
     step "Preparing the application" "Read the lines above." artisan optimize
     fpm_start
     nginx_start

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\ApiDigest;
 use App\Spec\CopySpecSheet;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
@@ -147,4 +148,26 @@ it('notices an answer that the document does not describe', function (): void {
         ->and($schema->faults('get', '/api/me', 200, array_diff_key($me, ['theme' => 1])))->toBe(['$.theme is missing'])
         ->and($schema->faults('get', '/api/me', 200, $me + ['secret' => 1]))->toBe(['$.secret is not described'])
         ->and($schema->faults('get', '/api/me', 418, $me))->toHaveCount(1);
+});
+
+it('shows the API to people, and hands it to programs', function (): void {
+    $this->get('/openapi')->assertOk()->assertSee('GET /api/yard')->assertSee('Whether it plants deeper after that')->assertSee('seeds_to_tell')->assertDontSee('<div id="app">', false);
+    expect(json_decode((string) file_get_contents(public_path('openapi.json')), true)['openapi'])->toBe('3.1.0');
+});
+
+it('tells the contract in a line for each route and schema', function (): void {
+    $told = ApiDigest::of(['paths' => ['/api/rows/{row}' => ['parameters' => [], 'put' => [
+        'parameters' => [['$ref' => '#/components/parameters/row'], ['name' => 'again', 'in' => 'query']],
+        'requestBody' => ['content' => ['application/json' => ['schema' => ['$ref' => '#/components/schemas/RowEdit']]]],
+        'responses' => ['200' => ['content' => ['application/json' => ['schema' => ['type' => 'array', 'items' => ['$ref' => '#/components/schemas/Row']]]]], '404' => [], '201' => ['content' => ['text/csv' => []]]],
+    ]]], 'components' => ['schemas' => [
+        'Row' => ['type' => 'object', 'required' => ['id'], 'properties' => ['id' => ['type' => 'integer'], 'side' => ['type' => ['string', 'null'], 'enum' => ['left', 'right']], 'of' => ['type' => 'object', 'required' => [], 'properties' => ['mm' => ['type' => ['number', 'null']]]]]],
+        'Both' => ['allOf' => [['$ref' => '#/components/schemas/Row'], ['type' => 'object', 'required' => ['so'], 'properties' => ['so' => ['type' => 'boolean']]]]],
+    ]]]);
+    expect($told)->toBe([
+        'PUT /api/rows/{row}(row, again?) RowEdit -> 200 Row[], 404, 201 text/csv',
+        '',
+        'Both: Row & {so boolean}',
+        'Row: {id integer, side? "left"|"right"|null, of? {mm? number|null}}',
+    ]);
 });

@@ -102,7 +102,7 @@ it('loads the demo: four planters, past seasons walked, one walk half done, and 
 });
 
 it('describes every route in the OpenAPI document', function (): void {
-    $document = json_decode((string) file_get_contents(base_path('openapi.json')), true);
+    $document = json_decode((string) file_get_contents(public_path('openapi.json')), true);
     foreach (Route::getRoutes()->getRoutes() as $route) {
         if (str_starts_with($route->uri(), 'api/')) {
             expect($document['paths']['/'.rtrim($route->uri(), '/')] ?? [])->toHaveKey(strtolower($route->methods()[0]), message: $route->uri());

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Http\ApiDigest;
 use Illuminate\Console\Command;
 use OpenApi\Generator;
+use Symfony\Component\Console\Output\OutputInterface;
 
 final class WriteOpenApi extends Command
 {
-    protected $signature = 'ustrel:openapi {file=openapi.json : Where to, absolute or from the folder of the application}';
+    protected $signature = 'ustrel:openapi {--digest : The paths and fields alone, a line each}';
 
-    protected $description = 'Write the OpenAPI document from the attributes of controllers, requests and resources';
+    protected $description = 'Print the OpenAPI document that the attributes of controllers, requests and shapes make';
 
     public function handle(): int
     {
@@ -21,8 +23,7 @@ final class WriteOpenApi extends Command
 
             return self::FAILURE;
         }
-        $file = $this->argument('file');
-        file_put_contents(str_starts_with($file, '/') ? $file : base_path($file), $document->toJson()."\n");
+        $this->output->writeln($this->option('digest') ? ApiDigest::of((array) json_decode($document->toJson(), true)) : $document->toJson(), OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;
     }

@@ -1,5 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch'
-import type { paths } from './schema'
+import type { paths } from '../../api/schema'
 
 /** The server said no, in words for the technician. */
 export class Refusal extends Error {
