@@ -101,11 +101,21 @@ once_per() {
     printf '%s' "$digest" >"$stamp"
 }
 
+# Each package in the version that composer.pins names: without a lock file, what others need would float.
 install_php_packages() {
+    local pins=()
     say "Installing PHP packages"
     rm -f "$ROOT"/vendor/.stamp{,-run}
+    if [ -f "$ROOT/composer.pins" ]; then mapfile -t pins < <(sed 's/^\(\S*\) \(\S*\)$/--with\n\1:\2/' "$ROOT/composer.pins"); fi
     step "composer update" "Check that Composer reaches its registry." \
-        env COMPOSER_ALLOW_SUPERUSER=1 composer update --working-dir="$ROOT" --no-interaction --no-progress --prefer-dist ${1:+"$1"}
+        env COMPOSER_ALLOW_SUPERUSER=1 composer update --working-dir="$ROOT" --no-interaction --no-progress --prefer-dist ${1:+"$1"} "${pins[@]}"
+}
+
+# The newest that composer.json allows, and each of them pinned.
+renew_pins() {
+    rm -f "$ROOT/composer.pins"
+    install_php_packages
+    php -r 'foreach (json_decode(file_get_contents($argv[1]), true)["packages"] as $of) { if ($of["name"] !== "ustrel/core") { echo "{$of["name"]} {$of["version"]}\n"; } }' "$ROOT/vendor/composer/installed.json" | LC_ALL=C sort >"$ROOT/composer.pins"
 }
 
 install_node_packages() {
@@ -122,7 +132,7 @@ build_client() {
 # With --no-dev as "$1" only what running needs; what tests need besides is left where it is there already.
 install_packages() {
     mkdir -p "$ROOT/vendor" "$ROOT/node_modules" "$ROOT/public/build"
-    local stamp=.stamp manifests=("$ROOT"/{composer,core/composer}.json)
+    local stamp=.stamp manifests=("$ROOT"/{composer.json,core/composer.json,composer.pins})
     if [ "${1:-}" = --no-dev ] && [ "$(cat "$ROOT/vendor/.stamp" 2>/dev/null)" != "$(digest_of "${manifests[@]}")" ]; then stamp=.stamp-run; fi
     once_per "$ROOT/vendor/$stamp" "${manifests[@]}" -- install_php_packages "${1:-}" &
     local php=$!
