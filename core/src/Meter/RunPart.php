@@ -78,11 +78,15 @@ final readonly class RunPart
      */
     private static function filled(array $airs): array
     {
-        $told = array_filter($airs, static fn (?float $air): bool => $air !== null);
-        $last = $told === [] ? null : reset($told);
+        $told = array_values(array_filter($airs, is_float(...)));
+        if ($told === []) {
+            return [];
+        }
+        $last = $told[0];
         $filled = [];
-        foreach ($last === null ? [] : $airs as $air) {
-            $filled[] = $last = $air ?? $last;
+        foreach ($airs as $air) {
+            $last = $air ?? $last;
+            $filled[] = $last;
         }
 
         return $filled;

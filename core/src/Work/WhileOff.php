@@ -33,7 +33,10 @@ final readonly class WhileOff
     {
         $read = [];
         foreach ($steps as $step => $of) {
-            $read[$step] = ['look' => self::notes((string) $step, $of['look'] ?? null), 'back' => self::notes((string) $step, $of['back'] ?? null)];
+            if (! is_array($of)) {
+                throw InvalidPlan::whileOff((string) $step);
+            }
+            $read[(string) $step] = ['look' => self::notes((string) $step, $of['look'] ?? null), 'back' => self::notes((string) $step, $of['back'] ?? null)];
         }
 
         return new self($read);
@@ -84,9 +87,10 @@ final readonly class WhileOff
     {
         $notes = [];
         foreach (is_array($given) && array_is_list($given) ? $given : throw InvalidPlan::whileOff($step) as $one) {
-            $with = isset($one['with']) && is_string($one['with']) ? CheckKey::tryFrom($one['with']) : null;
-            $isNote = is_array($one) && is_string($one['note'] ?? null) && isset($one['with']) === ($with !== null);
-            $notes[] = $isNote ? [$one['note'], $with] : throw InvalidPlan::whileOff($step);
+            $one = is_array($one) ? $one : throw InvalidPlan::whileOff($step);
+            [$note, $named] = [$one['note'] ?? null, $one['with'] ?? null];
+            $with = is_string($named) ? CheckKey::tryFrom($named) : null;
+            $notes[] = is_string($note) && ($named === null || $with !== null) ? [$note, $with] : throw InvalidPlan::whileOff($step);
         }
 
         return $notes;
