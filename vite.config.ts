@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { fileURLToPath, URL } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import laravel from 'laravel-vite-plugin'
@@ -60,6 +61,7 @@ const clientWords = {
 }
 
 export default defineConfig({
+  define: { __VERSION__: JSON.stringify(readFileSync('VERSION', 'utf8').trim()) },
   // Laravel's plugin is for building; it refuses to start where CI is set, and tests need nothing of it.
   plugins: [
     !process.env.VITEST && [laravel({ input: 'resources/js/main.ts', refresh: false }), serviceWorker],

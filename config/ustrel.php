@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 return [
+    'version' => trim((string) file_get_contents(base_path('VERSION'))),
+
     // The address that people use, where it is not the one that Ustrel listens at; null: whatever was asked for.
     'public_url' => env('USTREL_URL') ?: null,
 

@@ -138,7 +138,7 @@ install_packages() {
     local php=$!
     once_per "$ROOT/node_modules/.stamp" "$ROOT/package.json" "$ROOT/package-lock.json" -- install_node_packages
     wait "$php" || exit 1
-    once_per "$ROOT/public/build/.stamp" "$ROOT"/{resources/js,lang,package-lock.json,vite.config.ts} -- build_client
+    once_per "$ROOT/public/build/.stamp" "$ROOT"/{resources/js,lang,package-lock.json,vite.config.ts,VERSION} -- build_client
 }
 
 write_api_document() { php "$ROOT/artisan" ustrel:openapi >"$ROOT/public/openapi.json.new" && mv "$ROOT/public/openapi.json.new" "$ROOT/public/openapi.json"; }
@@ -173,7 +173,7 @@ choose_user() {
     # A port below 1024 is otherwise root's alone.
     if [ "${WEB_PORT:-1024}" -lt 1024 ]; then AS_APP+=(--inh-caps +net_bind_service --ambient-caps +net_bind_service); fi
     AS_APP+=(--)
-    local code=("$ROOT"/{artisan,app,bootstrap,config,core,database,lang,public,resources/views,routes,standins,vendor})
+    local code=("$ROOT"/{VERSION,artisan,app,bootstrap,config,core,database,lang,public,resources/views,routes,standins,vendor})
     # Packages come as their makers packed them, some for their owner alone.
     if [ -n "$(as_app find "${code[@]}" ! -readable -print -quit 2>&1)" ]; then chmod -R a+rX "${code[@]}"; fi
     if ! as_app test -r "$ROOT/vendor/autoload.php" || ! as_app test -x "$STATE"; then

@@ -184,7 +184,9 @@ final class DemoHistory
             ->firstOrFail();
         // The walk reads what was there before.
         $short = (float) $before->value - 25.4 * DemoPlanter::TAKEN_OUT;
-        Reading::query()->where('id', $before->id)->update(['value' => $short, 'typed' => sprintf('%d mm', round($short))]);
+        $read = $before->getAttributes();
+        Reading::query()->where('id', $before->id)->delete();
+        Reading::query()->insert(['value' => $short, 'typed' => sprintf('%d mm', round($short))] + $read);
         LedgerEvent::query()->insert([
             'id' => DemoScenario::uuid("{$this->planter->name} shims {$row}"), 'planter_id' => $this->planter->id, 'kind' => 'shims_moved', 'row_number' => $row,
             'slot' => Slot::OpenerBlade->value, 'side' => Side::Centre->value, 'pairs' => -1, 'contact_before' => $short,

@@ -23,6 +23,7 @@ final class WriteOpenApi extends Command
 
             return self::FAILURE;
         }
+        $document->info->version = (string) config('ustrel.version');
         $this->output->writeln($this->option('digest') ? ApiDigest::of((array) json_decode($document->toJson(), true)) : $document->toJson(), OutputInterface::OUTPUT_RAW);
 
         return self::SUCCESS;

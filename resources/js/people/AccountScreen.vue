@@ -13,6 +13,7 @@ import { deviceName } from './deviceName'
 import NewPassword from '@/people/entry/NewPassword.vue'
 
 /** One's own password, and where one is signed in. */
+const version = __VERSION__
 const session = useSession()
 const current = ref('')
 const password = ref('')
@@ -80,6 +81,7 @@ async function end(device?: string): Promise<void> {
       </ul>
       <v-btn v-if="others.length > 1" variant="outlined" size="large" @click="end()">Sign out everywhere else</v-btn>
     </section>
+    <p class="quiet">Ustrel {{ version }}</p>
   </main>
 </template>
 
