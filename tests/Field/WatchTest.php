@@ -74,6 +74,11 @@ it('blames what rows share where the planter says so, and has it said by one at 
     }
     $alarm = ($this->now)()['alarms'][0];
     expect($alarm)->toMatchArray(['kind' => 'drift', 'watched' => 'population', 'rows' => [1, 2, 3, 4], 'shared' => 'motor “Left”'])->and($alarm['says'])->toContain('less seed');
+    // Seen is not left: the rows are still amiss, and what was expected of them stands.
+    $kept = fn (): string => WatchRun::query()->findOrFail($run)->kept;
+    $before = $kept();
+    $this->actingAs($this->technician)->postJson("{$this->path}/watch/{$run}/alarms/{$alarm['id']}/seen")->assertOk()->assertJsonPath('run.alarms.0.is_left', false)->assertJsonPath('run.rows.0.state', fn (string $state): bool => $state !== 'sound');
+    expect($kept())->toBe($before);
     // Left as it is, that is what is to be expected from here on.
     $this->actingAs($this->technician)->postJson("{$this->path}/watch/{$run}/alarms/{$alarm['id']}/seen", ['leave' => true])->assertOk()->assertJsonPath('run.alarms.0.is_left', true)->assertJsonPath('run.rows.0.state', 'sound');
     ($this->device)("monitor/runs/{$run}", ($this->lines)($field, 1200, 1800));

@@ -97,6 +97,16 @@ it('takes no invitation that was taken back or is too old, and no address that i
     expect(User::query()->where('name', 'Pim')->exists())->toBeFalse();
 });
 
+it('counts no owner who is locked out as the one that a workshop keeps', function (): void {
+    $this->actingAs($this->technician);
+    $other = User::factory()->for($this->technician->workshop)->create(['role' => Role::Owner])->refresh();
+    $this->patchJson("/api/people/{$other->id}", ['is_active' => false])->assertOk();
+    $this->patchJson("/api/people/{$this->technician->id}", ['role' => 'technician'])->assertUnprocessable()->assertJsonPath('errors.role.0', __('people.last_owner'));
+    $this->patchJson("/api/people/{$this->technician->id}", ['is_active' => false])->assertUnprocessable();
+    $this->patchJson("/api/people/{$other->id}", ['is_active' => true])->assertOk();
+    $this->patchJson("/api/people/{$this->technician->id}", ['role' => 'technician'])->assertOk();
+});
+
 it('keeps an owner, and the name of who has left', function (): void {
     $this->actingAs($this->technician);
     $me = $this->technician->id;

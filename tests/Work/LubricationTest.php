@@ -31,6 +31,17 @@ it('is due whether or not a walk has begun, on all planters of the shop together
     expect(array_column(array_merge(...array_column(($this->pieces)('?together=1'), 'jobs')), 'key'))->toContain('grease:0:hitch:centre');
 });
 
+it('is due again by the acres of each row, not of the planter', function (): void {
+    $this->planted->update(['equipment' => ['row_cleaner' => true] + $this->planted->carries()->toArray()]);
+    ($this->done)('row_cleaner_hubs', '2026-03-01T10:00:00Z');
+    $this->travelTo('2026-05-02 09:00:00');
+    // Eight rows: 400 acres are 50 a row, 520 are 65; 60 a row are the interval.
+    $this->logAcres($this->planted, '2026-04-25', 400)->assertCreated();
+    expect(($this->titles)())->not->toHaveKey('grease:0:row_cleaner_hubs:centre');
+    $this->logAcres($this->planted, '2026-04-26', 120)->assertCreated();
+    expect(($this->titles)())->toHaveKey('grease:0:row_cleaner_hubs:centre');
+});
+
 it('has a round in autumn, and tells in spring that it was missed', function (): void {
     ($this->done)('hitch', '2026-03-01T10:00:00Z');
     ($this->done)('closing_arms', '2026-03-01T10:00:00Z');

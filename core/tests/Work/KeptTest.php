@@ -42,6 +42,11 @@ it('says of each thing that breaks a plan what it is', function (array $task, ar
     'before what it comes after' => [['minutes' => 60, 'after' => ['before']], [1, 539], 0, Breach::After],
 ]);
 
+it('is not broken by work of yesterday that has begun', function (): void {
+    $broken = static fn (array $begun): array => Kept::breaches([new Task('it', 60)], [eightHours()], ['it' => [[0], -900]], 0, $begun);
+    expect($broken([]))->toBe(['it' => Breach::Overdue])->and($broken(['other' => true]))->toBe(['it' => Breach::Overdue])->and($broken(['it' => true]))->toBe([]);
+});
+
 it('keeps any plan that was made, for as long as nothing of it changes, and reads it the same', function (): void {
     $random = new Randomizer(new Mt19937(7));
     for ($case = 0; $case < 40; $case++) {

@@ -67,6 +67,15 @@ it('puts blades before their contact, tyres before the level and meters before t
         ->and($pieces['change:9:meter_seal:centre']->after)->toBe([]);
 });
 
+it('adds what a joint that seized took last time once, however many jobs need it open', function (): void {
+    $blades = new ToDo('blades', [partIn(3, Slot::OpenerBlade, Side::Left), partIn(3, Slot::OpenerBlade, Side::Right)], 0, true);
+    $minutes = static fn (array $seized): int => WorkList::pieces([$blades], JobBook::typical(), Order::typical(), $seized)[1]->minutes;
+    // Both blades by themselves 34; one joint of 20 for both, then two of 20 and 5.
+    expect($minutes([]))->toBe(34)
+        ->and($minutes(['change:3:opener_blade:left' => ['one', 20], 'change:3:opener_blade:right' => ['one', 20]]))->toBe(54)
+        ->and($minutes(['change:3:opener_blade:left' => ['one', 20], 'change:3:opener_blade:right' => ['other', 5]]))->toBe(59);
+});
+
 it('does once what two decisions ask for', function (): void {
     $pieces = piecesOf([new ToDo('a', [partIn(2, Slot::GaugeTyre, Side::Left)], 0, false), new ToDo('b', [partIn(2, Slot::GaugeTyre, Side::Left), partIn(2, Slot::GaugeBearing, Side::Left)], 30, false)]);
     expect($pieces['change:2:gauge_tyre:left']->minutes)->toBe(8 + 2 + 6)->and($pieces['change:2:gauge_tyre:left']->todos)->toBe(['a', 'b'])
