@@ -137,6 +137,22 @@ it('names the one row of a group that is off, not the group', function (): void 
     expect($alone)->toBe(4);
 });
 
+it('blames nothing shared where only one of its rows plants', function (): void {
+    // The motor drives rows 1 and 2, and row 1 is shut: what row 2 loses is its own.
+    $pair = [RowGroup::of(GroupKind::Motor, 'pair', [1, 2], 16)];
+    $found = $blamed = 0;
+    for ($of = 0; $of < 3; $of++) {
+        $field = new MadeUpField([], 800 + $of);
+        $watch = RowWatch::begin(40, $pair, 1600);
+        for ($second = 0, $alarm = null; $second < 7200 && $alarm === null; $second++) {
+            $alarm = $watch->take(MonitorLine::of($field->second($second > 900 ? [2 => 0.05] : []), 16), [1])->alarms[0] ?? null;
+        }
+        $found += $alarm?->rows === [2] ? 1 : 0;
+        $blamed += $alarm?->group === null ? 0 : 1;
+    }
+    expect($blamed)->toBe(0)->and($found)->toBe(3);
+});
+
 /** Sixteen seconds-old rows that tell the same but for what is given. */
 function rowsTold(int $second, array $with = [], array $row = []): MonitorLine
 {
