@@ -152,6 +152,18 @@ it('splits a run whose vacuum was turned down half way into two, and counts neit
         ->and($second)->toMatchArray(['part_of' => $run, 'practice' => true, 'board' => [], 'figures' => null])->and($second['air'])->toEqualWithDelta(6, 0.1)->and($second['places'])->toBeGreaterThan(240)->toBeLessThan(260);
 });
 
+it('calls both parts cut short where the run was', function (): void {
+    $run = ($this->prepare)()->json('id');
+    $at = fn (float $air): string => (string) json_encode(['ms' => 0, 'air' => $air]);
+    // 240 of 500 seeds, the vacuum changed half way: no meter is tested by it.
+    ($this->device)("runs/{$run}", implode("\n", [$at(6), ...array_slice($this->lines, 0, 120), $at(10), ...array_slice($this->lines, 120, 120), '{"end":true}']))->assertOk();
+    expect(array_map(static fn (array $of): array => [$of['air'], $of['partial']], ($this->bench)()['runs']))->toEqual([[10, true], [6, true]]);
+    // A whole one in two parts is a whole one.
+    $run = ($this->prepare)(['row' => 4])->json('id');
+    ($this->device)("runs/{$run}", implode("\n", [$at(6), ...array_slice($this->lines, 0, 200), $at(10), ...array_slice($this->lines, 200), '{"end":true}']))->assertOk();
+    expect(array_column(array_filter(($this->bench)()['runs'], static fn (array $of): bool => $of['row'] === 4), 'partial'))->toBe([false, false]);
+});
+
 it('counts no seed of the run-in, and keeps how a run was set up', function (): void {
     $set = ['population' => 34_000, 'mph' => 5, 'turns' => null, 'singulator' => 'step 2', 'lubricant' => 'talc', 'run_in' => 100];
     // 34,000 an acre at 30 in and 5 mph over 30 cells: 28.62 turns a minute, which the stand is told.
