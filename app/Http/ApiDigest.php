@@ -63,6 +63,6 @@ final class ApiDigest
     {
         $required = $schema['required'] ?? [];
 
-        return implode(', ', array_map(static fn (string $name, array $of): string => $name.(in_array($name, $required, true) ? '' : '?').' '.self::said($of), array_keys($schema['properties']), $schema['properties']));
+        return implode(', ', array_map(static fn (int|string $name, mixed $of): string => $name.(in_array((string) $name, $required, true) ? '' : '?').' '.self::said((array) $of), array_keys($schema['properties']), $schema['properties']));
     }
 }

@@ -47,9 +47,10 @@ async function save(): Promise<void> {
   const body = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
   if (!(await send(() => outbox.deliver({ what: 'standCount', id: body.id, planter: planterId, body })))) return
   once.taken()
-  done.value = `Row ${row.value}: ${plants.value} plants, kept.`
-  plants.value = null
-  row.value = Math.min(rowCount, row.value + 1)
+  done.value = `Row ${typed.row}: ${typed.plants} plants, kept.`
+  // Whoever has gone on meanwhile keeps what they typed.
+  if (plants.value === typed.plants) plants.value = null
+  if (row.value === typed.row) row.value = Math.min(rowCount, row.value + 1)
   counted.value?.focus()
 }
 </script>

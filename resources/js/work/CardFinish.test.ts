@@ -51,5 +51,5 @@ it.each([
 })
 
 it('writes no shims for what moves none', async () => {
-  expect((await finish('touch_gap', 1))?.ledger ?? []).toEqual([])
+  expect((await finish('arm_shim_in', 1))?.ledger ?? []).toEqual([])
 })
