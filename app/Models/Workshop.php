@@ -8,6 +8,7 @@ use App\Models\Bench\Stand;
 use App\Models\Concerns\IsWatched;
 use App\Models\People\Invitation;
 use App\Models\People\Role;
+use App\Models\Work\LubricationPoint;
 use Carbon\CarbonImmutable;
 use Database\Factories\WorkshopFactory;
 use DateTimeZone;
@@ -113,6 +114,12 @@ final class Workshop extends Model
     public function invitations(): HasMany
     {
         return $this->hasMany(Invitation::class);
+    }
+
+    /** @return HasMany<LubricationPoint, $this> what is said otherwise of typical ones, and its own */
+    public function lubricationPoints(): HasMany
+    {
+        return $this->hasMany(LubricationPoint::class)->orderBy('id');
     }
 
     /** @return HasMany<Stand, $this> */

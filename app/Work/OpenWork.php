@@ -141,7 +141,7 @@ final readonly class OpenWork
         foreach ($finished as $event) {
             $done = array_fill_keys($event->targets, $event->happened_at) + $done;
         }
-        $shop = ShopLubrication::of($planter->workshop_id);
+        $shop = ShopLubrication::of($planter->workshop);
         foreach (self::lubrication($planter, $shop, $done) as [$point, $isMissed]) {
             $work[] = $point->work();
             unset($done[$point->work()->key]);

@@ -6,6 +6,7 @@ namespace App\Work;
 
 use App\Models\Planter;
 use App\Models\Work\LubricationPoint;
+use App\Models\Workshop;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Work\Lubrication;
 
@@ -17,9 +18,10 @@ final readonly class ShopLubrication
     {
     }
 
-    public static function of(int $workshopId): self
+    /** Asked for once, however many planters of the workshop go by it. */
+    public static function of(Workshop $workshop): self
     {
-        return new self(LubricationPoint::query()->where('workshop_id', $workshopId)->orderBy('id')->get()->keyBy('point'));
+        return new self($workshop->loadMissing('lubricationPoints')->lubricationPoints->keyBy('point'));
     }
 
     /** @return list<Lubrication> of a planter, in the order in which they are gone round */

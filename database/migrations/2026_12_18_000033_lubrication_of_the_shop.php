@@ -23,7 +23,7 @@ return new class extends Migration
             $table->decimal('minutes', 4, 1);
             $table->text('product');
             $table->text('rounds');
-            $table->integer('acres')->nullable();
+            $table->decimal('acres', 6, 1)->nullable();
             $table->integer('hours')->nullable();
             $table->boolean('is_off')->default(false);
             $table->integer('revision')->default(0);

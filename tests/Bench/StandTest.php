@@ -165,9 +165,11 @@ it('calls both parts cut short where the run was', function (): void {
 });
 
 it('counts no seed of the run-in, and keeps how a run was set up', function (): void {
-    $set = ['population' => 34_000, 'mph' => 5, 'turns' => null, 'singulator' => 'step 2', 'lubricant' => 'talc', 'run_in' => 100];
+    $set = ['population' => 34_000, 'mph' => 5, 'turns' => null, 'singulator' => 'step 2', 'lubricant' => 'talc', 'run_in' => 100, 'places' => 400];
     // 34,000 an acre at 30 in and 5 mph over 30 cells: 28.62 turns a minute, which the stand is told.
     $run = ($this->prepare)($set)->assertOk()->assertJsonPath('turns', 28.62)->json('id');
+    // 400 are to be counted: the stand runs 500.
+    expect(($this->device)('hello')->json('run.places'))->toBe(500);
     ($this->device)("runs/{$run}", implode("\n", [...$this->lines, '{"end":true}']))->assertOk();
     expect($kept = ($this->bench)()['runs'][0])->toMatchArray(['singulator' => 'step 2', 'lubricant' => 'talc', 'population' => 34_000, 'mph' => 5, 'rpm' => 28.6, 'run_in' => 100, 'partial' => false])
         ->and($kept['places'])->toBeGreaterThan(385)->toBeLessThan(405);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Work\LubricationPoint;
 use App\Models\Work\WorkEvent;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
@@ -90,6 +91,28 @@ it('keeps a point once however often it is sent, and not over what somebody else
     ($this->keep)('hitch', ['minutes' => 6, 'revision' => 1])->assertOk()->assertJsonPath('revision', 2);
     ($this->keep)('hitch', ['minutes' => 5, 'revision' => 1])->assertConflict();
     expect(LubricationPoint::query()->sole()->minutes)->toBe('6.0')->and(($this->points)()['hitch'])->toMatchArray(['name' => 'hitch', 'minutes' => 6, 'own' => false])->and(($this->points)()['idlers'])->toMatchArray(['minutes' => 0.5, 'revision' => 0]);
+});
+
+it('takes acres that were typed as hectares, to the tenth', function (): void {
+    ($this->keep)('hitch', ['acres' => 59.3])->assertOk()->assertJsonPath('acres', 59.3);
+    ($this->keep)('hitch', ['acres' => 59.3])->assertOk()->assertJsonPath('revision', 1);
+    ($this->keep)('hitch', ['acres' => 59.31, 'revision' => 1])->assertUnprocessable();
+});
+
+it('asks for the shop’s points once, however many planters there are', function (): void {
+    $asked = function (): int {
+        DB::enableQueryLog();
+        ($this->pieces)('?together=1');
+        $count = count(array_filter(DB::getQueryLog(), static fn (array $of): bool => str_contains($of['query'], 'lubrication_points')));
+        DB::disableQueryLog();
+        DB::flushQueryLog();
+
+        return $count;
+    };
+    foreach (['East', 'West', 'North'] as $name) {
+        $this->planter(['name' => $name, 'planting_start' => '2026-04-20']);
+    }
+    expect($asked())->toBe(1);
 });
 
 it('is each shop’s own', function (): void {

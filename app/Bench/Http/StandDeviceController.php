@@ -53,7 +53,7 @@ final class StandDeviceController extends Controller
 
         return new JsonResponse(['ustrel' => 'stand', 'version' => 1, 'stand' => $stand->name, 'run' => $run === null ? null : [
             'id' => $run->id, 'planter' => $run->planter->name, 'row' => $run->row_number, 'stage' => $run->stage->value, 'seed' => $run->seed, 'disc' => $run->disc, 'cells' => $run->cells,
-            'turns' => $run->turns === null ? null : (float) $run->turns, 'air' => $run->air === null ? null : (float) $run->air, 'places' => $run->places, 'next' => $run->lastSeed() + 1,
+            'turns' => $run->turns === null ? null : (float) $run->turns, 'air' => $run->air === null ? null : (float) $run->air, 'places' => $run->allPlaces(), 'next' => $run->lastSeed() + 1,
         ]]);
     }
 

@@ -19,9 +19,6 @@ use Ustrel\Core\Meter\RunPart;
 /** Ends a run: what its seeds tell goes into the record, once; a run that is too short to tell anything is kept as it is. */
 final readonly class EndRun
 {
-    /** Seeds that may drop while the vacuum moves from one part to the next. */
-    private const MOVING = 60;
-
     public function __construct(private TakeWhole $take)
     {
     }
@@ -67,9 +64,8 @@ final readonly class EndRun
     private function record(StandRun $run, array $parts): void
     {
         $isWhole = count($parts) === 1;
-        // Of a run in parts it is the whole that was cut short or was not.
-        $counted = array_sum(array_map(static fn (array $of): int => $of[1]->counts->places, $parts));
-        $isShort = $counted < min(0.98 * $run->places, $run->places - 10) - ($run->run_in ?? 0) - (count($parts) - 1) * self::MOVING;
+        // Of a run in parts it is the whole that was cut short or was not, with what dropped while the vacuum moved.
+        $isShort = (self::figures($run)->counts->places ?? 0) < min(0.98 * $run->places, $run->places - 10);
         foreach ($parts as $at => [$part, $figures]) {
             $air = $isWhole ? ($run->air === null ? $part->air : (float) $run->air) : $part->air;
             ($this->take)($run->planter, $run->user, static fn (Planter $of): BenchRuns => new BenchRuns($of, BenchRuns::FEWEST_STREAMED), [[

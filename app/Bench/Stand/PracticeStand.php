@@ -40,10 +40,10 @@ final class PracticeStand
         );
         $meter = $meterAt($air);
         $now = $run->started_at === null ? 0.0 : (float) $run->started_at->diffInMilliseconds(CarbonImmutable::now());
-        $drops = $meter->drops($run->places, $practice['number']);
+        $drops = $meter->drops($run->allPlaces(), $practice['number']);
         $half = intdiv(count($drops), 2);
         if ($practice['fault'] === 'vacuum') {
-            $after = array_filter($meterAt(self::TURNED_DOWN * $air)->drops($run->places, $practice['number']), static fn (float $ms): bool => $ms > $drops[$half - 1]);
+            $after = array_filter($meterAt(self::TURNED_DOWN * $air)->drops($run->allPlaces(), $practice['number']), static fn (float $ms): bool => $ms > $drops[$half - 1]);
             $drops = [...array_slice($drops, 0, $half), ...$after];
         }
         $last = $run->lastSeed();
@@ -60,7 +60,7 @@ final class PracticeStand
             }
             $lines = [...$lines, ...self::told($practice['fault'], $at, $at >= $half && $practice['fault'] === 'clock' ? $ms + self::DAY_MS : $ms)];
         }
-        if (! $isCut && $now > $run->places * $meter->every() + 500) {
+        if (! $isCut && $now > $run->allPlaces() * $meter->every() + 500) {
             $lines[] = '{"end":true}';
         }
 

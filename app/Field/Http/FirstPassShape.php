@@ -245,14 +245,13 @@ final class FirstPassShape
         foreach ($digs as $row => $dig) {
             $turn = $turns->turn($dig, $together, $digs, $gained[$dig->id] ?? 0.0);
             $stands = $turns->standsAt($dig);
-            $isTold = $turn !== null && $turn->by !== 0.0 && $turns->isLast($pass) && ($turns->scale === DepthScale::Notches || $turns->worth->isLearned(Lever::Notch));
             $rows[] = $this->row($dig, $dug[$row], $found->rows[$row] ?? null, $aims) + [
                 'differs' => isset($differing[$row]) ? $differing[$row] > 0 : null,
                 'turn' => $turn?->by,
                 'deeper' => $turn?->isDeeper,
                 'stands' => $stands,
                 'turn_to' => $stands === null || $turn === null ? null : $stands + $turn->by,
-                'expected' => $isTold ? $this->expected($turns->worth->after($row, [Lever::Notch->value => $turn->by])) : null,
+                'expected' => $turn !== null && $turn->tellsDepth ? $this->expected($turns->worth->after($row, [Lever::Notch->value => $turn->by])) : null,
                 'before' => $before[$row] ?? null,
             ];
         }

@@ -34,7 +34,7 @@ use Ustrel\Core\Meter\Stage;
  * @property string|null $mph that it runs as if it went
  * @property string $singulator
  * @property string $lubricant
- * @property int $places that are to be run
+ * @property int $places that are to be counted
  * @property array{size: float, leak: float, plugged: bool, fault: string, number: int}|null $practice a made-up meter in the stand's place
  * @property 'waiting'|'running'|'ending'|'ended'|'short' $state
  * @property string|null $air_seen
@@ -66,6 +66,12 @@ final class StandRun extends Model
         'started_at' => 'immutable_datetime',
         'heard_at' => 'immutable_datetime',
     ];
+
+    /** Places that come past, those of the run-in among them. */
+    public function allPlaces(): int
+    {
+        return $this->places + ($this->run_in ?? 0);
+    }
 
     /** Milliseconds from one cell to the next, as it is set up; null where nobody said how fast it turns. */
     public function every(): ?float

@@ -18,7 +18,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $minutes on each
  * @property string $product
  * @property string $rounds
- * @property int|null $acres of each row, after which it is due again
+ * @property string|null $acres of each row, after which it is due again
  * @property int|null $hours of planting, the same
  * @property bool $is_off it is not lubricated here
  * @property int $revision counts its changes
@@ -29,13 +29,13 @@ final class LubricationPoint extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['is_off' => 'boolean', 'minutes' => 'decimal:1'];
+    protected $casts = ['is_off' => 'boolean', 'minutes' => 'decimal:1', 'acres' => 'decimal:1'];
 
     protected $attributes = ['name' => '', 'is_off' => false, 'revision' => 0];
 
     /** @return array<string, mixed> shape: core/jobs/lubrication.json */
     public function shape(): array
     {
-        return ['point' => $this->point, 'per' => $this->per, 'minutes' => (float) $this->minutes, 'product' => $this->product, 'rounds' => $this->rounds, 'acres' => $this->acres, 'hours' => $this->hours];
+        return ['point' => $this->point, 'per' => $this->per, 'minutes' => (float) $this->minutes, 'product' => $this->product, 'rounds' => $this->rounds, 'acres' => $this->acres === null ? null : (float) $this->acres, 'hours' => $this->hours];
     }
 }

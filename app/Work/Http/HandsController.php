@@ -96,7 +96,7 @@ final class HandsController extends Controller
         $time = 'Y-m-d\TH:i:s.v\Z';
         $done = WorkEvent::held($planter->id)->where('kind', '<>', WorkEventKind::Ticked)->with('user')->orderByDesc('recorded_at')->orderByDesc('id')->limit(self::SHOWN)->get();
 
-        $titles = OwnJob::query()->where('planter_id', $planter->id)->pluck('title', 'id')->all() + ShopLubrication::of($planter->workshop_id)->names();
+        $titles = OwnJob::query()->where('planter_id', $planter->id)->pluck('title', 'id')->all() + ShopLubrication::of($planter->loadMissing('workshop')->workshop)->names();
 
         return $response->setContent(json_encode([
             'ticks' => array_values(array_map(static fn (WorkEvent $tick): array => [

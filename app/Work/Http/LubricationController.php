@@ -23,7 +23,7 @@ use Ustrel\Core\Work\LubricationRounds;
     new OA\Property(property: 'minutes', description: 'On each row, or on the planter', type: 'number'),
     new OA\Property(property: 'product', type: 'string', enum: Lubricant::class),
     new OA\Property(property: 'rounds', type: 'string', enum: LubricationRounds::class),
-    new OA\Property(property: 'acres', description: 'Of each row, after which it is due again within the season', type: 'integer', nullable: true),
+    new OA\Property(property: 'acres', description: 'Of each row, after which it is due again within the season', type: 'number', nullable: true),
     new OA\Property(property: 'hours', description: 'Of planting, the same', type: 'integer', nullable: true),
     new OA\Property(property: 'off', description: 'It is not lubricated here', type: 'boolean'),
     new OA\Property(property: 'revision', description: '0 where the shop has changed nothing', type: 'integer'),
@@ -34,7 +34,7 @@ final class LubricationController extends Controller
     #[OA\Response(response: 200, description: 'All points, typical ones first', content: new OA\JsonContent(required: ['points'], properties: [new OA\Property(property: 'points', type: 'array', items: new OA\Items(ref: '#/components/schemas/LubricationPoint'))]))]
     public function index(Request $request): JsonResponse
     {
-        $shop = ShopLubrication::of($this->user($request)->workshop_id);
+        $shop = ShopLubrication::of($this->user($request)->workshop->load('lubricationPoints'));
 
         return new JsonResponse(['points' => array_map(static fn (array $of): array => self::shape($of, $shop), $shop->all())]);
     }
@@ -48,10 +48,10 @@ final class LubricationController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(LubricationRequest $request, string $point, KeepLubrication $keep): JsonResponse
     {
-        $workshop = $this->user($request)->workshop_id;
-        $kept = $keep($workshop, $point, $request->columns(), $request->integer('revision'));
+        $workshop = $this->user($request)->workshop;
+        $kept = $keep($workshop->id, $point, $request->columns(), $request->integer('revision'));
 
-        return new JsonResponse(self::shape($kept->shape(), ShopLubrication::of($workshop)));
+        return new JsonResponse(self::shape($kept->shape(), ShopLubrication::of($workshop->load('lubricationPoints'))));
     }
 
     /**

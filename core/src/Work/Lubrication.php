@@ -40,8 +40,14 @@ final readonly class Lubrication
     /** @return list<array<string, mixed>> all points that there are; shape: core/jobs/lubrication.json */
     public static function points(): array
     {
-        /** @var list<array<string, mixed>> $points */
-        $points = json_decode((string) file_get_contents(__DIR__.'/../../jobs/lubrication.json'), true, flags: JSON_THROW_ON_ERROR);
+        /** @var list<array<string, mixed>>|null $points */
+        static $points = null;
+
+        if ($points === null) {
+            /** @var list<array<string, mixed>> $read */
+            $read = json_decode((string) file_get_contents(__DIR__.'/../../jobs/lubrication.json'), true, flags: JSON_THROW_ON_ERROR);
+            $points = $read;
+        }
 
         return $points;
     }

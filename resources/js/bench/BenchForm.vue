@@ -112,7 +112,7 @@ async function keepCounts(goesOn = false): Promise<void> {
     skips: skips.value ?? -1,
     doubles: doubles.value ?? -1,
     cells: cells.value,
-    part_of: partOf.value,
+    part_of: look ? null : partOf.value,
   }
   const run = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
   if (!(await send(() => body(api.POST('/api/planters/{planter}/bench', { params: params.value, body: run }))))) return

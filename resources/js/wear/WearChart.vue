@@ -46,8 +46,8 @@ const said = computed(() => {
         <line :x1="mark.x" :x2="mark.x" :y1="plot.top" :y2="plot.bottom" />
         <!-- Along its line: side by side, the names of two near lines would cover each other. -->
         <text
-          :transform="`translate(${mark.at} ${(mark.kind === 'changed') === (plot.clear === 'top') ? plot.bottom - 4 : plot.top + 4}) rotate(-90)`"
-          :text-anchor="(mark.kind === 'changed') === (plot.clear === 'top') ? 'start' : 'end'"
+          :transform="`translate(${mark.at} ${mark.isTop ? plot.top + 4 : plot.bottom - 4}) rotate(-90)`"
+          :text-anchor="mark.isTop ? 'end' : 'start'"
         >
           {{ mark.name }}
         </text>

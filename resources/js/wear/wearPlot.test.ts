@@ -63,8 +63,17 @@ describe('the wear chart', () => {
   })
 
   it('names marks where the readings do not begin', () => {
-    expect(plot.clear).toBe('top')
-    expect(wearPlot({ ...chart, shrinks: false }, 640, 340, 'in', utcDay).clear).toBe('bottom')
+    const tops = (shrinks: boolean) =>
+      wearPlot({ ...chart, shrinks }, 640, 340, 'in', utcDay).marks.map(({ name, isTop }) => [
+        name.split(' ')[0],
+        isTop,
+      ])
+    expect(tops(true)).toEqual([
+      ['today', true],
+      ['season', true],
+      ['changed', false],
+    ])
+    expect(tops(false).map(([, isTop]) => isTop)).toEqual([false, false, true])
   })
 
   it.each([

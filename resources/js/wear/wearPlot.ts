@@ -19,7 +19,7 @@ export function sizeAxis(sizes: number[], units: Units): { min: number; max: num
   }
 }
 
-/** Acres, whole and round, that an axis of so many is marked at, with so many steps at most. */
+/** Round acres to mark an axis at, in `most` steps or fewer. */
 export function acresAxis(low: number, high: number, most = 7): number[] {
   const step = [1, 2, 5].flatMap((of) => [1, 10, 100, 1000, 10_000].map((by) => of * by)).sort((a, b) => a - b)
   const interval = step.find((one) => high - low <= most * one) ?? high - low
@@ -36,7 +36,7 @@ const ROOM = { left: 84, right: 24, top: 16, bottom: 48 }
 /** What the acres of a mark take up. */
 const LABEL = 60
 
-/** Where everything stands on a drawing of so many pixels: sizes over acres of the planter, counted from now. */
+/** Where everything stands on a drawing of `width` by `height` pixels: sizes over acres of the planter, counted from now. */
 export function wearPlot(
   chart: WearChart,
   width: number,
@@ -66,7 +66,9 @@ export function wearPlot(
   const mark = (at: number, name: string, kind: 'today' | 'season-end' | 'changed') => {
     const line = x(acres(at))
     // Its name stands before its line, or behind it where the sizes stand.
-    return { x: line, at: line + (line < ROOM.left + 20 ? 14 : -5), name, kind }
+    // Where the readings do not begin a name is clear of them: a blade starts at the top, a play at the bottom. Changes stand across.
+    const isTop = chart.shrinks !== (kind === 'changed')
+    return { x: line, at: line + (line < ROOM.left + 20 ? 14 : -5), isTop, name, kind }
   }
 
   return {
@@ -74,8 +76,6 @@ export function wearPlot(
     right,
     top: ROOM.top,
     bottom,
-    // Where the readings do not begin a name is clear of them: a blade starts at the top, a play at the bottom.
-    clear: chart.shrinks ? ('top' as const) : ('bottom' as const),
     limit: y(chart.limit_mm),
     band: path([
       ...chart.line.map((of): [number, number] => [of.at_m, of.low_mm]),

@@ -57,6 +57,16 @@ it('says what is lubricated, with what, when and how long it takes', async () =>
   ])
 })
 
+it('shows and takes hectares where the shop works in them', async () => {
+  signInForTest('mm')
+  GET.mockResolvedValue(answered({ points: [{ ...hitch, acres: 59.3, hours: null }] }))
+  const { wrapper, type, save } = await panel()
+  expect(wrapper.get('li span').text()).toContain('again after 23.998 ha per row')
+  await wrapper.get('[aria-label="Change hitch"]').trigger('click')
+  await type('Again after, ha per row', '30')
+  expect((await save())?.[1].body).toMatchObject({ acres: 74.1 })
+})
+
 it('changes a typical point over the revision that was seen, without a name of its own', async () => {
   const { wrapper, type, save } = await panel()
   await wrapper.get('[aria-label="Change hitch"]').trigger('click')

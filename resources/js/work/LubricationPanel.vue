@@ -8,12 +8,14 @@ import type { LubricationPoint } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
+import { useUnits } from '@/composables/useUnits'
 import { useSession } from '@/session'
 import { say, wordsOf } from '@/words'
 
 /** What the shop lubricates, how long it takes and how often: work lists go by it. */
 const told = useQuery({ queryKey: ['lubrication'], queryFn: () => body(api.GET('/api/lubrication')) })
 const session = useSession()
+const { areaUnit, exactArea } = useUnits()
 const { send, refusal, busy } = useSend('The server does not answer. This needs a signal.')
 const saved = ref('')
 const empty = () => ({
@@ -38,7 +40,7 @@ function sayPoint(of: LubricationPoint): string {
   return [
     say(`lube_with.${of.product}`),
     say(`lube_rounds.${of.rounds}`),
-    of.acres !== null && `again after ${of.acres} ac per row`,
+    of.acres !== null && `again after ${exactArea(of.acres)} per row`,
     of.hours !== null && `again after ${of.hours} h of planting`,
     `${of.minutes} min, ${say(`lube_per.${of.per}`)}`,
   ]
@@ -67,8 +69,8 @@ async function save(): Promise<void> {
   <section class="sheet" aria-label="Lubrication">
     <h2>Lubrication</h2>
     <p class="quiet">
-      Typical points; where the operator’s manual asks for more, it goes first. What is due stands on each planter’s
-      work list.
+      Typical points; where the operator’s manual asks for more, it goes first. Due points are on each planter’s work
+      list.
     </p>
     <ul>
       <li v-for="of in told.data.value?.points" :key="of.point">
@@ -101,7 +103,14 @@ async function save(): Promise<void> {
         :places="1"
       />
       <v-select v-model="form.rounds" label="When" :items="choices('lube_rounds')" />
-      <number-field v-model="form.acres" label="Again after acres per row" whole :low="1" :high="10_000" />
+      <number-field
+        v-model="form.acres"
+        :label="`Again after, ${areaUnit()} per row`"
+        kind="area"
+        :low="1"
+        :high="10_000"
+        :places="1"
+      />
       <number-field
         v-model="form.hours"
         label="Again after hours of planting"

@@ -25,6 +25,8 @@ final readonly class DepthTurn
         public float $by,
         /** Whether the row plants deeper after it. */
         public bool $isDeeper,
+        /** Whether the depth to expect after it can be told: what a turn is worth is known by the passes or by the sheet. */
+        public bool $tellsDepth,
     ) {
     }
 
@@ -41,7 +43,7 @@ final readonly class DepthTurn
         if ($worth !== null && $worth->isLearned(Lever::Notch)) {
             $by = $worth->turn($row, Lever::Notch, $target);
             if ($by !== null || $scale !== DepthScale::Notches) {
-                return $by === null ? null : new self($by, $by * $worth->worth(Lever::Notch)->value > 0);
+                return $by === null ? null : new self($by, $by * $worth->worth(Lever::Notch)->value > 0, $by !== 0.0);
             }
         }
         $depth = $dug->depth($row);
@@ -51,7 +53,7 @@ final readonly class DepthTurn
         }
         $by = round(($target - $depth[0] - $gained) / $each / self::STEP) * self::STEP + 0.0;
 
-        return new self($by, $by * $each > 0);
+        return new self($by, $by * $each > 0, $by !== 0.0 && $worth !== null && $scale === DepthScale::Notches);
     }
 
     /**

@@ -21,6 +21,10 @@ function dugAtMeans(array $means): DugRows
 it('tells nothing of marks before two of them were dug, where a notch goes by the sheet', function (): void {
     $dug = dugAtMeans([1 => 38.1, 2 => 38.1]);
     expect(DepthTurn::of(1, DepthScale::Notches, $dug, null, [], 50.8, 6.35)?->by)->toBe(2.0)
+        // What to expect after it is told of the last pass: by the sheet, not by a line through marks.
+        ->and(DepthTurn::of(1, DepthScale::Notches, $dug, TurnWorth::of([], 6.35), [], 50.8, 6.35)?->tellsDepth)->toBeTrue()
+        ->and(DepthTurn::of(1, DepthScale::Notches, $dug, null, [], 50.8, 6.35)?->tellsDepth)->toBeFalse()
+        ->and(DepthTurn::of(1, DepthScale::Marks, dugAtMeans([1 => 30.0, 2 => 50.0]), TurnWorth::of([], null), [1 => 3.0, 2 => 5.0], 45.0, 6.35)?->tellsDepth)->toBeFalse()
         ->and(DepthTurn::of(1, DepthScale::Marks, $dug, null, [], 50.8, 6.35))->toBeNull()
         ->and(DepthTurn::of(1, DepthScale::Marks, $dug, null, [1 => 3.0, 2 => 3.0], 50.8, 6.35))->toBeNull()
         ->and(DepthTurn::of(1, DepthScale::Turns, $dug, TurnWorth::of([], null), [1 => 3.0], 50.8, 6.35))->toBeNull();
