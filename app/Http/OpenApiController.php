@@ -13,12 +13,14 @@ final class OpenApiController
     {
         $document = json_decode((string) @file_get_contents(public_path('openapi.json')), true);
         abort_unless(is_array($document), 404);
+        $shared = $document['components']['responses'] ?? [];
+        $answerOf = static fn (array $answer): array => $shared[basename((string) ($answer['$ref'] ?? ''))] ?? $answer;
         $routes = [];
         foreach ($document['paths'] as $path => $methods) {
             foreach (array_diff_key($methods, ['parameters' => 1]) as $method => $of) {
                 $routes[$of['tags'][0] ?? ''][] = [
                     'call' => strtoupper($method)." {$path}", 'name' => $of['operationId'] ?? '', 'about' => $of['description'] ?? '', 'asks' => ApiDigest::content($of['requestBody'] ?? []),
-                    'answers' => array_map(static fn (array $answer): array => [$answer['description'] ?? '', ApiDigest::content($answer)], $of['responses'] ?? []),
+                    'answers' => array_map(static fn (array $answer): array => [$answer['description'] ?? '', ApiDigest::content($answer)], array_map($answerOf, $of['responses'] ?? [])),
                 ];
             }
         }

@@ -22,7 +22,9 @@
         @foreach ($calls as $call)
             <details id="{{ $call['name'] }}">
                 <summary><code>{{ $call['call'] }}</code></summary>
-                <p>{{ $call['about'] }}</p>
+                @if ($call['about'] !== '')
+                    <p>{{ $call['about'] }}</p>
+                @endif
                 <table>
                     @if ($call['asks'] !== '')
                         <tr><td>sends</td><td><code>{{ $call['asks'] }}</code></td></tr>
@@ -38,7 +40,9 @@
     @foreach ($schemas as $name => $schema)
         <details id="schema-{{ $name }}">
             <summary><code>{{ $name }}</code> {{ $schema['about'] }}</summary>
-            <p><code>{{ $schema['said'] }}</code></p>
+            @if ($schema['said'] !== '')
+                <p><code>{{ $schema['said'] }}</code></p>
+            @endif
             <table>
                 @foreach ($schema['fields'] as [$field, $type, $about])
                     <tr><td>{{ $field }}</td><td><code>{{ $type }}</code></td><td>{{ $about }}</td></tr>

@@ -151,7 +151,7 @@ it('notices an answer that the document does not describe', function (): void {
 });
 
 it('shows the API to people, and hands it to programs', function (): void {
-    $this->get('/openapi')->assertOk()->assertSee('GET /api/yard')->assertSee('Whether it plants deeper after that')->assertSee('seeds_to_tell')->assertDontSee('<div id="app">', false);
+    $this->get('/openapi')->assertOk()->assertSee('GET /api/yard')->assertSee('Whether it plants deeper after that')->assertSee('seeds_to_tell')->assertSee('Not in this workshop')->assertDontSee('<div id="app">', false);
     expect(json_decode((string) file_get_contents(public_path('openapi.json')), true)['openapi'])->toBe('3.1.0');
 });
 
