@@ -145,7 +145,7 @@ final class ReadingEvents implements Kind
     /** @return array<string, LastReading> by place key */
     private function last(): array
     {
-        return $this->last ??= $this->lastReadings->beforeWalk($this->walk);
+        return $this->last ??= $this->lastReadings->beforeWalk($this->walk, $this->walk->planter);
     }
 
     /** @return array<string, array<string, Quantity|null>> */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Wear;
 
 use App\Record\Touched;
-use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Walk\Place;
 
@@ -23,10 +22,7 @@ final class WearTouched
     {
         $keys = [];
         foreach ($touched->slots as $slot) {
-            array_push($keys, ...$slot->checks());
-            if ($slot === Slot::OpenerBlade) {
-                $keys[] = CheckKey::BladeContactLength;
-            }
+            array_push($keys, ...$slot->renews());
         }
 
         return array_map(static fn (CheckKey $key): string => $key->value, $keys);

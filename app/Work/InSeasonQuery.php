@@ -65,7 +65,7 @@ final readonly class InSeasonQuery
         $broken = LedgerEvent::held($planter->id)->where('kind', LedgerEventKind::Removed)->where('reason', RemovalReason::Failed)
             ->groupBy('slot')->toBase()->selectRaw('slot, count(*) AS of')->pluck('of', 'slot')->all();
         $chances = $fitted = $rates = [];
-        $inSlot = array_count_values(array_map(static fn (string $key): string => explode(':', $key)[1], array_keys($types)));
+        $inSlot = array_count_values(array_map(static fn (string $key): string => SlotPlace::fromKey($key)->slot->value, array_keys($types)));
         foreach ($types as $key => $type) {
             $place = SlotPlace::fromKey($key);
             $fitted[$type->id] = $type;

@@ -40,7 +40,7 @@ final readonly class KeptPlaces
     /** @return non-empty-list<string> what a piece is known by */
     public static function jobs(PlannedWork $of): array
     {
-        return array_map(static fn (Job $job): string => $job->key(), $of->piece->jobs) ?: [$of->piece->own->key ?? WorkList::SAFE];
+        return array_map(static fn (Job $job): string => $job->key(), $of->piece->jobs) ?: [$of->piece->own?->key() ?? WorkList::SAFE];
     }
 
     /** @return array{int, int}|null who does it and when it begins, where somebody has set that and the one is still there */

@@ -7,6 +7,7 @@ namespace App\Work;
 use App\Models\Planter;
 use App\Models\Work\WorkEvent;
 use Ustrel\Core\Plan\Jobs\JobTimes;
+use Ustrel\Core\Work\Target;
 use Ustrel\Core\Work\WorkEventKind;
 
 /** Learns from the finished work of a planter how long jobs take, without what seized joints took. */
@@ -20,17 +21,9 @@ final readonly class LearnMinutes
             if ($minutes < 1 || (float) $event->typical_minutes <= 0 || $event->targets === []) {
                 continue;
             }
-            $sums = JobTimes::together($sums, JobTimes::told(array_map(self::kind(...), $event->targets), $minutes, (float) $event->typical_minutes));
+            $sums = JobTimes::together($sums, JobTimes::told(array_map(static fn (string $key): string => Target::tryFrom($key)?->kind() ?? $key, $event->targets), $minutes, (float) $event->typical_minutes));
         }
         ksort($sums);
         Planter::query()->whereKey($planter->id)->update(['job_minutes' => json_encode((object) $sums, JSON_THROW_ON_ERROR)]);
-    }
-
-    /** Of a job by its key: without its row and side. */
-    private static function kind(string $target): string
-    {
-        [$action, , $what] = explode(':', $target);
-
-        return "{$action}:{$what}";
     }
 }

@@ -80,11 +80,11 @@ final readonly class OpenWork
         return array_map(static function (Piece $piece) use ($planter, $parts, $book, $order, $asked, $decisions, $decided, $lastDone, $titles): PlannedWork {
             $places = array_map(static fn (Job $job): string => "{$job->row}:{$job->what->value}:{$job->side->value}", array_filter($piece->jobs, static fn (Job $job): bool => $job->action === Action::Change));
             $kits = array_column(array_map(static fn (Job $job): array => [$job->key(), $book->kit($job)], $piece->jobs), 1, 0);
-            $since = $piece->own === null ? array_intersect_key($decided, $kits) : [$piece->own->key => $lastDone[$piece->own->key] ?? PlannedWork::ALWAYS];
+            $since = $piece->own === null ? array_intersect_key($decided, $kits) : [$piece->own->key() => $lastDone[$piece->own->key()] ?? PlannedWork::ALWAYS];
 
             return new PlannedWork(
                 $planter, $piece, $book->steps($piece->jobs), Card::of($piece, $book, $order), array_intersect_key($asked, array_flip($piece->todos)), array_values(array_intersect_key($parts, array_flip($places))),
-                $kits, $piece->own === null ? '' : $titles[$piece->own->key], (string) $decisions->walk?->id, $since,
+                $kits, $piece->own === null ? '' : $titles[$piece->own->key()], (string) $decisions->walk?->id, $since,
             );
         }, WorkList::pieces($todos, $book, $order, self::seized($finished), $own));
     }
@@ -134,7 +134,7 @@ final readonly class OpenWork
         $work = $titles = [];
         foreach (OwnJob::held($planter->id)->orderBy('recorded_at')->orderBy('id')->get() as $job) {
             $work[] = $job->work();
-            $titles[$job->work()->key] = $job->title;
+            $titles[$job->work()->key()] = $job->title;
         }
         // What the shop added is done once; what is lubricated is due again.
         $done = [];
@@ -144,11 +144,11 @@ final readonly class OpenWork
         $shop = ShopLubrication::of($planter->workshop);
         foreach (self::lubrication($planter, $shop, $done) as [$point, $isMissed]) {
             $work[] = $point->work();
-            unset($done[$point->work()->key]);
-            $titles[$point->work()->key] = __($isMissed ? 'lube.do_missed' : 'lube.do', ['point' => $shop->name($point->point), 'with' => __("lube_with.{$point->product->value}")]);
+            unset($done[$point->work()->key()]);
+            $titles[$point->work()->key()] = __($isMissed ? 'lube.do_missed' : 'lube.do', ['point' => $shop->name($point->point), 'with' => __("lube_with.{$point->product->value}")]);
         }
 
-        return [array_values(array_filter($work, static fn (OwnWork $of): bool => ! isset($done[$of->key]))), $titles];
+        return [array_values(array_filter($work, static fn (OwnWork $of): bool => ! isset($done[$of->key()]))), $titles];
     }
 
     /**
@@ -161,7 +161,7 @@ final readonly class OpenWork
         $zone = $planter->workshop->zone();
         $lasts = [];
         foreach ($points as $point) {
-            $at = $done[$point->work()->key] ?? null;
+            $at = $done[$point->work()->key()] ?? null;
             $lasts[$point->point] = $at === null ? null : Day::of($at->setTimezone($zone)->toDateString());
         }
         $today = $planter->workshop->today();

@@ -7,13 +7,9 @@ namespace App\Work;
 use App\Models\Planter;
 use App\Models\Work\WorkEvent;
 use App\Record\Moments;
-use Ustrel\Core\Work\Card;
-use Ustrel\Core\Work\WorkEventKind;
+use Ustrel\Core\Work\TickedLines;
 
-/**
- * What was ticked and done on a planter. A tick holds until what it belongs to is done, or could not be; what came off is on
- * again once anything of its row is finished; that the planter is safe is said anew each day.
- */
+/** What was ticked and done on a planter, as the record has it. */
 final class Ticks
 {
     /** Older ones belong to work that nobody does any more. */
@@ -35,27 +31,15 @@ final class Ticks
     /** @param  Planter  $planter  with its workshop */
     public static function of(Planter $planter): self
     {
-        $ticks = $closed = [];
-        $events = WorkEvent::held($planter->id)->where('recorded_at', '>=', now()->subMonths(self::MONTHS))->with('user')->orderBy('recorded_at')->orderBy('id')->get();
-        foreach ($events as $event) {
-            $ticks = array_diff_key($ticks, array_flip($event->targets));
-            if ($event->kind === WorkEventKind::Finished) {
-                $ticks = array_filter($ticks, static fn (string $target): bool => ! str_starts_with($target, "off:{$event->row_number}:"), ARRAY_FILTER_USE_KEY);
-            }
-            foreach ($event->targets as $target) {
-                if ($event->kind === WorkEventKind::Ticked) {
-                    $ticks[$target] = $event;
-                } else {
-                    $closed[$target] = $event;
-                }
-            }
-        }
-
-        $today = $planter->workshop->today();
         $zone = $planter->workshop->zone();
-        $isStale = static fn (WorkEvent $tick, string $target): bool => Card::isSafety($target) && Moments::of($tick->recorded_at)->day($zone)->isBefore($today);
+        $events = WorkEvent::held($planter->id)->where('recorded_at', '>=', now()->subMonths(self::MONTHS))->with('user')->orderBy('recorded_at')->orderBy('id')->get()->all();
+        $lines = TickedLines::after(
+            array_map(static fn (WorkEvent $event): array => [$event->kind, $event->row_number, $event->targets, Moments::of($event->recorded_at)->day($zone)], array_values($events)),
+            $planter->workshop->today(),
+        );
+        $event = static fn (int $index): WorkEvent => $events[$index];
 
-        return new self(array_filter($ticks, static fn (WorkEvent $tick, string $target): bool => ! $isStale($tick, $target), ARRAY_FILTER_USE_BOTH), $closed);
+        return new self(array_map($event, $lines->ticks), array_map($event, $lines->closed));
     }
 
     /** @return array<string, WorkEvent|null> by what is ticked on the card of a piece; null in this batch */

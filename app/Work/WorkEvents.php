@@ -127,7 +127,7 @@ final class WorkEvents implements Kind
         $jobs = array_filter($piece->piece->jobs, static fn (Job $job): bool => in_array($job->key(), $targets, true));
         if ($kind === WorkEventKind::Ticked) {
             $this->tick($piece, $targets[0]);
-        } elseif ($piece->piece->own !== null ? $targets !== [$piece->piece->own->key] || $kind === WorkEventKind::CouldNot : count($jobs) < count($targets)) {
+        } elseif ($piece->piece->own !== null ? $targets !== [$piece->piece->own->key()] || $kind === WorkEventKind::CouldNot : count($jobs) < count($targets)) {
             throw Refused::because('targets', 'hands.jobs');
         } else {
             $this->closed += array_fill_keys($targets, true);

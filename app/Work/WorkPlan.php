@@ -7,6 +7,7 @@ namespace App\Work;
 use App\Models\Plan\KeptPlan;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Work\Schedule\Breach;
+use Ustrel\Core\Work\Schedule\Placed;
 use Ustrel\Core\Work\Schedule\Schedule;
 use Ustrel\Core\Work\Schedule\WorkHours;
 
@@ -43,6 +44,18 @@ final readonly class WorkPlan
     public function clock(int $instant): string
     {
         return sprintf('%sT%02d:%02d', $this->first->plusDays(intdiv($instant, 1440))->iso, intdiv($instant % 1440, 60), $instant % 60);
+    }
+
+    /**
+     * When a piece is worked on, a stretch for each day.
+     *
+     * @return list<array{day: string, from: int, to: int}> minutes of the day, 0 to 1440
+     */
+    public function stretches(Placed $placed): array
+    {
+        $hours = WorkHours::together(array_map(fn (int $person): WorkHours => $this->hours[$person], $placed->people()));
+
+        return array_map(fn (array $of): array => ['day' => $this->first->plusDays($of[0])->iso, 'from' => $of[1], 'to' => $of[2]], $hours?->stretches($placed->start, $placed->finish) ?? []);
     }
 
     /** The same, as it is kept now. */

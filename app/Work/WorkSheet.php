@@ -40,23 +40,26 @@ final readonly class WorkSheet
         }, $this->placed()));
     }
 
-    /** An event for each piece, under an id of its own that stays: a new export takes the place of the old. */
+    /** An event for each piece and day that it is worked on, under an id of its own that stays: a new export takes the place of the old. */
     public function calendar(): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Ustrel//Work//EN', 'X-WR-CALNAME' => "{$this->workshop->name}: ".__('work.title')]);
         $utc = new DateTimeZone('UTC');
         $now = CarbonImmutable::now('UTC');
         foreach ($this->placed() as [$placed, $of]) {
-            $calendar->add($calendar->createComponent('VEVENT', [
-                'UID' => 'work-'.hash('xxh128', $placed->task)."-{$of->planter->id}@ustrel",
-                'DTSTAMP' => new DateTimeImmutable($now->toIso8601String()),
-                // The plan is made anew each time that it is asked for: a later one counts higher.
-                'SEQUENCE' => intdiv($now->getTimestamp() - 1_577_836_800, 60),
-                'SUMMARY' => "{$of->planter->name}: ".WorkWords::piece($of),
-                'DESCRIPTION' => trim("{$this->person($placed)}\n".implode("\n", array_map(static fn (array $part): string => WorkWords::part($part[0], $part[1]), $of->parts))),
-                'DTSTART' => $this->at($placed->start)->setTimezone($utc),
-                'DTEND' => $this->at($placed->finish)->setTimezone($utc),
-            ], false));
+            foreach ($this->plan->stretches($placed) as $index => ['day' => $day, 'from' => $from, 'to' => $to]) {
+                $midnight = new DateTimeImmutable($day, $this->workshop->zone());
+                $calendar->add($calendar->createComponent('VEVENT', [
+                    'UID' => 'work-'.hash('xxh128', $placed->task)."-{$of->planter->id}".($index === 0 ? '' : '-'.($index + 1)).'@ustrel',
+                    'DTSTAMP' => new DateTimeImmutable($now->toIso8601String()),
+                    // The plan is made anew each time that it is asked for: a later one counts higher.
+                    'SEQUENCE' => intdiv($now->getTimestamp() - 1_577_836_800, 60),
+                    'SUMMARY' => "{$of->planter->name}: ".WorkWords::piece($of),
+                    'DESCRIPTION' => trim("{$this->person($placed)}\n".implode("\n", array_map(static fn (array $part): string => WorkWords::part($part[0], $part[1]), $of->parts))),
+                    'DTSTART' => $midnight->setTime(0, $from)->setTimezone($utc),
+                    'DTEND' => $midnight->setTime(0, $to)->setTimezone($utc),
+                ], false));
+            }
         }
 
         return $calendar->serialize();

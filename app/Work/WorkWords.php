@@ -14,6 +14,7 @@ use Ustrel\Core\Plan\Action;
 use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Work\Target;
 
 /** Puts pieces of work into words for paper, tables and calendars, as the client does on the screen. */
 final readonly class WorkWords
@@ -50,16 +51,17 @@ final readonly class WorkWords
     /** What is ticked on a card, by its key. */
     public static function target(string $key): string
     {
-        [$action, , $what, $side] = [...explode(':', $key), '', '', ''];
+        $target = Target::tryFrom($key);
         $said = match (true) {
-            $action === 'off' => __("step.{$what}"),
-            $action === 'own' => __('work.own'),
-            $action === 'grease' => Str::isUuid($what) ? __('lube.own') : __("lube.{$what}"),
-            $action === Action::Change->value => __("slot.{$what}"),
-            default => __("action.{$action}").': '.mb_strtolower(__("check.{$what}")),
+            $target === null => '',
+            $target->isOff() => __("step.{$target->what}"),
+            $target->isOwn() => __('work.own'),
+            $target->isLubrication() => Str::isUuid($target->what) ? __('lube.own') : __("lube.{$target->what}"),
+            $target->action === Action::Change->value => __("slot.{$target->what}"),
+            default => __("action.{$target->action}").': '.mb_strtolower(__("check.{$target->what}")),
         };
 
-        return trim("{$said} ".(in_array($side, [Side::Left->value, Side::Right->value], true) ? __("side.{$side}") : ''));
+        return trim($said.' '.($target === null ? '' : self::side($target->side)));
     }
 
     /** A job with how far to turn, where it is no change of a part. */

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Work\OwnWork;
+use Ustrel\Core\Work\Target;
 
 /**
  * Work that the shop has added to a planter: only ever added to, a correction supersedes.
@@ -52,6 +53,6 @@ final class OwnJob extends Model
 
     public function work(): OwnWork
     {
-        return new OwnWork("own:{$this->row_number}:{$this->id}:centre", $this->row_number, $this->minutes, $this->blocks);
+        return new OwnWork(Target::own($this->row_number, $this->id), $this->minutes, $this->blocks);
     }
 }

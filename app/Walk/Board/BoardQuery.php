@@ -31,12 +31,12 @@ final readonly class BoardQuery
         $current = self::current($walk);
         $unsettled = static fn (Place $place): bool => ($current[$place->key()] ?? null)?->verdict !== Verdict::Sound;
 
-        return self::board($walk, $planter, $current, fn (array $places): array => $this->lastReadings->at(array_values(array_filter($places, $unsettled)), $walk));
+        return self::board($walk, $planter, $current, fn (array $places): array => $this->lastReadings->at(array_values(array_filter($places, $unsettled)), $walk, $planter));
     }
 
     public function ofWalk(Walk $walk, Planter $planter): Board
     {
-        return self::board($walk, $planter, self::current($walk), fn (): array => $this->lastReadings->beforeWalk($walk));
+        return self::board($walk, $planter, self::current($walk), fn (): array => $this->lastReadings->beforeWalk($walk, $planter));
     }
 
     /**
@@ -62,7 +62,7 @@ final readonly class BoardQuery
 
         return new Board(
             $planter, null, $sheet, $sheet, $planter->row_count, $planter->season(), self::places($sheet, $planter->row_count), [],
-            $this->lastReadings->before($planter->id, $planter->season(), Moments::now()),
+            $this->lastReadings->before($planter, $planter->season(), Moments::now()),
             RibbonRow::all($planter->row_count, [], ExpectedRows::ofOne($planter)), RibbonRow::ofWholePlanter([]),
         );
     }

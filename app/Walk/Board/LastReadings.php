@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use App\Models\Parts\Fitting;
+use App\Models\Planter;
 use App\Models\Walk\Cell;
 use App\Models\Walk\Walk;
 use App\Record\Moments;
@@ -15,7 +16,6 @@ use stdClass;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
@@ -27,16 +27,16 @@ use Ustrel\Core\Walk\Result;
 final class LastReadings
 {
     /** @return array<string, LastReading> by place key */
-    public function beforeWalk(Walk $walk): array
+    public function beforeWalk(Walk $walk, Planter $planter): array
     {
-        return $this->before($walk->planter_id, $walk->season, $walk->began());
+        return $this->before($planter, $walk->season, $walk->began());
     }
 
     /**
      * @param  list<Place>  $places  that are asked about
      * @return array<string, LastReading> by place key
      */
-    public function at(array $places, Walk $walk): array
+    public function at(array $places, Walk $walk, Planter $planter): array
     {
         if ($places === []) {
             return [];
@@ -58,21 +58,21 @@ final class LastReadings
             ->joinLateral($newest->selectRaw(self::columns()), 'newest')
             ->get('newest.*');
 
-        return self::unlessRenewed($found, $walk->planter_id, $walk->began());
+        return self::unlessRenewed($found, $planter, $walk->began());
     }
 
     /**
      * @param  Moment  $asOf  what was fitted by then counts
      * @return array<string, LastReading> by place key
      */
-    public function before(int $planterId, int $season, Moment $asOf): array
+    public function before(Planter $planter, int $season, Moment $asOf): array
     {
-        $found = self::earlier($planterId, $season)
+        $found = self::earlier($planter->id, $season)
             ->selectRaw('DISTINCT ON (row_number, check_key, side) '.self::columns())
             ->orderByRaw('row_number, check_key, side, season DESC, taken_at DESC')
             ->get();
 
-        return self::unlessRenewed($found, $planterId, $asOf);
+        return self::unlessRenewed($found, $planter, $asOf);
     }
 
     private static function columns(): string
@@ -94,9 +94,9 @@ final class LastReadings
      * @param  Collection<int, stdClass>  $found  the newest of each place
      * @return array<string, LastReading> by place key
      */
-    private static function unlessRenewed(Collection $found, int $planterId, Moment $asOf): array
+    private static function unlessRenewed(Collection $found, Planter $planter, Moment $asOf): array
     {
-        $fitted = $found->isEmpty() ? [] : self::fitted($planterId, $asOf);
+        $fitted = $found->isEmpty() ? [] : self::fitted($planter->id, $asOf);
         $renewedAt = self::renewedAt($fitted);
         $last = $renewed = [];
         foreach ($found as $cell) {
@@ -107,7 +107,7 @@ final class LastReadings
             }
         }
 
-        return $last + array_intersect_key(self::sizes($fitted), $renewed);
+        return $renewed === [] ? $last : $last + array_intersect_key(self::sizes($fitted, $planter->loadMissing('workshop')), $renewed);
     }
 
     /**
@@ -121,12 +121,10 @@ final class LastReadings
         $at = [];
         foreach ($fitted as $fitting) {
             $slot = Slot::from($fitting->slot);
-            foreach ($slot->checks() as $check) {
-                $at[(new Place($fitting->row_number, $check, Side::from($fitting->side)))->key()] = $fitting->at;
-            }
-            if ($slot === Slot::OpenerBlade) {
-                $contact = (new Place($fitting->row_number, CheckKey::BladeContactLength, Side::Centre))->key();
-                $at[$contact] = max($at[$contact] ?? $fitting->at, $fitting->at);
+            foreach ($slot->renews() as $check) {
+                $side = in_array($check, $slot->checks(), true) ? Side::from($fitting->side) : Side::Centre;
+                $place = (new Place($fitting->row_number, $check, $side))->key();
+                $at[$place] = max($at[$place] ?? $fitting->at, $fitting->at);
             }
         }
 
@@ -142,7 +140,7 @@ final class LastReadings
             ->where('fittings.fitted_at', '<=', $asOf->toIso())
             ->toBase()
             ->selectRaw('DISTINCT ON (fittings.row_number, fittings.slot, fittings.side) fittings.row_number, fittings.slot, fittings.side, fittings.removed_at <= ? AS gone, ledger_events.size AS value, '
-                .Moments::sql('fittings.fitted_at').' AS at, extract(year from fittings.fitted_at)::int AS season', [$asOf->toIso()])
+                .Moments::sql('fittings.fitted_at').' AS at', [$asOf->toIso()])
             ->orderByRaw('fittings.row_number, fittings.slot, fittings.side, fittings.fitted_at DESC')
             ->get()
             ->keyBy(static fn (stdClass $fitting): string => (new SlotPlace($fitting->row_number, Slot::from($fitting->slot), Side::from($fitting->side)))->key())
@@ -153,15 +151,17 @@ final class LastReadings
      * @param  array<string, stdClass>  $fitted
      * @return array<string, LastReading> by place key
      */
-    private static function sizes(array $fitted): array
+    private static function sizes(array $fitted, Planter $planter): array
     {
+        [$seasons, $zone] = [$planter->seasons(), $planter->workshop->zone()];
+
         return Collection::make($fitted)
             ->filter(static fn (stdClass $fitting): bool => $fitting->value !== null && ! $fitting->gone)
-            ->mapWithKeys(static function (stdClass $fitting): array {
+            ->mapWithKeys(static function (stdClass $fitting) use ($seasons, $zone): array {
                 $check = Slot::from($fitting->slot)->checks()[0];
                 $reading = new StoredAnswer($check->value, $fitting->value, null, '[]');
 
-                return [(new Place($fitting->row_number, $check, Side::from($fitting->side)))->key() => new LastReading($reading, $fitting->season)];
+                return [(new Place($fitting->row_number, $check, Side::from($fitting->side)))->key() => new LastReading($reading, $seasons->of(Moment::ofMilliseconds($fitting->at)->day($zone)))];
             })
             ->all();
     }

@@ -25,6 +25,7 @@ use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Parts\ImpossibleLedger;
 use Ustrel\Core\Work\CouldNotReason;
+use Ustrel\Core\Work\Target;
 use Ustrel\Core\Work\WorkEventKind;
 
 #[OA\Schema(schema: 'WorkEntry', description: 'What hands say of the work', required: ['id', 'kind', 'happened_at'], properties: [
@@ -103,7 +104,7 @@ final class HandsController extends Controller
                 'id' => $tick->id, 'target' => $tick->targets[0], 'by' => $tick->user->name, 'happened_at' => $tick->happened_at->format($time), 'recorded_at' => $tick->recorded_at->format($time),
             ], Ticks::of($planter)->ticks)),
             'done' => $done->map(fn (WorkEvent $of): array => [
-                'id' => $of->id, 'kind' => $of->kind->value, 'row' => $of->row_number, 'targets' => $of->targets, 'title' => $titles[explode(':', $of->targets[0].'::')[2]] ?? null, 'minutes' => $of->minutes, 'seized_minutes' => $of->seized_minutes,
+                'id' => $of->id, 'kind' => $of->kind->value, 'row' => $of->row_number, 'targets' => $of->targets, 'title' => $titles[Target::tryFrom($of->targets[0] ?? '')->what ?? ''] ?? null, 'minutes' => $of->minutes, 'seized_minutes' => $of->seized_minutes,
                 'lubricant' => $of->lubricant, 'reason' => $of->reason?->value, 'words' => $of->words, 'ledger' => $of->ledger, 'by' => $of->user->name, 'happened_at' => $of->happened_at->format($time), 'recorded_at' => $of->recorded_at->format($time),
             ])->all(),
         ], JSON_THROW_ON_ERROR));

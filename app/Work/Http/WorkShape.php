@@ -20,6 +20,7 @@ use Ustrel\Core\Plan\Why;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\Station;
+use Ustrel\Core\Work\LedgerDraft;
 use Ustrel\Core\Work\OwnWork;
 use Ustrel\Core\Work\Schedule\Breach;
 use Ustrel\Core\Work\Schedule\Cause;
@@ -28,7 +29,7 @@ use Ustrel\Core\Work\Schedule\Placed;
 use Ustrel\Core\Work\Stops\ServiceStop;
 use Ustrel\Core\Work\Stops\Spares;
 
-#[OA\Schema(schema: 'WorkJob', required: ['key', 'action', 'title', 'what', 'side', 'why', 'to', 'by', 'again', 'since'], properties: [
+#[OA\Schema(schema: 'WorkJob', required: ['key', 'action', 'title', 'what', 'side', 'why', 'to', 'by', 'ledger', 'again', 'since'], properties: [
     new OA\Property(property: 'key', description: 'By which it is ticked and finished', type: 'string', example: 'change:3:opener_blade:left'),
     new OA\Property(property: 'action', description: 'As decided; own of the shop’s own work, grease of what is lubricated', type: 'string', enum: ['change', 'adjust', 'clean', 'send_out', 'look_again', 'own', 'grease']),
     new OA\Property(property: 'title', description: 'Of own work, and of what is lubricated', type: 'string', nullable: true),
@@ -38,6 +39,12 @@ use Ustrel\Core\Work\Stops\Spares;
     new OA\Property(property: 'to', ref: '#/components/schemas/Turned', nullable: true),
     new OA\Property(property: 'by', ref: '#/components/schemas/Turned', nullable: true),
     new OA\Property(property: 'since', description: 'What was recorded to be done before was of other work', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'ledger', description: 'What is recorded on the ledger when it is finished', type: 'array', items: new OA\Items(required: ['kind', 'side', 'slot', 'pairs'], properties: [
+        new OA\Property(property: 'kind', type: 'string', enum: ['fitted', 'shims_moved']),
+        new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+        new OA\Property(property: 'slot', ref: '#/components/schemas/Slot', nullable: true),
+        new OA\Property(property: 'pairs', description: 'Shims added on each side, negative where taken out; null where they have to be counted', type: 'integer', nullable: true),
+    ], type: 'object')),
     new OA\Property(property: 'again', description: 'What is looked at again when it is done', type: 'array', items: new OA\Items(required: ['check', 'side'], properties: [
         new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
         new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
@@ -76,11 +83,16 @@ use Ustrel\Core\Work\Stops\Spares;
     new OA\Property(property: 'minutes', type: 'integer'),
     new OA\Property(property: 'blocks', description: 'Planting waits for it', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'PlannedPiece', allOf: [new OA\Schema(ref: '#/components/schemas/WorkPiece'), new OA\Schema(required: ['person', 'with', 'starts', 'ends', 'slack', 'latest', 'by_hand', 'too_early'], properties: [
+#[OA\Schema(schema: 'PlannedPiece', allOf: [new OA\Schema(ref: '#/components/schemas/WorkPiece'), new OA\Schema(required: ['person', 'with', 'starts', 'ends', 'hours', 'slack', 'latest', 'by_hand', 'too_early'], properties: [
     new OA\Property(property: 'person', description: 'Index of people', type: 'integer'),
     new OA\Property(property: 'with', description: 'Who does it together with that one', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'starts', description: 'As the shop’s clock has it', type: 'string', example: '2026-12-01T08:00'),
     new OA\Property(property: 'ends', type: 'string', example: '2026-12-01T09:10'),
+    new OA\Property(property: 'hours', description: 'When it is worked on: a stretch for each day, in minutes of the day', type: 'array', items: new OA\Items(required: ['day', 'from', 'to'], properties: [
+        new OA\Property(property: 'day', type: 'string', format: 'date'),
+        new OA\Property(property: 'from', type: 'integer', maximum: 1440, minimum: 0),
+        new OA\Property(property: 'to', type: 'integer', maximum: 1440, minimum: 0),
+    ], type: 'object')),
     new OA\Property(property: 'slack', description: 'Minutes of work by which it may begin later', type: 'integer'),
     new OA\Property(property: 'latest', description: 'When it has to begin at the latest', type: 'string', example: '2026-12-02T10:30'),
     new OA\Property(property: 'by_hand', description: 'Somebody has set it there', type: 'boolean'),
@@ -183,7 +195,7 @@ final class WorkShape
             'people' => $plan->people,
             'planting' => $plan->planting?->iso,
             'pieces' => array_values(array_map(static fn (Placed $placed): array => self::piece($plan->pieces[$placed->task]) + [
-                'person' => $placed->person, 'with' => $placed->with, 'starts' => $at($placed->start), 'ends' => $at($placed->finish), 'slack' => $schedule->slack[$placed->task] ?? 0, 'latest' => $at($schedule->latest[$placed->task] ?? $placed->start),
+                'person' => $placed->person, 'with' => $placed->with, 'starts' => $at($placed->start), 'ends' => $at($placed->finish), 'hours' => $plan->stretches($placed), 'slack' => $schedule->slack[$placed->task] ?? 0, 'latest' => $at($schedule->latest[$placed->task] ?? $placed->start),
                 'by_hand' => isset($plan->byHand[$placed->task]), 'too_early' => in_array($placed->task, $schedule->broken ?? [], true),
             ], $schedule->placed ?? [])),
             'undated' => array_map(self::piece(...), $left),
@@ -232,6 +244,7 @@ final class WorkShape
         return [
             'key' => $job->key(), 'action' => $job->action->value, 'title' => null, 'what' => $job->what->value, 'side' => $job->side->value,
             'why' => $of?->why->value, 'to' => DecideShape::turned($of?->to), 'by' => DecideShape::turned($of?->by),
+            'ledger' => array_map(static fn (LedgerDraft $draft): array => ['kind' => $draft->kind->value, 'side' => $draft->side->value, 'slot' => $draft->slot?->value, 'pairs' => $draft->pairs], LedgerDraft::of($job, $of)),
             'again' => self::again($job, $in), 'since' => self::moment($in->since[$job->key()] ?? PlannedWork::ALWAYS),
         ];
     }
@@ -244,9 +257,10 @@ final class WorkShape
     /** @return array<string, mixed> */
     private static function own(PlannedWork $of, OwnWork $own): array
     {
-        [$action, , $what] = explode(':', $own->key);
-
-        return ['key' => $own->key, 'action' => $action, 'title' => $of->title, 'what' => $what, 'side' => Side::Centre->value, 'why' => null, 'to' => null, 'by' => null, 'again' => [], 'since' => self::moment($of->since[$own->key] ?? PlannedWork::ALWAYS)];
+        return [
+            'key' => $own->key(), 'action' => $own->target->action, 'title' => $of->title, 'what' => $own->target->what, 'side' => $own->target->side->value,
+            'why' => null, 'to' => null, 'by' => null, 'ledger' => [], 'again' => [], 'since' => self::moment($of->since[$own->key()] ?? PlannedWork::ALWAYS),
+        ];
     }
 
     /** @return list<array{check: string, side: string}> that there are on this planter: on the side of the job, or on each where the job has none */

@@ -115,6 +115,16 @@ enum Slot: string
         };
     }
 
+    /**
+     * Whose earlier readings say nothing about a row any more once the part is in.
+     *
+     * @return list<CheckKey> its own, on its side; the contact of the blades for the row as a whole
+     */
+    public function renews(): array
+    {
+        return $this === self::OpenerBlade ? [...$this->checks(), CheckKey::BladeContactLength] : $this->checks();
+    }
+
     /** @return list<CheckKey> what has to be measured or set again once the part is in, on the row as a whole */
     public function remeasured(): array
     {

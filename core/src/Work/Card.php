@@ -12,9 +12,6 @@ use Ustrel\Core\Spec\Side;
 /** What is ticked on the card of a piece, in the order in which hands come to it: what comes off, then what is done. */
 final readonly class Card
 {
-    /** The step that makes the planter safe: nothing else begins before it. */
-    private const SAFE = 'lock';
-
     /** @param  array<string, list<string>>  $lines  by what is ticked: what is ticked before it */
     private function __construct(public array $lines)
     {
@@ -23,15 +20,15 @@ final readonly class Card
     public static function of(Piece $piece, JobBook $book, Order $order): self
     {
         if ($piece->own !== null) {
-            $safe = "off:{$piece->row}:".self::SAFE.':centre';
+            $lock = Target::lock($piece->row)->key();
 
-            return new self([$safe => [], $piece->own->key => [$safe]]);
+            return new self([$lock => [], $piece->own->key() => [$lock]]);
         }
         $lines = [];
         $steps = $book->steps($piece->jobs);
         foreach ($steps as [$step, $side]) {
             $before = array_filter($steps, static fn (array $other): bool => self::isBefore($other[0], $other[1], $step, $side));
-            $lines[self::off($piece->row, $step, $side)] = self::keys($piece->row, $before);
+            $lines[Target::off($piece->row, $step->name, $side)->key()] = self::keys($piece->row, $before);
         }
         $jobs = array_column(array_map(static fn (Job $job): array => [$job->key(), $job], $piece->jobs), 1, 0);
         foreach ($jobs as $key => $job) {
@@ -44,22 +41,11 @@ final readonly class Card
         return new self($lines);
     }
 
-    /** What comes off, in one word, as `off:3:gauge_wheel:left`. */
-    public static function off(int $row, Step $step, Side $side): string
-    {
-        return "off:{$row}:{$step->name}:{$side->value}";
-    }
-
-    /** Whether it is that the planter was made safe. */
-    public static function isSafety(string $line): bool
-    {
-        return (explode(':', $line)[2] ?? '') === self::SAFE;
-    }
-
     private static function isBefore(Step $other, Side $otherSide, Step $step, Side $side): bool
     {
-        if ($other->name === self::SAFE) {
-            return $step->name !== self::SAFE;
+        $lock = Target::lock(0)->what;
+        if ($other->name === $lock) {
+            return $step->name !== $lock;
         }
 
         return in_array($other->name, $step->needs, true) && ($otherSide === $side || $otherSide === Side::Centre || $side === Side::Centre);
@@ -71,6 +57,6 @@ final readonly class Card
      */
     private static function keys(int $row, array $steps): array
     {
-        return array_values(array_map(static fn (array $step): string => self::off($row, ...$step), $steps));
+        return array_values(array_map(static fn (array $step): string => Target::off($row, $step[0]->name, $step[1])->key(), $steps));
     }
 }

@@ -126,6 +126,6 @@ final readonly class Lubrication
     /** By which it is ticked and finished. */
     public function work(): OwnWork
     {
-        return new OwnWork("grease:0:{$this->point}:centre", 0, $this->minutes, false);
+        return new OwnWork(Target::lubrication($this->point), $this->minutes, false);
     }
 }

@@ -8,16 +8,18 @@ namespace Ustrel\Core\Work;
 final readonly class OwnWork
 {
     /**
-     * @param  string  $key  as `own:3:<id>:centre` or `grease:0:hitch:centre`
-     * @param  int  $row  0 for the planter as a whole
      * @param  int  $minutes  1 to 6000
      * @param  bool  $blocks  planting cannot begin before it is done
      */
     public function __construct(
-        public string $key,
-        public int $row,
+        public Target $target,
         public int $minutes,
         public bool $blocks,
     ) {
+    }
+
+    public function key(): string
+    {
+        return $this->target->key();
     }
 }

@@ -62,7 +62,7 @@ final readonly class WorkList
         }
         $hasSafe = ($isSafe || $own !== []) && $book->minutesOnPlanter() > 0;
         foreach ($own as $work) {
-            $pieces[] = new Piece($work->key, $work->row, [], [], $work->minutes, 0, 0, $hasSafe ? [self::SAFE] : [], $work->blocks, $work);
+            $pieces[] = new Piece($work->key(), $work->target->row, [], [], $work->minutes, 0, 0, $hasSafe ? [self::SAFE] : [], $work->blocks, $work);
         }
         if ($hasSafe) {
             array_unshift($pieces, new Piece(self::SAFE, 0, [], [], max(1, (int) round($book->minutesOnPlanter())), 0, 0, [], false));

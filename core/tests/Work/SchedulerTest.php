@@ -288,3 +288,14 @@ it('keeps its bound under the best there is', function (): void {
         expect($rule->end - $rule->endOver)->toBeLessThanOrEqual($end)->and($rule->late === null ? PHP_INT_MIN : $rule->late - $rule->lateOver)->toBeLessThanOrEqual($late);
     }
 });
+
+it('says on which days and hours a piece is worked on', function (array $hours, int $start, int $finish, array $stretches): void {
+    expect(working($hours)->stretches($start, $finish))->toBe($stretches);
+})->with([
+    'within a day' => [array_fill(1, 7, 8.0), 500, 540, [[0, 500, 540]]],
+    'over a night' => [array_fill(1, 7, 8.0), 940, 1440 + 520, [[0, 940, 960], [1, 480, 520]]],
+    'four days' => [array_fill(1, 7, 8.0), 480, 3 * 1440 + 600, [[0, 480, 960], [1, 480, 960], [2, 480, 960], [3, 480, 600]]],
+    'over a weekend' => [[1 => 8.0, 2 => 8.0, 3 => 8.0, 4 => 8.0, 5 => 4.0], 4 * 1440 + 700, 7 * 1440 + 500, [[4, 700, 720], [7, 480, 500]]],
+    'a day of 17 hours begins at seven' => [array_fill(1, 7, 17.0), 1400, 1440 + 430, [[0, 1400, 1440], [1, 420, 430]]],
+    'up to midnight' => [array_fill(1, 7, 24.0), 1380, 1440, [[0, 1380, 1440]]],
+]);

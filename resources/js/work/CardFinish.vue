@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { usePartTypes } from '@/parts/queries'
-import type { Ledger, LedgerEntry, Side, Slot, WorkJob, WorkPiece } from '@/api/types'
+import type { Ledger, LedgerEntry, Slot, WorkJob, WorkPiece } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useNumbers } from '@/composables/useNumbers'
@@ -30,41 +30,30 @@ const lubricant = ref('')
 const words = ref('')
 /** What the work was to set, as one line. */
 const set = ref('')
-/** Reasons whose figure is shims of the opener, with the sign of the move. */
-const SHIMS: Partial<Record<NonNullable<WorkJob['why']>, 1 | -1>> = {
-  shims_in: 1,
-  shims_not_enough: 1,
-  shims_out: -1,
-  shim_out_and_measure: -1,
-}
-
 /** Parts of one kind that go in, each kind with what is planned for it. */
 type Change = { slot: Slot; keys: string[]; rows: number[]; type: number | null; away: number }
 const changes = reactive<Change[]>([])
 for (const { piece, jobs } of done) {
-  for (const { key, what, side } of jobs.filter(({ action }) => action === 'change')) {
-    const planned = piece.parts.find((part) => part.slot === what && part.side === side)
-    const type = planned?.part_type_id ?? null
-    let change = changes.find((one) => one.slot === what && one.type === type)
-    if (!change) changes.push((change = { slot: what as Slot, keys: [], rows: [], type, away: 0 }))
-    change.keys.push(key)
-    change.rows.push(piece.row)
-    change.away += planned?.here ? 0 : 1
+  for (const { key, ledger: drafts } of jobs) {
+    for (const { slot, side } of drafts) {
+      if (slot === null) continue
+      const planned = piece.parts.find((part) => part.slot === slot && part.side === side)
+      const type = planned?.part_type_id ?? null
+      let change = changes.find((one) => one.slot === slot && one.type === type)
+      if (!change) changes.push((change = { slot, keys: [], rows: [], type, away: 0 }))
+      change.keys.push(key)
+      change.rows.push(piece.row)
+      change.away += planned?.here ? 0 : 1
+    }
   }
 }
 const moves = reactive(
   done.flatMap(({ piece, jobs }) =>
-    jobs.flatMap(({ key, why, by }) => {
-      const move = { key, row: piece.row, side: 'centre' as Side, pairs: null as number | null }
-      // To level packs is another number on each side.
-      if (why === 'level_packs' || why === 'level_packs_and_measure')
-        return [
-          { ...move, side: 'left' as Side },
-          { ...move, side: 'right' as Side },
-        ]
-      const sign = why === null ? undefined : SHIMS[why]
-      return sign === undefined ? [] : [{ ...move, pairs: sign * (by?.value ?? 1) }]
-    }),
+    jobs.flatMap(({ key, ledger: drafts }) =>
+      drafts
+        .filter(({ kind }) => kind === 'shims_moved')
+        .map(({ side, pairs }) => ({ key, row: piece.row, side, pairs })),
+    ),
   ),
 )
 const fitting = (slot: Slot) => (types.data.value ?? []).filter(({ slots }) => slots.includes(slot))
@@ -76,18 +65,9 @@ function entriesOf({ row }: WorkPiece, jobs: WorkJob[]): Entry[] {
   return jobs.flatMap((job): Entry[] => {
     const change = changes.find(({ keys }) => keys.includes(job.key))
     if (change) {
-      const price = types.data.value?.find(({ id }) => id === change.type)?.price ?? null
-      return [
-        {
-          kind: 'fitted',
-          row,
-          slot: change.slot,
-          side: job.side,
-          part_type_id: change.type,
-          reason: 'worn',
-          cost: price,
-        },
-      ]
+      const { slot, type } = change
+      const cost = types.data.value?.find(({ id }) => id === type)?.price ?? null
+      return [{ kind: 'fitted', row, slot, side: job.side, part_type_id: type, reason: 'worn', cost }]
     }
     return moves.flatMap(({ key, side, pairs }): Entry[] =>
       key === job.key && pairs ? [{ kind: 'shims_moved', row, side, pairs }] : [],

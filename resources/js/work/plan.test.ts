@@ -2,14 +2,14 @@ import { describe, expect, it } from 'vitest'
 import type { PlannedPiece, WorkPiece } from '@/api/types'
 import { apart, arrivalsOf, daysOf, sayApart, sayInTime, sayDay, sayJobs, sayMinutes, sayPiece } from './plan'
 
-const plain = { key: '', title: null, since: '', again: [], why: null, to: null, by: null }
+const plain = { key: '', title: null, since: '', again: [], ledger: [], why: null, to: null, by: null }
+const minutes = (time: string) => 60 * Number(time.slice(3, 5)) + Number(time.slice(6))
 const piece = (
   row: number,
   person: number,
   starts: string,
   ends: string,
   slot = 'opener_blade',
-  minutes = 20,
 ): PlannedPiece => ({
   key: `1 change:${row}:${slot}:left`,
   planter: 1,
@@ -18,7 +18,8 @@ const piece = (
   with: [],
   starts: `2026-04-${starts}`,
   ends: `2026-04-${ends}`,
-  minutes,
+  hours: [{ day: `2026-04-${starts.slice(0, 2)}`, from: minutes(starts), to: minutes(ends) }],
+  minutes: 20,
   slack: 0,
   latest: `2026-04-${starts}`,
   blocks: true,
@@ -57,12 +58,14 @@ describe('days of a plan', () => {
     expect([day?.from, day?.to]).toEqual([480, 620])
   })
 
-  it('draws what goes on the next morning on both days', () => {
-    const days = daysOf({ pieces: [piece(3, 0, '06T15:40', '07T08:40', 'scraper', 60)] })
-    expect(days.map(({ day, from, to }) => [day, from, to])).toEqual([
-      ['2026-04-06', 940, 960],
-      ['2026-04-07', 480, 520],
-    ])
+  it('draws what takes several days on each of them', () => {
+    const hours = [
+      { day: '2026-04-06', from: 940, to: 960 },
+      { day: '2026-04-07', from: 480, to: 960 },
+      { day: '2026-04-08', from: 480, to: 520 },
+    ]
+    const days = daysOf({ pieces: [{ ...piece(3, 0, '06T15:40', '08T08:40', 'scraper'), hours }] })
+    expect(days.map(({ day, from, to }) => ({ day, from, to }))).toEqual(hours)
   })
 })
 

@@ -25,7 +25,6 @@ export const sayDay = (day: string) => {
 }
 export const dayOf = (time: string) => time.slice(0, 10)
 export const clockOf = (time: string) => time.slice(11)
-const minuteOf = (time: string) => 60 * Number(time.slice(11, 13)) + Number(time.slice(14, 16))
 
 /** Minutes as they are said: `45 min`, `3.5 h`. */
 export const sayMinutes = (minutes: number) => (minutes < 90 ? `${minutes} min` : `${Math.round(minutes / 6) / 10} h`)
@@ -46,7 +45,7 @@ export function sayJobs(jobs: WorkJob[]): string {
 export const sayPiece = ({ row, jobs }: WorkPiece) =>
   jobs.length === 0 ? say('work.safe') : `${sayRows([row])}, ${sayJobs(jobs)}`
 
-/** The days of a plan with what each person does on them; a piece that goes on the next morning stands on both. */
+/** The days of a plan with what each person does on them; a piece that takes several days stands on each. */
 export function daysOf({ pieces }: Pick<WorkPlan, 'pieces'>): PlanDay[] {
   const days = new Map<string, PlanDay>()
   const put = (day: string, piece: PlannedPiece, from: number, to: number) => {
@@ -75,16 +74,7 @@ export function daysOf({ pieces }: Pick<WorkPlan, 'pieces'>): PlanDay[] {
       pieces: [piece],
     })
   }
-  for (const piece of pieces) {
-    const [first, last] = [dayOf(piece.starts), dayOf(piece.ends)]
-    const starts = minuteOf(piece.starts)
-    if (first === last) put(first, piece, starts, minuteOf(piece.ends))
-    else {
-      const [begun, rest] = [piece.minutes - Math.max(1, minuteOf(piece.ends) - 480), minuteOf(piece.ends)]
-      put(first, piece, starts, starts + Math.max(1, begun))
-      put(last, piece, Math.min(480, rest - 1), rest)
-    }
-  }
+  for (const piece of pieces) for (const { day, from, to } of piece.hours) put(day, piece, from, to)
   return [...days.values()].sort((a, b) => a.day.localeCompare(b.day))
 }
 

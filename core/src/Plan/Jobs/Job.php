@@ -10,6 +10,7 @@ use Ustrel\Core\Plan\Action;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Work\Target;
 
 /** One thing to be done at one place. */
 final readonly class Job
@@ -37,6 +38,6 @@ final readonly class Job
     /** The job in one word: two with the same are one. */
     public function key(): string
     {
-        return "{$this->action->value}:{$this->row}:{$this->what->value}:{$this->side->value}";
+        return Target::job($this->action, $this->row, $this->what->value, $this->side)->key();
     }
 }

@@ -117,6 +117,26 @@ final readonly class WorkHours
         return $worked < 0 ? null : $this->at($worked, true);
     }
 
+    /**
+     * The stretches of work between two instants, a day at a time.
+     *
+     * @return list<array{int, int, int}> day of the plan from 0, and from when to when, 0 to 1440 minutes of that day
+     */
+    public function stretches(int $start, int $finish): array
+    {
+        $stretches = [];
+        for ($day = intdiv($start, self::DAY); $day * self::DAY < $finish; $day++) {
+            $begins = $this->begins($day % 7);
+            $from = max($begins, $start - $day * self::DAY);
+            $to = min($begins + $this->minutes[$day % 7], $finish - $day * self::DAY);
+            if ($from < $to) {
+                $stretches[] = [$day, $from, $to];
+            }
+        }
+
+        return $stretches;
+    }
+
     /** The instant by which so much was worked: at the end of the stretch that brings it, or where the next minute is worked. */
     private function at(int $worked, bool $goesOn): int
     {
