@@ -3,11 +3,20 @@ import { expect, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
 import { call, planterWithWalk, server, signIn, test } from './support'
 
-type Sent = { method: string; path: string; body: Record<string, unknown>; ids: string[] }
-type Planter = { planter: number; walk: string; sheet: number; form: Record<string, unknown> }
+type Sent = { method: string; path: string; body: Record<string, unknown>; ids: string[]; or?: number }
+type Planter = {
+  planter: number
+  walk: string
+  sheet: number
+  run: string
+  part: number
+  lot: number
+  meter: number
+  form: Record<string, unknown>
+}
 
 const ROWS = 6
-const ROUNDS = 2
+const ROUNDS = 1
 const SABLE = 'sable@lowmoor.example'
 const at = (second: number) => new Date(Date.UTC(2026, 2, 1, 9, 0, second)).toISOString()
 let second = 0
@@ -75,6 +84,43 @@ const kinds: Record<string, (of: Planter) => Sent> = {
       ids: [id],
     }
   },
+  dig: ({ planter }) => {
+    const id = uuid()
+    const dig = { id, pass: 1, row: row(), target: '2', depths: ['2', `1 ${1 + (next() % 7)}/8`], spacings: [] }
+    const digs = [{ ...dig, happened_at: at(next()) }]
+    return { method: 'POST', path: `/api/planters/${planter}/first-pass/digs`, body: { digs }, ids: [id] }
+  },
+  turned: ({ planter }) => {
+    const id = uuid()
+    const body = { id, kind: 'hand_turned', rows: [row()], happened_at: at(next()) }
+    return { method: 'POST', path: `/api/planters/${planter}/first-pass/sign-offs`, body, ids: [id] }
+  },
+  watch: ({ planter, run }) => {
+    const id = uuid()
+    const entries = [{ id, kind: next() % 2 ? 'shut' : 'opened', row: row(), happened_at: at(next()) }]
+    return { method: 'POST', path: `/api/planters/${planter}/watch/${run}/entries`, body: { entries }, ids: [id] }
+  },
+  lube: ({ planter }) => {
+    const id = uuid()
+    const events = [{ id, kind: 'ticked', targets: ['off:0:lock:centre'], happened_at: at(next()) }]
+    // Somebody else has made it safe already: that is said too, and no fault.
+    return { method: 'POST', path: `/api/planters/${planter}/work/hands`, body: { events }, ids: [id], or: 422 }
+  },
+  stock: ({ part }) => {
+    const id = uuid()
+    const moves = [{ id, part_type_id: part, kind: 'received', quantity: 1 + (next() % 9), happened_at: at(next()) }]
+    return { method: 'POST', path: '/api/store/moves', body: { moves }, ids: [id] }
+  },
+  seed: ({ lot }) => {
+    const id = uuid()
+    const moves = [{ id, seed_lot_id: lot, kind: 'received', units: 1 + (next() % 9), happened_at: at(next()) }]
+    return { method: 'POST', path: '/api/seed/moves', body: { moves }, ids: [id] }
+  },
+  meter: ({ meter }) => {
+    const id = uuid()
+    const moves = [{ id, meter_id: meter, to: 'shelf', place: `${next()}`, happened_at: at(next()) }]
+    return { method: 'POST', path: '/api/meters/moves', body: { moves }, ids: [id] }
+  },
   own: ({ planter }) => {
     const id = uuid()
     const body = { id, row: row(), title: 'Weld it', minutes: 20, happened_at: at(next()) }
@@ -85,6 +131,12 @@ const kinds: Record<string, (of: Planter) => Sent> = {
     const counts = { stage: 'pre', places: 500, skips: next() % 9, doubles: 2 }
     const body = { id, row: row(), ...counts, happened_at: at(next()) }
     return { method: 'POST', path: `/api/planters/${planter}/bench`, body, ids: [id] }
+  },
+  counts: ({ planter }) => {
+    const id = uuid()
+    const counts = { stage: 'pre', places: 500, skips: next() % 9, doubles: 2 }
+    const runs = [{ id, row: row(), ...counts, happened_at: at(next()) }]
+    return { method: 'POST', path: `/api/planters/${planter}/bench/counts`, body: { runs }, ids: [id] }
   },
   settings: ({ planter }) => {
     const id = uuid()
@@ -148,11 +200,37 @@ async function set(page: Page): Promise<Planter> {
   const worn = { check: 'firmer_tip', side: 'centre', state: 'change', chips: ['worn'], taken_at: at(0) }
   const readings = Array.from({ length: ROWS }, (_, index) => ({ id: uuid(), row: index + 1, ...worn }))
   await call(page, 'POST', `/api/walks/${walk}/readings`, { readings })
-  return { planter, walk, sheet, form }
+  const tag = uuid().slice(-6)
+  const run = uuid()
+  const made = async (path: string, data: object) => (await call<{ id: number }>(page, 'POST', path, data)).body.id
+  const part = await made('/api/part-types', { name: `Tube ${tag}`, slots: ['seed_tube'], per_row: 1 })
+  const lot = await made('/api/seed/lots', { name: `Lot ${tag}`, seeds_per_unit: 80000 })
+  const meter = await made('/api/meters', { serial: `M ${tag}` })
+  await call(page, 'POST', `/api/planters/${planter}/watch`, { id: run, field: 'Long Field' })
+  return { planter, walk, sheet, run, part, lot, meter, form }
 }
 
 const send = (page: Page, { method, path, body }: Sent) =>
   call<{ receipts?: { outcome: string }[] }>(page, method, path, body)
+
+test('every way into the record is among them', async ({ page }) => {
+  await signIn(page, SABLE)
+  const of = await set(page)
+  type Operation = { responses: Record<string, { content?: Record<string, { schema?: { $ref?: string } }> }> }
+  const { paths } = JSON.parse(readFileSync('public/openapi.json', 'utf8')) as {
+    paths: Record<string, Record<string, Operation>>
+  }
+  const receipts = (operation: Operation) =>
+    Object.values(operation.responses).some(({ content }) =>
+      content?.['application/json']?.schema?.$ref?.endsWith('/Receipts'),
+    )
+  const sent = Object.values(kinds).map((kind) => kind(of).path)
+  const missing = Object.entries(paths)
+    .filter(([, { post }]) => post && receipts(post))
+    .map(([path]) => path)
+    .filter((path) => !sent.some((one) => new RegExp(`^${path.replaceAll(/\{\w+\}/g, '[^/]+')}$`).test(one)))
+  expect(missing).toEqual([])
+})
 
 test('changes of every two kinds side by side are all kept, and none is aborted', async ({ page, elsewhere }) => {
   test.setTimeout(600_000)
@@ -179,8 +257,9 @@ test('changes of every two kinds side by side are all kept, and none is aborted'
           send(other, third),
           send(page, fourth),
         ])
-        for (const { status, body } of answers) {
-          expect([200, 201], `${one} beside ${two}: ${JSON.stringify(body)}`).toContain(status)
+        for (const [index, { status, body }] of answers.entries()) {
+          const { or = 201 } = [first, second, third, fourth][index] as Sent
+          expect([200, 201, or], `${one} beside ${two}: ${JSON.stringify(body)}`).toContain(status)
           for (const { outcome } of body?.receipts ?? []) expect(['stored', 'known']).toContain(outcome)
         }
         sent += answers.length

@@ -84,7 +84,6 @@ Route::pattern('stand', '[0-9]{1,18}');
 Route::pattern('seedLot', '[0-9]{1,18}');
 Route::pattern('disc', '[0-9]{1,18}');
 Route::pattern('meter', '[0-9]{1,18}');
-Route::pattern('watchAlarm', '[0-9]{1,18}');
 
 Route::get('welcome', [SetUpController::class, 'show']);
 Route::middleware(NeedsSession::class)->group(function (): void {
@@ -231,8 +230,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::scopeBindings()->prefix('watch/{watchRun}')->group(function (): void {
             Route::post('practice', [WatchController::class, 'practice'])->can('record');
             Route::post('end', [WatchController::class, 'end'])->can('record');
-            Route::put('shut', [WatchController::class, 'shut'])->can('record');
-            Route::post('alarms/{watchAlarm}/seen', [WatchController::class, 'seen'])->can('record');
+            Route::post('entries', [WatchController::class, 'record'])->can('record');
         });
         Route::get('calculators', [CalculatorController::class, 'index'])->can('record');
         Route::post('calculators/{calculation}', [CalculatorController::class, 'work'])->can('record');

@@ -4,16 +4,31 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Models\Aim;
+use App\Models\Bench\Disc;
+use App\Models\Bench\Meter;
+use App\Models\Bench\SeedLot;
+use App\Models\Bench\Stand;
 use App\Models\Bench\StandRun;
-use App\Models\Field\WatchAlarm;
 use App\Models\Field\WatchRun;
+use App\Models\Parts\Order;
+use App\Models\Parts\PartType;
+use App\Models\Parts\Supplier;
+use App\Models\People\Role;
 use App\Models\Planter;
+use App\Models\Record\Import;
 use App\Models\SpecSheet;
 use App\Models\User;
+use App\Models\Walk\Pack;
+use App\Models\Walk\Photo;
 use App\Models\Walk\Walk;
 use App\Models\Work\WorkEvent;
 use App\Models\Workshop;
+use App\People\Invite;
+use App\Spec\CopySpecSheet;
 use App\Spec\LoadTypicalSheets;
+use App\Walk\Photos\PhotoFiles;
+use App\Walk\Photos\PictureMaker;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Support\Facades\File;
@@ -97,12 +112,34 @@ abstract class FeatureTestCase extends TestCase
         ])->refresh();
     }
 
-    /** @return array{watchRun: string, watchAlarm: int} that a row monitor tells of, with an alarm */
+    /** @return array<string, string|int> something of each kind that a route names, by its name there */
+    public function everything(Planter $planter, Walk $walk): array
+    {
+        $photo = (string) Str::uuid7();
+        app(PhotoFiles::class)->keep($photo, $planter->id, app(PictureMaker::class)->make(base_path('public/icon-192.png')));
+        Photo::query()->create([
+            'id' => $photo, 'walk_id' => $walk->id, 'planter_id' => $planter->id, 'row_number' => 1, 'check_key' => 'seed_tube', 'side' => 'centre',
+            'file_sha256' => str_repeat('0', 64), 'width' => 192, 'height' => 192, 'taken_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id,
+        ]);
+        $workshop = $this->technician->workshop;
+
+        return [
+            'planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => app(CopySpecSheet::class)($this->typicalSheet(), $this->technician)->id, 'row' => 1, 'check' => 'own_1', 'photo' => $photo,
+            'supplier' => Supplier::query()->create(['workshop_id' => $workshop->id, 'name' => 'Brook Supply'])->id, 'order' => Order::query()->create(['workshop_id' => $workshop->id, 'user_id' => $this->technician->id, 'lines' => [], 'key' => (string) Str::uuid7()])->id,
+            'pack' => Pack::factory()->create(['workshop_id' => $workshop->id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $workshop->id])->id, 'import' => Import::factory()->for($planter)->for($this->technician)->create()->id,
+            'seedLot' => SeedLot::query()->create(['workshop_id' => $workshop->id, 'name' => 'Popcorn 7', 'seeds_per_unit' => 80000])->id, 'calculation' => 'marker', 'point' => 'hitch', 'meter' => Meter::query()->create(['workshop_id' => $workshop->id, 'serial' => 'T-1'])->id, 'disc' => Disc::query()->create(['workshop_id' => $workshop->id, 'name' => '60 cells', 'cells' => 60])->id, 'aim' => Aim::query()->create(['workshop_id' => $workshop->id, 'crop' => 'milo'])->id, 'other' => $planter->id,
+            'stand' => Stand::query()->create(['workshop_id' => $workshop->id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id, 'standRun' => $this->standRun($planter)->id,
+            ...$this->watched($planter),
+            'person' => User::factory()->for($workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id, 'device' => 'abc',
+        ];
+    }
+
+    /** @return array{watchRun: string} that a row monitor tells of */
     public function watched(Planter $planter): array
     {
         $run = WatchRun::query()->create(['id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'user_id' => $this->technician->id, 'acres' => 1600, 'state' => 'waiting', 'made_at' => now()]);
 
-        return ['watchRun' => $run->id, 'watchAlarm' => WatchAlarm::query()->create(['watch_run_id' => $run->id, 'at' => now(), 'kind' => 'stopped', 'watched' => 'population', 'rows' => [1], 'direction' => -1, 'seconds' => 5, 'pass' => 1, 'mph' => 5])->id];
+        return ['watchRun' => $run->id];
     }
 
     /** @param  array<string, mixed>  $fields */

@@ -181,8 +181,8 @@ final readonly class OpenBeforePlanting
     {
         $runs = WatchRun::query()->where('planter_id', $planter->id)->where('made_at', '>=', now()->subYear())->get(['id', 'made_at'])
             ->filter(static fn (WatchRun $run): bool => $planter->seasonAt($run->made_at->toIso8601String()) === $planter->season());
-        $alarms = WatchAlarm::query()->whereIn('watch_run_id', $runs->modelKeys())->whereNull('seen_at')->where('is_left', false)->orderBy('at')->get()
-            ->filter(static fn (WatchAlarm $of): bool => array_diff($of->rows, $of->back) !== []);
+        $alarms = WatchAlarm::query()->whereIn('watch_run_id', $runs->modelKeys())->whereDoesntHave('entries')->with('backs')->orderBy('at')->get()
+            ->filter(static fn (WatchAlarm $of): bool => $of->open() !== []);
 
         return array_values($alarms->map(static fn (WatchAlarm $of): array => ['key' => "alarm:{$of->id}", 'said' => trans_choice('open_item.alarm', count($of->rows), ['rows' => implode(', ', $of->rows), 'watched' => __("watched.{$of->watched->value}")])])->all());
     }

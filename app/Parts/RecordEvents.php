@@ -12,6 +12,7 @@ use App\Record\NotTaken;
 use App\Record\Receipt;
 use App\Record\Touched;
 use Ustrel\Core\Parts\ImpossibleLedger;
+use Ustrel\Core\Spec\Side;
 
 /** Writes into a planter's ledger what was fitted, taken out or moved: all of it, or nothing. */
 final readonly class RecordEvents
@@ -39,7 +40,7 @@ final readonly class RecordEvents
 
         return __("ledger.{$impossible->fault->value}", [
             'row' => $place->row ?? '?',
-            'slot' => $place === null ? '?' : trim(__("slot.{$place->slot->value}").' '.__("side.{$place->side->value}")),
+            'slot' => $place === null ? '?' : __("slot.{$place->slot->value}").($place->side === Side::Centre ? '' : ' '.__("side.{$place->side->value}")),
             'other' => substr($impossible->other?->toIso() ?? '', 0, 10),
         ]);
     }

@@ -78,12 +78,16 @@ final readonly class Fields
         return is_string($value) && mb_strlen(trim($value)) <= $longest && ! HiddenMarks::in($value) ? trim($value) : throw Refused::because($field, $otherwise, $with);
     }
 
-    /** @throws Refused */
-    public function whole(string $field, int $least, int $most, string $otherwise): ?int
+    /**
+     * @param  array<string, string|int>  $with
+     *
+     * @throws Refused
+     */
+    public function whole(string $field, int $least, int $most, string $otherwise, array $with = []): ?int
     {
         $value = $this->fields[$field] ?? null;
 
-        return $value === null || (is_int($value) && $value >= $least && $value <= $most) ? $value : throw Refused::because($field, $otherwise);
+        return $value === null || (is_int($value) && $value >= $least && $value <= $most) ? $value : throw Refused::because($field, $otherwise, $with);
     }
 
     /**

@@ -17,6 +17,7 @@ beforeEach(function (): void {
     $this->path = "/api/planters/{$this->planted->id}";
     $this->start = fn (array $with = []): TestResponse => $this->actingAs($this->technician)->postJson("{$this->path}/watch", $with + ['id' => (string) Str::uuid7(), 'field' => 'Long Field']);
     $this->now = fn (): array => $this->actingAs($this->technician)->getJson("{$this->path}/watch/now")->assertOk()->json('run');
+    $this->say = fn (string $run, array ...$entries): TestResponse => $this->actingAs($this->technician)->postJson("{$this->path}/watch/{$run}/entries", ['entries' => array_map(static fn (array $entry): array => $entry + ['id' => (string) Str::uuid7(), 'happened_at' => now()->toIso8601ZuluString('millisecond')], $entries)]);
     $this->token = $this->actingAs($this->technician)->postJson('/api/stands', ['name' => 'Cab', 'kind' => 'monitor'])->assertCreated()->assertJsonPath('stand.kind', 'monitor')->json('token');
     $this->device = function (string $path, string $body = '', ?string $token = null): TestResponse {
         $this->signedOut();
@@ -42,9 +43,10 @@ it('hears a monitor through a cut, sent twice and broken, finds the row that sto
         ->and($now['alarms'][0]['while'])->toContain('Pass 4')->and($now['rows'][5]['state'])->toBe('failed')->and($now['rows'][4]['state'])->toBe('sound')->and(array_column($now['rows'][4]['figures'], 'watched'))->toBe(['population', 'skips', 'doubles', 'downforce', 'flow']);
     // Its diagnosis is one press away; seen twice, and by whom.
     expect($this->postJson("{$this->path}/diagnosis", ['row' => 6, 'seen' => [$now['alarms'][0]['symptom']]])->assertOk()->json('causes.0.key'))->toBe('hose_plugged');
-    foreach ([1, 2] as $_) {
-        $this->postJson("{$this->path}/watch/{$run}/alarms/{$now['alarms'][0]['id']}/seen")->assertOk()->assertJsonPath('run.alarms.0.seen_by', $this->technician->name);
-    }
+    $seen = ['id' => (string) Str::uuid7(), 'kind' => 'seen', 'alarm' => $now['alarms'][0]['id'], 'happened_at' => '2026-04-20T10:05:00.000Z'];
+    ($this->say)($run, $seen)->assertCreated();
+    ($this->say)($run, $seen)->assertOk()->assertJsonPath('receipts.0.outcome', 'known');
+    expect(($this->now)()['alarms'][0])->toMatchArray(['seen_by' => $this->technician->name, 'is_left' => false]);
     foreach ([1, 2] as $_) {
         $this->postJson("{$this->path}/watch/{$run}/end")->assertOk()->assertJsonPath('run.state', 'ended');
     }
@@ -77,10 +79,11 @@ it('blames what rows share where the planter says so, and has it said by one at 
     // Seen is not left: the rows are still amiss, and what was expected of them stands.
     $kept = fn (): string => WatchRun::query()->findOrFail($run)->kept;
     $before = $kept();
-    $this->actingAs($this->technician)->postJson("{$this->path}/watch/{$run}/alarms/{$alarm['id']}/seen")->assertOk()->assertJsonPath('run.alarms.0.is_left', false)->assertJsonPath('run.rows.0.state', fn (string $state): bool => $state !== 'sound');
-    expect($kept())->toBe($before);
+    ($this->say)($run, ['kind' => 'seen', 'alarm' => $alarm['id']])->assertCreated();
+    expect($kept())->toBe($before)->and(($this->now)())->toMatchArray(['alarms' => [['is_left' => false] + ($this->now)()['alarms'][0]]])->and(($this->now)()['rows'][0]['state'])->not->toBe('sound');
     // Left as it is, that is what is to be expected from here on.
-    $this->actingAs($this->technician)->postJson("{$this->path}/watch/{$run}/alarms/{$alarm['id']}/seen", ['leave' => true])->assertOk()->assertJsonPath('run.alarms.0.is_left', true)->assertJsonPath('run.rows.0.state', 'sound');
+    ($this->say)($run, ['kind' => 'left', 'alarm' => $alarm['id']])->assertCreated();
+    expect($kept())->not->toBe($before)->and(($this->now)()['alarms'][0]['is_left'])->toBeTrue()->and(($this->now)()['rows'][0]['state'])->toBe('sound');
     ($this->device)("monitor/runs/{$run}", ($this->lines)($field, 1200, 1800));
     expect(WatchAlarm::query()->where('watched', 'population')->count())->toBe(1);
 });
@@ -99,14 +102,13 @@ it('raises no alarm about a row that is shut off, by the monitor or by hand, nor
     $run = ($this->start)()->json('run.id');
     $field = new PracticeField(8, 3);
     ($this->device)("monitor/runs/{$run}", ($this->lines)($field, 0, 300));
-    $put = fn (array $rows): TestResponse => $this->actingAs($this->technician)->putJson("{$this->path}/watch/{$run}/shut", ['rows' => $rows]);
-    $put([8])->assertOk()->assertJsonPath('run.rows.7.state', 'off');
-    $put([9])->assertUnprocessable();
-    $put(['8'])->assertUnprocessable();
-    // An empty message, or one that says nothing, lets no row in again.
-    foreach ([[], ['rows' => null]] as $nothing) {
-        $this->putJson("{$this->path}/watch/{$run}/shut", $nothing)->assertUnprocessable()->assertJsonPath('errors.rows.0', fn (string $said): bool => ! str_contains($said, ':rows'));
+    ($this->say)($run, ['kind' => 'shut', 'row' => 8])->assertCreated();
+    expect(($this->now)()['rows'][7]['state'])->toBe('off');
+    foreach ([9, 0, '8', null] as $row) {
+        ($this->say)($run, ['kind' => 'shut', 'row' => $row])->assertUnprocessable()->assertJsonPath('errors', ['entries.0.row' => ['Name a row of the planter, from 1 to 8.']]);
     }
+    ($this->say)($run, ['kind' => 'closed', 'row' => 8])->assertUnprocessable();
+    ($this->say)($run)->assertUnprocessable();
     $lines = array_map(static function (int $second) use ($field): string {
         $told = $field->at($second);
         foreach (isset($told['population']) ? ['population', 'skips', 'doubles'] : [] as $of) {
@@ -120,7 +122,7 @@ it('raises no alarm about a row that is shut off, by the monitor or by hand, nor
     ($this->device)("monitor/runs/{$run}", implode("\n", $lines))->assertOk()->assertJsonPath('refused_lines', 0);
     expect(($this->now)())->toMatchArray(['alarms' => [], 'off' => [7], 'shut' => [8]])->and(($this->now)()['rows'][6]['state'])->toBe('off');
     // Nobody says that it is shut off any more, and it brings nothing.
-    $put([])->assertOk();
+    ($this->say)($run, ['kind' => 'opened', 'row' => 8])->assertCreated();
     ($this->device)("monitor/runs/{$run}", implode("\n", array_map(static fn (int $second): string => str_replace('"off":[7],', '', (string) json_encode(['population' => [...array_slice($field->at($second)['population'] ?? array_fill(0, 8, 0), 0, 7), 0]] + $field->at($second))), range(601, 650))))->assertOk();
     expect(array_column(($this->now)()['alarms'], 'rows'))->toBe([[8]]);
 });
@@ -204,4 +206,38 @@ it('tells live what there is now, to as many as the server has hands for', funct
     $this->postJson("{$this->path}/watch/".WatchRun::query()->value('id').'/end')->assertOk();
     expect($stream()->assertOk()->streamedContent())->toContain('"state":"ended"')->and(substr_count($second->streamedContent(), 'data: '))->toBe(1);
     Sleep::assertSleptTimes(50);
+});
+
+it('shuts rows one by one, whoever says so, in the order in which it happened', function (): void {
+    $run = ($this->start)()->json('run.id');
+    $at = static fn (int $second): array => ['happened_at' => sprintf('2026-04-20T10:00:%02d.000Z', $second)];
+    ($this->say)($run, ['kind' => 'shut', 'row' => 2] + $at(10))->assertCreated();
+    ($this->say)($run, ['kind' => 'shut', 'row' => 5] + $at(12), ['kind' => 'shut', 'row' => 6] + $at(12))->assertCreated();
+    expect(($this->now)()['shut'])->toBe([2, 5, 6]);
+    ($this->say)($run, ['kind' => 'opened', 'row' => 5] + $at(30))->assertCreated();
+    // Sent late, from before row 5 was opened: it changes nothing of it.
+    ($this->say)($run, ['kind' => 'shut', 'row' => 5] + $at(20))->assertCreated();
+    expect(($this->now)()['shut'])->toBe([2, 6]);
+    // All or nothing.
+    ($this->say)($run, ['kind' => 'shut', 'row' => 1] + $at(40), ['kind' => 'shut', 'row' => 99] + $at(40))->assertUnprocessable();
+    expect(($this->now)()['shut'])->toBe([2, 6]);
+});
+
+it('takes what was said while it was watched after the run has ended, and nothing of later', function (): void {
+    $run = ($this->start)()->json('run.id');
+    $this->travelTo('2026-04-20 11:00:00');
+    $this->postJson("{$this->path}/watch/{$run}/end")->assertOk();
+    $this->travelTo('2026-04-20 12:00:00');
+    ($this->say)($run, ['kind' => 'shut', 'row' => 3, 'happened_at' => '2026-04-20T10:59:00Z'])->assertCreated();
+    ($this->say)($run, ['kind' => 'shut', 'row' => 4, 'happened_at' => '2026-04-20T11:01:00Z'])->assertUnprocessable();
+    expect(($this->now)()['shut'])->toBe([3]);
+});
+
+it('takes no word on an alarm of another run', function (): void {
+    $run = ($this->start)()->json('run.id');
+    $this->postJson("{$this->path}/watch/{$run}/end")->assertOk();
+    $other = ($this->start)()->json('run.id');
+    $alarm = WatchRun::query()->findOrFail($run)->alarms()->create(['at' => now(), 'kind' => 'stopped', 'watched' => 'population', 'rows' => [3], 'direction' => -1, 'expected' => 34_000, 'found' => 0, 'seconds' => 5, 'pass' => 1, 'mph' => 5]);
+    ($this->say)($other, ['kind' => 'seen', 'alarm' => $alarm->id])->assertUnprocessable()->assertJsonPath('errors', ['entries.0.alarm' => ['This alarm is not one of this run.']]);
+    ($this->say)($run, ['kind' => 'seen', 'alarm' => $alarm->id])->assertCreated();
 });

@@ -131,6 +131,7 @@ it('refuses what cannot be, in plain words, and writes none of it', function (Cl
         ->and(DB::table('ledger_events')->count())->toBe(1);
 })->with([
     'overlap' => [fn ($first) => [$this->fitting(1, '2024-03-01')], 'events.1.happened_at', 'another part was in the slot from 2024-03-01'],
+    'overlap in the middle of a row' => [fn ($first) => [$this->fitting(2, '2024-03-01', ['slot' => 'seed_tube', 'side' => 'centre', 'part_type_id' => null]), $this->fitting(2, '2024-03-01', ['slot' => 'seed_tube', 'side' => 'centre', 'part_type_id' => null])], 'events.2.happened_at', 'Row 2, seed tube: another part'],
     'out before in' => [fn ($first) => [['id' => (string) Str::uuid7(), 'kind' => 'removed', 'happened_at' => '2024-02-01T12:00:00Z', 'fitting_id' => $first['id'], 'reason' => 'worn']], 'events.1.happened_at', 'cannot come out before it went in on 2024-03-01'],
     'in the future' => [fn ($first) => [$this->fitting(2, now()->addDays(3)->toDateString())], 'events.1.happened_at', 'not in the future'],
     'no such row' => [fn ($first) => [$this->fitting(9, '2024-05-01')], 'events.1.row', 'There is no row 9: this planter has 8'],

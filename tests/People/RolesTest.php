@@ -2,24 +2,11 @@
 
 declare(strict_types=1);
 
-use App\Models\Aim;
-use App\Models\Bench\Disc;
-use App\Models\Bench\Meter;
-use App\Models\Bench\SeedLot;
 use App\Models\Bench\Stand;
-use App\Models\Parts\Order;
-use App\Models\Parts\PartType;
-use App\Models\Parts\Supplier;
 use App\Models\People\Role;
-use App\Models\Record\Import;
 use App\Models\User;
-use App\Models\Walk\Pack;
-use App\Models\Walk\Photo;
 use App\People\GuestLinks;
 use App\People\Invite;
-use App\Spec\CopySpecSheet;
-use App\Walk\Photos\PhotoFiles;
-use App\Walk\Photos\PictureMaker;
 use Illuminate\Support\Str;
 use Tests\ApiRoutes;
 
@@ -35,7 +22,7 @@ const HELPER_MAY = [
     ...GUEST_MAY,
     'PUT api/me/password', 'DELETE api/me/devices', 'DELETE api/me/devices/{device}', 'GET api/spec-sheets', 'GET api/spec-sheets/{specSheet}', 'GET api/workshop', 'GET api/part-types', 'GET api/part-types/{partType}/lives', 'GET api/packs', 'GET api/store', 'POST api/store/moves', 'GET api/suppliers', 'GET api/seed', 'POST api/seed/moves', 'GET api/meters', 'GET api/planters/{planter}/emergence', 'POST api/planters/{planter}/emergence', 'POST api/planters/{planter}/diagnosis', 'GET api/planters/{planter}/first-pass', 'POST api/planters/{planter}/first-pass/digs', 'POST api/planters/{planter}/first-pass/sign-offs', 'GET api/planters/{planter}/settings', 'GET api/planters/{planter}/settings/for/{other}', 'GET api/aims', 'GET api/lubrication', 'POST api/planters/{planter}/settings', 'GET api/planters/{planter}/settings/sheet.pdf', 'GET api/planters/{planter}/settings/sheet.csv', 'GET api/planters/{planter}/calculators', 'POST api/planters/{planter}/calculators/{calculation}', 'POST api/meters/moves', 'POST api/planters/{planter}/bench/report', 'POST api/planters/{planter}/bench/counts', 'GET api/planters/{planter}/bench/compare', 'POST api/suppliers/{supplier}/ask', 'GET api/orders', 'POST api/orders/{order}/receive', 'GET api/orders/{order}/order.pdf', 'GET api/orders/{order}/order.csv',
     'GET api/planters/{planter}/season', 'GET api/planters/{planter}/season/speed', 'GET api/planters/{planter}/season/fields.csv', 'GET api/planters/{planter}/season/countdown.ics',
-    'GET api/planters/{planter}/watch', 'POST api/planters/{planter}/watch', 'GET api/planters/{planter}/watch/now', 'GET api/planters/{planter}/watch/now/stream', 'GET api/planters/{planter}/bench/runs/now/stream', 'POST api/planters/{planter}/watch/{watchRun}/practice', 'POST api/planters/{planter}/watch/{watchRun}/end', 'PUT api/planters/{planter}/watch/{watchRun}/shut', 'POST api/planters/{planter}/watch/{watchRun}/alarms/{watchAlarm}/seen',
+    'GET api/planters/{planter}/watch', 'POST api/planters/{planter}/watch', 'GET api/planters/{planter}/watch/now', 'GET api/planters/{planter}/watch/now/stream', 'GET api/planters/{planter}/bench/runs/now/stream', 'POST api/planters/{planter}/watch/{watchRun}/practice', 'POST api/planters/{planter}/watch/{watchRun}/end', 'POST api/planters/{planter}/watch/{watchRun}/entries',
     'GET api/planters/{planter}/bench', 'POST api/planters/{planter}/bench', 'GET api/planters/{planter}/bench/advice', 'GET api/planters/{planter}/bench/report.pdf', 'POST api/planters/{planter}/bench/runs', 'GET api/planters/{planter}/bench/runs/now', 'POST api/planters/{planter}/bench/runs/{standRun}/practice', 'POST api/planters/{planter}/bench/runs/{standRun}/stop', 'GET api/planters/{planter}/bench/runs/{standRun}/times.csv', 'GET api/planters/{planter}/work', 'GET api/planters/{planter}/work/hands', 'POST api/planters/{planter}/work/hands', 'POST api/planters/{planter}/work/own', 'GET api/planters/{planter}/work/rain', 'GET api/planters/{planter}/work/plan.csv', 'GET api/planters/{planter}/work/plan.ics', 'GET api/planters/{planter}/work/cards.pdf', 'GET api/planters/{planter}/work/ready.pdf', 'GET api/planters/{planter}/work/season',
     'GET api/planters/{planter}/decide', 'GET api/planters/{planter}/policies', 'GET api/planters/{planter}/guide', 'POST api/planters/{planter}/ledger', 'POST api/planters/{planter}/acres', 'POST api/planters/{planter}/walks', 'PATCH api/walks/{walk}',
     'POST api/walks/{walk}/finish', 'POST api/walks/{walk}/reopen', 'POST api/walks/{walk}/readings', 'GET api/walks/{walk}/news', 'POST api/walks/{walk}/notes', 'POST api/walks/{walk}/photos',
@@ -47,22 +34,8 @@ const OWNER_ALONE_MAY = [
 it('lets each role do what is its own on every route, and nothing else', function (): void {
     $planter = $this->planter();
     $walk = $this->openWalk($planter);
-    $photo = (string) Str::uuid7();
-    app(PhotoFiles::class)->keep($photo, $planter->id, app(PictureMaker::class)->make(base_path('public/icon-192.png')));
-    Photo::query()->create([
-        'id' => $photo, 'walk_id' => $walk->id, 'planter_id' => $planter->id, 'row_number' => 1, 'check_key' => 'seed_tube', 'side' => 'centre',
-        'file_sha256' => str_repeat('0', 64), 'width' => 192, 'height' => 192, 'taken_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id,
-    ]);
+    $ids = $this->everything($planter, $walk);
     $workshop = $this->technician->workshop;
-    $ids = [
-        'planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => app(CopySpecSheet::class)($this->typicalSheet(), $this->technician)->id, 'row' => 1, 'check' => 'own_1', 'photo' => $photo,
-        'supplier' => Supplier::query()->create(['workshop_id' => $workshop->id, 'name' => 'Brook Supply'])->id, 'order' => Order::query()->create(['workshop_id' => $workshop->id, 'user_id' => $this->technician->id, 'lines' => [], 'key' => (string) Str::uuid7()])->id,
-        'pack' => Pack::factory()->create(['workshop_id' => $workshop->id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $workshop->id])->id, 'import' => Import::factory()->for($planter)->for($this->technician)->create()->id,
-        'seedLot' => SeedLot::query()->create(['workshop_id' => $workshop->id, 'name' => 'Popcorn 7', 'seeds_per_unit' => 80000])->id, 'calculation' => 'marker', 'point' => 'hitch', 'meter' => Meter::query()->create(['workshop_id' => $workshop->id, 'serial' => 'T-1'])->id, 'disc' => Disc::query()->create(['workshop_id' => $workshop->id, 'name' => '60 cells', 'cells' => 60])->id, 'aim' => Aim::query()->create(['workshop_id' => $workshop->id, 'crop' => 'milo'])->id, 'other' => $planter->id,
-        'stand' => Stand::query()->create(['workshop_id' => $workshop->id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id, 'standRun' => $this->standRun($planter)->id,
-        ...$this->watched($planter),
-        'person' => User::factory()->for($workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id, 'device' => 'abc',
-    ];
     $guest = app(GuestLinks::class)->make($this->technician, $planter, 'Hollis Pell', 30)[0]->refresh();
     $of = fn (Role $role): User => User::factory()->for($workshop)->create(['role' => $role])->refresh();
     $people = ['guest' => $guest, 'helper' => $of(Role::Helper), 'technician' => $of(Role::Technician), 'owner' => $this->technician];

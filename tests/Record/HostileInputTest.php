@@ -16,16 +16,20 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use Tests\ApiRoutes;
 use Tests\HostileRequests;
 
 it('answers whatever is sent with something other than a fault of its own', function (): void {
     $planter = $this->planter();
     $walk = $this->openWalk($planter, null);
-    $sheet = app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
-    $type = PartType::factory()->create(['workshop_id' => $this->technician->workshop_id]);
-    $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id, 'partType' => $type->id, 'row' => 3, 'photo' => (string) Str::uuid7()];
+    $ids = $this->everything($planter, $walk) + ['run' => (string) Str::uuid7()];
     $requests = new HostileRequests((int) (getenv('FUZZ_SEED') ?: 1), array_map(strval(...), $ids));
     $operations = $requests->operations();
+    // Every route that there is gets its turn, with something that is there to name.
+    $routes = array_map(static fn (array $operation): string => "{$operation[0]} ".ltrim($operation[1], '/'), $operations);
+    expect($routes)->toEqualCanonicalizing(array_keys(ApiRoutes::all()));
+    preg_match_all('/\{(\w+)\}/', implode(' ', $routes), $named);
+    expect(array_values(array_diff(array_unique($named[1]), array_keys($ids))))->toBe([]);
     $count = (int) (getenv('FUZZ') ?: 3000);
     // Held back they would not reach what they are meant for.
     RateLimiter::for('writes', static fn (): Limit => Limit::none());

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Field\WatchAlarm;
 use App\Models\Field\WatchRun;
 use App\Models\Parts\PartType;
 use App\Models\People\Role;
@@ -64,7 +65,7 @@ function fullShop(Tests\FeatureTestCase $test, User $owner): Planter
     foreach (['ended', 'running'] as $state) {
         $run = WatchRun::query()->create(['id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'user_id' => $owner->id, 'acres' => 400, 'state' => $state, 'field' => 'Long Field', 'made_at' => now()]);
         $run->passes()->create(['number' => 1, 'from_at' => now(), 'to_at' => now(), 'seconds' => 200, 'feet' => 1500, 'mph' => 5, 'means' => ['population' => [1 => 34_000]], 'deviations' => []]);
-        $run->alarms()->create(['at' => now(), 'kind' => 'stopped', 'watched' => 'population', 'rows' => [3], 'direction' => -1, 'expected' => 34_000, 'found' => 0, 'seconds' => 5, 'pass' => 1, 'mph' => 5, 'seen_by' => $owner->id]);
+        $run->alarms()->create(['at' => now(), 'kind' => 'stopped', 'watched' => 'population', 'rows' => [3], 'direction' => -1, 'expected' => 34_000, 'found' => 0, 'seconds' => 5, 'pass' => 1, 'mph' => 5])->entries()->create(['planter_id' => $run->planter_id, 'watch_run_id' => $run->id, 'kind' => 'seen', 'happened_at' => now(), 'recorded_at' => now(), 'user_id' => $owner->id]);
     }
     app(GuestLinks::class)->make($owner, $planter, 'Hollis Pell', 30);
 
@@ -116,7 +117,7 @@ it('takes all of a workshop out as an open archive and brings it back elsewhere,
         ->and($seen['seed'])->toBe([['P7', 47.8, 26]])->and($seen['meters'])->toBe([['T-01', 1, 1]])
         ->and($seen['store'])->toBe([['=HYPERLINK("x")', 6, 36.25]])
         ->and($counts())->toBe($were)
-        ->and(WatchRun::query()->where('planter_id', $here->id)->with('passes')->get()->map(fn (WatchRun $of): array => [$of->state, $of->passes->count(), $of->alarms()->where('seen_by', $owner->id)->count()])->all())->toBe([['ended', 1, 1]])
+        ->and(WatchRun::query()->where('planter_id', $here->id)->with('passes')->get()->map(fn (WatchRun $of): array => [$of->state, $of->passes->count(), $of->alarms()->whereHas('entries', fn ($entry) => $entry->where('user_id', $owner->id))->count()])->all())->toBe([['ended', 1, 1]])
         ->and($ofShop($here->workshop_id))->toBe($had['of the shop'])
         ->and($picture($here->id))->toBe($had['picture'])
         ->and($this->artisan('ustrel:rebuild'))->toBe(0)
@@ -162,7 +163,7 @@ it('takes in nothing that a forger has made, and hangs nothing on a neighbour', 
     $theirs = $this->planter(['workshop_id' => $neighbour->workshop_id, 'name' => 'Theirs']);
     $run = WatchRun::query()->create(['id' => (string) Str::uuid7(), 'planter_id' => $theirs->id, 'user_id' => $neighbour->id, 'acres' => 1600, 'state' => 'ended', 'made_at' => now()]);
     $walk->id = (string) Str::uuid7();
-    $walk->fill(['planter_id' => $theirs->id, 'started_by' => $neighbour->id, 'finished_by' => null])->save();
+    $walk->fill(['planter_id' => $theirs->id, 'started_by' => $neighbour->id, 'finished_at' => null, 'finished_by' => null])->save();
     [$table, $edit] = $forge($walk->id, $run->id);
     forged($this->parcel, $table, $edit);
     $before = DB::table('workshops')->count();
@@ -253,6 +254,9 @@ it('takes the demo along whole, with something in every table', function (): voi
     $walk = Walk::query()->where('planter_id', $planter->id)->whereNull('finished_at')->firstOrFail();
     $this->post("/api/walks/{$walk->id}/photos", ['row' => 3, 'check' => 'gauge_bearing', 'side' => 'left', 'taken_at' => '2026-03-01T09:30:00.000Z', 'id' => (string) Str::uuid7(), 'photo' => UploadedFile::fake()->image('a.jpg', 60, 40)], ['Accept' => 'application/json'])->assertCreated();
     $this->post("/api/planters/{$planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('past.csv', "Date,Row,Check,Side,Reading\n2020-03-02,1,opener_blade_diameter,left,14 15/16\n"), 'kind' => 'readings', 'mode' => 'good'])->assertStatus(202);
+    $alarm = WatchAlarm::query()->with('run')->firstOrFail();
+    $this->postJson("/api/planters/{$alarm->run->planter_id}/watch/{$alarm->watch_run_id}/entries", ['entries' => [['id' => (string) Str::uuid7(), 'kind' => 'seen', 'alarm' => $alarm->id, 'happened_at' => now()->toIso8601ZuluString()]]])->assertCreated();
+    $alarm->backs()->create(['watch_run_id' => $alarm->watch_run_id, 'row_number' => $alarm->rows[0], 'at' => now()]);
     $were = $counts($owner->workshop_id);
     expect(array_keys($were, 0, true))->toBe([]);
     app(PackWorkshop::class)($owner->workshop, $this->parcel);

@@ -9,15 +9,17 @@ use App\Field\Watch\Listen;
 use App\Field\Watch\PracticeMonitor;
 use App\Field\Watch\SharedRows;
 use App\Field\Watch\StartWatch;
+use App\Field\Watch\WatchEntries;
 use App\Field\Watch\WatchQuery;
 use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Http\LiveStream;
-use App\Models\Field\WatchAlarm;
 use App\Models\Field\WatchRun;
 use App\Models\Planter;
 use App\Record\Fields;
+use App\Record\Http\ReceiptsShape;
 use App\Record\Refused;
+use App\Record\TakeWhole;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -27,6 +29,8 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 /** Rows watched while they plant. */
 final class WatchController extends Controller
 {
+    private const MOST_ENTRIES = 100;
+
     public function __construct(private readonly WatchQuery $query, private readonly Listen $listen)
     {
     }
@@ -104,39 +108,22 @@ final class WatchController extends Controller
         return $this->told($request, $planter, $this->listen->end($watchRun));
     }
 
-    #[OA\Put(path: '/api/planters/{planter}/watch/{watchRun}/shut', operationId: 'shutRows', description: 'Rows that are shut off on purpose: they raise no alarm', tags: ['field'])]
+    #[OA\Post(path: '/api/planters/{planter}/watch/{watchRun}/entries', operationId: 'recordWatch', description: 'All of them, or nothing: alarms that were seen or left as they are, rows that are shut off on purpose or plant again. Sending it again is harmless', tags: ['field'])]
     #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'watchRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['rows'], properties: [new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'integer'))]))]
-    #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun')]))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['entries'], properties: [
+        new OA\Property(property: 'entries', description: '1 to 100', type: 'array', items: new OA\Items(ref: '#/components/schemas/WatchEntry')),
+    ]))]
+    #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
+    #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function shut(Request $request, Planter $planter, WatchRun $watchRun): JsonResponse
+    public function record(Request $request, Planter $planter, WatchRun $watchRun, TakeWhole $take): JsonResponse
     {
-        return $this->answered($request, $planter, function () use ($request, $planter, $watchRun): WatchRun {
-            $rows = [];
-            $body = JsonBody::of($request);
-            // Left out is not none: nobody lets rows in again by an empty message.
-            is_array($body['rows'] ?? null) || throw Refused::because('rows', 'watch.rows', ['rows' => $planter->row_count]);
-            foreach (Fields::of($body, 'watch.rows')->list('rows', 'watch.rows', ['rows' => $planter->row_count]) as $row) {
-                $rows[] = is_int($row) && $row >= 1 && $row <= $planter->row_count ? $row : throw Refused::because('rows', 'watch.rows', ['rows' => $planter->row_count]);
-            }
+        $entries = JsonBody::list($request, 'entries', self::MOST_ENTRIES, 'watch.entries');
 
-            return $this->listen->shut($watchRun, array_values(array_unique($rows)));
-        });
-    }
-
-    #[OA\Post(path: '/api/planters/{planter}/watch/{watchRun}/alarms/{watchAlarm}/seen', operationId: 'seeAlarm', description: 'Sending it again is harmless', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Parameter(name: 'watchRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
-    #[OA\Parameter(name: 'watchAlarm', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(properties: [new OA\Property(property: 'leave', description: 'What it is like is how it is to be from here on', type: 'boolean')]))]
-    #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun')]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function seen(Request $request, Planter $planter, WatchRun $watchRun, WatchAlarm $watchAlarm): JsonResponse
-    {
-        return $this->answered($request, $planter, fn (): WatchRun => $this->listen->seen($watchRun, $watchAlarm, $this->user($request)->id, Fields::of(JsonBody::of($request), 'watch.item')->flag('leave', 'refused.unknown_flag')));
+        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), fn (Planter $of): WatchEntries => new WatchEntries($watchRun, $of->row_count, $this->listen), $entries), 'entries');
     }
 
     #[OA\Put(path: '/api/planters/{planter}/shared-rows', operationId: 'editSharedRows', tags: ['planter'])]

@@ -8,6 +8,7 @@ use App\Field\FigureWords;
 use App\Field\Watch\SharedRows;
 use App\Field\Watch\StartWatch;
 use App\Models\Field\WatchAlarm;
+use App\Models\Field\WatchEntry;
 use App\Models\Field\WatchPass;
 use App\Models\Field\WatchRun;
 use App\Models\Planter;
@@ -19,6 +20,7 @@ use Ustrel\Core\Field\Watch\AlarmKind;
 use Ustrel\Core\Field\Watch\GroupKind;
 use Ustrel\Core\Field\Watch\PracticeFault;
 use Ustrel\Core\Field\Watch\Watched;
+use Ustrel\Core\Field\Watch\WatchEntryKind;
 
 #[OA\Schema(schema: 'SharedRows', description: 'Rows that share a motor, tank, manifold, fan or section', required: ['kind', 'name', 'rows'], properties: [
     new OA\Property(property: 'kind', type: 'string', enum: GroupKind::class),
@@ -47,6 +49,13 @@ use Ustrel\Core\Field\Watch\Watched;
     new OA\Property(property: 'seen_at', type: 'string', format: 'date-time', nullable: true),
     new OA\Property(property: 'seen_by', type: 'string', nullable: true),
     new OA\Property(property: 'is_left', description: 'What it is like is how it is to be', type: 'boolean'),
+])]
+#[OA\Schema(schema: 'WatchEntry', description: 'What somebody says while rows are watched', required: ['id', 'kind', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'kind', type: 'string', enum: WatchEntryKind::class),
+    new OA\Property(property: 'row', description: 'That is shut off on purpose, or plants again', type: 'integer', minimum: 1),
+    new OA\Property(property: 'alarm', description: 'That was seen, or whose rows are left as they are', type: 'integer'),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
 ])]
 #[OA\Schema(schema: 'WatchRun', required: ['id', 'state', 'field', 'acres', 'practice', 'monitor_quiet', 'mph', 'down', 'shut', 'off', 'rows', 'alarms', 'passes', 'refused_lines', 'refused', 'made_at', 'started_at', 'ended_at'], properties: [
     new OA\Property(property: 'id', type: 'string', format: 'uuid'),
@@ -126,25 +135,26 @@ final readonly class WatchShape
      */
     public function run(WatchRun $run, Collection $alarms, Collection $passes): array
     {
-        $now = $run->now ?? [];
+        [$now, $shut] = [$run->now ?? [], WatchEntry::shutOf($run->id)];
 
         return [
             'id' => $run->id, 'state' => $run->state, 'field' => $run->field, 'acres' => $run->acres, 'practice' => $run->practice !== null,
             'monitor_quiet' => $run->heard_at === null ? null : (int) $run->heard_at->diffInSeconds(CarbonImmutable::now()), 'mph' => isset($now['mph']) ? $this->words->said(round((float) $now['mph'], 1), CalcUnit::Mph) : null,
-            'down' => $now['down'] ?? false, 'shut' => $run->shut, 'off' => $now['off'] ?? [], 'rows' => $this->rows($run, $alarms),
+            'down' => $now['down'] ?? false, 'shut' => $shut, 'off' => $now['off'] ?? [], 'rows' => $this->rows($run, $shut, $alarms),
             'alarms' => $alarms->map($this->alarm(...))->all(), 'passes' => $passes->map($this->pass(...))->all(),
             'refused_lines' => $run->refused_lines, 'refused' => $run->refused, 'made_at' => $run->made_at->toIso8601ZuluString(), 'started_at' => $run->started_at?->toIso8601ZuluString(), 'ended_at' => $run->ended_at?->toIso8601ZuluString(),
         ];
     }
 
     /**
+     * @param  list<int>  $shut
      * @param  Collection<int, WatchAlarm>  $alarms
      * @return list<array<string, mixed>>
      */
-    private function rows(WatchRun $run, Collection $alarms): array
+    private function rows(WatchRun $run, array $shut, Collection $alarms): array
     {
         $told = $run->now['rows'] ?? [];
-        $off = array_unique([...$run->shut, ...$run->now['off'] ?? []]);
+        $off = array_unique([...$shut, ...$run->now['off'] ?? []]);
         $highest = max([1.0, ...array_values($told[Watched::Population->value] ?? [])]);
         $rows = [];
         for ($row = 1; $row <= $this->planter->row_count; $row++) {
@@ -164,7 +174,7 @@ final readonly class WatchShape
     /** @param  Collection<int, WatchAlarm>  $alarms */
     private static function state(int $row, Collection $alarms, bool $isHeard): string
     {
-        $open = $alarms->filter(static fn (WatchAlarm $of): bool => in_array($row, $of->rows, true) && ! in_array($row, $of->back, true) && ! $of->is_left);
+        $open = $alarms->filter(static fn (WatchAlarm $of): bool => in_array($row, $of->open(), true) && ! $of->isLeft());
 
         return match (true) {
             $open->contains(static fn (WatchAlarm $of): bool => $of->kind === AlarmKind::Stopped) => 'failed',
@@ -181,8 +191,8 @@ final readonly class WatchShape
             'id' => $of->id, 'at' => $of->at->toIso8601ZuluString(), 'kind' => $of->kind->value, 'watched' => $of->watched->value, 'rows' => $of->rows,
             'shared' => $of->group_kind === null ? null : __("watch.shared_{$of->group_kind->value}", ['name' => (string) $of->group_name]), 'says' => $this->says($of),
             'while' => __('watch.while', ['pass' => $of->pass, 'mph' => $this->words->said((float) $of->mph, CalcUnit::Mph), 'seconds' => $of->seconds]),
-            'symptom' => $of->kind->symptom($of->watched, $of->direction)->value, 'is_sensor' => $of->kind->isSensor(), 'is_back' => array_diff($of->rows, $of->back) === [],
-            'seen_at' => $of->seen_at?->toIso8601ZuluString(), 'seen_by' => $of->seer?->name, 'is_left' => $of->is_left,
+            'symptom' => $of->kind->symptom($of->watched, $of->direction)->value, 'is_sensor' => $of->kind->isSensor(), 'is_back' => $of->open() === [],
+            'seen_at' => $of->seen()?->happened_at->toIso8601ZuluString(), 'seen_by' => $of->seen()?->user->name, 'is_left' => $of->isLeft(),
         ];
     }
 

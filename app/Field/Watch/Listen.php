@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Field\Watch;
 
 use App\Models\Field\WatchAlarm;
+use App\Models\Field\WatchBack;
+use App\Models\Field\WatchEntry;
 use App\Models\Field\WatchPass;
 use App\Models\Field\WatchRun;
 use App\Models\Planter;
@@ -65,33 +67,14 @@ final readonly class Listen
         });
     }
 
-    /**
-     * @param  list<int>  $rows  that are shut off on purpose
-     *
-     * @throws Refused
-     */
-    public function shut(WatchRun $run, array $rows): WatchRun
+    /** What an alarm tells is what is to be expected of its rows from here on. */
+    public function expect(WatchRun $run, WatchAlarm $alarm): void
     {
-        return self::held($run, static function (WatchRun $held) use ($rows): WatchRun {
-            $held->isUnderWay() || throw Refused::because('rows', 'watch.over');
-            $held->update(['shut' => $rows]);
-
-            return $held;
-        });
-    }
-
-    /** Somebody has seen it; where it is left as it is, that is what is to be expected of its rows from here on. */
-    public function seen(WatchRun $run, WatchAlarm $alarm, int $by, bool $isLeft): WatchRun
-    {
-        return self::held($run, static function (WatchRun $held, RowWatch $watch) use ($alarm, $by, $isLeft): WatchRun {
-            $alarm->refresh();
-            if ($isLeft && ! $alarm->is_left && $held->isUnderWay()) {
+        self::held($run, static function (WatchRun $held, RowWatch $watch) use ($alarm): void {
+            if ($held->isUnderWay()) {
                 $watch->accept($alarm->watched, $alarm->rows);
                 $held->update(['kept' => self::packed($watch)]);
             }
-            $alarm->update(['seen_at' => $alarm->seen_at ?? CarbonImmutable::now(), 'seen_by' => $alarm->seen_by ?? $by, 'is_left' => $alarm->is_left || $isLeft]);
-
-            return $held;
         });
     }
 
@@ -136,6 +119,7 @@ final readonly class Listen
     {
         $refused = [];
         [$last, $new, $line] = [$run->last_ms, 0, null];
+        $shut = WatchEntry::shutOf($run->id);
         [$now, $rows] = [CarbonImmutable::now(), $run->planter->row_count];
         foreach ($lines as $number => $text) {
             try {
@@ -152,7 +136,7 @@ final readonly class Listen
             $new++;
             $run->started_at ??= $now;
             $run->first_ms ??= $read->ms;
-            self::keep($run, $watch->take($read, $run->shut), $read->mph);
+            self::keep($run, $watch->take($read, $shut), $read->mph);
         }
         $run->fill([
             'state' => 'running', 'last_ms' => $last, 'heard_at' => $new > 0 ? $now : $run->heard_at, 'refused_lines' => $run->refused_lines + count($refused),
@@ -203,8 +187,8 @@ final readonly class Listen
     private static function isBack(WatchRun $run, Watched $of, int $row): void
     {
         $alarm = $run->alarms()->where('watched', $of)->whereIn('kind', ['drift', 'low', 'stopped'])->whereJsonContains('rows', $row)->orderByDesc('id')->first();
-        if ($alarm !== null && ! in_array($row, $alarm->back, true)) {
-            $alarm->update(['back' => [...$alarm->back, $row]]);
+        if ($alarm !== null) {
+            WatchBack::query()->insertOrIgnore(['watch_run_id' => $run->id, 'watch_alarm_id' => $alarm->id, 'row_number' => $row, 'at' => CarbonImmutable::now()]);
         }
     }
 }

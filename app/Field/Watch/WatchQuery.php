@@ -28,7 +28,7 @@ final readonly class WatchQuery
     /** @return Collection<int, WatchAlarm> the newest first */
     public function alarms(WatchRun $run): Collection
     {
-        return $run->alarms()->with('seer:id,name')->orderByDesc('at')->orderByDesc('id')->limit(self::MOST_ALARMS)->get();
+        return $run->alarms()->with(['entries.user:id,name', 'backs'])->orderByDesc('at')->orderByDesc('id')->limit(self::MOST_ALARMS)->get();
     }
 
     /** @return Collection<int, WatchPass> the newest first */

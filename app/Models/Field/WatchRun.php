@@ -22,7 +22,6 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $stand_id the monitor that tells of it
  * @property string $field
  * @property int $acres of this planter to a false alarm
- * @property list<int> $shut rows that are shut off on purpose
  * @property array{fault: string, number: int, rows: list<int>}|null $practice a made-up field in the monitor's place
  * @property 'waiting'|'running'|'ended' $state
  * @property int|null $first_ms of the monitor's clock
@@ -49,10 +48,10 @@ final class WatchRun extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['field' => '', 'shut' => '[]', 'refused_lines' => 0, 'refused' => ''];
+    protected $attributes = ['field' => '', 'refused_lines' => 0, 'refused' => ''];
 
     protected $casts = [
-        'shut' => 'array', 'practice' => 'array', 'now' => 'array', 'learned' => 'array',
+        'practice' => 'array', 'now' => 'array', 'learned' => 'array',
         'made_at' => 'immutable_datetime', 'started_at' => 'immutable_datetime', 'heard_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime',
     ];
 
@@ -77,7 +76,7 @@ final class WatchRun extends Model
      */
     public function scopeToShow(Builder $query): Builder
     {
-        return $query->select(['id', 'planter_id', 'user_id', 'stand_id', 'field', 'acres', 'shut', 'practice', 'state', 'first_ms', 'last_ms', 'refused_lines', 'refused', 'now', 'made_at', 'started_at', 'heard_at', 'ended_at']);
+        return $query->select(['id', 'planter_id', 'user_id', 'stand_id', 'field', 'acres', 'practice', 'state', 'first_ms', 'last_ms', 'refused_lines', 'refused', 'now', 'made_at', 'started_at', 'heard_at', 'ended_at']);
     }
 
     /** @return BelongsTo<Planter, $this> */
@@ -96,12 +95,6 @@ final class WatchRun extends Model
     public function passes(): HasMany
     {
         return $this->hasMany(WatchPass::class);
-    }
-
-    /** @return HasMany<WatchAlarm, $this> as the path names it */
-    public function watchAlarms(): HasMany
-    {
-        return $this->alarms();
     }
 
     /** @return HasMany<WatchAlarm, $this> */

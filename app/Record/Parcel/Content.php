@@ -18,6 +18,8 @@ use App\Models\Field\Setting;
 use App\Models\Field\SignOff;
 use App\Models\Field\StandCount;
 use App\Models\Field\WatchAlarm;
+use App\Models\Field\WatchBack;
+use App\Models\Field\WatchEntry;
 use App\Models\Field\WatchPass;
 use App\Models\Field\WatchRun;
 use App\Models\OwnCheck;
@@ -99,7 +101,9 @@ final class Content
         SignOff::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         WatchRun::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         WatchPass::class => [],
-        WatchAlarm::class => ['seen_by' => User::class],
+        WatchAlarm::class => [],
+        WatchBack::class => ['watch_alarm_id' => WatchAlarm::class],
+        WatchEntry::class => ['planter_id' => Planter::class, 'user_id' => User::class, 'watch_alarm_id' => WatchAlarm::class],
         PolicyChoice::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Import::class => ['planter_id' => Planter::class, 'user_id' => User::class],
         Activity::class => ['workshop_id' => Workshop::class, 'causer_id' => User::class],
@@ -152,6 +156,8 @@ final class Content
             $model === WatchRun::class => 'watch_runs WHERE '.self::WATCHED.' ORDER BY made_at, id',
             $model === WatchPass::class => 'watch_passes WHERE watch_run_id IN (SELECT id FROM watch_runs WHERE '.self::WATCHED.') ORDER BY watch_run_id, number',
             $model === WatchAlarm::class => 'watch_alarms WHERE watch_run_id IN (SELECT id FROM watch_runs WHERE '.self::WATCHED.') ORDER BY id',
+            $model === WatchBack::class => 'watch_backs WHERE watch_run_id IN (SELECT id FROM watch_runs WHERE '.self::WATCHED.') ORDER BY watch_alarm_id, row_number',
+            $model === WatchEntry::class => 'watch_entries WHERE watch_run_id IN (SELECT id FROM watch_runs WHERE '.self::WATCHED.') ORDER BY recorded_at, id',
             $model === StandRun::class => 'stand_runs WHERE '.self::RUN.' ORDER BY made_at, id',
             $model === StandDrop::class => 'stand_drops WHERE stand_run_id IN (SELECT id FROM stand_runs WHERE '.self::RUN.') ORDER BY stand_run_id, seq',
             $model === SeasonPlan::class => 'season_plans WHERE planter_id IN (SELECT id FROM planters WHERE workshop_id = ?) ORDER BY season, id',

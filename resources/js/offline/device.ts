@@ -13,6 +13,7 @@ import type {
   StandCountEntry,
   WalkKind,
   WalkOrder,
+  WatchEntry,
   WorkEntry,
 } from '@/api/types'
 
@@ -44,6 +45,7 @@ type Kinds = {
   dig: { body: DigEntry }
   signOff: { body: SignOffEntry }
   standCount: { body: StandCountEntry }
+  watch: { body: { run: string; entries: WatchEntry[] } }
   /** What was ticked, finished or could not be done, with the parts that went in: taken whole or not at all. */
   hands: { body: { events: WorkEntry[]; ledger: LedgerEntry[]; settings?: SettingEntry[] } }
 }

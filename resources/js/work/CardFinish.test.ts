@@ -49,5 +49,7 @@ it('writes no shims where none are moved, and none that nobody counted', async (
 
 it('writes a part that went in, at its slot and side', async () => {
   const body = await finish([{ kind: 'fitted', side: 'centre', slot: 'closing_wheel', pairs: null }])
-  expect(body?.ledger).toMatchObject([{ kind: 'fitted', row: 3, slot: 'closing_wheel', side: 'centre', reason: 'worn' }])
+  expect(body?.ledger).toMatchObject([
+    { kind: 'fitted', row: 3, slot: 'closing_wheel', side: 'centre', reason: 'worn' },
+  ])
 })

@@ -4,13 +4,7 @@ import { apart, arrivalsOf, daysOf, sayApart, sayInTime, sayDay, sayJobs, sayMin
 
 const plain = { key: '', title: null, since: '', again: [], ledger: [], why: null, to: null, by: null }
 const minutes = (time: string) => 60 * Number(time.slice(3, 5)) + Number(time.slice(6))
-const piece = (
-  row: number,
-  person: number,
-  starts: string,
-  ends: string,
-  slot = 'opener_blade',
-): PlannedPiece => ({
+const piece = (row: number, person: number, starts: string, ends: string, slot = 'opener_blade'): PlannedPiece => ({
   key: `1 change:${row}:${slot}:left`,
   planter: 1,
   row,

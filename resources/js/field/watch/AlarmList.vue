@@ -1,96 +1,85 @@
 <script setup lang="ts">
-import { api, body } from '@/api/client'
 import type { Verdict, WatchRun } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
-import { useSend } from '@/composables/useSend'
 import { useSession } from '@/session'
 import { sayRows } from '@/plan/findings'
-import { isWatched, watched } from './queries'
+import { isWatched } from './queries'
+import { useWatchEntries } from './useWatchEntries'
 
 type Alarm = WatchRun['alarms'][number]
 
 /** What was amiss, the newest first: who, since when, what was going on, and what to do about it. */
 const { planterId, run } = defineProps<{ planterId: number; run: WatchRun }>()
 const emit = defineEmits<{ diagnose: [row: number, symptom: Alarm['symptom']] }>()
-const { send, refusal, busy } = useSend()
+const { record, refusal, busy } = useWatchEntries(
+  () => planterId,
+  () => run,
+)
 const session = useSession()
 const verdict = (of: Alarm): Verdict => (of.kind === 'stopped' ? 'failed' : of.is_sensor ? 'watch' : 'change')
 const time = (at: string) => new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
-const path = (of: Alarm) => ({ planter: planterId, watchRun: run.id, watchAlarm: of.id })
 
-async function seen(of: Alarm, leave: boolean): Promise<void> {
-  await send(async () =>
-    watched(
-      planterId,
-      await body(
-        api.POST('/api/planters/{planter}/watch/{watchRun}/alarms/{watchAlarm}/seen', {
-          params: { path: path(of) },
-          body: { leave },
-        }),
-      ),
-    ),
-  )
-}
-async function shut(of: Alarm): Promise<void> {
-  await send(async () =>
-    watched(
-      planterId,
-      await body(
-        api.PUT('/api/planters/{planter}/watch/{watchRun}/shut', {
-          params: { path: { planter: planterId, watchRun: run.id } },
-          body: { rows: [...new Set([...run.shut, ...of.rows])] },
-        }),
-      ),
-    ),
-  )
-}
+const shut = ({ rows }: Alarm) =>
+  record(rows.filter((row) => !run.shut.includes(row)).map((row) => ({ kind: 'shut', row })))
 </script>
 
 <template>
   <section class="sheet" aria-label="Alarms">
     <h2>Alarms</h2>
     <refusal-list :refusal="refusal" />
-    <p v-if="run.alarms.length === 0" class="quiet">
-      None. A row is told from its own past after a minute of planting; one that stops shows at once.
-    </p>
-    <ol v-else aria-live="polite">
-      <li v-for="of in run.alarms" :key="of.id" :class="{ over: of.is_back || of.is_left || of.seen_at !== null }">
-        <verdict-glyph :verdict="verdict(of)" :size="18" />
-        <div>
-          <strong>{{ sayRows(of.rows) }}</strong>
-          {{ of.says }}<template v-if="of.shared">. They share the {{ of.shared }}: look there first</template>.
-          <span class="quiet"
-            >{{ time(of.at) }} · {{ of.while }}<template v-if="of.is_back"> · as before again</template
-            ><template v-if="of.is_left"> · left as it is</template
-            ><template v-else-if="of.seen_by"> · seen by {{ of.seen_by }}</template></span
-          >
-          <span class="does">
-            <v-btn
-              variant="text"
-              :aria-label="`What is wrong with ${sayRows(of.rows)}?`"
-              @click="emit('diagnose', of.rows[0] ?? 1, of.symptom)"
-              >What is wrong?</v-btn
+    <div aria-live="polite">
+      <p v-if="run.alarms.length === 0" class="quiet">
+        None. A row is told from its own past after a minute of planting; one that stops shows at once.
+      </p>
+      <ol v-else>
+        <li v-for="of in run.alarms" :key="of.id" :class="{ over: of.is_back || of.is_left || of.seen_at !== null }">
+          <verdict-glyph :verdict="verdict(of)" :size="18" />
+          <div>
+            <strong>{{ sayRows(of.rows) }}</strong>
+            {{ of.says }}<template v-if="of.shared">. They share the {{ of.shared }}: look there first</template>.
+            <span class="quiet"
+              >{{ time(of.at) }} · {{ of.while }}<template v-if="of.is_back"> · as before again</template
+              ><template v-if="of.is_left"> · left as it is</template
+              ><template v-else-if="of.seen_by"> · seen by {{ of.seen_by }}</template></span
             >
-            <template v-if="session.may('record') && !of.is_left">
-              <v-btn v-if="!of.seen_at" variant="text" :disabled="busy" @click="seen(of, false)">Seen</v-btn>
-              <template v-if="isWatched(run) && !of.is_back">
-                <v-btn v-if="of.kind === 'drift'" variant="text" :disabled="busy" @click="seen(of, true)"
-                  >Leave it so</v-btn
-                >
+            <span class="does">
+              <v-btn
+                variant="text"
+                :aria-label="`What is wrong with ${sayRows(of.rows)}?`"
+                @click="emit('diagnose', of.rows[0] ?? 1, of.symptom)"
+                >What is wrong?</v-btn
+              >
+              <template v-if="session.may('record') && !of.is_left">
                 <v-btn
-                  v-if="of.kind === 'stopped' && of.rows.some((row) => !run.shut.includes(row))"
+                  v-if="!of.seen_at"
                   variant="text"
                   :disabled="busy"
-                  @click="shut(of)"
-                  >Shut off on purpose</v-btn
+                  @click="record([{ kind: 'seen', alarm: of.id }])"
+                  >Seen</v-btn
                 >
+                <template v-if="isWatched(run) && !of.is_back">
+                  <v-btn
+                    v-if="of.kind === 'drift'"
+                    variant="text"
+                    :disabled="busy"
+                    @click="record([{ kind: 'left', alarm: of.id }])"
+                    >Leave it so</v-btn
+                  >
+                  <v-btn
+                    v-if="of.kind === 'stopped' && of.rows.some((row) => !run.shut.includes(row))"
+                    variant="text"
+                    :disabled="busy"
+                    @click="shut(of)"
+                    >Shut off on purpose</v-btn
+                  >
+                </template>
               </template>
-            </template>
-          </span>
-        </div>
-      </li>
-    </ol>
+            </span>
+          </div>
+        </li>
+      </ol>
+    </div>
   </section>
 </template>
 

@@ -4,8 +4,8 @@ import { beforeEach, expect, it, vi } from 'vitest'
 import { createVuetify } from 'vuetify'
 import { signInForTest } from '@/testing'
 
-const { PUT, told } = vi.hoisted(() => ({ PUT: vi.fn(), told: { run: null as object | null } }))
-vi.mock('@/api/client', async (original) => ({ ...(await original<object>()), api: { PUT } }))
+const { deliver, told } = vi.hoisted(() => ({ deliver: vi.fn(), told: { run: null as object | null } }))
+vi.mock('@/offline/outbox', () => ({ useOutbox: () => ({ deliver, waiting: [] }) }))
 vi.mock('@/api/queries', async (original) => ({
   ...(await original<object>()),
   useFace: () => ({ data: ref({ planter: { sections: [8], row_count: 8 }, walk: null }) }),
@@ -38,7 +38,7 @@ const show = () =>
   })
 
 beforeEach(() => {
-  PUT.mockReset().mockResolvedValue({ data: { run: {} }, response: new Response() })
+  deliver.mockReset().mockResolvedValue(undefined)
   signInForTest()
   told.run = {
     id: 'r',
@@ -65,7 +65,11 @@ it('lets a row that was shut plant again, and leaves the others shut', async () 
     .find((one) => one.text() === 'It plants again')
     ?.trigger('click')
   await flushPromises()
-  expect(PUT.mock.lastCall?.[1].body).toEqual({ rows: [2] })
+  expect(deliver.mock.lastCall?.[0]).toMatchObject({
+    what: 'watch',
+    planter: 1,
+    body: { run: 'r', entries: [{ kind: 'opened', row: 6 }] },
+  })
 })
 
 it('offers it only for a row that is shut', () => {

@@ -15,6 +15,7 @@ import FieldFaces from '../FieldFaces.vue'
 import AlarmList from './AlarmList.vue'
 import { isWatched, useWatch, useWatchNow, watched } from './queries'
 import SharedRowsForm from './SharedRowsForm.vue'
+import { useWatchEntries } from './useWatchEntries'
 import WatchForm from './WatchForm.vue'
 import WatchStrip from './WatchStrip.vue'
 
@@ -28,6 +29,10 @@ const { send, refusal, busy } = useSend()
 const row = ref(1)
 const asked = ref<{ row: number; symptom: Symptom }>()
 const run = computed(() => now.data.value?.run ?? null)
+const entries = useWatchEntries(
+  () => planterId,
+  () => run.value,
+)
 const chosen = computed(() => run.value?.rows.find((one) => one.row === row.value))
 const QUIET = 10
 
@@ -36,16 +41,6 @@ async function end(): Promise<void> {
   const params = { path: { planter: planterId, watchRun: run.value.id } }
   await send(async () =>
     watched(planterId, await body(api.POST('/api/planters/{planter}/watch/{watchRun}/end', { params }))),
-  )
-}
-async function shut(rows: number[]): Promise<void> {
-  if (!run.value) return
-  const params = { path: { planter: planterId, watchRun: run.value.id } }
-  await send(async () =>
-    watched(
-      planterId,
-      await body(api.PUT('/api/planters/{planter}/watch/{watchRun}/shut', { params, body: { rows } })),
-    ),
   )
 }
 </script>
@@ -96,8 +91,8 @@ async function shut(rows: number[]): Promise<void> {
           <v-btn
             v-if="run.state === 'running' && run.shut.includes(chosen.row)"
             variant="text"
-            :disabled="busy"
-            @click="shut(run.shut.filter((one) => one !== row))"
+            :disabled="entries.busy.value"
+            @click="entries.record([{ kind: 'opened', row }])"
             >It plants again</v-btn
           >
         </div>
@@ -105,7 +100,7 @@ async function shut(rows: number[]): Promise<void> {
           {{ run.refused_lines }} {{ run.refused_lines === 1 ? 'line' : 'lines' }} of the monitor could not be read.
           {{ run.refused }}
         </p>
-        <refusal-list :refusal="refusal" />
+        <refusal-list :refusal="refusal ?? entries.refusal.value" />
       </section>
       <div class="side">
         <watch-form

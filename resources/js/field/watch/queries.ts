@@ -51,5 +51,8 @@ export function useWatchNow(planter: Id) {
   return asked
 }
 
+/** Something was said of the run: it is asked for again. */
+export const watchChanged = (planter: number) => queries.invalidateQueries({ queryKey: nowKey(planter) })
+
 export const sharedSaved = (planter: number, told: unknown) => queries.setQueryData(watchKey(planter), told)
 export const sharedAgain = (planter: number) => queries.invalidateQueries({ queryKey: watchKey(planter), exact: true })

@@ -12,6 +12,7 @@ import { setting } from './setting'
 import { signOff } from './signOff'
 import { standCount } from './standCount'
 import { start } from './start'
+import { watch } from './watch'
 
 const kinds: { [W in What]: Kind<W> } = {
   start,
@@ -26,6 +27,7 @@ const kinds: { [W in What]: Kind<W> } = {
   dig,
   signOff,
   standCount,
+  watch,
 }
 
 /** How what waits goes up, and what it is called. */
