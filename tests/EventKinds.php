@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Record\Declared;
 use App\Record\Kind;
 use Illuminate\Support\Facades\File;
 use ReflectionClass;
@@ -31,7 +32,7 @@ final class EventKinds
     public static function tables(): array
     {
         return array_values(array_map(static function (Kind $kind): string {
-            $model = $kind->model();
+            $model = Declared::by($kind)->model;
 
             return (new $model)->getTable();
         }, self::all()));

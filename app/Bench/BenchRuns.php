@@ -7,17 +7,20 @@ namespace App\Bench;
 use App\Bench\Seed\Lots;
 use App\Models\Bench\BenchRun;
 use App\Models\Planter;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Meter\Stage;
 
 /** Runs of the meters of one planter on a test stand, by their counts. */
+#[Declared(BenchRun::class, item: 'bench.item', gone: 'bench.gone', when: 'bench.when')]
 final readonly class BenchRuns implements Kind
 {
+    use EventDefaults;
+
     public const FEWEST = 100;
 
     /** Of a hundred places that came past a stand, those before the first seed and behind the last tell nothing. */
@@ -35,34 +38,10 @@ final readonly class BenchRuns implements Kind
     ) {
     }
 
-    public function model(): string
-    {
-        return BenchRun::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return true;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return $row['withdrawn'];
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('bench.item', 'bench.gone');
-    }
-
     public function read(Fields $fields, Envelope $envelope): array
     {
-        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
-        if ($withdrawn && $envelope->supersedes === null) {
-            throw Refused::because('supersedes', 'bench.gone');
-        }
         $isLook = $fields->flag('look', 'refused.unknown_flag');
-        $places = $fields->whole('places', $isLook ? self::FEWEST_LOOKED : ($withdrawn ? self::FEWEST_STREAMED : $this->fewest), self::MOST, $isLook ? 'bench.looked' : 'bench.places') ?? throw Refused::because('places', $isLook ? 'bench.looked' : 'bench.places');
+        $places = $fields->whole('places', $isLook ? self::FEWEST_LOOKED : ($envelope->withdrawn ? self::FEWEST_STREAMED : $this->fewest), self::MOST, $isLook ? 'bench.looked' : 'bench.places') ?? throw Refused::because('places', $isLook ? 'bench.looked' : 'bench.places');
         $skips = $fields->whole('skips', 0, $places, 'bench.counts') ?? throw Refused::because('skips', 'bench.counts');
         $doubles = $fields->whole('doubles', 0, $places - $skips, 'bench.counts') ?? throw Refused::because('doubles', 'bench.counts');
 
@@ -77,11 +56,9 @@ final readonly class BenchRuns implements Kind
             'seed' => $seed,
             'seed_lot_id' => $seed === '' ? null : Lots::of($this->planter->workshop_id)->named($seed)?->id,
             ...BenchSetUp::of($fields, $this->planter),
-            'part_of' => $withdrawn ? null : $this->firstPart($fields),
-            'happened_at' => $fields->moment('happened_at', 'bench.when', 'bench.when')->toIso(),
+            'part_of' => $envelope->withdrawn ? null : $this->firstPart($fields),
             'is_look' => $isLook,
             'is_partial' => $fields->flag('partial', 'refused.unknown_flag'),
-            'withdrawn' => $withdrawn,
         ];
     }
 
@@ -103,10 +80,5 @@ final readonly class BenchRuns implements Kind
         }
 
         return $first?->id;
-    }
-
-    public function touch(array $rows, array $superseded, Touched $touched): void
-    {
-        // It is analysed when it is asked for.
     }
 }

@@ -6,12 +6,12 @@ namespace App\Field;
 
 use App\Models\Field\Dig;
 use App\Models\Planter;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Field\Dig\InvalidDig;
@@ -23,8 +23,11 @@ use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Wear\Acres\Residue;
 
 /** Rows of one planter that were dug after a pass over the field. */
+#[Declared(Dig::class, item: 'dig.item', gone: 'dig.gone', when: 'dig.when')]
 final readonly class DigEvents implements Kind
 {
+    use EventDefaults;
+
     /** Depths of seed, millimetres. */
     private const DEPTHS = [3.0, 160.0];
 
@@ -45,32 +48,8 @@ final readonly class DigEvents implements Kind
         $this->sheet = $planter->readSheet();
     }
 
-    public function model(): string
-    {
-        return Dig::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return true;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return $row['withdrawn'];
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('dig.item', 'dig.gone');
-    }
-
     public function read(Fields $fields, Envelope $envelope): array
     {
-        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
-        if ($withdrawn && $envelope->supersedes === null) {
-            throw Refused::because('supersedes', 'dig.gone');
-        }
         $system = $fields->oneOf('units', UnitSystem::class, 'refused.unknown_units') ?? UnitSystem::Inch;
         $row = $fields->whole('row', 1, $this->planter->row_count, 'dig.row') ?? throw Refused::because('row', 'dig.row');
         $depths = self::lengths($fields, 'depths', $system, self::DEPTHS);
@@ -91,14 +70,7 @@ final readonly class DigEvents implements Kind
             'spot' => trim($fields->text('spot', self::LONGEST_NAME, 'dig.spot')),
             'residue' => $fields->oneOf('residue', Residue::class, 'dig.residue')?->value,
             'note' => trim($fields->text('note', self::LONGEST, 'bench.note')),
-            'happened_at' => $fields->moment('happened_at', 'dig.when', 'dig.when')->toIso(),
-            'withdrawn' => $withdrawn,
         ];
-    }
-
-    public function touch(array $rows, array $superseded, Touched $touched): void
-    {
-        // What they tell follows from them when it is asked for.
     }
 
     /** @throws Refused */

@@ -6,20 +6,23 @@ namespace App\Field;
 
 use App\Models\Field\Setting;
 use App\Models\Planter;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
 /** What was set to what on one planter, and on what ground. */
+#[Declared(Setting::class, item: 'settings.item', gone: 'settings.gone', when: 'bench.when')]
 final readonly class SettingEvents implements Kind
 {
+    use EventDefaults;
+
     private const LONGEST = 60;
 
     private const LONGEST_NAME = 80;
@@ -30,32 +33,8 @@ final readonly class SettingEvents implements Kind
     {
     }
 
-    public function model(): string
-    {
-        return Setting::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return true;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return $row['withdrawn'];
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('settings.item', 'settings.gone');
-    }
-
     public function read(Fields $fields, Envelope $envelope): array
     {
-        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
-        if ($withdrawn && $envelope->supersedes === null) {
-            throw Refused::because('supersedes', 'settings.gone');
-        }
         $key = $fields->oneOf('key', SettingKey::class, 'settings.key') ?? throw Refused::because('key', 'settings.key');
         $row = $fields->whole('row', 0, $this->planter->row_count, 'settings.row') ?? 0;
         if ($row > 0 && ! $key->isOfRows()) {
@@ -71,14 +50,7 @@ final readonly class SettingEvents implements Kind
             'soil' => $fields->oneOf('soil', Soil::class, 'acres.ground')?->value,
             'residue' => $fields->oneOf('residue', Residue::class, 'acres.ground')?->value,
             'note' => trim($fields->text('note', self::LONGEST_NOTE, 'bench.note')),
-            'happened_at' => $fields->moment('happened_at', 'bench.when', 'bench.when')->toIso(),
-            'withdrawn' => $withdrawn,
         ];
-    }
-
-    public function touch(array $rows, array $superseded, Touched $touched): void
-    {
-        // What is set now follows from them when it is asked for.
     }
 
     /** @return array{value: string, figure: string|null} */

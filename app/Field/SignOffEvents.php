@@ -6,17 +6,20 @@ namespace App\Field;
 
 use App\Models\Field\SignOff;
 use App\Models\Planter;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Field\Dig\SignOffKind;
 
 /** That the rows of one planter were turned by hand, and that it is ready. */
+#[Declared(SignOff::class, item: 'sign_off.item', gone: 'sign_off.gone', when: 'dig.when')]
 final readonly class SignOffEvents implements Kind
 {
+    use EventDefaults;
+
     private const LONGEST = 300;
 
     private const LONGEST_NAME = 80;
@@ -27,32 +30,8 @@ final readonly class SignOffEvents implements Kind
     ) {
     }
 
-    public function model(): string
-    {
-        return SignOff::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return true;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return $row['withdrawn'];
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('sign_off.item', 'sign_off.gone');
-    }
-
     public function read(Fields $fields, Envelope $envelope): array
     {
-        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
-        if ($withdrawn && $envelope->supersedes === null) {
-            throw Refused::because('supersedes', 'sign_off.gone');
-        }
         $rows = [];
         foreach ($fields->list('rows', 'sign_off.rows', ['rows' => $this->planter->row_count]) as $row) {
             $rows[] = is_int($row) && $row >= 1 && $row <= $this->planter->row_count ? $row : throw Refused::because('rows', 'sign_off.rows', ['rows' => $this->planter->row_count]);
@@ -60,9 +39,8 @@ final readonly class SignOffEvents implements Kind
 
         $kind = $fields->oneOf('kind', SignOffKind::class, 'sign_off.kind') ?? throw Refused::because('kind', 'sign_off.kind');
 
-        $happenedAt = $fields->moment('happened_at', 'dig.when', 'dig.when')->toIso();
         // Of an earlier season nothing is open any more.
-        $isAsked = $kind === SignOffKind::Ready && ! $withdrawn && $this->planter->seasonAt($happenedAt) === $this->planter->season();
+        $isAsked = $kind === SignOffKind::Ready && ! $envelope->withdrawn && $this->planter->seasonAt($envelope->at()->toIso()) === $this->planter->season();
 
         return [
             'kind' => $kind->value,
@@ -70,8 +48,6 @@ final readonly class SignOffEvents implements Kind
             'field' => trim($fields->text('field', self::LONGEST_NAME, 'acres.field')),
             'rows' => json_encode(array_values(array_unique($rows)), JSON_THROW_ON_ERROR),
             'words' => trim($fields->text('words', self::LONGEST, 'bench.note')),
-            'happened_at' => $happenedAt,
-            'withdrawn' => $withdrawn,
         ];
     }
 
@@ -93,10 +69,5 @@ final readonly class SignOffEvents implements Kind
         }
 
         return $answers;
-    }
-
-    public function touch(array $rows, array $superseded, Touched $touched): void
-    {
-        // Nothing hangs on it.
     }
 }

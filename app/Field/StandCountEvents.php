@@ -6,18 +6,21 @@ namespace App\Field;
 
 use App\Models\Field\StandCount;
 use App\Models\Planter;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Field\Calc\CalcUnit;
 use Ustrel\Core\Measure\UnitSystem;
 
 /** Plants that were counted on marked lengths of one planter's rows. */
+#[Declared(StandCount::class, item: 'stand_count.item', gone: 'stand_count.gone', when: 'dig.when')]
 final readonly class StandCountEvents implements Kind
 {
+    use EventDefaults;
+
     private const MOST_PLANTS = 5_000;
 
     /** Of row. */
@@ -31,36 +34,11 @@ final readonly class StandCountEvents implements Kind
     {
     }
 
-    public function model(): string
-    {
-        return StandCount::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return true;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return $row['withdrawn'];
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('stand_count.item', 'stand_count.gone');
-    }
-
     public function read(Fields $fields, Envelope $envelope): array
     {
-        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
-        if ($withdrawn && $envelope->supersedes === null) {
-            throw Refused::because('supersedes', 'stand_count.gone');
-        }
         $field = trim($fields->text('field', self::LONGEST_NAME, 'acres.field'));
         $planted = $fields->day('planted_on', 'stand_count.planted') ?? throw Refused::because('planted_on', 'stand_count.planted');
-        $at = $fields->moment('happened_at', 'dig.when', 'dig.when');
-        if ($at->day($this->planter->workshop->zone())->isBefore($planted)) {
+        if ($envelope->at()->day($this->planter->workshop->zone())->isBefore($planted)) {
             throw Refused::because('planted_on', 'stand_count.before');
         }
         $germination = $fields->number('germination', 'stand_count.germination');
@@ -76,14 +54,7 @@ final readonly class StandCountEvents implements Kind
             'length' => self::length($fields),
             'population' => $fields->whole('population', self::POPULATIONS[0], self::POPULATIONS[1], 'stand_count.population'),
             'germination' => $germination === null ? null : number_format($germination, 3, '.', ''),
-            'happened_at' => $at->toIso(),
-            'withdrawn' => $withdrawn,
         ];
-    }
-
-    public function touch(array $rows, array $superseded, Touched $touched): void
-    {
-        // The stand follows from them when it is asked for.
     }
 
     /** As it was told in feet or metres; millimetres. */

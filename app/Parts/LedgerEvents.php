@@ -8,10 +8,10 @@ use App\Models\Parts\LedgerEvent;
 use App\Models\Parts\PartType;
 use App\Models\Planter;
 use App\Models\Walk\Cell;
+use App\Record\Declared;
 use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
 use App\Record\Touched;
 use App\Walk\PlaceFields;
@@ -29,6 +29,7 @@ use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\SpecSheet;
 
 /** What was fitted, taken out or moved on one planter, in the light of what is on it and of the workshop's catalogue. */
+#[Declared(LedgerEvent::class, item: 'ledger.events', gone: 'ledger.event_gone', when: 'ledger.date', isFlagged: false)]
 final class LedgerEvents implements Kind
 {
     private const MOST_COST = 100_000;
@@ -48,36 +49,23 @@ final class LedgerEvents implements Kind
         $this->sheet = $planter->readSheet();
     }
 
-    public function model(): string
-    {
-        return LedgerEvent::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return true;
-    }
-
     public function takesBack(array $row): bool
     {
         return $row['kind'] === LedgerEventKind::Withdrawn->value;
     }
 
-    public function wording(): KindWording
-    {
-        return new KindWording('ledger.events', 'ledger.event_gone');
-    }
-
     public function read(Fields $fields, Envelope $envelope): array
     {
         $kind = $fields->oneOf('kind', LedgerEventKind::class, 'ledger.kind') ?? throw Refused::because('kind', 'ledger.kind');
+        if ($this->planter->workshop->today()->isBefore($envelope->at()->day($this->planter->workshop->zone()))) {
+            throw Refused::because('happened_at', 'ledger.date');
+        }
         $cost = $fields->number('cost', 'ledger.cost');
         if ($cost !== null && ($cost < 0 || $cost > self::MOST_COST)) {
             throw Refused::because('cost', 'ledger.cost');
         }
         $row = [
             'kind' => $kind->value,
-            'happened_at' => $this->happenedAt($fields)->toIso(),
             'reason' => $fields->oneOf('reason', RemovalReason::class, 'ledger.field')?->value,
             'shims' => $fields->whole('shims', 0, 20, 'ledger.shims'),
             'cost' => $cost === null ? null : number_format($cost, 2, '.', ''),
@@ -112,14 +100,6 @@ final class LedgerEvents implements Kind
     private static function moment(string $at): Moment
     {
         return Moment::ofMilliseconds(CarbonImmutable::parse($at)->getTimestampMs());
-    }
-
-    private function happenedAt(Fields $fields): Moment
-    {
-        $at = $fields->moment('happened_at', 'ledger.date', 'ledger.date');
-        $zone = $this->planter->workshop->zone();
-
-        return $this->planter->workshop->today()->isBefore($at->day($zone)) ? throw Refused::because('happened_at', 'ledger.date') : $at;
     }
 
     /** @return array<string, mixed> */

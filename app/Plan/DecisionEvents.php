@@ -6,12 +6,12 @@ namespace App\Plan;
 
 use App\Models\Plan\Decision;
 use App\Models\Walk\Walk;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
-use App\Record\Touched;
 use App\Walk\PlaceFields;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Plan\Action;
@@ -25,8 +25,11 @@ use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Place;
 
 /** Decisions about what one walk has found, each in the light of what is found and proposed now. */
+#[Declared(Decision::class, item: 'decide.item', gone: 'decide.gone', when: 'decide.when')]
 final class DecisionEvents implements Kind
 {
+    use EventDefaults;
+
     private const LONGEST = 300;
 
     private const MOST_ACRES = 100_000;
@@ -43,48 +46,23 @@ final class DecisionEvents implements Kind
     ) {
     }
 
-    public function model(): string
-    {
-        return Decision::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return true;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return $row['withdrawn'];
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('decide.item', 'decide.gone');
-    }
-
     public function read(Fields $fields, Envelope $envelope): array
     {
         $this->decisions ??= $this->decide->of($this->walk->planter);
         $place = PlaceFields::read($fields, $this->walk->readSheet(), $this->walk->row_count);
-        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
         $action = $fields->oneOf('action', Action::class, 'decide.action') ?? throw Refused::because('action', 'decide.action');
-        $happened = $fields->moment('happened_at', 'decide.when', 'decide.when');
-        if ($withdrawn && $envelope->supersedes === null) {
-            throw Refused::because('supersedes', 'decide.gone');
-        }
-        if (! $withdrawn && $this->decisions->walk?->id !== $this->walk->id) {
+        if (! $envelope->withdrawn && $this->decisions->walk?->id !== $this->walk->id) {
             throw Refused::because('', 'decide.other_walk');
         }
         $found = $this->decisions->at($place->key());
-        $proposal = $withdrawn ? null : $this->proposal($place, $found, $action, $envelope);
+        $proposal = $envelope->withdrawn ? null : $this->proposal($place, $found, $action, $envelope);
         $reason = $fields->oneOf('reason', OverrideReason::class, 'decide.reason');
         $words = $fields->text('words', self::LONGEST, 'decide.words');
         $isOther = $proposal !== null && $found !== null && $action !== $found->proposal->action;
         if ($isOther && $reason === null && $words === '') {
             throw Refused::because('reason', 'decide.say_why', ['action' => __("action.{$found->proposal->action->value}")]);
         }
-        $look = $withdrawn ? null : $this->look($fields, $action, $found?->proposal);
+        $look = $envelope->withdrawn ? null : $this->look($fields, $action, $found?->proposal);
         $this->decided[$place->key()] = $action;
 
         return [
@@ -104,14 +82,7 @@ final class DecisionEvents implements Kind
             'cost' => number_format($proposal->cost->known ?? 0.0, 2, '.', ''),
             'unpriced' => $proposal->cost->unknown ?? 0,
             'minutes' => number_format($proposal->minutes ?? 0.0, 1, '.', ''),
-            'happened_at' => $happened->toIso(),
-            'withdrawn' => $withdrawn,
         ];
-    }
-
-    public function touch(array $rows, array $superseded, Touched $touched): void
-    {
-        // Nothing is reckoned from what people decide but what is still open, and that is read when it is asked for.
     }
 
     private function proposal(Place $place, ?Found $found, Action $action, Envelope $envelope): Proposal

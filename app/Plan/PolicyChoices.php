@@ -6,42 +6,25 @@ namespace App\Plan;
 
 use App\Models\Plan\PolicyChoice;
 use App\Models\Planter;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Plan\Policy\InvalidPolicy;
 use Ustrel\Core\Plan\Policy\Policy;
 use Ustrel\Core\Plan\Policy\School;
 
 /** Policies that were chosen for a planter, or for one kind of slot on it. */
+#[Declared(PolicyChoice::class, item: 'policy.item', when: 'decide.when')]
 final readonly class PolicyChoices implements Kind
 {
+    use EventDefaults;
+
     public function __construct(private Planter $planter)
     {
-    }
-
-    public function model(): string
-    {
-        return PolicyChoice::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return false;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return false;
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('policy.item');
     }
 
     public function read(Fields $fields, Envelope $envelope): array
@@ -64,12 +47,6 @@ final readonly class PolicyChoices implements Kind
             'slot' => $slot?->value,
             'school' => $school->value,
             'rules' => json_encode((object) $rules, JSON_THROW_ON_ERROR),
-            'happened_at' => $fields->moment('happened_at', 'decide.when', 'decide.when')->toIso(),
         ];
-    }
-
-    public function touch(array $rows, array $superseded, Touched $touched): void
-    {
-        // Proposals follow when they are asked for.
     }
 }

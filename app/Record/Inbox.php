@@ -38,21 +38,22 @@ final readonly class Inbox
      */
     public function take(Kind $kind, array $items, Touched $touched): array
     {
-        $events = $this->onRecord($kind, $items);
+        $declared = Declared::by($kind);
+        $events = $this->onRecord($declared, $items);
         $receipts = $accepted = $superseded = [];
         foreach ($items as $index => $item) {
             $id = self::idOf($item);
             try {
-                $fields = Fields::of($item, $kind->wording()->noItem);
-                $envelope = Envelope::of($fields);
+                $fields = Fields::of($item, $declared->item);
+                $envelope = Envelope::of($fields, $declared);
                 $known = $events[$envelope->id] ?? null;
                 if ($known !== null) {
                     $receipts[] = $this->isSame($known, $envelope) ? Receipt::of($index, $envelope->id, Outcome::Known) : Receipt::conflict($index, $envelope->id);
 
                     continue;
                 }
-                $target = $this->target($kind, $envelope, $events);
-                $row = $kind->read($fields, $envelope) + [$this->owner => $this->of->id] + $envelope->columns($this->by->id) + ($kind->canSupersede() ? ['supersedes' => $envelope->supersedes] : []);
+                $target = $this->target($declared, $envelope, $events);
+                $row = $kind->read($fields, $envelope) + [$this->owner => $this->of->id] + $envelope->columns($this->by->id);
                 if ($target !== null) {
                     $superseded[] = $target;
                     $events[$target['id']]['later'] = $envelope->id;
@@ -66,7 +67,7 @@ final readonly class Inbox
                 $receipts[] = Receipt::doubtful($index, (string) $id, $doubted);
             }
         }
-        $this->store($kind, $accepted);
+        $this->store($declared->model, $accepted);
         $kind->touch($accepted, $superseded, $touched);
 
         return $receipts;
@@ -109,15 +110,15 @@ final readonly class Inbox
      *
      * @throws Refused
      */
-    private function target(Kind $kind, Envelope $envelope, array $events): ?array
+    private function target(Declared $declared, Envelope $envelope, array $events): ?array
     {
-        if (! $kind->canSupersede() || $envelope->supersedes === null) {
+        if (! $declared->canSupersede() || $envelope->supersedes === null) {
             return null;
         }
         $target = $events[$envelope->supersedes] ?? null;
         $holds = $target !== null && $target[$this->owner] === $this->of->id && ! $target['withdrawn'] && $target['later'] === null;
 
-        return $holds ? $target : throw Refused::because('supersedes', $kind->wording()->gone);
+        return $holds ? $target : throw Refused::because('supersedes', $declared->gone);
     }
 
     /**
@@ -127,7 +128,7 @@ final readonly class Inbox
      * @param  list<mixed>  $items
      * @return array<string, array<string, mixed>> by id: the row, and with `later` the id of what took its place
      */
-    private function onRecord(Kind $kind, array $items): array
+    private function onRecord(Declared $declared, array $items): array
     {
         $ids = [];
         foreach ($items as $item) {
@@ -137,9 +138,9 @@ final readonly class Inbox
         $ids = array_values(array_unique(array_filter($ids)));
         $events = [];
         foreach (array_chunk($ids, self::CHUNK) as $chunk) {
-            $query = $kind->model()::query()->whereIn('id', $chunk);
-            if ($kind->canSupersede()) {
-                $query->select('*')->addSelect(['later' => self::laterThan($kind->model())]);
+            $query = $declared->model::query()->whereIn('id', $chunk);
+            if ($declared->canSupersede()) {
+                $query->select('*')->addSelect(['later' => self::laterThan($declared->model)]);
             }
             foreach ($query->toBase()->get() as $row) {
                 $events[$row->id] = (array) $row + ['later' => null, 'withdrawn' => false];
@@ -160,11 +161,14 @@ final readonly class Inbox
         return $model::query()->from("{$table} AS later")->whereColumn('later.supersedes', "{$table}.id")->select('later.id')->limit(1);
     }
 
-    /** @param  list<array<string, mixed>>  $rows */
-    private function store(Kind $kind, array $rows): void
+    /**
+     * @param  class-string<Model>  $model
+     * @param  list<array<string, mixed>>  $rows
+     */
+    private function store(string $model, array $rows): void
     {
         foreach (array_chunk($rows, self::CHUNK) as $chunk) {
-            $kind->model()::query()->toBase()->insert($chunk);
+            $model::query()->toBase()->insert($chunk);
         }
     }
 

@@ -6,41 +6,29 @@ namespace App\Walk;
 
 use App\Models\Walk\Note;
 use App\Models\Walk\Walk;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Walk\NoteKind;
 
 /** Notes on places of one walk; an empty one takes the note back whose place it takes. */
+#[Declared(Note::class, item: 'refused.not_a_reading', gone: 'refused.note_gone', when: 'refused.no_time', ahead: 'refused.in_the_future', moment: 'taken_at', isFlagged: false)]
 final readonly class NoteEvents implements Kind
 {
+    use EventDefaults;
+
     private const LONGEST = 1000;
 
     public function __construct(private Walk $walk)
     {
     }
 
-    public function model(): string
-    {
-        return Note::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return true;
-    }
-
     public function takesBack(array $row): bool
     {
         return $row['text'] === '';
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('refused.not_a_reading', 'refused.note_gone');
     }
 
     public function read(Fields $fields, Envelope $envelope): array
@@ -57,12 +45,6 @@ final readonly class NoteEvents implements Kind
             ...Note::at($place),
             'kind' => $kind->value,
             'text' => $text,
-            'taken_at' => $fields->moment('taken_at', 'refused.no_time', 'refused.in_the_future')->toIso(),
         ];
-    }
-
-    public function touch(array $rows, array $superseded, Touched $touched): void
-    {
-        // Nothing is reckoned from what people write.
     }
 }

@@ -7,11 +7,12 @@ namespace App\Walk;
 use App\Models\Walk\Cell;
 use App\Models\Walk\Reading;
 use App\Models\Walk\Walk;
+use App\Record\Declared;
 use App\Record\Doubted;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
 use App\Record\Touched;
 use App\Walk\Board\LastReading;
@@ -31,8 +32,11 @@ use Ustrel\Core\Walk\Plausibility;
 use Ustrel\Core\Walk\Result;
 
 /** Readings of one walk, each in the light of the walk and of those before it. */
+#[Declared(Reading::class, item: 'refused.not_a_reading', when: 'refused.no_time', ahead: 'refused.in_the_future', moment: 'taken_at')]
 final class ReadingEvents implements Kind
 {
+    use EventDefaults;
+
     private readonly SpecSheet $sheet;
 
     /** @var array<string, LastReading> by place key */
@@ -50,26 +54,6 @@ final class ReadingEvents implements Kind
         $this->sheet = $walk->readSheet();
     }
 
-    public function model(): string
-    {
-        return Reading::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return false;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return false;
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('refused.not_a_reading');
-    }
-
     public function read(Fields $fields, Envelope $envelope): array
     {
         $result = $fields->oneOf('result', Result::class, 'refused.unknown_result') ?? Result::Recorded;
@@ -83,7 +67,6 @@ final class ReadingEvents implements Kind
         $place = PlaceFields::read($fields, $this->sheet, $this->walk->row_count);
         $check = $this->sheet->checks[$place->check->value];
         $answer = $this->answer($fields, $result, $entry, $place, $check);
-        $takenAt = $fields->moment('taken_at', 'refused.no_time', 'refused.in_the_future');
         $confirmed = $fields->flag('confirmed', 'refused.unknown_flag');
         if ($this->walk->isFinished() && ! $this->ofThePast) {
             throw Refused::because('', 'refused.walk_finished');
@@ -101,7 +84,6 @@ final class ReadingEvents implements Kind
             ...StoredAnswer::columns($answer),
             'typed' => $answer?->quantity === null ? null : ($answer->quantity->asTyped() ?? ''),
             'confirmed' => $confirmed || $this->ofThePast,
-            'taken_at' => $takenAt->toIso(),
         ];
     }
 

@@ -8,10 +8,11 @@ use App\Models\Bench\SeedLot;
 use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
 use App\Models\Wear\AcresEntry;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
 use App\Record\Touched;
 use Ustrel\Core\Measure\Day;
@@ -25,8 +26,11 @@ use Ustrel\Core\Wear\Acres\Tillage;
 use Ustrel\Core\Wear\Acres\UnreadableAcresLine;
 
 /** Fields that one planter has planted. */
+#[Declared(AcresEntry::class, item: 'acres.line', gone: 'acres.gone')]
 final readonly class AcresEvents implements Kind
 {
+    use EventDefaults;
+
     /** More than this no planter covers in a day. */
     private const MOST_ACRES = 10_000;
 
@@ -43,32 +47,8 @@ final readonly class AcresEvents implements Kind
     {
     }
 
-    public function model(): string
-    {
-        return AcresEntry::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return true;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return $row['withdrawn'];
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('acres.line', 'acres.gone');
-    }
-
     public function read(Fields $fields, Envelope $envelope): array
     {
-        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
-        if ($withdrawn && $envelope->supersedes === null) {
-            throw Refused::because('supersedes', 'acres.gone');
-        }
         $told = $this->told($fields);
         $ground = self::ground($fields, $told?->ground);
         $acres = self::acres($told === null ? $fields->number('acres', 'acres.acres', ['acres' => $fields->said('acres')]) : round($told->acres, self::PLACES));
@@ -86,7 +66,6 @@ final readonly class AcresEvents implements Kind
             'severity' => number_format($ground->severity($this->planter->workshop->groundFactors()), 2, '.', ''),
             'own_severity' => $ground->own !== null,
             'shares' => json_encode((object) $this->shares($fields), JSON_THROW_ON_ERROR),
-            'withdrawn' => $withdrawn,
         ] + LogFields::read($fields, $told, $this->planter, (float) $acres);
     }
 

@@ -6,12 +6,12 @@ namespace App\Work;
 
 use App\Models\Planter;
 use App\Models\Work\WorkEvent;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Plan\Proposal;
@@ -19,8 +19,11 @@ use Ustrel\Core\Work\CouldNotReason;
 use Ustrel\Core\Work\WorkEventKind;
 
 /** What hands say of the work on one planter, in the light of what is to be done on it now. */
+#[Declared(WorkEvent::class, item: 'hands.item', gone: 'hands.gone', when: 'hands.when')]
 final class WorkEvents implements Kind
 {
+    use EventDefaults;
+
     private const MOST_MINUTES = 6000;
 
     private const MOST_SEIZED = 600;
@@ -46,33 +49,9 @@ final class WorkEvents implements Kind
     ) {
     }
 
-    public function model(): string
-    {
-        return WorkEvent::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return true;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return $row['withdrawn'];
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('hands.item', 'hands.gone');
-    }
-
     public function read(Fields $fields, Envelope $envelope): array
     {
         $kind = $fields->oneOf('kind', WorkEventKind::class, 'hands.kind') ?? throw Refused::because('kind', 'hands.kind');
-        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
-        if ($withdrawn && $envelope->supersedes === null) {
-            throw Refused::because('supersedes', 'hands.gone');
-        }
         $minutes = $fields->whole('minutes', 1, self::MOST_MINUTES, 'hands.minutes');
         $seized = $fields->whole('seized_minutes', 0, self::MOST_SEIZED, 'hands.seized') ?? 0;
         if ($seized > 0 && ($minutes === null || $seized > $minutes)) {
@@ -80,7 +59,7 @@ final class WorkEvents implements Kind
         }
         $reason = $fields->oneOf('reason', CouldNotReason::class, 'hands.reason');
         $words = $fields->text('words', self::LONGEST, 'hands.words');
-        if ($kind === WorkEventKind::CouldNot && ! $withdrawn && $reason === null && $words === '') {
+        if ($kind === WorkEventKind::CouldNot && ! $envelope->withdrawn && $reason === null && $words === '') {
             throw Refused::because('reason', 'hands.say_why');
         }
         $isFinish = $kind === WorkEventKind::Finished;
@@ -92,14 +71,7 @@ final class WorkEvents implements Kind
             'reason' => $kind === WorkEventKind::CouldNot ? $reason?->value : null,
             'words' => $words,
             'ledger' => json_encode($isFinish ? self::strings($fields, 'ledger', 'hands.ledger') : [], JSON_THROW_ON_ERROR),
-            'happened_at' => $fields->moment('happened_at', 'hands.when', 'hands.when')->toIso(),
-            'withdrawn' => $withdrawn,
         ];
-    }
-
-    public function touch(array $rows, array $superseded, Touched $touched): void
-    {
-        // What is open is reckoned when it is asked for; what parts went in is the ledger's.
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Models\Field\WatchRun;
 use App\Models\Parts\PartType;
 use App\Models\Planter;
 use App\Models\Walk\Walk;
+use App\Record\Declared;
 use App\Record\Kind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
@@ -148,7 +149,7 @@ it('holds for every kind that there is', function () use ($once, $corrections): 
     $of = static fn (array $cases): array => array_values(array_unique(array_column($cases, 0)));
     expect(array_keys(senders()))->toEqualCanonicalizing(array_keys($kinds))
         ->and($of($once))->toEqualCanonicalizing(array_keys($kinds))
-        ->and($of($corrections))->toEqualCanonicalizing(array_keys(array_filter($kinds, static fn (Kind $kind): bool => $kind->canSupersede())));
+        ->and($of($corrections))->toEqualCanonicalizing(array_keys(array_filter($kinds, static fn (Kind $kind): bool => Declared::by($kind)->canSupersede())));
 });
 
 it('takes an event once, and nothing else under its id', function (string $kind, Closure $item, array $others): void {

@@ -7,17 +7,20 @@ namespace App\Bench\Seed;
 use App\Models\Bench\SeedLot;
 use App\Models\Bench\SeedMove;
 use App\Models\Workshop;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 /** Units of seed that came to a workshop, or went from it. */
+#[Declared(SeedMove::class, item: 'seed.item', gone: 'seed.gone', when: 'stock.when')]
 final readonly class SeedMoves implements Kind
 {
+    use EventDefaults;
+
     private const MOST = 100_000;
 
     private const LONGEST = 200;
@@ -26,32 +29,8 @@ final readonly class SeedMoves implements Kind
     {
     }
 
-    public function model(): string
-    {
-        return SeedMove::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return true;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return $row['withdrawn'];
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('seed.item', 'seed.gone');
-    }
-
     public function read(Fields $fields, Envelope $envelope): array
     {
-        $withdrawn = $fields->flag('withdrawn', 'refused.unknown_flag');
-        if ($withdrawn && $envelope->supersedes === null) {
-            throw Refused::because('supersedes', 'seed.gone');
-        }
         $lot = $fields->whole('seed_lot_id', 1, PHP_INT_MAX, 'seed.lot');
         if ($lot === null || ! SeedLot::query()->where('workshop_id', $this->workshop->id)->whereKey($lot)->exists()) {
             throw Refused::because('seed_lot_id', 'seed.lot');
@@ -68,13 +47,6 @@ final readonly class SeedMoves implements Kind
             'kind' => $kind->value,
             'tenths' => $tenths,
             'note' => $fields->text('note', self::LONGEST, 'bench.note'),
-            'happened_at' => $fields->moment('happened_at', 'stock.when', 'stock.when')->toIso(),
-            'withdrawn' => $withdrawn,
         ];
-    }
-
-    public function touch(array $rows, array $superseded, Touched $touched): void
-    {
-        // What is on hand is added up when it is asked for.
     }
 }

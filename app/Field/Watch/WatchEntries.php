@@ -7,42 +7,26 @@ namespace App\Field\Watch;
 use App\Models\Field\WatchAlarm;
 use App\Models\Field\WatchEntry;
 use App\Models\Field\WatchRun;
+use App\Record\Declared;
 use App\Record\Envelope;
+use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\KindWording;
 use App\Record\Refused;
 use App\Record\Touched;
 use Ustrel\Core\Field\Watch\WatchEntryKind;
 
 /** What people say of one run while its rows are watched. */
+#[Declared(WatchEntry::class, item: 'watch.entry', when: 'refused.no_time', ahead: 'refused.in_the_future')]
 final readonly class WatchEntries implements Kind
 {
+    use EventDefaults;
+
     public function __construct(
         private WatchRun $run,
         private int $rowCount,
         private Listen $listen,
     ) {
-    }
-
-    public function model(): string
-    {
-        return WatchEntry::class;
-    }
-
-    public function canSupersede(): bool
-    {
-        return false;
-    }
-
-    public function takesBack(array $row): bool
-    {
-        return false;
-    }
-
-    public function wording(): KindWording
-    {
-        return new KindWording('watch.entry');
     }
 
     public function read(Fields $fields, Envelope $envelope): array
@@ -57,13 +41,12 @@ final readonly class WatchEntries implements Kind
                 throw Refused::because('alarm', 'watch.alarm');
             }
         }
-        $happenedAt = $fields->moment('happened_at', 'refused.no_time', 'refused.in_the_future');
         // Said while it was watched and sent late it counts.
-        if ($kind->isOfRow() && $this->run->ended_at !== null && $happenedAt->milliseconds > $this->run->ended_at->getTimestampMs()) {
+        if ($kind->isOfRow() && $this->run->ended_at !== null && $envelope->at()->milliseconds > $this->run->ended_at->getTimestampMs()) {
             throw Refused::because('row', 'watch.over');
         }
 
-        return ['watch_run_id' => $this->run->id, 'kind' => $kind->value, 'watch_alarm_id' => $alarm, 'row_number' => $row, 'happened_at' => $happenedAt->toIso()];
+        return ['watch_run_id' => $this->run->id, 'kind' => $kind->value, 'watch_alarm_id' => $alarm, 'row_number' => $row];
     }
 
     public function touch(array $rows, array $superseded, Touched $touched): void

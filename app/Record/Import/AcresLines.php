@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record\Import;
 
 use App\Models\Planter;
+use App\Record\Declared;
 use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;
@@ -61,8 +62,8 @@ final readonly class AcresLines implements Lines
         $fields = Fields::of($item, 'acres.line');
         // By what it says and not by how it is written: 62.5 and 62.50 are the same line.
         // What the log learned to say later does not count where it is not said.
-        $said = array_filter($this->events->read($fields, Envelope::of($fields)), static fn (mixed $value, string $key): bool => ! in_array($key, self::LATER, true) || ! in_array($value, [null, '', '[]', false, PassKind::Planting->value], true), ARRAY_FILTER_USE_BOTH);
-        [$id, $former] = $this->ids->of(json_encode(array_diff_key($said, ['withdrawn' => 1] + self::FOLLOWS), JSON_THROW_ON_ERROR));
+        $said = array_filter($this->events->read($fields, Envelope::of($fields, Declared::by($this->events))), static fn (mixed $value, string $key): bool => ! in_array($key, self::LATER, true) || ! in_array($value, [null, '', '[]', false, PassKind::Planting->value], true), ARRAY_FILTER_USE_BOTH);
+        [$id, $former] = $this->ids->of(json_encode(array_diff_key($said, self::FOLLOWS), JSON_THROW_ON_ERROR));
 
         return new ReadLine([['id' => $id] + $item], $former);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record\Import;
 
 use App\Models\Planter;
+use App\Record\Declared;
 use App\Record\Inbox;
 use App\Record\Outcome;
 use App\Record\Receipt;
@@ -72,7 +73,7 @@ final class Intake
     {
         $kind = $this->lines->kind($into);
         // By their ids alone: the database would rather go through all that the planter has.
-        $former = $kind->model()::query()
+        $former = Declared::by($kind)->model::query()
             ->whereIn('id', array_map(static fn (array $line): string => $line[2]->formerId, $lines))
             ->toBase()
             ->pluck('planter_id', 'id')
@@ -118,7 +119,7 @@ final class Intake
     private function takeOut(ReadLine $line): void
     {
         foreach (array_reverse($line->items) as $item) {
-            $this->lines->kind($line->into)->model()::query()->where('planter_id', $this->planter->id)->whereKey($item['id'])->delete();
+            Declared::by($this->lines->kind($line->into))->model::query()->where('planter_id', $this->planter->id)->whereKey($item['id'])->delete();
         }
     }
 }
