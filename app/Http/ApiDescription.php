@@ -13,11 +13,6 @@ use OpenApi\Attributes as OA;
 #[OA\Response(response: 'NotFound', description: 'Not in this workshop', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
 #[OA\SecurityScheme(securityScheme: 'stand', description: 'The token of a test stand', type: 'http', scheme: 'bearer')]
 #[OA\Response(response: 'Refused', description: 'Something in the request cannot stand; each field is named', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
-#[OA\Parameter(parameter: 'order', name: 'order', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
-#[OA\Parameter(parameter: 'planter', name: 'planter', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
-#[OA\Parameter(parameter: 'specSheet', name: 'specSheet', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
-#[OA\Parameter(parameter: 'import', name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
-#[OA\Parameter(parameter: 'walk', name: 'walk', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
 final class ApiDescription
 {
 }

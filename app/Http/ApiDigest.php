@@ -51,7 +51,7 @@ final class ApiDigest
             $parts !== null => implode(isset($schema['allOf']) ? ' & ' : ' | ', array_map(self::said(...), $parts)),
             isset($schema['properties']) => '{'.self::fields($schema).'}',
             isset($schema['items']) => self::said($schema['items']).'[]',
-            isset($schema['enum']) => implode('|', array_map(static fn (mixed $one): string => (string) json_encode($one), $schema['enum'])),
+            isset($schema['enum']) => implode('|', array_map(static fn (mixed $one): string => (string) json_encode($one), array_filter($schema['enum'], static fn (mixed $one): bool => $one !== null))),
             default => implode('|', array_diff($types, ['null'])) ?: 'any',
         };
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Console\Commands\Rebuild;
+use App\Http\Api\Input;
 use App\Http\WordLoader;
 use App\Models\Aim;
 use App\Models\Bench\DeviceToken;
@@ -74,6 +75,10 @@ final class AppServiceProvider extends ServiceProvider
 
     public function register(): void
     {
+        // What a request says is checked and typed before a controller that asks for it is called.
+        $this->app->beforeResolving(Input::class, static function (string $input, array $parameters, Application $app): void {
+            $app->bindIf($input, static fn (Application $app): Input => $input::from($app->make('request')));
+        });
         // Nothing is served from the disk but by its own route.
         config(['filesystems.disks.local.serve' => false]);
         self::sendMail();

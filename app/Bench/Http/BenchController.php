@@ -22,9 +22,7 @@ use OpenApi\Attributes as OA;
 final class BenchController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/bench', operationId: 'bench', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'Runs, and which meters differ', content: new OA\JsonContent(ref: '#/components/schemas/Bench'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Planter $planter, BenchQuery $bench): JsonResponse
     {
         $runs = $bench->of($planter->load(['specSheet', 'workshop']));
@@ -33,25 +31,18 @@ final class BenchController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/bench', operationId: 'recordRun', description: 'Sending it again is harmless', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/BenchEntry'))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): BenchRuns => new BenchRuns($of), [JsonBody::of($request)]));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/bench/advice', operationId: 'airAdvice', description: 'By the runs of the row’s meter with the seed and disc that were run last', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'row', in: 'query', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 200, description: 'The air that loses least', content: new OA\JsonContent(ref: '#/components/schemas/AirAdvice'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function advice(Request $request, Planter $planter, BenchQuery $bench): JsonResponse
     {
         $row = $request->query('row');

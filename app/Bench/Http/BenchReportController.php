@@ -29,16 +29,13 @@ final class BenchReportController extends Controller
     private const MOST = 100;
 
     #[OA\Get(path: '/api/planters/{planter}/bench/report.pdf', operationId: 'benchReport', description: 'For the owner: each meter before and after, and the set-up for the cab', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'On paper', content: new OA\MediaType(mediaType: 'application/pdf'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Planter $planter, OwnersReport $report): Response
     {
         return response($report->pdf($planter->load(['specSheet', 'workshop'])), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="meters.pdf"']);
     }
 
     #[OA\Post(path: '/api/planters/{planter}/bench/report', operationId: 'readReport', description: 'Reads the report of a stand elsewhere, a meter a line; nothing is kept. Columns: docs/formats.md', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['file'], properties: [new OA\Property(property: 'file', type: 'string', format: 'binary')])))]
     #[OA\Response(response: 200, description: 'The runs as they were read', content: new OA\JsonContent(required: ['runs'], properties: [
         new OA\Property(property: 'runs', type: 'array', items: new OA\Items(required: ['row', 'stage', 'places', 'skips', 'doubles'], properties: [
@@ -53,8 +50,6 @@ final class BenchReportController extends Controller
             new OA\Property(property: 'note', type: 'string'),
         ], type: 'object')),
     ]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function read(Request $request, Planter $planter, CountsCsv $csv): JsonResponse
     {
         $request->validate(['file' => ['required', 'file', 'max:1024']], ['file.*' => __('season.file')]);
@@ -66,16 +61,12 @@ final class BenchReportController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/bench/counts', operationId: 'recordRuns', description: 'All of them, or nothing; sending it again is harmless', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['runs'], properties: [
         new OA\Property(property: 'runs', description: '1 to 100', type: 'array', items: new OA\Items(ref: '#/components/schemas/BenchEntry')),
     ]))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         $runs = JsonBody::list($request, 'runs', self::MOST, 'bench.list');
@@ -84,15 +75,12 @@ final class BenchReportController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/bench/compare', operationId: 'compareRuns', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'one', in: 'query', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\Parameter(name: 'other', in: 'query', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\Response(response: 200, description: 'Whether two runs are of meters that differ', content: new OA\JsonContent(required: ['chance', 'differ'], properties: [
         new OA\Property(property: 'chance', description: 'That two alike are so far apart', type: 'number'),
         new OA\Property(property: 'differ', description: 'By more than luck, at one in twenty', type: 'boolean'),
     ]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function compare(Request $request, Planter $planter): JsonResponse
     {
         [$one, $other] = array_map(static fn (string $which): BenchRun => self::run($request->query($which), $planter, $which), ['one', 'other']);

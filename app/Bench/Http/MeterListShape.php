@@ -11,11 +11,6 @@ use OpenApi\Attributes as OA;
 use Ustrel\Core\Meter\Places\MeterStay;
 use Ustrel\Core\Meter\Places\MeterTo;
 
-#[OA\Schema(schema: 'MeterEdit', required: ['serial'], properties: [
-    new OA\Property(property: 'serial', description: 'The shop’s own number', type: 'string', maxLength: 40),
-    new OA\Property(property: 'note', type: 'string', maxLength: 200),
-    new OA\Property(property: 'revision', description: 'That was changed; not of a new one', type: 'integer'),
-])]
 #[OA\Schema(schema: 'MeterMove', required: ['id', 'meter_id', 'to', 'happened_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
     new OA\Property(property: 'meter_id', type: 'integer'),

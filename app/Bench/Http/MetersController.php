@@ -36,24 +36,18 @@ final class MetersController extends Controller
     }
 
     #[OA\Post(path: '/api/meters', operationId: 'addMeter', tags: ['bench'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/MeterEdit'))]
     #[OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/Meter'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function store(MeterRequest $request, KeepListed $keep): JsonResponse
+    public function store(Request $request, MeterEdit $edit, KeepListed $keep): JsonResponse
     {
-        return new JsonResponse($this->one($this->user($request)->workshop, $keep($this->user($request)->workshop_id, new Meter, $request->columns(), null)), 201);
+        return new JsonResponse($this->one($this->user($request)->workshop, $keep($this->user($request)->workshop_id, new Meter, $edit->columns(), null)), 201);
     }
 
     #[OA\Put(path: '/api/meters/{meter}', operationId: 'editMeter', tags: ['bench'])]
-    #[OA\Parameter(name: 'meter', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/MeterEdit'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Meter'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function update(MeterRequest $request, Meter $meter, KeepListed $keep): JsonResponse
+    public function update(Request $request, MeterEdit $edit, Meter $meter, KeepListed $keep): JsonResponse
     {
-        return new JsonResponse($this->one($this->user($request)->workshop, $keep($meter->workshop_id, $meter, $request->columns(), $request->integer('revision'))));
+        return new JsonResponse($this->one($this->user($request)->workshop, $keep($meter->workshop_id, $meter, $edit->columns(), $edit->revision)));
     }
 
     #[OA\Post(path: '/api/meters/moves', operationId: 'moveMeters', description: 'All of them, or nothing; no row holds two at once; sending it again is harmless', tags: ['bench'])]
@@ -62,9 +56,7 @@ final class MetersController extends Controller
     ]))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function move(Request $request, MoveMeters $move): JsonResponse
     {
         return ReceiptsShape::taken(fn (): array => $move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'meters.list')), 'moves');

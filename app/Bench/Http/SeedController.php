@@ -16,7 +16,19 @@ use App\Record\KeepListed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Parts\Stock\StockMoveKind;
 
+/** The seed of a workshop: lots, discs, and what came and went. */
+#[OA\Schema(schema: 'SeedMove', required: ['id', 'seed_lot_id', 'kind', 'units', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'seed_lot_id', type: 'integer'),
+    new OA\Property(property: 'kind', type: 'string', enum: StockMoveKind::class),
+    new OA\Property(property: 'units', description: 'To a tenth', type: 'number', maximum: 100000, minimum: 0),
+    new OA\Property(property: 'note', type: 'string', maxLength: 200),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'supersedes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'withdrawn', type: 'boolean'),
+])]
 final class SeedController extends Controller
 {
     private const MOST = 100;
@@ -37,51 +49,39 @@ final class SeedController extends Controller
         [$stock, $fields] = [$this->seed->stock($workshop), $this->seed->fields($workshop)];
 
         return new JsonResponse([
-            'lots' => SeedLot::query()->where('workshop_id', $workshop->id)->orderBy('name')->get()->map(static fn (SeedLot $of): array => SeedShape::lot($of, $stock[$of->id] ?? null, $fields[$of->id] ?? [], $discs))->all(),
-            'discs' => $discs->map(SeedShape::disc(...))->all(),
+            'lots' => SeedLot::query()->where('workshop_id', $workshop->id)->orderBy('name')->get()->map(static fn (SeedLot $of): SeedLotView => SeedLotView::of($of, $stock[$of->id] ?? null, $fields[$of->id] ?? [], $discs))->all(),
+            'discs' => $discs->map(DiscView::of(...))->all(),
         ]);
     }
 
     #[OA\Post(path: '/api/seed/lots', operationId: 'addSeedLot', tags: ['bench'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SeedLotEdit'))]
     #[OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/SeedLot'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function addLot(SeedLotRequest $request, KeepListed $save): JsonResponse
+    public function addLot(Request $request, SeedLotEdit $edit, KeepListed $save): JsonResponse
     {
-        return new JsonResponse($this->lot($this->user($request)->workshop, $save($this->user($request)->workshop_id, new SeedLot, $request->columns(), null)), 201);
+        return new JsonResponse($this->lot($this->user($request)->workshop, $save($this->user($request)->workshop_id, new SeedLot, $edit->columns(), null)), 201);
     }
 
     #[OA\Put(path: '/api/seed/lots/{seedLot}', operationId: 'editSeedLot', tags: ['bench'])]
-    #[OA\Parameter(name: 'seedLot', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SeedLotEdit'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/SeedLot'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function editLot(SeedLotRequest $request, SeedLot $seedLot, KeepListed $save): JsonResponse
+    public function editLot(Request $request, SeedLotEdit $edit, SeedLot $seedLot, KeepListed $save): JsonResponse
     {
-        return new JsonResponse($this->lot($this->user($request)->workshop, $save($seedLot->workshop_id, $seedLot, $request->columns(), $request->integer('revision'))));
+        return new JsonResponse($this->lot($this->user($request)->workshop, $save($seedLot->workshop_id, $seedLot, $edit->columns(), $edit->revision)));
     }
 
     #[OA\Post(path: '/api/seed/discs', operationId: 'addDisc', tags: ['bench'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/DiscEdit'))]
     #[OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/Disc'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function addDisc(DiscRequest $request, KeepListed $save): JsonResponse
+    public function addDisc(Request $request, DiscEdit $edit, KeepListed $save): JsonResponse
     {
-        return new JsonResponse(SeedShape::disc($save($this->user($request)->workshop_id, new Disc, $request->columns(), null)), 201);
+        return new JsonResponse(DiscView::of($save($this->user($request)->workshop_id, new Disc, $edit->columns(), null)), 201);
     }
 
     #[OA\Put(path: '/api/seed/discs/{disc}', operationId: 'editDisc', tags: ['bench'])]
-    #[OA\Parameter(name: 'disc', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/DiscEdit'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Disc'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
-    public function editDisc(DiscRequest $request, Disc $disc, KeepListed $save): JsonResponse
+    public function editDisc(Request $request, DiscEdit $edit, Disc $disc, KeepListed $save): JsonResponse
     {
-        return new JsonResponse(SeedShape::disc($save($disc->workshop_id, $disc, $request->columns(), $request->integer('revision'))));
+        return new JsonResponse(DiscView::of($save($disc->workshop_id, $disc, $edit->columns(), $edit->revision)));
     }
 
     #[OA\Post(path: '/api/seed/moves', operationId: 'moveSeed', description: 'All of them, or nothing; sending it again is harmless', tags: ['bench'])]
@@ -90,17 +90,14 @@ final class SeedController extends Controller
     ]))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function move(Request $request, MoveSeed $move): JsonResponse
     {
         return ReceiptsShape::taken(fn (): array => $move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'seed.list')), 'moves');
     }
 
-    /** @return array<string, mixed> */
-    private function lot(Workshop $workshop, SeedLot $of): array
+    private function lot(Workshop $workshop, SeedLot $of): SeedLotView
     {
-        return SeedShape::lot($of, $this->seed->stock($workshop)[$of->id] ?? null, $this->seed->fields($workshop)[$of->id] ?? [], Disc::query()->where('workshop_id', $workshop->id)->orderBy('name')->get());
+        return SeedLotView::of($of, $this->seed->stock($workshop)[$of->id] ?? null, $this->seed->fields($workshop)[$of->id] ?? [], Disc::query()->where('workshop_id', $workshop->id)->orderBy('name')->get());
     }
 }

@@ -41,7 +41,6 @@ final class StandController extends Controller
         new OA\Property(property: 'stand', ref: '#/components/schemas/Stand'),
         new OA\Property(property: 'token', type: 'string'),
     ]))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request): JsonResponse
     {
         $told = $request->validate(['name' => ['required', 'string', 'max:80'], 'kind' => ['sometimes', 'string', Rule::in([Stand::STAND, Stand::MONITOR])]], ['name.*' => __('stand.name'), 'kind.*' => __('stand.kind')]);
@@ -64,9 +63,7 @@ final class StandController extends Controller
     }
 
     #[OA\Delete(path: '/api/stands/{stand}', operationId: 'removeStand', description: 'Its token ends at once; what it delivered stays', tags: ['bench'])]
-    #[OA\Parameter(name: 'stand', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 204, description: 'Gone')]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function destroy(Stand $stand): JsonResponse
     {
         DB::transaction(static function () use ($stand): void {

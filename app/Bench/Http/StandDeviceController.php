@@ -58,7 +58,6 @@ final class StandDeviceController extends Controller
     }
 
     #[OA\Post(path: '/api/stand/runs/{run}', operationId: 'standTells', description: 'NDJSON: a seed, a sample of air, or the end a line', security: [['stand' => []]], tags: ['stand'])]
-    #[OA\Parameter(name: 'run', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'application/x-ndjson', schema: new OA\Schema(type: 'string')))]
     #[OA\Response(response: 200, description: 'What was taken', content: new OA\JsonContent(required: ['next', 'new', 'refused', 'refused_lines', 'over'], properties: [
         new OA\Property(property: 'next', description: 'Number of the next seed that is not known', type: 'integer'),
@@ -68,7 +67,6 @@ final class StandDeviceController extends Controller
         new OA\Property(property: 'over', type: 'boolean'),
     ]))]
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(response: 409, description: 'The run is over')]
     #[OA\Response(response: 413, description: 'More than is read at once')]
     public function tells(Request $request, string $run, Ingest $ingest): JsonResponse

@@ -50,11 +50,8 @@ use Ustrel\Core\Meter\Stage;
 final class StandRunController extends Controller
 {
     #[OA\Post(path: '/api/planters/{planter}/bench/runs', operationId: 'prepareRun', description: 'Sending it again is harmless', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/StandRunSetUp'))]
     #[OA\Response(response: 200, description: 'It waits for the stand, or is over', content: new OA\JsonContent(ref: '#/components/schemas/StandRun'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, PrepareRun $prepare, Ingest $ingest, EndRun $end): JsonResponse
     {
         return $this->answered(function () use ($request, $planter, $prepare, $ingest, $end): StandRun {
@@ -72,9 +69,7 @@ final class StandRunController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/bench/runs/now', operationId: 'runUnderWay', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'The run that is under way, or was last', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/StandRun', nullable: true)]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function now(Planter $planter): JsonResponse
     {
         $run = StandRun::query()->where('planter_id', $planter->id)->orderByDesc('made_at')->orderByDesc('id')->first();
@@ -83,11 +78,8 @@ final class StandRunController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/bench/runs/{standRun}/practice', operationId: 'practiceRun', description: 'Lets the made-up stand tell what has dropped by now', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Parameter(name: 'standRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
-    #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(ref: '#/components/schemas/StandRun'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(ref: '#/components/schemas/StandRun'))]
     public function practice(Planter $planter, StandRun $standRun, Ingest $ingest): JsonResponse
     {
         return $this->answered(static function () use ($standRun, $ingest): StandRun {
@@ -100,29 +92,21 @@ final class StandRunController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/bench/runs/{standRun}/stop', operationId: 'stopRun', description: 'What was counted so far is kept as partial', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Parameter(name: 'standRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(ref: '#/components/schemas/StandRun'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function stop(Planter $planter, StandRun $standRun, EndRun $end): JsonResponse
     {
         return new JsonResponse(StandShape::of($end($standRun)));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/bench/runs/{standRun}/times.csv', operationId: 'runTimes', description: 'Of each seed, in milliseconds', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Parameter(name: 'standRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\Response(response: 200, description: 'A table', content: new OA\MediaType(mediaType: 'text/csv'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function times(Planter $planter, StandRun $standRun): Response
     {
         return response("ms\n".implode('', array_map(static fn (float $ms): string => round($ms, 3)."\n", $standRun->times())), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="times.csv"']);
     }
 
     #[OA\Get(path: '/api/planters/{planter}/bench/runs/now/stream', operationId: 'runLive', description: 'Server-sent events, each as runUnderWay answers; they end after half a minute, and the browser asks again', tags: ['bench'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'A stream', content: new OA\MediaType(mediaType: 'text/event-stream'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(response: 429, description: 'As many watch as the server has hands for: ask each second instead')]
     public function live(Planter $planter): StreamedResponse|JsonResponse
     {

@@ -25,13 +25,10 @@ final class CalculatorController extends Controller
     private const MOST_LISTED = 60;
 
     #[OA\Get(path: '/api/planters/{planter}/calculators', operationId: 'calculators', description: 'Filled with what the planter’s record knows', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'units', in: 'query', required: true, schema: new OA\Schema(type: 'string', enum: UnitSystem::class))]
     #[OA\Response(response: 200, description: 'What each asks for', content: new OA\JsonContent(required: ['calculators'], properties: [
         new OA\Property(property: 'calculators', type: 'array', items: new OA\Items(ref: '#/components/schemas/Calculator')),
     ]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function index(Request $request, Planter $planter, CalculatorFigures $figures): JsonResponse
     {
         $system = self::system($request->query('units'));
@@ -41,15 +38,12 @@ final class CalculatorController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/calculators/{calculation}', operationId: 'calculate', description: 'Nothing is kept', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'calculation', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: Calculation::class))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['units', 'figures'], properties: [
         new OA\Property(property: 'units', description: 'That the figures are in', type: 'string', enum: UnitSystem::class),
         new OA\Property(property: 'figures', description: 'By key of input: a number, a list of numbers, or null', type: 'object'),
     ]))]
     #[OA\Response(response: 200, description: 'What it comes to', content: new OA\JsonContent(ref: '#/components/schemas/Worked'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function work(Request $request, Planter $planter, string $calculation): JsonResponse
     {
         $of = Calculation::tryFrom($calculation) ?? abort(404);

@@ -39,9 +39,7 @@ use Ustrel\Core\Field\RowIndex;
 final class DepthIndexController extends Controller
 {
     #[OA\Get(path: '/api/walks/{walk}/depth-index', operationId: 'depthIndex', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\Response(response: 200, description: 'The rows\' depth stops against each other', content: new OA\JsonContent(ref: '#/components/schemas/DepthIndex'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function __invoke(Walk $walk, DepthIndexQuery $depth): JsonResponse
     {
         $stops = $depth->of($walk->load(['planter.specSheet', 'planter.workshop']));

@@ -20,15 +20,12 @@ use Ustrel\Core\Field\Diagnosis\Symptom;
 final class DiagnosisController extends Controller
 {
     #[OA\Post(path: '/api/planters/{planter}/diagnosis', operationId: 'diagnose', description: 'By what is seen and by the row’s own record; nothing is kept', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['row'], properties: [
         new OA\Property(property: 'row', type: 'integer', minimum: 1),
         new OA\Property(property: 'seen', description: 'Left out: as the row’s last dig says', type: 'array', items: new OA\Items(ref: '#/components/schemas/Symptom'), nullable: true),
         new OA\Property(property: 'absent', description: 'Looked for, and not there', type: 'array', items: new OA\Items(ref: '#/components/schemas/Symptom')),
     ]))]
     #[OA\Response(response: 200, description: 'What it can be, the likeliest first', content: new OA\JsonContent(ref: '#/components/schemas/Diagnosis'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function __invoke(Request $request, Planter $planter, DiagnosisQuery $query): JsonResponse
     {
         $planter->load(['specSheet', 'workshop']);

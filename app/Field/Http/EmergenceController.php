@@ -22,9 +22,7 @@ final class EmergenceController extends Controller
     private const MOST = 100;
 
     #[OA\Get(path: '/api/planters/{planter}/emergence', operationId: 'emergence', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'Field by field, the one that was counted last first', content: new OA\JsonContent(ref: '#/components/schemas/Emergence'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Request $request, Planter $planter): JsonResponse
     {
         $planter->load('workshop');
@@ -34,16 +32,12 @@ final class EmergenceController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/emergence', operationId: 'countStand', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['counts'], properties: [
         new OA\Property(property: 'counts', description: '1 to 100', type: 'array', items: new OA\Items(ref: '#/components/schemas/StandCountEntry')),
     ]))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         $counts = JsonBody::list($request, 'counts', self::MOST, 'stand_count.list');

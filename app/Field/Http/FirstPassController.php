@@ -26,9 +26,7 @@ final class FirstPassController extends Controller
     private const MOST = 100;
 
     #[OA\Get(path: '/api/planters/{planter}/first-pass', operationId: 'firstPass', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What was dug this season, pass by pass, and what to turn', content: new OA\JsonContent(ref: '#/components/schemas/FirstPass'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Request $request, Planter $planter, FirstPassQuery $query, OpenBeforePlanting $open, FoundRates $rates): JsonResponse
     {
         $planter->load(['specSheet', 'workshop']);
@@ -39,16 +37,12 @@ final class FirstPassController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/first-pass/digs', operationId: 'keepDigs', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['digs'], properties: [
         new OA\Property(property: 'digs', description: '1 to 100', type: 'array', items: new OA\Items(ref: '#/components/schemas/DigEntry')),
     ]))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function dig(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         $digs = JsonBody::list($request, 'digs', self::MOST, 'dig.some');
@@ -57,14 +51,10 @@ final class FirstPassController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/first-pass/sign-offs', operationId: 'signOff', description: 'Sending it again is harmless', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SignOffEntry'))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function sign(Request $request, Planter $planter, TakeWhole $take, OpenBeforePlanting $open): JsonResponse
     {
         $body = JsonBody::of($request);

@@ -47,7 +47,6 @@ final class MonitorController extends Controller
     }
 
     #[OA\Post(path: '/api/monitor/runs/{run}', operationId: 'monitorTells', description: 'NDJSON: a moment a line', security: [['stand' => []]], tags: ['monitor'])]
-    #[OA\Parameter(name: 'run', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'application/x-ndjson', schema: new OA\Schema(type: 'string')))]
     #[OA\Response(response: 200, description: 'What was taken', content: new OA\JsonContent(required: ['last', 'new', 'refused', 'refused_lines'], properties: [
         new OA\Property(property: 'last', description: 'ms of the last moment that is known', type: 'integer', nullable: true),
@@ -56,7 +55,6 @@ final class MonitorController extends Controller
         new OA\Property(property: 'refused_lines', type: 'integer'),
     ]))]
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(response: 409, description: 'The run is over, or another monitor tells of it')]
     #[OA\Response(response: 413, description: 'More than is read at once')]
     public function tells(Request $request, string $run, Listen $listen): JsonResponse

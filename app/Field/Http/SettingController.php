@@ -39,14 +39,11 @@ final class SettingController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/settings', operationId: 'settings', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'field', in: 'query', required: false, schema: new OA\Schema(type: 'string', maxLength: 80))]
     #[OA\Parameter(name: 'crop', in: 'query', required: false, schema: new OA\Schema(type: 'string', maxLength: 80))]
     #[OA\Parameter(name: 'soil', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: Soil::class))]
     #[OA\Parameter(name: 'residue', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: Residue::class))]
     #[OA\Response(response: 200, description: 'What is set now, what was, and what the ground that is asked for brings back', content: new OA\JsonContent(ref: '#/components/schemas/Settings'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function index(Request $request, Planter $planter, HowItWent $howItWent): JsonResponse
     {
         $planter->load(['specSheet', 'workshop']);
@@ -57,7 +54,6 @@ final class SettingController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/settings/for/{other}', operationId: 'settingsFor', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'other', description: 'Planter that is to take them', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 200, description: 'What is set now, and what of it the other planter cannot take', content: new OA\JsonContent(required: ['takes', 'leaves'], properties: [
         new OA\Property(property: 'takes', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingMade')),
@@ -66,7 +62,6 @@ final class SettingController extends Controller
             new OA\Property(property: 'why', type: 'string'),
         ], type: 'object')),
     ]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function for(Request $request, Planter $planter, Planter $other): JsonResponse
     {
         [$from, $to] = [$planter->load(['specSheet', 'workshop'])->carries(), $other->load('specSheet')->carries()];
@@ -85,16 +80,12 @@ final class SettingController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/settings', operationId: 'keepSettings', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['settings'], properties: [
         new OA\Property(property: 'settings', description: '1 to 100', type: 'array', items: new OA\Items(ref: '#/components/schemas/SettingEntry')),
     ]))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         $settings = SettingLines::spread(JsonBody::list($request, 'settings', self::MOST, 'settings.list'), $planter->row_count, $planter->workshop->number_style);
@@ -103,18 +94,14 @@ final class SettingController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/settings/sheet.pdf', operationId: 'settingsSheet', description: 'For the cab, or for a second planter', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'On paper', content: new OA\MediaType(mediaType: 'application/pdf'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function pdf(Request $request, Planter $planter, SettingsSheet $sheet): Response
     {
         return response($sheet->pdf($planter->load('workshop'), $this->user($request)->units), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="settings.pdf"']);
     }
 
     #[OA\Get(path: '/api/planters/{planter}/settings/sheet.csv', operationId: 'settingsTable', description: 'Columns: docs/formats.md', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'As a table', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function csv(Request $request, Planter $planter, SettingsSheet $sheet): Response
     {
         return response($sheet->csv($planter->load('workshop'), $this->user($request)->units), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="settings.csv"']);

@@ -17,7 +17,6 @@ use Ustrel\Core\Spec\Judging\Background;
 final class ToolbarLevelController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/toolbar-level', operationId: 'toolbarLevel', description: 'From two heights and the distance between them, or from an angle', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'front', description: 'Height of the frame at a front point, a length as typed', in: 'query', schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'rear', description: 'Height of the same tube at a rear point', in: 'query', schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'span', description: 'Between the two points, along the frame', in: 'query', schema: new OA\Schema(type: 'string'))]
@@ -28,8 +27,6 @@ final class ToolbarLevelController extends Controller
         new OA\Property(property: 'verdict', ref: '#/components/schemas/Verdict'),
         new OA\Property(property: 'hitch_move_mm', description: 'Up where positive; null where it may stay or its distance is not known', type: 'number', nullable: true),
     ]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function __invoke(ToolbarLevelRequest $request, Planter $planter): JsonResponse
     {
         $check = $planter->load('specSheet')->readSheet()->check(CheckKey::ToolbarPitch);

@@ -36,18 +36,14 @@ final class WatchController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/watch', operationId: 'watch', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What rows share, and how they were watched before', content: new OA\JsonContent(ref: '#/components/schemas/Watch'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Request $request, Planter $planter): JsonResponse
     {
         return new JsonResponse($this->shape($request, $planter)->of($this->query->before($planter)));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/watch/now', operationId: 'watchNow', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'The run that is under way, or was last', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun', nullable: true)]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function now(Request $request, Planter $planter): JsonResponse
     {
         $run = $this->query->newest($planter);
@@ -56,9 +52,7 @@ final class WatchController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/watch/now/stream', operationId: 'watchLive', description: 'Server-sent events, each as watchNow answers; they end after half a minute, and the browser asks again', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'A stream', content: new OA\MediaType(mediaType: 'text/event-stream'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(response: 429, description: 'As many watch as the server has hands for: ask each second instead')]
     public function live(Request $request, Planter $planter): StreamedResponse|JsonResponse
     {
@@ -71,22 +65,16 @@ final class WatchController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/watch', operationId: 'startWatch', description: 'Sending it again is harmless', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/WatchSetUp'))]
     #[OA\Response(response: 200, description: 'It waits for the row monitor', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun')]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, StartWatch $start): JsonResponse
     {
         return $this->answered($request, $planter, fn (): WatchRun => $start($this->user($request), $planter, Fields::of(JsonBody::of($request), 'watch.item')));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/watch/{watchRun}/practice', operationId: 'practiceWatch', description: 'Lets the made-up field tell what has happened by now', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Parameter(name: 'watchRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
-    #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun')]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun')]))]
     public function practice(Request $request, Planter $planter, WatchRun $watchRun): JsonResponse
     {
         return $this->answered($request, $planter, function () use ($watchRun): WatchRun {
@@ -99,26 +87,19 @@ final class WatchController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/watch/{watchRun}/end', operationId: 'endWatch', description: 'Sending it again is harmless', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Parameter(name: 'watchRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(required: ['run'], properties: [new OA\Property(property: 'run', ref: '#/components/schemas/WatchRun')]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function end(Request $request, Planter $planter, WatchRun $watchRun): JsonResponse
     {
         return $this->told($request, $planter, $this->listen->end($watchRun));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/watch/{watchRun}/entries', operationId: 'recordWatch', description: 'All of them, or nothing: alarms that were seen or left as they are, rows that are shut off on purpose or plant again. Sending it again is harmless', tags: ['field'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Parameter(name: 'watchRun', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['entries'], properties: [
         new OA\Property(property: 'entries', description: '1 to 100', type: 'array', items: new OA\Items(ref: '#/components/schemas/WatchEntry')),
     ]))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function record(Request $request, Planter $planter, WatchRun $watchRun, TakeWhole $take): JsonResponse
     {
         $entries = JsonBody::list($request, 'entries', self::MOST_ENTRIES, 'watch.entries');
@@ -127,15 +108,12 @@ final class WatchController extends Controller
     }
 
     #[OA\Put(path: '/api/planters/{planter}/shared-rows', operationId: 'editSharedRows', tags: ['planter'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['groups', 'before'], properties: [
         new OA\Property(property: 'groups', type: 'array', items: new OA\Items(ref: '#/components/schemas/SharedRows')),
         new OA\Property(property: 'before', description: 'As they were seen: refused where somebody changed them meanwhile', type: 'array', items: new OA\Items(ref: '#/components/schemas/SharedRows')),
     ]))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Watch'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function share(Request $request, Planter $planter, SharedRows $shared): JsonResponse
     {
         try {

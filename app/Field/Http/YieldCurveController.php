@@ -29,7 +29,6 @@ final class YieldCurveController extends Controller
     #[OA\Response(response: 200, description: 'All curves of the shop', content: new OA\JsonContent(required: ['curves'], properties: [
         new OA\Property(property: 'curves', type: 'array', items: new OA\Items(ref: '#/components/schemas/YieldCurve')),
     ], type: 'object'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(Request $request, SetYieldCurve $set): JsonResponse
     {
         try {

@@ -13,9 +13,7 @@ use OpenApi\Attributes as OA;
 final class ContactController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/contact', operationId: 'contact', tags: ['wear'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What to do about the contact of each row\'s blades', content: new OA\JsonContent(ref: '#/components/schemas/Contact'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function __invoke(Planter $planter, ContactQuery $contacts): JsonResponse
     {
         return new JsonResponse(ContactShape::of($contacts->of($planter->load(['specSheet', 'workshop']))));

@@ -62,9 +62,7 @@ final class LedgerController extends Controller
     private const MOST = 1000;
 
     #[OA\Get(path: '/api/planters/{planter}/ledger', operationId: 'ledger', tags: ['ledger'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What is fitted where', content: new OA\JsonContent(ref: '#/components/schemas/Ledger'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Planter $planter): JsonResponse
     {
         $sheet = $planter->load('specSheet')->readSheet();
@@ -84,16 +82,12 @@ final class LedgerController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/ledger', operationId: 'recordEvents', description: 'All of it is written, or nothing. Sending it again is harmless', tags: ['ledger'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['events'], properties: [
         new OA\Property(property: 'events', type: 'array', maxItems: self::MOST, minItems: 1, items: new OA\Items(ref: '#/components/schemas/LedgerEntry')),
     ]))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, RecordEvents $record): JsonResponse
     {
         $events = JsonBody::list($request, 'events', self::MOST, 'ledger.events');

@@ -61,7 +61,6 @@ final class OrderController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/OrderEdit'))]
     #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/Order'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(OrderRequest $request, SaveOrder $save): JsonResponse
     {
         return new JsonResponse(self::shape($save($this->user($request), null, $request->columns() + ['key' => strtolower($request->string('key')->toString())], 0)), 201);
@@ -75,19 +74,15 @@ final class OrderController extends Controller
     }
 
     #[OA\Put(path: '/api/orders/{order}', operationId: 'editOrder', tags: ['parts'])]
-    #[OA\Parameter(ref: '#/components/parameters/order')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/OrderEdit'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Order'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(OrderRequest $request, Order $order, SaveOrder $save): JsonResponse
     {
         return new JsonResponse(self::shape($save($this->user($request), $order, $request->columns(), $request->integer('revision'))));
     }
 
     #[OA\Post(path: '/api/orders/{order}/receive', operationId: 'receiveOrder', description: 'Onto the shelf; sending it again is harmless', tags: ['parts'])]
-    #[OA\Parameter(ref: '#/components/parameters/order')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['moves'], properties: [
         new OA\Property(property: 'moves', description: 'What has come, 1 to 1,000', type: 'array', items: new OA\Items(required: ['id', 'part_type_id', 'quantity', 'happened_at'], properties: [
             new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
@@ -97,9 +92,7 @@ final class OrderController extends Controller
         ], type: 'object')),
     ]))]
     #[OA\Response(response: 200, description: 'The order as it is now; closed once all has come', content: new OA\JsonContent(ref: '#/components/schemas/Order'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function receive(Request $request, Order $order, ReceiveOrder $receive): JsonResponse
     {
         try {
@@ -110,18 +103,14 @@ final class OrderController extends Controller
     }
 
     #[OA\Get(path: '/api/orders/{order}/order.pdf', operationId: 'printOrder', tags: ['parts'])]
-    #[OA\Parameter(ref: '#/components/parameters/order')]
     #[OA\Response(response: 200, description: 'To send off', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function pdf(Request $request, Order $order): Response
     {
         return new Response((new OrderSheet($order->load('supplier'), $this->user($request)->workshop))->pdf(), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="order.pdf"']);
     }
 
     #[OA\Get(path: '/api/orders/{order}/order.csv', operationId: 'exportOrder', tags: ['parts'])]
-    #[OA\Parameter(ref: '#/components/parameters/order')]
     #[OA\Response(response: 200, description: 'Number, part, quantity, price', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function csv(Request $request, Order $order): Response
     {
         return new Response((new OrderSheet($order, $this->user($request)->workshop))->csv(), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="order.csv"']);

@@ -15,7 +15,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
-#[OA\Parameter(parameter: 'partType', name: 'partType', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
 final class PartTypeController extends Controller
 {
     #[OA\Get(path: '/api/part-types', operationId: 'partTypes', tags: ['parts'])]
@@ -28,7 +27,6 @@ final class PartTypeController extends Controller
     #[OA\Post(path: '/api/part-types', operationId: 'storePartType', tags: ['parts'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PartTypeEdit'))]
     #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/PartType'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(PartTypeRequest $request): JsonResponse
     {
         $type = $this->save(new PartType(['workshop_id' => $this->user($request)->workshop_id]), $request->fields());
@@ -37,22 +35,17 @@ final class PartTypeController extends Controller
     }
 
     #[OA\Put(path: '/api/part-types/{partType}', operationId: 'updatePartType', tags: ['parts'])]
-    #[OA\Parameter(ref: '#/components/parameters/partType')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PartTypeEdit'))]
     #[OA\Response(response: 200, description: 'Changed; what was fitted before keeps the size it was fitted with', content: new OA\JsonContent(ref: '#/components/schemas/PartType'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(PartTypeRequest $request, PartType $partType): PartTypeResource
     {
         return new PartTypeResource($this->save($partType, $request->fields(), $request->string('version')->toString() ?: null));
     }
 
     #[OA\Get(path: '/api/part-types/{partType}/lives', operationId: 'partLives', tags: ['parts'])]
-    #[OA\Parameter(ref: '#/components/parameters/partType')]
     #[OA\Parameter(name: 'against', description: 'Another part type to compare with', in: 'query', schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 200, description: 'The lives that parts of this type have reached on all the shop\'s planters', content: new OA\JsonContent(ref: '#/components/schemas/PartLives'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function lives(Request $request, PartType $partType, PartLivesQuery $lives): JsonResponse
     {
         $other = null;

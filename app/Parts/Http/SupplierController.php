@@ -49,29 +49,23 @@ final class SupplierController extends Controller
     #[OA\Post(path: '/api/suppliers', operationId: 'addSupplier', tags: ['parts'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SupplierEdit'))]
     #[OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/Supplier'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(SupplierRequest $request, SaveSupplier $save): JsonResponse
     {
         return new JsonResponse(self::shape($save($this->user($request)->workshop_id, null, $request->columns(), null)), 201);
     }
 
     #[OA\Put(path: '/api/suppliers/{supplier}', operationId: 'editSupplier', tags: ['parts'])]
-    #[OA\Parameter(name: 'supplier', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SupplierEdit'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Supplier'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(SupplierRequest $request, Supplier $supplier, SaveSupplier $save): JsonResponse
     {
         return new JsonResponse(self::shape($save($supplier->workshop_id, $supplier, $request->columns(), $request->integer('revision'))));
     }
 
     #[OA\Post(path: '/api/suppliers/{supplier}/ask', operationId: 'askSupplier', description: 'Asks its parts counter, for up to 5 seconds; what it said before stands where it cannot be used', tags: ['parts'])]
-    #[OA\Parameter(name: 'supplier', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
-    #[OA\Response(response: 200, description: 'What stands now', content: new OA\JsonContent(ref: '#/components/schemas/Supplier'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    #[OA\Response(response: 200, description: 'What stands now', content: new OA\JsonContent(ref: '#/components/schemas/Supplier'))]
     public function ask(Supplier $supplier, AskCounter $ask): JsonResponse
     {
         return new JsonResponse(self::shape($ask($supplier)));

@@ -37,7 +37,6 @@ final class ActivityController extends Controller
     #[OA\Parameter(name: 'before', description: 'Those before this one', in: 'query', schema: new OA\Schema(type: 'integer', minimum: 1))]
     #[OA\Response(response: 200, description: 'Who did what besides the record, the newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Activity')))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function __invoke(Request $request): JsonResponse
     {
         $before = $request->validate(['before' => ['sometimes', 'integer', 'between:1,9000000000000000']])['before'] ?? null;

@@ -35,9 +35,7 @@ final class DeviceController extends Controller
     }
 
     #[OA\Delete(path: '/api/me/devices/{device}', operationId: 'endDevice', tags: ['people'])]
-    #[OA\Parameter(name: 'device', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 204, description: 'Signed out there')]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function destroy(Request $request, string $device, Devices $devices): Response
     {
         return $devices->end($this->user($request), $device) ? response()->noContent() : throw new NotFoundHttpException;

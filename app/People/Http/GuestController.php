@@ -14,15 +14,12 @@ use OpenApi\Attributes as OA;
 final class GuestController extends Controller
 {
     #[OA\Post(path: '/api/planters/{planter}/guests', operationId: 'makeGuestLink', tags: ['people'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name', 'days'], properties: [
         new OA\Property(property: 'name', description: 'Who it is for', type: 'string', maxLength: 80),
         new OA\Property(property: 'days', type: 'integer', maximum: 400, minimum: 1),
     ]))]
     #[OA\Response(response: 201, description: 'The link by which somebody looks at this planter', content: new OA\JsonContent(ref: '#/components/schemas/NewLink'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, GuestLinks $links): JsonResponse
     {
         $given = $request->validate(

@@ -36,7 +36,6 @@ final class InvitationController extends Controller
     ]))]
     #[OA\Response(response: 201, description: 'The link', content: new OA\JsonContent(ref: '#/components/schemas/NewLink'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
     public function store(Request $request, Invite $invite, Tries $tries): JsonResponse
     {
@@ -52,9 +51,7 @@ final class InvitationController extends Controller
     }
 
     #[OA\Delete(path: '/api/people/invitations/{invitation}', operationId: 'withdrawInvitation', tags: ['people'])]
-    #[OA\Parameter(name: 'invitation', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 204, description: 'Taken back')]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(response: 409, description: 'Somebody joined by it already', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
     public function destroy(Invitation $invitation): Response
     {
@@ -74,7 +71,6 @@ final class InvitationController extends Controller
         new OA\Property(property: 'email', description: 'Whom alone it is for', type: 'string', nullable: true),
         new OA\Property(property: 'by', description: 'Who invites', type: 'string'),
     ]))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
     public function look(Request $request, AcceptInvitation $accept, Tries $tries): JsonResponse
     {
@@ -92,7 +88,6 @@ final class InvitationController extends Controller
         new OA\Property(property: 'password', type: 'string'),
     ]))]
     #[OA\Response(response: 201, description: 'Joined and signed in', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
     public function accept(Request $request, AcceptInvitation $accept, Tries $tries): JsonResponse
     {

@@ -27,7 +27,6 @@ final class MeController extends Controller
     ]))]
     #[OA\Response(response: 200, description: 'Settings kept', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(Request $request): MeResource
     {
         $settings = $request->validate([

@@ -27,7 +27,6 @@ final class PasswordController extends Controller
     #[OA\Post(path: '/api/password/forgot', operationId: 'forgotPassword', description: 'Answers the same whether somebody has that address or not', tags: ['people'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['email'], properties: [new OA\Property(property: 'email', type: 'string')]))]
     #[OA\Response(response: 204, description: 'If somebody has that address, a link is on its way')]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
     public function forgot(Request $request, Passwords $passwords, Tries $tries): Response
     {
@@ -46,7 +45,6 @@ final class PasswordController extends Controller
         new OA\Property(property: 'password', type: 'string'),
     ]))]
     #[OA\Response(response: 200, description: 'Changed and signed in; every other session has ended', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
     public function reset(Request $request, Passwords $passwords, Tries $tries): MeResource
     {
@@ -64,7 +62,6 @@ final class PasswordController extends Controller
     ]))]
     #[OA\Response(response: 204, description: 'Changed; every other session has ended')]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
     public function update(Request $request, Passwords $passwords, Tries $tries): Response
     {

@@ -25,15 +25,12 @@ final class PeopleController extends Controller
     }
 
     #[OA\Patch(path: '/api/people/{person}', operationId: 'editPerson', description: 'A guest can only be let go: that ends the link', tags: ['people'])]
-    #[OA\Parameter(name: 'person', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(properties: [
         new OA\Property(property: 'role', type: 'string', enum: ['owner', 'technician', 'helper']),
         new OA\Property(property: 'is_active', description: 'false: not let in any more, and out of every session; the record keeps the name', type: 'boolean'),
     ]))]
     #[OA\Response(response: 200, description: 'Changed', content: new OA\JsonContent(ref: '#/components/schemas/Person'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(Request $request, User $person, EditPerson $edit): JsonResponse
     {
         $given = $request->validate(
@@ -46,11 +43,9 @@ final class PeopleController extends Controller
     }
 
     #[OA\Post(path: '/api/people/{person}/reset-link', operationId: 'makeResetLink', tags: ['people'])]
-    #[OA\Parameter(name: 'person', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(response: 201, description: 'The link by which the person chooses a new password, once', content: new OA\JsonContent(ref: '#/components/schemas/NewLink'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function resetLink(User $person, Passwords $passwords): JsonResponse
     {
         return new JsonResponse(['link' => $passwords->linkFor($person), 'expires_at' => now()->addMinutes(Passwords::minutes())->toIso8601ZuluString()], 201);

@@ -25,7 +25,6 @@ final class SessionController extends Controller
         new OA\Property(property: 'password', type: 'string'),
     ]))]
     #[OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
     public function store(Request $request, SignIn $signIn): MeResource
     {
@@ -40,7 +39,6 @@ final class SessionController extends Controller
     #[OA\Post(path: '/api/guest', operationId: 'enterAsGuest', description: 'With the secret of a guest link, what stands behind its #', tags: ['people'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/LinkSecret'))]
     #[OA\Response(response: 200, description: 'Looking at one planter', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
     public function guest(Request $request, GuestLinks $links, Tries $tries): MeResource
     {

@@ -46,7 +46,6 @@ final class SetUpController extends Controller
         new OA\Property(property: 'password', type: 'string'),
     ]))]
     #[OA\Response(response: 201, description: 'Set up and signed in', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
     public function store(Request $request, SetUpWorkshop $setUp, Tries $tries): JsonResponse
     {

@@ -40,10 +40,8 @@ final class DecideController extends Controller
     private const MOST = 1000;
 
     #[OA\Get(path: '/api/planters/{planter}/decide', operationId: 'decide', tags: ['decide'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 304, description: 'As it was under the ETag in If-None-Match')]
     #[OA\Response(response: 200, description: 'What there is to decide, with what is proposed and what was decided', content: new OA\JsonContent(ref: '#/components/schemas/Decide'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Request $request, Planter $planter, DecideQuery $decide): Response
     {
         $planter->load(['specSheet', 'workshop']);
@@ -52,15 +50,11 @@ final class DecideController extends Controller
     }
 
     #[OA\Post(path: '/api/walks/{walk}/decisions', operationId: 'decideFindings', description: 'Each is taken or refused on its own; sending it again is harmless', tags: ['decide'])]
-    #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['decisions'], properties: [
         new OA\Property(property: 'decisions', description: '1 to 1,000', type: 'array', items: new OA\Items(ref: '#/components/schemas/DecisionEntry')),
     ]))]
     #[OA\Response(response: 200, description: 'What became of each', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Walk $walk, TakeIntoWalk $take, DecideQuery $decide): JsonResponse
     {
         $items = JsonBody::list($request, 'decisions', self::MOST, 'decide.list');

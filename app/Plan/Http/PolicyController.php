@@ -28,11 +28,9 @@ final class PolicyController extends Controller
     private const SEASONS = [1, 3, 5];
 
     #[OA\Get(path: '/api/planters/{planter}/policies', operationId: 'policies', tags: ['decide'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'seasons', description: 'That are played: 1, 3 or 5; 3 by default', in: 'query', schema: new OA\Schema(type: 'integer', enum: self::SEASONS))]
     #[OA\Response(response: 304, description: 'As it was under the ETag in If-None-Match')]
     #[OA\Response(response: 200, description: 'What each policy would cost', content: new OA\JsonContent(ref: '#/components/schemas/Policies'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Request $request, Planter $planter, PolicyQuery $policies): Response
     {
         $asked = $request->query('seasons', '3');
@@ -42,14 +40,10 @@ final class PolicyController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/policy', operationId: 'choosePolicy', description: 'Proposals follow; sending it again is harmless', tags: ['decide'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PolicyChoice'))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'It rules from now on', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, ChoosePolicy $choose): JsonResponse
     {
         return ReceiptsShape::taken(fn (): array => $choose($planter, $this->user($request), JsonBody::of($request)));

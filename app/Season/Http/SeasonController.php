@@ -29,32 +29,24 @@ final class SeasonController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/season', operationId: 'season', tags: ['season'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'The season that is being prepared: its plan, and what follows from it', content: new OA\JsonContent(ref: '#/components/schemas/Season'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Planter $planter): JsonResponse
     {
         return $this->season($planter->load(['specSheet', 'workshop']));
     }
 
     #[OA\Put(path: '/api/planters/{planter}/season', operationId: 'planSeason', tags: ['season'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SeasonEdit'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Season'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(SeasonRequest $request, Planter $planter, SaveSeason $save): JsonResponse
     {
         return $this->season($save($planter, $request->plan(), $request->ofPlanter(), $request->integer('revision'))->load(['specSheet', 'workshop']));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/season/speed', operationId: 'speedFor', description: 'At the same efficiency and the same fills', tags: ['season'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'acres_an_hour', description: 'A claimed pace, 0.1 to 1,000', in: 'query', required: true, schema: new OA\Schema(type: 'number'))]
     #[OA\Response(response: 200, description: 'The speed that it would need', content: new OA\JsonContent(required: ['mph'], properties: [new OA\Property(property: 'mph', description: 'Null where the fills alone take longer', type: 'number', nullable: true)]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function speed(Request $request, Planter $planter): JsonResponse
     {
         $claim = $request->validate(['acres_an_hour' => ['required', 'numeric', 'min:0.1', 'max:1000']], ['acres_an_hour.*' => __('season.claim')])['acres_an_hour'];
@@ -64,20 +56,15 @@ final class SeasonController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/season/fields.csv', operationId: 'exportFields', description: 'Columns: docs/formats.md', tags: ['season'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'The fields of the season, one a line', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function fields(Planter $planter): Response
     {
         return self::file(FieldsCsv::write(SeasonQuery::plan($planter)->fields), $planter, 'fields.csv', 'text/csv; charset=UTF-8');
     }
 
     #[OA\Post(path: '/api/planters/{planter}/season/fields', operationId: 'readFields', description: 'Reads a table of fields; nothing is kept', tags: ['season'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['file'], properties: [new OA\Property(property: 'file', type: 'string', format: 'binary')])))]
     #[OA\Response(response: 200, description: 'The fields as they were read', content: new OA\JsonContent(required: ['fields'], properties: [new OA\Property(property: 'fields', type: 'array', items: new OA\Items(ref: '#/components/schemas/SeasonField'))]))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function readFields(Request $request, Planter $planter): JsonResponse
     {
         $request->validate(['file' => ['required', 'file', 'max:1024']], ['file.*' => __('season.file')]);
@@ -89,9 +76,7 @@ final class SeasonController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/season/countdown.ics', operationId: 'exportCountdown', tags: ['season'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What has to be ready by when', content: new OA\MediaType(mediaType: 'text/calendar', schema: new OA\Schema(type: 'string')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function countdown(Planter $planter): Response
     {
         $view = $this->seasons->of($planter->load(['specSheet', 'workshop']));

@@ -53,19 +53,15 @@ final class AimController extends Controller
     #[OA\Post(path: '/api/aims', operationId: 'addAim', tags: ['spec'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/AimEdit'))]
     #[OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/Aim'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(AimRequest $request, KeepListed $keep): JsonResponse
     {
         return new JsonResponse(self::shape($keep($this->user($request)->workshop_id, new Aim, $request->columns(), null)), 201);
     }
 
     #[OA\Put(path: '/api/aims/{aim}', operationId: 'editAim', tags: ['spec'])]
-    #[OA\Parameter(name: 'aim', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/AimEdit'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Aim'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(AimRequest $request, Aim $aim, KeepListed $keep): JsonResponse
     {
         return new JsonResponse(self::shape($keep($aim->workshop_id, $aim, $request->columns(), $request->integer('revision'))));

@@ -32,22 +32,17 @@ final class SpecSheetController extends Controller
     }
 
     #[OA\Get(path: '/api/spec-sheets/{specSheet}', operationId: 'specSheet', tags: ['spec'])]
-    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
     #[OA\Response(response: 200, description: 'One sheet', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(SpecSheet $specSheet): SpecSheetResource
     {
         return new SpecSheetResource($specSheet);
     }
 
     #[OA\Put(path: '/api/spec-sheets/{specSheet}', operationId: 'editSpecSheet', tags: ['spec'])]
-    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SpecSheetEdit'))]
     #[OA\Response(response: 200, description: 'Kept; open walks are judged by it from now on', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(SpecSheetRequest $request, SpecSheet $specSheet, EditSpecSheet $edit): SpecSheetResource
     {
         return new SpecSheetResource($edit(
@@ -56,7 +51,6 @@ final class SpecSheetController extends Controller
     }
 
     #[OA\Post(path: '/api/spec-sheets/{specSheet}/preview', operationId: 'previewSpecSheet', tags: ['spec'])]
-    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SpecSheetEdit'))]
     #[OA\Response(response: 200, description: 'The verdicts of open walks that these figures would change; nothing is kept', content: new OA\JsonContent(type: 'array', items: new OA\Items(required: ['planter', 'row', 'check', 'side', 'from', 'to'], properties: [
         new OA\Property(property: 'planter', type: 'string'),
@@ -66,8 +60,6 @@ final class SpecSheetController extends Controller
         new OA\Property(property: 'from', ref: '#/components/schemas/Verdict'),
         new OA\Property(property: 'to', ref: '#/components/schemas/Verdict'),
     ], type: 'object')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function preview(SpecSheetRequest $request, SpecSheet $specSheet, PreviewSpecSheet $preview): JsonResponse
     {
         $changes = $preview($specSheet, $this->user($request)->units, $request->name(), $request->figures(), $request->notch());
@@ -76,41 +68,32 @@ final class SpecSheetController extends Controller
     }
 
     #[OA\Post(path: '/api/spec-sheets/{specSheet}/reset', operationId: 'resetSpecSheet', tags: ['spec'])]
-    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
     #[OA\Response(response: 200, description: 'Back to the typical figures', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function reset(SpecSheet $specSheet, ResetSpecSheet $reset): SpecSheetResource
     {
         return new SpecSheetResource($reset($specSheet));
     }
 
     #[OA\Post(path: '/api/spec-sheets/{specSheet}/own-checks', operationId: 'addOwnCheck', tags: ['spec'])]
-    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/OwnCheck'))]
     #[OA\Response(response: 201, description: 'The sheet with the check; open walks ask for it from now on', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function addCheck(OwnCheckRequest $request, SpecSheet $specSheet, AddOwnCheck $add): JsonResponse
     {
         return (new SpecSheetResource($add($specSheet, $this->user($request)->units, $request->check(), $request->limit())))->response()->setStatusCode(201);
     }
 
     #[OA\Delete(path: '/api/spec-sheets/{specSheet}/own-checks/{check}', operationId: 'removeOwnCheck', description: 'Doing it again is harmless', tags: ['spec'])]
-    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
     #[OA\Parameter(name: 'check', in: 'path', required: true, schema: new OA\Schema(ref: '#/components/schemas/CheckKey'))]
     #[OA\Response(response: 200, description: 'The sheet without the check; what was read of it stays on record', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function removeCheck(SpecSheet $specSheet, CheckKey $check, RemoveOwnCheck $remove): SpecSheetResource
     {
         return new SpecSheetResource($remove($specSheet, $check));
     }
 
     #[OA\Post(path: '/api/spec-sheets/{specSheet}/copies', operationId: 'copySpecSheet', tags: ['spec'])]
-    #[OA\Parameter(ref: '#/components/parameters/specSheet')]
     #[OA\Response(response: 201, description: 'The workshop\'s own copy', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function copy(Request $request, SpecSheet $specSheet, CopySpecSheet $copy): JsonResponse
     {
         return (new SpecSheetResource($copy($specSheet, $this->user($request))))->response()->setStatusCode(201);

@@ -27,14 +27,10 @@ use OpenApi\Attributes as OA;
 final class NoteController extends Controller
 {
     #[OA\Post(path: '/api/walks/{walk}/notes', operationId: 'storeNote', description: 'Sending it again is harmless', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NoteEntry'))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/WalkNews'))]
     #[OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/WalkNews'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function __invoke(Request $request, Walk $walk, TakeIntoWalk $take, NewsQuery $news): JsonResponse
     {
         [$receipt] = $take($walk, $this->user($request), static fn (Walk $walk): NoteEvents => new NoteEvents($walk), [JsonBody::of($request)]);

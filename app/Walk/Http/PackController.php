@@ -12,7 +12,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 
-#[OA\Parameter(parameter: 'pack', name: 'pack', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
 final class PackController extends Controller
 {
     #[OA\Get(path: '/api/packs', operationId: 'packs', tags: ['walk'])]
@@ -26,28 +25,22 @@ final class PackController extends Controller
     #[OA\Post(path: '/api/packs', operationId: 'storePack', tags: ['walk'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PackEdit'))]
     #[OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Pack'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(PackRequest $request, Packs $packs): JsonResponse
     {
         return new JsonResponse(PackShape::of($packs->save(new Pack(['workshop_id' => $this->user($request)->workshop_id]), $request->fields())), 201);
     }
 
     #[OA\Put(path: '/api/packs/{pack}', operationId: 'updatePack', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/pack')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PackEdit'))]
     #[OA\Response(response: 200, description: 'Changed; walks that were started with it stay as they are', content: new OA\JsonContent(ref: '#/components/schemas/Pack'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(PackRequest $request, Pack $pack, Packs $packs): JsonResponse
     {
         return new JsonResponse(PackShape::of($packs->save($pack, $request->fields(), $request->string('version')->toString() ?: null)));
     }
 
     #[OA\Delete(path: '/api/packs/{pack}', operationId: 'removePack', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/pack')]
     #[OA\Response(response: 204, description: 'Gone')]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function destroy(Pack $pack): Response
     {
         $pack->delete();

@@ -24,7 +24,6 @@ final class PhotoController extends Controller
     private const LARGEST_KILOBYTES = 15 * 1024;
 
     #[OA\Post(path: '/api/walks/{walk}/photos', operationId: 'storePhoto', description: 'A JPEG, PNG or WebP of at most 15 MB. It is kept as a JPEG without what the camera wrote beside the pixels. Sending it again is harmless.', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['id', 'row', 'check', 'side', 'taken_at', 'photo'], properties: [
         new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
         new OA\Property(property: 'row', type: 'integer', maximum: 64, minimum: 0),
@@ -34,9 +33,7 @@ final class PhotoController extends Controller
         new OA\Property(property: 'photo', type: 'string', format: 'binary'),
     ], type: 'object')))]
     #[OA\Response(response: 201, description: 'Kept, or known', content: new OA\JsonContent(ref: '#/components/schemas/WalkNews'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(response: 503, description: 'Too many pictures at once; send it again a little later', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
     public function store(Request $request, Walk $walk, TakeIntoWalk $take, PictureMaker $maker, PhotoFiles $files, NewsQuery $news): JsonResponse
     {
@@ -68,18 +65,14 @@ final class PhotoController extends Controller
     }
 
     #[OA\Get(path: '/api/photos/{photo}', operationId: 'photo', tags: ['walk'])]
-    #[OA\Parameter(name: 'photo', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\Response(response: 200, description: 'The picture', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Request $request, Photo $photo, PhotoFiles $files): BinaryFileResponse
     {
         return $this->picture($request, $photo, $files, false);
     }
 
     #[OA\Get(path: '/api/photos/{photo}/thumbnail', operationId: 'thumbnail', tags: ['walk'])]
-    #[OA\Parameter(name: 'photo', in: 'path', required: true, schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\Response(response: 200, description: 'The picture, 320 pixels at most', content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function thumbnail(Request $request, Photo $photo, PhotoFiles $files): BinaryFileResponse
     {
         return $this->picture($request, $photo, $files, true);

@@ -19,9 +19,7 @@ use OpenApi\Attributes as OA;
 final class PrintController extends Controller
 {
     #[OA\Get(path: '/api/walks/{walk}/sheet.pdf', operationId: 'printWalk', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\Response(response: 200, description: 'Findings and figures, to print', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function walk(Request $request, Walk $walk, BoardQuery $boards, Remarks $remarks): Response
     {
         $board = $boards->ofWalk($walk->load(['planter.specSheet', 'planter.workshop']), $walk->planter);
@@ -30,9 +28,7 @@ final class PrintController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/blank.pdf', operationId: 'printBlank', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'An empty sheet with the planter\'s rows and the checks of its open walk, or all', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function blank(Request $request, Planter $planter, BoardQuery $boards): Response
     {
         $planter->load(['specSheet', 'workshop']);

@@ -23,16 +23,13 @@ use Ustrel\Core\Walk\WalkOrder;
 final class WalkController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/walks', operationId: 'walks', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'All walks of the planter, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Walk')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function index(Planter $planter): AnonymousResourceCollection
     {
         return WalkResource::collection($planter->walks()->latest('started_at')->get());
     }
 
     #[OA\Post(path: '/api/planters/{planter}/walks', operationId: 'startWalk', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['kind', 'order', 'cautions_acknowledged'], properties: [
         new OA\Property(property: 'kind', ref: '#/components/schemas/WalkKind'),
         new OA\Property(property: 'order', ref: '#/components/schemas/WalkOrder'),
@@ -44,8 +41,6 @@ final class WalkController extends Controller
     ]))]
     #[OA\Response(response: 200, description: 'Opened before with this id', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
     #[OA\Response(response: 201, description: 'Opened', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(StartWalkRequest $request, Planter $planter, StartWalk $start): JsonResponse
     {
         $walk = $start($planter, $this->user($request), $request->start());
@@ -54,30 +49,24 @@ final class WalkController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/guide', operationId: 'guide', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'All that it takes to walk the planter and to judge on the device', content: new OA\JsonContent(ref: '#/components/schemas/WalkGuide'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function guide(Planter $planter, NewsQuery $news): WalkGuideResource
     {
         return new WalkGuideResource($news->ofPlanter($planter->load(['specSheet', 'workshop'])));
     }
 
     #[OA\Get(path: '/api/walks/{walk}', operationId: 'walk', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\Response(response: 200, description: 'The walk with all that it takes to judge on the device', content: new OA\JsonContent(ref: '#/components/schemas/WalkGuide'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Walk $walk, NewsQuery $news): WalkGuideResource
     {
         return new WalkGuideResource($news->of($walk->load(['planter.specSheet', 'planter.workshop']), null));
     }
 
     #[OA\Get(path: '/api/walks/{walk}/news', operationId: 'news', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\Parameter(name: 'since', description: 'The as_of heard last; without it every place', in: 'query', schema: new OA\Schema(type: 'string', format: 'date-time'))]
     #[OA\Parameter(name: 'If-None-Match', description: 'The revision heard last, in quotes: nothing is sent where nothing is new', in: 'header', schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'What has changed', content: new OA\JsonContent(ref: '#/components/schemas/WalkNews'))]
     #[OA\Response(response: 304, description: 'Nothing is new')]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function news(Request $request, Walk $walk, NewsQuery $news): WalkNewsResource|Response
     {
         $revision = (string) $walk->planter->revision;
@@ -89,14 +78,11 @@ final class WalkController extends Controller
     }
 
     #[OA\Patch(path: '/api/walks/{walk}', operationId: 'changeWalk', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(properties: [
         new OA\Property(property: 'order', ref: '#/components/schemas/WalkOrder'),
         new OA\Property(property: 'checks', description: 'Those that are walked today; what was read at others stays', type: 'array', items: new OA\Items(ref: '#/components/schemas/CheckKey')),
     ]))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(Request $request, Walk $walk, ChangeWalk $change): WalkResource
     {
         $request->validate(['order' => ['sometimes', Rule::enum(WalkOrder::class)], 'checks' => ['sometimes', 'list']]);
@@ -109,13 +95,10 @@ final class WalkController extends Controller
     }
 
     #[OA\Post(path: '/api/walks/{walk}/finish', operationId: 'finishWalk', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\RequestBody(content: new OA\JsonContent(properties: [
         new OA\Property(property: 'with_unchecked', description: 'Finish although something is unchecked', type: 'boolean'),
     ]))]
     #[OA\Response(response: 200, description: 'Finished', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function finish(Request $request, Walk $walk, FinishWalk $finish): WalkResource
     {
         $request->validate(['with_unchecked' => ['sometimes', 'boolean:strict']], ['with_unchecked.*' => __('refused.unknown_flag')]);
@@ -124,10 +107,8 @@ final class WalkController extends Controller
     }
 
     #[OA\Post(path: '/api/walks/{walk}/reopen', operationId: 'reopenWalk', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/walk')]
-    #[OA\Response(response: 200, description: 'Open again', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
+    #[OA\Response(response: 200, description: 'Open again', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
     public function reopen(Walk $walk, ReopenWalk $reopen): WalkResource
     {
         return new WalkResource($reopen($walk));

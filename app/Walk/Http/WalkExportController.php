@@ -16,9 +16,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 final class WalkExportController extends Controller
 {
     #[OA\Get(path: '/api/walks/{walk}/export.csv', operationId: 'exportWalk', description: 'Columns: docs/formats.md', tags: ['walk'])]
-    #[OA\Parameter(ref: '#/components/parameters/walk')]
     #[OA\Response(response: 200, description: 'Every place of the walk, one a line', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function __invoke(Request $request, Walk $walk, BoardQuery $board): StreamedResponse
     {
         $csv = new WalkCsv($board->ofWalk($walk->load(['planter.specSheet', 'planter.workshop']), $walk->planter), $this->user($request)->units);

@@ -58,32 +58,24 @@ use Ustrel\Core\Wear\Acres\Tillage;
 final class AcresController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/acres', operationId: 'acres', tags: ['acres'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What the planter has planted, newest first', content: new OA\JsonContent(ref: '#/components/schemas/Acres'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function index(Request $request, Planter $planter, AcresQuery $acres): JsonResponse
     {
         return new JsonResponse(AcresShape::of($acres->of($planter->load('workshop')), SettingsOfDay::of($planter, new FigureWords($this->user($request)->units))));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/acres/log.csv', operationId: 'plantingLog', description: 'In the columns that an import reads', tags: ['acres'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'A table', content: new OA\MediaType(mediaType: 'text/csv'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function csv(Planter $planter): Response
     {
         return response(LogCsv::of($planter), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="planting-log.csv"']);
     }
 
     #[OA\Post(path: '/api/planters/{planter}/acres', operationId: 'logAcres', description: 'Sending it again is harmless', tags: ['acres'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/AcresEntry'))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, LogAcres $log): JsonResponse
     {
         return ReceiptsShape::taken(fn (): array => $log($planter, $this->user($request), [JsonBody::of($request)]));

@@ -43,22 +43,17 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 final class WearController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/forecast', operationId: 'forecast', tags: ['wear'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'How long everything that wears will last', content: new OA\JsonContent(ref: '#/components/schemas/Forecast'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function forecast(Planter $planter, ForecastQuery $forecasts): JsonResponse
     {
         return new JsonResponse(ForecastShape::of($forecasts->of($planter->load('workshop'))));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/wear-chart', operationId: 'wearChart', tags: ['wear'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'row', in: 'query', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'check', in: 'query', required: true, schema: new OA\Schema(ref: '#/components/schemas/CheckKey'))]
     #[OA\Parameter(name: 'side', in: 'query', required: true, schema: new OA\Schema(ref: '#/components/schemas/Side'))]
     #[OA\Response(response: 200, description: 'The wear of one place', content: new OA\JsonContent(ref: '#/components/schemas/WearChart'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function chart(HistoryRequest $request, Planter $planter, WearChartQuery $charts): JsonResponse
     {
         $place = $request->place();

@@ -84,10 +84,8 @@ final class HandsController extends Controller
     private const SHOWN = 100;
 
     #[OA\Get(path: '/api/planters/{planter}/work/hands', operationId: 'hands', description: 'What is ticked, done, or could not be done', tags: ['work'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'The newest first', content: new OA\JsonContent(ref: '#/components/schemas/Hands'))]
     #[OA\Response(response: 304, description: 'As it was under the ETag in If-None-Match')]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Request $request, Planter $planter): Response
     {
         $response = (new Response('', 200, ['Content-Type' => 'application/json', 'Cache-Control' => 'private, no-cache']))->setEtag("{$planter->revision} {$planter->load('workshop')->workshop->today()->iso}");
@@ -111,21 +109,16 @@ final class HandsController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/work/own', operationId: 'addOwnJob', description: 'Work of the shop’s own; sending it again is harmless', tags: ['work'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/OwnJob'))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function add(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
         return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): OwnJobs => new OwnJobs($of), [JsonBody::of($request)]));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/work/hands', operationId: 'recordWork', description: 'All of it is written, or nothing: what was ticked, finished or could not be done, the parts and shims that went with it, and what was set. Sending it again is harmless', tags: ['work'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['events'], properties: [
         new OA\Property(property: 'events', type: 'array', maxItems: self::MOST, minItems: 1, items: new OA\Items(ref: '#/components/schemas/WorkEntry')),
         new OA\Property(property: 'ledger', type: 'array', maxItems: self::MOST, items: new OA\Items(ref: '#/components/schemas/LedgerEntry')),
@@ -133,10 +126,7 @@ final class HandsController extends Controller
     ]))]
     #[OA\Response(response: 200, description: 'Known', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
     #[OA\Response(response: 201, description: 'Written; receipts of the events, then of the ledger, then of the settings', content: new OA\JsonContent(ref: '#/components/schemas/Receipts'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 400)]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(Request $request, Planter $planter, RecordWork $record): JsonResponse
     {
         $events = JsonBody::list($request, 'events', self::MOST, 'hands.item');

@@ -43,9 +43,7 @@ final class LubricationController extends Controller
     #[OA\Parameter(name: 'point', description: 'Its key, or a UUID made on the device', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/LubricationEdit'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/LubricationPoint'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(LubricationRequest $request, string $point, KeepLubrication $keep): JsonResponse
     {
         $workshop = $this->user($request)->workshop;

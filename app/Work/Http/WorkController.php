@@ -29,15 +29,12 @@ final class WorkController extends Controller
     private const MOST_SET = 200;
 
     #[OA\Get(path: '/api/planters/{planter}/work', operationId: 'workPlan', description: 'Who does what when of all that was decided and is not done', tags: ['work'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'together', description: '1: all planters of the workshop, with the same people', in: 'query', schema: new OA\Schema(type: 'string', enum: ['0', '1']))]
     #[OA\Parameter(name: 'more_people', description: 'As if there were so many more, 0 to 8', in: 'query', schema: new OA\Schema(type: 'string', pattern: '^[0-8]$'))]
     #[OA\Parameter(name: 'sooner', description: 'As if planting started so many days earlier, 0 to 99', in: 'query', schema: new OA\Schema(type: 'string', pattern: '^\d{1,2}$'))]
     #[OA\Parameter(name: 'late_part', description: 'As if this part type came later', in: 'query', schema: new OA\Schema(type: 'string', pattern: '^\d{1,15}$'))]
     #[OA\Parameter(name: 'late_by', description: 'By so many days, 0 to 99', in: 'query', schema: new OA\Schema(type: 'string', pattern: '^\d{1,2}$'))]
     #[OA\Response(response: 200, description: 'The plan', content: new OA\JsonContent(ref: '#/components/schemas/WorkPlan'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function show(WorkRequest $request, Planter $planter, WorkQuery $work, InTime $inTime): JsonResponse
     {
         $workshop = $planter->load(['specSheet', 'workshop'])->workshop;
@@ -50,7 +47,6 @@ final class WorkController extends Controller
     }
 
     #[OA\Put(path: '/api/planters/{planter}/work/plan', operationId: 'keepWorkPlan', description: 'Keeps the plan as it is shown, with what is set by hand; it goes on as it is until something breaks it', tags: ['work'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['seen'], properties: [
         new OA\Property(property: 'together', description: 'Of all planters of the workshop', type: 'boolean'),
         new OA\Property(property: 'seen', description: 'The revision that was looked at; 0 where none is kept', type: 'integer', minimum: 0),
@@ -63,8 +59,6 @@ final class WorkController extends Controller
         new OA\Property(property: 'let_go', description: 'Keys of pieces that are planned like the rest again', type: 'array', maxItems: self::MOST_SET, items: new OA\Items(type: 'string', maxLength: 120)),
     ]))]
     #[OA\Response(response: 200, description: 'The plan that is kept', content: new OA\JsonContent(ref: '#/components/schemas/WorkPlan'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function keep(Request $request, Planter $planter, KeepPlan $keep): JsonResponse
     {
         try {
@@ -93,36 +87,28 @@ final class WorkController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/work/plan.csv', operationId: 'exportWork', description: 'Columns: docs/formats.md', tags: ['work'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'The plan, a piece a line', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function csv(Request $request, Planter $planter, WorkQuery $work): Response
     {
         return self::file($this->sheet($planter, $work, $this->user($request))->csv(), $planter, 'plan.csv', 'text/csv; charset=UTF-8');
     }
 
     #[OA\Get(path: '/api/planters/{planter}/work/plan.ics', operationId: 'exportWorkCalendar', tags: ['work'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'The plan, an event a piece', content: new OA\MediaType(mediaType: 'text/calendar', schema: new OA\Schema(type: 'string')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function calendar(Request $request, Planter $planter, WorkQuery $work): Response
     {
         return self::file($this->sheet($planter, $work, $this->user($request))->calendar(), $planter, 'plan.ics', 'text/calendar; charset=UTF-8');
     }
 
     #[OA\Get(path: '/api/planters/{planter}/work/cards.pdf', operationId: 'printWork', tags: ['work'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What to pick, and a card for each piece', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function cards(Request $request, Planter $planter, WorkQuery $work): Response
     {
         return self::file($this->sheet($planter, $work, $this->user($request))->cards(), $planter, 'cards.pdf', 'application/pdf');
     }
 
     #[OA\Get(path: '/api/planters/{planter}/work/ready.pdf', operationId: 'printReady', tags: ['work'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'What is open before planting, to sign', content: new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function ready(Request $request, Planter $planter, ReadySheet $sheet): Response
     {
         return self::file($sheet->pdf($planter->load(['specSheet', 'workshop']), $this->user($request)->units), $planter, 'ready.pdf', 'application/pdf');
@@ -143,12 +129,9 @@ final class WorkController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/work/rain', operationId: 'rainList', description: 'What to do in the hours that it rains', tags: ['work'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'minutes', description: 'That it rains, 15 to 720', in: 'query', required: true, schema: new OA\Schema(type: 'string', pattern: '^\d{2,3}$'))]
     #[OA\Parameter(name: 'people', description: '1 to 8', in: 'query', required: true, schema: new OA\Schema(type: 'string', pattern: '^[1-8]$'))]
     #[OA\Response(response: 200, description: 'What removes most risk', content: new OA\JsonContent(ref: '#/components/schemas/RainDay'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function rain(Request $request, Planter $planter, RainQuery $rain): JsonResponse
     {
         $asked = $request->validate(['minutes' => ['required', 'string', 'regex:/^\d{2,3}$/D', 'integer', 'between:15,720'], 'people' => ['required', 'string', 'regex:/^[1-8]$/D']], ['*' => __('work.rain_asked')]);
@@ -157,9 +140,7 @@ final class WorkController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/work/season', operationId: 'workInSeason', description: 'Which spares to carry into the season, and at which acres to stop', tags: ['work'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'By the forecasts', content: new OA\JsonContent(ref: '#/components/schemas/WorkInSeason'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function season(Planter $planter, InSeasonQuery $season): JsonResponse
     {
         return new JsonResponse(WorkShape::season($season->of($planter->load(['specSheet', 'workshop']))));

@@ -15,7 +15,6 @@ final class PlanterController extends Controller
     #[OA\Post(path: '/api/planters', operationId: 'makePlanter', tags: ['planter'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanterEdit'))]
     #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/Planter'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(PlanterRequest $request, SavePlanter $save): JsonResponse
     {
         $planter = $save(new Planter(['workshop_id' => $this->user($request)->workshop_id]), $request->fields());
@@ -24,21 +23,16 @@ final class PlanterController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}', operationId: 'planter', tags: ['planter'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'The planter', content: new OA\JsonContent(ref: '#/components/schemas/Planter'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Planter $planter): PlanterResource
     {
         return new PlanterResource($planter->load('specSheet'));
     }
 
     #[OA\Put(path: '/api/planters/{planter}', operationId: 'editPlanter', tags: ['planter'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanterEdit'))]
     #[OA\Response(response: 200, description: 'Kept; an open walk follows', content: new OA\JsonContent(ref: '#/components/schemas/Planter'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(PlanterRequest $request, Planter $planter, SavePlanter $save): PlanterResource
     {
         return new PlanterResource($save($planter, $request->fields(), $request->string('version')->toString() ?: null));

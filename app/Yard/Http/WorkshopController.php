@@ -23,7 +23,6 @@ final class WorkshopController extends Controller
     #[OA\Patch(path: '/api/workshop', operationId: 'updateWorkshop', tags: ['yard'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/WorkshopEdit'))]
     #[OA\Response(response: 200, description: 'Set; open walks follow', content: new OA\JsonContent(ref: '#/components/schemas/Workshop'))]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function update(WorkshopRequest $request, EditWorkshop $edit): JsonResponse
     {
         return new JsonResponse(WorkshopShape::of($edit($this->user($request)->workshop_id, $request->columns())));

@@ -25,9 +25,7 @@ final class ImportController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/imports', operationId: 'imports', tags: ['imports'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'Files that were imported or are on their way, newest first; files that were only looked at are not among them', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Import')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function index(Planter $planter): JsonResponse
     {
         $imports = $planter->imports()->where('mode', '!=', ImportMode::Preview)
@@ -38,11 +36,8 @@ final class ImportController extends Controller
     }
 
     #[OA\Post(path: '/api/planters/{planter}/imports', operationId: 'importFile', description: 'Takes a file in; it is worked on in the background. Ask for the import until it is over. Sending a file again is harmless: what is on record does not come twice.', tags: ['imports'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: '#/components/schemas/ImportEdit')))]
     #[OA\Response(response: 202, description: 'Taken in', content: new OA\JsonContent(ref: '#/components/schemas/ImportNow'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function store(ImportRequest $request, Planter $planter, StartImport $start): JsonResponse
     {
         $upload = $request->file('file');
@@ -52,20 +47,14 @@ final class ImportController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/imports/{import}', operationId: 'import', tags: ['imports'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Parameter(ref: '#/components/parameters/import')]
     #[OA\Response(response: 200, description: 'How far it is, or what came of it', content: new OA\JsonContent(ref: '#/components/schemas/ImportNow'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Planter $planter, Import $import): JsonResponse
     {
         return $this->now($planter, $import, 200);
     }
 
     #[OA\Post(path: '/api/planters/{planter}/imports/{import}/cancel', operationId: 'cancelImport', description: 'Stops it; what is on record by then stays there.', tags: ['imports'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Parameter(ref: '#/components/parameters/import')]
     #[OA\Response(response: 200, description: 'Stopped', content: new OA\JsonContent(ref: '#/components/schemas/ImportNow'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     #[OA\Response(response: 409, description: 'It was over already', content: new OA\JsonContent(ref: '#/components/schemas/Refusal'))]
     public function cancel(Planter $planter, Import $import): JsonResponse
     {

@@ -20,9 +20,9 @@ final class ParcelController extends Controller
     private const LONGEST = 110;
 
     #[OA\Get(path: '/api/workshop/parcel', operationId: 'packWorkshop', description: 'All of the workshop as an open archive: a zip with JSON, CSV and pictures, which another installation takes in', tags: ['record'])]
+    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(response: 200, description: 'The archive', content: new OA\MediaType(mediaType: 'application/zip', schema: new OA\Schema(type: 'string', format: 'binary')))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function __invoke(Request $request, PackWorkshop $pack, Filesystem $files): BinaryFileResponse
     {
         $workshop = $this->user($request)->workshop()->firstOrFail();

@@ -16,11 +16,9 @@ use OpenApi\Attributes as OA;
 final class BoardController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/board', operationId: 'board', tags: ['board'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'walk', description: 'A walk of this planter; by default the open one, or else the newest of this season', in: 'query', schema: new OA\Schema(type: 'string', format: 'uuid'))]
     #[OA\Response(response: 304, description: 'As it was under the ETag in If-None-Match')]
     #[OA\Response(response: 200, description: 'The planter by that walk', content: new OA\JsonContent(ref: '#/components/schemas/Board'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function show(Request $request, Planter $planter, BoardQuery $board): Response
     {
         $planter->load(['specSheet', 'workshop']);
@@ -34,9 +32,7 @@ final class BoardController extends Controller
     }
 
     #[OA\Get(path: '/api/planters/{planter}/face', operationId: 'face', description: 'What every screen of a planter shows', tags: ['board'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Response(response: 200, description: 'The planter and its rows by the walk that matters now', content: new OA\JsonContent(ref: '#/components/schemas/Face'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function face(Planter $planter, FaceQuery $face): FaceResource
     {
         return new FaceResource($face->of($planter->load(['specSheet', 'workshop'])));

@@ -13,13 +13,10 @@ use OpenApi\Attributes as OA;
 final class HistoryController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/history', operationId: 'history', tags: ['board'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
     #[OA\Parameter(name: 'row', in: 'query', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Parameter(name: 'check', in: 'query', required: true, schema: new OA\Schema(ref: '#/components/schemas/CheckKey'))]
     #[OA\Parameter(name: 'side', in: 'query', required: true, schema: new OA\Schema(ref: '#/components/schemas/Side'))]
     #[OA\Response(response: 200, description: 'Every reading of one place, newest first, corrections included', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/HistoryReading')))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
-    #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     public function __invoke(HistoryRequest $request, Planter $planter, HistoryQuery $history): JsonResponse
     {
         return new JsonResponse(array_map(HistoryReadingShape::of(...), $history->ofPlace($planter, $request->place())));

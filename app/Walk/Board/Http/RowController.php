@@ -59,10 +59,7 @@ use Ustrel\Core\Plan\Policy\LookWhen;
 final class RowController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/rows/{row}', operationId: 'row', tags: ['board'])]
-    #[OA\Parameter(ref: '#/components/parameters/planter')]
-    #[OA\Parameter(name: 'row', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\Response(response: 200, description: 'The record of one row', content: new OA\JsonContent(ref: '#/components/schemas/RowRecord'))]
-    #[OA\Response(ref: '#/components/responses/NotFound', response: 404)]
     public function __invoke(Planter $planter, int $row, HistoryQuery $history, Remarks $remarks, ForecastQuery $forecasts): JsonResponse
     {
         abort_unless($row >= 0 && $row <= $planter->row_count, 404);

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Http;
+
+use App\Http\Api\Field;
+use App\Http\Api\Input;
+
+/** A lot of seed, as the shop has it in its list. */
+final readonly class SeedLotEdit extends Input
+{
+    public function __construct(
+        /** As it stands on the tag, and in the fields of a season */
+        #[Field('seed.name', 'max:80')] public string $name,
+        #[Field('seed.seeds_per_unit', 'between:100,10000000')] public int $seeds_per_unit,
+        #[Field('seed.text', 'max:80')] public string $crop = '',
+        /** Millimeters, on average */
+        #[Field('seed.size', 'between:0.5,40', 'decimal:0,2')] public ?float $size = null,
+        #[Field('seed.text', 'max:40')] public string $shape = '',
+        /** Share, on the tag */
+        #[Field('seed.germination', 'between:0.01,1', 'decimal:0,3')] public ?float $germination = null,
+        #[Field('seed.text', 'max:120')] public string $treatment = '',
+        /** Mix and dose */
+        #[Field('seed.text', 'max:120')] public string $lubricant = '',
+        /** Of a unit */
+        #[Field('error.money', 'between:0,100000', 'decimal:0,2')] public ?float $price = null,
+        /** Share more than the fields take */
+        #[Field('seed.spare', 'between:0,1', 'decimal:0,3')] public float $spare = 0.05,
+        /** That was changed; 0 of a new one */
+        public int $revision = 0,
+    ) {
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench\Http;
+
+use App\Bench\Seed\SeedQuery;
+use App\Http\Api\Schema;
+use App\Http\Api\Spread;
+use App\Models\Bench\Disc;
+use App\Models\Bench\SeedLot;
+use Ustrel\Core\Parts\Stock\Stock;
+
+final readonly class SeedLotView extends Schema
+{
+    public function __construct(
+        #[Spread] public SeedLotEdit $edit,
+        public int $id,
+        /** Units; null where nobody counted */
+        public ?float $on_hand,
+        /** More went than was there */
+        public bool $miscount,
+        /** Of the season's fields that name it */
+        public float $acres,
+        /** Units for them, with spare */
+        public int $needed,
+        /** Fields without a population, which are left out */
+        public int $unknown,
+        public ?float $price_a_thousand,
+        /** On the average of its fields */
+        public ?float $cost_an_acre,
+        /** @var list<DiscTakesView> Each disc of the shop by the side of its size */
+        public array $discs,
+    ) {
+    }
+
+    /**
+     * @param  list<array{acres: float, population: int|null}>  $fields  that name it
+     * @param  iterable<Disc>  $discs  of the shop
+     */
+    public static function of(SeedLot $of, ?Stock $stock, array $fields, iterable $discs): self
+    {
+        $lot = $of->lot();
+        $known = SeedQuery::known($fields);
+        [$needed, $unknown] = SeedQuery::needed($of, $fields);
+        $acres = array_sum(array_column($known, 0));
+        $seeds = array_sum(array_map(static fn (array $field): float => $field[0] * $field[1], $known));
+        $size = $of->size === null ? null : (float) $of->size;
+        $takes = [];
+        foreach ($discs as $disc) {
+            $takes[] = new DiscTakesView($disc->id, $disc->plate()->takes($size));
+        }
+        $money = static fn (?float $of): ?float => $of === null ? null : round($of, 2);
+
+        return new self(
+            SeedLotEdit::ofModel($of),
+            id: $of->id,
+            on_hand: $stock?->onHand === null ? null : $stock->onHand / 10,
+            miscount: $stock?->isMiscount() ?? false,
+            acres: round(array_sum(array_column($fields, 'acres')), 1),
+            needed: $needed,
+            unknown: $unknown,
+            price_a_thousand: $money($lot->priceAThousand()),
+            cost_an_acre: $acres > 0 ? $money($lot->costAnAcre($seeds / $acres)) : null,
+            discs: $takes,
+        );
+    }
+}

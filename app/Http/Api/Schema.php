@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Api;
+
+use JsonSerializable;
+use ReflectionClass;
+
+/**
+ * A thing of the API: a readonly class whose promoted properties are its fields, in their order. What the API document says of
+ * it and its JSON follow from them; a comment on a property is its description there. `MeterView` is `Meter` in the document.
+ */
+abstract readonly class Schema implements JsonSerializable
+{
+    public static function schemaName(): string
+    {
+        return preg_replace('/View$/', '', (new ReflectionClass(static::class))->getShortName()) ?? '';
+    }
+
+    /** @return array<string, mixed> by field; those of a `#[Spread]` stand among the rest */
+    public function jsonSerialize(): array
+    {
+        $json = [];
+        foreach (SchemaField::of(static::class) as $name => $field) {
+            $value = $this->{$name};
+            $json = $field->isSpread && $value instanceof self ? [...$json, ...$value->jsonSerialize()] : [...$json, $name => $value];
+        }
+
+        return $json;
+    }
+}
