@@ -8,6 +8,7 @@ use App\Models\Parts\Order;
 use App\Models\User;
 use App\Models\Workshop;
 use App\Record\Change;
+use App\Record\Document;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
@@ -35,8 +36,11 @@ final readonly class SaveOrder
             if ($order === null && $kept->exists && self::isSame($kept, $columns, $workshop)) {
                 return $kept->load(['supplier', 'user']);
             }
-            if ($kept->workshop_id !== $workshop->id || $kept->revision !== $seen) {
-                throw new ConflictHttpException(__('order.changed_meanwhile'));
+            if ($kept->workshop_id !== $workshop->id) {
+                throw new ConflictHttpException(__('refused.id_taken'));
+            }
+            if (Document::isKnown($kept, array_diff_key($columns, ['lines' => 1]), $seen)) {
+                return $kept->load(['supplier', 'user']);
             }
             $came = array_column($kept->lines, 'received', 'part_type_id');
             $lines = [];
@@ -46,7 +50,7 @@ final readonly class SaveOrder
                 if ($line['quantity'] < $received) {
                     throw ValidationException::withMessages(["lines.{$index}.quantity" => __('order.less_than_came', ['count' => $received])]);
                 }
-                $lines[] = $line + ['received' => $received];
+                $lines[] = ['received' => $received] + $line;
             }
             if (array_sum($came) > 0) {
                 throw ValidationException::withMessages(['lines' => __('order.came_already')]);

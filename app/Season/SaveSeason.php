@@ -8,9 +8,10 @@ use App\Bench\Seed\Lots;
 use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
 use App\Record\Change;
+use App\Record\ChangedMeanwhile;
+use App\Record\Document;
 use App\Record\Touched;
 use App\Wear\WearRecord;
-use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
 /** Keeps the plan of a planter's season. Who has seen an older one than there is is told, and nothing is overwritten. */
 final readonly class SaveSeason
@@ -23,25 +24,23 @@ final readonly class SaveSeason
      * @param  array<string, mixed>  $plan  columns of the plan
      * @param  array<string, mixed>  $ofPlanter  columns of the planter: when planting starts, how long it takes, acres
      * @param  int  $seen  the revision that was changed
-     *
-     * @throws ConflictHttpException
      */
     public function __invoke(Planter $planter, array $plan, array $ofPlanter, int $seen): Planter
     {
         return $this->change->of($planter, static function (Planter $planter, Touched $touched) use ($plan, $ofPlanter, $seen): Planter {
             $kept = SeasonQuery::plan($planter);
-            if ($kept->revision !== $seen) {
-                throw new ConflictHttpException(__('season.changed_meanwhile'));
-            }
+            $plan['fields'] = self::withLots($plan['fields'], $kept->fields, Lots::of($planter->workshop_id));
             $planter->fill($ofPlanter);
             $season = $planter->season();
             $isOther = $planter->isDirty(array_keys($ofPlanter));
+            if (Document::isKnown($kept, $plan, $seen)) {
+                return $isOther ? throw new ChangedMeanwhile(array_keys($planter->getDirty())) : $planter;
+            }
             $planter->save();
             // Another year of planting is another season: its plan goes along.
             SeasonPlan::query()->where('planter_id', $planter->id)->where('season', $season)->whereKeyNot($kept->id ?? 0)->exists()
                 ? $kept = SeasonQuery::plan($planter)
                 : $kept->season = $season;
-            $plan['fields'] = self::withLots($plan['fields'], $kept->fields, Lots::of($planter->workshop_id));
             $kept->fill($plan + ['revision' => $kept->revision + 1])->save();
             if ($isOther) {
                 $planter->openWalk()?->fill(['planned_acres' => (new WearRecord($planter))->plannedAcres()])->save();

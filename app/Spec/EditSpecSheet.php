@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Spec;
 
 use App\Models\SpecSheet;
+use App\Record\Document;
 use Closure;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Validation\ValidationException;
@@ -36,7 +37,7 @@ final readonly class EditSpecSheet
     {
         $columns = static function (SpecSheet $sheet) use ($units, $name, $figures, $notch, $threads, $seen): array {
             $columns = ['name' => $name, 'sheet' => ($threads === null ? [] : ['threads' => $threads]) + self::edited($sheet, $units, $figures, $notch)];
-            $sheet->expectVersion($seen, $columns);
+            Document::isKnown($sheet, $columns, $seen);
 
             return $columns;
         };

@@ -5,15 +5,18 @@ declare(strict_types=1);
 namespace App\Walk;
 
 use App\Models\Walk\Pack;
-use Illuminate\Database\UniqueConstraintViolationException;
-use Illuminate\Support\Facades\DB;
+use App\Record\Document;
 use Illuminate\Validation\ValidationException;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Walk\ShippedPack;
 
 /** Named sets of checks: those that every shop finds ready, and a shop's own. */
-final class Packs
+final readonly class Packs
 {
+    public function __construct(private Document $documents)
+    {
+    }
+
     /** @return list<array{id: null, name: string, kind: string, checks: list<string>|null, version: null}> */
     public function shipped(): array
     {
@@ -40,19 +43,10 @@ final class Packs
      */
     public function save(Pack $pack, array $fields, ?string $seen = null): Pack
     {
-        $taken = ValidationException::withMessages(['name' => __('pack.name_taken', ['name' => $fields['name']])]);
         if (in_array(mb_strtolower($fields['name']), array_map(mb_strtolower(...), array_column($this->shipped(), 'name')), true)) {
-            throw $taken;
-        }
-        try {
-            DB::transaction(static function () use ($pack, $fields, $seen): void {
-                $pack->exists && Pack::query()->lockForUpdate()->findOrFail($pack->id)->expectVersion($seen, $fields);
-                $pack->fill($fields)->save();
-            });
-        } catch (UniqueConstraintViolationException) {
-            throw $taken;
+            throw ValidationException::withMessages(['name' => __('pack.name_taken', ['name' => $fields['name']])]);
         }
 
-        return $pack;
+        return $this->documents->keep($pack, $fields, $seen, 'name', 'pack.name_taken');
     }
 }

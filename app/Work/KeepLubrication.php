@@ -7,8 +7,8 @@ namespace App\Work;
 use App\Models\Work\LubricationPoint;
 use App\Models\Workshop;
 use App\Record\Change;
+use App\Record\Document;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
 /** Keeps what the shop says of a point that is lubricated, over the revision that was seen. */
 final readonly class KeepLubrication
@@ -24,24 +24,19 @@ final readonly class KeepLubrication
      * @param  int  $seen  the revision that was changed; 0 of one that the shop has not changed yet
      *
      * @throws ValidationException where there are too many
-     * @throws ConflictHttpException
      */
     public function __invoke(int $workshopId, string $point, array $columns, int $seen): LubricationPoint
     {
         return $this->change->ofWorkshop($workshopId, static function (Workshop $workshop) use ($point, $columns, $seen): LubricationPoint {
             $all = LubricationPoint::query()->where('workshop_id', $workshop->id);
             $of = (clone $all)->where('point', $point)->first() ?? new LubricationPoint(['workshop_id' => $workshop->id, 'point' => $point]);
-            // Sent twice it is the same.
-            if ($of->fill($columns)->exists && $of->isClean() && $of->revision === $seen + 1) {
+            if (Document::isKnown($of, $columns, $seen)) {
                 return $of;
-            }
-            if ($of->revision !== $seen) {
-                throw new ConflictHttpException(__('seed.changed_meanwhile'));
             }
             if (! $of->exists && $all->count() >= self::MOST) {
                 throw ValidationException::withMessages(['name' => __('lube.many', ['most' => self::MOST])]);
             }
-            $of->fill(['revision' => $seen + 1])->save();
+            $of->fill($columns + ['revision' => $seen + 1])->save();
 
             return $of->refresh();
         });

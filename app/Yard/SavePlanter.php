@@ -8,6 +8,7 @@ use App\Models\Planter;
 use App\Models\Walk\Cell;
 use App\Models\Walk\Walk;
 use App\Record\Change;
+use App\Record\Document;
 use App\Record\Touched;
 use App\Wear\WearRecord;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -49,7 +50,7 @@ final readonly class SavePlanter
     private function change(Planter $planter, array $fields, ?string $seen): Planter
     {
         return $this->change->of($planter, static function (Planter $planter, Touched $touched) use ($fields, $seen): Planter {
-            $planter->expectVersion($seen, $fields);
+            Document::isKnown($planter, $fields, $seen);
             $planter->fill($fields)->save();
             $planter->load('specSheet');
             $walk = $planter->openWalk();

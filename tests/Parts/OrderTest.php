@@ -88,7 +88,9 @@ it('lets nobody take out what has come, receive a draft, or overwrite another’
 it('keeps suppliers under names of their own', function (): void {
     $this->postJson('/api/suppliers', ['name' => 'brook supply', 'prices' => []])->assertUnprocessable()->assertJsonValidationErrors(['name' => 'already']);
     $this->putJson("/api/suppliers/{$this->supplier}", ['name' => 'Brook', 'prices' => [], 'revision' => 1])->assertOk();
-    $this->putJson("/api/suppliers/{$this->supplier}", ['name' => 'Brook', 'prices' => [], 'revision' => 1])->assertConflict();
+    // Sent again it is known; what somebody else has changed meanwhile is not overwritten.
+    $this->putJson("/api/suppliers/{$this->supplier}", ['name' => 'Brook', 'prices' => [], 'revision' => 1])->assertOk()->assertJsonPath('revision', 2);
+    $this->putJson("/api/suppliers/{$this->supplier}", ['name' => 'Brook', 'notes' => 'Calls back', 'prices' => [], 'revision' => 1])->assertConflict()->assertJsonPath('changed', ['notes']);
     foreach ([['price' => -1], ['lead_days' => 1000], ['since' => 'now'], ['part_type_id' => 'x']] as $wrong) {
         $this->putJson("/api/suppliers/{$this->supplier}", ['name' => 'Brook', 'revision' => 2, 'prices' => [$wrong + ['part_type_id' => $this->tube, 'price' => 1, 'lead_days' => 1, 'since' => '2026-01-01']]])->assertUnprocessable();
     }

@@ -100,7 +100,9 @@ it('allows a start in the past, and says it', function (): void {
 it('overwrites nothing that somebody else has changed meanwhile', function (): void {
     ($this->plan)()->assertOk();
     ($this->plan)(['revision' => 1, 'mph' => 6])->assertOk();
-    ($this->plan)(['revision' => 1, 'mph' => 4])->assertConflict()->assertJsonPath('message', 'Somebody else has changed this season meanwhile. Load it again, then make your change.');
+    ($this->plan)(['revision' => 1, 'mph' => 4])->assertConflict()->assertJsonPath('message', 'Somebody else has changed this meanwhile, so nothing was saved. Load it again, then make your change.')->assertJsonPath('changed', ['mph']);
+    // Sent again because the answer was lost it is known.
+    ($this->plan)(['revision' => 1, 'mph' => 6])->assertOk()->assertJsonPath('revision', 2);
     expect(($this->season)()['mph'])->toBe(6);
 });
 

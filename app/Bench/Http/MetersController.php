@@ -39,7 +39,7 @@ final class MetersController extends Controller
     #[OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/Meter'))]
     public function store(Request $request, MeterEdit $edit, KeepListed $keep): JsonResponse
     {
-        return new JsonResponse($this->one($this->user($request)->workshop, $keep($this->user($request)->workshop_id, new Meter, $edit->columns(), null)), 201);
+        return new JsonResponse($this->one($this->user($request)->workshop, $keep(new Meter(['workshop_id' => $this->user($request)->workshop_id]), $edit->columns(), null)), 201);
     }
 
     #[OA\Put(path: '/api/meters/{meter}', operationId: 'editMeter', tags: ['bench'])]
@@ -47,7 +47,7 @@ final class MetersController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     public function update(Request $request, MeterEdit $edit, Meter $meter, KeepListed $keep): JsonResponse
     {
-        return new JsonResponse($this->one($this->user($request)->workshop, $keep($meter->workshop_id, $meter, $edit->columns(), $edit->revision)));
+        return new JsonResponse($this->one($this->user($request)->workshop, $keep($meter, $edit->columns(), $edit->revision)));
     }
 
     #[OA\Post(path: '/api/meters/moves', operationId: 'moveMeters', description: 'All of them, or nothing; no row holds two at once; sending it again is harmless', tags: ['bench'])]

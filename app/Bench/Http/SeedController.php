@@ -58,7 +58,7 @@ final class SeedController extends Controller
     #[OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/SeedLot'))]
     public function addLot(Request $request, SeedLotEdit $edit, KeepListed $save): JsonResponse
     {
-        return new JsonResponse($this->lot($this->user($request)->workshop, $save($this->user($request)->workshop_id, new SeedLot, $edit->columns(), null)), 201);
+        return new JsonResponse($this->lot($this->user($request)->workshop, $save(new SeedLot(['workshop_id' => $this->user($request)->workshop_id]), $edit->columns(), null)), 201);
     }
 
     #[OA\Put(path: '/api/seed/lots/{seedLot}', operationId: 'editSeedLot', tags: ['bench'])]
@@ -66,14 +66,14 @@ final class SeedController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     public function editLot(Request $request, SeedLotEdit $edit, SeedLot $seedLot, KeepListed $save): JsonResponse
     {
-        return new JsonResponse($this->lot($this->user($request)->workshop, $save($seedLot->workshop_id, $seedLot, $edit->columns(), $edit->revision)));
+        return new JsonResponse($this->lot($this->user($request)->workshop, $save($seedLot, $edit->columns(), $edit->revision)));
     }
 
     #[OA\Post(path: '/api/seed/discs', operationId: 'addDisc', tags: ['bench'])]
     #[OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/Disc'))]
     public function addDisc(Request $request, DiscEdit $edit, KeepListed $save): JsonResponse
     {
-        return new JsonResponse(DiscView::of($save($this->user($request)->workshop_id, new Disc, $edit->columns(), null)), 201);
+        return new JsonResponse(DiscView::of($save(new Disc(['workshop_id' => $this->user($request)->workshop_id]), $edit->columns(), null)), 201);
     }
 
     #[OA\Put(path: '/api/seed/discs/{disc}', operationId: 'editDisc', tags: ['bench'])]
@@ -81,7 +81,7 @@ final class SeedController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     public function editDisc(Request $request, DiscEdit $edit, Disc $disc, KeepListed $save): JsonResponse
     {
-        return new JsonResponse(DiscView::of($save($disc->workshop_id, $disc, $edit->columns(), $edit->revision)));
+        return new JsonResponse(DiscView::of($save($disc, $edit->columns(), $edit->revision)));
     }
 
     #[OA\Post(path: '/api/seed/moves', operationId: 'moveSeed', description: 'All of them, or nothing; sending it again is harmless', tags: ['bench'])]

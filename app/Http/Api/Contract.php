@@ -85,7 +85,8 @@ final class Contract
 
                 continue;
             }
-            $properties[$name] = self::property($field);
+            // Of what is sent, what may be left out may be null.
+            $properties[$name] = self::property($field, $field->isNullable || ($field->isOptional && ! $isWhole));
             if ($isWhole || ! $field->isOptional) {
                 $required[] = $name;
             }
@@ -95,7 +96,7 @@ final class Contract
     }
 
     /** @return array<string, mixed> */
-    private static function property(SchemaField $field): array
+    private static function property(SchemaField $field, bool $isNullable): array
     {
         $said = $field->about === '' ? [] : ['description' => $field->about];
         if ($field->items !== null) {
@@ -104,7 +105,7 @@ final class Contract
         $type = self::type($field->type);
 
         return $said + match (true) {
-            ! $field->isNullable => $type,
+            ! $isNullable => $type,
             isset($type['$ref']) => ['oneOf' => [$type, ['type' => 'null']]],
             default => ['type' => [$type['type'], 'null']] + $type,
         } + self::bounds($field);

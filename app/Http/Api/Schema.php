@@ -6,6 +6,7 @@ namespace App\Http\Api;
 
 use JsonSerializable;
 use ReflectionClass;
+use Ustrel\Core\Measure\Day;
 
 /**
  * A thing of the API: a readonly class whose promoted properties are its fields, in their order. What the API document says of
@@ -24,6 +25,7 @@ abstract readonly class Schema implements JsonSerializable
         $json = [];
         foreach (SchemaField::of(static::class) as $name => $field) {
             $value = $this->{$name};
+            $value = $value instanceof Day ? $value->iso : $value;
             $json = $field->isSpread && $value instanceof self ? [...$json, ...$value->jsonSerialize()] : [...$json, $name => $value];
         }
 

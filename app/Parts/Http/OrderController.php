@@ -17,35 +17,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Parts\Stock\OrderState;
 
-#[OA\Schema(schema: 'OrderLine', required: ['part_type_id', 'quantity', 'price'], properties: [
-    new OA\Property(property: 'part_type_id', type: 'integer'),
-    new OA\Property(property: 'quantity', type: 'integer', maximum: 100000, minimum: 1),
-    new OA\Property(property: 'price', description: 'For one; null where it is not known', type: 'number', nullable: true),
-    new OA\Property(property: 'received', description: 'That have come', type: 'integer'),
-])]
-#[OA\Schema(schema: 'OrderEdit', required: ['revision', 'state', 'lines'], properties: [
-    new OA\Property(property: 'key', description: 'Of a new one: made on the device, UUIDv7', type: 'string', format: 'uuid'),
-    new OA\Property(property: 'revision', description: 'That was changed; 0 of a new one', type: 'integer'),
-    new OA\Property(property: 'supplier_id', type: 'integer', nullable: true),
-    new OA\Property(property: 'state', type: 'string', enum: OrderState::class),
-    new OA\Property(property: 'note', type: 'string', maxLength: 500),
-    new OA\Property(property: 'ordered_on', type: 'string', format: 'date', nullable: true),
-    new OA\Property(property: 'expected_on', description: 'Of what is back-ordered, too', type: 'string', format: 'date', nullable: true),
-    new OA\Property(property: 'lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/OrderLine')),
-])]
-#[OA\Schema(schema: 'Order', required: ['id', 'supplier_id', 'supplier', 'state', 'note', 'ordered_on', 'expected_on', 'lines', 'revision'], properties: [
-    new OA\Property(property: 'id', type: 'integer'),
-    new OA\Property(property: 'supplier_id', type: 'integer', nullable: true),
-    new OA\Property(property: 'supplier', type: 'string', nullable: true),
-    new OA\Property(property: 'state', type: 'string', enum: OrderState::class),
-    new OA\Property(property: 'note', type: 'string'),
-    new OA\Property(property: 'ordered_on', type: 'string', format: 'date', nullable: true),
-    new OA\Property(property: 'expected_on', type: 'string', format: 'date', nullable: true),
-    new OA\Property(property: 'lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/OrderLine')),
-    new OA\Property(property: 'revision', type: 'integer'),
-])]
+/** What is to be bought, from whom, and what of it has come. */
 final class OrderController extends Controller
 {
     private const MOST = 1000;
@@ -54,32 +27,30 @@ final class OrderController extends Controller
     #[OA\Response(response: 200, description: 'The newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Order')))]
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(Order::query()->where('workshop_id', $this->user($request)->workshop_id)->with('supplier')->orderByDesc('created_at')->orderByDesc('id')->limit(200)->get()->map(self::shape(...))->all());
+        return new JsonResponse(Order::query()->where('workshop_id', $this->user($request)->workshop_id)->with('supplier')->orderByDesc('created_at')->orderByDesc('id')->limit(200)->get()->map(OrderView::of(...))->all());
     }
 
     #[OA\Post(path: '/api/orders', operationId: 'addOrder', tags: ['parts'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/OrderEdit'))]
     #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/Order'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    public function store(OrderRequest $request, SaveOrder $save): JsonResponse
+    public function store(Request $request, OrderEdit $edit, SaveOrder $save): JsonResponse
     {
-        return new JsonResponse(self::shape($save($this->user($request), null, $request->columns() + ['key' => strtolower($request->string('key')->toString())], 0)), 201);
+        return new JsonResponse(OrderView::of($save($this->user($request), null, $edit->columns() + ['key' => strtolower((string) $edit->key)], 0)), 201);
     }
 
     #[OA\Post(path: '/api/orders/draft', operationId: 'draftOrders', description: 'One for each supplier, of what is to be ordered and stands in no draft yet; asking again is harmless', tags: ['parts'])]
     #[OA\Response(response: 200, description: 'Those that were made', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Order')))]
     public function draft(Request $request, DraftOrders $draft): JsonResponse
     {
-        return new JsonResponse(array_map(self::shape(...), $draft($this->user($request))));
+        return new JsonResponse(array_map(OrderView::of(...), $draft($this->user($request))));
     }
 
     #[OA\Put(path: '/api/orders/{order}', operationId: 'editOrder', tags: ['parts'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/OrderEdit'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Order'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    public function update(OrderRequest $request, Order $order, SaveOrder $save): JsonResponse
+    public function update(Request $request, OrderEdit $edit, Order $order, SaveOrder $save): JsonResponse
     {
-        return new JsonResponse(self::shape($save($this->user($request), $order, $request->columns(), $request->integer('revision'))));
+        return new JsonResponse(OrderView::of($save($this->user($request), $order, $edit->columns(), $edit->revision)));
     }
 
     #[OA\Post(path: '/api/orders/{order}/receive', operationId: 'receiveOrder', description: 'Onto the shelf; sending it again is harmless', tags: ['parts'])]
@@ -96,7 +67,7 @@ final class OrderController extends Controller
     public function receive(Request $request, Order $order, ReceiveOrder $receive): JsonResponse
     {
         try {
-            return new JsonResponse(self::shape($receive($order, $this->user($request), JsonBody::list($request, 'moves', self::MOST, 'stock.list'))));
+            return new JsonResponse(OrderView::of($receive($order, $this->user($request), JsonBody::list($request, 'moves', self::MOST, 'stock.list'))));
         } catch (NotTaken $notTaken) {
             throw ReceiptsShape::refusal($notTaken, 'moves');
         }
@@ -114,14 +85,5 @@ final class OrderController extends Controller
     public function csv(Request $request, Order $order): Response
     {
         return new Response((new OrderSheet($order, $this->user($request)->workshop))->csv(), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="order.csv"']);
-    }
-
-    /** @return array<string, mixed> */
-    private static function shape(Order $order): array
-    {
-        return [
-            'id' => $order->id, 'supplier_id' => $order->supplier_id, 'supplier' => $order->supplier?->name, 'state' => $order->state->value, 'note' => $order->note,
-            'ordered_on' => $order->ordered_on?->iso, 'expected_on' => $order->expected_on?->iso, 'lines' => $order->lines, 'revision' => $order->revision,
-        ];
     }
 }

@@ -7,12 +7,10 @@ namespace App\Parts\Http;
 use App\Http\Controller;
 use App\Models\Parts\PartType;
 use App\Parts\PartLivesQuery;
-use Illuminate\Database\UniqueConstraintViolationException;
+use App\Record\Document;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
 final class PartTypeController extends Controller
@@ -27,9 +25,9 @@ final class PartTypeController extends Controller
     #[OA\Post(path: '/api/part-types', operationId: 'storePartType', tags: ['parts'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PartTypeEdit'))]
     #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/PartType'))]
-    public function store(PartTypeRequest $request): JsonResponse
+    public function store(PartTypeRequest $request, Document $documents): JsonResponse
     {
-        $type = $this->save(new PartType(['workshop_id' => $this->user($request)->workshop_id]), $request->fields());
+        $type = $documents->keep(new PartType(['workshop_id' => $this->user($request)->workshop_id]), $request->fields(), null, 'name', 'part.name_taken');
 
         return (new PartTypeResource($type))->response()->setStatusCode(201);
     }
@@ -38,9 +36,9 @@ final class PartTypeController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PartTypeEdit'))]
     #[OA\Response(response: 200, description: 'Changed; what was fitted before keeps the size it was fitted with', content: new OA\JsonContent(ref: '#/components/schemas/PartType'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    public function update(PartTypeRequest $request, PartType $partType): PartTypeResource
+    public function update(PartTypeRequest $request, PartType $partType, Document $documents): PartTypeResource
     {
-        return new PartTypeResource($this->save($partType, $request->fields(), $request->string('version')->toString() ?: null));
+        return new PartTypeResource($documents->keep($partType, $request->fields(), $request->string('version')->toString() ?: null, 'name', 'part.name_taken'));
     }
 
     #[OA\Get(path: '/api/part-types/{partType}/lives', operationId: 'partLives', tags: ['parts'])]
@@ -56,21 +54,5 @@ final class PartTypeController extends Controller
         }
 
         return new JsonResponse(LivesShape::of($partType, $lives->of($partType), $other, $other === null ? null : $lives->of($other)));
-    }
-
-    /** @param  array<string, mixed>  $fields */
-    private function save(PartType $type, array $fields, ?string $seen = null): PartType
-    {
-        try {
-            DB::transaction(static function () use ($type, $fields, $seen): void {
-                // Of two who save at once the second sees what the first has saved.
-                $type->exists && PartType::query()->lockForUpdate()->findOrFail($type->id)->expectVersion($seen, $fields);
-                $type->fill($fields)->save();
-            });
-        } catch (UniqueConstraintViolationException) {
-            throw ValidationException::withMessages(['name' => __('part.name_taken', ['name' => $fields['name']])]);
-        }
-
-        return $type;
     }
 }

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Models\Workshop;
+use BackedEnum;
+use Closure;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Validation\ValidationException;
+use Ustrel\Core\Measure\Day;
+
+/**
+ * Keeps a thing of the workshop whole, over the state that was seen: what somebody else has changed meanwhile is not overwritten,
+ * and what is sent again because the answer was lost is known. That state is its `revision`, or the `version()` of what its form writes.
+ */
+final readonly class Document
+{
+    public function __construct(private Change $change)
+    {
+    }
+
+    /**
+     * @template T of Model
+     *
+     * @param  T  $of  a new one with its workshop, or the one that was changed
+     * @param  array<string, mixed>  $columns
+     * @param  int|string|null  $seen  the state that was changed; of a new one nothing is asked
+     * @param  string  $name  the field that no two of a workshop share
+     * @param  string  $taken  wording where it is taken, with :name
+     * @param  (Closure(T, Workshop): mixed)|null  $prepare  before it is saved, filled
+     * @return T
+     *
+     * @throws ValidationException where the name is taken
+     * @throws ChangedMeanwhile
+     */
+    public function keep(Model $of, array $columns, int|string|null $seen, string $name, string $taken, ?Closure $prepare = null): Model
+    {
+        try {
+            return $this->change->ofWorkshop($of->getAttribute('workshop_id'), static function (Workshop $workshop) use ($of, $columns, $seen, $prepare): Model {
+                $kept = $of->exists ? $of->newQuery()->whereKey($of->getKey())->firstOrFail() : clone $of;
+                if (! $of->exists || ! self::isKnown($kept, $columns, $seen)) {
+                    $kept->fill($columns + self::nextRevision($kept));
+                    $prepare === null || $prepare($kept, $workshop);
+                    $kept->save();
+                }
+
+                return $kept->refresh();
+            });
+        } catch (UniqueConstraintViolationException) {
+            throw ValidationException::withMessages([$name => __($taken, ['name' => $columns[$name]])]);
+        }
+    }
+
+    /**
+     * Whether what is to be kept stands already: the answer to it was lost.
+     *
+     * @param  Model  $kept  as it is while it is held
+     * @param  array<string, mixed>  $columns  that are to be kept
+     * @param  int|string|null  $seen  null of who does not ask
+     *
+     * @throws ChangedMeanwhile where another state stands by now
+     */
+    public static function isKnown(Model $kept, array $columns, int|string|null $seen): bool
+    {
+        if ($seen === null || self::state($kept, $seen) === $seen) {
+            return false;
+        }
+        $stands = self::state($kept, $seen);
+        $would = (clone $kept)->fill($columns);
+        $differ = array_values(array_filter(array_keys($columns), static fn (string $column): bool => self::plain($would->getAttribute($column)) !== self::plain($kept->getAttribute($column))));
+        $isSame = is_int($seen) ? $kept->exists && $seen + 1 === $stands && $differ === [] : self::state($would, $seen) === $stands;
+
+        return $isSame ?: throw new ChangedMeanwhile($differ);
+    }
+
+    /** As it is whether it comes from the database, from a request, or was just set. */
+    public static function plain(mixed $value): mixed
+    {
+        if (is_array($value)) {
+            array_is_list($value) || ksort($value);
+
+            return array_map(self::plain(...), $value);
+        }
+
+        return match (true) {
+            $value instanceof BackedEnum => $value->value,
+            $value instanceof Day => $value->iso,
+            is_string($value) && is_numeric($value), is_int($value) => (float) $value,
+            default => $value,
+        };
+    }
+
+    /** @return array{revision?: int} */
+    private static function nextRevision(Model $kept): array
+    {
+        return method_exists($kept, 'version') ? [] : ['revision' => $kept->getAttribute('revision') + 1];
+    }
+
+    private static function state(Model $of, int|string $seen): int|string
+    {
+        return is_string($seen) && method_exists($of, 'version') ? $of->version() : $of->getAttribute('revision');
+    }
+}

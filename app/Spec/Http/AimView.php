@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Spec\Http;
+
+use App\Http\Api\Schema;
+use App\Http\Api\Spread;
+use App\Models\Aim;
+
+final readonly class AimView extends Schema
+{
+    public function __construct(
+        #[Spread] public AimEdit $edit,
+        public int $id,
+    ) {
+    }
+
+    public static function of(Aim $aim): self
+    {
+        return new self(AimEdit::ofModel($aim), $aim->id);
+    }
+}
