@@ -7,7 +7,6 @@ namespace App\Walk;
 use App\Models\Walk\Pack;
 use App\Record\Document;
 use Illuminate\Validation\ValidationException;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Walk\ShippedPack;
 
 /** Named sets of checks: those that every shop finds ready, and a shop's own. */
@@ -17,18 +16,6 @@ final readonly class Packs
     {
     }
 
-    /** @return list<array{id: null, name: string, kind: string, checks: list<string>|null, version: null}> */
-    public function shipped(): array
-    {
-        return array_map(static fn (ShippedPack $pack): array => [
-            'id' => null,
-            'name' => (string) __("pack.{$pack->key}"),
-            'kind' => $pack->kind->value,
-            'checks' => $pack->checks === null ? null : array_map(static fn (CheckKey $key): string => $key->value, $pack->checks),
-            'version' => null,
-        ], ShippedPack::all());
-    }
-
     /** @return list<Pack> of a workshop, by name */
     public function of(int $workshopId): array
     {
@@ -36,14 +23,14 @@ final readonly class Packs
     }
 
     /**
-     * @param  array{name: string, kind: string, checks: list<string>}  $fields
+     * @param  array<string, mixed>  $fields
      * @param  string|null  $seen  version that was changed
      *
      * @throws ValidationException where another pack has that name
      */
     public function save(Pack $pack, array $fields, ?string $seen = null): Pack
     {
-        if (in_array(mb_strtolower($fields['name']), array_map(mb_strtolower(...), array_column($this->shipped(), 'name')), true)) {
+        if (in_array(mb_strtolower($fields['name']), array_map(static fn (ShippedPack $of): string => mb_strtolower((string) __("pack.{$of->key}")), ShippedPack::all()), true)) {
             throw ValidationException::withMessages(['name' => __('pack.name_taken', ['name' => $fields['name']])]);
         }
 

@@ -19,12 +19,16 @@ final class Contract
 
     private const REFUSED = ['$ref' => '#/components/responses/Refused'];
 
+    /** @var array<string, mixed> schemas that attributes make */
+    private static array $named = [];
+
     /**
      * @param  array<mixed>  $document  OpenAPI 3.1, as attributes make it
      * @return array<mixed>
      */
     public static function complete(array $document): array
     {
+        self::$named = $document['components']['schemas'] ?? [];
         foreach (self::schemas() as $schema) {
             $document['components']['schemas'][$schema::schemaName()] = self::schema($schema);
         }
@@ -100,7 +104,7 @@ final class Contract
     {
         $said = $field->about === '' ? [] : ['description' => $field->about];
         if ($field->items !== null) {
-            return $said + ['type' => 'array', 'items' => self::type($field->items)];
+            return $said + ['type' => $isNullable ? ['array', 'null'] : 'array', 'items' => self::type($field->items)];
         }
         $type = self::type($field->type);
 
@@ -116,10 +120,23 @@ final class Contract
     {
         return match (true) {
             is_subclass_of($of, Schema::class) => ['$ref' => "#/components/schemas/{$of::schemaName()}"],
-            is_subclass_of($of, BackedEnum::class) => ['type' => 'string', 'enum' => array_column($of::cases(), 'value')],
+            is_subclass_of($of, BackedEnum::class) => self::enum($of),
             $of === Day::class => ['type' => 'string', 'format' => 'date'],
             default => ['type' => self::TYPES[$of]],
         };
+    }
+
+    /**
+     * By reference where the document has it under its own name.
+     *
+     * @param  class-string<BackedEnum>  $of
+     * @return array<string, mixed>
+     */
+    private static function enum(string $of): array
+    {
+        $name = class_basename($of);
+
+        return isset(self::$named[$name]) ? ['$ref' => "#/components/schemas/{$name}"] : ['type' => 'string', 'enum' => array_column($of::cases(), 'value')];
     }
 
     /** @return array<string, mixed> what its rules say of its size */

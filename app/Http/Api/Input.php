@@ -126,6 +126,7 @@ abstract readonly class Input extends Schema
 
         return match (true) {
             $field->items !== null && is_subclass_of($field->items, self::class) => array_map(static fn (mixed $item): mixed => is_array($item) ? $field->items::of($item) : $item, array_values((array) $given)),
+            $field->items !== null && is_subclass_of($field->items, BackedEnum::class) => array_map(static fn (mixed $item): mixed => $item instanceof BackedEnum ? $item : $field->items::from($item), array_values((array) $given)),
             $given instanceof $field->type => $given,
             $field->type === 'float' => (float) $given,
             $field->type === 'int' => (int) $given,

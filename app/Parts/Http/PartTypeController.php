@@ -10,35 +10,32 @@ use App\Parts\PartLivesQuery;
 use App\Record\Document;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use OpenApi\Attributes as OA;
 
 final class PartTypeController extends Controller
 {
     #[OA\Get(path: '/api/part-types', operationId: 'partTypes', tags: ['parts'])]
     #[OA\Response(response: 200, description: 'The workshop\'s own catalogue', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/PartType')))]
-    public function index(Request $request): AnonymousResourceCollection
+    public function index(Request $request): JsonResponse
     {
-        return PartTypeResource::collection(PartType::query()->where('workshop_id', $this->user($request)->workshop_id)->orderBy('name')->get());
+        return new JsonResponse(PartType::query()->where('workshop_id', $this->user($request)->workshop_id)->orderBy('name')->get()->map(PartTypeView::of(...))->all());
     }
 
     #[OA\Post(path: '/api/part-types', operationId: 'storePartType', tags: ['parts'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PartTypeEdit'))]
     #[OA\Response(response: 201, description: 'Made', content: new OA\JsonContent(ref: '#/components/schemas/PartType'))]
-    public function store(PartTypeRequest $request, Document $documents): JsonResponse
+    public function store(Request $request, PartTypeEdit $edit, Document $documents): JsonResponse
     {
-        $type = $documents->keep(new PartType(['workshop_id' => $this->user($request)->workshop_id]), $request->fields(), null, 'name', 'part.name_taken');
+        $type = $documents->keep(new PartType(['workshop_id' => $this->user($request)->workshop_id]), $edit->columnsIn($this->user($request)->units), null, 'name', 'part.name_taken');
 
-        return (new PartTypeResource($type))->response()->setStatusCode(201);
+        return new JsonResponse(PartTypeView::of($type), 201);
     }
 
     #[OA\Put(path: '/api/part-types/{partType}', operationId: 'updatePartType', tags: ['parts'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PartTypeEdit'))]
     #[OA\Response(response: 200, description: 'Changed; what was fitted before keeps the size it was fitted with', content: new OA\JsonContent(ref: '#/components/schemas/PartType'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    public function update(PartTypeRequest $request, PartType $partType, Document $documents): PartTypeResource
+    public function update(Request $request, PartTypeEdit $edit, PartType $partType, Document $documents): JsonResponse
     {
-        return new PartTypeResource($documents->keep($partType, $request->fields(), $request->string('version')->toString() ?: null, 'name', 'part.name_taken'));
+        return new JsonResponse(PartTypeView::of($documents->keep($partType, $edit->columnsIn($this->user($request)->units), $edit->version, 'name', 'part.name_taken')));
     }
 
     #[OA\Get(path: '/api/part-types/{partType}/lives', operationId: 'partLives', tags: ['parts'])]

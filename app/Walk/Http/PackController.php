@@ -11,6 +11,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Walk\ShippedPack;
 
 final class PackController extends Controller
 {
@@ -19,24 +20,22 @@ final class PackController extends Controller
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
     public function index(Request $request, Packs $packs): JsonResponse
     {
-        return new JsonResponse([...$packs->shipped(), ...array_map(PackShape::of(...), $packs->of($this->user($request)->workshop_id))]);
+        return new JsonResponse([...array_map(PackView::shipped(...), ShippedPack::all()), ...array_map(PackView::of(...), $packs->of($this->user($request)->workshop_id))]);
     }
 
     #[OA\Post(path: '/api/packs', operationId: 'storePack', tags: ['walk'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PackEdit'))]
     #[OA\Response(response: 201, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Pack'))]
-    public function store(PackRequest $request, Packs $packs): JsonResponse
+    public function store(Request $request, PackEdit $edit, Packs $packs): JsonResponse
     {
-        return new JsonResponse(PackShape::of($packs->save(new Pack(['workshop_id' => $this->user($request)->workshop_id]), $request->fields())), 201);
+        return new JsonResponse(PackView::of($packs->save(new Pack(['workshop_id' => $this->user($request)->workshop_id]), $edit->columns())), 201);
     }
 
     #[OA\Put(path: '/api/packs/{pack}', operationId: 'updatePack', tags: ['walk'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PackEdit'))]
     #[OA\Response(response: 200, description: 'Changed; walks that were started with it stay as they are', content: new OA\JsonContent(ref: '#/components/schemas/Pack'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    public function update(PackRequest $request, Pack $pack, Packs $packs): JsonResponse
+    public function update(PackEdit $edit, Pack $pack, Packs $packs): JsonResponse
     {
-        return new JsonResponse(PackShape::of($packs->save($pack, $request->fields(), $request->string('version')->toString() ?: null)));
+        return new JsonResponse(PackView::of($packs->save($pack, $edit->columns(), $edit->version)));
     }
 
     #[OA\Delete(path: '/api/packs/{pack}', operationId: 'removePack', tags: ['walk'])]

@@ -41,13 +41,12 @@ final class LubricationController extends Controller
 
     #[OA\Put(path: '/api/lubrication/{point}', operationId: 'keepLubrication', description: 'Changes a typical point for this shop, or adds or changes one of its own; sending it again is harmless', tags: ['work'])]
     #[OA\Parameter(name: 'point', description: 'Its key, or a UUID made on the device', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/LubricationEdit'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/LubricationPoint'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    public function update(LubricationRequest $request, string $point, KeepLubrication $keep): JsonResponse
+    public function update(Request $request, LubricationEdit $edit, string $point, KeepLubrication $keep): JsonResponse
     {
         $workshop = $this->user($request)->workshop;
-        $kept = $keep($workshop->id, $point, $request->columns(), $request->integer('revision'));
+        $kept = $keep($workshop->id, $point, $edit->columns(), $edit->revision);
 
         return new JsonResponse(self::shape($kept->shape(), ShopLubrication::of($workshop->load('lubricationPoints'))));
     }
