@@ -86,6 +86,10 @@ it('blames what rows share where the planter says so, and has it said by one at 
     expect($kept())->not->toBe($before)->and(($this->now)()['alarms'][0]['is_left'])->toBeTrue()->and(($this->now)()['rows'][0]['state'])->toBe('sound');
     ($this->device)("monitor/runs/{$run}", ($this->lines)($field, 1200, 1800));
     expect(WatchAlarm::query()->where('watched', 'population')->count())->toBe(1);
+    // Said once more, late, it is left as it was then.
+    $later = $kept();
+    ($this->say)($run, ['kind' => 'left', 'alarm' => $alarm['id']])->assertCreated();
+    expect($kept())->toBe($later);
 });
 
 it('tells where all rows together bring less than is set, and that is seen once', function (): void {
