@@ -25,7 +25,7 @@ use App\Http\Middleware\NeedsSession;
 use App\Http\Middleware\NotesExport;
 use App\Http\Middleware\SpeaksForItself;
 use App\Http\Middleware\StillBelongs;
-use App\Models\Bench\Stand;
+use App\Models\Bench\Device;
 use App\Opener\Http\ContactController;
 use App\Parts\Http\LedgerController;
 use App\Parts\Http\OrderController;
@@ -61,9 +61,9 @@ use App\Walk\Http\WalkController;
 use App\Walk\Http\WalkExportController;
 use App\Wear\Http\AcresController;
 use App\Wear\Http\WearController;
-use App\Work\Http\HandsController;
 use App\Work\Http\LubricationController;
 use App\Work\Http\WorkController;
+use App\Work\Http\WorkLogController;
 use App\Yard\Http\PlanterController;
 use App\Yard\Http\WorkshopController;
 use App\Yard\Http\YardController;
@@ -97,12 +97,12 @@ Route::middleware(NeedsSession::class)->group(function (): void {
 });
 
 // Test stands and row monitors, by tokens of their own.
-Route::middleware(['auth:sanctum', DevicesOnly::class.':'.Stand::STAND])->prefix('stand')->group(function (): void {
+Route::middleware(['auth:sanctum', DevicesOnly::class.':'.Device::STAND])->prefix('stand')->group(function (): void {
     Route::post('hello', [StandDeviceController::class, 'hello']);
     Route::post('runs/{run}', [StandDeviceController::class, 'tells']);
 });
 
-Route::middleware(['auth:sanctum', DevicesOnly::class.':'.Stand::MONITOR])->prefix('monitor')->group(function (): void {
+Route::middleware(['auth:sanctum', DevicesOnly::class.':'.Device::MONITOR])->prefix('monitor')->group(function (): void {
     Route::post('hello', [MonitorController::class, 'hello']);
     Route::post('runs/{run}', [MonitorController::class, 'tells']);
 });
@@ -251,9 +251,9 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         });
         Route::get('work', [WorkController::class, 'show'])->can('record');
         Route::put('work/plan', [WorkController::class, 'keep'])->can('set');
-        Route::get('work/hands', [HandsController::class, 'show'])->can('record');
-        Route::post('work/own', [HandsController::class, 'add'])->can('record');
-        Route::post('work/hands', [HandsController::class, 'store'])->can('record');
+        Route::get('work/hands', [WorkLogController::class, 'show'])->can('record');
+        Route::post('work/own', [WorkLogController::class, 'add'])->can('record');
+        Route::post('work/hands', [WorkLogController::class, 'store'])->can('record');
         Route::get('work/plan.csv', [WorkController::class, 'csv'])->can('record')->middleware(NotesExport::class);
         Route::get('work/plan.ics', [WorkController::class, 'calendar'])->can('record')->middleware(NotesExport::class);
         Route::get('work/cards.pdf', [WorkController::class, 'cards'])->can('record')->middleware(NotesExport::class);

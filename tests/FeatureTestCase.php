@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Models\Aim;
+use App\Models\Bench\Device;
 use App\Models\Bench\Disc;
 use App\Models\Bench\Meter;
 use App\Models\Bench\SeedLot;
-use App\Models\Bench\Stand;
 use App\Models\Bench\StandRun;
 use App\Models\Field\WatchRun;
 use App\Models\Parts\Order;
@@ -128,7 +128,7 @@ abstract class FeatureTestCase extends TestCase
             'supplier' => Supplier::query()->create(['workshop_id' => $workshop->id, 'name' => 'Brook Supply'])->id, 'order' => Order::query()->create(['workshop_id' => $workshop->id, 'user_id' => $this->technician->id, 'lines' => [], 'key' => (string) Str::uuid7()])->id,
             'pack' => Pack::factory()->create(['workshop_id' => $workshop->id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $workshop->id])->id, 'import' => Import::factory()->for($planter)->for($this->technician)->create()->id,
             'seedLot' => SeedLot::query()->create(['workshop_id' => $workshop->id, 'name' => 'Popcorn 7', 'seeds_per_unit' => 80000])->id, 'calculation' => 'marker', 'point' => 'hitch', 'meter' => Meter::query()->create(['workshop_id' => $workshop->id, 'serial' => 'T-1'])->id, 'disc' => Disc::query()->create(['workshop_id' => $workshop->id, 'name' => '60 cells', 'cells' => 60])->id, 'aim' => Aim::query()->create(['workshop_id' => $workshop->id, 'crop' => 'milo'])->id, 'other' => $planter->id,
-            'stand' => Stand::query()->create(['workshop_id' => $workshop->id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id, 'standRun' => $this->standRun($planter)->id,
+            'stand' => Device::query()->create(['workshop_id' => $workshop->id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id, 'standRun' => $this->standRun($planter)->id,
             ...$this->watched($planter),
             'person' => User::factory()->for($workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id, 'device' => 'abc',
         ];

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Meter\Air\AirAdvice;
 use Ustrel\Core\Meter\Air\AirRun;
 use Ustrel\Core\Meter\Differing;
-use Ustrel\Core\Meter\MeterSchool;
+use Ustrel\Core\Meter\MeterStrategy;
 use Ustrel\Core\Meter\SizesDue;
 use Ustrel\Core\Spec\Aims;
 use Ustrel\Core\Spec\Judging\Verdict;
@@ -36,7 +36,7 @@ final readonly class BenchQuery
     /** @return Collection<int, BenchRun> of this season, the newest first */
     private function held(Planter $planter): Collection
     {
-        return BenchRun::held($planter->id)->where('happened_at', '>=', now()->subYear())->with(['user', 'standRun:id,figures,practice', 'seedLot:id,name,crop,shape'])->orderByDesc('happened_at')->orderByDesc('id')->get()
+        return BenchRun::current($planter->id)->where('happened_at', '>=', now()->subYear())->with(['user', 'standRun:id,figures,practice', 'seedLot:id,name,crop,shape'])->orderByDesc('happened_at')->orderByDesc('id')->get()
             ->filter(static fn (BenchRun $run): bool => $planter->seasonAt($run->happened_at->toIso8601String()) === $planter->season())->values();
     }
 
@@ -48,7 +48,7 @@ final readonly class BenchQuery
      */
     public function before(Planter $planter, Collection $runs): array
     {
-        $before = BenchRun::held($planter->id)->whereNotIn('id', $runs->modelKeys())->where('is_partial', false)->where('is_look', false)->with(['standRun:id,practice', 'seedLot:id,name'])
+        $before = BenchRun::current($planter->id)->whereNotIn('id', $runs->modelKeys())->where('is_partial', false)->where('is_look', false)->with(['standRun:id,practice', 'seedLot:id,name'])
             ->orderBy('row_number')->orderByDesc('happened_at')->orderByDesc('id')->distinct(['row_number'])->get()
             ->reject(static fn (BenchRun $run): bool => $run->standRun?->practice !== null);
 
@@ -103,7 +103,7 @@ final readonly class BenchQuery
      */
     public function due(Planter $planter, Collection $runs): ?array
     {
-        $plan = $planter->workshop->meter_school === MeterSchool::EverySize ? SeasonPlan::query()->where('planter_id', $planter->id)->where('season', $planter->season())->first() : null;
+        $plan = $planter->workshop->meter_school === MeterStrategy::EverySize ? SeasonPlan::query()->where('planter_id', $planter->id)->where('season', $planter->season())->first() : null;
         $planned = [];
         foreach ($plan->fields ?? [] as $field) {
             if (($field['seed'] ?? null) !== null) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\Record\Job;
+use App\Models\Record\QueuedJob;
 use Illuminate\Contracts\Cache\Repository;
 
 /** Whether what waits in the background is being worked on. */
@@ -28,6 +28,6 @@ final readonly class Pulse
     public function isWell(): bool
     {
         return $this->cache->has(self::KEY)
-            || ! Job::query()->where('available_at', '<', now()->subSeconds(self::LONGEST_SILENCE_SECONDS)->getTimestamp())->exists();
+            || ! QueuedJob::query()->where('available_at', '<', now()->subSeconds(self::LONGEST_SILENCE_SECONDS)->getTimestamp())->exists();
     }
 }

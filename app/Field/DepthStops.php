@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Field;
 
 use Ustrel\Core\Field\DepthIndex;
-use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Field\DepthStrategy;
 
 /** The depth stops of a planter on a walk: where each lifts, where each is set, and where it belongs. */
 final readonly class DepthStops
@@ -20,7 +20,7 @@ final readonly class DepthStops
      */
     public function __construct(
         public ?DepthIndex $index,
-        public DepthSchool $school,
+        public DepthStrategy $school,
         public float $tolerance,
         public float $notch,
         public array $set,

@@ -19,7 +19,7 @@ use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\Unreadable;
-use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Wear\Acres\Residue;
 
 /** Rows of one planter that were dug after a pass over the field. */
@@ -41,7 +41,7 @@ final readonly class DigEvents implements Kind
 
     private const LONGEST_NAME = 80;
 
-    private SpecSheet $sheet;
+    private Sheet $sheet;
 
     public function __construct(private Planter $planter)
     {

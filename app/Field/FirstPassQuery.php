@@ -24,14 +24,14 @@ final readonly class FirstPassQuery
     /** @return array<int, Collection<int, Dig>> by season, the newest first */
     public function digs(Planter $planter): array
     {
-        return Dig::held($planter->id)->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get()
+        return Dig::current($planter->id)->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get()
             ->groupBy(static fn (Dig $dig): int => $planter->seasonAt($dig->happened_at->toIso8601String()))->all();
     }
 
     /** @return Collection<int, SignOff> of this season, the newest first */
     public function signOffs(Planter $planter): Collection
     {
-        return SignOff::held($planter->id)->where('happened_at', '>=', now()->subYear())->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get()
+        return SignOff::current($planter->id)->where('happened_at', '>=', now()->subYear())->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get()
             ->filter(static fn (SignOff $of): bool => $planter->seasonAt($of->happened_at->toIso8601String()) === $planter->season())->values();
     }
 
@@ -53,7 +53,7 @@ final readonly class FirstPassQuery
      */
     public function gained(Planter $planter, Collection $digs): array
     {
-        $fitted = LedgerEvent::held($planter->id)->where('kind', LedgerEventKind::Fitted)->where('slot', Slot::OpenerBlade)->whereNotNull('size')
+        $fitted = LedgerEvent::current($planter->id)->where('kind', LedgerEventKind::Fitted)->where('slot', Slot::OpenerBlade)->whereNotNull('size')
             ->where('happened_at', '>', $digs->min('happened_at') ?? now())->get();
         if ($fitted->isEmpty()) {
             return [];

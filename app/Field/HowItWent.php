@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Field\Calc\CalcUnit;
 use Ustrel\Core\Field\Calc\Measured;
 use Ustrel\Core\Field\Dig\DugRow;
-use Ustrel\Core\Field\Stand\StandCount as Counted;
+use Ustrel\Core\Field\Emergence\PlantCount;
 
 /** What came of the settings that a field was left with: what was planted, what was dug and what came up there in the same season. */
 final readonly class HowItWent
@@ -29,7 +29,7 @@ final readonly class HowItWent
 
     private function planted(Planter $planter, string $name, int $season, FigureWords $words): ?string
     {
-        $lines = AcresEntry::held($planter->id)->planted()->whereRaw('lower(field) = ?', [$name])->orderByDesc('day')->get()
+        $lines = AcresEntry::current($planter->id)->planted()->whereRaw('lower(field) = ?', [$name])->orderByDesc('day')->get()
             ->filter(static fn (AcresEntry $of): bool => $planter->seasons()->of($of->day) === $season);
         if ($lines->isEmpty()) {
             return null;
@@ -44,7 +44,7 @@ final readonly class HowItWent
     /** By the last pass that was dug there. */
     private function dug(Planter $planter, string $name, int $season, FigureWords $words): ?string
     {
-        $digs = Dig::held($planter->id)->whereRaw('lower(field) = ?', [$name])->orderByDesc('happened_at')->orderByDesc('id')->get()
+        $digs = Dig::current($planter->id)->whereRaw('lower(field) = ?', [$name])->orderByDesc('happened_at')->orderByDesc('id')->get()
             ->filter(static fn (Dig $of): bool => $planter->seasonAt($of->happened_at->toIso8601String()) === $season);
         $last = $digs->where('pass', $digs->max('pass'))->unique('row_number');
         if ($last->isEmpty()) {
@@ -67,14 +67,14 @@ final readonly class HowItWent
     private function stood(Planter $planter, string $name, int $season, FigureWords $words): ?string
     {
         /** @var Collection<int, StandCount> $counts */
-        $counts = StandCount::held($planter->id)->whereRaw('lower(field) = ?', [$name])->orderByDesc('happened_at')->orderByDesc('id')->get()
+        $counts = StandCount::current($planter->id)->whereRaw('lower(field) = ?', [$name])->orderByDesc('happened_at')->orderByDesc('id')->get()
             ->filter(static fn (StandCount $of): bool => $planter->seasons()->of($of->planted_on) === $season);
         $counts = $counts->where('planted_on', $counts->first()?->planted_on);
         if ($counts->isEmpty()) {
             return null;
         }
         $zone = $planter->workshop->time_zone;
-        $stand = Counted::together(array_values($counts->unique('row_number')->map(static fn (StandCount $of): Counted => $of->counted($zone))->all()), $planter->spacing()->toInches());
+        $stand = PlantCount::together(array_values($counts->unique('row_number')->map(static fn (StandCount $of): PlantCount => $of->counted($zone))->all()), $planter->spacing()->toInches());
         $expected = StandCount::expectedBy($counts);
 
         return __($expected === null ? 'went.stood' : 'went.stood_share', ['stand' => $words->said($stand, CalcUnit::PlantsAnAcre), 'share' => $expected === null ? '' : $words->said(round(100 * $stand->value / $expected, 1), CalcUnit::Percent)]);

@@ -76,7 +76,7 @@ final readonly class OpenBeforePlanting
     private function dug(Planter $planter): array
     {
         $digs = $this->query->digs($planter)[$planter->season()] ?? new Collection;
-        $set = Setting::held($planter->id)->whereIn('key', array_filter(SettingKey::cases(), static fn (SettingKey $key): bool => $key->makesDigsOld()))->orderByDesc('happened_at')->first();
+        $set = Setting::current($planter->id)->whereIn('key', array_filter(SettingKey::cases(), static fn (SettingKey $key): bool => $key->makesDigsOld()))->orderByDesc('happened_at')->first();
         $adjusted = $set === null || $planter->seasonAt($set->happened_at->toIso8601String()) !== $planter->season() ? null : Moment::of($set->happened_at->toIso8601ZuluString('millisecond'));
 
         return [$digs->unique('row_number')->keyBy('row_number')->sortKeys()->all(), $adjusted];
@@ -136,7 +136,7 @@ final readonly class OpenBeforePlanting
     {
         $moved = [];
         $last = null;
-        foreach (Setting::held($planter->id)->whereIn('key', array_filter(SettingKey::cases(), static fn (SettingKey $key): bool => $key->movesWhatBears()))->orderBy('happened_at')->get() as $set) {
+        foreach (Setting::current($planter->id)->whereIn('key', array_filter(SettingKey::cases(), static fn (SettingKey $key): bool => $key->movesWhatBears()))->orderBy('happened_at')->get() as $set) {
             if ($planter->seasonAt($set->happened_at->toIso8601String()) === $planter->season()) {
                 $at = Moment::of($set->happened_at->toIso8601ZuluString('millisecond'));
                 $moved = array_fill_keys($set->row_number === 0 ? range(1, $planter->row_count) : [$set->row_number], $at) + $moved;

@@ -49,7 +49,7 @@ final readonly class PassTurns
      */
     public static function of(Planter $planter, Collection $digs, array $gained): self
     {
-        $set = Setting::held($planter->id)->with('user')->orderBy('happened_at')->orderBy('id')->get()->filter(static fn (Setting $of): bool => $of->key->makesDigsOld());
+        $set = Setting::current($planter->id)->with('user')->orderBy('happened_at')->orderBy('id')->get()->filter(static fn (Setting $of): bool => $of->key->makesDigsOld());
         $begins = [];
         foreach ($digs->sortBy('happened_at') as $dig) {
             $begins[$dig->pass] ??= self::moment($dig);

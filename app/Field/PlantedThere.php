@@ -28,7 +28,7 @@ final readonly class PlantedThere
             }
         }
         $logged = [];
-        foreach (AcresEntry::held($planter->id)->planted()->orderBy('day')->get(['field', 'crop', 'acres', 'day']) as $line) {
+        foreach (AcresEntry::current($planter->id)->planted()->orderBy('day')->get(['field', 'crop', 'acres', 'day']) as $line) {
             $key = self::key($planter->seasons()->of($line->day), $line->field);
             $logged[$key] = ['crop' => $line->crop ?? $logged[$key]['crop'] ?? $fields[$key]['crop'] ?? '', 'acres' => ($logged[$key]['acres'] ?? 0.0) + (float) $line->acres];
         }

@@ -9,8 +9,8 @@ use App\Record\Change;
 use App\Record\Fields;
 use App\Record\Refused;
 use Ustrel\Core\Field\Calc\CalcUnit;
-use Ustrel\Core\Field\Stand\InvalidYield;
-use Ustrel\Core\Field\Stand\YieldCurve;
+use Ustrel\Core\Field\Emergence\InvalidYield;
+use Ustrel\Core\Field\Emergence\YieldCurve;
 use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Measure\UnitSystem;
 

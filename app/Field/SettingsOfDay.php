@@ -6,9 +6,9 @@ namespace App\Field;
 
 use App\Models\Field\Setting;
 use App\Models\Planter;
-use Ustrel\Core\Field\Settings\Setting as Made;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Field\Settings\SettingsLog;
+use Ustrel\Core\Field\Settings\SettingValue;
 use Ustrel\Core\Measure\Day;
 
 /** What a planter was set to at the end of a day on which it planted, as far as it was set in that season. */
@@ -20,7 +20,7 @@ final class SettingsOfDay
     /** @var array<string, string> by day */
     private array $said = [];
 
-    /** @param  list<array{Setting, Made, Day}>  $made  with its day */
+    /** @param  list<array{Setting, SettingValue, Day}>  $made  with its day */
     private function __construct(
         private readonly Planter $planter,
         private readonly array $made,
@@ -32,7 +32,7 @@ final class SettingsOfDay
     {
         $zone = $planter->workshop->zone();
         $made = [];
-        foreach (Setting::held($planter->id)->get() as $setting) {
+        foreach (Setting::current($planter->id)->get() as $setting) {
             if ($setting->key->isOfGround() && ! in_array($setting->key, self::NOT_OF_DAY, true)) {
                 $made[] = [$setting, $setting->made(), $setting->made()->at->day($zone)];
             }

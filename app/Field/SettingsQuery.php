@@ -7,9 +7,9 @@ namespace App\Field;
 use App\Models\Field\Setting;
 use App\Models\Planter;
 use Illuminate\Database\Eloquent\Collection;
-use Ustrel\Core\Field\Settings\Setting as Made;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Field\Settings\SettingsLog;
+use Ustrel\Core\Field\Settings\SettingValue;
 
 /** Reads what is set on a planter, and what was. */
 final readonly class SettingsQuery
@@ -17,13 +17,13 @@ final readonly class SettingsQuery
     /** @return Collection<int, Setting> that hold, the newest first */
     public function held(Planter $planter): Collection
     {
-        return Setting::held($planter->id)->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get();
+        return Setting::current($planter->id)->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get();
     }
 
     /** @param  Collection<int, Setting>  $held */
     public static function log(Collection $held): SettingsLog
     {
-        return new SettingsLog(array_values($held->map(static fn (Setting $of): Made => $of->made())->all()));
+        return new SettingsLog(array_values($held->map(static fn (Setting $of): SettingValue => $of->made())->all()));
     }
 
     /**

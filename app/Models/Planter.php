@@ -24,7 +24,7 @@ use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Season\Season;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\RowUnitType;
-use Ustrel\Core\Spec\SpecSheet as Sheet;
+use Ustrel\Core\Spec\Sheet;
 
 /**
  * A planter: N row units on a toolbar.

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\SpecSheet as Sheet;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\SpecSheetReader;
 
 /**

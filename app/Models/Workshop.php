@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Models\Bench\Stand;
+use App\Models\Bench\Device;
 use App\Models\Concerns\IsWatched;
 use App\Models\People\Invitation;
 use App\Models\People\Role;
@@ -15,12 +15,12 @@ use DateTimeZone;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Ustrel\Core\Field\DepthSchool;
-use Ustrel\Core\Field\Stand\YieldCurve;
+use Ustrel\Core\Field\DepthStrategy;
+use Ustrel\Core\Field\Emergence\YieldCurve;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Meter\MeterSchool;
+use Ustrel\Core\Meter\MeterStrategy;
 use Ustrel\Core\Wear\Acres\GroundFactors;
 
 /**
@@ -28,8 +28,8 @@ use Ustrel\Core\Wear\Acres\GroundFactors;
  *
  * @property int $id
  * @property string $name
- * @property MeterSchool $meter_school when its meters are due on the stand
- * @property DepthSchool $depth_school what it does about depth stops that do not lift alike
+ * @property MeterStrategy $meter_school when its meters are due on the stand
+ * @property DepthStrategy $depth_school what it does about depth stops that do not lift alike
  * @property string $currency of prices, ISO 4217
  * @property NumberStyle|null $number_style how it writes numbers; null where nobody said
  * @property UnitSystem $units that a new person begins with
@@ -60,7 +60,7 @@ final class Workshop extends Model
 
     protected $attributes = ['currency' => 'USD', 'number_style' => null, 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'meter_school' => 'seasons', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'depth_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]', 'yield_curves' => '{}'];
 
-    protected $casts = ['units' => UnitSystem::class, 'number_style' => NumberStyle::class, 'is_demo' => 'boolean', 'depth_school' => DepthSchool::class, 'meter_school' => MeterSchool::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array', 'yield_curves' => 'array'];
+    protected $casts = ['units' => UnitSystem::class, 'number_style' => NumberStyle::class, 'is_demo' => 'boolean', 'depth_school' => DepthStrategy::class, 'meter_school' => MeterStrategy::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array', 'yield_curves' => 'array'];
 
     /** What the shop says that a crop yields at each stand; null where it says nothing of it. */
     public function yieldCurve(string $crop): ?YieldCurve
@@ -122,10 +122,10 @@ final class Workshop extends Model
         return $this->hasMany(LubricationPoint::class)->orderBy('id');
     }
 
-    /** @return HasMany<Stand, $this> */
+    /** @return HasMany<Device, $this> */
     public function stands(): HasMany
     {
-        return $this->hasMany(Stand::class);
+        return $this->hasMany(Device::class);
     }
 
     /** @return HasMany<Planter, $this> */

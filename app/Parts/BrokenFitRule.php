@@ -6,7 +6,7 @@ namespace App\Parts;
 
 use RuntimeException;
 use Ustrel\Core\Parts\FitRule;
-use Ustrel\Core\Parts\Fitting;
+use Ustrel\Core\Parts\PartFitting;
 
 /** Parts that do not go together were to be on one row together. */
 final class BrokenFitRule extends RuntimeException
@@ -19,7 +19,7 @@ final class BrokenFitRule extends RuntimeException
         parent::__construct($message);
     }
 
-    public static function by(Fitting $fitting, FitRule $rule): self
+    public static function by(PartFitting $fitting, FitRule $rule): self
     {
         return new self($fitting->id, __('ledger.fit_rule', ['row' => $fitting->place->row, 'rule' => __("fit.{$rule->value}")]));
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Parts;
 
-use App\Record\Touched;
+use App\Record\Affected;
 use App\Wear\WearRecord;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\FitRules;
@@ -16,10 +16,10 @@ final class FitRulesHeld
     private const SLOTS = [Slot::OpenerBlade, Slot::SeedTubeGuard];
 
     /** @throws BrokenFitRule */
-    public static function hold(WearRecord $record, Touched $touched): void
+    public static function hold(WearRecord $record, Affected $affected): void
     {
-        $since = $touched->partsSince;
-        if ($since === null || array_intersect(array_keys($touched->slots), array_map(static fn (Slot $slot): string => $slot->value, self::SLOTS)) === []) {
+        $since = $affected->partsSince;
+        if ($since === null || array_intersect(array_keys($affected->slots), array_map(static fn (Slot $slot): string => $slot->value, self::SLOTS)) === []) {
             return;
         }
         $planter = $record->planter;
@@ -28,7 +28,7 @@ final class FitRulesHeld
         $moments = [PHP_INT_MAX - 1 => Moment::ofMilliseconds(PHP_INT_MAX - 1)];
         foreach ($record->installed() as $part) {
             $fitting = $part->fitting;
-            if (in_array($fitting->place->slot, self::SLOTS, true) && isset($touched->rows[$fitting->place->row])) {
+            if (in_array($fitting->place->slot, self::SLOTS, true) && isset($affected->rows[$fitting->place->row])) {
                 $parts[] = [$fitting, $record->kindOf($fitting)];
                 if (! $fitting->from->isBefore($since)) {
                     $end = $fitting->from->day($zone)->end($zone);

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Parts;
 
 use App\Models\Parts\Fitting;
-use App\Record\Lines;
+use App\Record\Affected;
+use App\Record\BulkWrite;
 use App\Record\Projector;
-use App\Record\Touched;
 use App\Wear\WearRecord;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\ImpossibleLedger;
@@ -25,18 +25,18 @@ final class FittingProjector implements Projector
      * @throws ImpossibleLedger
      * @throws BrokenFitRule
      */
-    public function project(WearRecord $record, Touched $touched, Lines $lines): void
+    public function project(WearRecord $record, Affected $affected, BulkWrite $lines): void
     {
-        $all = $touched->everything || $touched->acresSince !== null;
-        if (! $all && $touched->rows === []) {
+        $all = $affected->everything || $affected->acresSince !== null;
+        if (! $all && $affected->rows === []) {
             return;
         }
-        $isTouched = static fn (Installed $part): bool => isset($touched->rows[$part->fitting->place->row]) || isset($touched->parts[$part->fitting->part]);
+        $isTouched = static fn (Installed $part): bool => isset($affected->rows[$part->fitting->place->row]) || isset($affected->parts[$part->fitting->part]);
         $played = $all ? $record->installed() : array_filter($record->installed(), $isTouched);
-        FitRulesHeld::hold($record, $touched);
-        if ($touched->superseded !== []) {
+        FitRulesHeld::hold($record, $affected);
+        if ($affected->superseded !== []) {
             // Before what takes its place comes in: two parts are never in one slot.
-            Fitting::query()->whereIn('id', array_keys($touched->superseded))->delete();
+            Fitting::query()->whereIn('id', array_keys($affected->superseded))->delete();
         }
         // What came out first, for the same reason.
         usort($played, static fn (Installed $a, Installed $b): int => (int) $a->fitting->isOpen() <=> (int) $b->fitting->isOpen());

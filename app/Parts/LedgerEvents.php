@@ -8,12 +8,12 @@ use App\Models\Parts\LedgerEvent;
 use App\Models\Parts\PartType;
 use App\Models\Planter;
 use App\Models\Walk\Cell;
+use App\Record\Affected;
 use App\Record\Declared;
 use App\Record\Envelope;
 use App\Record\Fields;
 use App\Record\Kind;
 use App\Record\Refused;
-use App\Record\Touched;
 use App\Walk\PlaceFields;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -25,8 +25,8 @@ use Ustrel\Core\Parts\LedgerEventKind;
 use Ustrel\Core\Parts\RemovalReason;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\SpecSheet;
 
 /** What was fitted, taken out or moved on one planter, in the light of what is on it and of the workshop's catalogue. */
 #[Declared(LedgerEvent::class, item: 'ledger.events', gone: 'ledger.event_gone', when: 'ledger.date', isFlagged: false)]
@@ -34,7 +34,7 @@ final class LedgerEvents implements Kind
 {
     private const MOST_COST = 100_000;
 
-    private readonly SpecSheet $sheet;
+    private readonly Sheet $sheet;
 
     /** @var Collection<int, PartType> */
     private Collection $types;
@@ -86,13 +86,13 @@ final class LedgerEvents implements Kind
         return $read;
     }
 
-    public function touch(array $rows, array $superseded, Touched $touched): void
+    public function affect(array $rows, array $superseded, Affected $affected): void
     {
         foreach ([...$rows, ...$superseded] as $row) {
-            $touched->parts($row['row_number'], Slot::from($row['slot']), $row['part_id'], self::moment($row['happened_at']));
+            $affected->parts($row['row_number'], Slot::from($row['slot']), $row['part_id'], self::moment($row['happened_at']));
         }
         foreach ($superseded as $row) {
-            $touched->superseded[$row['id']] = true;
+            $affected->superseded[$row['id']] = true;
         }
     }
 
@@ -147,7 +147,7 @@ final class LedgerEvents implements Kind
     {
         $id = $envelope->supersedes ?? throw Refused::because('supersedes', 'ledger.unknown_event');
         $earlier = $this->earlier($id) ?? throw Refused::because('supersedes', 'ledger.unknown_event');
-        if (LedgerEvent::held($this->planter->id)->where('fitting_id', $id)->exists()) {
+        if (LedgerEvent::current($this->planter->id)->where('fitting_id', $id)->exists()) {
             throw Refused::because('supersedes', 'ledger.withdraw_removal_first');
         }
 

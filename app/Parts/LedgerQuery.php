@@ -50,7 +50,7 @@ final class LedgerQuery
     /** @return list<MovedShims> of a row, oldest first */
     public static function shimMoves(Planter $planter, int $row): array
     {
-        return array_values(LedgerEvent::held($planter->id)
+        return array_values(LedgerEvent::current($planter->id)
             ->where('kind', LedgerEventKind::ShimsMoved->value)
             ->where('row_number', $row)
             ->join('users', 'users.id', '=', 'ledger_events.user_id')

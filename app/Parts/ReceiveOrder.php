@@ -7,12 +7,12 @@ namespace App\Parts;
 use App\Models\Parts\Order;
 use App\Models\User;
 use App\Models\Workshop;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Inbox;
 use App\Record\NotTaken;
 use App\Record\Outcome;
 use App\Record\Receipt;
-use App\Record\Touched;
 use Illuminate\Validation\ValidationException;
 use Ustrel\Core\Parts\Stock\OrderState;
 use Ustrel\Core\Parts\Stock\StockMoveKind;
@@ -46,7 +46,7 @@ final readonly class ReceiveOrder
                 }
                 $moves[] = ['kind' => StockMoveKind::Received->value, 'note' => __('order.of', ['day' => $kept->ordered_on->iso ?? ''])] + $item;
             }
-            $receipts = (new Inbox($workshop, $by))->takeWhole(new StockMoves($workshop), $moves, new Touched);
+            $receipts = (new Inbox($workshop, $by))->takeWhole(new StockMoves($workshop), $moves, new Affected);
             if (array_filter($receipts, static fn (Receipt $receipt): bool => $receipt->outcome === Outcome::Stored) === []) {
                 return $kept->load(['supplier', 'user']);
             }

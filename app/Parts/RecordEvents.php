@@ -6,11 +6,11 @@ namespace App\Parts;
 
 use App\Models\Planter;
 use App\Models\User;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Inbox;
 use App\Record\NotTaken;
 use App\Record\Receipt;
-use App\Record\Touched;
 use Ustrel\Core\Parts\ImpossibleLedger;
 use Ustrel\Core\Spec\Side;
 
@@ -31,7 +31,7 @@ final readonly class RecordEvents
      */
     public function __invoke(Planter $planter, User $by, array $items): array
     {
-        return $this->change->of($planter, static fn (Planter $planter, Touched $touched): array => (new Inbox($planter, $by))->takeWhole(new LedgerEvents($planter, $by->units), $items, $touched));
+        return $this->change->of($planter, static fn (Planter $planter, Affected $affected): array => (new Inbox($planter, $by))->takeWhole(new LedgerEvents($planter, $by->units), $items, $affected));
     }
 
     public static function worded(ImpossibleLedger $impossible): string

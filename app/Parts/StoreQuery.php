@@ -18,8 +18,8 @@ use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\LedgerEventKind;
 use Ustrel\Core\Parts\Stock\Offer;
 use Ustrel\Core\Parts\Stock\OrderState;
+use Ustrel\Core\Parts\Stock\ShelfMove;
 use Ustrel\Core\Parts\Stock\Stock;
-use Ustrel\Core\Parts\Stock\StockMove;
 use Ustrel\Core\Parts\Stock\StockMoveKind;
 use Ustrel\Core\Parts\Stock\Supply;
 
@@ -96,12 +96,12 @@ final readonly class StoreQuery
         return $offers;
     }
 
-    /** @return array<int, list<StockMove>> by part type */
+    /** @return array<int, list<ShelfMove>> by part type */
     private static function moves(Workshop $workshop): array
     {
         $moves = [];
-        foreach (StoredMove::held($workshop->id)->toBase()->selectRaw('id, part_type_id, kind, quantity, '.Moments::sql('happened_at').' AS at')->get() as $row) {
-            $moves[$row->part_type_id][] = new StockMove($row->id, StockMoveKind::from($row->kind), $row->quantity, Moment::ofMilliseconds($row->at));
+        foreach (StoredMove::current($workshop->id)->toBase()->selectRaw('id, part_type_id, kind, quantity, '.Moments::sql('happened_at').' AS at')->get() as $row) {
+            $moves[$row->part_type_id][] = new ShelfMove($row->id, StockMoveKind::from($row->kind), $row->quantity, Moment::ofMilliseconds($row->at));
         }
         $fitted = LedgerEvent::query()
             ->whereIn('part_type_id', array_keys($moves))
@@ -110,7 +110,7 @@ final readonly class StoreQuery
             // A piece that moves from one row to another is taken from the shelf once.
             ->toBase()->selectRaw('min(ledger_events.id::text) AS id, part_type_id, min('.Moments::sql('happened_at').') AS at')->groupByRaw('part_type_id, coalesce(part_id, ledger_events.id)')->get();
         foreach ($fitted as $row) {
-            $moves[$row->part_type_id][] = new StockMove($row->id, StockMoveKind::Used, 1, Moment::ofMilliseconds($row->at));
+            $moves[$row->part_type_id][] = new ShelfMove($row->id, StockMoveKind::Used, 1, Moment::ofMilliseconds($row->at));
         }
 
         return $moves;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Models\Field\SetUp;
+use App\Models\Field\FirstLink;
 use App\Models\People\Role;
 use App\Models\User;
 use App\Models\Workshop;
@@ -24,8 +24,8 @@ final class SetUpWorkshop
         }
         $link = Link::to('set-up');
         DB::transaction(static function () use ($link): void {
-            SetUp::query()->whereNull('used_at')->delete();
-            SetUp::query()->create(['link_sha256' => $link->sha256, 'expires_at' => now()->addHours(self::HOURS)]);
+            FirstLink::query()->whereNull('used_at')->delete();
+            FirstLink::query()->create(['link_sha256' => $link->sha256, 'expires_at' => now()->addHours(self::HOURS)]);
         });
 
         return $link;
@@ -40,7 +40,7 @@ final class SetUpWorkshop
     public function __invoke(string $secret, array $workshop, array $owner): User
     {
         return DB::transaction(static function () use ($secret, $workshop, $owner): User {
-            $setUp = SetUp::query()->where('link_sha256', Link::digest($secret))->lockForUpdate()->first();
+            $setUp = FirstLink::query()->where('link_sha256', Link::digest($secret))->lockForUpdate()->first();
             match (true) {
                 $setUp === null => throw NotLetIn::because(Workshop::query()->exists() ? 'set_up_used' : 'link_unknown'),
                 $setUp->used_at !== null => throw NotLetIn::because('set_up_used'),

@@ -15,7 +15,7 @@ final class CarriedQuery
     public static function ofRow(Planter $planter, int $row): array
     {
         $newest = [];
-        foreach (Decision::held($planter->id)->where('row_number', $row)->with(['user', 'walk'])->orderByDesc('happened_at')->orderByDesc('id')->get() as $decision) {
+        foreach (Decision::current($planter->id)->where('row_number', $row)->with(['user', 'walk'])->orderByDesc('happened_at')->orderByDesc('id')->get() as $decision) {
             $newest[$decision->place()->key()] ??= $decision;
         }
 

@@ -6,11 +6,11 @@ namespace App\Plan;
 
 use App\Models\Planter;
 use App\Models\User;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Inbox;
 use App\Record\NotTaken;
 use App\Record\Receipt;
-use App\Record\Touched;
 
 /** Sets the policy of a planter, or of one kind of slot on it, from now on. */
 final readonly class ChoosePolicy
@@ -27,6 +27,6 @@ final readonly class ChoosePolicy
      */
     public function __invoke(Planter $planter, User $by, mixed $choice): array
     {
-        return $this->change->of($planter, static fn (Planter $planter, Touched $touched): array => (new Inbox($planter, $by))->takeWhole(new PolicyChoices($planter), [$choice], $touched));
+        return $this->change->of($planter, static fn (Planter $planter, Affected $affected): array => (new Inbox($planter, $by))->takeWhole(new PolicyChoices($planter), [$choice], $affected));
     }
 }

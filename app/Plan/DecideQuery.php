@@ -8,7 +8,7 @@ use App\Models\Plan\Decision;
 use App\Models\Planter;
 use App\Models\Walk\Cell;
 use App\Models\Walk\Walk;
-use App\Models\Wear\Renewal;
+use App\Models\Wear\RenewedPart;
 use App\Record\Moments;
 use App\Walk\Board\BoardQuery;
 use App\Walk\Board\CurrentReading;
@@ -18,7 +18,7 @@ use Ustrel\Core\Plan\Finding;
 use Ustrel\Core\Plan\Proposals;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judging\Verdict;
-use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Walk\Findings;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
@@ -41,7 +41,7 @@ final readonly class DecideQuery
         $findings = self::findings($sheet, $walk, $readings);
         $now = $this->record->of($planter, array_map(static fn (Finding $finding): CheckKey => $finding->place->check, $findings));
         $proposals = Proposals::of($findings, $now);
-        $decisions = Decision::held($planter->id)->with(['user', 'walk'])->orderBy('recorded_at')->orderBy('id')->get();
+        $decisions = Decision::current($planter->id)->with(['user', 'walk'])->orderBy('recorded_at')->orderBy('id')->get();
         $ofWalk = $before = [];
         foreach ($decisions as $decision) {
             if ($decision->walk_id === $walk?->id) {
@@ -50,7 +50,7 @@ final readonly class DecideQuery
                 $before[$decision->place()->key()] = $decision;
             }
         }
-        $hands = HandsRecord::of($planter, $ofWalk);
+        $hands = WorkLogRecord::of($planter, $ofWalk);
         $found = [];
         foreach ($proposals as $key => $proposal) {
             $found[] = new Found($proposal->place, $readings[$key] ?? null, $proposal, $ofWalk[$key] ?? null, self::ifCarried($before[$key] ?? null), $hands->done($key), $hands->couldNot($key));
@@ -68,7 +68,7 @@ final readonly class DecideQuery
      * @param  array<string, CurrentReading>  $readings  by place key
      * @return list<Finding> the worst first
      */
-    private static function findings(SpecSheet $sheet, ?Walk $walk, array $readings): array
+    private static function findings(Sheet $sheet, ?Walk $walk, array $readings): array
     {
         if ($walk === null) {
             return [];
@@ -124,7 +124,7 @@ final readonly class DecideQuery
     {
         $place = Place::KEY_IN_SQL;
         $at = [];
-        foreach ([[Cell::query()->where('planter_id', $planter->id), 'taken_at'], [Renewal::query()->whereIn('walk_id', $planter->walks()->select('id')), 'happened_at']] as [$query, $column]) {
+        foreach ([[Cell::query()->where('planter_id', $planter->id), 'taken_at'], [RenewedPart::query()->whereIn('walk_id', $planter->walks()->select('id')), 'happened_at']] as [$query, $column]) {
             $rows = $query->whereIn('check_key', array_unique(array_map(static fn (Decision $decision): string => $decision->check_key->value, $carried)))
                 ->toBase()->selectRaw("{$place} AS place, max(".Moments::sql($column).') AS at')->groupByRaw('row_number, check_key, side')->get();
             foreach ($rows as $row) {

@@ -76,7 +76,7 @@ final class LearnLeft
     private static function changes(Planter $planter): array
     {
         $changes = [];
-        $rows = LedgerEvent::held($planter->id)->where('kind', LedgerEventKind::Fitted->value)->orderBy('happened_at')
+        $rows = LedgerEvent::current($planter->id)->where('kind', LedgerEventKind::Fitted->value)->orderBy('happened_at')
             ->toBase()->selectRaw('row_number, slot, side, reason, '.Moments::sql('happened_at').' AS at')->get();
         foreach ($rows as $row) {
             foreach (Slot::from($row->slot)->checks() as $check) {

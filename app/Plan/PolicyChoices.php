@@ -15,7 +15,7 @@ use App\Record\Refused;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Plan\Policy\InvalidPolicy;
 use Ustrel\Core\Plan\Policy\Policy;
-use Ustrel\Core\Plan\Policy\School;
+use Ustrel\Core\Plan\Policy\Strategy;
 
 /** Policies that were chosen for a planter, or for one kind of slot on it. */
 #[Declared(PolicyChoice::class, item: 'policy.item', when: 'decide.when')]
@@ -29,13 +29,13 @@ final readonly class PolicyChoices implements Kind
 
     public function read(Fields $fields, Envelope $envelope): array
     {
-        $school = $fields->oneOf('school', School::class, 'policy.school') ?? throw Refused::because('school', 'policy.school');
+        $school = $fields->oneOf('school', Strategy::class, 'policy.school') ?? throw Refused::because('school', 'policy.school');
         $slot = $fields->oneOf('slot', Slot::class, 'policy.slot');
         if ($slot !== null && ! $slot->isOn($this->planter->carries())) {
             throw Refused::because('slot', 'policy.no_such_slot', ['slot' => __("slot.{$slot->value}")]);
         }
         $rules = [];
-        if ($school === School::Own) {
+        if ($school === Strategy::Own) {
             try {
                 $rules = Policy::ownOf($this->planter->workshop->own_policy)->toArray();
             } catch (InvalidPolicy $invalid) {

@@ -14,10 +14,10 @@ use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Plan\Policy\InvalidPolicy;
-use Ustrel\Core\Plan\Policy\Play;
 use Ustrel\Core\Plan\Policy\Policy;
+use Ustrel\Core\Plan\Policy\PolicySimulation;
 use Ustrel\Core\Plan\Policy\PolicyTable;
-use Ustrel\Core\Plan\Policy\School;
+use Ustrel\Core\Plan\Policy\Strategy;
 use Ustrel\Core\Plan\Policy\WearItem;
 use Ustrel\Core\Plan\Policy\WearKind;
 use Ustrel\Core\Plan\Prices;
@@ -48,7 +48,7 @@ final readonly class PolicyQuery
             return null;
         }
         [$kinds, $items, $thin] = $this->parts($planter, $record);
-        $policies = array_map(Policy::of(...), [School::Limit, School::Set, School::EverySpring, School::LikeNew]);
+        $policies = array_map(Policy::of(...), [Strategy::Limit, Strategy::Set, Strategy::EverySpring, Strategy::LikeNew]);
         try {
             $policies[] = Policy::ownOf($planter->workshop->own_policy);
         } catch (InvalidPolicy) {
@@ -56,7 +56,7 @@ final readonly class PolicyQuery
         }
         $whole = FurrowDistance::ofRowAcres($plan->acres / $planter->row_count, $planter->spacing())->metres * $record->log()->severity(Moment::endOfTime());
         $left = $plan->effectiveLeft();
-        $play = new Play($kinds, $items, $this->prices($planter, $plan->acres), JobBook::typical(), $whole, $left > 0 ? $left : $whole, $seasons, $planter->workshop->service_stops);
+        $play = new PolicySimulation($kinds, $items, $this->prices($planter, $plan->acres), JobBook::typical(), $whole, $left > 0 ? $left : $whole, $seasons, $planter->workshop->service_stops);
 
         return new PolicyOutcome(
             PolicyTable::of($play, $policies, self::RUNS, $planter->id), $plan->acres,

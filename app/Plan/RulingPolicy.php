@@ -7,7 +7,7 @@ namespace App\Plan;
 use App\Models\Plan\PolicyChoice;
 use App\Models\Planter;
 use Ustrel\Core\Plan\Policy\Policy;
-use Ustrel\Core\Plan\Policy\School;
+use Ustrel\Core\Plan\Policy\Strategy;
 
 /** The policy that rules a planter now: what was chosen last for it, and for some kinds of slot since. */
 final class RulingPolicy
@@ -16,7 +16,7 @@ final class RulingPolicy
     public static function of(Planter $planter): Policy
     {
         $choices = PolicyChoice::query()->where('planter_id', $planter->id)->orderBy('happened_at')->orderBy('id')->get();
-        $policy = Policy::of(School::Limit);
+        $policy = Policy::of(Strategy::Limit);
         foreach ($choices as $choice) {
             $chosen = self::read($choice->school, $choice->rules);
             $policy = $choice->slot === null ? $chosen : $policy->with($choice->slot, $chosen);
@@ -26,8 +26,8 @@ final class RulingPolicy
     }
 
     /** @param  array<string, array<string, mixed>>  $rules  of the shop's own */
-    public static function read(School $school, array $rules): Policy
+    public static function read(Strategy $school, array $rules): Policy
     {
-        return $school === School::Own ? Policy::ownOf($rules) : Policy::of($school);
+        return $school === Strategy::Own ? Policy::ownOf($rules) : Policy::of($school);
     }
 }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Console\Commands\Rebuild;
+use App\Console\Commands\RebuildCommand;
 use App\Http\Api\Input;
 use App\Http\WordLoader;
 use App\Models\Aim;
+use App\Models\Bench\Device;
 use App\Models\Bench\DeviceToken;
 use App\Models\Bench\Disc;
 use App\Models\Bench\Meter;
 use App\Models\Bench\SeedLot;
-use App\Models\Bench\Stand;
 use App\Models\OwnCheck;
 use App\Models\Parts\Order;
 use App\Models\Parts\PartType;
@@ -26,6 +26,8 @@ use App\Models\User;
 use App\Models\Walk\Pack;
 use App\Models\Work\LubricationPoint;
 use App\Models\Workshop;
+use App\Policies\SpecSheetPolicy;
+use App\Policies\WorkshopPolicy;
 use Illuminate\Auth\Access\Response as GateResponse;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
@@ -67,7 +69,7 @@ final class AppServiceProvider extends ServiceProvider
         'seasonPlan' => SeasonPlan::class,
         'seedLot' => SeedLot::class,
         'specSheet' => SpecSheet::class,
-        'stand' => Stand::class,
+        'stand' => Device::class,
         'supplier' => Supplier::class,
         'user' => User::class,
         'workshop' => Workshop::class,
@@ -115,7 +117,7 @@ final class AppServiceProvider extends ServiceProvider
         // What is drawn from the record is drawn by the rules of now, and only once all tables are as they are now.
         Event::listen(MigrationsEnded::class, static function (MigrationsEnded $ended): void {
             if ($ended->method === 'up' && Planter::query()->exists()) {
-                Artisan::call(Rebuild::class);
+                Artisan::call(RebuildCommand::class);
             }
         });
 
@@ -127,6 +129,7 @@ final class AppServiceProvider extends ServiceProvider
             return $user instanceof User && $check !== null ? OwnCheck::named($user->workshop_id, $check) ?? $key : $key;
         });
 
+        Gate::guessPolicyNamesUsing(static fn (string $model): string => $model === SpecSheet::class ? SpecSheetPolicy::class : WorkshopPolicy::class);
         foreach (Role::ABILITIES as $ability => $least) {
             Gate::define($ability, static fn (User $user): GateResponse => $user->role->mayAs($least)
                 ? GateResponse::allow()

@@ -26,7 +26,7 @@ final readonly class Change
     }
 
     /**
-     * @param  Closure(Planter, Touched): mixed  $write  may run more than once
+     * @param  Closure(Planter, Affected): mixed  $write  may run more than once
      * @param  (Closure(mixed): mixed)|null  $then  what is said once all that hangs on it is drawn up; by default what writing said
      */
     public function of(Planter $planter, Closure $write, ?Closure $then = null): mixed
@@ -38,17 +38,17 @@ final readonly class Change
      * What a change would say. Nobody waits for it: the planter is not held, what hangs on it is not drawn up, and all of it
      * is taken back.
      *
-     * @param  Closure(Planter, Touched): mixed  $write
+     * @param  Closure(Planter, Affected): mixed  $write
      */
     public function tryOut(Planter $planter, Closure $write): mixed
     {
-        return $this->tried(static fn (): mixed => $write(Planter::query()->with(['specSheet', 'workshop'])->findOrFail($planter->id), new Touched), null, static fn (): bool => false);
+        return $this->tried(static fn (): mixed => $write(Planter::query()->with(['specSheet', 'workshop'])->findOrFail($planter->id), new Affected), null, static fn (): bool => false);
     }
 
     /**
      * A change of what several planters of a workshop share.
      *
-     * @param  Closure(Workshop, Closure(Planter, Closure(Planter, Touched): mixed): mixed): mixed  $write  handed the workshop, and what changes one of its planters; planters are to be taken by id
+     * @param  Closure(Workshop, Closure(Planter, Closure(Planter, Affected): mixed): mixed): mixed  $write  handed the workshop, and what changes one of its planters; planters are to be taken by id
      * @param  (Closure(mixed): mixed)|null  $then
      * @param  (Closure(mixed): bool)|null  $keep  false: all of it is taken back, and only said
      */
@@ -64,7 +64,7 @@ final readonly class Change
     /**
      * A change of what all planters of a workshop share.
      *
-     * @param  Closure(Workshop): (Closure(Planter, Touched): mixed|null)  $write  hands out what it means to each planter; null where it means nothing to any
+     * @param  Closure(Workshop): (Closure(Planter, Affected): mixed|null)  $write  hands out what it means to each planter; null where it means nothing to any
      */
     public function ofYard(int $workshopId, Closure $write): Workshop
     {
@@ -81,9 +81,9 @@ final readonly class Change
     private function changed(Planter $planter, Closure $write): mixed
     {
         $held = self::hold($planter->id);
-        $touched = new Touched;
-        $said = $write($held, $touched);
-        $this->projections->project($held, $touched);
+        $affected = new Affected;
+        $said = $write($held, $affected);
+        $this->projections->project($held, $affected);
 
         return $said;
     }

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Models\PlainValue;
 use App\Models\Workshop;
-use BackedEnum;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Validation\ValidationException;
-use Ustrel\Core\Measure\Day;
 
 /**
  * Keeps a thing of the workshop whole, over the state that was seen: what somebody else has changed meanwhile is not overwritten,
@@ -70,27 +69,10 @@ final readonly class Document
         }
         $stands = self::state($kept, $seen);
         $would = (clone $kept)->fill($columns);
-        $differ = array_values(array_filter(array_keys($columns), static fn (string $column): bool => self::plain($would->getAttribute($column)) !== self::plain($kept->getAttribute($column))));
+        $differ = array_values(array_filter(array_keys($columns), static fn (string $column): bool => PlainValue::of($would->getAttribute($column)) !== PlainValue::of($kept->getAttribute($column))));
         $isSame = is_int($seen) ? $kept->exists && $seen + 1 === $stands && $differ === [] : self::state($would, $seen) === $stands;
 
         return $isSame ?: throw new ChangedMeanwhile($differ);
-    }
-
-    /** As it is whether it comes from the database, from a request, or was just set. */
-    public static function plain(mixed $value): mixed
-    {
-        if (is_array($value)) {
-            array_is_list($value) || ksort($value);
-
-            return array_map(self::plain(...), $value);
-        }
-
-        return match (true) {
-            $value instanceof BackedEnum => $value->value,
-            $value instanceof Day => $value->iso,
-            is_string($value) && is_numeric($value), is_int($value) => (float) $value,
-            default => $value,
-        };
     }
 
     /** @return array{revision?: int} */

@@ -13,7 +13,7 @@ trait EventDefaults
         return $row['withdrawn'] ?? false;
     }
 
-    public function touch(array $rows, array $superseded, Touched $touched): void
+    public function affect(array $rows, array $superseded, Affected $affected): void
     {
     }
 }

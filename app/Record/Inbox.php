@@ -36,7 +36,7 @@ final readonly class Inbox
      * @param  list<mixed>  $items
      * @return list<Receipt> one for each item, in the same order
      */
-    public function take(Kind $kind, array $items, Touched $touched): array
+    public function take(Kind $kind, array $items, Affected $affected): array
     {
         $declared = Declared::by($kind);
         $events = $this->onRecord($declared, $items);
@@ -68,7 +68,7 @@ final readonly class Inbox
             }
         }
         $this->store($declared->model, $accepted);
-        $kind->touch($accepted, $superseded, $touched);
+        $kind->affect($accepted, $superseded, $affected);
 
         return $receipts;
     }
@@ -81,9 +81,9 @@ final readonly class Inbox
      *
      * @throws NotTaken
      */
-    public function takeWhole(Kind $kind, array $items, Touched $touched): array
+    public function takeWhole(Kind $kind, array $items, Affected $affected): array
     {
-        $receipts = $this->take($kind, $items, $touched);
+        $receipts = $this->take($kind, $items, $affected);
         foreach ($receipts as $receipt) {
             if (! $receipt->outcome->isTaken()) {
                 throw new NotTaken($receipts);

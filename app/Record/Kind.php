@@ -28,5 +28,5 @@ interface Kind
      * @param  list<array<string, mixed>>  $rows  as they were stored
      * @param  list<array<string, mixed>>  $superseded  rows whose place they take
      */
-    public function touch(array $rows, array $superseded, Touched $touched): void;
+    public function affect(array $rows, array $superseded, Affected $affected): void;
 }

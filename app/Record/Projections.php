@@ -17,12 +17,12 @@ final readonly class Projections
     private const PROJECTORS = [FittingProjector::class, WalkProjector::class, ForecastProjector::class];
 
     /** What was touched, on a planter that is held, with its spec sheet and workshop. */
-    public function project(Planter $planter, Touched $touched): void
+    public function project(Planter $planter, Affected $affected): void
     {
         $record = new WearRecord($planter);
-        $lines = new Lines;
+        $lines = new BulkWrite;
         foreach (self::PROJECTORS as $projector) {
-            app($projector)->project($record, $touched, $lines);
+            app($projector)->project($record, $affected, $lines);
         }
         $lines->write();
     }

@@ -14,5 +14,5 @@ interface Projector
     public static function draws(): array;
 
     /** Says which lines are to stand, as far as what was touched concerns them. */
-    public function project(WearRecord $record, Touched $touched, Lines $lines): void;
+    public function project(WearRecord $record, Affected $affected, BulkWrite $lines): void;
 }

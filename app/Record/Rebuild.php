@@ -22,12 +22,12 @@ final readonly class Rebuild
 
         return $this->change->of(
             $planter,
-            static function (Planter $planter, Touched $touched) use (&$before): Planter {
+            static function (Planter $planter, Affected $affected) use (&$before): Planter {
                 foreach (Projections::models() as $model) {
                     $before[$model] = self::lines($model, $planter);
                     self::of($model, $planter)->delete();
                 }
-                $touched->everything = true;
+                $affected->everything = true;
 
                 return $planter;
             },

@@ -24,6 +24,6 @@ final readonly class TakeWhole
      */
     public function __invoke(Planter $planter, User $by, Closure $kind, array $items): array
     {
-        return $this->change->of($planter, static fn (Planter $planter, Touched $touched): array => (new Inbox($planter, $by))->takeWhole($kind($planter), $items, $touched));
+        return $this->change->of($planter, static fn (Planter $planter, Affected $affected): array => (new Inbox($planter, $by))->takeWhole($kind($planter), $items, $affected));
     }
 }

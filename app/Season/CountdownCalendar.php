@@ -7,8 +7,8 @@ namespace App\Season;
 use Carbon\CarbonImmutable;
 use DateTimeImmutable;
 use Sabre\VObject\Component\VCalendar;
+use Ustrel\Core\Season\CountdownStep;
 use Ustrel\Core\Season\Deadline;
-use Ustrel\Core\Season\Step;
 
 /** The countdown as iCalendar: a day for each thing, under an id of its own that stays, so that a new export takes the place of the old. */
 final class CountdownCalendar
@@ -19,7 +19,7 @@ final class CountdownCalendar
         $planter = $view->planter;
         $calendar = new VCalendar(['PRODID' => '-//Ustrel//Season//EN', 'X-WR-CALNAME' => "{$planter->farm} {$planter->name} {$planter->season()}"]);
         foreach ($countdown as $deadline) {
-            $step = Step::tryFrom($deadline->key);
+            $step = CountdownStep::tryFrom($deadline->key);
             $title = $step === null ? array_column($view->plan->own_items, 'title', 'id')[$deadline->key] ?? '' : __("countdown.{$deadline->key}");
             $start = $deadline->latestStart;
             $event = $calendar->createComponent('VEVENT', [

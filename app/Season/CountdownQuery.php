@@ -22,12 +22,12 @@ use App\Plan\Needed;
 use App\Plan\PartPrices;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Season\Countdown;
+use Ustrel\Core\Season\CountdownStep;
 use Ustrel\Core\Season\Deadline;
 use Ustrel\Core\Season\Ready;
-use Ustrel\Core\Season\Step;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judging\Verdict;
-use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
@@ -79,8 +79,8 @@ final readonly class CountdownQuery
     public function notes(SeasonView $view): array
     {
         return array_filter([
-            Step::SeedFits->value => $this->discs->of($view->planter, $view->plan)[1],
-            Step::FirstPass->value => $this->firstPass->isDone($view->planter) ? [] : array_column(array_slice($this->firstPass->of($view->planter), 0, self::MOST_NOTES), 'said'),
+            CountdownStep::SeedFits->value => $this->discs->of($view->planter, $view->plan)[1],
+            CountdownStep::FirstPass->value => $this->firstPass->isDone($view->planter) ? [] : array_column(array_slice($this->firstPass->of($view->planter), 0, self::MOST_NOTES), 'said'),
         ]);
     }
 
@@ -90,7 +90,7 @@ final readonly class CountdownQuery
         $decisions = $this->decide->of($view->planter);
         $walk = $decisions->walk;
         $sheet = $view->planter->readSheet();
-        $ticked = static fn (Step $step, int $days = 0): Ready => (in_array($step->value, $view->plan->ticked, true) ? Ready::done() : Ready::open(0.0, $days))->byHand();
+        $ticked = static fn (CountdownStep $step, int $days = 0): Ready => (in_array($step->value, $view->plan->ticked, true) ? Ready::done() : Ready::open(0.0, $days))->byHand();
         $open = count(array_filter($decisions->found, static fn (Found $found): bool => $found->isOpen()));
         [, $minutes] = $decisions->decided();
         $parts = self::parts($decisions);
@@ -98,27 +98,27 @@ final readonly class CountdownQuery
         $read = $walk === null ? [] : self::verdicts($walk);
         $isWalked = $walk !== null && ($walk->isFinished() || self::rowsLeft($walk) === 0);
         // Where the lists of seed and discs cannot tell, somebody has to.
-        $told = static fn (?bool $isDone, Step $step): Ready => $isDone === null ? $ticked($step) : ($isDone ? Ready::done() : Ready::open(0.0));
+        $told = static fn (?bool $isDone, CountdownStep $step): Ready => $isDone === null ? $ticked($step) : ($isDone ? Ready::done() : Ready::open(0.0));
         $enough = $this->seed->isEnough($view->planter->workshop, $view->plan->fields);
         [$fits] = $this->discs->of($view->planter, $view->plan);
         $ready = [
-            Step::Seed->value => $told($enough, Step::Seed),
-            Step::SeedFits->value => $told($fits, Step::SeedFits),
-            Step::Walk->value => $isWalked ? Ready::done() : Ready::open(self::WALK_OF_A_ROW * ($walk === null ? $view->planter->row_count : self::rowsLeft($walk))),
-            Step::Decisions->value => $isWalked && $open === 0 ? Ready::done() : Ready::open(self::A_DECISION * $open),
-            Step::Work->value => $isWalked && $open === 0 && $decisions->held() === [] ? Ready::done() : Ready::open($minutes / 60),
-            Step::Level->value => self::stations($sheet, $read, [Station::Frame, Station::WheelsAndDrive], self::LEVEL),
-            Step::Monitor->value => self::stations($sheet, $read, [Station::Electronics], self::MONITOR),
-            Step::FirstPass->value => $this->firstPass->isDone($view->planter) ? Ready::done() : Ready::open(self::FIRST_PASS),
+            CountdownStep::Seed->value => $told($enough, CountdownStep::Seed),
+            CountdownStep::SeedFits->value => $told($fits, CountdownStep::SeedFits),
+            CountdownStep::Walk->value => $isWalked ? Ready::done() : Ready::open(self::WALK_OF_A_ROW * ($walk === null ? $view->planter->row_count : self::rowsLeft($walk))),
+            CountdownStep::Decisions->value => $isWalked && $open === 0 ? Ready::done() : Ready::open(self::A_DECISION * $open),
+            CountdownStep::Work->value => $isWalked && $open === 0 && $decisions->held() === [] ? Ready::done() : Ready::open($minutes / 60),
+            CountdownStep::Level->value => self::stations($sheet, $read, [Station::Frame, Station::WheelsAndDrive], self::LEVEL),
+            CountdownStep::Monitor->value => self::stations($sheet, $read, [Station::Electronics], self::MONITOR),
+            CountdownStep::FirstPass->value => $this->firstPass->isDone($view->planter) ? Ready::done() : Ready::open(self::FIRST_PASS),
         ];
         if ($parts !== [] || ! $isWalked) {
             [$ordered, $here] = $isWalked && $open === 0 ? $this->shelf($view->planter) : [false, false];
-            $ready[Step::PartsOrdered->value] = $ordered ? Ready::done() : $ticked(Step::PartsOrdered);
-            $ready[Step::PartsHere->value] = $here ? Ready::done() : $ticked(Step::PartsHere, $lead);
+            $ready[CountdownStep::PartsOrdered->value] = $ordered ? Ready::done() : $ticked(CountdownStep::PartsOrdered);
+            $ready[CountdownStep::PartsHere->value] = $here ? Ready::done() : $ticked(CountdownStep::PartsHere, $lead);
         }
         $meters = $this->metersLeft($sheet, $view->planter, $read);
         if ($meters !== null) {
-            $ready[Step::Meters->value] = $meters === 0 ? Ready::done() : Ready::open(self::A_METER * $meters);
+            $ready[CountdownStep::Meters->value] = $meters === 0 ? Ready::done() : Ready::open(self::A_METER * $meters);
         }
 
         return array_filter($ready);
@@ -155,7 +155,7 @@ final readonly class CountdownQuery
      * @param  array<string, Verdict>  $read
      * @param  list<Station>  $stations
      */
-    private static function stations(SpecSheet $sheet, array $read, array $stations, float $hours): ?Ready
+    private static function stations(Sheet $sheet, array $read, array $stations, float $hours): ?Ready
     {
         $places = [];
         foreach ($sheet->checks as $check) {
@@ -175,7 +175,7 @@ final readonly class CountdownQuery
      *
      * @param  array<string, Verdict>  $read
      */
-    private function metersLeft(SpecSheet $sheet, Planter $planter, array $read): ?int
+    private function metersLeft(Sheet $sheet, Planter $planter, array $read): ?int
     {
         $check = $sheet->check(CheckKey::MeterBenchSeasons);
         if ($check === null) {

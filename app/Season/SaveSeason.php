@@ -7,10 +7,10 @@ namespace App\Season;
 use App\Bench\Seed\Lots;
 use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Record\ChangedMeanwhile;
 use App\Record\Document;
-use App\Record\Touched;
 use App\Wear\WearRecord;
 
 /** Keeps the plan of a planter's season. Who has seen an older one than there is is told, and nothing is overwritten. */
@@ -27,7 +27,7 @@ final readonly class SaveSeason
      */
     public function __invoke(Planter $planter, array $plan, array $ofPlanter, int $seen): Planter
     {
-        return $this->change->of($planter, static function (Planter $planter, Touched $touched) use ($plan, $ofPlanter, $seen): Planter {
+        return $this->change->of($planter, static function (Planter $planter, Affected $affected) use ($plan, $ofPlanter, $seen): Planter {
             $kept = SeasonQuery::plan($planter);
             $plan['fields'] = self::withLots($plan['fields'], $kept->fields, Lots::of($planter->workshop_id));
             $planter->fill($ofPlanter);
@@ -44,7 +44,7 @@ final readonly class SaveSeason
             $kept->fill($plan + ['revision' => $kept->revision + 1])->save();
             if ($isOther) {
                 $planter->openWalk()?->fill(['planned_acres' => (new WearRecord($planter))->plannedAcres()])->save();
-                $touched->everything = true;
+                $affected->everything = true;
             }
 
             return $planter;

@@ -114,7 +114,7 @@ final readonly class SeasonQuery
     /** @return list<float> acres of each day on which it planted */
     private static function loggedDays(Planter $planter): array
     {
-        return array_values(array_map(floatval(...), AcresEntry::held($planter->id)->planted()->groupBy('day')->orderBy('day')->toBase()->selectRaw('sum(acres) AS acres')->pluck('acres')->all()));
+        return array_values(array_map(floatval(...), AcresEntry::current($planter->id)->planted()->groupBy('day')->orderBy('day')->toBase()->selectRaw('sum(acres) AS acres')->pluck('acres')->all()));
     }
 
     /**
@@ -129,13 +129,13 @@ final readonly class SeasonQuery
             return $planned->fields;
         }
         $seasons = $planter->seasons();
-        $newest = AcresEntry::held($planter->id)->planted()->where('day', '<', $seasons->begins($planter->season())->iso)->max('day');
+        $newest = AcresEntry::current($planter->id)->planted()->where('day', '<', $seasons->begins($planter->season())->iso)->max('day');
         if ($newest === null) {
             return [];
         }
         $from = $seasons->begins($seasons->of(Day::of((string) $newest)))->iso;
 
-        return array_values(AcresEntry::held($planter->id)->planted()->whereBetween('day', [$from, $newest])
+        return array_values(AcresEntry::current($planter->id)->planted()->whereBetween('day', [$from, $newest])
             ->groupBy('field', 'crop')->orderByRaw('min(day), field')->toBase()
             ->selectRaw('field, crop, sum(acres) AS acres, min(soil) AS soil, min(residue) AS residue, min(tillage) AS tillage')
             ->get()

@@ -13,7 +13,7 @@ use Illuminate\Validation\ValidationException;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\OwnCheck;
+use Ustrel\Core\Spec\OwnCheckSpec;
 
 /**
  * Puts a check of the shop's own on one of its spec sheets. One that the shop has already, on another sheet or taken off, is
@@ -30,7 +30,7 @@ final readonly class AddOwnCheck
      *
      * @throws ValidationException
      */
-    public function __invoke(SpecSheet $sheet, UnitSystem $units, OwnCheck $check, ?string $limit): SpecSheet
+    public function __invoke(SpecSheet $sheet, UnitSystem $units, OwnCheckSpec $check, ?string $limit): SpecSheet
     {
         return $this->change->ofWorkshop((int) $sheet->workshop_id, static function (Workshop $workshop, Closure $change) use ($sheet, $units, $check, $limit): SpecSheet {
             $key = self::kept($workshop, $check)->key();
@@ -51,7 +51,7 @@ final readonly class AddOwnCheck
         });
     }
 
-    private static function kept(Workshop $workshop, OwnCheck $check): Kept
+    private static function kept(Workshop $workshop, OwnCheckSpec $check): Kept
     {
         foreach (CheckKey::shipped() as $shipped) {
             if (mb_strtolower(__("check.{$shipped->value}")) === mb_strtolower($check->name)) {

@@ -6,8 +6,8 @@ namespace App\Spec;
 
 use App\Models\Planter;
 use App\Models\SpecSheet;
+use App\Record\Affected;
 use App\Record\Change;
-use App\Record\Touched;
 use Illuminate\Support\Facades\DB;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\SpecSheetReader;
@@ -28,7 +28,7 @@ final readonly class LoadTypicalSheets
         $changed = DB::transaction(static fn (): array => [...self::load(), ...self::completeOwnSheets()]);
         foreach ($changed as $sheet) {
             foreach ($sheet->planters()->orderBy('id')->get() as $planter) {
-                $this->change->of($planter, static fn (Planter $planter, Touched $touched) => ReplaceSheet::follow($planter, $touched, $sheet));
+                $this->change->of($planter, static fn (Planter $planter, Affected $affected) => ReplaceSheet::follow($planter, $affected, $sheet));
             }
         }
 

@@ -7,8 +7,8 @@ namespace App\Spec;
 use App\Models\Planter;
 use App\Models\SpecSheet;
 use App\Models\Workshop;
+use App\Record\Affected;
 use App\Record\Change;
-use App\Record\Touched;
 use Closure;
 
 /**
@@ -50,18 +50,18 @@ final readonly class ReplaceSheet
     /**
      * All planters on a sheet go by its new figures.
      *
-     * @param  Closure(Planter, Closure(Planter, Touched): mixed): mixed  $change
+     * @param  Closure(Planter, Closure(Planter, Affected): mixed): mixed  $change
      */
     public static function followed(SpecSheet $sheet, Closure $change): void
     {
         foreach ($sheet->planters()->orderBy('id')->get() as $planter) {
-            $change($planter, static fn (Planter $planter, Touched $touched) => self::follow($planter, $touched, $sheet));
+            $change($planter, static fn (Planter $planter, Affected $affected) => self::follow($planter, $affected, $sheet));
         }
     }
 
     /** A planter goes by a sheet's new figures: its forecasts, and its open walk. */
-    public static function follow(Planter $planter, Touched $touched, SpecSheet $sheet): void
+    public static function follow(Planter $planter, Affected $affected, SpecSheet $sheet): void
     {
-        $touched->figures($planter, ['sheet' => $sheet->sheet]);
+        $affected->figures($planter, ['sheet' => $sheet->sheet]);
     }
 }

@@ -6,8 +6,8 @@ namespace App\Walk;
 
 use App\Models\Planter;
 use App\Models\Walk\Walk;
+use App\Record\Affected;
 use App\Record\Change;
-use App\Record\Touched;
 use Ustrel\Core\Walk\WalkOrder;
 
 /** Changes the way through a walk: its order, or which checks are walked. What was read stays. */
@@ -20,7 +20,7 @@ final readonly class ChangeWalk
     /** @param  array<mixed>|null  $checks  null to leave them */
     public function __invoke(Walk $walk, ?WalkOrder $order, ?array $checks): Walk
     {
-        return $this->change->of($walk->planter, static function (Planter $planter, Touched $touched) use ($walk, $order, $checks): Walk {
+        return $this->change->of($walk->planter, static function (Planter $planter, Affected $affected) use ($walk, $order, $checks): Walk {
             $walk = Walk::query()->findOrFail($walk->id)->setRelation('planter', $planter);
             $walk->walk_order = $order ?? $walk->walk_order;
             if ($checks !== null) {
@@ -29,7 +29,7 @@ final readonly class ChangeWalk
                 $walk->pack = $chosen === $walk->checks ? $walk->pack : null;
                 $walk->checks = $chosen;
                 $walk->countPlaces();
-                $touched->counted[$walk->id] = true;
+                $affected->counted[$walk->id] = true;
             }
             $walk->save();
 

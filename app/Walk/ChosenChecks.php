@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk;
 
 use Illuminate\Validation\ValidationException;
-use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Sheet;
 
 /** The checks that a person chooses for a walk, of those that the planter has. */
 final class ChosenChecks
@@ -16,7 +16,7 @@ final class ChosenChecks
      *
      * @throws ValidationException where none, or one that the planter does not have, is chosen
      */
-    public static function of(?array $chosen, SpecSheet $sheet): ?array
+    public static function of(?array $chosen, Sheet $sheet): ?array
     {
         if ($chosen === null) {
             return null;

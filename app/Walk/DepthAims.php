@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Walk;
 
-use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Field\DepthStrategy;
 use Ustrel\Core\Field\SetNotches;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\Unit;
@@ -19,16 +19,16 @@ final class DepthAims
     public const CHECKS = [CheckKey::DepthStopNotch, CheckKey::DepthSetNotch];
 
     /** Whether a check is judged by the row's aim: what is set, and where the handle carries it what the wheels lift at. */
-    public static function count(CheckKey $check, DepthSchool $school): bool
+    public static function count(CheckKey $check, DepthStrategy $school): bool
     {
-        return $check === CheckKey::DepthSetNotch || ($check === CheckKey::DepthStopNotch && $school === DepthSchool::Handle);
+        return $check === CheckKey::DepthSetNotch || ($check === CheckKey::DepthStopNotch && $school === DepthStrategy::Handle);
     }
 
     /**
      * @param  callable(string): (Quantity|null)  $read  what is read at a place, by its key
      * @return array<int, Quantity> by row; none while too few are set
      */
-    public static function of(int $rows, DepthSchool $school, callable $read): array
+    public static function of(int $rows, DepthStrategy $school, callable $read): array
     {
         [$lifts, $set] = array_map(static fn (CheckKey $check): array => self::notches($rows, $check, $read), self::CHECKS);
 

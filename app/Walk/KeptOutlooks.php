@@ -8,7 +8,7 @@ use App\Models\Walk\Walk;
 use App\Models\Wear\Outlook as OutlookLine;
 use stdClass;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Judging\Outlook;
+use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Wear\PlanterWear;
@@ -18,7 +18,7 @@ final class KeptOutlooks
 {
     /**
      * @param  list<string>  $without  keys of checks that are not asked about
-     * @return array<string, Outlook> by place key
+     * @return array<string, SeasonOutlook> by place key
      */
     public static function of(Walk $walk, array $without = []): array
     {

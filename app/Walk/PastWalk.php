@@ -7,7 +7,7 @@ namespace App\Walk;
 use App\Models\Planter;
 use App\Models\User;
 use App\Models\Walk\Walk;
-use App\Record\Touched;
+use App\Record\Affected;
 use App\Wear\WearRecord;
 use Carbon\CarbonImmutable;
 use DateTimeZone;
@@ -22,7 +22,7 @@ final readonly class PastWalk
     public function __construct(
         private Planter $planter,
         private User $by,
-        private Touched $touched,
+        private Affected $affected,
     ) {
     }
 
@@ -41,11 +41,11 @@ final readonly class PastWalk
         $moved = ! $walk->exists || $walk->isDirty('started_at');
         $walk->save();
         if ($moved) {
-            $this->touched->walks[$walk->id] = true;
+            $this->affected->walks[$walk->id] = true;
             // The one before says how things stand no longer than until this one.
             $before = $this->planter->walks()->where('started_at', '<', $walk->started_at)->latest('started_at')->value('id');
             if ($before !== null) {
-                $this->touched->walks[$before] = true;
+                $this->affected->walks[$before] = true;
             }
         }
 

@@ -7,15 +7,15 @@ namespace App\Walk;
 use App\Record\Fields;
 use App\Record\Refused;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Walk\Place;
 
 /** Reads where something was recorded: a check on a row, on a side. */
 final class PlaceFields
 {
     /** @throws Refused naming what the planter does not have */
-    public static function read(Fields $fields, SpecSheet $sheet, int $rowCount): Place
+    public static function read(Fields $fields, Sheet $sheet, int $rowCount): Place
     {
         $key = self::check($fields);
         $check = $key === null ? null : $sheet->check($key);

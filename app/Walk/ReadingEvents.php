@@ -7,6 +7,7 @@ namespace App\Walk;
 use App\Models\Walk\Cell;
 use App\Models\Walk\Reading;
 use App\Models\Walk\Walk;
+use App\Record\Affected;
 use App\Record\Declared;
 use App\Record\Doubted;
 use App\Record\Envelope;
@@ -14,7 +15,6 @@ use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
 use App\Record\Refused;
-use App\Record\Touched;
 use App\Walk\Board\LastReading;
 use App\Walk\Board\LastReadings;
 use App\Walk\Board\StoredAnswer;
@@ -23,8 +23,8 @@ use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Walk\Doubt;
 use Ustrel\Core\Walk\Entry;
 use Ustrel\Core\Walk\Place;
@@ -37,7 +37,7 @@ final class ReadingEvents implements Kind
 {
     use EventDefaults;
 
-    private readonly SpecSheet $sheet;
+    private readonly Sheet $sheet;
 
     /** @var array<string, LastReading> by place key */
     private array $last;
@@ -87,10 +87,10 @@ final class ReadingEvents implements Kind
         ];
     }
 
-    public function touch(array $rows, array $superseded, Touched $touched): void
+    public function affect(array $rows, array $superseded, Affected $affected): void
     {
         foreach ($rows as $row) {
-            $touched->reading($this->walk->id, new Place($row['row_number'], CheckKey::from($row['check_key']), Side::from($row['side'])));
+            $affected->reading($this->walk->id, new Place($row['row_number'], CheckKey::from($row['check_key']), Side::from($row['side'])));
         }
     }
 

@@ -7,9 +7,9 @@ namespace App\Walk;
 use App\Models\Planter;
 use App\Models\User;
 use App\Models\Walk\Walk;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Moments;
-use App\Record\Touched;
 use App\Wear\WearRecord;
 use Illuminate\Validation\ValidationException;
 
@@ -23,7 +23,7 @@ final readonly class StartWalk
     /** @throws ValidationException where another walk of this planter is still open, or the id is taken */
     public function __invoke(Planter $planter, User $by, WalkStart $start): Walk
     {
-        return $this->change->of($planter, function (Planter $planter, Touched $touched) use ($by, $start): Walk {
+        return $this->change->of($planter, function (Planter $planter, Affected $affected) use ($by, $start): Walk {
             $known = Walk::query()->find($start->id);
             if ($known !== null) {
                 return $known->planter_id === $planter->id ? $known->setRelation('planter', $planter) : throw ValidationException::withMessages(['id' => __('refused.id_taken')]);
@@ -55,10 +55,10 @@ final readonly class StartWalk
                 ...$planter->workshop->ofWalk(),
             ]);
             $walk->countPlaces()->save();
-            $touched->walks[$walk->id] = true;
+            $affected->walks[$walk->id] = true;
             // It says how things stand no longer than until this one.
             if (isset($before)) {
-                $touched->walks[$before] = true;
+                $affected->walks[$before] = true;
             }
 
             return $walk->setRelation('planter', $planter);

@@ -7,11 +7,11 @@ namespace App\Walk;
 use App\Models\Planter;
 use App\Models\User;
 use App\Models\Walk\Walk;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Inbox;
 use App\Record\Kind;
 use App\Record\Receipt;
-use App\Record\Touched;
 use Closure;
 
 /** Takes what was recorded on a walk into the record: readings, notes, photos. Each is stored, known, doubted or refused on its own. */
@@ -28,10 +28,10 @@ final readonly class TakeIntoWalk
      */
     public function __invoke(Walk $walk, User $by, Closure $kind, array $items): array
     {
-        return $this->change->of($walk->planter, static function (Planter $planter, Touched $touched) use ($walk, $by, $kind, $items): array {
+        return $this->change->of($walk->planter, static function (Planter $planter, Affected $affected) use ($walk, $by, $kind, $items): array {
             $walk = Walk::query()->findOrFail($walk->id)->setRelation('planter', $planter);
 
-            return (new Inbox($planter, $by))->take($kind($walk), $items, $touched);
+            return (new Inbox($planter, $by))->take($kind($walk), $items, $affected);
         });
     }
 }

@@ -13,9 +13,9 @@ use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\Judging\Background;
 use Ustrel\Core\Spec\Judging\Judgement;
-use Ustrel\Core\Spec\Judging\Outlook;
+use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Spec\Judging\Verdict;
-use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
 
@@ -25,7 +25,7 @@ final class WalkCells
     /**
      * Every place that was read.
      *
-     * @param  array<string, Outlook>  $outlooks  by place key
+     * @param  array<string, SeasonOutlook>  $outlooks  by place key
      * @return array<string, CellState> by place key
      */
     public function judgeAll(Walk $walk, array $outlooks): array
@@ -38,7 +38,7 @@ final class WalkCells
     /**
      * Every place that was read, of which only those are judged again that the scope touches.
      *
-     * @param  array<string, Outlook>  $outlooks  by place key
+     * @param  array<string, SeasonOutlook>  $outlooks  by place key
      * @return array<string, CellState> by place key
      */
     public function judge(Walk $walk, WalkScope $scope, array $outlooks): array
@@ -63,10 +63,10 @@ final class WalkCells
     /**
      * @param  array<string, CellLine>  $readings  by place key
      * @param  array<string, CellLine>  $all  what the whole walk reads, by place key
-     * @param  array<string, Outlook>  $outlooks
+     * @param  array<string, SeasonOutlook>  $outlooks
      * @return array<string, CellState>
      */
-    private static function judged(Walk $walk, SpecSheet $sheet, array $readings, array $all, array $outlooks): array
+    private static function judged(Walk $walk, Sheet $sheet, array $readings, array $all, array $outlooks): array
     {
         $figures = self::figures($sheet, $all);
         $aims = null;
@@ -87,7 +87,7 @@ final class WalkCells
      * @param  array<string, CellLine>  $all  by place key
      * @return Quantity|null what the other side reads, where the two are held against each other
      */
-    private static function otherSide(SpecSheet $sheet, Place $place, array $all): ?Quantity
+    private static function otherSide(Sheet $sheet, Place $place, array $all): ?Quantity
     {
         $other = $sheet->check($place->check)?->comparesSides() === true ? $place->side->opposite() : null;
         $reading = $other === null ? null : $all[(new Place($place->row, $place->check, $other))->key()] ?? null;
@@ -95,7 +95,7 @@ final class WalkCells
         return $reading?->quantity();
     }
 
-    private static function state(SpecSheet $sheet, CellLine $reading, Background $background): CellState
+    private static function state(Sheet $sheet, CellLine $reading, Background $background): CellState
     {
         $answer = $reading->stored->answer();
         $check = $sheet->check($reading->place->check);
@@ -138,7 +138,7 @@ final class WalkCells
      * @param  array<string, Place>  $places
      * @return array<string, CellLine> the newest readings there, on their other sides where those are compared, and at the checks that compare rows, by place key
      */
-    private static function newestAt(Walk $walk, SpecSheet $sheet, array $places): array
+    private static function newestAt(Walk $walk, Sheet $sheet, array $places): array
     {
         $checks = array_map(static fn (Place $place): string => $place->check->value, $places);
         $comparing = array_keys(array_filter($sheet->checks, static fn (Check $check): bool => $check->comparesRows() && array_intersect(self::comparedWith($check), $checks) !== []));
@@ -183,7 +183,7 @@ final class WalkCells
      * @param  array<string, CellLine>  $readings
      * @return array<string, list<Quantity>> what all rows read at the checks that compare them, by check
      */
-    private static function figures(SpecSheet $sheet, array $readings): array
+    private static function figures(Sheet $sheet, array $readings): array
     {
         $figures = [];
         foreach ($readings as $reading) {

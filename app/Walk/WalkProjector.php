@@ -8,19 +8,19 @@ use App\Models\Walk\Cell;
 use App\Models\Walk\Walk;
 use App\Models\Walk\WalkRow;
 use App\Models\Wear\Outlook as OutlookLine;
-use App\Models\Wear\Renewal as RenewalLine;
-use App\Record\Lines;
+use App\Models\Wear\RenewedPart;
+use App\Record\Affected;
+use App\Record\BulkWrite;
 use App\Record\Projector;
-use App\Record\Touched;
+use App\Wear\AffectedChecks;
 use App\Wear\WearRecord;
-use App\Wear\WearTouched;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Opener\ShimsMoved;
 use Ustrel\Core\Parts\Installed;
 use Ustrel\Core\Parts\Life\Renewal;
 use Ustrel\Core\Parts\Life\Renewals;
 use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\Judging\Outlook;
+use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\RowSummary;
@@ -40,35 +40,35 @@ final readonly class WalkProjector implements Projector
 
     public static function draws(): array
     {
-        return [OutlookLine::class, Cell::class, RenewalLine::class, WalkRow::class];
+        return [OutlookLine::class, Cell::class, RenewedPart::class, WalkRow::class];
     }
 
-    public function project(WearRecord $record, Touched $touched, Lines $lines): void
+    public function project(WearRecord $record, Affected $affected, BulkWrite $lines): void
     {
-        foreach ($this->scopes($record, $touched) as $scope) {
+        foreach ($this->scopes($record, $affected) as $scope) {
             $this->draw($record, $scope, $lines);
         }
     }
 
     /** @return list<WalkScope> one for each walk that was touched, oldest first */
-    private function scopes(WearRecord $record, Touched $touched): array
+    private function scopes(WearRecord $record, Affected $affected): array
     {
-        $isTouched = $touched->everything || $touched->read !== [] || $touched->walks !== [] || $touched->counted !== [] || $touched->partsSince !== null || $touched->acresSince !== null;
+        $isTouched = $affected->everything || $affected->read !== [] || $affected->walks !== [] || $affected->counted !== [] || $affected->partsSince !== null || $affected->acresSince !== null;
         if (! $isTouched) {
             return [];
         }
-        $read = WearTouched::byReadings($touched);
-        $byParts = WearTouched::byParts($touched);
+        $read = AffectedChecks::byReadings($affected);
+        $byParts = AffectedChecks::byParts($affected);
         $zone = $record->planter->workshop->zone();
         $firstRead = null;
         $scopes = [];
         foreach ($record->walks() as $walk) {
             $scope = new WalkScope($walk);
-            $scope->whole = $touched->everything || isset($touched->walks[$walk->id])
+            $scope->whole = $affected->everything || isset($affected->walks[$walk->id])
                 // A day's acres count from its end.
-                || ($touched->acresSince !== null && $touched->acresSince->isBefore($walk->began()->day($zone)));
+                || ($affected->acresSince !== null && $affected->acresSince->isBefore($walk->began()->day($zone)));
             $next = $record->nextBegan($walk);
-            if ($touched->partsSince !== null && ($next === null || $touched->partsSince->isBefore($next))) {
+            if ($affected->partsSince !== null && ($next === null || $affected->partsSince->isBefore($next))) {
                 $scope->renews = true;
                 $scope->reckon($byParts);
             }
@@ -76,11 +76,11 @@ final readonly class WalkProjector implements Projector
                 // It looks back at what was read.
                 $scope->reckon($read);
             }
-            if (isset($touched->read[$walk->id])) {
-                $scope->read($touched->read[$walk->id]);
+            if (isset($affected->read[$walk->id])) {
+                $scope->read($affected->read[$walk->id]);
                 $firstRead ??= $walk->began();
             }
-            $scope->counts = isset($touched->counted[$walk->id]);
+            $scope->counts = isset($affected->counted[$walk->id]);
             if ($scope->isTouched()) {
                 $scopes[] = $scope;
             }
@@ -89,7 +89,7 @@ final readonly class WalkProjector implements Projector
         return $scopes;
     }
 
-    private function draw(WearRecord $record, WalkScope $scope, Lines $lines): void
+    private function draw(WearRecord $record, WalkScope $scope, BulkWrite $lines): void
     {
         $walk = $scope->walk;
         $sheet = $walk->readSheet();
@@ -106,7 +106,7 @@ final readonly class WalkProjector implements Projector
             array_map(static fn (CellState $state): Moment => $state->takenAt, $states),
             $outlooks,
         );
-        $lines->replace(RenewalLine::class, ['walk_id' => $walk->id], array_values(array_map(static fn (Renewal $renewal): array => self::renewal($record, $walk, $renewal), $renewals)));
+        $lines->replace(RenewedPart::class, ['walk_id' => $walk->id], array_values(array_map(static fn (Renewal $renewal): array => self::renewal($record, $walk, $renewal), $renewals)));
         $lines->replace(WalkRow::class, ['walk_id' => $walk->id], self::rows($walk, $states, $renewals));
         if ($scope->whole || $scope->renews || $scope->reckoned !== []) {
             $lines->guideHasChanged($walk->id);
@@ -115,9 +115,9 @@ final readonly class WalkProjector implements Projector
 
     /**
      * @param  array<string, Check>  $reckoned
-     * @return array<string, Outlook> those reckoned now and those kept, by place key
+     * @return array<string, SeasonOutlook> those reckoned now and those kept, by place key
      */
-    private function reckon(WearRecord $record, Walk $walk, array $reckoned, WalkScope $scope, Lines $lines): array
+    private function reckon(WearRecord $record, Walk $walk, array $reckoned, WalkScope $scope, BulkWrite $lines): array
     {
         $outlooks = [];
         $wear = $reckoned === [] ? null : $record->wearOf($walk, array_keys($reckoned));
@@ -128,7 +128,7 @@ final readonly class WalkProjector implements Projector
             $lines->replace(
                 OutlookLine::class,
                 ['walk_id' => $walk->id] + ($scope->whole ? [] : ['check_key' => array_keys($reckoned)]),
-                array_map(static fn (string $key, Outlook $outlook): array => [
+                array_map(static fn (string $key, SeasonOutlook $outlook): array => [
                     'walk_id' => $walk->id, ...OutlookLine::at(Place::fromKey($key)),
                     'turns_at' => number_format($outlook->turnsAt->unit()->valueOf($outlook->turnsAt), 6, '.', ''),
                 ], array_keys($outlooks), array_values($outlooks)),
@@ -181,7 +181,7 @@ final readonly class WalkProjector implements Projector
 
         return [
             'walk_id' => $walk->id,
-            ...RenewalLine::at($renewal->place),
+            ...RenewedPart::at($renewal->place),
             'result' => $renewal->result->value,
             'value' => $renewal->size === null ? null : number_format($renewal->size->unit()->valueOf($renewal->size), 6, '.', ''),
             'verdict' => $renewal->judgement->verdict->value,

@@ -8,13 +8,13 @@ use App\Models\Bench\SeedLot;
 use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
 use App\Models\Wear\AcresEntry;
+use App\Record\Affected;
 use App\Record\Declared;
 use App\Record\Envelope;
 use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Wear\Acres\AcresLine;
 use Ustrel\Core\Wear\Acres\CropNames;
@@ -69,10 +69,10 @@ final readonly class AcresEvents implements Kind
         ] + LogFields::read($fields, $told, $this->planter, (float) $acres);
     }
 
-    public function touch(array $rows, array $superseded, Touched $touched): void
+    public function affect(array $rows, array $superseded, Affected $affected): void
     {
         foreach ([...$rows, ...$superseded] as $row) {
-            $touched->acres(Day::of($row['day']));
+            $affected->acres(Day::of($row['day']));
         }
     }
 
@@ -90,7 +90,7 @@ final readonly class AcresEvents implements Kind
     private function crops(): CropNames
     {
         $planned = SeasonPlan::query()->where('planter_id', $this->planter->id)->get()->flatMap(static fn (SeasonPlan $of): array => array_column($of->fields, 'crop'));
-        $had = AcresEntry::held($this->planter->id)->whereNotNull('crop')->distinct()->pluck('crop');
+        $had = AcresEntry::current($this->planter->id)->whereNotNull('crop')->distinct()->pluck('crop');
         $lots = SeedLot::query()->where('workshop_id', $this->planter->workshop_id)->pluck('crop');
 
         return new CropNames(array_values($planned->concat($had)->concat($lots)->filter()->all()));

@@ -25,13 +25,13 @@ final class AcresQuery
     {
         return [
             'planter' => $planter,
-            'lines' => AcresEntry::held($planter->id)
+            'lines' => AcresEntry::current($planter->id)
                 ->with(['user:id,name', 'seedLot:id,name'])
                 ->orderByDesc('day')
                 ->orderByDesc('id')
                 ->limit(self::MOST)
                 ->get(),
-            'arounds' => AcresEntry::held($planter->id)->whereNotNull('around')->where('around_over', false)->with(['user:id,name', 'seedLot:id,name'])->orderByDesc('day')->orderByDesc('id')->limit(self::MOST)->get(),
+            'arounds' => AcresEntry::current($planter->id)->whereNotNull('around')->where('around_over', false)->with(['user:id,name', 'seedLot:id,name'])->orderByDesc('day')->orderByDesc('id')->limit(self::MOST)->get(),
             'fields' => self::fields($planter),
             'seasons' => self::seasons($planter),
             'record' => new WearRecord($planter),
@@ -43,7 +43,7 @@ final class AcresQuery
     {
         $season = $planter->season();
         $plan = SeasonPlan::query()->where('planter_id', $planter->id)->where('season', $season)->first();
-        $lines = AcresEntry::held($planter->id)->planted()->with('seedLot:id,name')->where('day', '>=', $planter->seasons()->begins($season)->iso)->orderBy('day')->orderBy('id')->get()
+        $lines = AcresEntry::current($planter->id)->planted()->with('seedLot:id,name')->where('day', '>=', $planter->seasons()->begins($season)->iso)->orderBy('day')->orderBy('id')->get()
             ->filter(static fn (AcresEntry $of): bool => $planter->seasons()->of($of->day) === $season);
 
         return ByField::of(
@@ -56,7 +56,7 @@ final class AcresQuery
     private static function seasons(Planter $planter): array
     {
         $seasons = [];
-        foreach (AcresEntry::held($planter->id)->planted()->groupBy('day')->toBase()->selectRaw('day, count(*) AS lines, sum(acres) AS acres')->get() as $day) {
+        foreach (AcresEntry::current($planter->id)->planted()->groupBy('day')->toBase()->selectRaw('day, count(*) AS lines, sum(acres) AS acres')->get() as $day) {
             $season = $planter->seasons()->of(Day::of($day->day));
             $seasons[$season] ??= ['season' => $season, 'lines' => 0, 'acres' => 0.0];
             $seasons[$season]['lines'] += $day->lines;

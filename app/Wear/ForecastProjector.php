@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Wear;
 
 use App\Models\Wear\Forecast as ForecastLine;
-use App\Record\Lines;
+use App\Record\Affected;
+use App\Record\BulkWrite;
 use App\Record\Projector;
-use App\Record\Touched;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Walk\Place;
-use Ustrel\Core\Wear\Forecast;
 use Ustrel\Core\Wear\PlanterWear;
 use Ustrel\Core\Wear\Trace;
+use Ustrel\Core\Wear\WearForecast;
 use Ustrel\Core\Wear\WearPath;
 
 /** Forecasts what wears on a planter as things stand. */
@@ -24,10 +24,10 @@ final class ForecastProjector implements Projector
         return [ForecastLine::class];
     }
 
-    public function project(WearRecord $record, Touched $touched, Lines $lines): void
+    public function project(WearRecord $record, Affected $affected, BulkWrite $lines): void
     {
-        $all = $touched->everything || $touched->forecasts || $touched->acresSince !== null;
-        $checks = PlanterWear::checks($record->planter->readSheet(), $all ? null : WearTouched::checks($touched));
+        $all = $affected->everything || $affected->forecasts || $affected->acresSince !== null;
+        $checks = PlanterWear::checks($record->planter->readSheet(), $all ? null : AffectedChecks::checks($affected));
         if (! $all && $checks === []) {
             return;
         }
@@ -59,7 +59,7 @@ final class ForecastProjector implements Projector
     }
 
     /** @return array<string, mixed> */
-    private static function line(Forecast $forecast, WearPath $path, Trace $trace, PlanterWear $wear): array
+    private static function line(WearForecast $forecast, WearPath $path, Trace $trace, PlanterWear $wear): array
     {
         $round = static fn (?float $value, int $places): ?float => $value === null ? null : round($value, $places);
 

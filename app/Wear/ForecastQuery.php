@@ -8,7 +8,7 @@ use App\Models\Planter;
 use App\Models\Wear\Forecast;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Season\SeasonPlan;
+use Ustrel\Core\Season\PlantingProgress;
 use Ustrel\Core\Wear\Standing;
 
 /** Reads how long what wears on a planter will last, in the words of its acres and its season. */
@@ -36,7 +36,7 @@ final class ForecastQuery
     }
 
     /** What is left in metres and acres on the planter's own ground, and the day it comes to. */
-    private static function place(Forecast $line, Planter $planter, ?SeasonPlan $plan, float $severity): PlaceForecast
+    private static function place(Forecast $line, Planter $planter, ?PlantingProgress $plan, float $severity): PlaceForecast
     {
         $metres = $acres = [];
         foreach (['p10' => $line->left10_m, 'p50' => $line->left50_m, 'p90' => $line->left90_m] as $share => $effective) {

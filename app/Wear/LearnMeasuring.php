@@ -6,8 +6,8 @@ namespace App\Wear;
 
 use App\Models\Planter;
 use App\Models\Workshop;
+use App\Record\Affected;
 use App\Record\Change;
-use App\Record\Touched;
 use Closure;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKey;
@@ -42,7 +42,7 @@ final readonly class LearnMeasuring
             }
             $workshop->update(['learned_sd' => $moved + $workshop->learned_sd]);
 
-            return static fn (Planter $planter, Touched $touched) => $touched->figures($planter, $planter->workshop->ofWalk());
+            return static fn (Planter $planter, Affected $affected) => $affected->figures($planter, $planter->workshop->ofWalk());
         });
     }
 

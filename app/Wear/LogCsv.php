@@ -16,7 +16,7 @@ final class LogCsv
 
     public static function of(Planter $planter): string
     {
-        return CsvSheet::of(self::COLUMNS, AcresEntry::held($planter->id)->orderBy('day')->orderBy('id')->with('seedLot:id,name')->lazy(500)->map(self::line(...)));
+        return CsvSheet::of(self::COLUMNS, AcresEntry::current($planter->id)->orderBy('day')->orderBy('id')->with('seedLot:id,name')->lazy(500)->map(self::line(...)));
     }
 
     /** @return list<string|float|null> */

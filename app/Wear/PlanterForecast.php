@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Wear;
 
 use App\Models\Planter;
-use Ustrel\Core\Season\SeasonPlan;
+use Ustrel\Core\Season\PlantingProgress;
 use Ustrel\Core\Walk\Glance;
 use Ustrel\Core\Wear\Acres\UseLog;
 
@@ -16,7 +16,7 @@ final readonly class PlanterForecast
     public function __construct(
         public Planter $planter,
         /** Null where nobody knows what the season is to bring. */
-        public ?SeasonPlan $plan,
+        public ?PlantingProgress $plan,
         public UseLog $log,
         public array $places,
     ) {

@@ -11,9 +11,9 @@ use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Wear\Acres\Stretch;
-use Ustrel\Core\Wear\Forecast;
 use Ustrel\Core\Wear\Normal;
 use Ustrel\Core\Wear\Sighting;
+use Ustrel\Core\Wear\WearForecast;
 use Ustrel\Core\Wear\WearPath;
 
 /** Draws one place's wear over the furrow distance of its row: what was read, how it goes on, and how sure that is. */
@@ -70,7 +70,7 @@ final class WearChartQuery
     }
 
     /** @return array<string, mixed> */
-    private static function point(Sighting $sighting, float $at, bool $current, Forecast $forecast): array
+    private static function point(Sighting $sighting, float $at, bool $current, WearForecast $forecast): array
     {
         return [
             'at_m' => round($at, 1),
@@ -82,7 +82,7 @@ final class WearChartQuery
     }
 
     /** @return list<array<string, float>> what is expected of the part from its start on, with the ends of the 80 % band */
-    private static function line(Forecast $forecast, WearPath $path, float $now, ?float $end): array
+    private static function line(WearForecast $forecast, WearPath $path, float $now, ?float $end): array
     {
         $belief = $forecast->belief;
         if ($belief === null) {

@@ -17,18 +17,18 @@ use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Opener\ShimsMoved;
 use Ustrel\Core\Parts\Fitted;
-use Ustrel\Core\Parts\Fitting;
 use Ustrel\Core\Parts\ImpossibleLedger;
 use Ustrel\Core\Parts\Installed;
 use Ustrel\Core\Parts\Ledger;
 use Ustrel\Core\Parts\LedgerEventKind;
+use Ustrel\Core\Parts\PartFitting;
 use Ustrel\Core\Parts\PartKind;
 use Ustrel\Core\Parts\RemovalReason;
 use Ustrel\Core\Parts\Removed;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Season\PlantedAcres;
-use Ustrel\Core\Season\SeasonPlan;
+use Ustrel\Core\Season\PlantingProgress;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
@@ -95,12 +95,12 @@ final class WearRecord
     }
 
     /** The part type that was fitted; null where nobody knows. */
-    public function typeOf(Fitting $fitting): ?int
+    public function typeOf(PartFitting $fitting): ?int
     {
         return $this->types[$fitting->id] ?? null;
     }
 
-    public function kindOf(Fitting $fitting): PartKind
+    public function kindOf(PartFitting $fitting): PartKind
     {
         return $this->kinds[$fitting->id] ?? new PartKind;
     }
@@ -150,7 +150,7 @@ final class WearRecord
     }
 
     /** The plan of the season that is being prepared, with what is logged of it done. */
-    public function plan(): ?SeasonPlan
+    public function plan(): ?PlantingProgress
     {
         return $this->planOf($this->plannedAcres(), $this->planter->season(), null);
     }
@@ -204,9 +204,9 @@ final class WearRecord
     }
 
     /** @param  Moment|null  $asOf  what was planted from its day on is still to come; by default all that is logged is done */
-    private function planOf(?float $acres, int $season, ?Moment $asOf): ?SeasonPlan
+    private function planOf(?float $acres, int $season, ?Moment $asOf): ?PlantingProgress
     {
-        return $acres === null || $acres <= 0 ? null : new SeasonPlan(
+        return $acres === null || $acres <= 0 ? null : new PlantingProgress(
             $acres,
             $this->planted()->in($season, $asOf?->day($this->zone())),
             $this->planter->planting_days,
@@ -280,7 +280,7 @@ final class WearRecord
             return;
         }
         // A season's fields may be many; core needs their sum for each day and sharing.
-        $runs = AcresEntry::held($this->planter->id)->planted()
+        $runs = AcresEntry::current($this->planter->id)->planted()
             ->groupBy('day', 'shares')
             // In one order, so that sums of the same acres come to the same.
             ->orderBy('day')

@@ -60,9 +60,9 @@ final readonly class InSeasonQuery
      */
     private function spares(Planter $planter, array $types, array $wear, array $new, float $trip): array
     {
-        $days = AcresEntry::held($planter->id)->planted()->distinct()->toBase()->pluck('day')->all();
+        $days = AcresEntry::current($planter->id)->planted()->distinct()->toBase()->pluck('day')->all();
         $seasons = max(1, count(array_unique(array_map(static fn (mixed $day): int => $planter->seasons()->of(Day::of((string) $day)), $days))));
-        $broken = LedgerEvent::held($planter->id)->where('kind', LedgerEventKind::Removed)->where('reason', RemovalReason::Failed)
+        $broken = LedgerEvent::current($planter->id)->where('kind', LedgerEventKind::Removed)->where('reason', RemovalReason::Failed)
             ->groupBy('slot')->toBase()->selectRaw('slot, count(*) AS of')->pluck('of', 'slot')->all();
         $chances = $fitted = $rates = [];
         $inSlot = array_count_values(array_map(static fn (string $key): string => SlotPlace::fromKey($key)->slot->value, array_keys($types)));

@@ -6,7 +6,7 @@ namespace App\Work;
 
 use App\Models\Planter;
 use App\Models\Workshop;
-use Ustrel\Core\Work\Schedule\Cause;
+use Ustrel\Core\Work\Schedule\LinkCause;
 
 /** What would bring a plan that is late for planting in time: more people, or parts that came sooner. */
 final readonly class InTime
@@ -48,7 +48,7 @@ final readonly class InTime
     {
         $awaited = [];
         foreach ($plan->schedule->chain ?? [] as $link) {
-            foreach ($link->cause === Cause::Arrival ? $plan->pieces[$link->task]->parts : [] as [, $type, $arrival]) {
+            foreach ($link->cause === LinkCause::Arrival ? $plan->pieces[$link->task]->parts : [] as [, $type, $arrival]) {
                 $days = $arrival->on === null ? 0 : $plan->first->daysUntil($arrival->on);
                 if ($type !== null && $days > 0) {
                     $awaited[$type->id] = [$type->name, max($days, $awaited[$type->id][1] ?? 0)];

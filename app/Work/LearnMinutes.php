@@ -16,7 +16,7 @@ final readonly class LearnMinutes
     public function __invoke(Planter $planter): void
     {
         $sums = [];
-        foreach (WorkEvent::held($planter->id)->where('kind', WorkEventKind::Finished)->whereNotNull('minutes')->orderBy('recorded_at')->orderBy('id')->get() as $event) {
+        foreach (WorkEvent::current($planter->id)->where('kind', WorkEventKind::Finished)->whereNotNull('minutes')->orderBy('recorded_at')->orderBy('id')->get() as $event) {
             $minutes = $event->minutes - $event->seized_minutes;
             if ($minutes < 1 || (float) $event->typical_minutes <= 0 || $event->targets === []) {
                 continue;

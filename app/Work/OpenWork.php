@@ -23,8 +23,8 @@ use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Work\Card;
+use Ustrel\Core\Work\JobOrder;
 use Ustrel\Core\Work\Lubrication;
-use Ustrel\Core\Work\Order;
 use Ustrel\Core\Work\OwnWork;
 use Ustrel\Core\Work\Piece;
 use Ustrel\Core\Work\ToDo;
@@ -72,10 +72,10 @@ final readonly class OpenWork
             }
         }
         $book = $decisions->now->jobs;
-        $finished = WorkEvent::held($planter->id)->where('kind', WorkEventKind::Finished)->orderBy('happened_at')->orderBy('id')->get(['id', 'targets', 'seized_minutes', 'happened_at', 'recorded_at']);
+        $finished = WorkEvent::current($planter->id)->where('kind', WorkEventKind::Finished)->orderBy('happened_at')->orderBy('id')->get(['id', 'targets', 'seized_minutes', 'happened_at', 'recorded_at']);
         [$own, $titles] = self::own($planter, $decisions, $finished);
         $lastDone = self::lastDone($finished);
-        $order = Order::typical();
+        $order = JobOrder::typical();
 
         return array_map(static function (Piece $piece) use ($planter, $parts, $book, $order, $asked, $decisions, $decided, $lastDone, $titles): PlannedWork {
             $places = array_map(static fn (Job $job): string => "{$job->row}:{$job->what->value}:{$job->side->value}", array_filter($piece->jobs, static fn (Job $job): bool => $job->action === Action::Change));
@@ -132,7 +132,7 @@ final readonly class OpenWork
     private static function own(Planter $planter, Decisions $decisions, Collection $finished): array
     {
         $work = $titles = [];
-        foreach (OwnJob::held($planter->id)->orderBy('recorded_at')->orderBy('id')->get() as $job) {
+        foreach (OwnJob::current($planter->id)->orderBy('recorded_at')->orderBy('id')->get() as $job) {
             $work[] = $job->work();
             $titles[$job->work()->key()] = $job->title;
         }
@@ -166,7 +166,7 @@ final readonly class OpenWork
         }
         $today = $planter->workshop->today();
         /** @var array<string, float> $days */
-        $days = AcresEntry::held($planter->id)->planted()->where('day', '>=', min([$today->plusDays(-self::LOOKED_BACK)->iso, ...array_map(static fn (Day $of): string => $of->iso, array_filter($lasts))]))
+        $days = AcresEntry::current($planter->id)->planted()->where('day', '>=', min([$today->plusDays(-self::LOOKED_BACK)->iso, ...array_map(static fn (Day $of): string => $of->iso, array_filter($lasts))]))
             ->groupBy('day')->toBase()->selectRaw('day, sum(acres)::float AS acres')->pluck('acres', 'day')->all();
         $anHour = $days === [] ? null : SeasonQuery::acresAnHour($planter);
         $seasons = $planter->seasons();

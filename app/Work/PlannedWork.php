@@ -9,9 +9,9 @@ use App\Models\Planter;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Parts\Stock\Arrival;
 use Ustrel\Core\Plan\Action;
+use Ustrel\Core\Plan\Jobs\AccessStep;
 use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Jobs\Kit;
-use Ustrel\Core\Plan\Jobs\Step;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\Station;
@@ -29,7 +29,7 @@ final readonly class PlannedWork
     public const MOMENT = 'Y-m-d H:i:s.v';
 
     /**
-     * @param  list<array{Step, Side}>  $steps  what comes off for it, in that order
+     * @param  list<array{AccessStep, Side}>  $steps  what comes off for it, in that order
      * @param  array<string, Proposal>  $asked  what was decided to be adjusted, cleaned or looked at, by key of the place
      * @param  list<array{SlotPlace, PartType|null, Arrival}>  $parts  null where nobody has said what goes in
      * @param  array<string, Kit>  $kits  by key of the job

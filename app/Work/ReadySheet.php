@@ -13,8 +13,8 @@ use App\Season\SeasonQuery;
 use App\Walk\Export\Wording;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Season\CountdownStep;
 use Ustrel\Core\Season\Deadline;
-use Ustrel\Core\Season\Step;
 use Ustrel\Core\Spec\Judging\Verdict;
 
 /** What is open before a planter goes out, by name, and who signs for that. On paper. */
@@ -44,7 +44,7 @@ final readonly class ReadySheet
         return Paper::pdf('print.ready', [
             'planter' => $planter,
             'day' => $planter->workshop->today()->iso,
-            'due' => array_map(static fn (Deadline $deadline): array => [Step::tryFrom($deadline->key) === null ? $own[$deadline->key] ?? '' : __("countdown.{$deadline->key}"), $deadline->due->iso], array_values($due)),
+            'due' => array_map(static fn (Deadline $deadline): array => [CountdownStep::tryFrom($deadline->key) === null ? $own[$deadline->key] ?? '' : __("countdown.{$deadline->key}"), $deadline->due->iso], array_values($due)),
             'open' => self::places($decisions->found, static fn (Found $found): bool => $found->isOpen() && $found->reading !== null, $wording),
             'again' => self::places($decisions->found, $decisions->isDone(...), $wording),
             'work' => $work,

@@ -9,12 +9,12 @@ use App\Models\Planter;
 use App\Models\User;
 use App\Parts\BrokenFitRule;
 use App\Parts\LedgerEvents;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Inbox;
 use App\Record\NotTaken;
 use App\Record\Receipt;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Parts\ImpossibleLedger;
 
 /** Writes what hands said of the work, the parts and shims that went with it, and what was set by it: all of it, or nothing. */
@@ -41,12 +41,12 @@ final readonly class RecordWork
     {
         self::belongs($events, $ledger);
 
-        return $this->change->of($planter, function (Planter $planter, Touched $touched) use ($by, $events, $ledger, $settings): array {
+        return $this->change->of($planter, function (Planter $planter, Affected $affected) use ($by, $events, $ledger, $settings): array {
             $inbox = new Inbox($planter, $by);
-            $receipts = $inbox->takeWhole(new WorkEvents($planter, $this->work), $events, $touched);
+            $receipts = $inbox->takeWhole(new WorkEvents($planter, $this->work), $events, $affected);
             foreach (['ledger' => [new LedgerEvents($planter, $by->units), $ledger], 'settings' => [new SettingEvents($planter), $settings]] as $name => [$kind, $items]) {
                 try {
-                    array_push($receipts, ...($items === [] ? [] : $inbox->takeWhole($kind, $items, $touched)));
+                    array_push($receipts, ...($items === [] ? [] : $inbox->takeWhole($kind, $items, $affected)));
                 } catch (NotTaken $notTaken) {
                     throw new NotTaken($notTaken->receipts, $name);
                 }

@@ -32,7 +32,7 @@ final class Ticks
     public static function of(Planter $planter): self
     {
         $zone = $planter->workshop->zone();
-        $events = WorkEvent::held($planter->id)->where('recorded_at', '>=', now()->subMonths(self::MONTHS))->with('user')->orderBy('recorded_at')->orderBy('id')->get()->all();
+        $events = WorkEvent::current($planter->id)->where('recorded_at', '>=', now()->subMonths(self::MONTHS))->with('user')->orderBy('recorded_at')->orderBy('id')->get()->all();
         $lines = TickedLines::after(
             array_map(static fn (WorkEvent $event): array => [$event->kind, $event->row_number, $event->targets, Moments::of($event->recorded_at)->day($zone)], array_values($events)),
             $planter->workshop->today(),

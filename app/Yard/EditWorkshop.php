@@ -7,8 +7,8 @@ namespace App\Yard;
 use App\Models\Planter;
 use App\Models\Wear\AcresEntry;
 use App\Models\Workshop;
+use App\Record\Affected;
 use App\Record\Change;
-use App\Record\Touched;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Ustrel\Core\Wear\Acres\Ground;
@@ -34,25 +34,25 @@ final readonly class EditWorkshop
             [$counts, $newZone, $newGround] = [$workshop->isDirty(self::OF_JUDGEMENT), $workshop->isDirty('time_zone'), $workshop->isDirty('ground_factors')];
             $workshop->save();
 
-            return $counts ? static function (Planter $planter, Touched $touched) use ($newZone, $newGround): void {
+            return $counts ? static function (Planter $planter, Affected $affected) use ($newZone, $newGround): void {
                 if ($newGround) {
-                    self::weighAnew($planter, $touched);
+                    self::weighAnew($planter, $affected);
                 }
-                $touched->everything = $newZone;
-                $touched->figures($planter, $planter->workshop->ofWalk());
+                $affected->everything = $newZone;
+                $affected->figures($planter, $planter->workshop->ofWalk());
             } : null;
         });
     }
 
     /** What was said of each field stays; what it means to the parts follows the shop's figures. */
-    private static function weighAnew(Planter $planter, Touched $touched): void
+    private static function weighAnew(Planter $planter, Affected $affected): void
     {
         $factors = $planter->workshop->groundFactors();
         $said = ['soil', 'residue', 'tillage', 'downforce'];
         $lines = AcresEntry::query()->where('planter_id', $planter->id)->where('own_severity', false);
         $first = (clone $lines)->orderBy('day')->first();
         if ($first !== null) {
-            $touched->acres($first->day);
+            $affected->acres($first->day);
         }
         foreach ((clone $lines)->select($said)->distinct()->get() as $line) {
             $ground = new Ground($line->soil, $line->residue, $line->tillage, downforce: $line->downforce);

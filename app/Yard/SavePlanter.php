@@ -7,9 +7,9 @@ namespace App\Yard;
 use App\Models\Planter;
 use App\Models\Walk\Cell;
 use App\Models\Walk\Walk;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Document;
-use App\Record\Touched;
 use App\Wear\WearRecord;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
@@ -49,7 +49,7 @@ final readonly class SavePlanter
     /** @param  array<string, mixed>  $fields */
     private function change(Planter $planter, array $fields, ?string $seen): Planter
     {
-        return $this->change->of($planter, static function (Planter $planter, Touched $touched) use ($fields, $seen): Planter {
+        return $this->change->of($planter, static function (Planter $planter, Affected $affected) use ($fields, $seen): Planter {
             Document::isKnown($planter, $fields, $seen);
             $planter->fill($fields)->save();
             $planter->load('specSheet');
@@ -58,7 +58,7 @@ final readonly class SavePlanter
                 self::bringAlong($walk, $planter);
             }
             // Other rows, another spacing or another season turn the acres of all its past into other distances.
-            $touched->everything = true;
+            $affected->everything = true;
 
             return $planter;
         });

@@ -8,25 +8,25 @@ use App\Models\SpecSheet;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Plan\Policy\ChangeWhen;
-use Ustrel\Core\Plan\Policy\Play;
 use Ustrel\Core\Plan\Policy\Policy;
+use Ustrel\Core\Plan\Policy\PolicySimulation;
 use Ustrel\Core\Plan\Policy\PolicyTable;
-use Ustrel\Core\Plan\Policy\School;
 use Ustrel\Core\Plan\Policy\Scope;
 use Ustrel\Core\Plan\Policy\SlotRule;
+use Ustrel\Core\Plan\Policy\Strategy;
 use Ustrel\Core\Plan\Policy\WearItem;
 use Ustrel\Core\Plan\Policy\WearKind;
 use Ustrel\Core\Plan\Prices;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Wear\PlanterWear;
 
 /** @return array{float, float} seconds for five policies on 24 rows, all slots that wear, 5 seasons, 400 runs, with what would turn it; and the megabytes */
 function policyTable(): array
 {
     $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', 'vacuum')->firstOrFail()->read()
-        ->for(new Equipment(Meter::Vacuum, Drive::Ground, coulter: true, fertilizer: true, fertilizerBothSides: true));
+        ->for(new Equipment(MeterType::Vacuum, Drive::Ground, coulter: true, fertilizer: true, fertilizerBothSides: true));
     $kinds = $items = [];
     foreach (PlanterWear::checks($sheet) as $check) {
         $slot = Slot::of($check->key);
@@ -43,8 +43,8 @@ function policyTable(): array
             }
         }
     }
-    $play = new Play($kinds, $items, new Prices(58.0, 140.0, 1.5, [60.0, 80.0, 120.0, 160.0]), JobBook::typical(), 160_000.0, 160_000.0, 5);
-    $policies = [...array_map(Policy::of(...), [School::Limit, School::Set, School::EverySpring, School::LikeNew]), Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.7, Scope::Set, [Slot::SeedTubeGuard])])];
+    $play = new PolicySimulation($kinds, $items, new Prices(58.0, 140.0, 1.5, [60.0, 80.0, 120.0, 160.0]), JobBook::typical(), 160_000.0, 160_000.0, 5);
+    $policies = [...array_map(Policy::of(...), [Strategy::Limit, Strategy::Set, Strategy::EverySpring, Strategy::LikeNew]), Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.7, Scope::Set, [Slot::SeedTubeGuard])])];
     memory_reset_peak_usage();
     $before = memory_get_usage();
     $times = [];

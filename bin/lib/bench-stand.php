@@ -5,7 +5,7 @@ declare(strict_types=1);
 // What a run on a test stand costs, and whether the board notices it: part of bin/bench.
 
 use App\Bench\Stand\PrepareRun;
-use App\Models\Bench\Stand;
+use App\Models\Bench\Device;
 use App\Models\Bench\StandRun;
 use App\Models\Planter;
 use App\Models\User;
@@ -42,8 +42,8 @@ function seedsRead(): float
 function stream(Client $client, Planter $planter): array
 {
     $user = User::query()->where('email', DemoScenario::EMAIL)->firstOrFail();
-    $stand = Stand::query()->create(['workshop_id' => $user->workshop_id, 'name' => 'Bench', 'user_id' => $user->id, 'made_at' => now()]);
-    $token = $stand->createToken('Bench', [Stand::STAND])->plainTextToken;
+    $stand = Device::query()->create(['workshop_id' => $user->workshop_id, 'name' => 'Bench', 'user_id' => $user->id, 'made_at' => now()]);
+    $token = $stand->createToken('Bench', [Device::STAND])->plainTextToken;
     $sheet = $planter->spec_sheet_id;
     $runs = array_map(static function (int $number) use ($user, $sheet): string {
         $own = Planter::query()->create(['workshop_id' => $user->workshop_id, 'spec_sheet_id' => $sheet, 'farm' => 'Bench', 'name' => "Streams {$number}", 'row_count' => 4, 'spacing_mm' => 508, 'spacing_typed' => '20 in', 'sections' => [4]]);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 // What watching rows costs, and whether the board notices it: part of bin/bench.
 
 use App\Field\Watch\StartWatch;
-use App\Models\Bench\Stand;
+use App\Models\Bench\Device;
 use App\Models\Field\WatchRun;
 use App\Models\Planter;
 use App\Models\User;
@@ -40,8 +40,8 @@ function watchedRow(): float
 function watchRows(Client $client, Planter $planter): array
 {
     $user = User::query()->where('email', DemoScenario::EMAIL)->firstOrFail();
-    $monitor = Stand::query()->create(['workshop_id' => $user->workshop_id, 'kind' => Stand::MONITOR, 'name' => 'Bench', 'user_id' => $user->id, 'made_at' => now()]);
-    $token = $monitor->createToken('Bench', [Stand::MONITOR])->plainTextToken;
+    $monitor = Device::query()->create(['workshop_id' => $user->workshop_id, 'kind' => Device::MONITOR, 'name' => 'Bench', 'user_id' => $user->id, 'made_at' => now()]);
+    $token = $monitor->createToken('Bench', [Device::MONITOR])->plainTextToken;
     $own = Planter::query()->create(['workshop_id' => $user->workshop_id, 'spec_sheet_id' => $planter->spec_sheet_id, 'farm' => 'Bench', 'name' => 'Watched', 'row_count' => WATCHED_ROWS, 'spacing_mm' => 508, 'spacing_typed' => '20 in', 'sections' => [24, 24]]);
     $run = app(StartWatch::class)($user, $own, Fields::of(['id' => (string) Str::uuid7()], 'watch.item'))->id;
     $board = static fn (): float => $client->call('GET', "/api/planters/{$planter->id}/board")[0];

@@ -7,7 +7,7 @@ declare(strict_types=1);
 use App\Models\SpecSheet;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Wear\Forecaster;
 use Ustrel\Core\Wear\Item;
 use Ustrel\Core\Wear\PlanterWear;
@@ -18,7 +18,7 @@ use Ustrel\Core\Wear\ReadingError;
 function forecastOf48Rows(): array
 {
     $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', 'vacuum')->firstOrFail()->read();
-    $sheet = $sheet->for(new Equipment(Meter::Vacuum, Drive::Ground, coulter: true, fertilizer: true));
+    $sheet = $sheet->for(new Equipment(MeterType::Vacuum, Drive::Ground, coulter: true, fertilizer: true));
     $run = static function () use ($sheet): array {
         $forecasts = [];
         foreach (PlanterWear::checks($sheet) as $check) {

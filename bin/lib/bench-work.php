@@ -13,9 +13,9 @@ use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Work\Order;
+use Ustrel\Core\Work\JobOrder;
 use Ustrel\Core\Work\Piece;
 use Ustrel\Core\Work\Schedule\Scheduler;
 use Ustrel\Core\Work\Schedule\WorkHours;
@@ -27,7 +27,7 @@ use Ustrel\Core\Work\WorkList;
 /** @return float seconds for a plan of 48 rows on which every part is changed, with three people, the parts of one slot in four to come */
 function workPlan(): float
 {
-    $equipment = new Equipment(Meter::Vacuum, Drive::Ground, coulter: true, fertilizer: true, fertilizerBothSides: true);
+    $equipment = new Equipment(MeterType::Vacuum, Drive::Ground, coulter: true, fertilizer: true, fertilizerBothSides: true);
     $random = new Randomizer(new Mt19937(1));
     $todos = [];
     for ($row = 1; $row <= 48; $row++) {
@@ -39,7 +39,7 @@ function workPlan(): float
     }
     $hours = array_map(static fn (float $a): WorkHours => WorkHours::of(Day::of('2026-12-07'), array_fill(1, 6, $a)), [8.0, 8.0, 5.0]);
     $start = hrtime(true);
-    $pieces = WorkList::pieces($todos, JobBook::typical(), Order::typical());
+    $pieces = WorkList::pieces($todos, JobBook::typical(), JobOrder::typical());
     $keys = array_flip(array_map(static fn (Piece $piece): string => $piece->key, $pieces));
     Scheduler::plan(array_map(static fn (Piece $piece): Ustrel\Core\Work\Schedule\Task => $piece->task('1', 480, 30 * 1440, $keys), $pieces), $hours);
 

@@ -8,7 +8,7 @@ declare(strict_types=1);
 // together (AR(1), from -0.3 to 0.8), each held against the row's own past. Counted is how often it goes over each of several thresholds;
 // between and beyond them a threshold is a straight line of the logarithm of the blocks to a false alarm.
 
-use Ustrel\Core\Field\Watch\Drift\Scatter;
+use Ustrel\Core\Field\Watch\Drift\RowScatter;
 use Ustrel\Core\Field\Watch\Drift\Stream;
 
 require __DIR__.'/../../vendor/autoload.php';
@@ -28,7 +28,7 @@ foreach ([-0.3, 0.0, 0.15, 0.3, 0.45, 0.6, 0.7, 0.8] as $rho) {
             $sums[] = 0.0;
         }
     }
-    $scatter = Scatter::believed(1.0);
+    $scatter = RowScatter::believed(1.0);
     $figure = 0.0;
     for ($at = 0; $at < $steps; $at++) {
         if ($at % DAY === 0) {

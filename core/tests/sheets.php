@@ -13,12 +13,12 @@ use Ustrel\Core\Spec\Judging\Answer;
 use Ustrel\Core\Spec\Judging\Background;
 use Ustrel\Core\Spec\Judging\Chip;
 use Ustrel\Core\Spec\Judging\Judgement;
-use Ustrel\Core\Spec\Judging\Outlook;
 use Ustrel\Core\Spec\Judging\Reason;
+use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Spec\Judging\State;
-use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\RowUnitType;
-use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\SpecSheetReader;
 
 /* What the tests of core share: the typical sheets as they ship, and judging by them. */
@@ -30,10 +30,10 @@ function typicalSheet(RowUnitType $type = RowUnitType::Vacuum): array
 }
 
 /** A planter that carries everything there is, or other equipment. */
-function sheetFor(?Equipment $equipment = null): SpecSheet
+function sheetFor(?Equipment $equipment = null): Sheet
 {
     return SpecSheetReader::read(typicalSheet())->for($equipment ?? new Equipment(
-        Meter::Vacuum, Drive::Ground, Downforce::Hydraulic, coulter: true, fertilizer: true, liquid: true, centralFill: true, markers: true, liftAssist: true,
+        MeterType::Vacuum, Drive::Ground, Downforce::Hydraulic, coulter: true, fertilizer: true, liquid: true, centralFill: true, markers: true, liftAssist: true,
     ));
 }
 
@@ -48,11 +48,11 @@ function words(Judgement $judgement): array
  * @param  list<string>  $rows  what the planter's rows read
  * @return list<string> the verdict, then the codes of its reasons
  */
-function judged(SpecSheet $sheet, CheckKey $key, string $typed, ?string $turnsAt = null, array $rows = []): array
+function judged(Sheet $sheet, CheckKey $key, string $typed, ?string $turnsAt = null, array $rows = []): array
 {
     $check = $sheet->checks[$key->value];
     $read = fn (string $one): Quantity => $check->unit->read($one, UnitSystem::Inch);
-    $outlook = $turnsAt === null ? null : new Outlook($read($turnsAt), Unit::Percent->quantity(20_000));
+    $outlook = $turnsAt === null ? null : new SeasonOutlook($read($turnsAt), Unit::Percent->quantity(20_000));
     $background = Background::ofRows($outlook, array_map($read, $rows));
 
     return words($check->judge(Answer::figure($read($typed)), $background));

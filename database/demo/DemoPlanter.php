@@ -21,10 +21,10 @@ use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Judging\Answer;
 use Ustrel\Core\Spec\Judging\Chip;
 use Ustrel\Core\Spec\Judging\State;
-use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\RowUnitType;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Wear\Acres\Ground;
 use Ustrel\Core\Wear\Acres\Residue;
@@ -90,7 +90,7 @@ final readonly class DemoPlanter
         return [
             new self(
                 'Ardle Bank Farm', self::BENCHED, RowUnitType::Vacuum,
-                new Equipment(Meter::Vacuum, Drive::Electric, Downforce::Hydraulic, ClosingWheels::SpikedPoly, fertilizer: true, liquid: true, centralFill: true),
+                new Equipment(MeterType::Vacuum, Drive::Electric, Downforce::Hydraulic, ClosingWheels::SpikedPoly, fertilizer: true, liquid: true, centralFill: true),
                 [4, 8, 4], 30, 23, 820, new Ground(Soil::Loam, Residue::Heavy, Tillage::NoTill), 0.10, [4, 5, 12, 13], 9, [3 => 2.2, 8 => 1.25], 6,
                 [
                     '2:gauge_touch:left' => [State::Gap, []],
@@ -107,12 +107,12 @@ final readonly class DemoPlanter
             ),
             new self(
                 'Hask Hill Farm', 'Hask Hill', RowUnitType::Vacuum,
-                new Equipment(Meter::Vacuum, Drive::Hydraulic, Downforce::Air, ClosingWheels::Rubber, markers: true),
+                new Equipment(MeterType::Vacuum, Drive::Hydraulic, Downforce::Air, ClosingWheels::Rubber, markers: true),
                 [8], 36, 31, 430, new Ground(Soil::Sand, tillage: Tillage::Worked), 0.13, [3, 6],
             ),
             new self(
                 'Merrow Estate', self::WORKED, RowUnitType::Vacuum,
-                new Equipment(Meter::PositiveAir, Drive::Hydraulic, Downforce::Spring, ClosingWheels::Cast, coulter: true, liftAssist: true),
+                new Equipment(MeterType::PositiveAir, Drive::Hydraulic, Downforce::Spring, ClosingWheels::Cast, coulter: true, liftAssist: true),
                 [8, 8, 8], 20, 38, 1240, new Ground(Soil::Silt, tillage: Tillage::MinTill), 0.08, [9, 16], 24,
                 found: [
                     '3:seed_tube:centre' => [State::Change, [Chip::CurledLip]],
@@ -146,7 +146,7 @@ final readonly class DemoPlanter
      * @param  int  $rows  only the first so many
      * @return list<array{place: Place, answer: Answer, typed: string|null}>
      */
-    public function readings(SpecSheet $sheet, int $seasonsRun, int $rows): array
+    public function readings(Sheet $sheet, int $seasonsRun, int $rows): array
     {
         $readings = [];
         for ($row = 1; $row <= $rows; $row++) {

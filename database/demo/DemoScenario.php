@@ -12,8 +12,8 @@ use App\Models\Walk\Note;
 use App\Models\Walk\Reading;
 use App\Models\Walk\Walk;
 use App\Models\Workshop;
+use App\Record\Affected;
 use App\Record\Change;
-use App\Record\Touched;
 use App\Walk\Board\StoredAnswer;
 use App\Wear\LearnMeasuring;
 use Carbon\CarbonImmutable;
@@ -123,7 +123,7 @@ final readonly class DemoScenario
         if ($demo->isHalfWalked()) {
             DemoSeason::plan($planter, $technician, $today);
         }
-        $this->change->of($planter, static function (Planter $planter, Touched $touched): void {
+        $this->change->of($planter, static function (Planter $planter, Affected $touched): void {
             $touched->everything = true;
         });
     }

@@ -19,8 +19,8 @@ use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Parts\Stock\OrderState;
 use Ustrel\Core\Parts\Stock\StockMoveKind;
 use Ustrel\Core\Plan\Policy\ChangeWhen;
-use Ustrel\Core\Plan\Policy\School;
 use Ustrel\Core\Plan\Policy\Scope;
+use Ustrel\Core\Plan\Policy\Strategy;
 
 /** What a made-up workshop charges and who works there, and the season that its planters are prepared for. */
 final class DemoSeason
@@ -76,7 +76,7 @@ final class DemoSeason
             ],
         ]);
         PolicyChoice::query()->create([
-            'id' => DemoScenario::uuid("{$planter->name} policy"), 'planter_id' => $planter->id, 'slot' => null, 'school' => School::Own, 'rules' => $planter->workshop->own_policy,
+            'id' => DemoScenario::uuid("{$planter->name} policy"), 'planter_id' => $planter->id, 'slot' => null, 'school' => Strategy::Own, 'rules' => $planter->workshop->own_policy,
             'happened_at' => $today->subDays(40)->setTime(9, 0), 'recorded_at' => $today->subDays(40)->setTime(9, 0), 'user_id' => $technician->id,
         ]);
     }

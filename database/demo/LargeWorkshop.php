@@ -10,8 +10,8 @@ use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk\Walk;
 use App\Models\Workshop;
+use App\Record\Affected;
 use App\Record\Change;
-use App\Record\Touched;
 use App\Walk\Board\StoredAnswer;
 use App\Walk\ReasonShape;
 use Carbon\CarbonImmutable;
@@ -89,7 +89,7 @@ final class LargeWorkshop
             }
         }
         $this->blades($planter, $by, $start->subYears($seasons)->subDays(60));
-        $this->change->of($planter, static function (Planter $planter, Touched $touched) use ($counted): void {
+        $this->change->of($planter, static function (Planter $planter, Affected $touched) use ($counted): void {
             $touched->rows = array_fill_keys(range(1, $planter->row_count), true);
             $touched->forecasts = true;
             $touched->counted = array_fill_keys($counted, true);

@@ -14,7 +14,7 @@ use Ustrel\Core\Field\Watch\Watched;
 use Ustrel\Core\Measure\NumberFault;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Meter\MeterSchool;
+use Ustrel\Core\Meter\MeterStrategy;
 use Ustrel\Core\Opener\ShimAdviceCode;
 use Ustrel\Core\Parts\FitRule;
 use Ustrel\Core\Parts\LedgerFaultCode;
@@ -29,7 +29,7 @@ use Ustrel\Core\Spec\Judging\Chip;
 use Ustrel\Core\Spec\Judging\ReasonCode;
 use Ustrel\Core\Spec\Judging\State;
 use Ustrel\Core\Spec\Judging\Verdict;
-use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Rules\RuleName;
 use Ustrel\Core\Spec\Side;
@@ -63,10 +63,10 @@ it('has words for everything that core can say', function (string $group, string
     ['number', NumberFault::class], ['reason', ReasonCode::class], ['doubt', DoubtCode::class], ['verdict', Verdict::class],
     ['check', CheckKey::class], ['measure', CheckKey::class], ['station', Station::class], ['caution', Station::class], ['side', Side::class],
     ['chip', Chip::class], ['state', State::class], ['entry', Entry::class], ['result', Result::class], ['fit', FitRule::class],
-    ['refused.wrong_kind', CheckKind::class], ['meter', Meter::class], ['drive', Drive::class], ['downforce', Downforce::class], ['closing_wheels', ClosingWheels::class],
+    ['refused.wrong_kind', CheckKind::class], ['meter', MeterType::class], ['drive', Drive::class], ['downforce', Downforce::class], ['closing_wheels', ClosingWheels::class],
     ['walk_kind', WalkKind::class], ['walk_order', WalkOrder::class], ['row_unit', RowUnitType::class], ['slot', Slot::class], ['removal', RemovalReason::class], ['ledger', LedgerFaultCode::class], ['shims', ShimAdviceCode::class],
     ['soil', Soil::class], ['residue', Residue::class], ['tillage', Tillage::class], ['import.kind', ImportKind::class], ['standing', Standing::class],
-    ['watched', Watched::class], ['group_kind', GroupKind::class], ['practice_fault', PracticeFault::class], ['meter_school', MeterSchool::class],
+    ['watched', Watched::class], ['group_kind', GroupKind::class], ['practice_fault', PracticeFault::class], ['meter_school', MeterStrategy::class],
 ]);
 
 it('has words for every alarm, and for every line of a monitor that cannot be read', function (): void {

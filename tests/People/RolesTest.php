@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\Bench\Stand;
+use App\Models\Bench\Device;
 use App\Models\People\Role;
 use App\Models\User;
 use App\People\GuestLinks;
@@ -58,7 +58,7 @@ it('lets each role do what is its own on every route, and nothing else', functio
                 $wrong[] = "{$role} {$name}: {$status}";
             }
             if ($name === 'DELETE api/stands/{stand}') {
-                $ids['stand'] = Stand::query()->create(['workshop_id' => $workshop->id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id;
+                $ids['stand'] = Device::query()->create(['workshop_id' => $workshop->id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id;
             }
             if ($name === 'DELETE api/people/invitations/{invitation}') {
                 $ids['invitation'] = app(Invite::class)($this->technician, Role::Helper, null)[0]->id;

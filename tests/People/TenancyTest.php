@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 use App\Models\Aim;
+use App\Models\Bench\Device;
 use App\Models\Bench\Disc;
 use App\Models\Bench\Meter;
 use App\Models\Bench\SeedLot;
-use App\Models\Bench\Stand;
 use App\Models\Parts\Order;
 use App\Models\Parts\PartType;
 use App\Models\Parts\Supplier;
@@ -59,7 +59,7 @@ it('answers the neighbour with 404 on every route about something', function ():
     $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id, 'row' => 1, 'check' => 'own_1', 'photo' => $photo, 'pack' => Pack::factory()->create(['workshop_id' => $this->technician->workshop_id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $this->technician->workshop_id])->id, 'import' => Import::factory()->for($planter)->for($this->technician)->create()->id];
     $ids += ['supplier' => Supplier::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Brook Supply'])->id, 'order' => Order::query()->create(['workshop_id' => $this->technician->workshop_id, 'user_id' => $this->technician->id, 'lines' => [], 'key' => (string) Str::uuid7()])->id];
     $ids += ['other' => $planter->id, 'seedLot' => SeedLot::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Popcorn 7', 'seeds_per_unit' => 80000])->id, 'calculation' => 'marker', 'meter' => Meter::query()->create(['workshop_id' => $this->technician->workshop_id, 'serial' => 'T-1'])->id, 'disc' => Disc::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => '60 cells', 'cells' => 60])->id, 'aim' => Aim::query()->create(['workshop_id' => $this->technician->workshop_id, 'crop' => 'milo'])->id];
-    $ids += ['stand' => Stand::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id, 'standRun' => $this->standRun($planter)->id];
+    $ids += ['stand' => Device::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id, 'standRun' => $this->standRun($planter)->id];
     $ids += $this->watched($planter);
     $ids += ['person' => User::factory()->for($this->technician->workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id];
     $neighbour = $this->technicianOf('Lowmoor Planter Services');

@@ -6,7 +6,7 @@ use App\Console\Pulse;
 use App\Models\Parts\PartType;
 use App\Models\Record\Import;
 use App\Models\Record\ImportState;
-use App\Models\Record\Job;
+use App\Models\Record\QueuedJob;
 use App\Models\Walk\Reading;
 use App\Models\Walk\Walk;
 use App\Record\Import\CsvFile;
@@ -261,7 +261,7 @@ it('tries again where the database was away for a moment, and says so in the end
 it('tells who watches over it that work waits and nobody works', function (): void {
     Cache::forget('worker.pulse');
     $this->get('/up')->assertNoContent();
-    Job::query()->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => time() - 300, 'created_at' => time() - 300]);
+    QueuedJob::query()->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => time() - 300, 'created_at' => time() - 300]);
     $this->get('/up')->assertStatus(503);
     app(Pulse::class)->beat();
     $this->get('/up')->assertNoContent();

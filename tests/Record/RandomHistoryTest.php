@@ -124,7 +124,7 @@ final class Whim
     private function fitted(): array
     {
         $slot = [['opener_blade', 'left'], ['opener_blade', 'right'], ['seed_tube_guard', 'centre'], ['seed_tube', 'centre']][$this->random->getInt(0, 3)];
-        $piece = $this->random->getInt(0, 3) === 0 ? $this->any(LedgerEvent::held($this->planter->id)->where('slot', $slot[0])->whereNotNull('part_id')->orderBy('happened_at')->pluck('part_id')->all()) : null;
+        $piece = $this->random->getInt(0, 3) === 0 ? $this->any(LedgerEvent::current($this->planter->id)->where('slot', $slot[0])->whereNotNull('part_id')->orderBy('happened_at')->pluck('part_id')->all()) : null;
 
         return array_filter([
             'id' => (string) Str::uuid7(), 'kind' => 'fitted', 'happened_at' => $this->moment(), 'row' => $this->random->getInt(1, 3), 'slot' => $slot[0], 'side' => $slot[1], 'part_id' => $piece,
@@ -135,7 +135,7 @@ final class Whim
     /** @return array{string, string, array<string, mixed>} */
     private function takenOut(): array
     {
-        $fitting = $this->any(LedgerEvent::held($this->planter->id)->where('kind', 'fitted')->orderBy('happened_at')->pluck('id')->all()) ?? (string) Str::uuid7();
+        $fitting = $this->any(LedgerEvent::current($this->planter->id)->where('kind', 'fitted')->orderBy('happened_at')->pluck('id')->all()) ?? (string) Str::uuid7();
 
         return ['POST', "/api/planters/{$this->planter->id}/ledger", ['events' => [$this->kept('ledger', ['id' => (string) Str::uuid7(), 'kind' => 'removed', 'fitting_id' => $fitting, 'reason' => 'worn', 'happened_at' => $this->moment()])]]];
     }

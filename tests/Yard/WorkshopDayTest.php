@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\Wear\Renewal;
+use App\Models\Wear\RenewedPart;
 use Illuminate\Http\UploadedFile;
 
 /** Half past eleven on the evening of the 20th in the west; in Greenwich it is the 21st. */
@@ -20,7 +20,7 @@ it('lives in the workshop\'s day', function (): void {
     $this->logAcres($this->planter, '2026-04-21', 40)->assertUnprocessable()->assertJsonValidationErrors(['day' => '2026-04-21 is still to come']);
     $walk = $this->openWalk($this->planter);
     $this->record($this->planter, $this->fitting(1, '', ['happened_at' => now()->toIso8601ZuluString()]))->assertCreated();
-    expect(Renewal::query()->where('check_key', 'opener_blade_diameter')->firstOrFail()->reasons[0]['on'])->toBe('2026-04-20');
+    expect(RenewedPart::query()->where('check_key', 'opener_blade_diameter')->firstOrFail()->reasons[0]['on'])->toBe('2026-04-20');
     $this->record($this->planter, $this->fitting(2, '2026-04-21', ['happened_at' => '2026-04-21T12:00:00Z']))->assertUnprocessable()->assertJsonValidationErrors(['events.0.happened_at' => 'not in the future']);
     $answer = $this->post("/api/planters/{$this->planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('a.csv', "Date,Field,Acres\n2026-04-20,A,5\n2026-04-21,B,5\n"), 'kind' => 'acres', 'mode' => 'good']);
     expect($answer->json('result'))->toMatchArray(['kept' => 1, 'bad' => 1])

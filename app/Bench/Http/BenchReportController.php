@@ -91,6 +91,6 @@ final class BenchReportController extends Controller
 
     private static function run(mixed $id, Planter $planter, string $field): BenchRun
     {
-        return (is_string($id) && Str::isUuid($id) ? BenchRun::held($planter->id)->find($id) : null) ?? throw ValidationException::withMessages([$field => __('bench.gone')]);
+        return (is_string($id) && Str::isUuid($id) ? BenchRun::current($planter->id)->find($id) : null) ?? throw ValidationException::withMessages([$field => __('bench.gone')]);
     }
 }

@@ -10,7 +10,7 @@ use App\Spec\ShopAims;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Meter\Heavy;
-use Ustrel\Core\Meter\MeterSchool;
+use Ustrel\Core\Meter\MeterStrategy;
 use Ustrel\Core\Meter\RunFinding;
 use Ustrel\Core\Meter\RunSetUp;
 use Ustrel\Core\Meter\SeedsNeeded;
@@ -87,7 +87,7 @@ use Ustrel\Core\Walk\Place;
         new OA\Property(property: 'by', type: 'string'),
         new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
     ], type: 'object')),
-    new OA\Property(property: 'school', description: 'When meters are due', type: 'string', enum: MeterSchool::class),
+    new OA\Property(property: 'school', description: 'When meters are due', type: 'string', enum: MeterStrategy::class),
     new OA\Property(property: 'due', description: 'Lots of the season that rows were not run with yet, where each size is to be', type: 'array', items: new OA\Items(required: ['row', 'seeds'], properties: [
         new OA\Property(property: 'row', type: 'integer'),
         new OA\Property(property: 'seeds', type: 'array', items: new OA\Items(type: 'string')),

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Bench\Http;
 
+use App\Http\Api\Inlined;
 use App\Http\Api\Schema;
-use App\Http\Api\Spread;
 use App\Models\Bench\Disc;
 
 final readonly class DiscView extends Schema
 {
     public function __construct(
-        #[Spread] public DiscEdit $edit,
+        #[Inlined] public DiscEdit $edit,
         public int $id,
     ) {
     }

@@ -67,7 +67,7 @@ final class MetersController extends Controller
     {
         $stays = $this->meters->stays($workshop->id);
         $runs = $this->meters->runs($workshop, $stays);
-        $moves = MeterMove::held($workshop->id)->get()->keyBy('id')->all();
+        $moves = MeterMove::current($workshop->id)->get()->keyBy('id')->all();
 
         return array_values(Meter::query()->where('workshop_id', $workshop->id)->orderBy('serial')->get()
             ->map(static fn (Meter $meter): array => MeterListShape::meter($meter, $stays[$meter->id] ?? [], $moves, $runs[$meter->id] ?? []))->all());

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Bench\Http;
 
 use App\Bench\Seed\SeedQuery;
+use App\Http\Api\Inlined;
 use App\Http\Api\Schema;
-use App\Http\Api\Spread;
 use App\Models\Bench\Disc;
 use App\Models\Bench\SeedLot;
 use Ustrel\Core\Parts\Stock\Stock;
@@ -14,7 +14,7 @@ use Ustrel\Core\Parts\Stock\Stock;
 final readonly class SeedLotView extends Schema
 {
     public function __construct(
-        #[Spread] public SeedLotEdit $edit,
+        #[Inlined] public SeedLotEdit $edit,
         public int $id,
         /** Units; null where nobody counted */
         public ?float $on_hand,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Bench\Http;
 
 use App\Http\Controller;
-use App\Models\Bench\Stand;
+use App\Models\Bench\Device;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -18,7 +18,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'id', type: 'integer'),
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'made_at', type: 'string', format: 'date-time'),
-    new OA\Property(property: 'kind', type: 'string', enum: [Stand::STAND, Stand::MONITOR]),
+    new OA\Property(property: 'kind', type: 'string', enum: [Device::STAND, Device::MONITOR]),
     new OA\Property(property: 'heard_at', type: 'string', format: 'date-time', nullable: true),
 ])]
 final class StandController extends Controller
@@ -35,7 +35,7 @@ final class StandController extends Controller
     #[OA\Post(path: '/api/stands', operationId: 'addStand', tags: ['bench'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['name'], properties: [
         new OA\Property(property: 'name', type: 'string', maxLength: 80),
-        new OA\Property(property: 'kind', description: 'A test stand where it is left out', type: 'string', enum: [Stand::STAND, Stand::MONITOR]),
+        new OA\Property(property: 'kind', description: 'A test stand where it is left out', type: 'string', enum: [Device::STAND, Device::MONITOR]),
     ]))]
     #[OA\Response(response: 201, description: 'With its token, which is shown this once', content: new OA\JsonContent(required: ['stand', 'token'], properties: [
         new OA\Property(property: 'stand', ref: '#/components/schemas/Stand'),
@@ -43,8 +43,8 @@ final class StandController extends Controller
     ]))]
     public function store(Request $request): JsonResponse
     {
-        $told = $request->validate(['name' => ['required', 'string', 'max:80'], 'kind' => ['sometimes', 'string', Rule::in([Stand::STAND, Stand::MONITOR])]], ['name.*' => __('stand.name'), 'kind.*' => __('stand.kind')]);
-        [$name, $kind] = [trim($told['name']), $told['kind'] ?? Stand::STAND];
+        $told = $request->validate(['name' => ['required', 'string', 'max:80'], 'kind' => ['sometimes', 'string', Rule::in([Device::STAND, Device::MONITOR])]], ['name.*' => __('stand.name'), 'kind.*' => __('stand.kind')]);
+        [$name, $kind] = [trim($told['name']), $told['kind'] ?? Device::STAND];
         if ($name === '') {
             throw ValidationException::withMessages(['name' => __('stand.name')]);
         }
@@ -64,7 +64,7 @@ final class StandController extends Controller
 
     #[OA\Delete(path: '/api/stands/{stand}', operationId: 'removeStand', description: 'Its token ends at once; what it delivered stays', tags: ['bench'])]
     #[OA\Response(response: 204, description: 'Gone')]
-    public function destroy(Stand $stand): JsonResponse
+    public function destroy(Device $stand): JsonResponse
     {
         DB::transaction(static function () use ($stand): void {
             $stand->tokens()->delete();
@@ -75,7 +75,7 @@ final class StandController extends Controller
     }
 
     /** @return array<string, mixed> */
-    private static function shape(Stand $stand): array
+    private static function shape(Device $stand): array
     {
         return ['id' => $stand->id, 'name' => $stand->name, 'kind' => $stand->kind, 'made_at' => $stand->made_at->toIso8601ZuluString(), 'heard_at' => $stand->heard_at?->toIso8601ZuluString()];
     }

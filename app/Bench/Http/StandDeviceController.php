@@ -6,7 +6,7 @@ namespace App\Bench\Http;
 
 use App\Bench\Stand\Ingest;
 use App\Http\Controller;
-use App\Models\Bench\Stand;
+use App\Models\Bench\Device;
 use App\Models\Bench\StandRun;
 use App\Record\Refused;
 use Carbon\CarbonImmutable;
@@ -92,14 +92,14 @@ final class StandDeviceController extends Controller
     }
 
     /** @return Builder<StandRun> of the stand's own workshop */
-    private static function of(Stand $stand): Builder
+    private static function of(Device $stand): Builder
     {
         return StandRun::query()->whereIn('planter_id', $stand->workshop->planters()->select('id'));
     }
 
-    private function stand(Request $request): Stand
+    private function stand(Request $request): Device
     {
-        /** @var Stand the routes that call this let nobody else in */
+        /** @var Device the routes that call this let nobody else in */
         return $request->user();
     }
 }

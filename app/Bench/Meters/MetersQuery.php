@@ -17,7 +17,7 @@ final readonly class MetersQuery
     /** @return array<int, non-empty-list<MeterStay>> by meter, the earliest first */
     public function stays(int $workshopId): array
     {
-        return MeterStays::of(array_values(MeterMove::held($workshopId)->get()->map(static fn (MeterMove $move) => $move->move())->all()));
+        return MeterStays::of(array_values(MeterMove::current($workshopId)->get()->map(static fn (MeterMove $move) => $move->move())->all()));
     }
 
     /**

@@ -8,11 +8,11 @@ use App\Models\Bench\Meter;
 use App\Models\Planter;
 use App\Models\User;
 use App\Models\Workshop;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Inbox;
 use App\Record\NotTaken;
 use App\Record\Receipt;
-use App\Record\Touched;
 use Illuminate\Validation\ValidationException;
 use Ustrel\Core\Meter\Places\MeterStays;
 
@@ -35,7 +35,7 @@ final readonly class MoveMeters
     public function __invoke(User $by, array $items): array
     {
         return $this->change->ofWorkshop($by->workshop_id, function (Workshop $workshop) use ($by, $items): array {
-            $receipts = (new Inbox($workshop, $by))->takeWhole(new MeterMoves($workshop), $items, new Touched);
+            $receipts = (new Inbox($workshop, $by))->takeWhole(new MeterMoves($workshop), $items, new Affected);
             $clash = MeterStays::clash($this->meters->stays($workshop->id));
             if ($clash !== null) {
                 [$planter, $row] = $clash[0]->move->row ?? [0, 0];

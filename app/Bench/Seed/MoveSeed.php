@@ -6,11 +6,11 @@ namespace App\Bench\Seed;
 
 use App\Models\User;
 use App\Models\Workshop;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Inbox;
 use App\Record\NotTaken;
 use App\Record\Receipt;
-use App\Record\Touched;
 
 /** Writes down what seed came and went: all of it, or nothing. */
 final readonly class MoveSeed
@@ -27,6 +27,6 @@ final readonly class MoveSeed
      */
     public function __invoke(User $by, array $items): array
     {
-        return $this->change->ofWorkshop($by->workshop_id, static fn (Workshop $workshop): array => (new Inbox($workshop, $by))->takeWhole(new SeedMoves($workshop), $items, new Touched));
+        return $this->change->ofWorkshop($by->workshop_id, static fn (Workshop $workshop): array => (new Inbox($workshop, $by))->takeWhole(new SeedMoves($workshop), $items, new Affected));
     }
 }

@@ -12,8 +12,8 @@ use App\Models\Wear\AcresEntry;
 use App\Models\Workshop;
 use Carbon\CarbonImmutable;
 use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Parts\Stock\ShelfMove;
 use Ustrel\Core\Parts\Stock\Stock;
-use Ustrel\Core\Parts\Stock\StockMove;
 use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 /** Reads what seed a workshop has, and what the fields of the season take of it. */
@@ -24,11 +24,11 @@ final readonly class SeedQuery
     {
         $drawn = self::drawn($workshop);
 
-        return SeedMove::held($workshop->id)->orderBy('recorded_at')->get()->groupBy('seed_lot_id')
+        return SeedMove::current($workshop->id)->orderBy('recorded_at')->get()->groupBy('seed_lot_id')
             ->map(static fn ($moves, int $lot): Stock => Stock::of([...array_values($moves->map(static fn (SeedMove $move) => $move->move())->all()), ...$drawn[$lot] ?? []]))->all();
     }
 
-    /** @return array<int, list<StockMove>> by lot, what planting took of it, as it was kept with each line of the log */
+    /** @return array<int, list<ShelfMove>> by lot, what planting took of it, as it was kept with each line of the log */
     private static function drawn(Workshop $workshop): array
     {
         $drawn = [];
@@ -37,7 +37,7 @@ final readonly class SeedQuery
         foreach (AcresEntry::query()->whereIn('planter_id', $planters)->where('withdrawn', false)->whereNotIn('id', $superseded)->planted()->whereNotNull('units_drawn')->get() as $line) {
             // Planting is taken to be at noon of its day.
             $at = CarbonImmutable::parse("{$line->day->iso} 12:00", $workshop->time_zone)->utc();
-            $drawn[(int) $line->seed_lot_id][] = new StockMove($line->id, StockMoveKind::Used, (int) round(10 * (float) $line->units_drawn), Moment::of($at->toIso8601ZuluString('millisecond')));
+            $drawn[(int) $line->seed_lot_id][] = new ShelfMove($line->id, StockMoveKind::Used, (int) round(10 * (float) $line->units_drawn), Moment::of($at->toIso8601ZuluString('millisecond')));
         }
 
         return $drawn;

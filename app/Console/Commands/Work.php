@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Console\Pulse;
-use App\Models\Record\Job;
+use App\Models\Record\QueuedJob;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Queue;
 
@@ -21,7 +21,7 @@ final class Work extends Command
         Queue::looping(static function () use ($pulse): void {
             $pulse->beat();
             // Who looks for work has none in hand, and there is no other worker: what is taken was by one that was killed or fell over.
-            Job::query()->whereNotNull('reserved_at')->update(['reserved_at' => null]);
+            QueuedJob::query()->whereNotNull('reserved_at')->update(['reserved_at' => null]);
         });
 
         return $this->call('queue:work', ['--sleep' => '0.3', '--tries' => '0']);

@@ -9,11 +9,11 @@ use App\Http\Controller;
 use App\Models\Walk\Walk;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Field\DepthStrategy;
 use Ustrel\Core\Field\RowIndex;
 
 #[OA\Schema(schema: 'DepthIndex', required: ['school', 'tolerance', 'notch_mm', 'median', 'spread_before', 'spread_after', 'rows', 'missing', 'set', 'blades'], properties: [
-    new OA\Property(property: 'school', description: 'What the shop does about it', type: 'string', enum: DepthSchool::class),
+    new OA\Property(property: 'school', description: 'What the shop does about it', type: 'string', enum: DepthStrategy::class),
     new OA\Property(property: 'tolerance', description: 'Notches that a row may be off', type: 'number'),
     new OA\Property(property: 'notch_mm', description: 'What one notch moves the gauge wheels by', type: 'number'),
     new OA\Property(property: 'median', description: 'Notch; null before three quarters of the rows are measured', type: 'number', nullable: true),

@@ -26,7 +26,7 @@ final class EmergenceController extends Controller
     public function show(Request $request, Planter $planter): JsonResponse
     {
         $planter->load('workshop');
-        $counts = StandCount::held($planter->id)->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get();
+        $counts = StandCount::current($planter->id)->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get();
 
         return new JsonResponse(EmergenceShape::of($planter, $counts, PlantedThere::by($planter), $this->user($request)->units));
     }

@@ -15,9 +15,9 @@ use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\Calc\CalcUnit;
 use Ustrel\Core\Field\Diagnosis\Symptom;
-use Ustrel\Core\Field\Stand\Evenness;
-use Ustrel\Core\Field\Stand\ShortRows;
-use Ustrel\Core\Field\Stand\StandCount as Counted;
+use Ustrel\Core\Field\Emergence\Evenness;
+use Ustrel\Core\Field\Emergence\PlantCount;
+use Ustrel\Core\Field\Emergence\ShortRows;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\Aims;
 
@@ -97,11 +97,11 @@ final class EmergenceShape
         $zone = $planter->workshop->time_zone;
         $width = $planter->spacing()->toInches();
         $newest = $counts->unique('row_number')->keyBy('row_number')->sortKeys();
-        $counted = $newest->map(static fn (StandCount $of): Counted => $of->counted($zone))->all();
+        $counted = $newest->map(static fn (StandCount $of): PlantCount => $of->counted($zone))->all();
         // Rows are held against each other by what was counted on one day.
         $day = $counts->firstOrFail()->happened_at->setTimezone($zone)->toDateString();
         $short = ShortRows::among(array_intersect_key($counted, $newest->filter(static fn (StandCount $of): bool => $of->happened_at->setTimezone($zone)->toDateString() === $day)->all()));
-        $stand = Counted::together(array_values($counted), $width);
+        $stand = PlantCount::together(array_values($counted), $width);
         $expected = StandCount::expectedBy($counts);
 
         $there = $planted->on($counts->firstOrFail()->field, $counts->firstOrFail()->planted_on);
@@ -111,7 +111,7 @@ final class EmergenceShape
             'crop' => $there['crop'] ?? '', 'aim_hours' => $aims->emergenceHours, 'cost' => $there === null || $expected === null ? null : self::cost($planter->workshop, $there, $stand->value, $expected, $words),
             'field' => $counts->firstOrFail()->field, 'planted_on' => $counts->firstOrFail()->planted_on->iso, 'stand' => $words->said($stand, CalcUnit::PlantsAnAcre),
             'expected' => $expected === null ? null : $words->said($expected, CalcUnit::PlantsAnAcre), 'share' => $expected === null ? null : round($stand->value / $expected, 3), 'short' => array_keys($short),
-            'rows' => array_values($newest->map(static fn (StandCount $of, int $row): array => self::row($of, $counted[$row], array_values($counts->where('row_number', $row)->map(static fn (StandCount $one): Counted => $one->counted($zone))->all()), $short[$row] ?? null, $width, $words, $zone, $aims))->all()),
+            'rows' => array_values($newest->map(static fn (StandCount $of, int $row): array => self::row($of, $counted[$row], array_values($counts->where('row_number', $row)->map(static fn (StandCount $one): PlantCount => $one->counted($zone))->all()), $short[$row] ?? null, $width, $words, $zone, $aims))->all()),
         ];
     }
 
@@ -145,13 +145,13 @@ final class EmergenceShape
     }
 
     /**
-     * @param  list<Counted>  $all  of the row
+     * @param  list<PlantCount>  $all  of the row
      * @return array<string, mixed>
      */
-    private static function row(StandCount $newest, Counted $counted, array $all, ?float $against, float $width, FigureWords $words, string $zone, Aims $aims): array
+    private static function row(StandCount $newest, PlantCount $counted, array $all, ?float $against, float $width, FigureWords $words, string $zone, Aims $aims): array
     {
         // Counts on one marked length belong together.
-        $fit = Evenness::of(array_values(array_filter($all, static fn (Counted $of): bool => abs($of->feet - $counted->feet) < 0.01)));
+        $fit = Evenness::of(array_values(array_filter($all, static fn (PlantCount $of): bool => abs($of->feet - $counted->feet) < 0.01)));
 
         return [
             'row' => $newest->row_number, 'id' => $newest->id, 'stand' => $words->said($counted->stand($width), CalcUnit::PlantsAnAcre), 'plants' => $counted->plants, 'length' => $words->said($counted->feet, CalcUnit::Foot),

@@ -6,7 +6,7 @@ namespace App\Field\Http;
 
 use App\Field\Watch\Listen;
 use App\Http\Controller;
-use App\Models\Bench\Stand;
+use App\Models\Bench\Device;
 use App\Models\Field\WatchRun;
 use App\Record\Refused;
 use Carbon\CarbonImmutable;
@@ -82,14 +82,14 @@ final class MonitorController extends Controller
     }
 
     /** @return Builder<WatchRun> of the monitor's own workshop, but for practice */
-    private static function of(Stand $monitor): Builder
+    private static function of(Device $monitor): Builder
     {
         return WatchRun::query()->toShow()->whereNull('practice')->whereIn('planter_id', $monitor->workshop->planters()->select('id'));
     }
 
-    private function monitor(Request $request): Stand
+    private function monitor(Request $request): Device
     {
-        /** @var Stand the routes that call this let nobody else in */
+        /** @var Device the routes that call this let nobody else in */
         return $request->user();
     }
 }

@@ -11,9 +11,9 @@ use App\Models\Plan\SeasonPlan;
 use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Field\Settings\Setting as Made;
 use Ustrel\Core\Field\Settings\SettingGround;
 use Ustrel\Core\Field\Settings\SettingKey;
+use Ustrel\Core\Field\Settings\SettingValue;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
@@ -81,12 +81,12 @@ final class SettingShape
         $made = static fn (Setting $setting): array => self::made($setting, $words);
         $recalled = $ground->isUnsaid() ? [] : SettingsQuery::log($held)->recalled($ground);
         $byId = $held->keyBy('id')->all();
-        $last = collect($recalled)->map(static fn (Made $of): Setting => $byId[$of->id])->sortBy('happened_at')->last();
+        $last = collect($recalled)->map(static fn (SettingValue $of): Setting => $byId[$of->id])->sortBy('happened_at')->last();
 
         return [
             'now' => array_map($made, SettingsQuery::now($held)),
             'log' => $held->take(self::LOGGED)->map($made)->values()->all(),
-            'recalled' => $recalled === [] ? null : array_map(static fn (Made $of): array => self::made($byId[$of->id], $words), $recalled),
+            'recalled' => $recalled === [] ? null : array_map(static fn (SettingValue $of): array => self::made($byId[$of->id], $words), $recalled),
             'went' => $last === null ? [] : $went($last),
             'keys' => array_map(static fn (SettingKey $key): array => ['key' => $key->value, 'unit' => $key->unit() === null ? null : $words->unit($key->unit()), 'of_rows' => $key->isOfRows()], SettingKey::cases()),
             'grounds' => array_map(static fn (array $field): array => ['field' => $field['name'], 'crop' => (string) $field['crop'], 'soil' => $field['soil'], 'residue' => $field['residue']], $plan->fields),

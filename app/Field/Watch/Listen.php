@@ -17,8 +17,8 @@ use Illuminate\Support\Facades\DB;
 use Ustrel\Core\Field\Watch\InvalidWatch;
 use Ustrel\Core\Field\Watch\MonitorLine;
 use Ustrel\Core\Field\Watch\PassSummary;
+use Ustrel\Core\Field\Watch\RaisedAlarm;
 use Ustrel\Core\Field\Watch\RowWatch;
-use Ustrel\Core\Field\Watch\WatchAlarm as Alarm;
 use Ustrel\Core\Field\Watch\Watched;
 use Ustrel\Core\Field\Watch\WatchNews;
 
@@ -175,7 +175,7 @@ final readonly class Listen
         return array_map(static fn (array $of): array => array_map(static fn (float $figure): float => round($figure, 2), $of), $figures);
     }
 
-    private static function keepAlarm(WatchRun $run, Alarm $alarm, float $mph): void
+    private static function keepAlarm(WatchRun $run, RaisedAlarm $alarm, float $mph): void
     {
         WatchAlarm::query()->create([
             'watch_run_id' => $run->id, 'at' => $run->moment($alarm->ms), 'kind' => $alarm->kind, 'watched' => $alarm->of, 'rows' => $alarm->rows, 'group_kind' => $alarm->group?->kind, 'group_name' => $alarm->group?->name,

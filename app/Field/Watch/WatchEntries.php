@@ -7,13 +7,13 @@ namespace App\Field\Watch;
 use App\Models\Field\WatchAlarm;
 use App\Models\Field\WatchEntry;
 use App\Models\Field\WatchRun;
+use App\Record\Affected;
 use App\Record\Declared;
 use App\Record\Envelope;
 use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
 use App\Record\Refused;
-use App\Record\Touched;
 use Ustrel\Core\Field\Watch\WatchEntryKind;
 
 /** What people say of one run while its rows are watched. */
@@ -49,7 +49,7 @@ final readonly class WatchEntries implements Kind
         return ['watch_run_id' => $this->run->id, 'kind' => $kind->value, 'watch_alarm_id' => $alarm, 'row_number' => $row];
     }
 
-    public function touch(array $rows, array $superseded, Touched $touched): void
+    public function affect(array $rows, array $superseded, Affected $affected): void
     {
         $left = array_values(array_unique(array_column(array_filter($rows, static fn (array $row): bool => $row['kind'] === WatchEntryKind::Left->value), 'watch_alarm_id')));
         $known = WatchEntry::query()->whereIn('watch_alarm_id', $left)->where('kind', WatchEntryKind::Left)->whereNotIn('id', array_column($rows, 'id'))->pluck('watch_alarm_id')->all();

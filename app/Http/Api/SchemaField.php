@@ -73,7 +73,7 @@ final readonly class SchemaField
             trim((string) preg_replace('~^/\*\*\s*|\s*\*/$|^\s*\*\s?|@var\s+[^\s>]+>?\s*~m', '', $comment)),
             ($property->getAttributes(Field::class)[0] ?? null)?->newInstance() ?? new Field,
             preg_match('~@var\s+(?:non-empty-)?list<(\w+)>~', $comment, $found) === 1 ? self::named($found[1], $property->getDeclaringClass()) : null,
-            $property->getAttributes(Spread::class) !== [],
+            $property->getAttributes(Inlined::class) !== [],
         );
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Models\Bench\Stand;
+use App\Models\Bench\Device;
 use Closure;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
@@ -23,6 +23,6 @@ final class DevicesOnly
         /** @var mixed $device whoever the token is of */
         $device = $request->user();
 
-        return $device instanceof Stand && $device->tokenCan($ability) ? $next($request) : throw new AuthenticationException;
+        return $device instanceof Device && $device->tokenCan($ability) ? $next($request) : throw new AuthenticationException;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Bench;
 
-use App\Models\Concerns\IsHeld;
+use App\Models\Concerns\HasCurrent;
 use App\Models\Planter;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -52,8 +52,8 @@ use Ustrel\Core\Meter\Stage;
  */
 final class BenchRun extends Model
 {
+    use HasCurrent;
     use HasUuids;
-    use IsHeld;
 
     public $timestamps = false;
 

@@ -6,7 +6,7 @@ namespace App\Models\Bench;
 
 use App\Models\Concerns\IsWatched;
 use Illuminate\Database\Eloquent\Model;
-use Ustrel\Core\Meter\Disc as Plate;
+use Ustrel\Core\Meter\SeedDisc;
 
 /**
  * A disc or plate of a workshop.
@@ -29,8 +29,8 @@ final class Disc extends Model
 
     protected $attributes = ['revision' => 0];
 
-    public function plate(): Plate
+    public function plate(): SeedDisc
     {
-        return new Plate($this->cells, $this->from_size === null ? null : (float) $this->from_size, $this->to_size === null ? null : (float) $this->to_size);
+        return new SeedDisc($this->cells, $this->from_size === null ? null : (float) $this->from_size, $this->to_size === null ? null : (float) $this->to_size);
     }
 }

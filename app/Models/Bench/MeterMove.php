@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models\Bench;
 
-use App\Models\Concerns\IsHeldByWorkshop;
+use App\Models\Concerns\HasCurrentOfWorkshop;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Meter\Places\MeterMove as Move;
+use Ustrel\Core\Meter\Places\MeterPlacement;
 use Ustrel\Core\Meter\Places\MeterTo;
 
 /**
@@ -31,8 +31,8 @@ use Ustrel\Core\Meter\Places\MeterTo;
  */
 final class MeterMove extends Model
 {
+    use HasCurrentOfWorkshop;
     use HasUuids;
-    use IsHeldByWorkshop;
 
     public $timestamps = false;
 
@@ -40,8 +40,8 @@ final class MeterMove extends Model
 
     protected $casts = ['to' => MeterTo::class, 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
 
-    public function move(): Move
+    public function move(): MeterPlacement
     {
-        return new Move($this->id, $this->meter_id, $this->planter_id === null ? null : [$this->planter_id, (int) $this->row_number], Moment::of($this->happened_at->toIso8601ZuluString('millisecond')));
+        return new MeterPlacement($this->id, $this->meter_id, $this->planter_id === null ? null : [$this->planter_id, (int) $this->row_number], Moment::of($this->happened_at->toIso8601ZuluString('millisecond')));
     }
 }

@@ -6,7 +6,7 @@ namespace App\Models\Bench;
 
 use App\Models\Concerns\IsWatched;
 use Illuminate\Database\Eloquent\Model;
-use Ustrel\Core\Meter\SeedLot as Lot;
+use Ustrel\Core\Meter\LotFigures;
 
 /**
  * A lot of seed of a workshop.
@@ -42,8 +42,8 @@ final class SeedLot extends Model
         return ['former_names'];
     }
 
-    public function lot(): Lot
+    public function lot(): LotFigures
     {
-        return new Lot($this->seeds_per_unit, $this->germination === null ? null : (float) $this->germination, $this->price === null ? null : (float) $this->price);
+        return new LotFigures($this->seeds_per_unit, $this->germination === null ? null : (float) $this->germination, $this->price === null ? null : (float) $this->price);
     }
 }

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models\Bench;
 
-use App\Models\Concerns\IsHeldByWorkshop;
+use App\Models\Concerns\HasCurrentOfWorkshop;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Parts\Stock\StockMove as Move;
+use Ustrel\Core\Parts\Stock\ShelfMove;
 use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 /**
@@ -33,8 +33,8 @@ use Ustrel\Core\Parts\Stock\StockMoveKind;
  */
 final class SeedMove extends Model
 {
+    use HasCurrentOfWorkshop;
     use HasUuids;
-    use IsHeldByWorkshop;
 
     public $timestamps = false;
 
@@ -42,9 +42,9 @@ final class SeedMove extends Model
 
     protected $casts = ['kind' => StockMoveKind::class, 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
 
-    public function move(): Move
+    public function move(): ShelfMove
     {
-        return new Move($this->id, $this->kind, $this->tenths, Moment::of($this->happened_at->toIso8601ZuluString('millisecond')));
+        return new ShelfMove($this->id, $this->kind, $this->tenths, Moment::of($this->happened_at->toIso8601ZuluString('millisecond')));
     }
 
     /** @return BelongsTo<User, $this> */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Concerns;
 
-use App\Record\Document;
+use App\Models\PlainValue;
 
 /** Tells whether what a form was filled from still stands, so that nobody overwrites what somebody else saved meanwhile. */
 trait HasVersion
@@ -15,7 +15,7 @@ trait HasVersion
     /** Changes with what is in the form, and with nothing else. */
     public function version(): string
     {
-        $values = array_map(fn (string $column): mixed => Document::plain($this->getAttribute($column)), $this->written());
+        $values = array_map(fn (string $column): mixed => PlainValue::of($this->getAttribute($column)), $this->written());
 
         return substr(hash('sha256', json_encode($values, JSON_THROW_ON_ERROR)), 0, 16);
     }

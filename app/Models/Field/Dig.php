@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Field;
 
-use App\Models\Concerns\IsHeld;
+use App\Models\Concerns\HasCurrent;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
@@ -42,8 +42,8 @@ use Ustrel\Core\Wear\Acres\Residue;
  */
 final class Dig extends Model
 {
+    use HasCurrent;
     use HasUuids;
-    use IsHeld;
 
     public $timestamps = false;
 

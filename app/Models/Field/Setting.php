@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Models\Field;
 
-use App\Models\Concerns\IsHeld;
+use App\Models\Concerns\HasCurrent;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Ustrel\Core\Field\Settings\Setting as Made;
 use Ustrel\Core\Field\Settings\SettingGround;
 use Ustrel\Core\Field\Settings\SettingKey;
+use Ustrel\Core\Field\Settings\SettingValue;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
@@ -41,8 +41,8 @@ use Ustrel\Core\Wear\Acres\Soil;
  */
 final class Setting extends Model
 {
+    use HasCurrent;
     use HasUuids;
-    use IsHeld;
 
     public $timestamps = false;
 
@@ -50,9 +50,9 @@ final class Setting extends Model
 
     protected $casts = ['key' => SettingKey::class, 'soil' => Soil::class, 'residue' => Residue::class, 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
 
-    public function made(): Made
+    public function made(): SettingValue
     {
-        return new Made($this->id, $this->key, $this->row_number, $this->value, new SettingGround($this->field, $this->crop, $this->soil, $this->residue), Moment::of($this->happened_at->toIso8601ZuluString('millisecond')));
+        return new SettingValue($this->id, $this->key, $this->row_number, $this->value, new SettingGround($this->field, $this->crop, $this->soil, $this->residue), Moment::of($this->happened_at->toIso8601ZuluString('millisecond')));
     }
 
     /** @return BelongsTo<User, $this> */

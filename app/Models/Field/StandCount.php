@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Models\Field;
 
 use App\Models\Casts\AsDay;
-use App\Models\Concerns\IsHeld;
+use App\Models\Concerns\HasCurrent;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Ustrel\Core\Field\Stand\StandCount as Counted;
+use Ustrel\Core\Field\Emergence\PlantCount;
 use Ustrel\Core\Measure\Day;
 
 /**
@@ -37,8 +37,8 @@ use Ustrel\Core\Measure\Day;
  */
 final class StandCount extends Model
 {
+    use HasCurrent;
     use HasUuids;
-    use IsHeld;
 
     public $timestamps = false;
 
@@ -47,11 +47,11 @@ final class StandCount extends Model
     protected $casts = ['planted_on' => AsDay::class, 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
 
     /** @param  string  $zone  of the workshop: planting is taken to be at noon of its day */
-    public function counted(string $zone): Counted
+    public function counted(string $zone): PlantCount
     {
         $planted = CarbonImmutable::parse("{$this->planted_on->iso} 12:00", $zone);
 
-        return new Counted($this->row_number, max(0.0, $planted->diffInMinutes($this->happened_at) / 60), $this->plants, (float) $this->length / 304.8);
+        return new PlantCount($this->row_number, max(0.0, $planted->diffInMinutes($this->happened_at) / 60), $this->plants, (float) $this->length / 304.8);
     }
 
     /**

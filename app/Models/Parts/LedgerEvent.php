@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Parts;
 
-use App\Models\Concerns\IsHeld;
+use App\Models\Concerns\HasCurrent;
 use App\Models\Planter;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -48,8 +48,8 @@ use Ustrel\Core\Spec\Side;
  */
 final class LedgerEvent extends Model
 {
+    use HasCurrent;
     use HasUuids;
-    use IsHeld;
 
     public $timestamps = false;
 

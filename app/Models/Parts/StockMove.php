@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Parts;
 
-use App\Models\Concerns\IsHeldByWorkshop;
+use App\Models\Concerns\HasCurrentOfWorkshop;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
@@ -31,8 +31,8 @@ use Ustrel\Core\Parts\Stock\StockMoveKind;
  */
 final class StockMove extends Model
 {
+    use HasCurrentOfWorkshop;
     use HasUuids;
-    use IsHeldByWorkshop;
 
     public $timestamps = false;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Plan;
 
-use App\Models\Concerns\IsHeld;
+use App\Models\Concerns\HasCurrent;
 use App\Models\Concerns\OfPlace;
 use App\Models\Planter;
 use App\Models\User;
@@ -55,8 +55,8 @@ use Ustrel\Core\Spec\Side;
  */
 final class Decision extends Model
 {
+    use HasCurrent;
     use HasUuids;
-    use IsHeld;
     use OfPlace;
 
     public $timestamps = false;

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Plan\Policy\School;
+use Ustrel\Core\Plan\Policy\Strategy;
 
 /**
  * A policy that was chosen for a planter, or for one kind of slot on it: it rules from then until the next.
@@ -19,7 +19,7 @@ use Ustrel\Core\Plan\Policy\School;
  * @property string $id made on the device
  * @property int $planter_id
  * @property Slot|null $slot null for the planter as a whole
- * @property School $school
+ * @property Strategy $school
  * @property array<string, array<string, mixed>> $rules of the shop's own as they were then. Shape: docs/formats.md
  * @property CarbonImmutable $happened_at
  * @property CarbonImmutable $recorded_at
@@ -35,7 +35,7 @@ final class PolicyChoice extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['slot' => Slot::class, 'school' => School::class, 'rules' => 'array', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
+    protected $casts = ['slot' => Slot::class, 'school' => Strategy::class, 'rules' => 'array', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
 
     /** @return BelongsTo<Planter, $this> */
     public function planter(): BelongsTo

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Walk;
 
-use App\Models\Concerns\IsHeld;
+use App\Models\Concerns\HasCurrent;
 use App\Models\Concerns\OfPlace;
 use App\Models\Planter;
 use App\Models\User;
@@ -37,8 +37,8 @@ use Ustrel\Core\Walk\NoteKind;
  */
 final class Note extends Model
 {
+    use HasCurrent;
     use HasUuids;
-    use IsHeld;
     use OfPlace;
 
     public $timestamps = false;

@@ -10,9 +10,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Field\DepthStrategy;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Spec\SpecSheet as Sheet;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Walk\WalkKind;
 use Ustrel\Core\Walk\WalkOrder;
 
@@ -38,7 +38,7 @@ use Ustrel\Core\Walk\WalkOrder;
  * @property CarbonImmutable|null $reopened_at
  * @property CarbonImmutable|null $cautions_acknowledged_at
  * @property string|null $planned_acres what the season was to bring when the walk was made
- * @property DepthSchool $depth_school
+ * @property DepthStrategy $depth_school
  * @property array<string, float> $measuring_sd how far the shop measured off, millimetres by check key
  * @property string $watch_chance over this chance of reaching the limit a part is watched, 0 to 1
  * @property int $guide_revision counts the changes that make a device get its guide anew
@@ -62,7 +62,7 @@ final class Walk extends Model
         'equipment' => 'array',
         'checks' => 'array',
         'measuring_sd' => 'array',
-        'depth_school' => DepthSchool::class,
+        'depth_school' => DepthStrategy::class,
         'imported' => 'boolean',
         'cautions_acknowledged_at' => 'immutable_datetime',
         'started_at' => 'immutable_datetime',

@@ -6,7 +6,7 @@ namespace App\Models\Wear;
 
 use App\Models\Bench\SeedLot;
 use App\Models\Casts\AsDay;
-use App\Models\Concerns\IsHeld;
+use App\Models\Concerns\HasCurrent;
 use App\Models\Planter;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -64,8 +64,8 @@ use Ustrel\Core\Wear\Acres\Tillage;
  */
 final class AcresEntry extends Model
 {
+    use HasCurrent;
     use HasUuids;
-    use IsHeld;
 
     public $timestamps = false;
 

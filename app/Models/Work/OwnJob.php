@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Work;
 
-use App\Models\Concerns\IsHeld;
+use App\Models\Concerns\HasCurrent;
 use App\Models\Planter;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
@@ -31,8 +31,8 @@ use Ustrel\Core\Work\Target;
  */
 final class OwnJob extends Model
 {
+    use HasCurrent;
     use HasUuids;
-    use IsHeld;
 
     public $timestamps = false;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Work;
 
-use App\Models\Concerns\IsHeld;
+use App\Models\Concerns\HasCurrent;
 use App\Models\Planter;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -40,8 +40,8 @@ use Ustrel\Core\Work\WorkEventKind;
  */
 final class WorkEvent extends Model
 {
+    use HasCurrent;
     use HasUuids;
-    use IsHeld;
 
     public $timestamps = false;
 

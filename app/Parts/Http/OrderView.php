@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Parts\Http;
 
+use App\Http\Api\Inlined;
 use App\Http\Api\Schema;
-use App\Http\Api\Spread;
 use App\Models\Parts\Order;
 
 final readonly class OrderView extends Schema
 {
     public function __construct(
-        #[Spread] public OrderEdit $edit,
+        #[Inlined] public OrderEdit $edit,
         public int $id,
         public ?string $supplier,
     ) {

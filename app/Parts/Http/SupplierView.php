@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Parts\Http;
 
+use App\Http\Api\Inlined;
 use App\Http\Api\Schema;
-use App\Http\Api\Spread;
 use App\Models\Parts\Supplier;
 
 final readonly class SupplierView extends Schema
 {
     public function __construct(
-        #[Spread] public SupplierEdit $edit,
+        #[Inlined] public SupplierEdit $edit,
         public int $id,
         /** When its counter was asked what stands now */
         public ?string $answered_at,

@@ -11,8 +11,8 @@ use OpenApi\Attributes as OA;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Plan\Policy\ChangeWhen;
 use Ustrel\Core\Plan\Policy\PolicyLine;
-use Ustrel\Core\Plan\Policy\School;
 use Ustrel\Core\Plan\Policy\Scope;
+use Ustrel\Core\Plan\Policy\Strategy;
 use Ustrel\Core\Plan\Policy\Turn;
 use Ustrel\Core\Plan\Policy\TurnOf;
 
@@ -24,7 +24,7 @@ use Ustrel\Core\Plan\Policy\TurnOf;
     new OA\Property(property: 'looks', description: 'A season', type: 'integer', maximum: 2, minimum: 1),
 ])]
 #[OA\Schema(schema: 'PolicyLine', description: 'Money in the currency of the workshop, a season', required: ['school', 'p10', 'p50', 'p90', 'acre', 'cheapest', 'parts', 'unpriced', 'hours', 'stops', 'lost_worst', 'lost_mean', 'waste'], properties: [
-    new OA\Property(property: 'school', type: 'string', enum: School::class),
+    new OA\Property(property: 'school', type: 'string', enum: Strategy::class),
     new OA\Property(property: 'p10', type: 'number'),
     new OA\Property(property: 'p50', type: 'number'),
     new OA\Property(property: 'p90', type: 'number'),
@@ -44,19 +44,19 @@ use Ustrel\Core\Plan\Policy\TurnOf;
 #[OA\Schema(schema: 'PolicyTurn', required: ['of', 'factor', 'school', 'by'], properties: [
     new OA\Property(property: 'of', type: 'string', enum: TurnOf::class),
     new OA\Property(property: 'factor', description: 'Times what it is now; of a share, the share', type: 'number'),
-    new OA\Property(property: 'school', description: 'That would be the cheapest', type: 'string', enum: School::class),
-    new OA\Property(property: 'by', description: 'Of a share, the policy that goes by it', type: 'string', enum: School::class, nullable: true),
+    new OA\Property(property: 'school', description: 'That would be the cheapest', type: 'string', enum: Strategy::class),
+    new OA\Property(property: 'by', description: 'Of a share, the policy that goes by it', type: 'string', enum: Strategy::class, nullable: true),
 ])]
 #[OA\Schema(schema: 'PolicyRuled', required: ['school', 'slot', 'happened_at', 'by'], properties: [
-    new OA\Property(property: 'school', type: 'string', enum: School::class),
+    new OA\Property(property: 'school', type: 'string', enum: Strategy::class),
     new OA\Property(property: 'slot', ref: '#/components/schemas/Slot', nullable: true),
     new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
     new OA\Property(property: 'by', type: 'string'),
 ])]
 #[OA\Schema(schema: 'PolicyTable', required: ['lines', 'cheapest', 'next', 'ahead', 'turns', 'acres', 'thin', 'without_rate', 'without_stop_cost'], properties: [
     new OA\Property(property: 'lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/PolicyLine')),
-    new OA\Property(property: 'cheapest', type: 'string', enum: School::class),
-    new OA\Property(property: 'next', type: 'string', enum: School::class, nullable: true),
+    new OA\Property(property: 'cheapest', type: 'string', enum: Strategy::class),
+    new OA\Property(property: 'next', type: 'string', enum: Strategy::class, nullable: true),
     new OA\Property(property: 'ahead', description: 'Of the next, in the middle run', type: 'number'),
     new OA\Property(property: 'turns', type: 'array', items: new OA\Items(ref: '#/components/schemas/PolicyTurn')),
     new OA\Property(property: 'acres', description: 'Of a season', type: 'number'),
@@ -66,7 +66,7 @@ use Ustrel\Core\Plan\Policy\TurnOf;
 ])]
 #[OA\Schema(schema: 'Policies', required: ['seasons', 'school', 'own', 'table', 'ruled'], properties: [
     new OA\Property(property: 'seasons', type: 'integer'),
-    new OA\Property(property: 'school', description: 'That rules', type: 'string', enum: School::class),
+    new OA\Property(property: 'school', description: 'That rules', type: 'string', enum: Strategy::class),
     new OA\Property(property: 'own', description: 'The shop\'s own, by slot', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/SlotRule')),
     new OA\Property(property: 'table', description: 'Null where nobody knows how many acres a season brings', ref: '#/components/schemas/PolicyTable', nullable: true),
     new OA\Property(property: 'ruled', description: 'Which policy ruled since when, the newest first', type: 'array', items: new OA\Items(ref: '#/components/schemas/PolicyRuled')),

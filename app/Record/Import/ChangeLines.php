@@ -11,8 +11,8 @@ use App\Parts\BrokenFitRule;
 use App\Parts\FitRulesHeld;
 use App\Parts\LedgerEvents;
 use App\Parts\RecordEvents;
+use App\Record\Affected;
 use App\Record\Kind;
-use App\Record\Touched;
 use App\Wear\WearRecord;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Parts\ImpossibleLedger;
@@ -32,7 +32,7 @@ final readonly class ChangeLines implements Lines
         private Planter $planter,
         private User $by,
         private LineIds $ids,
-        private Touched $touched,
+        private Affected $affected,
     ) {
         $this->events = new LedgerEvents($planter, $by->units);
         $types = PartType::query()->where('workshop_id', $planter->workshop_id)->get();
@@ -90,7 +90,7 @@ final readonly class ChangeLines implements Lines
     public function hold(): void
     {
         try {
-            FitRulesHeld::hold(new WearRecord($this->planter), $this->touched);
+            FitRulesHeld::hold(new WearRecord($this->planter), $this->affected);
         } catch (ImpossibleLedger $impossible) {
             throw new RefusedEvent($impossible->event, RecordEvents::worded($impossible));
         } catch (BrokenFitRule $broken) {

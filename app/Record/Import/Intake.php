@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Record\Import;
 
 use App\Models\Planter;
+use App\Record\Affected;
 use App\Record\Declared;
 use App\Record\Inbox;
 use App\Record\Outcome;
 use App\Record\Receipt;
-use App\Record\Touched;
 
 /** Puts the lines of a file into the inbox, and keeps account of which event came from which line. */
 final class Intake
@@ -24,7 +24,7 @@ final class Intake
         private readonly Lines $lines,
         private readonly Inbox $inbox,
         private readonly Planter $planter,
-        private readonly Touched $touched,
+        private readonly Affected $affected,
     ) {
     }
 
@@ -82,7 +82,7 @@ final class Intake
         $report->good += count($lines) - count($new);
         $report->known += count($lines) - count($new);
 
-        $receipts = $this->inbox->take($kind, array_merge(...array_map(static fn (array $line): array => $line[2]->items, $new)), $this->touched);
+        $receipts = $this->inbox->take($kind, array_merge(...array_map(static fn (array $line): array => $line[2]->items, $new)), $this->affected);
         foreach ($new as $of) {
             $this->account($of, array_splice($receipts, 0, count($of[2]->items)), $report);
         }

@@ -6,9 +6,9 @@ namespace App\Record\Import;
 
 use App\Models\Planter;
 use App\Models\User;
+use App\Record\Affected;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\Touched;
 use App\Walk\AnswerFields;
 use App\Walk\Board\LastReadings;
 use App\Walk\PastWalk;
@@ -37,7 +37,7 @@ final class ReadingLines implements Lines
         private readonly User $by,
         private readonly LineIds $ids,
         private readonly LastReadings $lastReadings,
-        Touched $touched,
+        Affected $affected,
     ) {
         $named = [];
         foreach ($planter->readSheet()->ofRows() as $check) {
@@ -46,7 +46,7 @@ final class ReadingLines implements Lines
             }
         }
         $this->checks = $named;
-        $this->walks = new PastWalk($planter, $by, $touched);
+        $this->walks = new PastWalk($planter, $by, $affected);
     }
 
     public function read(LineFields $line): ReadLine

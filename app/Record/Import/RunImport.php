@@ -9,10 +9,10 @@ use App\Models\Planter;
 use App\Models\Record\Import;
 use App\Models\Record\ImportState;
 use App\Plan\LearnLeft;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Inbox;
 use App\Record\Refused;
-use App\Record\Touched;
 use App\Walk\Board\LastReadings;
 use Generator;
 use Illuminate\Support\Facades\Auth;
@@ -125,7 +125,7 @@ final readonly class RunImport
         $keeps = $import->state === ImportState::Taking;
         $report = $keeps && $import->report !== null ? ImportReport::of($import->report) : ImportReport::about($file, $mapping);
         $ids = new LineIds($import->planter, $mapping->kind);
-        $counted = $this->lines($mapping->kind, $import, $import->planter, $ids, new Touched);
+        $counted = $this->lines($mapping->kind, $import, $import->planter, $ids, new Affected);
         foreach ($this->slices($file, $mapping->kind) as [$slice, $share]) {
             $last = (int) array_key_last($slice);
             if ($keeps && $last <= $import->line) {
@@ -134,11 +134,11 @@ final readonly class RunImport
 
                 continue;
             }
-            $write = function (Planter $planter, Touched $touched) use ($import, $mapping, $slice, $last, $keeps, $report, $ids): array {
+            $write = function (Planter $planter, Affected $affected) use ($import, $mapping, $slice, $last, $keeps, $report, $ids): array {
                 // Copies, for it may run more than once.
                 $report = clone $report;
                 $ids = clone $ids;
-                $this->take($this->lines($mapping->kind, $import, $planter, $ids, $touched), new Inbox($planter, $import->user), $planter, $touched, $slice, $mapping, array_flip($import->leave_out), $report);
+                $this->take($this->lines($mapping->kind, $import, $planter, $ids, $affected), new Inbox($planter, $import->user), $planter, $affected, $slice, $mapping, array_flip($import->leave_out), $report);
                 if ($keeps && ! self::set($import, ['line' => $last, 'starts' => 0, 'kept' => $report->kept, 'report' => $report->toArray()], from: $import->line)) {
                     throw new Overtaken;
                 }
@@ -178,12 +178,12 @@ final readonly class RunImport
         return $set;
     }
 
-    private function lines(ImportKind $kind, Import $import, Planter $planter, LineIds $ids, Touched $touched): Lines
+    private function lines(ImportKind $kind, Import $import, Planter $planter, LineIds $ids, Affected $affected): Lines
     {
         return match ($kind) {
             ImportKind::Acres => new AcresLines($planter, $ids),
-            ImportKind::Readings => new ReadingLines($planter, $import->user, $ids, $this->lastReadings, $touched),
-            ImportKind::Changes => new ChangeLines($planter, $import->user, $ids, $touched),
+            ImportKind::Readings => new ReadingLines($planter, $import->user, $ids, $this->lastReadings, $affected),
+            ImportKind::Changes => new ChangeLines($planter, $import->user, $ids, $affected),
         };
     }
 
@@ -215,9 +215,9 @@ final readonly class RunImport
      * @param  array<int, array{list<string>, string|null}>  $slice
      * @param  array<int, int>  $leaveOut  by line number
      */
-    private function take(Lines $lines, Inbox $inbox, Planter $planter, Touched $touched, array $slice, Mapping $mapping, array $leaveOut, ImportReport $report): void
+    private function take(Lines $lines, Inbox $inbox, Planter $planter, Affected $affected, array $slice, Mapping $mapping, array $leaveOut, ImportReport $report): void
     {
-        $intake = new Intake($lines, $inbox, $planter, $touched);
+        $intake = new Intake($lines, $inbox, $planter, $affected);
         $report->see(...array_column($slice, 0));
         self::eachRead(
             array_diff_key($slice, $leaveOut),

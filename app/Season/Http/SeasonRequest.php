@@ -9,7 +9,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Season\Step;
+use Ustrel\Core\Season\CountdownStep;
 use Ustrel\Core\Season\Tank;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
@@ -53,13 +53,13 @@ use Ustrel\Core\Wear\Acres\Tillage;
     new OA\Property(property: 'delay_after', description: 'The last day that is not late', type: 'string', format: 'date', nullable: true),
     new OA\Property(property: 'tanks', type: 'array', items: new OA\Items(ref: '#/components/schemas/Tank')),
     new OA\Property(property: 'fields', type: 'array', items: new OA\Items(ref: '#/components/schemas/SeasonField')),
-    new OA\Property(property: 'ticked', description: 'Steps of the countdown that somebody says are done', type: 'array', items: new OA\Items(type: 'string', enum: Step::class)),
+    new OA\Property(property: 'ticked', description: 'Steps of the countdown that somebody says are done', type: 'array', items: new OA\Items(type: 'string', enum: CountdownStep::class)),
     new OA\Property(property: 'own_items', type: 'array', items: new OA\Items(ref: '#/components/schemas/OwnItem')),
 ])]
 final class SeasonRequest extends FormRequest
 {
     /** What no record of the program tells; of parts it may, where the shop keeps its shelf and its orders. */
-    public const BY_HAND = [Step::Seed, Step::SeedFits, Step::PartsOrdered, Step::PartsHere];
+    public const BY_HAND = [CountdownStep::Seed, CountdownStep::SeedFits, CountdownStep::PartsOrdered, CountdownStep::PartsHere];
 
     private const LONGEST_WINDOW = 365;
 
@@ -100,7 +100,7 @@ final class SeasonRequest extends FormRequest
             'fields.*.seed' => ['nullable', 'string', 'max:80'],
             'fields.*.population' => ['nullable', 'integer:strict', 'between:100,5000000'],
             'ticked' => ['list', 'max:20'],
-            'ticked.*' => ['string', 'distinct', Rule::in(array_map(static fn (Step $step): string => $step->value, self::BY_HAND))],
+            'ticked.*' => ['string', 'distinct', Rule::in(array_map(static fn (CountdownStep $step): string => $step->value, self::BY_HAND))],
             'own_items' => ['list', 'max:100'],
             'own_items.*' => ['array:id,title,due,done'],
             'own_items.*.id' => ['required', 'string', 'uuid', 'distinct'],

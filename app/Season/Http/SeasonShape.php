@@ -9,9 +9,9 @@ use App\Season\SeasonQuery;
 use App\Season\SeasonView;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Season\CountdownStep;
 use Ustrel\Core\Season\CropFills;
 use Ustrel\Core\Season\Deadline;
-use Ustrel\Core\Season\Step;
 
 #[OA\Schema(schema: 'Deadline', required: ['key', 'title', 'due', 'latest_start', 'done', 'late', 'by_hand', 'said'], properties: [
     new OA\Property(property: 'said', description: 'What keeps it open, in words', type: 'array', items: new OA\Items(type: 'string')),
@@ -44,7 +44,7 @@ use Ustrel\Core\Season\Step;
     new OA\Property(property: 'delay_after', type: 'string', format: 'date', nullable: true),
     new OA\Property(property: 'tanks', type: 'array', items: new OA\Items(ref: '#/components/schemas/Tank')),
     new OA\Property(property: 'fields', type: 'array', items: new OA\Items(ref: '#/components/schemas/SeasonField')),
-    new OA\Property(property: 'ticked', type: 'array', items: new OA\Items(type: 'string', enum: Step::class)),
+    new OA\Property(property: 'ticked', type: 'array', items: new OA\Items(type: 'string', enum: CountdownStep::class)),
     new OA\Property(property: 'own_items', type: 'array', items: new OA\Items(ref: '#/components/schemas/OwnItem')),
     new OA\Property(property: 'fields_before', description: 'Of the season before', type: 'array', items: new OA\Items(ref: '#/components/schemas/SeasonField')),
     new OA\Property(property: 'typical', description: 'What holds where nothing is said', required: ['mph', 'efficiency', 'turning', 'fill_minutes', 'hours_a_day', 'fit_share'], properties: [
@@ -156,7 +156,7 @@ final class SeasonShape
      */
     private static function deadline(Deadline $deadline, SeasonView $view, array $notes): array
     {
-        $step = Step::tryFrom($deadline->key);
+        $step = CountdownStep::tryFrom($deadline->key);
 
         return [
             'key' => $deadline->key,

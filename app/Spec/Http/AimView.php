@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Spec\Http;
 
+use App\Http\Api\Inlined;
 use App\Http\Api\Schema;
-use App\Http\Api\Spread;
 use App\Models\Aim;
 
 final readonly class AimView extends Schema
 {
     public function __construct(
-        #[Spread] public AimEdit $edit,
+        #[Inlined] public AimEdit $edit,
         public int $id,
     ) {
     }

@@ -7,7 +7,7 @@ namespace App\Spec\Http;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Spec\OwnCheck;
+use Ustrel\Core\Spec\OwnCheckSpec;
 use Ustrel\Core\Spec\OwnKind;
 use Ustrel\Core\Spec\Station;
 
@@ -25,12 +25,12 @@ final class OwnCheckRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'name' => ['required', 'string', 'max:'.OwnCheck::LONGEST_NAME],
+            'name' => ['required', 'string', 'max:'.OwnCheckSpec::LONGEST_NAME],
             'station' => ['required', Rule::enum(Station::class)],
             'kind' => ['required', Rule::enum(OwnKind::class)],
             'sided' => ['sometimes', 'boolean:strict'],
             'limit' => ['nullable', 'string', 'max:40', Rule::requiredIf(in_array($this->input('kind'), [OwnKind::AtMost->value, OwnKind::AtLeast->value], true))],
-            'how' => ['nullable', 'string', 'max:'.OwnCheck::LONGEST_HOW],
+            'how' => ['nullable', 'string', 'max:'.OwnCheckSpec::LONGEST_HOW],
         ];
     }
 
@@ -47,9 +47,9 @@ final class OwnCheckRequest extends FormRequest
         ];
     }
 
-    public function check(): OwnCheck
+    public function check(): OwnCheckSpec
     {
-        return new OwnCheck(
+        return new OwnCheckSpec(
             trim($this->string('name')->toString()),
             Station::from($this->string('station')->toString()),
             OwnKind::from($this->string('kind')->toString()),

@@ -8,7 +8,7 @@ use App\Models\Planter;
 use App\Models\Walk\Walk;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Spec\Judging\Verdict;
-use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Walk\Place;
 
 /** A planter's face: a walk of it, or none yet this season, with what each place reads now and read last time. */
@@ -28,9 +28,9 @@ final class Board
         public readonly Planter $planter,
         public readonly ?Walk $walk,
         /** All checks that the planter has. */
-        public readonly SpecSheet $sheet,
+        public readonly Sheet $sheet,
         /** The checks that are walked today. */
-        public readonly SpecSheet $scope,
+        public readonly Sheet $scope,
         public readonly int $rowCount,
         public readonly int $season,
         public readonly array $places,

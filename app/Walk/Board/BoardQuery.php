@@ -8,11 +8,11 @@ use App\Models\Planter;
 use App\Models\Walk\Cell;
 use App\Models\Walk\Walk;
 use App\Models\Walk\WalkRow;
-use App\Models\Wear\Renewal;
+use App\Models\Wear\RenewedPart;
 use App\Record\Moments;
 use App\Wear\ExpectedRows;
 use Ustrel\Core\Spec\Judging\Verdict;
-use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
 use Ustrel\Core\Walk\Route;
@@ -68,7 +68,7 @@ final readonly class BoardQuery
     }
 
     /** @return list<Place> */
-    private static function places(SpecSheet $sheet, int $rows): array
+    private static function places(Sheet $sheet, int $rows): array
     {
         return Route::through($sheet, $rows, WalkOrder::RowByRow)->places;
     }
@@ -86,7 +86,7 @@ final readonly class BoardQuery
         $current = [];
         $cells = Cell::query()->where('walk_id', $walk->id)->where('result', '!=', Result::Withdrawn->value)->toBase()
             ->selectRaw("{$place} AS place, check_key, reading_id, result, value, state, chips, verdict, reasons, taken_at AS at");
-        $renewals = Renewal::query()->where('walk_id', $walk->id)->toBase()
+        $renewals = RenewedPart::query()->where('walk_id', $walk->id)->toBase()
             ->selectRaw("{$place} AS place, check_key, NULL AS reading_id, result, value, NULL AS state, '[]' AS chips, verdict, reasons, happened_at AS at");
         foreach ([...$cells->get(), ...$renewals->get()] as $row) {
             $current[$row->place] = new CurrentReading(

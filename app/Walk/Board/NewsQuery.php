@@ -11,7 +11,7 @@ use App\Record\Moments;
 use App\Walk\KeptOutlooks;
 use App\Wear\WearRecord;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Spec\Judging\Outlook;
+use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Wear\PlanterWear;
 
@@ -59,7 +59,7 @@ final readonly class NewsQuery
             : new WalkNews($this->boards->ofWalk($walk, $planter), null, $asOf, KeptOutlooks::of($walk));
     }
 
-    /** @return array<string, Outlook> of the walk that would be started now, by place key */
+    /** @return array<string, SeasonOutlook> of the walk that would be started now, by place key */
     private static function outlooksOfNext(Planter $planter): array
     {
         $checks = PlanterWear::checks($planter->readSheet());

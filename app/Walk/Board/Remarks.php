@@ -51,7 +51,7 @@ final class Remarks
      */
     private static function notes(Planter $planter, callable $which): array
     {
-        return self::remarks('notes', $which(Note::held($planter->id)), ['notes.kind', 'notes.text']);
+        return self::remarks('notes', $which(Note::current($planter->id)), ['notes.kind', 'notes.text']);
     }
 
     /**

@@ -7,7 +7,7 @@ namespace App\Walk\Board;
 use App\Models\Plan\Decision;
 use App\Models\Walk\Cell;
 use App\Models\Walk\Walk;
-use App\Models\Wear\Renewal;
+use App\Models\Wear\RenewedPart;
 use Illuminate\Database\Eloquent\Builder;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Walk\Result;
@@ -22,7 +22,7 @@ final class Waiting
      */
     public static function countedOn(Builder $walks): Builder
     {
-        $seenTo = Renewal::query()->whereRaw('(renewals.walk_id, renewals.row_number, renewals.check_key, renewals.side) = (cells.walk_id, cells.row_number, cells.check_key, cells.side)');
+        $seenTo = RenewedPart::query()->whereRaw('(renewals.walk_id, renewals.row_number, renewals.check_key, renewals.side) = (cells.walk_id, cells.row_number, cells.check_key, cells.side)');
         $later = Decision::query()->from('decisions', 'later')->whereColumn('later.supersedes', 'decisions.id');
         $decided = Decision::query()
             ->whereRaw('(decisions.reading_id, decisions.verdict) = (cells.reading_id, cells.verdict)')
@@ -35,7 +35,7 @@ final class Waiting
             ->where('result', '<>', Result::Withdrawn->value)
             ->whereNotExists($seenTo->toBase())
             ->whereNotExists($decided->toBase());
-        $toMeasureAgain = Renewal::query()
+        $toMeasureAgain = RenewedPart::query()
             ->selectRaw('count(*)')
             ->whereColumn('renewals.walk_id', 'walks.id')
             ->where('result', Result::MeasureAgain->value);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Spec\Judging\Outlook;
+use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Walk\Place;
 
 /** A walk as it is now, and which of its places have changed since a device last heard of it. */
@@ -13,7 +13,7 @@ final readonly class WalkNews
 {
     /**
      * @param  list<string>|null  $changed  place keys; null for all
-     * @param  array<string, Outlook>  $outlooks  by place key; only for a guide
+     * @param  array<string, SeasonOutlook>  $outlooks  by place key; only for a guide
      */
     public function __construct(
         public Board $board,

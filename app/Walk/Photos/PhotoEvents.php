@@ -6,12 +6,12 @@ namespace App\Walk\Photos;
 
 use App\Models\Walk\Photo;
 use App\Models\Walk\Walk;
+use App\Record\Affected;
 use App\Record\Declared;
 use App\Record\Envelope;
 use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
-use App\Record\Touched;
 use App\Walk\PlaceFields;
 
 /** A photo of a place of one walk. What is sent as the field `file` is the digest of the picture. */
@@ -40,7 +40,7 @@ final readonly class PhotoEvents implements Kind
         ];
     }
 
-    public function touch(array $rows, array $superseded, Touched $touched): void
+    public function affect(array $rows, array $superseded, Affected $affected): void
     {
         foreach ($rows as $row) {
             // While the planter is held, and before the photo is on record: one that is has its picture.

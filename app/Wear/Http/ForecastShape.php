@@ -10,7 +10,7 @@ use App\Wear\PlaceForecast;
 use App\Wear\PlanterForecast;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Season\SeasonPlan;
+use Ustrel\Core\Season\PlantingProgress;
 use Ustrel\Core\Wear\Standing;
 
 #[OA\Schema(schema: 'Left', description: 'Nine in ten, half, one in ten last longer than this; null where it is out of sight or the record too thin', required: ['p10', 'p50', 'p90'], properties: [
@@ -66,7 +66,7 @@ final class ForecastShape
     }
 
     /** @return array<string, mixed>|null */
-    public static function plan(Planter $planter, ?SeasonPlan $plan): ?array
+    public static function plan(Planter $planter, ?PlantingProgress $plan): ?array
     {
         return $plan === null ? null : [
             'acres' => $plan->acres,

@@ -23,8 +23,8 @@ use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Work\LedgerDraft;
 use Ustrel\Core\Work\OwnWork;
 use Ustrel\Core\Work\Schedule\Breach;
-use Ustrel\Core\Work\Schedule\Cause;
-use Ustrel\Core\Work\Schedule\Link;
+use Ustrel\Core\Work\Schedule\ChainLink;
+use Ustrel\Core\Work\Schedule\LinkCause;
 use Ustrel\Core\Work\Schedule\Placed;
 use Ustrel\Core\Work\Stops\ServiceStop;
 use Ustrel\Core\Work\Stops\Spares;
@@ -110,7 +110,7 @@ use Ustrel\Core\Work\Stops\Spares;
     new OA\Property(property: 'end_over', description: 'A better plan ends earlier by so many minutes at most', type: 'integer'),
     new OA\Property(property: 'chain', description: 'What settles the end, from the first on', type: 'array', items: new OA\Items(required: ['key', 'cause'], properties: [
         new OA\Property(property: 'key', type: 'string'),
-        new OA\Property(property: 'cause', type: 'string', enum: Cause::class),
+        new OA\Property(property: 'cause', type: 'string', enum: LinkCause::class),
     ], type: 'object')),
     new OA\Property(property: 'minutes', description: 'Of all pieces', type: 'integer'),
     new OA\Property(property: 'saved', description: 'Minutes that each job by itself would take longer', type: 'integer'),
@@ -204,7 +204,7 @@ final class WorkShape
             'best' => $schedule->isBest ?? true,
             'late_over' => $schedule->lateOver ?? 0,
             'end_over' => $schedule->endOver ?? 0,
-            'chain' => array_map(static fn (Link $link): array => ['key' => $link->task, 'cause' => $link->cause->value], $schedule->chain ?? []),
+            'chain' => array_map(static fn (ChainLink $link): array => ['key' => $link->task, 'cause' => $link->cause->value], $schedule->chain ?? []),
             'minutes' => array_sum(array_map(static fn (PlannedWork $of): int => $of->piece->minutes, [...array_values($plan->pieces), ...$plan->undated])),
             'kept' => $plan->kept === null ? null : ['revision' => $plan->kept->revision, 'by' => $plan->kept->user->name, 'made_at' => $plan->kept->made_at->toIso8601ZuluString()],
             'in_time' => $inTime,

@@ -22,12 +22,12 @@ use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Spec\Downforce;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\RowUnitType;
 use ValueError;
 
 #[OA\Schema(schema: 'Equipment', description: 'What the planter carries; what is not fitted is not asked', required: ['meter', 'drive', 'downforce', 'closing_wheels', 'depth_scale', 'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard', 'fertilizer_both_sides', 'liquid', 'electronics', 'tyre_pairs'], properties: [
-    new OA\Property(property: 'meter', type: 'string', enum: Meter::class),
+    new OA\Property(property: 'meter', type: 'string', enum: MeterType::class),
     new OA\Property(property: 'drive', type: 'string', enum: Drive::class),
     new OA\Property(property: 'downforce', type: 'string', enum: Downforce::class),
     new OA\Property(property: 'closing_wheels', type: 'string', enum: ClosingWheels::class),
@@ -81,7 +81,7 @@ final class PlanterRequest extends FormRequest
             'spec_sheet_id' => ['bail', 'required', 'integer:strict', $this->sheetRule(...)],
             'equipment' => ['bail', 'sometimes', 'array:meter,drive,downforce,closing_wheels,depth_scale,tyre_pairs,'.implode(',', Equipment::OPTIONS), $this->fitRule(...)],
             'equipment.tyre_pairs' => ['nullable', 'integer:strict', 'between:1,'.Equipment::MOST_TYRE_PAIRS],
-            'equipment.meter' => [Rule::enum(Meter::class)],
+            'equipment.meter' => [Rule::enum(MeterType::class)],
             'equipment.drive' => [Rule::enum(Drive::class)],
             'equipment.downforce' => [Rule::enum(Downforce::class)],
             'equipment.closing_wheels' => [Rule::enum(ClosingWheels::class)],

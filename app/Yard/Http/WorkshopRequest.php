@@ -9,9 +9,9 @@ use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Field\DepthStrategy;
 use Ustrel\Core\Measure\NumberStyle;
-use Ustrel\Core\Meter\MeterSchool;
+use Ustrel\Core\Meter\MeterStrategy;
 use Ustrel\Core\Plan\Policy\InvalidPolicy;
 use Ustrel\Core\Plan\Policy\Policy;
 use Ustrel\Core\Spec\CheckKey;
@@ -23,8 +23,8 @@ use Ustrel\Core\Wear\ReadingError;
 #[OA\Schema(schema: 'WorkshopEdit', description: 'What is left out stays', properties: [
     new OA\Property(property: 'watch_chance', type: 'number', maximum: 0.95, minimum: 0.01),
     new OA\Property(property: 'time_zone', type: 'string'),
-    new OA\Property(property: 'depth_school', type: 'string', enum: DepthSchool::class),
-    new OA\Property(property: 'meter_school', type: 'string', enum: MeterSchool::class),
+    new OA\Property(property: 'depth_school', type: 'string', enum: DepthStrategy::class),
+    new OA\Property(property: 'meter_school', type: 'string', enum: MeterStrategy::class),
     new OA\Property(property: 'ground_factors', description: 'All that the shop sets itself, by kind and case; what is not among them goes by the typical value', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/OwnFactors')),
     new OA\Property(property: 'measuring_sd', description: 'All that the shop sets itself, millimetres by check; what is not among them is learned', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number', maximum: 10, minimum: 0.3)),
     new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
@@ -49,8 +49,8 @@ final class WorkshopRequest extends FormRequest
         $rules = [
             'watch_chance' => ['sometimes', 'required', 'numeric:strict', 'between:0.01,0.95', 'decimal:0,3'],
             'time_zone' => ['sometimes', 'required', 'string', 'timezone:all'],
-            'depth_school' => ['sometimes', 'required', 'string', Rule::enum(DepthSchool::class)],
-            'meter_school' => ['sometimes', 'required', 'string', Rule::enum(MeterSchool::class)],
+            'depth_school' => ['sometimes', 'required', 'string', Rule::enum(DepthStrategy::class)],
+            'meter_school' => ['sometimes', 'required', 'string', Rule::enum(MeterStrategy::class)],
             'ground_factors' => ['sometimes', 'array:'.implode(',', array_keys(GroundFactors::kinds()))],
             'ground_factors.*.*' => ['numeric:strict', 'between:'.Ground::MILDEST.','.Ground::HARSHEST, 'decimal:0,2'],
             'measuring_sd' => ['sometimes', 'array:'.implode(',', array_map(static fn (CheckKey $check): string => $check->value, ReadingError::checks()))],

@@ -6,9 +6,9 @@ namespace App\Yard\Http;
 
 use App\Models\Workshop;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Field\DepthStrategy;
 use Ustrel\Core\Measure\NumberStyle;
-use Ustrel\Core\Meter\MeterSchool;
+use Ustrel\Core\Meter\MeterStrategy;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Wear\Acres\GroundFactors;
 use Ustrel\Core\Wear\ReadingError;
@@ -25,8 +25,8 @@ use Ustrel\Core\Wear\ReadingError;
     new OA\Property(property: 'own_policy', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/SlotRule')),
     new OA\Property(property: 'watch_chance', description: 'Over this chance of reaching its limit within the season a part is watched', type: 'number'),
     new OA\Property(property: 'time_zone', description: 'Of the tz database; days begin and end by it', type: 'string'),
-    new OA\Property(property: 'depth_school', description: 'What the shop does about depth stops that do not lift alike', type: 'string', enum: DepthSchool::class),
-    new OA\Property(property: 'meter_school', description: 'When meters are due on the stand', type: 'string', enum: MeterSchool::class),
+    new OA\Property(property: 'depth_school', description: 'What the shop does about depth stops that do not lift alike', type: 'string', enum: DepthStrategy::class),
+    new OA\Property(property: 'meter_school', description: 'When meters are due on the stand', type: 'string', enum: MeterStrategy::class),
     new OA\Property(property: 'ground', description: 'How fast parts wear by what is said of the ground, each to ground like any other', type: 'array', items: new OA\Items(required: ['kind', 'case', 'typical', 'own'], properties: [
         new OA\Property(property: 'kind', type: 'string', enum: ['soil', 'residue', 'tillage', 'downforce']),
         new OA\Property(property: 'case', type: 'string'),

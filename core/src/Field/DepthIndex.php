@@ -34,7 +34,7 @@ final readonly class DepthIndex
      * @param  array<int, float>  $notches  by row number; 1 row or more
      * @param  float  $tolerance  notches, usually 1
      */
-    public static function of(array $notches, float $tolerance, DepthSchool $school): self
+    public static function of(array $notches, float $tolerance, DepthStrategy $school): self
     {
         if ($notches === []) {
             throw TooFewRows::of(0);
@@ -50,12 +50,12 @@ final readonly class DepthIndex
         foreach ($notches as $row => $notch) {
             $offset = $notch - $median;
             $move = match ($school) {
-                DepthSchool::Handle => self::half($offset),
-                DepthSchool::Reindex => abs($offset) > $tolerance ? self::half(-$offset) : 0.0,
+                DepthStrategy::Handle => self::half($offset),
+                DepthStrategy::Reindex => abs($offset) > $tolerance ? self::half(-$offset) : 0.0,
             };
             $rows[] = new RowIndex($row, $notch, $offset, $move);
             // How much shallower than meant: what it is off, less what the handle gives, or with what the scale is moved by.
-            $after[] = $school === DepthSchool::Handle ? $offset - $move : $offset + $move;
+            $after[] = $school === DepthStrategy::Handle ? $offset - $move : $offset + $move;
         }
 
         return new self($median, $rows, max($sorted) - min($sorted), max($after) - min($after));

@@ -24,16 +24,16 @@ final class SetNotches
      * @return array<int, float> notches by row, to the half; none with fewer than three rows set, or while only some of the rows are
      *                           measured; and none for a row that is not
      */
-    public static function aims(array $rows, array $set, array $lifts, DepthSchool $school): array
+    public static function aims(array $rows, array $set, array $lifts, DepthStrategy $school): array
     {
         if (count($set) < self::FEWEST) {
             return [];
         }
-        $isMeasured = $lifts !== [] && $school === DepthSchool::Handle;
+        $isMeasured = $lifts !== [] && $school === DepthStrategy::Handle;
         if ($isMeasured && ! DepthIndex::isTold(count($lifts), count($rows))) {
             return [];
         }
-        $offsets = $lifts === [] || $school === DepthSchool::Reindex ? [] : self::offsets($lifts);
+        $offsets = $lifts === [] || $school === DepthStrategy::Reindex ? [] : self::offsets($lifts);
         $known = $isMeasured ? array_intersect_key($set, $offsets) : $set;
         if (count($known) < self::FEWEST) {
             return [];
@@ -54,7 +54,7 @@ final class SetNotches
     private static function offsets(array $lifts): array
     {
         $offsets = [];
-        foreach (DepthIndex::of($lifts, 0.0, DepthSchool::Handle)->rows as $row) {
+        foreach (DepthIndex::of($lifts, 0.0, DepthStrategy::Handle)->rows as $row) {
             $offsets[$row->row] = $row->move;
         }
 

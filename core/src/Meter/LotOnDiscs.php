@@ -24,11 +24,11 @@ final readonly class LotOnDiscs
     /**
      * @param  float|null  $size  of the seed, millimetres; null where nobody knows
      * @param  array<int, string|null>  $set  the disc in each row's meter, by name; null where nobody said
-     * @param  array<string, Disc>  $discs  of the shop, by name
+     * @param  array<string, SeedDisc>  $discs  of the shop, by name
      */
     public static function of(?float $size, array $set, array $discs): self
     {
-        $fitting = array_keys(array_filter($discs, static fn (Disc $disc): bool => $disc->takes($size) === 'fits'));
+        $fitting = array_keys(array_filter($discs, static fn (SeedDisc $disc): bool => $disc->takes($size) === 'fits'));
         $misfits = $unset = [];
         $isKnown = $size !== null;
         foreach ($set as $row => $name) {

@@ -12,10 +12,10 @@ final class FitRules
     /**
      * The part that went in last of the first that do not go together and were in at one of the moments.
      *
-     * @param  list<array{Fitting, PartKind}>  $parts  blades and guards, with what is known of their kind
+     * @param  list<array{PartFitting, PartKind}>  $parts  blades and guards, with what is known of their kind
      * @param  list<Moment>  $moments
      * @param  bool  $clearanceGuard  what the planter is said to carry where no guard is on record
-     * @return array{Fitting, FitRule}|null
+     * @return array{PartFitting, FitRule}|null
      */
     public static function broken(array $parts, array $moments, bool $clearanceGuard): ?array
     {

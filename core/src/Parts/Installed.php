@@ -15,7 +15,7 @@ final readonly class Installed
      * @param  bool  $used  it came in used
      */
     public function __construct(
-        public Fitting $fitting,
+        public PartFitting $fitting,
         public ?float $size = null,
         public float $ranBefore = 0.0,
         public bool $used = false,

@@ -12,7 +12,7 @@ use Ustrel\Core\Measure\Moment;
  */
 final class Ledger
 {
-    /** @var array<string, Fitting> by id, in the order in which they began */
+    /** @var array<string, PartFitting> by id, in the order in which they began */
     private array $fittings = [];
 
     /** @var array<string, string> ids of the open fittings, by place */
@@ -27,7 +27,7 @@ final class Ledger
 
     /**
      * @param  list<Fitted|Removed>  $events  each once, those that were superseded left out
-     * @return array<string, Fitting> by id
+     * @return array<string, PartFitting> by id
      *
      * @throws ImpossibleLedger
      */
@@ -69,7 +69,7 @@ final class Ledger
         if ($old !== null && $old !== $elsewhere) {
             $this->end($old, $event->at, $event->oldOne);
         }
-        $this->fittings[$event->id] = new Fitting($event->id, $event->place, $event->part, $event->at);
+        $this->fittings[$event->id] = new PartFitting($event->id, $event->place, $event->part, $event->at);
         $this->inSlot[$key] = $event->id;
         $this->ofPart[$event->part] = $event->id;
     }

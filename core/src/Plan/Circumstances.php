@@ -9,7 +9,7 @@ use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Plan\Policy\Policy;
 use Ustrel\Core\Plan\Policy\WearNow;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Sheet;
 
 /** What proposals hang on besides what was found: the policy, prices, wear and shims of a planter, and the shop's own record. */
 final readonly class Circumstances
@@ -25,7 +25,7 @@ final readonly class Circumstances
      * @param  float|null  $stopCost  what a stop in season costs besides the work that is done in it either way; null where nobody has said
      */
     public function __construct(
-        public SpecSheet $sheet,
+        public Sheet $sheet,
         public Equipment $equipment,
         public int $rows,
         public Policy $policy,

@@ -36,7 +36,7 @@ final class Countdown
     public static function of(Day $planting, Day $today, Crew $crew, array $ready, array $own = []): array
     {
         $deadlines = [];
-        foreach (array_reverse(Step::cases()) as $step) {
+        foreach (array_reverse(CountdownStep::cases()) as $step) {
             if (isset($ready[$step->value])) {
                 $deadlines[$step->value] = self::deadline($step, $planting, $today, $crew, $ready[$step->value], $deadlines);
             }
@@ -52,11 +52,11 @@ final class Countdown
     }
 
     /** @param  array<string, Deadline>  $later  by Step, those that come after it */
-    private static function deadline(Step $step, Day $planting, Day $today, Crew $crew, Ready $ready, array $later): Deadline
+    private static function deadline(CountdownStep $step, Day $planting, Day $today, Crew $crew, Ready $ready, array $later): Deadline
     {
         $due = match ($step) {
-            Step::Seed => $planting->plusDays(-self::SEED_BEFORE),
-            Step::SeedFits => $planting->plusDays(-self::SEED_FITS_BEFORE),
+            CountdownStep::Seed => $planting->plusDays(-self::SEED_BEFORE),
+            CountdownStep::SeedFits => $planting->plusDays(-self::SEED_FITS_BEFORE),
             default => $planting->plusDays(-1),
         };
         foreach (self::BEFORE[$step->value] ?? [] as $next) {

@@ -28,7 +28,7 @@ final class Catalogue
 
     private static function isDrill(Equipment $on): bool
     {
-        return $on->meter === Meter::Fluted;
+        return $on->meter === MeterType::Fluted;
     }
 
     /** @return non-empty-list<Side> where fertilizer is fed */
@@ -88,7 +88,7 @@ final class Catalogue
         $chain = static fn (Equipment $on): bool => $on->drive->hasChains();
         $air = static fn (Equipment $on): bool => $on->meter->needsAir();
         $drill = self::isDrill(...);
-        $singles = static fn (Equipment $on): bool => $on->meter !== Meter::Fluted;
+        $singles = static fn (Equipment $on): bool => $on->meter !== MeterType::Fluted;
 
         return [
             'chain_length' => Define::measure(Station::MeterDrive, RuleName::ChainStretch)->where($chain),
@@ -96,12 +96,12 @@ final class Catalogue
             'sprockets' => Define::condition(Station::MeterDrive, ['teeth_hooked' => $change, 'teeth_worn' => $change, 'loose' => Verdict::Watch])->where($chain),
             'chain_idler' => Define::condition(Station::MeterDrive, ['worn' => $change] + self::BEARING)->where($chain),
             'drive_coupling' => Define::condition(Station::MeterDrive, ['worn' => $change, 'play' => Verdict::Watch, 'dead' => Verdict::Failed])->where(static fn (Equipment $on): bool => ! $on->drive->hasChains()),
-            'drive_tab' => Define::yesNo(Station::MeterDrive, $change)->where(static fn (Equipment $on): bool => $on->meter === Meter::Plate),
+            'drive_tab' => Define::yesNo(Station::MeterDrive, $change)->where(static fn (Equipment $on): bool => $on->meter === MeterType::Plate),
 
             'meter_seal' => Define::condition(Station::Meter, ['worn' => $change, 'torn' => $change])->where($air),
-            'meter_brush' => Define::condition(Station::Meter, ['worn' => $change, 'missing' => $change])->where(static fn (Equipment $on): bool => in_array($on->meter, [Meter::Vacuum, Meter::Finger, Meter::Plate], true)),
+            'meter_brush' => Define::condition(Station::Meter, ['worn' => $change, 'missing' => $change])->where(static fn (Equipment $on): bool => in_array($on->meter, [MeterType::Vacuum, MeterType::Finger, MeterType::Plate], true)),
             'meter_singulator' => Define::condition(Station::Meter, ['worn' => $change, 'bent' => $change])->where($air),
-            'meter_knockout_wheel' => Define::condition(Station::Meter, ['worn' => $change, 'stuck' => $change, 'missing' => $change])->where(static fn (Equipment $on): bool => $on->meter === Meter::Vacuum || $on->meter === Meter::Plate),
+            'meter_knockout_wheel' => Define::condition(Station::Meter, ['worn' => $change, 'stuck' => $change, 'missing' => $change])->where(static fn (Equipment $on): bool => $on->meter === MeterType::Vacuum || $on->meter === MeterType::Plate),
             'meter_disc' => Define::condition(Station::Meter, ['worn' => $change, 'warped' => $change, 'holes_plugged' => Verdict::Watch, 'cracked' => $change]),
             'metering_roll' => Define::condition(Station::Meter, ['worn' => $change, 'chipped' => $change, 'plugged' => Verdict::Watch])->where($drill),
             'meter_cleaned' => Define::yesNo(Station::Meter, Verdict::Watch),

@@ -44,7 +44,7 @@ final readonly class Check
         public array $figures,
         ClosingWheels $wheels = ClosingWheels::Rubber,
         /** Where it is the shop's own. */
-        public ?OwnCheck $own = null,
+        public ?OwnCheckSpec $own = null,
     ) {
         $this->station = $definition->station;
         $this->kind = $definition->kind;

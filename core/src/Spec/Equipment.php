@@ -16,7 +16,7 @@ final readonly class Equipment
     public const MOST_TYRE_PAIRS = 4;
 
     public function __construct(
-        public Meter $meter,
+        public MeterType $meter,
         public Drive $drive = Drive::Electric,
         public Downforce $downforce = Downforce::Spring,
         public ClosingWheels $closingWheels = ClosingWheels::Rubber,
@@ -46,10 +46,10 @@ final readonly class Equipment
     public static function typicalOf(RowUnitType $type): self
     {
         return match ($type) {
-            RowUnitType::Vacuum => new self(Meter::Vacuum),
-            RowUnitType::Finger => new self(Meter::Finger, Drive::Ground),
-            RowUnitType::Plate => new self(Meter::Plate, Drive::Ground, rowCleaner: false, firmer: false),
-            RowUnitType::SingleDiscDrill => new self(Meter::Fluted, Drive::Ground, Downforce::Hydraulic, rowCleaner: false),
+            RowUnitType::Vacuum => new self(MeterType::Vacuum),
+            RowUnitType::Finger => new self(MeterType::Finger, Drive::Ground),
+            RowUnitType::Plate => new self(MeterType::Plate, Drive::Ground, rowCleaner: false, firmer: false),
+            RowUnitType::SingleDiscDrill => new self(MeterType::Fluted, Drive::Ground, Downforce::Hydraulic, rowCleaner: false),
         };
     }
 
@@ -65,7 +65,7 @@ final readonly class Equipment
         $option = static fn (string $name): bool => is_bool($given[$name] ?? null) ? $given[$name] : $typical[$name] === true;
 
         return new self(
-            Meter::tryFrom($text('meter')) ?? Meter::from((string) $typical['meter']),
+            MeterType::tryFrom($text('meter')) ?? MeterType::from((string) $typical['meter']),
             Drive::tryFrom($text('drive')) ?? Drive::from((string) $typical['drive']),
             Downforce::tryFrom($text('downforce')) ?? Downforce::from((string) $typical['downforce']),
             ClosingWheels::tryFrom($text('closing_wheels')) ?? ClosingWheels::from((string) $typical['closing_wheels']),

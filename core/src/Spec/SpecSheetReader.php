@@ -28,13 +28,13 @@ final class SpecSheetReader
      *
      * @throws InvalidSpecSheet
      */
-    public static function read(array $sheet, UnitSystem $system = UnitSystem::Inch): SpecSheet
+    public static function read(array $sheet, UnitSystem $system = UnitSystem::Inch): Sheet
     {
         return (new self($system))->sheet($sheet);
     }
 
     /** @param  array<mixed>  $sheet */
-    private function sheet(array $sheet): SpecSheet
+    private function sheet(array $sheet): Sheet
     {
         $type = RowUnitType::tryFrom($this->text($sheet, 'type'));
         if ($type === null) {
@@ -51,7 +51,7 @@ final class SpecSheetReader
             throw InvalidSpecSheet::because($this->faults ?: [SpecFault::at('checks', 'no_checks')]);
         }
 
-        return new SpecSheet($type, $checks, $notch, $threads);
+        return new Sheet($type, $checks, $notch, $threads);
     }
 
     /** A sheet that says nothing is as most row units are: the left one left-handed. */
@@ -125,23 +125,23 @@ final class SpecSheetReader
     }
 
     /** @param  array<mixed>  $given */
-    private function own(CheckKey $key, array $given): ?OwnCheck
+    private function own(CheckKey $key, array $given): ?OwnCheckSpec
     {
         $name = trim($this->text($given, 'name'));
         $station = Station::tryFrom($this->text($given, 'station'));
         $kind = OwnKind::tryFrom($this->text($given, 'kind'));
         $how = trim($this->text($given, 'how'));
         $faults = array_filter([
-            'name' => $name === '' || mb_strlen($name) > OwnCheck::LONGEST_NAME ? 'own_name' : null,
+            'name' => $name === '' || mb_strlen($name) > OwnCheckSpec::LONGEST_NAME ? 'own_name' : null,
             'station' => $station === null ? 'own_station' : null,
             'kind' => $kind === null ? 'own_kind' : null,
-            'how' => mb_strlen($how) > OwnCheck::LONGEST_HOW ? 'own_how' : null,
+            'how' => mb_strlen($how) > OwnCheckSpec::LONGEST_HOW ? 'own_how' : null,
         ]);
         foreach ($faults as $field => $code) {
             $this->faults[] = SpecFault::at("{$key->value}.{$field}", $code);
         }
 
-        return $station === null || $kind === null || $faults !== [] ? null : new OwnCheck($name, $station, $kind, ($given['sided'] ?? false) === true, $how);
+        return $station === null || $kind === null || $faults !== [] ? null : new OwnCheckSpec($name, $station, $kind, ($given['sided'] ?? false) === true, $how);
     }
 
     /** @return list<SpecFault> for whatever closing wheels, each once */

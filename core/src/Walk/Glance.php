@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Walk;
 
 use Ustrel\Core\Spec\Judging\Verdict;
-use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Wear\Standing;
 
 /** A planter at a glance: one cell a station and row, in which the place stands that matters most. */
@@ -16,10 +16,10 @@ final class Glance
      *
      * @param  list<Place>  $places
      * @param  array<string, Verdict>  $verdicts  by place key
-     * @param  SpecSheet  $scope  the checks that are walked: of the others none is missed
+     * @param  Sheet  $scope  the checks that are walked: of the others none is missed
      * @return array<string, list<int|null>> by station, front to back: for each row from the left a place of the list; null where the row has none
      */
-    public static function ofVerdicts(SpecSheet $sheet, SpecSheet $scope, array $places, int $rows, array $verdicts): array
+    public static function ofVerdicts(Sheet $sheet, Sheet $scope, array $places, int $rows, array $verdicts): array
     {
         return self::of($sheet, $places, $rows, static function (Place $place) use ($scope, $verdicts): float {
             $verdict = $verdicts[$place->key()] ?? null;
@@ -41,7 +41,7 @@ final class Glance
      * @param  list<float|null>  $chances  of reaching the limit this season, 0 to 1, of those places
      * @return array<string, list<int|null>> by station, as of verdicts
      */
-    public static function ofStandings(SpecSheet $sheet, array $places, int $rows, array $standings, array $chances): array
+    public static function ofStandings(Sheet $sheet, array $places, int $rows, array $standings, array $chances): array
     {
         return self::of($sheet, $places, $rows, static fn (Place $place, int $at): float => $standings[$at]->severity() + 0.5 * ($chances[$at] ?? 0.0));
     }
@@ -51,7 +51,7 @@ final class Glance
      * @param  callable(Place, int): float  $weight  0 or more; of those alike the first stands
      * @return array<string, list<int|null>>
      */
-    private static function of(SpecSheet $sheet, array $places, int $rows, callable $weight): array
+    private static function of(Sheet $sheet, array $places, int $rows, callable $weight): array
     {
         $cells = $weights = [];
         foreach ($sheet->ofRows() as $check) {

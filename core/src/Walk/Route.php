@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Ustrel\Core\Walk;
 
 use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\SpecSheet;
 
 /** The way through a walk: every place of a planter, in the order in which they are looked at. */
 final readonly class Route
@@ -17,7 +17,7 @@ final readonly class Route
     }
 
     /** @param  int  $rows 1 to 64 */
-    public static function through(SpecSheet $sheet, int $rows, WalkOrder $order): self
+    public static function through(Sheet $sheet, int $rows, WalkOrder $order): self
     {
         $checks = array_values($sheet->ofRows());
         $out = range(1, $rows);

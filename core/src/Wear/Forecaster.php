@@ -57,7 +57,7 @@ final readonly class Forecaster
      * @param  list<Item>  $items  with keys of their own
      * @param  float|null  $planned  what the items still have to run this season, effective metres; null without a plan
      * @param  list<Item>  $gone  parts of the same kind that were taken out, or contacts before they were set anew
-     * @return array<string, Forecast> by item key
+     * @return array<string, WearForecast> by item key
      */
     public function of(array $items, ?float $planned, array $gone = []): array
     {
@@ -193,17 +193,17 @@ final readonly class Forecaster
      * @param  array<int, float>  $weights  of the item's points
      * @param  string|null  $changed  the reading since which it seems to be another part
      */
-    private function forecast(Item $item, Pool $pool, ReadingError $error, ?float $planned, array $weights, bool $growsBack, ?string $changed): Forecast
+    private function forecast(Item $item, Pool $pool, ReadingError $error, ?float $planned, array $weights, bool $growsBack, ?string $changed): WearForecast
     {
         // Where parts seem to grow back, or nobody knows which part it is, odds say little.
         $isThin = $growsBack || $changed !== null || $pool->items < self::FEWEST_ITEMS && count($item->points) < self::FEWEST_READINGS;
         if ($item->start === null) {
-            return Forecast::unread($item, $planned === null ? null : $this->firstWatched($pool, $error, $planned));
+            return WearForecast::unread($item, $planned === null ? null : $this->firstWatched($pool, $error, $planned));
         }
         $belief = $this->belief($item, $pool, $error, $weights);
         $doubted = array_keys(array_filter($weights, static fn (float $weight): bool => $weight < 1));
 
-        return Forecast::of(
+        return WearForecast::of(
             $item,
             $belief,
             $isThin,

@@ -7,8 +7,8 @@ namespace Ustrel\Core\Wear;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Measure\RuleStep;
 use Ustrel\Core\Opener\ShimsMoved;
-use Ustrel\Core\Parts\Fitting;
 use Ustrel\Core\Parts\Installed;
+use Ustrel\Core\Parts\PartFitting;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Spec\Check;
@@ -187,7 +187,7 @@ final class History
     }
 
     /** The fitting that a place's size belongs to now; null where none is on record, or the place belongs to no slot. */
-    public function fitting(Place $place): ?Fitting
+    public function fitting(Place $place): ?PartFitting
     {
         $inSlot = $this->inSlotOf($place);
         $last = $inSlot === [] ? null : $inSlot[count($inSlot) - 1]->fitting;

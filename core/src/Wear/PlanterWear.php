@@ -6,10 +6,10 @@ namespace Ustrel\Core\Wear;
 
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Measure\Unit;
-use Ustrel\Core\Season\SeasonPlan;
+use Ustrel\Core\Season\PlantingProgress;
 use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\Judging\Outlook;
-use Ustrel\Core\Spec\SpecSheet;
+use Ustrel\Core\Spec\Judging\SeasonOutlook;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Wear\Acres\UseLog;
 
 /** The wear of one planter as of a moment: the one way from what is on record to what is to be expected. */
@@ -17,7 +17,7 @@ final readonly class PlanterWear
 {
     /**
      * @param  float  $watchChance  over this chance of reaching the limit within the season a part is watched, 0 to 1
-     * @param  SeasonPlan|null  $plan  null where nobody knows what the season is to bring
+     * @param  PlantingProgress|null  $plan  null where nobody knows what the season is to bring
      * @param  Moment  $asOf  what was planted by the end of the day before counts as run
      * @param  array<string, float>  $measuringSd  of the shop, millimetres by check key; where it has none the planter's own readings tell
      */
@@ -25,7 +25,7 @@ final readonly class PlanterWear
         public History $history,
         public UseLog $log,
         public float $watchChance,
-        public ?SeasonPlan $plan,
+        public ?PlantingProgress $plan,
         public Moment $asOf,
         private array $measuringSd = [],
     ) {
@@ -35,7 +35,7 @@ final readonly class PlanterWear
      * @param  list<string>|null  $keys  only these checks
      * @return array<string, Check> those of a sheet whose figure wears, by key
      */
-    public static function checks(SpecSheet $sheet, ?array $keys = null): array
+    public static function checks(Sheet $sheet, ?array $keys = null): array
     {
         return array_filter(
             $sheet->ofRows(),
@@ -43,7 +43,7 @@ final readonly class PlanterWear
         );
     }
 
-    /** @return array<string, Forecast> one for each row and side of a check that wears, by place key */
+    /** @return array<string, WearForecast> one for each row and side of a check that wears, by place key */
     public function forecasts(Check $check): array
     {
         $path = $check->wear();
@@ -90,7 +90,7 @@ final readonly class PlanterWear
         return array_values(array_map(fn (Trace $trace): Item => $trace->item($this->log, $path, $this->asOf), $traces));
     }
 
-    /** @return array<string, Outlook> from which size on a reading would not last the season, by place key; none without a plan */
+    /** @return array<string, SeasonOutlook> from which size on a reading would not last the season, by place key; none without a plan */
     public function outlooks(Check $check): array
     {
         $path = $check->wear();
@@ -108,8 +108,8 @@ final readonly class PlanterWear
     }
 
     /** @param  float  $turnsAt  millimetres */
-    public static function outlook(float $turnsAt, float $watchChance): Outlook
+    public static function outlook(float $turnsAt, float $watchChance): SeasonOutlook
     {
-        return new Outlook(Unit::Millimetre->quantityOf($turnsAt), Unit::Percent->quantityOf(round(100 * $watchChance, 1)));
+        return new SeasonOutlook(Unit::Millimetre->quantityOf($turnsAt), Unit::Percent->quantityOf(round(100 * $watchChance, 1)));
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Work;
 
+use Ustrel\Core\Plan\Jobs\AccessStep;
 use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Jobs\JobBook;
-use Ustrel\Core\Plan\Jobs\Step;
 use Ustrel\Core\Spec\Side;
 
 /** What is ticked on the card of a piece, in the order in which hands come to it: what comes off, then what is done. */
@@ -17,7 +17,7 @@ final readonly class Card
     {
     }
 
-    public static function of(Piece $piece, JobBook $book, Order $order): self
+    public static function of(Piece $piece, JobBook $book, JobOrder $order): self
     {
         if ($piece->own !== null) {
             $lock = Target::lock($piece->row)->key();
@@ -41,7 +41,7 @@ final readonly class Card
         return new self($lines);
     }
 
-    private static function isBefore(Step $other, Side $otherSide, Step $step, Side $side): bool
+    private static function isBefore(AccessStep $other, Side $otherSide, AccessStep $step, Side $side): bool
     {
         $lock = Target::lock(0)->what;
         if ($other->name === $lock) {
@@ -52,7 +52,7 @@ final readonly class Card
     }
 
     /**
-     * @param  array<array{Step, Side}>  $steps
+     * @param  array<array{AccessStep, Side}>  $steps
      * @return list<string>
      */
     private static function keys(int $row, array $steps): array

@@ -25,7 +25,7 @@ final readonly class WorkList
      *
      * @throws InvalidPlan where what has to come before what goes round in a circle
      */
-    public static function pieces(array $todos, JobBook $book, Order $order, array $seized = [], array $own = []): array
+    public static function pieces(array $todos, JobBook $book, JobOrder $order, array $seized = [], array $own = []): array
     {
         /** @var array<string, array{Job, list<ToDo>}> $jobs a job that two need is done once */
         $jobs = [];
@@ -126,7 +126,7 @@ final readonly class WorkList
      * @param  array<string, string>  $groupOf
      * @return array<string, array<string, true>> groups that come before it, by group
      */
-    private static function after(array $jobs, array $groupOf, Order $order): array
+    private static function after(array $jobs, array $groupOf, JobOrder $order): array
     {
         $after = [];
         foreach ($order->pairs(array_map(static fn (array $of): Job => $of[0], $jobs)) as [$first, $then]) {

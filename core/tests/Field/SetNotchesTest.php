@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Ustrel\Core\Field\DepthSchool;
+use Ustrel\Core\Field\DepthStrategy;
 use Ustrel\Core\Field\SetNotches;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Spec\Judging\Background;
@@ -17,7 +17,7 @@ it('sets every row as deep as the rest, by geometry', function (): void {
         $off = array_map(static fn (): float => 6 * mt_rand(-40, 40) / 10, $rows);
         // With 38 mm blocks under the wheels they just lift where depth, 6 x notch - off, is the blocks' height.
         $lifts = array_combine($rows, array_map(static fn (float $one): float => round(2 * (38 + $one) / 6) / 2, $off));
-        $aims = SetNotches::aims($rows, array_combine($rows, array_fill(0, count($rows), 8.0)), $lifts, DepthSchool::Handle);
+        $aims = SetNotches::aims($rows, array_combine($rows, array_fill(0, count($rows), 8.0)), $lifts, DepthStrategy::Handle);
         $depths = array_map(static fn (int $row, float $one): float => 6 * $aims[$row] - $one, $rows, $off);
         // Read and set to the half notch: two rounded quarters a row, and the aim's own.
         expect(max($depths) - min($depths))->toBeLessThanOrEqual(6 * 1.0);
@@ -27,22 +27,22 @@ it('sets every row as deep as the rest, by geometry', function (): void {
 it('takes the common notch from how most rows are set, and leaves the scale alone where it is re-indexed', function (): void {
     $set = [1 => 5.0, 2 => 5.0, 3 => 8.0, 4 => 5.5];
     // A row that lifts at 8 among rows that lift at 5 is set 3 higher than they.
-    expect(SetNotches::aims([1, 2, 3, 4, 5], $set, [1 => 5, 2 => 5, 3 => 8, 4 => 5, 5 => 4], DepthSchool::Handle))->toBe([1 => 5.0, 2 => 5.0, 3 => 8.0, 4 => 5.0, 5 => 4.0])
-        ->and(SetNotches::aims([1, 2, 3, 4], $set, [1 => 5, 2 => 5, 3 => 8, 4 => 5], DepthSchool::Reindex))->toBe([1 => 5.5, 2 => 5.5, 3 => 5.5, 4 => 5.5])
-        ->and(SetNotches::aims([1, 2, 3], $set, [], DepthSchool::Handle))->toBe([1 => 5.5, 2 => 5.5, 3 => 5.5])
-        ->and(SetNotches::aims([1, 2], [1 => 5.0, 2 => 8.0], [], DepthSchool::Handle))->toBe([]);
+    expect(SetNotches::aims([1, 2, 3, 4, 5], $set, [1 => 5, 2 => 5, 3 => 8, 4 => 5, 5 => 4], DepthStrategy::Handle))->toBe([1 => 5.0, 2 => 5.0, 3 => 8.0, 4 => 5.0, 5 => 4.0])
+        ->and(SetNotches::aims([1, 2, 3, 4], $set, [1 => 5, 2 => 5, 3 => 8, 4 => 5], DepthStrategy::Reindex))->toBe([1 => 5.5, 2 => 5.5, 3 => 5.5, 4 => 5.5])
+        ->and(SetNotches::aims([1, 2, 3], $set, [], DepthStrategy::Handle))->toBe([1 => 5.5, 2 => 5.5, 3 => 5.5])
+        ->and(SetNotches::aims([1, 2], [1 => 5.0, 2 => 8.0], [], DepthStrategy::Handle))->toBe([]);
 });
 
 it('says nothing from a few rows that were measured, and leaves out those that were not', function (): void {
     $rows = range(1, 16);
     $set = array_fill_keys($rows, 6.0);
     // Three of sixteen: nobody knows where the middle of the planter lies.
-    expect(SetNotches::aims($rows, $set, [1 => 5, 2 => 8, 3 => 8], DepthSchool::Handle))->toBe([]);
+    expect(SetNotches::aims($rows, $set, [1 => 5, 2 => 8, 3 => 8], DepthStrategy::Handle))->toBe([]);
     // Twelve of sixteen, eleven lifting at 8 and one at 5: that one belongs 3 lower, and of the four others nothing is said.
     $lifts = [1 => 5.0] + array_fill(2, 11, 8.0);
-    $aims = SetNotches::aims($rows, $set, $lifts, DepthSchool::Handle);
+    $aims = SetNotches::aims($rows, $set, $lifts, DepthStrategy::Handle);
     expect(array_keys($aims))->toBe(range(1, 12))->and([$aims[1], $aims[2]])->toBe([3.0, 6.0])
-        ->and(SetNotches::aims($rows, $set, array_slice($lifts, 0, 11, true), DepthSchool::Handle))->toBe([]);
+        ->and(SetNotches::aims($rows, $set, array_slice($lifts, 0, 11, true), DepthStrategy::Handle))->toBe([]);
 });
 
 it('watches a row beyond half a notch of its aim, and changes it beyond one', function (): void {

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use Ustrel\Core\Meter\Disc;
 use Ustrel\Core\Meter\LotOnDiscs;
+use Ustrel\Core\Meter\SeedDisc;
 
 beforeEach(function (): void {
-    $this->discs = ['small' => new Disc(60, 3.0, 5.5), 'large' => new Disc(60, 6.5, 8.5), 'odd' => new Disc(30, null, null)];
+    $this->discs = ['small' => new SeedDisc(60, 3.0, 5.5), 'large' => new SeedDisc(60, 6.5, 8.5), 'odd' => new SeedDisc(30, null, null)];
 });
 
 it('goes by the disc in each meter, not by one on the shelf', function (array $set, ?bool $fits): void {

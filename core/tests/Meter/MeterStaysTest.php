@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Meter\Counts;
-use Ustrel\Core\Meter\Places\MeterMove;
+use Ustrel\Core\Meter\Places\MeterPlacement;
 use Ustrel\Core\Meter\Places\MeterStays;
 use Ustrel\Core\Meter\RunFinding;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\SpecSheetReader;
 
 /** @param  list<array{int, array{int, int}|null, int}>  $moves  meter, row and hour */
 function staysOf(array $moves): array
 {
-    return MeterStays::of(array_map(static fn (array $move, int $at): MeterMove => new MeterMove(sprintf('%03d', $at), $move[0], $move[1], Moment::ofMilliseconds(3_600_000 * $move[2])), $moves, array_keys($moves)));
+    return MeterStays::of(array_map(static fn (array $move, int $at): MeterPlacement => new MeterPlacement(sprintf('%03d', $at), $move[0], $move[1], Moment::ofMilliseconds(3_600_000 * $move[2])), $moves, array_keys($moves)));
 }
 
 it('finds two meters in one row at once, and none where one left in the moment that the other came', function (array $moves, ?array $clash): void {
@@ -39,7 +39,7 @@ it('gives a run to the meter that is in the row, or else to the one that came fr
 });
 
 it('puts a run on the board: that it was run, and the first suspect that the row unit has', function (RowUnitType $type, Counts $counts, bool $isPeriodic, array $findings): void {
-    $said = array_map(static fn (RunFinding $finding): string => trim("{$finding->check->value} {$finding->state?->value} ".implode(' ', array_column($finding->chips, 'value'))), RunFinding::of($counts, $isPeriodic, SpecSheetReader::read(typicalSheet($type))->for(new Equipment(Meter::from($type->value)))->checks));
+    $said = array_map(static fn (RunFinding $finding): string => trim("{$finding->check->value} {$finding->state?->value} ".implode(' ', array_column($finding->chips, 'value'))), RunFinding::of($counts, $isPeriodic, SpecSheetReader::read(typicalSheet($type))->for(new Equipment(MeterType::from($type->value)))->checks));
     expect($said)->toBe(['meter_bench_seasons', ...$findings]);
 })->with([
     // 10 of 500: the interval reaches from 96.4 to 98.9 %, so nothing says that it is under 98 %.

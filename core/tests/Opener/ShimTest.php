@@ -12,8 +12,8 @@ use Ustrel\Core\Opener\ShimCount;
 use Ustrel\Core\Opener\ShimMove;
 use Ustrel\Core\Opener\ShimSensitivity;
 use Ustrel\Core\Opener\ShimsMoved;
-use Ustrel\Core\Parts\Fitting;
 use Ustrel\Core\Parts\Installed;
+use Ustrel\Core\Parts\PartFitting;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Spec\CheckKey;
@@ -230,7 +230,7 @@ it('learns nothing from a move that was measured only after the row had planted 
 it('learns nothing across another blade, another move, or a move on one side', function (): void {
     $move = new ShimsMoved('m', 1, -1, Moment::of('2025-03-10T09:00:00Z'));
     $readings = [['2025-03-01', 31.75], ['2025-03-12', 43.0]];
-    $blade = new Installed(new Fitting('f', new SlotPlace(1, Slot::OpenerBlade, Side::Left), 'f', Moment::of('2025-03-11T08:00:00Z')), 381.0, 0.0, false);
+    $blade = new Installed(new PartFitting('f', new SlotPlace(1, Slot::OpenerBlade, Side::Left), 'f', Moment::of('2025-03-11T08:00:00Z')), 381.0, 0.0, false);
     $other = new ShimsMoved('n', 1, 1, Moment::of('2025-03-05T09:00:00Z'));
     $count = static fn (array $moves, array $installed = []): int => count(ShimMove::measured($moves, contactHistory($readings, $moves, $installed), planted()));
     expect($count([$move]))->toBe(1)

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\Fitted;
-use Ustrel\Core\Parts\Fitting;
 use Ustrel\Core\Parts\ImpossibleLedger;
 use Ustrel\Core\Parts\Ledger;
 use Ustrel\Core\Parts\LedgerFaultCode;
+use Ustrel\Core\Parts\PartFitting;
 use Ustrel\Core\Parts\RemovalReason;
 use Ustrel\Core\Parts\Removed;
 use Ustrel\Core\Parts\Slot;
@@ -33,7 +33,7 @@ function takeOut(string $id, string $fitting, string $day): Removed
 /** @return array<string, string> what was fitted when, and how it ended, by fitting */
 function told(array $events): array
 {
-    return array_map(static fn (Fitting $fitting): string => implode(' ', array_filter([
+    return array_map(static fn (PartFitting $fitting): string => implode(' ', array_filter([
         "row {$fitting->place->row}", substr($fitting->from->toIso(), 0, 10), $fitting->until === null ? 'on' : substr($fitting->until->toIso(), 0, 10), $fitting->reason?->value,
     ])), Ledger::play($events));
 }

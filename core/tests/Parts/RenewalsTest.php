@@ -8,15 +8,15 @@ use Ustrel\Core\Opener\ShimCount;
 use Ustrel\Core\Opener\ShimsMoved;
 use Ustrel\Core\Parts\FitRule;
 use Ustrel\Core\Parts\FitRules;
-use Ustrel\Core\Parts\Fitting;
 use Ustrel\Core\Parts\Installed;
 use Ustrel\Core\Parts\Life\Renewal;
 use Ustrel\Core\Parts\Life\Renewals;
+use Ustrel\Core\Parts\PartFitting;
 use Ustrel\Core\Parts\PartKind;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Judging\Outlook;
+use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Findings;
@@ -24,7 +24,7 @@ use Ustrel\Core\Walk\Place;
 
 $on = static fn (string $day): Moment => Moment::of("{$day}T12:00:00Z");
 $in = static fn (Slot $slot, Side $side, string $from, ?float $size = null, bool $used = false, ?string $until = null, int $row = 1): Installed => new Installed(
-    new Fitting("{$slot->value} {$from}", new SlotPlace($row, $slot, $side), "part {$from}", $on($from), $until === null ? null : $on($until)), $size, 0.0, $used,
+    new PartFitting("{$slot->value} {$from}", new SlotPlace($row, $slot, $side), "part {$from}", $on($from), $until === null ? null : $on($until)), $size, 0.0, $used,
 );
 /** @param  array<string, Renewal>  $renewals */
 $told = static fn (array $renewals): array => array_map(static fn (Renewal $renewal): string => implode(' ', [$renewal->result->value, ...words($renewal->judgement)]), $renewals);
@@ -41,7 +41,7 @@ it('tells a new part, judges a used one by its size, and asks for the contact ag
     expect([$unknown->result->value, $unknown->judgement->verdict, $unknown->lifeLeft])->toBe(['fitted', Verdict::Sound, null]);
     // 14 7/8 in is sound, unless the season would take it to the limit: then it is watched as it goes in.
     $half = [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 377.825, true)];
-    $short = new Outlook(Unit::Millimetre->quantityOf(380.0), Unit::Percent->quantity(20_000));
+    $short = new SeasonOutlook(Unit::Millimetre->quantityOf(380.0), Unit::Percent->quantity(20_000));
     expect(Renewals::of(sheetFor(), $half, $seen, [])['1:opener_blade_diameter:left']->judgement->verdict)->toBe(Verdict::Sound)
         ->and(Renewals::of(sheetFor(), $half, $seen, ['1:opener_blade_diameter:left' => $short])['1:opener_blade_diameter:left']->judgement->verdict)->toBe(Verdict::Watch);
     // 14 7/16 in is under the limit of 14 1/2: worn out as it went in.

@@ -5,14 +5,14 @@ declare(strict_types=1);
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\Stock\Offer;
+use Ustrel\Core\Parts\Stock\ShelfMove;
 use Ustrel\Core\Parts\Stock\Stock;
-use Ustrel\Core\Parts\Stock\StockMove;
 use Ustrel\Core\Parts\Stock\StockMoveKind;
 
 /** @param  list<array{string, int, string}>  $moves  kind, quantity, day of March */
 function stockOf(array $moves): Stock
 {
-    return Stock::of(array_map(static fn (array $move, int $at): StockMove => new StockMove((string) $at, StockMoveKind::from($move[0]), $move[1], Moment::of("2026-03-{$move[2]}T10:00:00Z")), $moves, array_keys($moves)));
+    return Stock::of(array_map(static fn (array $move, int $at): ShelfMove => new ShelfMove((string) $at, StockMoveKind::from($move[0]), $move[1], Moment::of("2026-03-{$move[2]}T10:00:00Z")), $moves, array_keys($moves)));
 }
 
 it('knows what is on the shelf', function (array $moves, ?int $onHand): void {

@@ -6,12 +6,12 @@ use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Plan\Policy\ChangeWhen;
 use Ustrel\Core\Plan\Policy\InvalidPolicy;
-use Ustrel\Core\Plan\Policy\Play;
-use Ustrel\Core\Plan\Policy\Played;
 use Ustrel\Core\Plan\Policy\Policy;
+use Ustrel\Core\Plan\Policy\PolicySimulation;
 use Ustrel\Core\Plan\Policy\PolicyTable;
-use Ustrel\Core\Plan\Policy\School;
+use Ustrel\Core\Plan\Policy\SimulatedRuns;
 use Ustrel\Core\Plan\Policy\SlotRule;
+use Ustrel\Core\Plan\Policy\Strategy;
 use Ustrel\Core\Plan\Policy\Turn;
 use Ustrel\Core\Plan\Policy\TurnOf;
 use Ustrel\Core\Plan\Policy\WearItem;
@@ -20,9 +20,9 @@ use Ustrel\Core\Plan\Prices;
 use Ustrel\Core\Spec\Side;
 
 /** One blade of 12 mm allowance that loses exactly 7 mm a season. */
-function oneBlade(?float $price = 40.0, int $seasons = 2, int $services = 0): Play
+function oneBlade(?float $price = 40.0, int $seasons = 2, int $services = 0): PolicySimulation
 {
-    return new Play(
+    return new PolicySimulation(
         [new WearKind(Slot::OpenerBlade, 12.0, 0.0, 0.007, 0.0, 0.0, 0.0, $price, [], 0.5)],
         [new WearItem(0, 1, Side::Left, 12.0, 0.0, 0.007, 0.0)],
         // A blade takes 27 minutes: wheel 8, scraper 3, blade 6, and 10 to make the planter safe.
@@ -30,7 +30,7 @@ function oneBlade(?float $price = 40.0, int $seasons = 2, int $services = 0): Pl
     );
 }
 
-function totalOf(Play $play, Policy $policy): float
+function totalOf(PolicySimulation $play, Policy $policy): float
 {
     return $play->of([$policy], 1, 1)[0]->costs($play->prices)[0];
 }
@@ -38,13 +38,13 @@ function totalOf(Play $play, Policy $policy): float
 it('comes to what two seasons by hand come to', function (): void {
     $play = oneBlade();
     // Limit: 12, 5; in the second season it stops at 5/7, and the new one ends at 10. Worth 40 + 40 - 33.33, 27 of work, 50 the stop, 2.45 h at 20.
-    expect(totalOf($play, Policy::of(School::Limit)))->toEqualWithDelta(46.667 + 27 + 50 + 49, 0.001)
+    expect(totalOf($play, Policy::of(Strategy::Limit)))->toEqualWithDelta(46.667 + 27 + 50 + 49, 0.001)
         // Every spring: two changed, the last ends at 5: 40 + 80 - 16.67, twice 27.
-        ->and(totalOf($play, Policy::of(School::EverySpring)))->toEqualWithDelta(103.333 + 54, 0.001)
+        ->and(totalOf($play, Policy::of(Strategy::EverySpring)))->toEqualWithDelta(103.333 + 54, 0.001)
         // Set: 5 would not last, so it goes in the second spring.
-        ->and(totalOf($play, Policy::of(School::Set)))->toEqualWithDelta(63.333 + 27, 0.001);
+        ->and(totalOf($play, Policy::of(Strategy::Set)))->toEqualWithDelta(63.333 + 27, 0.001);
 
-    [$limit, $spring] = $play->of([Policy::of(School::Limit), Policy::of(School::EverySpring)], 3, 1);
+    [$limit, $spring] = $play->of([Policy::of(Strategy::Limit), Policy::of(Strategy::EverySpring)], 3, 1);
     // Lost at planting: 0 and 7/2 mm; thrown away: all of 40 and 5/12 of it.
     expect([$limit->lostWorst, $limit->lostMean, $limit->waste, $limit->used['opener_blade']])->toEqualWithDelta([1.75, 1.75, 0.0, 0.5], 1e-9)
         ->and([$spring->lostWorst, $spring->waste, $spring->used['opener_blade']])->toEqualWithDelta([0.0, (40 + 40 * 5 / 12) / 2, 1.0], 1e-9)
@@ -54,8 +54,8 @@ it('comes to what two seasons by hand come to', function (): void {
 
 it('waits for the service stop where the shop does', function (): void {
     // One service half way: in the second season 5 - 3.5 = 1.5 is still over the limit, so it runs on to -2 and nobody stops; then it is seen.
-    expect(oneBlade(seasons: 2, services: 1)->of([Policy::of(School::Limit)], 1, 1)[0]->stops)->toEqual([0.0])
-        ->and(oneBlade(seasons: 3, services: 1)->of([Policy::of(School::Limit)], 1, 1)[0]->used['opener_blade'])->toEqualWithDelta(1 / 3, 1e-9);
+    expect(oneBlade(seasons: 2, services: 1)->of([Policy::of(Strategy::Limit)], 1, 1)[0]->stops)->toEqual([0.0])
+        ->and(oneBlade(seasons: 3, services: 1)->of([Policy::of(Strategy::Limit)], 1, 1)[0]->used['opener_blade'])->toEqualWithDelta(1 / 3, 1e-9);
 });
 
 it('looks half way through where a rule says so', function (): void {
@@ -67,7 +67,7 @@ it('looks half way through where a rule says so', function (): void {
 });
 
 it('says which is cheapest, by how much, and what would turn it', function (): void {
-    $table = PolicyTable::of(oneBlade(), [Policy::of(School::Limit), Policy::of(School::EverySpring), Policy::of(School::Set)], 5, 1);
+    $table = PolicyTable::of(oneBlade(), [Policy::of(Strategy::Limit), Policy::of(Strategy::EverySpring), Policy::of(Strategy::Set)], 5, 1);
     expect($table->cheapest)->toBe(2)
         ->and($table->lines[2]->cheapest)->toBe(1.0)
         ->and([$table->lines[0]->p10, $table->lines[0]->p50, $table->lines[0]->p90])->toEqualWithDelta([86.333, 86.333, 86.333], 0.001)
@@ -81,12 +81,12 @@ it('says which is cheapest, by how much, and what would turn it', function (): v
 it('finds the share at which it turns', function (): void {
     // At a share of 0.5 the second spring changes what is 0.58 gone; over that it is left, and stops the planter.
     $own = Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.5)]);
-    $turns = array_values(array_filter(PolicyTable::of(oneBlade(), [$own, Policy::of(School::EverySpring)], 3, 1)->turns, static fn (Turn $turn): bool => $turn->of === TurnOf::Share));
+    $turns = array_values(array_filter(PolicyTable::of(oneBlade(), [$own, Policy::of(Strategy::EverySpring)], 3, 1)->turns, static fn (Turn $turn): bool => $turn->of === TurnOf::Share));
     expect($turns)->toHaveCount(1)->and($turns[0]->factor)->toEqualWithDelta(7 / 12, 0.03)->and($turns[0]->line)->toBe(1);
 });
 
 it('counts what has no price, and never as nothing', function (): void {
-    $played = oneBlade(null)->of([Policy::of(School::EverySpring)], 2, 1)[0];
+    $played = oneBlade(null)->of([Policy::of(Strategy::EverySpring)], 2, 1)[0];
     expect($played->unpriced)->toEqualWithDelta(1.0, 1e-9)->and($played->parts)->toEqual([0.0, 0.0]);
 });
 
@@ -101,7 +101,7 @@ it('refuses a policy that is none', function (Closure $make, string $fault): voi
 ]);
 
 /** A planter with blades in pairs, guards and coulters, in all states of wear. */
-function somePlanter(float $bladePrice = 40.0, float $unsure = 0.1): Play
+function somePlanter(float $bladePrice = 40.0, float $unsure = 0.1): PolicySimulation
 {
     $kinds = [
         new WearKind(Slot::OpenerBlade, 12.7, 0.8, 12.7 / 800_000, 0.2 * 12.7 / 800_000, $unsure * 12.7 / 800_000, 1.0, $bladePrice, [], 0.5),
@@ -115,11 +115,11 @@ function somePlanter(float $bladePrice = 40.0, float $unsure = 0.1): Play
         }
     }
 
-    return new Play($kinds, $items, new Prices(55.0, 120.0, 1.5, [30.0, 60.0, 90.0, 120.0]), JobBook::typical(), 430_000.0, 430_000.0, 3);
+    return new PolicySimulation($kinds, $items, new Prices(55.0, 120.0, 1.5, [30.0, 60.0, 90.0, 120.0]), JobBook::typical(), 430_000.0, 430_000.0, 3);
 }
 
 /** The same worked out another way: one part at a time as an object, its own random numbers, no tables. */
-function playedPlainly(Play $play, string $policy, int $runs): array
+function playedPlainly(PolicySimulation $play, string $policy, int $runs): array
 {
     mt_srand(4711);
     $normal = static fn (): float => sqrt(-2 * log((mt_rand() + 0.5) / (mt_getrandmax() + 1.0))) * cos(2 * M_PI * (mt_rand() + 0.5) / (mt_getrandmax() + 1.0));
@@ -227,13 +227,13 @@ it('agrees with the same seasons played plainly', function (string $plain, Polic
         ->and($played->used['opener_blade'])->toEqualWithDelta($other['blades'], 0.03 * $other['blades'])
         ->and($played->lostWorst)->toEqualWithDelta($other['worst'], 0.05 * $other['worst']);
 })->with([
-    'limit' => ['limit', Policy::of(School::Limit)],
+    'limit' => ['limit', Policy::of(Strategy::Limit)],
     'like new' => ['share', Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.4)])],
-    'set with guards' => ['set', Policy::of(School::Set)],
+    'set with guards' => ['set', Policy::of(Strategy::Set)],
 ]);
 
 it('never finds a policy cheaper for a dearer part', function (): void {
-    foreach ([School::Limit, School::Set, School::EverySpring, School::LikeNew] as $school) {
+    foreach ([Strategy::Limit, Strategy::Set, Strategy::EverySpring, Strategy::LikeNew] as $school) {
         $of = static fn (float $price): array => somePlanter($price)->of([Policy::of($school)], 60, 9)[0]->costs(somePlanter()->prices);
         foreach (array_map(null, $of(30.0), $of(45.0)) as [$cheap, $dear]) {
             expect($dear)->toBeGreaterThanOrEqual($cheap);
@@ -249,12 +249,12 @@ it('tells policies apart more sharply by the same luck than by each its own', fu
 
         return array_sum(array_map(static fn (float $value): float => ($value - $mean) ** 2, $apart));
     };
-    [$limit, $share] = array_map(static fn (Played $played): array => $played->costs($play->prices), $play->of([Policy::of(School::Limit), Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.8)])], 300, 5));
+    [$limit, $share] = array_map(static fn (SimulatedRuns $played): array => $played->costs($play->prices), $play->of([Policy::of(Strategy::Limit), Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.8)])], 300, 5));
     $apart = $play->of([Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.8)])], 300, 6)[0]->costs($play->prices);
     expect($spread($limit, $share))->toBeLessThan(0.8 * $spread($limit, $apart));
 });
 
 it('says the same for the same seed', function (): void {
-    $of = static fn (int $seed): array => somePlanter()->of([Policy::of(School::Limit)], 20, $seed)[0]->costs(somePlanter()->prices);
+    $of = static fn (int $seed): array => somePlanter()->of([Policy::of(Strategy::Limit)], 20, $seed)[0]->costs(somePlanter()->prices);
     expect($of(8))->toBe($of(8))->and($of(8))->not->toBe($of(9));
 });

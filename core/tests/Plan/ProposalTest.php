@@ -12,9 +12,9 @@ use Ustrel\Core\Plan\LookAgain;
 use Ustrel\Core\Plan\Policy\ChangeWhen;
 use Ustrel\Core\Plan\Policy\LookWhen;
 use Ustrel\Core\Plan\Policy\Policy;
-use Ustrel\Core\Plan\Policy\School;
 use Ustrel\Core\Plan\Policy\Scope;
 use Ustrel\Core\Plan\Policy\SlotRule;
+use Ustrel\Core\Plan\Policy\Strategy;
 use Ustrel\Core\Plan\Policy\WearNow;
 use Ustrel\Core\Plan\Proposal;
 use Ustrel\Core\Plan\Proposals;
@@ -43,8 +43,8 @@ function finding(string $key, string $said, ?Background $background = null, Chip
 function circumstances(array $more = []): Circumstances
 {
     return new Circumstances(...$more + [
-        'sheet' => sheetFor(), 'equipment' => new Ustrel\Core\Spec\Equipment(Ustrel\Core\Spec\Meter::Vacuum, Ustrel\Core\Spec\Drive::Ground, coulter: true, fertilizer: true),
-        'rows' => 8, 'policy' => Policy::of(School::Limit), 'jobs' => JobBook::typical(),
+        'sheet' => sheetFor(), 'equipment' => new Ustrel\Core\Spec\Equipment(Ustrel\Core\Spec\MeterType::Vacuum, Ustrel\Core\Spec\Drive::Ground, coulter: true, fertilizer: true),
+        'rows' => 8, 'policy' => Policy::of(Strategy::Limit), 'jobs' => JobBook::typical(),
     ]);
 }
 
@@ -156,17 +156,17 @@ it('follows the policy', function (Policy $policy, array $wear, array $due): voi
     $proposals = Proposals::of([], circumstances(['policy' => $policy, 'wear' => $wear]));
     expect(array_map(static fn (Proposal $proposal): string => "{$proposal->place->row} {$proposal->why->value}", array_values($proposals)))->toBe($due);
 })->with([
-    'limit asks for nothing that was not found' => [Policy::of(School::Limit), blades(1.2, 0.5), []],
-    'every spring' => [Policy::of(School::EverySpring), blades(0.0, 0.5), ['1 always', '2 always']],
-    'the set, once half of it would not last' => [Policy::of(School::Set), blades(0.8, 0.9, 0.1, 0.2), ['1 would_not_last', '2 would_not_last', '3 set_is_due', '4 set_is_due']],
-    'the set is not due' => [Policy::of(School::Set), blades(0.8, 0.5, 0.1, 0.2), []],
-    'like new' => [Policy::of(School::LikeNew), blades(0.4, 0.39), ['1 share_gone']],
+    'limit asks for nothing that was not found' => [Policy::of(Strategy::Limit), blades(1.2, 0.5), []],
+    'every spring' => [Policy::of(Strategy::EverySpring), blades(0.0, 0.5), ['1 always', '2 always']],
+    'the set, once half of it would not last' => [Policy::of(Strategy::Set), blades(0.8, 0.9, 0.1, 0.2), ['1 would_not_last', '2 would_not_last', '3 set_is_due', '4 set_is_due']],
+    'the set is not due' => [Policy::of(Strategy::Set), blades(0.8, 0.5, 0.1, 0.2), []],
+    'like new' => [Policy::of(Strategy::LikeNew), blades(0.4, 0.39), ['1 share_gone']],
     'of its own' => [Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.7, Scope::Row)]), blades(0.8, 0.5), ['1 share_gone']],
-    'one kind of slot by another policy' => [Policy::of(School::EverySpring)->with(Ustrel\Core\Parts\Slot::OpenerBlade, Policy::of(School::Limit)), blades(0.9), []],
+    'one kind of slot by another policy' => [Policy::of(Strategy::EverySpring)->with(Ustrel\Core\Parts\Slot::OpenerBlade, Policy::of(Strategy::Limit)), blades(0.9), []],
 ]);
 
 it('changes along what the policy says goes with it', function (): void {
-    $proposals = Proposals::of([], circumstances(['policy' => Policy::of(School::EverySpring), 'wear' => blades(0.2)]));
+    $proposals = Proposals::of([], circumstances(['policy' => Policy::of(Strategy::EverySpring), 'wear' => blades(0.2)]));
     expect(proposed($proposals['1:opener_blade_diameter:left'])[3])->toBe('1:opener_blade:left 1:opener_blade:right 1:seed_tube_guard:centre');
 });
 

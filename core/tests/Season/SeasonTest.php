@@ -5,8 +5,8 @@ declare(strict_types=1);
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Season\PlantedAcres;
+use Ustrel\Core\Season\PlantingProgress;
 use Ustrel\Core\Season\Season;
-use Ustrel\Core\Season\SeasonPlan;
 use Ustrel\Core\Wear\Acres\FieldRun;
 
 it('runs from eight months before planting is to start', function (?string $start, string $day, int $season): void {
@@ -49,13 +49,13 @@ it('sums acres by season', function (): void {
 });
 
 it('says what a season still brings, and when', function (): void {
-    $plan = new SeasonPlan(400.0, 100.0, 10, Length::ofSixteenths(16 * 30), 16, 1.5);
+    $plan = new PlantingProgress(400.0, 100.0, 10, Length::ofSixteenths(16 * 30), 16, 1.5);
     // 300 acres over 16 rows of 30 inches: 4046.8564224 m2 an acre / 0.762 m, and the ground half as hard again.
     expect($plan->acresLeft())->toBe(300.0)
         ->and($plan->effectiveLeft())->toEqualWithDelta(300 / 16 * 4046.8564224 / 0.762 * 1.5, 1e-6)
         ->and($plan->dayOf(0.0))->toBe(2)
         ->and($plan->dayOf(299.0))->toBe(9)
         ->and($plan->dayOf(300.0))->toBeNull()
-        ->and((new SeasonPlan(400.0, 500.0, null, Length::ofSixteenths(480), 16))->acresLeft())->toBe(0.0)
-        ->and((new SeasonPlan(400.0, 0.0, null, Length::ofSixteenths(480), 16))->dayOf(1.0))->toBeNull();
+        ->and((new PlantingProgress(400.0, 500.0, null, Length::ofSixteenths(480), 16))->acresLeft())->toBe(0.0)
+        ->and((new PlantingProgress(400.0, 0.0, null, Length::ofSixteenths(480), 16))->dayOf(1.0))->toBeNull();
 });

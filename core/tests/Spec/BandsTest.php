@@ -8,9 +8,9 @@ use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\Judging\Background;
 use Ustrel\Core\Spec\Judging\Bands;
-use Ustrel\Core\Spec\Judging\Outlook;
 use Ustrel\Core\Spec\Judging\ReasonCode;
 use Ustrel\Core\Spec\Judging\Rule;
+use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\Rules\AtLeast;
 use Ustrel\Core\Spec\Rules\ChainStretch;
@@ -45,9 +45,9 @@ function codes(Rule $rule, string $value, ?string $turnsAt = null): array
     return words($rule->judge(inches($value), Background::of($turnsAt === null ? null : outlook(inches($turnsAt)))));
 }
 
-function outlook(Length $turnsAt): Outlook
+function outlook(Length $turnsAt): SeasonOutlook
 {
-    return new Outlook($turnsAt, Unit::Percent->quantity(20_000));
+    return new SeasonOutlook($turnsAt, Unit::Percent->quantity(20_000));
 }
 
 it('judges a blade at, under and over its limit', function (string $value, array $expected): void {

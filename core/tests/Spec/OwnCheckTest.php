@@ -9,12 +9,12 @@ use Ustrel\Core\Spec\Judging\Answer;
 use Ustrel\Core\Spec\Judging\Background;
 use Ustrel\Core\Spec\Judging\Chip;
 use Ustrel\Core\Spec\Judging\State;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\SpecFault;
-use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\SpecSheetReader;
 
 /** @param  array<string, array<string, mixed>>  $own */
-function sheetWith(array $own): SpecSheet
+function sheetWith(array $own): Sheet
 {
     $sheet = typicalSheet();
     $sheet['checks'] = $own + $sheet['checks'];

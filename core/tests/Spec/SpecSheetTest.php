@@ -8,9 +8,9 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Figure;
 use Ustrel\Core\Spec\InvalidSpecSheet;
 use Ustrel\Core\Spec\RowUnitType;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\SpecFault;
-use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Spec\SpecSheetReader;
 
 /** @return list<string> */
@@ -26,7 +26,7 @@ function faultsOf(array $sheet): array
 }
 
 /** @return array<string, string> */
-function printed(SpecSheet $sheet, CheckKey $key): array
+function printed(Sheet $sheet, CheckKey $key): array
 {
     return array_map(
         fn (Figure $figure): string => (new QuantityPrinter(UnitSystem::Inch))->print($figure->quantity),

@@ -6,8 +6,8 @@ use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Opener\ShimMove;
 use Ustrel\Core\Opener\ShimsMoved;
-use Ustrel\Core\Parts\Fitting;
 use Ustrel\Core\Parts\Installed;
+use Ustrel\Core\Parts\PartFitting;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Spec\CheckKey;
@@ -22,7 +22,7 @@ $noon = static fn (string $day): Moment => Moment::of("{$day}T12:00:00Z");
 $blade = static fn (int $row): Place => new Place($row, CheckKey::OpenerBladeDiameter, Side::Left);
 $contact = static fn (int $row): Place => new Place($row, CheckKey::BladeContactLength, Side::Centre);
 $installed = static fn (string $id, int $row, string $from, ?string $until = null, ?string $part = null, ?float $size = 381.0): Installed => new Installed(
-    new Fitting($id, new SlotPlace($row, Slot::OpenerBlade, Side::Left), $part ?? "part {$id}", $noon($from), $until === null ? null : $noon($until)), $size,
+    new PartFitting($id, new SlotPlace($row, Slot::OpenerBlade, Side::Left), $part ?? "part {$id}", $noon($from), $until === null ? null : $noon($until)), $size,
 );
 $read = static fn (string $id, Place $place, string $at, ?float $value, ?string $walk = null): TakenReading => new TakenReading(
     $id, $walk ?? "walk of {$at}", $noon($walk ?? $at), $place, $noon($at), $value,

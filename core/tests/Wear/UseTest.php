@@ -6,7 +6,7 @@ use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\FurrowDistance;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Season\SeasonPlan;
+use Ustrel\Core\Season\PlantingProgress;
 use Ustrel\Core\Wear\Acres\AcresLine;
 use Ustrel\Core\Wear\Acres\FieldRun;
 use Ustrel\Core\Wear\Acres\Ground;
@@ -146,13 +146,13 @@ it('says what is missing in a line of acres', function (string $line, string $fa
 
 it('knows what a season still has to bring, and on which day', function (): void {
     // 160 acres on 16 rows in 8 days, 40 of them done: 7.5 acres or 24.75 miles a row to come, half as much again in harsh ground.
-    $plan = new SeasonPlan(160, 40, 8, spacing(30), 16, 1.5);
+    $plan = new PlantingProgress(160, 40, 8, spacing(30), 16, 1.5);
     expect($plan->acresLeft())->toBe(120.0)
         ->and($plan->effectiveLeft() / 1609.344)->toEqualWithDelta(24.75 * 1.5, 1e-6)
         // 60 more make 100 of 160: in the fifth of eight days.
         ->and($plan->dayOf(60))->toBe(5)
         ->and($plan->dayOf(0))->toBe(2)
         ->and($plan->dayOf(120))->toBeNull()
-        ->and((new SeasonPlan(160, 200, null, spacing(30), 16))->acresLeft())->toBe(0.0)
-        ->and((new SeasonPlan(160, 0, null, spacing(30), 16))->dayOf(10))->toBeNull();
+        ->and((new PlantingProgress(160, 200, null, spacing(30), 16))->acresLeft())->toBe(0.0)
+        ->and((new PlantingProgress(160, 0, null, spacing(30), 16))->dayOf(10))->toBeNull();
 });

@@ -11,7 +11,7 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Work\Card;
-use Ustrel\Core\Work\Order;
+use Ustrel\Core\Work\JobOrder;
 use Ustrel\Core\Work\ToDo;
 use Ustrel\Core\Work\WorkList;
 
@@ -20,8 +20,8 @@ it('has what comes off in the order in which it does, then the jobs, with the bl
         Job::at(Action::Adjust, new Place(3, CheckKey::BladeContactLength, Side::Centre)),
         Job::change(new SlotPlace(3, Slot::OpenerBlade, Side::Left)),
     ];
-    $pieces = WorkList::pieces([new ToDo('a', $jobs, 0, false)], JobBook::typical(), Order::typical());
-    $card = Card::of($pieces[1], JobBook::typical(), Order::typical())->lines;
+    $pieces = WorkList::pieces([new ToDo('a', $jobs, 0, false)], JobBook::typical(), JobOrder::typical());
+    $card = Card::of($pieces[1], JobBook::typical(), JobOrder::typical())->lines;
     expect(array_keys($card))->toBe([
         'off:3:lock:centre', 'off:3:gauge_wheel:left', 'off:3:scraper:left', 'off:3:opener_blade:left', 'off:3:gauge_wheel:right', 'off:3:scraper:right', 'off:3:opener_blade:right',
         'adjust:3:blade_contact_length:centre', 'change:3:opener_blade:left',

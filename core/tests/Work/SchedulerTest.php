@@ -7,9 +7,9 @@ namespace Ustrel\Core\Tests\Work;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Ustrel\Core\Measure\Day;
-use Ustrel\Core\Work\Schedule\Cause;
+use Ustrel\Core\Work\Schedule\ChainLink;
 use Ustrel\Core\Work\Schedule\InvalidPlan;
-use Ustrel\Core\Work\Schedule\Link;
+use Ustrel\Core\Work\Schedule\LinkCause;
 use Ustrel\Core\Work\Schedule\Placed;
 use Ustrel\Core\Work\Schedule\Schedule;
 use Ustrel\Core\Work\Schedule\Scheduler;
@@ -60,7 +60,7 @@ it('says what settles the end, and how much room the rest has', function (): voi
     expect(array_map(fn (Placed $of): string => clock($of->start), $schedule->placed))->toBe(['closing' => '1 08:00', 'blades' => '1 08:45', 'tyre' => '3 08:00', 'level' => '3 09:00'])
         ->and(clock($schedule->end))->toBe('3 09:30')->and($schedule->isBest)->toBeTrue()
         ->and($schedule->late)->toBe(3 * 1440 - 1440 + 570 - 4 * 1440)
-        ->and($schedule->chain)->toEqual([new Link('tyre', Cause::Arrival), new Link('level', Cause::After)])
+        ->and($schedule->chain)->toEqual([new ChainLink('tyre', LinkCause::Arrival), new ChainLink('level', LinkCause::After)])
         // Level: until the end of Thursday six and a half hours and eight more.
         ->and($schedule->slack['level'])->toBe(6 * 60 + 30 + 480)->and($schedule->slack['tyre'])->toBe(6 * 60 + 30 + 480)
         ->and(clock($schedule->latest['level']))->toBe('4 15:30')->and(clock($schedule->latest['tyre']))->toBe('4 14:30')

@@ -12,7 +12,7 @@ use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
-use Ustrel\Core\Work\Order;
+use Ustrel\Core\Work\JobOrder;
 use Ustrel\Core\Work\Piece;
 use Ustrel\Core\Work\Schedule\InvalidPlan;
 use Ustrel\Core\Work\ToDo;
@@ -29,7 +29,7 @@ function partIn(int $row, Slot $slot, Side $side = Side::Centre): Job
  */
 function piecesOf(array $todos): array
 {
-    $pieces = WorkList::pieces($todos, JobBook::typical(), Order::typical());
+    $pieces = WorkList::pieces($todos, JobBook::typical(), JobOrder::typical());
 
     return array_combine(array_map(static fn (Piece $piece): string => $piece->key, $pieces), $pieces);
 }
@@ -69,7 +69,7 @@ it('puts blades before their contact, tyres before the level and meters before t
 
 it('adds what a joint that seized took last time once, however many jobs need it open', function (): void {
     $blades = new ToDo('blades', [partIn(3, Slot::OpenerBlade, Side::Left), partIn(3, Slot::OpenerBlade, Side::Right)], 0, true);
-    $minutes = static fn (array $seized): int => WorkList::pieces([$blades], JobBook::typical(), Order::typical(), $seized)[1]->minutes;
+    $minutes = static fn (array $seized): int => WorkList::pieces([$blades], JobBook::typical(), JobOrder::typical(), $seized)[1]->minutes;
     // Both blades by themselves 34; one joint of 20 for both, then two of 20 and 5.
     expect($minutes([]))->toBe(34)
         ->and($minutes(['change:3:opener_blade:left' => ['one', 20], 'change:3:opener_blade:right' => ['one', 20]]))->toBe(54)
@@ -79,11 +79,11 @@ it('adds what a joint that seized took last time once, however many jobs need it
 it('does once what two decisions ask for', function (): void {
     $pieces = piecesOf([new ToDo('a', [partIn(2, Slot::GaugeTyre, Side::Left)], 0, false), new ToDo('b', [partIn(2, Slot::GaugeTyre, Side::Left), partIn(2, Slot::GaugeBearing, Side::Left)], 30, false)]);
     expect($pieces['change:2:gauge_tyre:left']->minutes)->toBe(8 + 2 + 6)->and($pieces['change:2:gauge_tyre:left']->todos)->toBe(['a', 'b'])
-        ->and(WorkList::pieces([], JobBook::typical(), Order::typical()))->toBe([]);
+        ->and(WorkList::pieces([], JobBook::typical(), JobOrder::typical()))->toBe([]);
 });
 
 it('refuses an order that names what there is not', function (array $rules): void {
-    expect(static fn (): Order => Order::read($rules))->toThrow(InvalidPlan::class, 'Rule 1');
+    expect(static fn (): JobOrder => JobOrder::read($rules))->toThrow(InvalidPlan::class, 'Rule 1');
 })->with([
     'a slot' => [[['per' => 'row', 'first' => ['wing_bolt'], 'then' => []]]],
     'a span' => [[['per' => 'side', 'first' => [], 'then' => []]]],

@@ -20,7 +20,7 @@ enum SettingFit: string
     case ItsOwn = 'its_own';
 
     /** @param  int  $rows  of the planter that is to take it */
-    public static function of(Setting $setting, Equipment $from, Equipment $to, int $rows): self
+    public static function of(SettingValue $setting, Equipment $from, Equipment $to, int $rows): self
     {
         return match (true) {
             $setting->key === SettingKey::Circumference, $setting->key === SettingKey::Slip, $setting->key === SettingKey::SprocketBox, $setting->key === SettingKey::Marker => self::ItsOwn,

@@ -11,7 +11,7 @@ use Ustrel\Core\Field\Watch\Drift\Drifts;
 use Ustrel\Core\Field\Watch\Drift\FastLoss;
 use Ustrel\Core\Field\Watch\Drift\FastRow;
 use Ustrel\Core\Field\Watch\Drift\Peaks;
-use Ustrel\Core\Field\Watch\Drift\Scatter;
+use Ustrel\Core\Field\Watch\Drift\RowScatter;
 use Ustrel\Core\Field\Watch\Drift\SeedExplained;
 use Ustrel\Core\Field\Watch\Drift\Stream;
 use Ustrel\Core\Field\Watch\Drift\StreamKind;
@@ -54,7 +54,7 @@ final class RowWatch
     private const SURE = 6.0;
 
     /** All that is kept of it from one request to the next. */
-    private const KEPT = [self::class, Drifts::class, Whole::class, StreamKind::class, Stream::class, Scatter::class, Peaks::class, Tally::class, Sensors::class, SeedExplained::class, Curve::class, FastLoss::class, FastRow::class, RowGroup::class, Watched::class, GroupKind::class];
+    private const KEPT = [self::class, Drifts::class, Whole::class, StreamKind::class, Stream::class, RowScatter::class, Peaks::class, Tally::class, Sensors::class, SeedExplained::class, Curve::class, FastLoss::class, FastRow::class, RowGroup::class, Watched::class, GroupKind::class];
 
     private ?int $last = null;
 
@@ -205,7 +205,7 @@ final class RowWatch
         return array_keys($this->rowSettles);
     }
 
-    /** @param  list<WatchAlarm>  $alarms */
+    /** @param  list<RaisedAlarm>  $alarms */
     private function judged(MonitorLine $line, array $alarms): WatchNews
     {
         $back = [];
@@ -243,7 +243,7 @@ final class RowWatch
     /**
      * Rows that bring less than half of what the others bring.
      *
-     * @return array{list<WatchAlarm>, list<array{Watched, int}>}
+     * @return array{list<RaisedAlarm>, list<array{Watched, int}>}
      */
     private function looked(Watched $of, MonitorLine $line): array
     {
@@ -276,7 +276,7 @@ final class RowWatch
     /**
      * @param  non-empty-array<int, array{float, float}>  $low  what was to be expected and what is, by row
      * @param  int  $of  rows that were seen
-     * @return list<WatchAlarm>
+     * @return list<RaisedAlarm>
      */
     private function stopped(Watched $watched, int $ms, array $low, int $of): array
     {
@@ -289,27 +289,27 @@ final class RowWatch
         }
         $together = $group !== null || (count($rows) === $of && $of > 1) ? [$rows] : array_map(static fn (int $row): array => [$row], $rows);
 
-        return array_map(static function (array $rows) use ($watched, $ms, $low, $group): WatchAlarm {
+        return array_map(static function (array $rows) use ($watched, $ms, $low, $group): RaisedAlarm {
             [$expected, $is] = [0.0, 0.0];
             foreach ($rows as $row) {
                 [$expected, $is] = [$expected + $low[$row][0] / count($rows), $is + $low[$row][1] / count($rows)];
             }
 
-            return new WatchAlarm($ms, $is < self::NOTHING * $expected ? AlarmKind::Stopped : AlarmKind::Low, $watched, $rows, $group, -1, $expected, $is, (int) self::LOOK);
+            return new RaisedAlarm($ms, $is < self::NOTHING * $expected ? AlarmKind::Stopped : AlarmKind::Low, $watched, $rows, $group, -1, $expected, $is, (int) self::LOOK);
         }, $together);
     }
 
-    private function lost(Watched $of, MonitorLine $line): ?WatchAlarm
+    private function lost(Watched $of, MonitorLine $line): ?RaisedAlarm
     {
         $drifts = $this->drifts[$of->value];
         $means = array_diff_key($this->believed($of, $this->glance->means($of)), $this->low[$of->value] ?? []);
         $acresALook = $this->width * $this->mph * 5280 / 3600 * FastLoss::SECONDS / 43_560;
         $found = $drifts->fast($means, $this->acres / max($acresALook, 1e-6) * 2 * $drifts->fastStreams());
 
-        return $found === null ? null : new WatchAlarm($line->ms, AlarmKind::Drift, $of, $found['rows'], $found['group'] === null ? null : $this->groups[$found['group']], $found['direction'], $found['from'], $found['to'], FastLoss::SECONDS * $found['blocks']);
+        return $found === null ? null : new RaisedAlarm($line->ms, AlarmKind::Drift, $of, $found['rows'], $found['group'] === null ? null : $this->groups[$found['group']], $found['direction'], $found['from'], $found['to'], FastLoss::SECONDS * $found['blocks']);
     }
 
-    private function drifted(Watched $of, Tally $block, MonitorLine $line): ?WatchAlarm
+    private function drifted(Watched $of, Tally $block, MonitorLine $line): ?RaisedAlarm
     {
         $means = $this->believed($of, $block->means($of));
         if ($of === Watched::Population) {
@@ -319,7 +319,7 @@ final class RowWatch
         $stopped = $this->low[$of->stops() ? $of->value : ($of === Watched::Downforce ? '' : Watched::Population->value)] ?? [];
         $found = $this->drifts[$of->value]->block(array_diff_key($means, $stopped), $line->targets[$of->value] ?? null, $this->blocksToFalse($of));
 
-        return $found === null ? null : new WatchAlarm($line->ms, AlarmKind::Drift, $of, $found['rows'], $found['group'] === null ? null : $this->groups[$found['group']], $found['direction'], $found['from'], $found['to'], $of->block() * $found['blocks']);
+        return $found === null ? null : new RaisedAlarm($line->ms, AlarmKind::Drift, $of, $found['rows'], $found['group'] === null ? null : $this->groups[$found['group']], $found['direction'], $found['from'], $found['to'], $of->block() * $found['blocks']);
     }
 
     /** Of one stream, so that those of all streams together come as seldom as is wanted for the planter. */

@@ -30,7 +30,7 @@ final class Sensors
 
     /**
      * @param  list<int>  $off  rows that do not count
-     * @return list<WatchAlarm>
+     * @return list<RaisedAlarm>
      */
     public function take(MonitorLine $line, float $seconds, array $off): array
     {
@@ -57,7 +57,7 @@ final class Sensors
         return $alarms;
     }
 
-    /** @return list<WatchAlarm> */
+    /** @return list<RaisedAlarm> */
     private function alarms(int $ms, Watched $of): array
     {
         $alarms = [];
@@ -78,7 +78,7 @@ final class Sensors
                 }
             } elseif (! isset($this->told[$key])) {
                 $this->told[$key] = true;
-                $alarms[] = new WatchAlarm($ms, $kind, $of, [$row], seconds: (int) ($kind === AlarmKind::Silent ? $silent : $same));
+                $alarms[] = new RaisedAlarm($ms, $kind, $of, [$row], seconds: (int) ($kind === AlarmKind::Silent ? $silent : $same));
             }
         }
 

@@ -8,7 +8,7 @@ namespace Ustrel\Core\Field\Watch;
 final readonly class WatchNews
 {
     /**
-     * @param  list<WatchAlarm>  $alarms
+     * @param  list<RaisedAlarm>  $alarms
      * @param  list<array{Watched, int}>  $back  rows that are as they were again, by what is watched
      */
     public function __construct(

@@ -10,7 +10,7 @@ use Ustrel\Core\Measure\Moment;
 final readonly class MeterStay
 {
     public function __construct(
-        public MeterMove $move,
+        public MeterPlacement $move,
         /** When it was put elsewhere; null where it still is there. */
         public ?Moment $until,
     ) {

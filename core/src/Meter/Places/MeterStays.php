@@ -10,12 +10,12 @@ use Ustrel\Core\Measure\Moment;
 final class MeterStays
 {
     /**
-     * @param  list<MeterMove>  $moves  in any order; of two at one instant the one with the later id stands
+     * @param  list<MeterPlacement>  $moves  in any order; of two at one instant the one with the later id stands
      * @return array<int, non-empty-list<MeterStay>> by meter, the earliest first
      */
     public static function of(array $moves): array
     {
-        usort($moves, static fn (MeterMove $one, MeterMove $other): int => [$one->meter, $one->at->milliseconds, $one->id] <=> [$other->meter, $other->at->milliseconds, $other->id]);
+        usort($moves, static fn (MeterPlacement $one, MeterPlacement $other): int => [$one->meter, $one->at->milliseconds, $one->id] <=> [$other->meter, $other->at->milliseconds, $other->id]);
         $stays = [];
         foreach ($moves as $at => $move) {
             $next = $moves[$at + 1] ?? null;

@@ -13,12 +13,12 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judging\Answer;
 use Ustrel\Core\Spec\Judging\Background;
 use Ustrel\Core\Spec\Judging\Judgement;
-use Ustrel\Core\Spec\Judging\Outlook;
 use Ustrel\Core\Spec\Judging\Reason;
 use Ustrel\Core\Spec\Judging\ReasonCode;
+use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\Side;
-use Ustrel\Core\Spec\SpecSheet;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Result;
 
@@ -28,10 +28,10 @@ final class Renewals
     /**
      * @param  list<Installed|ShimsMoved>  $done  since the walk began and until the next, oldest first
      * @param  array<string, Moment>  $takenAt  when each place was looked at, by place key
-     * @param  array<string, Outlook>  $outlooks  by place key
+     * @param  array<string, SeasonOutlook>  $outlooks  by place key
      * @return array<string, Renewal> by place key
      */
-    public static function of(SpecSheet $sheet, array $done, array $takenAt, array $outlooks): array
+    public static function of(Sheet $sheet, array $done, array $takenAt, array $outlooks): array
     {
         $renewals = [];
         foreach ($done as $event) {
@@ -53,7 +53,7 @@ final class Renewals
     }
 
     /** @return iterable<array{Check, Side, bool}> the checks that an event concerns, and whether they are to be measured again */
-    private static function concerned(Installed|ShimsMoved $event, SpecSheet $sheet): iterable
+    private static function concerned(Installed|ShimsMoved $event, Sheet $sheet): iterable
     {
         $at = $event instanceof Installed ? $event->fitting->place : null;
         foreach ($at?->slot->checks() ?? [] as $key) {
@@ -77,7 +77,7 @@ final class Renewals
         return new Renewal($place, Result::MeasureAgain, null, Judgement::of(Verdict::Unchecked, new Reason(ReasonCode::MeasureAgain)), null, $at);
     }
 
-    private static function fitted(Place $place, Check $check, Installed $part, ?Outlook $outlook): Renewal
+    private static function fitted(Place $place, Check $check, Installed $part, ?SeasonOutlook $outlook): Renewal
     {
         // Of a slot's checks only the first reads the size.
         $reads = $part->size !== null && $part->fitting->place->slot->checks()[0] === $check->key;

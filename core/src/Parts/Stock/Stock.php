@@ -16,11 +16,11 @@ final readonly class Stock
     }
 
     /**
-     * @param  list<StockMove>  $moves  in any order
+     * @param  list<ShelfMove>  $moves  in any order
      */
     public static function of(array $moves): self
     {
-        usort($moves, static fn (StockMove $a, StockMove $b): int => [$a->at->milliseconds, $a->id] <=> [$b->at->milliseconds, $b->id]);
+        usort($moves, static fn (ShelfMove $a, ShelfMove $b): int => [$a->at->milliseconds, $a->id] <=> [$b->at->milliseconds, $b->id]);
         $onHand = null;
         foreach ($moves as $move) {
             $onHand = match ($move->kind) {

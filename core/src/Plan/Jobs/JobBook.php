@@ -17,7 +17,7 @@ final class JobBook
     private const MOST = 600;
 
     /**
-     * @param  array<array-key, Step>  $steps  by name
+     * @param  array<array-key, AccessStep>  $steps  by name
      * @param  array<array-key, array<array-key, array{float, list<string>, Kit}>>  $jobs  minutes, steps and what is brought along, by action and by slot or check
      */
     private function __construct(
@@ -30,7 +30,7 @@ final class JobBook
     /** The same, with the minutes as a shop's own finished work tells them. */
     public function learned(JobTimes $times): self
     {
-        $steps = array_map(static fn (Step $step): Step => new Step($step->name, $step->per, $step->minutes * $times->pace, $step->needs), $this->steps);
+        $steps = array_map(static fn (AccessStep $step): AccessStep => new AccessStep($step->name, $step->per, $step->minutes * $times->pace, $step->needs), $this->steps);
 
         return new self($steps, $this->jobs, $times);
     }
@@ -63,10 +63,10 @@ final class JobBook
             $span = is_array($step) && is_string($step['per'] ?? null) ? Span::tryFrom($step['per']) : null;
             $steps[$name] = [$minutes, $span ?? throw InvalidJobBook::shape((string) $name)];
         }
-        /** @var array<array-key, Step> $built */
+        /** @var array<array-key, AccessStep> $built */
         $built = [];
         foreach ($steps as $name => [$minutes, $span]) {
-            $built[$name] = new Step((string) $name, $span, $minutes, array_slice(self::all((string) $name, $needs, []), 1));
+            $built[$name] = new AccessStep((string) $name, $span, $minutes, array_slice(self::all((string) $name, $needs, []), 1));
         }
         /** @var array<array-key, array<array-key, array{float, list<string>, Kit}>> $entries */
         $entries = [];
@@ -162,7 +162,7 @@ final class JobBook
      * What comes off for jobs on one row, in the order in which it does: what others need first. It goes on again the other way round.
      *
      * @param  list<Job>  $jobs
-     * @return list<array{Step, Side}> a step of both sides once for each
+     * @return list<array{AccessStep, Side}> a step of both sides once for each
      */
     public function steps(array $jobs): array
     {

@@ -27,9 +27,9 @@ final class Account
 
     private int $measured = 0;
 
-    /** @param  list<Player>  $players  one for each group of kinds that are tied together */
+    /** @param  list<RunSimulator>  $players  one for each group of kinds that are tied together */
     public function __construct(
-        private readonly Play $play,
+        private readonly PolicySimulation $play,
         private readonly Layout $layout,
         private readonly Policy $policy,
         private readonly array $players,
@@ -77,7 +77,7 @@ final class Account
     }
 
     /** @param  int  $runs  that were played, 1 or more */
-    public function played(int $runs): Played
+    public function played(int $runs): SimulatedRuns
     {
         $seasons = $runs * $this->play->seasons;
         $used = [];
@@ -91,6 +91,6 @@ final class Account
             }
         }
 
-        return new Played($this->policy, $this->parts, $this->minutes, $this->stops, $this->standing, $used, $unpriced, $this->lostWorst / $seasons, $this->lostMean / $seasons, $this->waste / $seasons);
+        return new SimulatedRuns($this->policy, $this->parts, $this->minutes, $this->stops, $this->standing, $used, $unpriced, $this->lostWorst / $seasons, $this->lostMean / $seasons, $this->waste / $seasons);
     }
 }

@@ -13,13 +13,13 @@ final readonly class Policy
 
     /** @param  array<string, SlotRule>  $rules  by slot */
     private function __construct(
-        public School $school,
+        public Strategy $school,
         public array $rules,
     ) {
         $this->limit = new SlotRule(ChangeWhen::PastLimit);
     }
 
-    public static function of(School $school): self
+    public static function of(Strategy $school): self
     {
         return new self($school, $school->rules());
     }
@@ -31,7 +31,7 @@ final readonly class Policy
      */
     public static function own(array $rules): self
     {
-        return $rules === [] ? throw InvalidPolicy::noSlot() : new self(School::Own, $rules);
+        return $rules === [] ? throw InvalidPolicy::noSlot() : new self(Strategy::Own, $rules);
     }
 
     /**

@@ -8,7 +8,7 @@ namespace Ustrel\Core\Plan\Policy;
 final readonly class PolicyLine
 {
     public function __construct(
-        public Played $played,
+        public SimulatedRuns $played,
         public float $p10,
         public float $p50,
         public float $p90,

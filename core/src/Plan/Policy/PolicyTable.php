@@ -43,10 +43,10 @@ final readonly class PolicyTable
      * @param  non-empty-list<Policy>  $policies
      * @param  int  $runs  1 or more
      */
-    public static function of(Play $play, array $policies, int $runs, int $seed): self
+    public static function of(PolicySimulation $play, array $policies, int $runs, int $seed): self
     {
         $played = $play->of($policies, $runs, $seed);
-        $costs = array_map(static fn (Played $of): array => $of->costs($play->prices), $played);
+        $costs = array_map(static fn (SimulatedRuns $of): array => $of->costs($play->prices), $played);
         $wins = self::wins($costs);
         $lines = [];
         foreach ($played as $index => $of) {
@@ -97,7 +97,7 @@ final readonly class PolicyTable
     /**
      * The nearest price of parts, and the nearest cost of stops, either way, at which another policy is the cheapest.
      *
-     * @param  list<Played>  $played
+     * @param  list<SimulatedRuns>  $played
      * @return list<Turn>
      */
     private static function turnsOfMoney(array $played, Prices $prices, int $cheapest): array
@@ -105,7 +105,7 @@ final readonly class PolicyTable
         $turns = [];
         foreach ([TurnOf::PartPrices, TurnOf::StopCost] as $of) {
             $best = static function (float $factor) use ($played, $prices, $of): int {
-                return self::order(array_map(static fn (Played $one): array => $of === TurnOf::PartPrices ? $one->costs($prices, partsFactor: $factor) : $one->costs($prices, stopFactor: $factor), $played))[0];
+                return self::order(array_map(static fn (SimulatedRuns $one): array => $of === TurnOf::PartPrices ? $one->costs($prices, partsFactor: $factor) : $one->costs($prices, stopFactor: $factor), $played))[0];
             };
             foreach ([self::FACTOR_STEP, 1 / self::FACTOR_STEP] as $step) {
                 $turn = self::turn($best, $cheapest, $step);
@@ -143,10 +143,10 @@ final readonly class PolicyTable
     /**
      * The share at which a policy that goes by one begins, or ceases, to be the cheapest: nearest to what it is, either way.
      *
-     * @param  list<Played>  $played
+     * @param  list<SimulatedRuns>  $played
      * @return list<Turn>
      */
-    private static function turnsOfShare(Play $play, array $played, int $cheapest, int $seed): array
+    private static function turnsOfShare(PolicySimulation $play, array $played, int $cheapest, int $seed): array
     {
         $turns = [];
         foreach ($played as $index => $of) {
@@ -162,7 +162,7 @@ final readonly class PolicyTable
             }
             $rival = (int) array_search(min([INF, ...$others]), $others, true);
             $at = static fn (float ...$shares): array => array_map(
-                static fn (Played $at): bool => self::middle($at->costs($play->prices)) < $others[$rival],
+                static fn (SimulatedRuns $at): bool => self::middle($at->costs($play->prices)) < $others[$rival],
                 $play->of(array_map(static fn (float $at): Policy => $of->policy->withShare($at) ?? $of->policy, array_values($shares)), self::SHARE_RUNS, $seed),
             );
             $wins = array_combine(array_map(strval(...), [$share, ...self::SHARES]), $at($share, ...self::SHARES));

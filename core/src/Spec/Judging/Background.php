@@ -11,7 +11,7 @@ final readonly class Background
 {
     private function __construct(
         /** What the wear of this part and of its like says of the coming season; null where the record is too thin. */
-        public ?Outlook $outlook,
+        public ?SeasonOutlook $outlook,
         /** The median of the planter's rows in this walk; null with too few rows to compare. */
         public ?Quantity $median,
         /** What the same check reads on the other side of the row; null where it has none, or nobody has looked. */
@@ -21,13 +21,13 @@ final readonly class Background
     ) {
     }
 
-    public static function of(?Outlook $outlook = null, ?Quantity $median = null, ?Quantity $otherSide = null, ?Quantity $aim = null): self
+    public static function of(?SeasonOutlook $outlook = null, ?Quantity $median = null, ?Quantity $otherSide = null, ?Quantity $aim = null): self
     {
         return new self($outlook, $median, $otherSide, $aim);
     }
 
     /** @param  list<Quantity>  $readings  of one check, all rows read so far */
-    public static function ofRows(?Outlook $outlook, array $readings, ?Quantity $otherSide = null, ?Quantity $aim = null): self
+    public static function ofRows(?SeasonOutlook $outlook, array $readings, ?Quantity $otherSide = null, ?Quantity $aim = null): self
     {
         return new self($outlook, Rows::of($readings)?->median, $otherSide, $aim);
     }

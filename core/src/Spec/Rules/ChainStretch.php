@@ -11,10 +11,10 @@ use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Spec\Judging\Background;
 use Ustrel\Core\Spec\Judging\Judgement;
-use Ustrel\Core\Spec\Judging\Outlook;
 use Ustrel\Core\Spec\Judging\Reason;
 use Ustrel\Core\Spec\Judging\ReasonCode;
 use Ustrel\Core\Spec\Judging\Rule;
+use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Spec\Judging\Trend;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Wear\WearPath;
@@ -144,7 +144,7 @@ final readonly class ChainStretch implements Rule
     }
 
     /** Nanometres over so many pitches up to which it lasts; the outlook is told over all of them. */
-    private function turnsAt(Outlook $outlook, int $pitches): int
+    private function turnsAt(SeasonOutlook $outlook, int $pitches): int
     {
         return intdiv($outlook->turnsAt->steps() * $pitches, self::PITCHES);
     }

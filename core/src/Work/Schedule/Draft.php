@@ -190,7 +190,7 @@ final class Draft
     }
 
     /** Nothing is less late, or done earlier, than this. */
-    public function reaches(Bound $bound): bool
+    public function reaches(LowerBound $bound): bool
     {
         return $this->goal() === [$bound->late, $bound->end];
     }

@@ -18,12 +18,12 @@ final class Exact
     /** @var array<int, list<list<int>>> faces of what was tried, by the tasks placed as bits */
     private array $seen = [];
 
-    private function __construct(private Draft $best, private readonly Bound $bound)
+    private function __construct(private Draft $best, private readonly LowerBound $bound)
     {
     }
 
     /** @return array{Draft, bool} the best, and whether it is known that there is none better */
-    public static function search(Tasks $tasks, Draft $best, Bound $bound): array
+    public static function search(Tasks $tasks, Draft $best, LowerBound $bound): array
     {
         $search = new self($best, $bound);
         $search->from(new Draft($tasks), 0);

@@ -93,7 +93,7 @@ final readonly class Kept
             $draft->place($at, $crew, $start, $all->hours[$crew]->finish($start, $all->tasks[$at]->minutes));
         }
 
-        return Reading::of($draft, Bound::of($all), false);
+        return CriticalChain::of($draft, LowerBound::of($all), false);
     }
 
     /** What was begun on a day before goes on with the day. */

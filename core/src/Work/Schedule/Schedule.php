@@ -16,7 +16,7 @@ final readonly class Schedule
      * @param  int  $endOver  the last may be done so much earlier, and no more
      * @param  array<string, int>  $slack  minutes of work by which each may begin later without anything being late that is not
      * @param  array<string, int>  $latest  when each has to begin at the latest for that
-     * @param  list<Link>  $chain  what settles the end, from the first on
+     * @param  list<ChainLink>  $chain  what settles the end, from the first on
      * @param  list<string>  $broken  what is held by hand and begins before what it needs is there or done
      */
     public function __construct(

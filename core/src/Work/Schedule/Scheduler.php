@@ -31,7 +31,7 @@ final readonly class Scheduler
     public static function plan(array $tasks, array $people, int $seed = 1): Schedule
     {
         $tasks = new Tasks($tasks, $people);
-        $bound = Bound::of($tasks);
+        $bound = LowerBound::of($tasks);
         $best = null;
         foreach (self::rules($tasks) as $rule) {
             $draft = self::byRule($tasks, $rule);
@@ -43,7 +43,7 @@ final readonly class Scheduler
             [$best, $isExact] = Exact::search($tasks, $best, $bound);
         }
 
-        return Reading::of(self::bettered($best, $isExact || $best->reaches($bound) ? self::FEWER : self::PLACINGS, $seed), $bound, $isExact);
+        return CriticalChain::of(self::bettered($best, $isExact || $best->reaches($bound) ? self::FEWER : self::PLACINGS, $seed), $bound, $isExact);
     }
 
     /**
@@ -58,7 +58,7 @@ final readonly class Scheduler
     {
         $tasks = new Tasks($tasks, $people);
 
-        return Reading::of(self::byRule($tasks, self::rules($tasks)[0]), Bound::of($tasks), false);
+        return CriticalChain::of(self::byRule($tasks, self::rules($tasks)[0]), LowerBound::of($tasks), false);
     }
 
     /** @return non-empty-list<list<int|float>> by task, what is small goes first */

@@ -2,22 +2,22 @@
 
 declare(strict_types=1);
 
-use Ustrel\Core\Field\Settings\Setting;
 use Ustrel\Core\Field\Settings\SettingFit;
 use Ustrel\Core\Field\Settings\SettingGround;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Field\Settings\SettingsLog;
+use Ustrel\Core\Field\Settings\SettingValue;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\Downforce;
 use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\Meter;
+use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
-function set(int $at, SettingKey $key, string $value, SettingGround $ground = new SettingGround, int $row = 0): Setting
+function set(int $at, SettingKey $key, string $value, SettingGround $ground = new SettingGround, int $row = 0): SettingValue
 {
-    return new Setting(sprintf('%04d', $at), $key, $row, $value, $ground, Moment::ofMilliseconds(1000 * $at));
+    return new SettingValue(sprintf('%04d', $at), $key, $row, $value, $ground, Moment::ofMilliseconds(1000 * $at));
 }
 
 it('has set now what was set last, and what is set on all goes over what rows were set to before', function (): void {
@@ -25,7 +25,7 @@ it('has set now what was set last, and what is set on all goes over what rows we
         set(5, SettingKey::DepthMark, '6', row: 3), set(1, SettingKey::DepthMark, '4', row: 3), set(3, SettingKey::DepthMark, '5'), set(2, SettingKey::DepthMark, '9', row: 7),
         set(4, SettingKey::Air, '12'), set(4, SettingKey::Closing, '2'),
     ]))->now();
-    expect(array_map(static fn (array $rows): array => array_map(static fn (Setting $of): string => $of->value, $rows), $now))
+    expect(array_map(static fn (array $rows): array => array_map(static fn (SettingValue $of): string => $of->value, $rows), $now))
         ->toBe(['depth_mark' => [0 => '5', 3 => '6'], 'air' => [0 => '12'], 'closing' => [0 => '2']]);
 });
 
@@ -38,7 +38,7 @@ it('recalls what the planter ended with on the ground that is most like', functi
         set(5, SettingKey::Closing, '1', $sand), set(6, SettingKey::Downforce, '80 lb', $sand), set(7, SettingKey::Downforce, '120 lb', $beans), set(8, SettingKey::Marker, '255', $sand),
         set(9, SettingKey::Closing, '3'),
     ]))->recalled($on);
-    $said = array_map(static fn (Setting $of): string => "{$of->key->value} {$of->value}", $recalled);
+    $said = array_map(static fn (SettingValue $of): string => "{$of->key->value} {$of->value}", $recalled);
     sort($said);
     expect($said)->toBe($values);
 })->with([
@@ -58,29 +58,29 @@ it('takes each setting from the nearest ground where it was made: by crop and di
         set(6, SettingKey::Closing, '2', $clay), set(7, SettingKey::Disc, '30 small', $sand), set(8, SettingKey::Air, '12', $sand), set(9, SettingKey::Closing, '1', $sand),
         set(10, SettingKey::Disc, '24 large', $sand), set(11, SettingKey::Population, '30000', new SettingGround('', 'popcorn')),
     ]);
-    $said = array_map(static fn (Setting $of): string => "{$of->key->value} {$of->row} {$of->value}", $log->recalled(new SettingGround('Bank', 'popcorn', Soil::Sand, Residue::Bare)));
+    $said = array_map(static fn (SettingValue $of): string => "{$of->key->value} {$of->row} {$of->value}", $log->recalled(new SettingGround('Bank', 'popcorn', Soil::Sand, Residue::Bare)));
     // The disc that was in last for popcorn, and the air of that disc, though it was on clay; depth was set on clay alone and is too far.
     expect($said)->toBe(['population 0 30000', 'disc 0 24 large', 'air 0 18', 'closing 0 1']);
-    $onClay = array_map(static fn (Setting $of): string => "{$of->key->value} {$of->row} {$of->value}", $log->recalled(new SettingGround('', 'popcorn', Soil::Clay)));
+    $onClay = array_map(static fn (SettingValue $of): string => "{$of->key->value} {$of->row} {$of->value}", $log->recalled(new SettingGround('', 'popcorn', Soil::Clay)));
     expect($onClay)->toBe(['population 0 30000', 'disc 0 24 large', 'air 0 18', 'depth_mark 0 5', 'depth_mark 3 5.5', 'depth_mark 7 6', 'closing 0 2']);
 });
 
 it('takes the newer of two grounds that are as near', function (): void {
     [$clay, $sand] = [new SettingGround('A', 'popcorn', Soil::Clay), new SettingGround('B', 'popcorn', Soil::Sand)];
-    $of = static fn (Setting ...$made): array => array_map(static fn (Setting $one): string => $one->value, (new SettingsLog($made))->recalled(new SettingGround('C', 'popcorn')));
+    $of = static fn (SettingValue ...$made): array => array_map(static fn (SettingValue $one): string => $one->value, (new SettingsLog($made))->recalled(new SettingGround('C', 'popcorn')));
     expect($of(set(1, SettingKey::Population, '30000', $clay), set(2, SettingKey::Population, '34000', $sand)))->toBe(['34000'])
         ->and($of(set(1, SettingKey::Population, '34000', $sand), set(2, SettingKey::Population, '30000', $clay)))->toBe(['30000']);
 });
 
 it('says what another planter cannot take', function (SettingKey $key, int $row, Equipment $to, SettingFit $fit): void {
-    $from = new Equipment(Meter::Vacuum, Drive::Ground, Downforce::Hydraulic, fertilizer: true);
+    $from = new Equipment(MeterType::Vacuum, Drive::Ground, Downforce::Hydraulic, fertilizer: true);
     expect(SettingFit::of(set(1, $key, '1', row: $row), $from, $to, 8))->toBe($fit);
 })->with([
-    [SettingKey::Closing, 8, new Equipment(Meter::Finger), SettingFit::Fits], [SettingKey::Closing, 9, new Equipment(Meter::Finger), SettingFit::NoSuchRow],
-    [SettingKey::Air, 0, new Equipment(Meter::Finger), SettingFit::NotFitted], [SettingKey::Air, 0, new Equipment(Meter::PositiveAir), SettingFit::Fits],
-    [SettingKey::Sprockets, 0, new Equipment(Meter::Vacuum), SettingFit::NotFitted], [SettingKey::Downforce, 3, new Equipment(Meter::Vacuum), SettingFit::OtherDownforce],
-    [SettingKey::Downforce, 3, new Equipment(Meter::Vacuum, downforce: Downforce::Hydraulic), SettingFit::Fits], [SettingKey::Downforce, 0, new Equipment(Meter::Plate, downforce: Downforce::None), SettingFit::NotFitted],
-    [SettingKey::Cleaner, 0, new Equipment(Meter::Vacuum, rowCleaner: false), SettingFit::NotFitted], [SettingKey::FertilizerRate, 0, new Equipment(Meter::Vacuum), SettingFit::NotFitted],
-    [SettingKey::FertilizerOffset, 0, new Equipment(Meter::Vacuum, liquid: true), SettingFit::Fits], [SettingKey::Circumference, 0, new Equipment(Meter::Vacuum, Drive::Ground), SettingFit::ItsOwn],
-    [SettingKey::SprocketBox, 0, new Equipment(Meter::Vacuum, Drive::Ground), SettingFit::ItsOwn], [SettingKey::DriveWheel, 0, new Equipment(Meter::Vacuum, Drive::Electric), SettingFit::NotFitted],
+    [SettingKey::Closing, 8, new Equipment(MeterType::Finger), SettingFit::Fits], [SettingKey::Closing, 9, new Equipment(MeterType::Finger), SettingFit::NoSuchRow],
+    [SettingKey::Air, 0, new Equipment(MeterType::Finger), SettingFit::NotFitted], [SettingKey::Air, 0, new Equipment(MeterType::PositiveAir), SettingFit::Fits],
+    [SettingKey::Sprockets, 0, new Equipment(MeterType::Vacuum), SettingFit::NotFitted], [SettingKey::Downforce, 3, new Equipment(MeterType::Vacuum), SettingFit::OtherDownforce],
+    [SettingKey::Downforce, 3, new Equipment(MeterType::Vacuum, downforce: Downforce::Hydraulic), SettingFit::Fits], [SettingKey::Downforce, 0, new Equipment(MeterType::Plate, downforce: Downforce::None), SettingFit::NotFitted],
+    [SettingKey::Cleaner, 0, new Equipment(MeterType::Vacuum, rowCleaner: false), SettingFit::NotFitted], [SettingKey::FertilizerRate, 0, new Equipment(MeterType::Vacuum), SettingFit::NotFitted],
+    [SettingKey::FertilizerOffset, 0, new Equipment(MeterType::Vacuum, liquid: true), SettingFit::Fits], [SettingKey::Circumference, 0, new Equipment(MeterType::Vacuum, Drive::Ground), SettingFit::ItsOwn],
+    [SettingKey::SprocketBox, 0, new Equipment(MeterType::Vacuum, Drive::Ground), SettingFit::ItsOwn], [SettingKey::DriveWheel, 0, new Equipment(MeterType::Vacuum, Drive::Electric), SettingFit::NotFitted],
 ]);

@@ -5,9 +5,9 @@ declare(strict_types=1);
 use Ustrel\Core\Field\Watch\AlarmKind;
 use Ustrel\Core\Field\Watch\GroupKind;
 use Ustrel\Core\Field\Watch\MonitorLine;
+use Ustrel\Core\Field\Watch\RaisedAlarm;
 use Ustrel\Core\Field\Watch\RowGroup;
 use Ustrel\Core\Field\Watch\RowWatch;
-use Ustrel\Core\Field\Watch\WatchAlarm;
 use Ustrel\Core\Field\Watch\Watched;
 use Ustrel\Core\Tests\Field\Watch\MadeUpField;
 
@@ -48,7 +48,7 @@ function daysWithoutFault(array $world, int $days, float $acres, int $seed): arr
  * What is said first of a fault that comes after half an hour of planting.
  *
  * @param  array<int, float>  $loses
- * @return array{WatchAlarm|null, int} and after how many seconds of planting
+ * @return array{RaisedAlarm|null, int} and after how many seconds of planting
  */
 function firstAlarm(array $world, int $seed, array $loses): array
 {
@@ -174,7 +174,7 @@ it('says at once which row has stopped, and what all of a motor or of the plante
     for (; $second < 135; $second++) {
         $hear(rowsTold($second, row: ['population' => [5 => 0.0], 'flow' => [9 => 3.0]]));
     }
-    expect(array_map(static fn (WatchAlarm $of): array => [$of->kind, $of->of, $of->rows], $alarms))->toBe([[AlarmKind::Stopped, Watched::Population, [5]], [AlarmKind::Low, Watched::Flow, [9]]])
+    expect(array_map(static fn (RaisedAlarm $of): array => [$of->kind, $of->of, $of->rows], $alarms))->toBe([[AlarmKind::Stopped, Watched::Population, [5]], [AlarmKind::Low, Watched::Flow, [9]]])
         ->and($alarms[0]->from)->toEqualWithDelta(34_000, 400)->and($alarms[0]->ms)->toBeLessThanOrEqual(131_000);
     for (; $second < 160; $second++) {
         $news = $watch->take(rowsTold($second));
@@ -273,7 +273,7 @@ it('tells a loss that came at once when it is over, and not before', function ()
         $line = MonitorLine::of($field->second($planted > 600 && $planted <= 1200 ? [6 => 0.15] : []), 16);
         $planted += $line->isDown ? 1 : 0;
         $news = $watch->take($line);
-        $alarms = [...$alarms, ...array_map(static fn (WatchAlarm $of): array => [$planted, $of->rows, round($of->to / $of->from, 2)], array_filter($news->alarms, static fn (WatchAlarm $of): bool => $of->of === Watched::Population))];
+        $alarms = [...$alarms, ...array_map(static fn (RaisedAlarm $of): array => [$planted, $of->rows, round($of->to / $of->from, 2)], array_filter($news->alarms, static fn (RaisedAlarm $of): bool => $of->of === Watched::Population))];
         $backs = [...$backs, ...array_map(static fn (array $of): array => [$planted, $of[1]], array_values(array_filter($news->back, static fn (array $of): bool => $of[0] === Watched::Population)))];
     }
     expect($alarms)->toHaveCount(1)->and($alarms[0][1])->toBe([6])->and($alarms[0][0])->toBeLessThan(625)->and($alarms[0][2])->toEqualWithDelta(0.87, 0.05)

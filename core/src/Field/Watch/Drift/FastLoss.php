@@ -40,7 +40,7 @@ final class FastLoss
     private array $rows = [];
 
     private function __construct(
-        private readonly Scatter $scatter,
+        private readonly RowScatter $scatter,
         private readonly Curve $curve,
         private readonly bool $isNew,
     ) {
@@ -53,8 +53,8 @@ final class FastLoss
     public static function begin(float $sd, ?array $learned): self
     {
         return $learned === null
-            ? new self(Scatter::believed($sd * sqrt(10 / self::SECONDS)), Curve::believed(), true)
-            : new self(Scatter::of($learned[0]), Curve::of($learned[1]), false);
+            ? new self(RowScatter::believed($sd * sqrt(10 / self::SECONDS)), Curve::believed(), true)
+            : new self(RowScatter::of($learned[0]), Curve::of($learned[1]), false);
     }
 
     /** @return array{list<float>, list<float>} for the next run */

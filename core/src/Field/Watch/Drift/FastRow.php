@@ -35,7 +35,7 @@ final class FastRow
         $this->since = $this->sum > 0 ? $this->since + 1 : 0;
     }
 
-    public function take(float $figure, Scatter $shared, bool $learns): void
+    public function take(float $figure, RowScatter $shared, bool $learns): void
     {
         $this->ring[] = $figure;
         if (count($this->ring) <= min(self::RING, 1 + intdiv($this->count, 4))) {
@@ -49,7 +49,7 @@ final class FastRow
             $spread = sqrt($shared->variance() * (1 + $shared->ratio() / $this->count));
             $z = max(-Stream::CUT, min(Stream::CUT, ($oldest - $this->mean) / $spread));
             $this->minute += $z;
-            $isFull = ++$this->inMinute === Scatter::MINUTE;
+            $isFull = ++$this->inMinute === RowScatter::MINUTE;
             $shared->learn(($z * $spread) ** 2 / (1 + $shared->ratio() / $this->count), $isFull ? $this->minute : null);
             if ($isFull) {
                 [$this->minute, $this->inMinute] = [0.0, 0];

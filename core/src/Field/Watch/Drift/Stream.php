@@ -95,11 +95,11 @@ final class Stream
      * is being found.
      *
      * @param  float  $figure  of this block, in its own scale
-     * @param  Scatter  $shared  of streams of its kind; it learns with this one
+     * @param  RowScatter  $shared  of streams of its kind; it learns with this one
      * @param  bool  $learns  whether what is usual moves on
      * @return float|null how far it is off in units of its scatter, cut; null before it has a past
      */
-    public function take(float $figure, Scatter $shared, bool $learns): ?float
+    public function take(float $figure, RowScatter $shared, bool $learns): ?float
     {
         $z = $this->count < self::FEWEST ? null : max(-self::CUT, min(self::CUT, ($figure - $this->mean) / $this->spread($shared)));
         $this->ring[] = $figure;
@@ -113,7 +113,7 @@ final class Stream
         return $z;
     }
 
-    private function learn(float $figure, Scatter $shared): void
+    private function learn(float $figure, RowScatter $shared): void
     {
         $off = $figure - $this->mean;
         if ($this->count >= self::FEWEST) {
@@ -123,7 +123,7 @@ final class Stream
             $this->squares = $this->squares * (1 - 1 / self::SCATTERS) + $square;
             $this->seen = $this->seen * (1 - 1 / self::SCATTERS) + 1;
             $this->minute += $z;
-            $isFull = ++$this->inMinute === Scatter::MINUTE;
+            $isFull = ++$this->inMinute === RowScatter::MINUTE;
             $shared->learn($square, $isFull ? $this->minute : null);
             if ($isFull) {
                 [$this->minute, $this->inMinute] = [0.0, 0];
@@ -134,7 +134,7 @@ final class Stream
     }
 
     /** Of the next block: what was to be expected is not known exactly either. */
-    private function spread(Scatter $shared): float
+    private function spread(RowScatter $shared): float
     {
         return sqrt($this->variance($shared->variance()) * (1 + $shared->ratio() / $this->count));
     }

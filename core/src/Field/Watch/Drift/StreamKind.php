@@ -12,7 +12,7 @@ final readonly class StreamKind
     /** Alarms wait until a stream has been seen for so many blocks. */
     private const FEWEST = 6;
 
-    private function __construct(public Scatter $scatter, private Peaks $peaks)
+    private function __construct(public RowScatter $scatter, private Peaks $peaks)
     {
     }
 
@@ -24,7 +24,7 @@ final readonly class StreamKind
     {
         [$spread, $peaks] = $learned;
 
-        return new self($spread === null ? Scatter::believed($scatter) : Scatter::of($spread), $peaks === null ? Peaks::believed() : Peaks::of($peaks));
+        return new self($spread === null ? RowScatter::believed($scatter) : RowScatter::of($spread), $peaks === null ? Peaks::believed() : Peaks::of($peaks));
     }
 
     /** Of a block of one of them. */

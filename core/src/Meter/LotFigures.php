@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ustrel\Core\Meter;
+
+/** What a lot of seed means in units, plants and money: domain, 4 and 13. */
+final readonly class LotFigures
+{
+    private const MOST_SPARE = 1.0;
+
+    /**
+     * @param  int  $seedsPerUnit  such as 80,000 or 140,000, 1 or more
+     * @param  float|null  $germination  on the tag, over 0 to 1: a floor
+     * @param  float|null  $price  of a unit, 0 or more
+     *
+     * @throws InvalidRun
+     */
+    public function __construct(
+        public int $seedsPerUnit,
+        public ?float $germination = null,
+        public ?float $price = null,
+    ) {
+        $seedsPerUnit >= 1 || throw InvalidRun::seeds();
+        $germination === null || ($germination > 0 && $germination <= 1) || throw InvalidRun::germination();
+        $price === null || ($price >= 0 && is_finite($price)) || throw InvalidRun::price();
+    }
+
+    /**
+     * Whole units that fields take.
+     *
+     * @param  list<array{float, int}>  $fields  acres, and seeds an acre
+     * @param  float  $spare  share more, 0 to 1
+     *
+     * @throws InvalidRun
+     */
+    public function units(array $fields, float $spare): int
+    {
+        $spare >= 0 && $spare <= self::MOST_SPARE || throw InvalidRun::spare();
+        $seeds = array_sum(array_map(static fn (array $field): float => $field[0] * $field[1], $fields));
+
+        // 125.0000000001 is 125.
+        return (int) ceil(round($seeds * (1 + $spare) / $this->seedsPerUnit, 6));
+    }
+
+    /** Money an acre at so many seeds; null where nobody knows the price. */
+    public function costAnAcre(float $population): ?float
+    {
+        return $this->price === null ? null : $this->price * $population / $this->seedsPerUnit;
+    }
+
+    /** Money for a thousand seeds, by which units of other sizes compare; null where nobody knows the price. */
+    public function priceAThousand(): ?float
+    {
+        return $this->price === null ? null : 1000 * $this->price / $this->seedsPerUnit;
+    }
+
+    /**
+     * Seeds an acre for a stand that is wanted; null where nobody knows the germination.
+     *
+     * @param  float  $emergence  share of live seed that comes up in the field, over 0 to 1
+     */
+    public function rateFor(float $plants, float $emergence): ?float
+    {
+        return $this->germination === null || $emergence <= 0 ? null : $plants / ($this->germination * $emergence);
+    }
+}
