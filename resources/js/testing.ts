@@ -30,7 +30,7 @@ export function signInForTest(units: 'in' | 'mm' = 'in'): void {
 
 const reason = (code: string) => ({ code, ref: 14.5 * IN, unit: 'mm' as const })
 
-export const bladeBands: Band[] = [
+const bladeBands: Band[] = [
   { from: 0, verdict: 'change', reasons: [reason('under_limit')] },
   { from: 14.5 * IN, verdict: 'watch', reasons: [reason('near_limit')] },
   { from: 14.625 * IN + 0.000001, verdict: 'sound', reasons: [reason('above_limit')] },

@@ -1,18 +1,22 @@
+import { shallowReactive } from 'vue'
 import type { Fault } from './measure/number'
 import type { Check, CheckKey, PlaceRef } from './api/types'
 
 const files = import.meta.glob<Record<string, string>>('../../lang/en/*.json', { eager: true, import: 'default' })
-const words: Record<string, string> = Object.assign({}, ...Object.values(files))
+const shipped: Readonly<Record<string, string>> = Object.assign({}, ...Object.values(files))
+/** Names of the shop's own checks, as a sheet or a walk brings them. */
+const own = shallowReactive<Record<string, string>>({})
+const wordOf = (key: string): string | undefined => own[key] ?? shipped[key]
 
 /** What of a group there are words for, as the slots under `slot.`, in the order in which they stand there. */
 export function wordsOf(group: string): string[] {
   const start = `${group}.`
-  return Object.keys(words).flatMap((key) => (key.startsWith(start) ? [key.slice(start.length)] : []))
+  return Object.keys(shipped).flatMap((key) => (key.startsWith(start) ? [key.slice(start.length)] : []))
 }
 
 /** The wording of lang/en, the same that the server uses; `:name` is filled from `fill`. */
 export function say(key: string, fill: Record<string, string | number> = {}): string {
-  const text = words[key] ?? key
+  const text = wordOf(key) ?? key
   return text.replace(/:([a-z]+)/g, (whole, name: string) => (name in fill ? String(fill[name]) : whole))
 }
 
@@ -28,24 +32,23 @@ export function sayCheck({ check, side }: Pick<PlaceRef, 'check' | 'side'>): str
 
 /** Takes the names of the shop's own checks in, as a sheet or a walk brings them. */
 export function learnNames(checks: Pick<Check, 'key' | 'own' | 'rule'>[]): void {
-  for (const { key, own, rule } of checks) {
-    if (own === null) continue
-    words[`check.${key}`] = own.name
-    words[`measure.${key}`] = own.name
-    words[`howto.${key}`] = own.how
-    if (rule === 'at_most') words[`figure.limit.${key}`] = say('figure.limit.at_most')
+  for (const { key, own: said, rule } of checks) {
+    if (said === null) continue
+    own[`check.${key}`] = own[`measure.${key}`] = said.name
+    own[`howto.${key}`] = said.how
+    if (rule === 'at_most') own[`figure.limit.${key}`] = say('figure.limit.at_most')
   }
 }
 
 /** How a check is made, in a few lines; of the shop's own in one or none. */
 export function howTo(key: CheckKey): string[] {
-  const lines = [1, 2, 3].flatMap((line) => words[`howto.${key}.${line}`] ?? [])
-  return lines.length > 0 ? lines : [words[`howto.${key}`] ?? ''].filter(Boolean)
+  const lines = [1, 2, 3].flatMap((line) => wordOf(`howto.${key}.${line}`) ?? [])
+  return lines.length > 0 ? lines : [wordOf(`howto.${key}`) ?? ''].filter(Boolean)
 }
 
 /** A word cut down to what fits a cell, where there is a shorter one. */
 export function sayBriefly(key: string): string {
-  return words[`brief.${key}`] ?? say(key)
+  return wordOf(`brief.${key}`) ?? say(key)
 }
 
 /** Where a place is, as `Row 6` or `Whole planter`. */
@@ -68,7 +71,7 @@ export function sayMoves({ left, right }: { left: number; right: number }): stri
 
 /** A word that a check may have of its own, such as the limit of a play, which is "over" and not "under". */
 export function sayOwn(key: string, check: string, fill: Record<string, string | number> = {}): string {
-  return say(`${key}.${check}` in words ? `${key}.${check}` : key, fill)
+  return say(wordOf(`${key}.${check}`) === undefined ? key : `${key}.${check}`, fill)
 }
 
 /** A reason as a sentence. */

@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import FractionText from '@/components/FractionText.vue'
 import type { What } from '@/offline/device'
-import { isOf, kindOf } from '@/offline/kinds'
+import { isOf } from '@/offline/device'
+import { kindOf } from '@/offline/kinds'
 import { useOutbox } from '@/offline/outbox'
 
 /** What was recorded here without a signal and is not in the figures yet. */

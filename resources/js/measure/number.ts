@@ -7,7 +7,7 @@ import { inFigures } from './spoken'
 /** How the workshop writes numbers: 1,234.5 or 1.234,5. */
 export type NumberStyle = 'point' | 'comma'
 
-export type NumberFault =
+type NumberFault =
   | 'empty'
   | 'not_a_number'
   | 'negative'

@@ -18,7 +18,7 @@ import type {
 } from '@/api/types'
 
 /** A walk that was started on this device. */
-export type WalkStart = {
+type WalkStart = {
   kind: WalkKind
   order: WalkOrder
   checks: string[] | null
@@ -55,10 +55,16 @@ export type New<W extends What = What> = { [K in W]: { what: K; id: string; plan
 /** Something on its way to the server, in the order in which it was recorded. */
 export type Waiting<W extends What = What> = New<W> & { user: number; problem?: Problem }
 
+/** Whether it is of one of these kinds. */
+export const isOf =
+  <W extends What>(...whats: W[]) =>
+  <I extends Waiting>(item: I): item is Extract<I, { what: W }> =>
+    (whats as What[]).includes(item.what)
+
 export type Kept = Waiting & { order: number }
 
 /** What waits of a person who has left the device: nobody else can read it. */
-export type Sealed = { order: number; user: number; nonce: Uint8Array<ArrayBuffer>; data: ArrayBuffer }
+type Sealed = { order: number; user: number; nonce: Uint8Array<ArrayBuffer>; data: ArrayBuffer }
 
 /** What this device keeps: answers of the server to show without a signal, and what waits to go up. */
 class Device extends Dexie {

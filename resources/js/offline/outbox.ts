@@ -4,8 +4,8 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { Refusal } from '@/api/client'
 import { useSession } from '@/session'
-import { device, type Kept, type New, type Problem, type Waiting } from './device'
-import { isOf, kindOf } from './kinds'
+import { device, isOf, type Kept, type New, type Problem, type Waiting } from './device'
+import { kindOf } from './kinds'
 
 const FIRST_WAIT_MS = 1_000
 const LONGEST_WAIT_MS = 30_000

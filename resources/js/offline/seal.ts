@@ -1,5 +1,4 @@
-import { device, type Kept } from './device'
-import { isOf } from './kinds'
+import { device, isOf, type Kept } from './device'
 
 /** What GCM asks for. */
 const NONCE_BYTES = 12

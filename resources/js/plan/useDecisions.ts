@@ -2,7 +2,7 @@ import { v7 as uuid } from 'uuid'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { useDecide } from '@/plan/queries'
 import type { DecisionEntry } from '@/api/types'
-import { isOf } from '@/offline/kinds'
+import { isOf } from '@/offline/device'
 import { useOutbox } from '@/offline/outbox'
 import { isOpen, type Line, withWaiting } from './findings'
 

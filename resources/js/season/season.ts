@@ -7,7 +7,7 @@ export type TypedField = Omit<SeasonField, 'acres' | 'population' | 'crop' | 'se
   acres: number | null
   population: number | null
 }
-export type TypedTank = { name: string; holds: number | null; rate: number | null; unit: string; crop: string }
+type TypedTank = { name: string; holds: number | null; rate: number | null; unit: string; crop: string }
 /** A season as it stands in the form. */
 export type Typed = Pick<
   Season,

@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { computed } from 'vue'
 import type { LedgerEntry, SettingEntry, WorkEntry } from '@/api/types'
-import { isOf } from '@/offline/kinds'
+import { isOf } from '@/offline/device'
 import { useOutbox } from '@/offline/outbox'
 import { useSend } from '@/composables/useSend'
 import { useSession } from '@/session'

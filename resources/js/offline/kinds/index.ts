@@ -32,8 +32,3 @@ const kinds: { [W in What]: Kind<W> } = {
 
 /** How what waits goes up, and what it is called. */
 export const kindOf = (item: Waiting): Kind<What> => kinds[item.what] as Kind<What>
-
-export const isOf =
-  <W extends What>(...whats: W[]) =>
-  <I extends Waiting>(item: I): item is Extract<I, { what: W }> =>
-    (whats as What[]).includes(item.what)
