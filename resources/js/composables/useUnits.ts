@@ -2,7 +2,7 @@ import { computed } from 'vue'
 import type { Answer, Check, Seen, Unit } from '@/api/types'
 import { fromMm, FURROW_UNIT, printLength } from '@/measure/length'
 import { AREA_UNIT, areaText, printArea, printAreaFigure } from '@/measure/area'
-import { printApart, printQuantity, printQuantityFigure, unitName } from '@/measure/quantity'
+import { printApart, printQuantity, printQuantityFigure, sayInUnit, unitName } from '@/measure/quantity'
 import { useSession } from '@/session'
 import { say } from '@/words'
 
@@ -39,6 +39,7 @@ export function useUnits() {
     length: (mm: number) => quantity(mm, 'mm'),
     apart: (one: number, other: number, unit: Unit) => printApart(one, other, unit, units.value),
     unitName: (unit: Unit) => unitName(unit, units.value),
+    sayInUnit: (unit: Unit) => sayInUnit(unit, units.value),
     /** Acres of the planter, in whole acres or hectares. */
     area: (acres: number) => printArea(acres, units.value),
     areaUnit: () => AREA_UNIT[units.value].name,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Check, Unit } from '@/api/types'
 import vectors from '../../../core/tests/vectors/amounts.json'
 import type { Units } from './length'
-import { printApart, printQuantity, readFigure, readQuantity } from './quantity'
+import { printApart, printQuantity, readFigure, readQuantity, sayInUnit } from './quantity'
 
 type Read = { typed: string; unit: Unit; units: Units; value?: number; fault?: string }
 type Print = { value: number; unit: Unit; units: Units; text: string }
@@ -32,4 +32,12 @@ it('reads the side behind a figure where the check has one, and nowhere else', (
   expect(read('1/4')).toEqual({ value: 6.35, chips: [] })
   expect(read('L')).toHaveProperty('fault')
   expect(read('14 3/8 L', { unit: 'mm', chips: [] })).toHaveProperty('fault')
+})
+
+it('says a unit in full where it is read aloud, and none where there is none', () => {
+  expect(sayInUnit('mm', 'in')).toBe('in inches')
+  expect(sayInUnit('mm', 'mm')).toBe('in millimeters')
+  expect(sayInUnit('inH2O', 'in')).toBe('in inches of water')
+  expect(sayInUnit('psi', 'mm')).toBe('in bar')
+  expect(sayInUnit('notch', 'in')).toBe('')
 })

@@ -46,6 +46,22 @@ export function unitName(unit: Unit, units: Units): string {
   return names[unit] ?? ''
 }
 
+/** A unit in full, for who hears it read: `in inches`. Empty where there is none. */
+export function sayInUnit(unit: Unit, units: Units): string {
+  const words: Record<string, string> = {
+    in: 'inches',
+    mm: 'millimeters',
+    'in H2O': 'inches of water',
+    psi: 'pounds per square inch',
+    '°': 'degrees',
+    '%': 'percent',
+    mi: 'miles',
+    km: 'kilometers',
+  }
+  const name = unitName(unit, units)
+  return name === '' ? '' : `in ${words[name] ?? name}`
+}
+
 /** Whole steps, in which two figures are compared: nanometres of a length, thousandths of the rest. */
 export const toSteps = (value: number, unit: Unit) => Math.round(value * stepsPerUnit(unit))
 

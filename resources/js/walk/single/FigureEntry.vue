@@ -23,7 +23,7 @@ const { step, check, bands, doubts, held } = defineProps<{
 }>()
 const emit = defineEmits<{ store: [typed: string, confirmed: boolean] }>()
 
-const { units, quantity, beside, unitName } = useUnits()
+const { units, quantity, beside, unitName, sayInUnit } = useUnits()
 const field = useTemplateRef<HTMLInputElement>('field')
 const { typed, complaint, unit, value, judgement, reasons, last, sinceLast, raised, aim, marks, ...figure } = useFigure(
   () => ({ step, check, bands, doubts }),
@@ -81,7 +81,7 @@ defineExpose({ takeKey, isEmpty: computed(() => typed.value === '') })
         inputmode="none"
         autocomplete="off"
         enterkeyhint="next"
-        :aria-label="`${sayRow(step.row)}, ${sayCheck(step)}${unitName(unit) && `, in ${unitName(unit)}`}`"
+        :aria-label="`${sayRow(step.row)}, ${sayCheck(step)}${sayInUnit(unit) && `, ${sayInUnit(unit)}`}`"
         :placeholder="step.now?.value != null ? quantity(step.now.value, unit) : unitName(unit)"
       />
       <off-sides v-if="check.chips.length > 0" :typed="typed" @off="figure.sayOff($event)" />

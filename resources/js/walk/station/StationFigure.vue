@@ -25,14 +25,14 @@ const emit = defineEmits<{
   pass: []
   reach: []
 }>()
-const { units, quantity, unitName } = useUnits()
+const { units, quantity, unitName, sayInUnit } = useUnits()
 const field = useTemplateRef<HTMLInputElement>('field')
 const figure = useFigure(() => ({ step, check, bands, doubts }))
 const { typed, complaint, unit, value, judgement, reasons, last, sinceLast, raised, aim, marks } = figure
 
 const name = computed(() => [say(`measure.${check.key}`), say(`side.${step.side}`)].filter(Boolean).join(', '))
 const spoken = computed(
-  () => `${sayRow(step.row)}, ${sayCheck(step)}${unitName(unit.value) && `, in ${unitName(unit.value)}`}`,
+  () => `${sayRow(step.row)}, ${sayCheck(step)}${sayInUnit(unit.value) && `, ${sayInUnit(unit.value)}`}`,
 )
 
 /** Whether what is typed, if anything, is on its way: else the reason is said beside the field. */
