@@ -8,6 +8,7 @@ use App\Http\Api\Contract;
 use App\Http\Api\Input;
 use App\Http\Api\SchemaField;
 use App\Models\Bench\SeedLot;
+use App\Parts\Http\OrderEdit;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\File;
 use Illuminate\Validation\ValidationException;
@@ -89,3 +90,7 @@ it('names a reference that leads nowhere', function (): void {
     expect(Contract::dangling(['components' => ['schemas' => ['A' => ['$ref' => '#/components/schemas/B']]]]))->toBe(['#/components/schemas/B'])
         ->and(Contract::dangling(['components' => ['schemas' => ['A' => ['$ref' => '#/components/schemas/A']]]]))->toBe([]);
 });
+
+it('takes no day that no calendar of ours has', function (string $day): void {
+    expect(refusedBy(OrderEdit::class, ['revision' => 0, 'state' => 'ordered', 'lines' => [], 'key' => '0198b0c0-0000-7000-8000-000000000001', 'ordered_on' => $day]))->toContain('ordered_on');
+})->with(['2026-02-30', '0001-01-01', '9999-01-01', '2026-2-3', 'tomorrow', '']);

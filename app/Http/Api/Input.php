@@ -22,12 +22,12 @@ abstract readonly class Input extends Schema
     /** Fields that say which state was changed, and are none of the thing itself. */
     private const ABOUT_THE_CHANGE = ['revision', 'version', 'key'];
 
-    private const RULES = ['string' => 'string', 'int' => 'integer:strict', 'float' => 'numeric:strict', 'bool' => 'boolean:strict', 'array' => 'list', Day::class => 'date_format:Y-m-d'];
+    private const RULES = ['string' => 'string', 'int' => 'integer:strict', 'float' => 'numeric:strict', 'bool' => 'boolean:strict', 'array' => 'list'];
 
     /** @throws ValidationException */
     public static function from(Request $request): static
     {
-        $validator = Validator::make($request->all(), static::rules($request), static::messages())->stopOnFirstFailure(false);
+        $validator = Validator::make($request->all(), static::rules($request), static::messages());
         $validator->after(static function (Checked $checked) use ($request): void {
             if ($checked->errors()->isEmpty()) {
                 static::check(static::of($checked->getData()), $checked, $request);
@@ -63,8 +63,14 @@ abstract readonly class Input extends Schema
     {
         $rules = [];
         foreach (SchemaField::of(static::class) as $name => $field) {
-            $type = is_subclass_of($field->type, BackedEnum::class) ? Rule::enum($field->type) : self::RULES[$field->type] ?? 'array';
-            $rules[$at.$name] = ['bail', ...$field->isOptional ? ['nullable'] : [$field->isNullable ? 'present' : ($type === 'list' ? 'present' : 'required'), ...$field->isNullable ? ['nullable'] : []], $type, ...self::own($field->field->rules, $request)];
+            $presence = match (true) {
+                $field->isOptional => ['nullable'],
+                $field->isNullable => ['present', 'nullable'],
+                // An empty list is one, too.
+                $field->items !== null => ['present'],
+                default => ['required'],
+            };
+            $rules[$at.$name] = ['bail', ...$presence, ...self::ofType($field->type), ...self::own($field->field->rules, $request)];
             if ($field->items !== null) {
                 $rules += self::ofItems("{$at}{$name}.*", $field->items, $request);
             }
@@ -99,7 +105,18 @@ abstract readonly class Input extends Schema
             return [$at => ['array:'.implode(',', array_keys(SchemaField::of($items)))]] + $items::rules($request, "{$at}.");
         }
 
-        return [$at => [is_subclass_of($items, BackedEnum::class) ? Rule::enum($items) : self::RULES[$items]]];
+        return [$at => self::ofType($items)];
+    }
+
+    /** @return non-empty-list<mixed> */
+    private static function ofType(string $type): array
+    {
+        return match (true) {
+            is_subclass_of($type, BackedEnum::class) => [Rule::enum($type)],
+            // As far as core's days go.
+            $type === Day::class => ['string', 'date_format:Y-m-d', 'after_or_equal:1900-01-01', 'before_or_equal:2200-12-31'],
+            default => [self::RULES[$type]],
+        };
     }
 
     /**
