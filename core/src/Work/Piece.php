@@ -60,6 +60,6 @@ final readonly class Piece
         }
         $after = array_values(array_map(static fn (string $key): string => "{$planter} {$key}", array_filter($this->after, static fn (string $key): bool => isset($among[$key]))));
 
-        return new Task("{$planter} {$this->key}", $this->minutes, $held === null ? max($now, $this->from) : $this->from, $after, array_keys($sides), $this->blocks ? $planting : null, $held[1] ?? null, $held[0] ?? null, $people ?? $this->people);
+        return new Task("{$planter} {$this->key}", $this->minutes, $held === null ? max($now, $this->from) : $this->from, $after, array_keys($sides), $this->blocks ? $planting : null, $held[1] ?? null, $held[0] ?? null, $people ?? $this->people, $this->from > $now);
     }
 }

@@ -7,6 +7,7 @@ namespace Ustrel\Core\Tests\Work;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Work\Piece;
 use Ustrel\Core\Work\Schedule\ChainLink;
 use Ustrel\Core\Work\Schedule\InvalidPlan;
 use Ustrel\Core\Work\Schedule\LinkCause;
@@ -299,3 +300,12 @@ it('says on which days and hours a piece is worked on', function (array $hours, 
     'a day of 17 hours begins at seven' => [array_fill(1, 7, 17.0), 1400, 1440 + 430, [[0, 1400, 1440], [1, 420, 430]]],
     'up to midnight' => [array_fill(1, 7, 24.0), 1380, 1440, [[0, 1380, 1440]]],
 ]);
+
+it('says that parts come only where it is parts that a task waits for', function (bool $waits, LinkCause $cause): void {
+    // At 9:00 of the first day.
+    expect(Scheduler::plan([new Task('a', 60, from: 540, waits: $waits)], [daily(8)])->chain)->toEqual([new ChainLink('a', $cause)]);
+})->with([[true, LinkCause::Arrival], [false, LinkCause::Begin]]);
+
+it('waits for parts that come later than now, and for nothing that is here', function (int $from, int $now, bool $waits): void {
+    expect((new Piece('a', 3, [], [], 60, 0, $from, [], false))->task('1', $now, null, [])->waits)->toBe($waits);
+})->with([[0, 0, false], [0, 552, false], [1920, 552, true]]);

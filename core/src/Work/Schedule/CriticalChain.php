@@ -123,7 +123,7 @@ final readonly class CriticalChain
             }
         }
 
-        return [$task->from > 0 && $hours->next($task->from) === $placed->start ? LinkCause::Arrival : LinkCause::Begin, null];
+        return [$task->from > 0 && $task->waits && $hours->next($task->from) === $placed->start ? LinkCause::Arrival : LinkCause::Begin, null];
     }
 
     private function hours(Placed $placed): WorkHours

@@ -21,6 +21,7 @@ final readonly class Task
      * @param  int|null  $heldAt  when it begins, where somebody has fixed that by hand
      * @param  int|null  $heldBy  who does it then, as an index of the plan's people
      * @param  int  $needs  how many people together, 1 to 8; where there are fewer, as many as there are
+     * @param  bool  $waits  whether it is parts that it waits for until then, and not only that the plan begins
      *
      * @throws InvalidPlan
      */
@@ -34,6 +35,7 @@ final readonly class Task
         public ?int $heldAt = null,
         public ?int $heldBy = null,
         public int $needs = 1,
+        public bool $waits = true,
     ) {
         $minutes >= 1 && $minutes <= self::MOST || throw InvalidPlan::minutes($key);
         $needs >= 1 && $needs <= self::MOST_PEOPLE || throw InvalidPlan::people($key);
@@ -43,6 +45,6 @@ final readonly class Task
     /** The same, taking so many minutes. */
     public function lasting(int $minutes): self
     {
-        return new self($this->key, $minutes, $this->from, $this->after, $this->holds, $this->due, $this->heldAt, $this->heldBy, $this->needs);
+        return new self($this->key, $minutes, $this->from, $this->after, $this->holds, $this->due, $this->heldAt, $this->heldBy, $this->needs, $this->waits);
     }
 }
