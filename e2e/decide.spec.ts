@@ -181,7 +181,7 @@ test('two people who change one season at once do not overwrite each other', asy
   await page.getByRole('button', { name: 'Save the season' }).click()
   await expect(page.getByText('Saved.')).toBeVisible()
   await other.getByRole('button', { name: 'Save the season' }).click()
-  await expect(other.getByRole('alert')).toContainText('Somebody else has changed this season meanwhile')
+  await expect(other.getByRole('alert')).toContainText('Somebody else has changed this meanwhile, so nothing was saved')
   await other.getByRole('button', { name: 'Load it again' }).click()
   await expect(other.getByLabel('Planting starts')).toHaveValue('2027-04-20')
 

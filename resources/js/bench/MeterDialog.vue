@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import FormDialog from '@/components/FormDialog.vue'
 import { reactive } from 'vue'
 import { api, body } from '@/api/client'
 import type { Meter } from '@/api/types'
-import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 
 /** A meter, by the number that the shop wrote on it. */
@@ -27,16 +27,18 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="480" aria-label="Meter" @update:model-value="emit('close')">
-    <form class="sheet asks" novalidate @submit.prevent="save">
-      <h2>{{ meter ? `Meter ${meter.serial}` : 'A meter' }}</h2>
-      <v-text-field v-model="form.serial" label="Number on it" maxlength="40" autofocus />
-      <v-text-field v-model="form.note" label="Note" maxlength="200" />
-      <refusal-list :refusal="refusal" />
-      <div class="actions">
-        <v-btn variant="text" @click="emit('close')">Back</v-btn>
-        <v-btn type="submit" color="primary" :loading="busy">Keep it</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <form-dialog
+    label="Meter"
+    width="480"
+    :refusal="refusal"
+    :busy="busy"
+    back="Back"
+    @save="save"
+    @close="emit('close')"
+  >
+    <template #title>{{ meter ? `Meter ${meter.serial}` : 'A meter' }}</template>
+    <v-text-field v-model="form.serial" label="Number on it" maxlength="40" autofocus />
+    <v-text-field v-model="form.note" label="Note" maxlength="200" />
+    <template #save>Keep it</template>
+  </form-dialog>
 </template>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import FormDialog from '@/components/FormDialog.vue'
 import { computed, ref, watch } from 'vue'
 import { usePartTypes } from '@/parts/queries'
 import type { Ledger, RemovalReason, Side, Slot } from '@/api/types'
 import CautionNote from '@/components/CautionNote.vue'
 import NumberField from '@/components/NumberField.vue'
-import RefusalList from '@/components/RefusalList.vue'
 import { useLedgerEntries } from './useLedgerEntries'
 import { useDays } from '@/composables/useDays'
 import { say } from '@/words'
@@ -83,90 +83,90 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="620" aria-label="Change parts" @update:model-value="emit('close')">
-    <form class="sheet asks" novalidate @submit.prevent="save">
-      <h2>Change parts</h2>
-      <caution-note v-if="slotNow" :station="slotNow.station" />
+  <form-dialog
+    label="Change parts"
+    width="620"
+    :refusal="refusal"
+    :busy="busy"
+    :disabled="count === 0"
+    @save="save"
+    @close="emit('close')"
+  >
+    <template #title>Change parts</template>
+    <caution-note v-if="slotNow" :station="slotNow.station" />
+    <v-select
+      v-model="slot"
+      label="Which part of the row"
+      :items="ledger.slots.map((one) => ({ value: one.slot, title: say(`slot.${one.slot}`) }))"
+    />
+    <v-text-field
+      v-model="rows"
+      label="Rows"
+      :hint="`Such as 3, 4, 9 or 1-${rowCount} for the whole set`"
+      persistent-hint
+      :error-messages="rows !== '' && chosen === null ? `Write rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
+    />
+    <div v-if="slotNow && slotNow.sides.length > 1" class="segments" role="group" aria-label="Side">
+      <button v-for="one in slotNow.sides" :key="one" type="button" :aria-pressed="side === one" @click="side = one">
+        {{ say(`side.${one}`) }}
+      </button>
+      <button type="button" :aria-pressed="side === 'both'" @click="side = 'both'">both sides</button>
+    </div>
+    <v-select
+      v-model="type"
+      label="Part type"
+      clearable
+      :items="
+        fitting.map((one) => ({
+          value: one.id,
+          title: one.own_number ? `${one.name} (${one.own_number})` : one.name,
+        }))
+      "
+      :no-data-text="`No part type for this slot yet. Add one under Part types, or leave it open.`"
+    />
+    <div class="pair">
+      <v-text-field v-model="day" type="date" label="Fitted on" :max="today()" />
       <v-select
-        v-model="slot"
-        label="Which part of the row"
-        :items="ledger.slots.map((one) => ({ value: one.slot, title: say(`slot.${one.slot}`) }))"
+        v-model="reason"
+        label="Why the old one came out"
+        :items="REASONS.map((one) => ({ value: one, title: say(`removal.${one}`) }))"
+      />
+    </div>
+    <v-checkbox v-model="used" label="A used part" hide-details />
+    <div class="pair">
+      <v-text-field
+        v-if="slotNow?.measured"
+        v-model="size"
+        label="Size when fitted"
+        :hint="used ? 'Measure it: 14 3/4' : 'Empty: as new'"
+        persistent-hint
       />
       <v-text-field
-        v-model="rows"
-        label="Rows"
-        :hint="`Such as 3, 4, 9 or 1-${rowCount} for the whole set`"
+        v-if="used"
+        v-model="ranBefore"
+        label="Furrow miles it had run"
+        hint="Empty: not known"
         persistent-hint
-        :error-messages="rows !== '' && chosen === null ? `Write rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
       />
-      <div v-if="slotNow && slotNow.sides.length > 1" class="segments" role="group" aria-label="Side">
-        <button v-for="one in slotNow.sides" :key="one" type="button" :aria-pressed="side === one" @click="side = one">
-          {{ say(`side.${one}`) }}
-        </button>
-        <button type="button" :aria-pressed="side === 'both'" @click="side = 'both'">both sides</button>
-      </div>
-      <v-select
-        v-model="type"
-        label="Part type"
-        clearable
-        :items="
-          fitting.map((one) => ({
-            value: one.id,
-            title: one.own_number ? `${one.name} (${one.own_number})` : one.name,
-          }))
-        "
-        :no-data-text="`No part type for this slot yet. Add one under Part types, or leave it open.`"
+      <number-field
+        v-if="slot === 'opener_blade'"
+        v-model="shims"
+        label="Inner shims"
+        hint="In the pack, each side"
+        persistent-hint
+        whole
+        :high="20"
       />
-      <div class="pair">
-        <v-text-field v-model="day" type="date" label="Fitted on" :max="today()" />
-        <v-select
-          v-model="reason"
-          label="Why the old one came out"
-          :items="REASONS.map((one) => ({ value: one, title: say(`removal.${one}`) }))"
-        />
-      </div>
-      <v-checkbox v-model="used" label="A used part" hide-details />
-      <div class="pair">
-        <v-text-field
-          v-if="slotNow?.measured"
-          v-model="size"
-          label="Size when fitted"
-          :hint="used ? 'Measure it: 14 3/4' : 'Empty: as new'"
-          persistent-hint
-        />
-        <v-text-field
-          v-if="used"
-          v-model="ranBefore"
-          label="Furrow miles it had run"
-          hint="Empty: not known"
-          persistent-hint
-        />
-        <number-field
-          v-if="slot === 'opener_blade'"
-          v-model="shims"
-          label="Inner shims"
-          hint="In the pack, each side"
-          persistent-hint
-          whole
-          :high="20"
-        />
-        <number-field
-          v-model="cost"
-          label="Cost of one"
-          kind="money"
-          :high="100_000"
-          :places="2"
-          :placeholder="price === null ? '' : String(price)"
-        />
-      </div>
-      <v-text-field v-model="note" label="Note" maxlength="1000" />
-      <refusal-list :refusal="refusal" />
-      <div class="actions">
-        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn color="primary" type="submit" :loading="busy" :disabled="count === 0">
-          Fit {{ count }} {{ count === 1 ? 'part' : 'parts' }}
-        </v-btn>
-      </div>
-    </form>
-  </v-dialog>
+      <number-field
+        v-model="cost"
+        label="Cost of one"
+        kind="money"
+        :high="100_000"
+        :places="2"
+        :placeholder="price === null ? '' : String(price)"
+      />
+    </div>
+    <v-text-field v-model="note" label="Note" maxlength="1000" />
+    <template #save>Fit {{ count }} {{ count === 1 ? 'part' : 'parts' }}</template>
+  </form-dialog>
 </template>

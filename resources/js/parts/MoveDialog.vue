@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import FormDialog from '@/components/FormDialog.vue'
 import { ref } from 'vue'
 import type { StockMove } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
-import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 import { say, wordsOf } from '@/words'
 
@@ -24,34 +24,36 @@ async function take(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="480" :aria-label="title" @update:model-value="emit('close')">
-    <form class="sheet asks" novalidate @submit.prevent="take">
-      <h2>{{ title }}</h2>
-      <div class="segments" role="group" aria-label="What happened">
-        <button
-          v-for="one in wordsOf('stock_move') as StockMove['kind'][]"
-          :key="one"
-          type="button"
-          :aria-pressed="kind === one"
-          @click="kind = one"
-        >
-          {{ say(`stock_move.${one}`) }}
-        </button>
-      </div>
-      <number-field
-        v-model="quantity"
-        :label="`${kind === 'counted' ? 'There are' : 'How many'}${unit ? `, ${unit}` : ''}`"
-        :unit="unit"
-        required
-        :whole="!unit"
-        :high="100_000"
-        autofocus
-      />
-      <refusal-list :refusal="refusal" />
-      <div class="actions">
-        <v-btn variant="text" @click="emit('close')">Back</v-btn>
-        <v-btn type="submit" color="primary" :loading="busy">Keep it</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <form-dialog
+    :label="title"
+    width="480"
+    :refusal="refusal"
+    :busy="busy"
+    back="Back"
+    @save="take"
+    @close="emit('close')"
+  >
+    <template #title>{{ title }}</template>
+    <div class="segments" role="group" aria-label="What happened">
+      <button
+        v-for="one in wordsOf('stock_move') as StockMove['kind'][]"
+        :key="one"
+        type="button"
+        :aria-pressed="kind === one"
+        @click="kind = one"
+      >
+        {{ say(`stock_move.${one}`) }}
+      </button>
+    </div>
+    <number-field
+      v-model="quantity"
+      :label="`${kind === 'counted' ? 'There are' : 'How many'}${unit ? `, ${unit}` : ''}`"
+      :unit="unit"
+      required
+      :whole="!unit"
+      :high="100_000"
+      autofocus
+    />
+    <template #save>Keep it</template>
+  </form-dialog>
 </template>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import FormDialog from '@/components/FormDialog.vue'
 import { computed, ref } from 'vue'
 import type { Fitting, Ledger, RemovalReason, Side } from '@/api/types'
 import CautionNote from '@/components/CautionNote.vue'
-import RefusalList from '@/components/RefusalList.vue'
 import { type Entry, useLedgerEntries } from './useLedgerEntries'
 import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
@@ -43,36 +43,36 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="480" aria-label="Move a part" @update:model-value="emit('close')">
-    <form class="sheet asks" novalidate @submit.prevent="save">
-      <h2>{{ isOnShelf ? 'Fit a used part' : 'Move a part' }}</h2>
-      <p>
-        {{ part.part ?? say(`slot.${part.slot}`) }}, row {{ part.row }} {{ say(`side.${part.side}`) }}: it has run
-        {{ distance(part.part_ran_m) }} of furrow. Its use and wear go with it.
-      </p>
-      <caution-note v-if="slot" :station="slot.station" />
-      <v-select v-model="row" label="To row" :items="Array.from({ length: rowCount }, (_, index) => index + 1)" />
-      <div v-if="sides.length > 1" class="segments" role="group" aria-label="Side">
-        <button v-for="one in sides" :key="one" type="button" :aria-pressed="side === one" @click="side = one">
-          {{ say(`side.${one}`) }}
-        </button>
-      </div>
-      <p v-if="isSamePlace" class="quiet">It is there now. Choose another row or side.</p>
-      <v-checkbox
-        v-else-if="there && !isOnShelf"
-        v-model="swap"
-        :label="`Swap: the one on row ${row} comes to row ${part.row}`"
-        hide-details
-      />
-      <p v-if="there && !isSamePlace && !swap" class="quiet">The one on row {{ row }} goes on the shelf.</p>
-      <v-text-field v-model="day" type="date" label="On" :max="today()" />
-      <refusal-list :refusal="refusal" />
-      <div class="actions">
-        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn color="primary" type="submit" :loading="busy" :disabled="isSamePlace">
-          {{ isOnShelf ? 'Fit it' : 'Move it' }}
-        </v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <form-dialog
+    label="Move a part"
+    width="480"
+    :refusal="refusal"
+    :busy="busy"
+    :disabled="isSamePlace"
+    @save="save"
+    @close="emit('close')"
+  >
+    <template #title>{{ isOnShelf ? 'Fit a used part' : 'Move a part' }}</template>
+    <p>
+      {{ part.part ?? say(`slot.${part.slot}`) }}, row {{ part.row }} {{ say(`side.${part.side}`) }}: it has run
+      {{ distance(part.part_ran_m) }} of furrow. Its use and wear go with it.
+    </p>
+    <caution-note v-if="slot" :station="slot.station" />
+    <v-select v-model="row" label="To row" :items="Array.from({ length: rowCount }, (_, index) => index + 1)" />
+    <div v-if="sides.length > 1" class="segments" role="group" aria-label="Side">
+      <button v-for="one in sides" :key="one" type="button" :aria-pressed="side === one" @click="side = one">
+        {{ say(`side.${one}`) }}
+      </button>
+    </div>
+    <p v-if="isSamePlace" class="quiet">It is there now. Choose another row or side.</p>
+    <v-checkbox
+      v-else-if="there && !isOnShelf"
+      v-model="swap"
+      :label="`Swap: the one on row ${row} comes to row ${part.row}`"
+      hide-details
+    />
+    <p v-if="there && !isSamePlace && !swap" class="quiet">The one on row {{ row }} goes on the shelf.</p>
+    <v-text-field v-model="day" type="date" label="On" :max="today()" />
+    <template #save>{{ isOnShelf ? 'Fit it' : 'Move it' }}</template>
+  </form-dialog>
 </template>

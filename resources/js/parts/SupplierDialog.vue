@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import FormDialog from '@/components/FormDialog.vue'
 import { reactive } from 'vue'
 import { api, body } from '@/api/client'
 import type { OnShelf, Supplier } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
-import RefusalList from '@/components/RefusalList.vue'
 import { useDays } from '@/composables/useDays'
 import { useMoney } from '@/composables/useMoney'
 import { useSend } from '@/composables/useSend'
@@ -63,85 +63,81 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="680" aria-label="Supplier" @update:model-value="emit('close')">
-    <form class="sheet asks" novalidate @submit.prevent="save">
-      <h2>{{ supplier ? supplier.name : 'A supplier' }}</h2>
-      <v-text-field v-model="form.name" label="Name" maxlength="80" :error-messages="refusal?.about('name')" />
-      <v-text-field v-model="form.notes" label="Notes" maxlength="500" />
-      <div class="segments" role="group" aria-label="Parts counter">
-        <button type="button" :aria-pressed="form.asks === 'nobody'" @click="form.asks = 'nobody'">
-          No parts counter
+  <form-dialog
+    label="Supplier"
+    width="680"
+    :refusal="refusal"
+    :busy="busy"
+    :can-save="session.may('set')"
+    back="Back"
+    @save="save"
+    @close="emit('close')"
+  >
+    <template #title>{{ supplier ? supplier.name : 'A supplier' }}</template>
+    <v-text-field v-model="form.name" label="Name" maxlength="80" :error-messages="refusal?.about('name')" />
+    <v-text-field v-model="form.notes" label="Notes" maxlength="500" />
+    <div class="segments" role="group" aria-label="Parts counter">
+      <button type="button" :aria-pressed="form.asks === 'nobody'" @click="form.asks = 'nobody'">
+        No parts counter
+      </button>
+      <button type="button" :aria-pressed="form.asks === 'practice'" @click="form.asks = 'practice'">
+        Practice counter
+      </button>
+      <button type="button" :aria-pressed="form.asks === 'address'" @click="form.asks = 'address'">An address</button>
+    </div>
+    <template v-if="form.asks === 'practice'">
+      <p class="quiet">It stands in for a real one, with made-up prices. Choose how it answers.</p>
+      <div class="segments" role="group" aria-label="How it answers">
+        <button
+          v-for="one in wordsOf('counter_manner')"
+          :key="one"
+          type="button"
+          :aria-pressed="form.manner === one"
+          @click="form.manner = one"
+        >
+          {{ say(`counter_manner.${one}`) }}
         </button>
-        <button type="button" :aria-pressed="form.asks === 'practice'" @click="form.asks = 'practice'">
-          Practice counter
-        </button>
-        <button type="button" :aria-pressed="form.asks === 'address'" @click="form.asks = 'address'">An address</button>
       </div>
-      <template v-if="form.asks === 'practice'">
-        <p class="quiet">It stands in for a real one, with made-up prices. Choose how it answers.</p>
-        <div class="segments" role="group" aria-label="How it answers">
-          <button
-            v-for="one in wordsOf('counter_manner')"
-            :key="one"
-            type="button"
-            :aria-pressed="form.manner === one"
-            @click="form.manner = one"
-          >
-            {{ say(`counter_manner.${one}`) }}
-          </button>
-        </div>
-      </template>
-      <v-text-field
-        v-if="form.asks === 'address'"
-        v-model="form.address"
-        label="Address of the parts counter"
-        inputmode="url"
-        maxlength="300"
-        :error-messages="refusal?.about('counter')"
-      />
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Part</th>
-            <th scope="col">Price, {{ currency }}</th>
-            <th scope="col">Days until it is here</th>
-            <th scope="col">Since</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="line in form.prices" :key="line.part_type_id">
-            <th scope="row">{{ line.name }}</th>
-            <td>
-              <number-field
-                v-model="line.price"
-                bare
-                kind="money"
-                :high="100_000"
-                :places="2"
-                :label="`Price of ${line.name}`"
-              />
-            </td>
-            <td>
-              <number-field
-                v-model="line.lead_days"
-                bare
-                kind="days"
-                whole
-                :high="730"
-                :label="`Days of ${line.name}`"
-              />
-            </td>
-            <td class="quiet">{{ line.kept?.since }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <refusal-list :refusal="refusal" />
-      <div class="actions">
-        <v-btn variant="text" @click="emit('close')">Back</v-btn>
-        <v-btn v-if="session.may('set')" type="submit" color="primary" :loading="busy">Save the supplier</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+    </template>
+    <v-text-field
+      v-if="form.asks === 'address'"
+      v-model="form.address"
+      label="Address of the parts counter"
+      inputmode="url"
+      maxlength="300"
+      :error-messages="refusal?.about('counter')"
+    />
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Part</th>
+          <th scope="col">Price, {{ currency }}</th>
+          <th scope="col">Days until it is here</th>
+          <th scope="col">Since</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="line in form.prices" :key="line.part_type_id">
+          <th scope="row">{{ line.name }}</th>
+          <td>
+            <number-field
+              v-model="line.price"
+              bare
+              kind="money"
+              :high="100_000"
+              :places="2"
+              :label="`Price of ${line.name}`"
+            />
+          </td>
+          <td>
+            <number-field v-model="line.lead_days" bare kind="days" whole :high="730" :label="`Days of ${line.name}`" />
+          </td>
+          <td class="quiet">{{ line.kept?.since }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <template #save>Save the supplier</template>
+  </form-dialog>
 </template>
 
 <style scoped>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import FormDialog from '@/components/FormDialog.vue'
 import { reactive } from 'vue'
 import { api, body } from '@/api/client'
 import type { Disc } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
-import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 
 /** A disc or plate, the seed that it is meant for, and where it is in winter. */
@@ -39,29 +39,31 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="560" aria-label="Disc or plate" @update:model-value="emit('close')">
-    <form class="sheet asks" novalidate @submit.prevent="save">
-      <h2>{{ disc ? disc.name : 'A disc or plate' }}</h2>
-      <v-text-field v-model="form.name" label="Name" maxlength="80" />
-      <div class="pair">
-        <number-field v-model="form.cells" label="Cells" required whole :low="1" :high="400" />
-        <number-field v-model="form.hole" label="Hole, mm" kind="mm" :low="0.1" :high="40" :places="2" />
-        <number-field
-          v-model="form.from_size"
-          label="Meant for seed from, mm"
-          kind="mm"
-          :low="0.5"
-          :high="40"
-          :places="2"
-        />
-        <number-field v-model="form.to_size" label="up to, mm" kind="mm" :low="0.5" :high="40" :places="2" />
-      </div>
-      <v-text-field v-model="form.kept_in" label="Kept in winter" maxlength="80" />
-      <refusal-list :refusal="refusal" />
-      <div class="actions">
-        <v-btn variant="text" @click="emit('close')">Back</v-btn>
-        <v-btn type="submit" color="primary" :loading="busy">Keep it</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <form-dialog
+    label="Disc or plate"
+    width="560"
+    :refusal="refusal"
+    :busy="busy"
+    back="Back"
+    @save="save"
+    @close="emit('close')"
+  >
+    <template #title>{{ disc ? disc.name : 'A disc or plate' }}</template>
+    <v-text-field v-model="form.name" label="Name" maxlength="80" />
+    <div class="pair">
+      <number-field v-model="form.cells" label="Cells" required whole :low="1" :high="400" />
+      <number-field v-model="form.hole" label="Hole, mm" kind="mm" :low="0.1" :high="40" :places="2" />
+      <number-field
+        v-model="form.from_size"
+        label="Meant for seed from, mm"
+        kind="mm"
+        :low="0.5"
+        :high="40"
+        :places="2"
+      />
+      <number-field v-model="form.to_size" label="up to, mm" kind="mm" :low="0.5" :high="40" :places="2" />
+    </div>
+    <v-text-field v-model="form.kept_in" label="Kept in winter" maxlength="80" />
+    <template #save>Keep it</template>
+  </form-dialog>
 </template>

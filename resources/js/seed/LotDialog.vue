@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import FormDialog from '@/components/FormDialog.vue'
 import { reactive } from 'vue'
 import { api, body } from '@/api/client'
 import type { SeedLot } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
-import RefusalList from '@/components/RefusalList.vue'
 import { useMoney } from '@/composables/useMoney'
 import { useSend } from '@/composables/useSend'
 import { say } from '@/words'
@@ -46,50 +46,52 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="620" aria-label="Seed lot" @update:model-value="emit('close')">
-    <form class="sheet asks" novalidate @submit.prevent="save">
-      <h2>{{ lot ? lot.name : 'A seed lot' }}</h2>
-      <p class="caution">{{ say('caution.meter') }}</p>
-      <div class="pair">
-        <v-text-field v-model="form.name" label="Lot, as in the fields" maxlength="80" />
-        <v-text-field v-model="form.crop" label="Crop" maxlength="80" />
-        <number-field v-model="form.size" label="Size on average, mm" kind="mm" :low="0.5" :high="40" :places="2" />
-        <v-text-field v-model="form.shape" label="Shape" maxlength="40" />
-        <number-field
-          v-model="form.seeds_per_unit"
-          label="Seeds per unit"
-          kind="seeds"
-          required
-          whole
-          :low="100"
-          :high="10_000_000"
-        />
-        <number-field
-          v-model="form.price"
-          :label="`Price per unit, ${currency}`"
-          kind="money"
-          :high="100_000"
-          :places="2"
-        />
-        <number-field
-          v-model="form.germination"
-          label="Germination on the tag, %"
-          kind="share"
-          :low="0.01"
-          :high="1"
-          :places="3"
-        />
-        <number-field v-model="form.spare" label="Spare, %" kind="share" :high="1" :places="3" />
-      </div>
-      <v-text-field v-model="form.treatment" label="Treatment" maxlength="120" />
-      <v-text-field v-model="form.lubricant" label="Lubricant, mix and dose by its label" maxlength="120" />
-      <refusal-list :refusal="refusal" />
-      <div class="actions">
-        <v-btn variant="text" @click="emit('close')">Back</v-btn>
-        <v-btn type="submit" color="primary" :loading="busy">Keep it</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <form-dialog
+    label="Seed lot"
+    width="620"
+    :refusal="refusal"
+    :busy="busy"
+    back="Back"
+    @save="save"
+    @close="emit('close')"
+  >
+    <template #title>{{ lot ? lot.name : 'A seed lot' }}</template>
+    <p class="caution">{{ say('caution.meter') }}</p>
+    <div class="pair">
+      <v-text-field v-model="form.name" label="Lot, as in the fields" maxlength="80" />
+      <v-text-field v-model="form.crop" label="Crop" maxlength="80" />
+      <number-field v-model="form.size" label="Size on average, mm" kind="mm" :low="0.5" :high="40" :places="2" />
+      <v-text-field v-model="form.shape" label="Shape" maxlength="40" />
+      <number-field
+        v-model="form.seeds_per_unit"
+        label="Seeds per unit"
+        kind="seeds"
+        required
+        whole
+        :low="100"
+        :high="10_000_000"
+      />
+      <number-field
+        v-model="form.price"
+        :label="`Price per unit, ${currency}`"
+        kind="money"
+        :high="100_000"
+        :places="2"
+      />
+      <number-field
+        v-model="form.germination"
+        label="Germination on the tag, %"
+        kind="share"
+        :low="0.01"
+        :high="1"
+        :places="3"
+      />
+      <number-field v-model="form.spare" label="Spare, %" kind="share" :high="1" :places="3" />
+    </div>
+    <v-text-field v-model="form.treatment" label="Treatment" maxlength="120" />
+    <v-text-field v-model="form.lubricant" label="Lubricant, mix and dose by its label" maxlength="120" />
+    <template #save>Keep it</template>
+  </form-dialog>
 </template>
 
 <style scoped>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import FormDialog from '@/components/FormDialog.vue'
 import { v7 as uuid } from 'uuid'
 import { ref } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
 import NumberField from '@/components/NumberField.vue'
-import RefusalList from '@/components/RefusalList.vue'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 
@@ -33,20 +33,14 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="480" aria-label="Work of your own" @update:model-value="emit('close')">
-    <form class="sheet asks" novalidate @submit.prevent="add">
-      <h2>Work of your own</h2>
-      <v-text-field v-model="title" label="What is to be done" maxlength="120" />
-      <div class="pair">
-        <v-select v-model="row" label="Where" :items="rows" />
-        <number-field v-model="minutes" label="Minutes" kind="minutes" required whole :low="1" :high="6000" />
-      </div>
-      <v-checkbox v-model="blocks" label="Planting waits for it" hide-details />
-      <refusal-list :refusal="refusal" />
-      <div class="actions">
-        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn color="primary" type="submit" :loading="busy">Add it</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <form-dialog label="Work of your own" width="480" :refusal="refusal" :busy="busy" @save="add" @close="emit('close')">
+    <template #title>Work of your own</template>
+    <v-text-field v-model="title" label="What is to be done" maxlength="120" />
+    <div class="pair">
+      <v-select v-model="row" label="Where" :items="rows" />
+      <number-field v-model="minutes" label="Minutes" kind="minutes" required whole :low="1" :high="6000" />
+    </div>
+    <v-checkbox v-model="blocks" label="Planting waits for it" hide-details />
+    <template #save>Add it</template>
+  </form-dialog>
 </template>

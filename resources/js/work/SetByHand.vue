@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import FormDialog from '@/components/FormDialog.vue'
 import { ref } from 'vue'
 import type { PlannedPiece, WorkPlan } from '@/api/types'
-import RefusalList from '@/components/RefusalList.vue'
 import { useDays } from '@/composables/useDays'
 import { clockOf, dayOf, sayPiece } from './plan'
 import { useKeptPlan } from './useKeptPlan'
@@ -34,21 +34,17 @@ async function letGo(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="480" aria-label="Set by hand" @update:model-value="emit('close')">
-    <form class="sheet asks" novalidate @submit.prevent="set">
-      <h2>{{ sayPiece(piece) }}</h2>
-      <v-select v-model="person" label="Who does it" :items="plan.people" />
-      <div class="pair">
-        <v-text-field v-model="day" type="date" label="Day" :min="today()" />
-        <v-text-field v-model="time" type="time" label="Begins at" />
-      </div>
-      <p class="quiet">It stays there however the plan is made; the rest goes around it.</p>
-      <refusal-list :refusal="refusal" />
-      <div class="actions">
-        <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn v-if="piece.by_hand" variant="outlined" :loading="busy" @click="letGo">Let it go</v-btn>
-        <v-btn color="primary" type="submit" :loading="busy">Set it there</v-btn>
-      </div>
-    </form>
-  </v-dialog>
+  <form-dialog label="Set by hand" width="480" :refusal="refusal" :busy="busy" @save="set" @close="emit('close')">
+    <template #title>{{ sayPiece(piece) }}</template>
+    <v-select v-model="person" label="Who does it" :items="plan.people" />
+    <div class="pair">
+      <v-text-field v-model="day" type="date" label="Day" :min="today()" />
+      <v-text-field v-model="time" type="time" label="Begins at" />
+    </div>
+    <p class="quiet">It stays there however the plan is made; the rest goes around it.</p>
+    <template #more
+      ><v-btn v-if="piece.by_hand" variant="outlined" :loading="busy" @click="letGo">Let it go</v-btn></template
+    >
+    <template #save>Set it there</template>
+  </form-dialog>
 </template>

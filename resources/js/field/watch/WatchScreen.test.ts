@@ -12,7 +12,7 @@ vi.mock('@/api/queries', async (original) => ({
 }))
 vi.mock('./queries', async (original) => ({
   ...(await original<object>()),
-  useWatch: () => ({ data: ref({ shared: [], before: [] }), error: ref(null), refetch: vi.fn() }),
+  useWatch: () => ({ data: ref({ shared: [], proposed: [], before: [] }), error: ref(null), refetch: vi.fn() }),
   useWatchNow: () => ({ data: ref(told), error: ref(null), refetch: vi.fn() }),
   watched: vi.fn(),
 }))
