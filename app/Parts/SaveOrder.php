@@ -39,10 +39,11 @@ final readonly class SaveOrder
             if ($kept->workshop_id !== $workshop->id) {
                 throw new ConflictHttpException(__('refused.id_taken'));
             }
-            if (Document::isKnown($kept, array_diff_key($columns, ['lines' => 1]), $seen)) {
+            $came = array_column($kept->lines, 'received', 'part_type_id');
+            $asLines = array_map(static fn (array $line): array => ['received' => $came[$line['part_type_id']] ?? 0] + $line, $columns['lines']);
+            if (Document::isKnown($kept, ['lines' => $asLines] + $columns, $seen)) {
                 return $kept->load(['supplier', 'user']);
             }
-            $came = array_column($kept->lines, 'received', 'part_type_id');
             $lines = [];
             foreach ($columns['lines'] as $index => $line) {
                 $received = $came[$line['part_type_id']] ?? 0;

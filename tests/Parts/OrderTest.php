@@ -77,6 +77,9 @@ it('lets nobody take out what has come, receive a draft, or overwrite another’
     ($this->receive)($id, ['part_type_id' => $this->tube, 'quantity' => 1])->assertUnprocessable();
     ($this->put)(['revision' => 1, 'state' => 'ordered'] + $order, $id)->assertOk();
     ($this->put)(['revision' => 1, 'note' => 'late'] + $order, $id)->assertConflict();
+    // The same again is known; other lines over it are not taken for it.
+    ($this->put)(['revision' => 1, 'state' => 'ordered'] + $order, $id)->assertOk()->assertJsonPath('revision', 2);
+    ($this->put)(['revision' => 1, 'state' => 'ordered', 'lines' => [['part_type_id' => $this->tube, 'quantity' => 60, 'price' => 41.5]]] + $order, $id)->assertConflict()->assertJsonPath('changed', ['lines']);
     ($this->put)($order)->assertConflict();
     ($this->receive)($id, ['part_type_id' => 999999, 'quantity' => 1])->assertUnprocessable();
     ($this->receive)($id, ['part_type_id' => $this->tube, 'quantity' => 3])->assertOk();
