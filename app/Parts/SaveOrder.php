@@ -33,45 +33,25 @@ final readonly class SaveOrder
             $kept = $order === null
                 ? Order::query()->where('key', $columns['key'])->first() ?? new Order(['workshop_id' => $workshop->id, 'user_id' => $by->id, 'lines' => []])
                 : Order::query()->findOrFail($order->id);
-            if ($order === null && $kept->exists && self::isSame($kept, $columns, $workshop)) {
-                return $kept->load(['supplier', 'user']);
-            }
             if ($kept->workshop_id !== $workshop->id) {
                 throw new ConflictHttpException(__('refused.id_taken'));
             }
             $came = array_column($kept->lines, 'received', 'part_type_id');
-            $asLines = array_map(static fn (array $line): array => ['received' => $came[$line['part_type_id']] ?? 0] + $line, $columns['lines']);
-            if (Document::isKnown($kept, ['lines' => $asLines] + $columns, $seen)) {
+            $lines = array_map(static fn (array $line): array => ['received' => $came[$line['part_type_id']] ?? 0] + $line, $columns['lines']);
+            if (Document::isKnown($kept, ['lines' => $lines] + $columns, $seen)) {
                 return $kept->load(['supplier', 'user']);
             }
-            $lines = [];
-            foreach ($columns['lines'] as $index => $line) {
-                $received = $came[$line['part_type_id']] ?? 0;
-                unset($came[$line['part_type_id']]);
-                if ($line['quantity'] < $received) {
+            foreach ($lines as $index => ['received' => $received, 'quantity' => $quantity]) {
+                if ($quantity < $received) {
                     throw ValidationException::withMessages(["lines.{$index}.quantity" => __('order.less_than_came', ['count' => $received])]);
                 }
-                $lines[] = ['received' => $received] + $line;
             }
-            if (array_sum($came) > 0) {
+            if (array_sum(array_diff_key($came, array_column($lines, null, 'part_type_id'))) > 0) {
                 throw ValidationException::withMessages(['lines' => __('order.came_already')]);
             }
             $kept->fill(['lines' => $lines, 'revision' => $kept->revision + 1] + $columns)->save();
 
             return $kept->load(['supplier', 'user']);
         });
-    }
-
-    /**
-     * Sent again as it was, and not changed since.
-     *
-     * @param  array<string, mixed>  $columns
-     */
-    private static function isSame(Order $kept, array $columns, Workshop $workshop): bool
-    {
-        $plain = static fn (array $line): array => [$line['part_type_id'], $line['quantity'], $line['price'] === null ? null : (float) $line['price']];
-
-        return $kept->workshop_id === $workshop->id && $kept->revision === 1 && $kept->state === $columns['state'] && $kept->supplier_id === $columns['supplier_id']
-            && array_map($plain, $kept->lines) === array_map($plain, $columns['lines']);
     }
 }

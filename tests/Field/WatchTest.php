@@ -233,7 +233,7 @@ it('takes what was said while it was watched after the run has ended, and nothin
     $this->postJson("{$this->path}/watch/{$run}/end")->assertOk();
     $this->travelTo('2026-04-20 12:00:00');
     ($this->say)($run, ['kind' => 'shut', 'row' => 3, 'happened_at' => '2026-04-20T10:59:00Z'])->assertCreated();
-    ($this->say)($run, ['kind' => 'shut', 'row' => 4, 'happened_at' => '2026-04-20T11:01:00Z'])->assertUnprocessable();
+    ($this->say)($run, ['kind' => 'shut', 'row' => 4, 'happened_at' => '2026-04-20T11:01:00Z'])->assertUnprocessable()->assertJsonPath('errors', ['entries.0.row' => ['The watch had ended by then. Start it again to shut a row off.']]);
     expect(($this->now)()['shut'])->toBe([3]);
 });
 

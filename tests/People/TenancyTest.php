@@ -2,24 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Models\Aim;
-use App\Models\Bench\Device;
-use App\Models\Bench\Disc;
-use App\Models\Bench\Meter;
-use App\Models\Bench\SeedLot;
-use App\Models\Parts\Order;
-use App\Models\Parts\PartType;
-use App\Models\Parts\Supplier;
-use App\Models\People\Role;
-use App\Models\Record\Import;
-use App\Models\User;
-use App\Models\Walk\Pack;
-use App\Models\Walk\Photo;
-use App\People\Invite;
 use App\Spec\CopySpecSheet;
-use App\Walk\Photos\PhotoFiles;
-use App\Walk\Photos\PictureMaker;
-use Illuminate\Support\Str;
 use Tests\ApiRoutes;
 
 /** Routes that are about the caller or the caller's own workshop, with nothing in the address to steal. */
@@ -49,19 +32,7 @@ it('asks everybody to sign in', function (): void {
 it('answers the neighbour with 404 on every route about something', function (): void {
     $planter = $this->planter();
     $walk = $this->openWalk($planter);
-    $sheet = app(CopySpecSheet::class)($this->typicalSheet(), $this->technician);
-    $photo = (string) Str::uuid7();
-    app(PhotoFiles::class)->keep($photo, $planter->id, app(PictureMaker::class)->make(base_path('public/icon-192.png')));
-    Photo::query()->create([
-        'id' => $photo, 'walk_id' => $walk->id, 'planter_id' => $planter->id, 'row_number' => 1, 'check_key' => 'seed_tube', 'side' => 'centre',
-        'file_sha256' => str_repeat('0', 64), 'width' => 192, 'height' => 192, 'taken_at' => now(), 'recorded_at' => now(), 'user_id' => $this->technician->id,
-    ]);
-    $ids = ['planter' => $planter->id, 'walk' => $walk->id, 'specSheet' => $sheet->id, 'row' => 1, 'check' => 'own_1', 'photo' => $photo, 'pack' => Pack::factory()->create(['workshop_id' => $this->technician->workshop_id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $this->technician->workshop_id])->id, 'import' => Import::factory()->for($planter)->for($this->technician)->create()->id];
-    $ids += ['supplier' => Supplier::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Brook Supply'])->id, 'order' => Order::query()->create(['workshop_id' => $this->technician->workshop_id, 'user_id' => $this->technician->id, 'lines' => [], 'key' => (string) Str::uuid7()])->id];
-    $ids += ['other' => $planter->id, 'seedLot' => SeedLot::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Popcorn 7', 'seeds_per_unit' => 80000])->id, 'calculation' => 'marker', 'meter' => Meter::query()->create(['workshop_id' => $this->technician->workshop_id, 'serial' => 'T-1'])->id, 'disc' => Disc::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => '60 cells', 'cells' => 60])->id, 'aim' => Aim::query()->create(['workshop_id' => $this->technician->workshop_id, 'crop' => 'milo'])->id];
-    $ids += ['stand' => Device::query()->create(['workshop_id' => $this->technician->workshop_id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id, 'standRun' => $this->standRun($planter)->id];
-    $ids += $this->watched($planter);
-    $ids += ['person' => User::factory()->for($this->technician->workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id];
+    $ids = $this->everything($planter, $walk);
     $neighbour = $this->technicianOf('Lowmoor Planter Services');
 
     $tried = 0;

@@ -41,3 +41,37 @@ it('takes over the data of an earlier version without loss, drawn as it was', fu
         DB::purge('before');
     }
 });
+
+it('keeps what was said of alarms and of rows that are shut off, as events', function (): void {
+    config(['database.connections.before' => [...config('database.connections.pgsql'), 'search_path' => 'before']]);
+    $before = DB::connection('before');
+    $before->unprepared('DROP SCHEMA IF EXISTS before CASCADE; CREATE SCHEMA before');
+    $sheet = json_encode($this->typicalSheet()->sheet, JSON_THROW_ON_ERROR);
+    try {
+        DB::setDefaultConnection('before');
+        $files = glob(database_path('migrations/*.php')) ?: [];
+        $earlier = array_values(array_filter($files, static fn (string $file): bool => ! str_contains($file, '000035_')));
+        expect(Artisan::call('migrate', ['--force' => true, '--realpath' => true, '--path' => $earlier]))->toBe(0);
+        $now = '2026-04-20 10:00:00+00';
+        $shop = $before->table('workshops')->insertGetId(['name' => 'Old Row Works', 'created_at' => $now, 'updated_at' => $now]);
+        $user = $before->table('users')->insertGetId(['workshop_id' => $shop, 'name' => 'Hollis Pell', 'email' => 'hollis@old.example', 'password' => 'x', 'role' => 'owner', 'created_at' => $now, 'updated_at' => $now]);
+        $sheet = $before->table('spec_sheets')->insertGetId(['workshop_id' => $shop, 'name' => 'Ours', 'type' => 'vacuum', 'sheet' => $sheet, 'created_at' => $now, 'updated_at' => $now]);
+        $planter = $before->table('planters')->insertGetId(['workshop_id' => $shop, 'spec_sheet_id' => $sheet, 'farm' => 'Old', 'name' => 'East', 'row_count' => 8, 'spacing_mm' => 762, 'spacing_typed' => '30 in', 'sections' => '[8]', 'equipment' => '{}', 'created_at' => $now, 'updated_at' => $now]);
+        $run = '0198b0c0-0000-7000-8000-000000000001';
+        $before->table('watch_runs')->insert(['id' => $run, 'planter_id' => $planter, 'user_id' => $user, 'acres' => 1600, 'state' => 'running', 'shut' => '[2, 7]', 'made_at' => $now]);
+        $alarm = static fn (array $with): int => $before->table('watch_alarms')->insertGetId($with + ['watch_run_id' => $run, 'at' => $now, 'kind' => 'drift', 'watched' => 'population', 'rows' => '[1, 3]', 'direction' => -1, 'seconds' => 60, 'pass' => 2, 'mph' => 5]);
+        $seen = $alarm(['seen_at' => '2026-04-20 10:05:00+00', 'seen_by' => $user, 'back' => '[3]']);
+        $left = $alarm(['seen_at' => '2026-04-20 10:06:00+00', 'seen_by' => $user, 'is_left' => true]);
+        $open = $alarm([]);
+
+        expect(Artisan::call('migrate', ['--force' => true]))->toBe(0);
+        $said = $before->table('watch_entries')->orderBy('happened_at')->orderBy('row_number')->get(['kind', 'row_number', 'watch_alarm_id', 'user_id'])->map(static fn (object $of): array => array_values((array) $of))->all();
+        expect($said)->toBe([['shut', 2, null, $user], ['shut', 7, null, $user], ['seen', null, $seen, $user], ['left', null, $left, $user]])
+            ->and($before->table('watch_backs')->get(['watch_alarm_id', 'row_number'])->map(static fn (object $of): array => array_values((array) $of))->all())->toBe([[$seen, 3]])
+            ->and($before->table('watch_alarms')->pluck('id')->all())->toEqualCanonicalizing([$seen, $left, $open]);
+    } finally {
+        DB::setDefaultConnection('pgsql');
+        $before->unprepared('DROP SCHEMA IF EXISTS before CASCADE');
+        DB::purge('before');
+    }
+});

@@ -6,10 +6,10 @@ namespace App\Field\Watch;
 
 use App\Models\Planter;
 use App\Record\Change;
+use App\Record\ChangedMeanwhile;
 use App\Record\Fields;
 use App\Record\Refused;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 use Ustrel\Core\Field\Watch\GroupKind;
 use Ustrel\Core\Field\Watch\InvalidGroup;
 use Ustrel\Core\Field\Watch\RowGroup;
@@ -59,7 +59,7 @@ final readonly class SharedRows
      * @param  list<mixed>  $before  as they were when somebody began to change them
      *
      * @throws ValidationException
-     * @throws ConflictHttpException where somebody else changed them meanwhile
+     * @throws ChangedMeanwhile where somebody else changed them meanwhile
      */
     public function save(Planter $planter, array $groups, array $before): Planter
     {
@@ -70,7 +70,7 @@ final readonly class SharedRows
                 throw ValidationException::withMessages(['groups' => $refused->getMessage()]);
             }
             if ($seen !== self::list(self::of($held)) && $new !== self::list(self::of($held))) {
-                throw new ConflictHttpException(__('watch.changed_meanwhile'));
+                throw new ChangedMeanwhile(['groups']);
             }
             $held->shared = $new;
             $held->save();

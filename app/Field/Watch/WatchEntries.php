@@ -43,7 +43,7 @@ final readonly class WatchEntries implements Kind
         }
         // Said while it was watched and sent late it counts.
         if ($kind->isOfRow() && $this->run->ended_at !== null && $envelope->at()->milliseconds > $this->run->ended_at->getTimestampMs()) {
-            throw Refused::because('row', 'watch.over');
+            throw Refused::because('row', 'watch.ended_before');
         }
 
         return ['watch_run_id' => $this->run->id, 'kind' => $kind->value, 'watch_alarm_id' => $alarm, 'row_number' => $row];

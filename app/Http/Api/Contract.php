@@ -82,10 +82,10 @@ final class Contract
     {
         $properties = $required = [];
         foreach (SchemaField::of($schema) as $name => $field) {
-            if ($field->isSpread && is_subclass_of($field->type, Schema::class)) {
-                $spread = self::schema($field->type, true);
-                $properties += $spread['properties'];
-                $required = [...$required, ...$spread['required']];
+            if ($field->isInlined && is_subclass_of($field->type, Schema::class)) {
+                $inlined = self::schema($field->type, true);
+                $properties += $inlined['properties'];
+                $required = [...$required, ...$inlined['required']];
 
                 continue;
             }

@@ -19,14 +19,14 @@ abstract readonly class Schema implements JsonSerializable
         return preg_replace('/View$/', '', (new ReflectionClass(static::class))->getShortName()) ?? '';
     }
 
-    /** @return array<string, mixed> by field; those of a `#[Spread]` stand among the rest */
+    /** @return array<string, mixed> by field; those of a `#[Inlined]` stand among the rest */
     public function jsonSerialize(): array
     {
         $json = [];
         foreach (SchemaField::of(static::class) as $name => $field) {
             $value = $this->{$name};
             $value = $value instanceof Day ? $value->iso : $value;
-            $json = $field->isSpread && $value instanceof self ? [...$json, ...$value->jsonSerialize()] : [...$json, $name => $value];
+            $json = $field->isInlined && $value instanceof self ? [...$json, ...$value->jsonSerialize()] : [...$json, $name => $value];
         }
 
         return $json;

@@ -21,7 +21,7 @@ final readonly class SchemaField
         public string $about,
         public Field $field,
         public ?string $items,
-        public bool $isSpread,
+        public bool $isInlined,
     ) {
     }
 

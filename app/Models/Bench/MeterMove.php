@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Bench;
 
-use App\Models\Concerns\HasCurrentOfWorkshop;
+use App\Models\Concerns\HasCurrent;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
@@ -31,7 +31,7 @@ use Ustrel\Core\Meter\Places\MeterTo;
  */
 final class MeterMove extends Model
 {
-    use HasCurrentOfWorkshop;
+    use HasCurrent;
     use HasUuids;
 
     public $timestamps = false;
@@ -43,5 +43,10 @@ final class MeterMove extends Model
     public function move(): MeterPlacement
     {
         return new MeterPlacement($this->id, $this->meter_id, $this->planter_id === null ? null : [$this->planter_id, (int) $this->row_number], Moment::of($this->happened_at->toIso8601ZuluString('millisecond')));
+    }
+
+    protected function owner(): string
+    {
+        return 'workshop_id';
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Bench;
 
-use App\Models\Concerns\HasCurrentOfWorkshop;
+use App\Models\Concerns\HasCurrent;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
@@ -33,7 +33,7 @@ use Ustrel\Core\Parts\Stock\StockMoveKind;
  */
 final class SeedMove extends Model
 {
-    use HasCurrentOfWorkshop;
+    use HasCurrent;
     use HasUuids;
 
     public $timestamps = false;
@@ -51,5 +51,10 @@ final class SeedMove extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    protected function owner(): string
+    {
+        return 'workshop_id';
     }
 }

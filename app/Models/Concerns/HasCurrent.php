@@ -9,28 +9,34 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Query\Builder as Query;
 
 /**
- * An event of a planter that a later one may take the place of: columns planter_id, supersedes and withdrawn.
+ * An event that a later one may take the place of: columns of its owner, supersedes and withdrawn.
  *
- * @method static Builder<static> current(int $planterId)
+ * @method static Builder<static> current(int $ownerId)
  */
 trait HasCurrent
 {
+    /** Whose event it is: a planter's, or a workshop's. */
+    protected function owner(): string
+    {
+        return 'planter_id';
+    }
+
     /**
-     * The events of a planter that hold: neither superseded nor taken back. The ids that were superseded are few, have an
+     * The events of one owner that hold: neither superseded nor taken back. The ids that were superseded are few, have an
      * index of their own, and are read once.
      *
      * @param  Builder<static>  $events
      */
     #[Scope]
-    protected function current(Builder $events, int $planterId): void
+    protected function current(Builder $events, int $ownerId): void
     {
-        $table = $this->getTable();
+        [$table, $owner] = [$this->getTable(), $this->owner()];
         $events
-            ->where("{$table}.planter_id", $planterId)
+            ->where("{$table}.{$owner}", $ownerId)
             ->where("{$table}.withdrawn", false)
             ->whereNotIn("{$table}.id", static fn (Query $later): Query => $later
                 ->from("{$table} AS later")
-                ->where('later.planter_id', $planterId)
+                ->where("later.{$owner}", $ownerId)
                 ->whereNotNull('later.supersedes')
                 ->select('later.supersedes'));
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Parts;
 
-use App\Models\Concerns\HasCurrentOfWorkshop;
+use App\Models\Concerns\HasCurrent;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
@@ -31,7 +31,7 @@ use Ustrel\Core\Parts\Stock\StockMoveKind;
  */
 final class StockMove extends Model
 {
-    use HasCurrentOfWorkshop;
+    use HasCurrent;
     use HasUuids;
 
     public $timestamps = false;
@@ -50,5 +50,10 @@ final class StockMove extends Model
     public function partType(): BelongsTo
     {
         return $this->belongsTo(PartType::class);
+    }
+
+    protected function owner(): string
+    {
+        return 'workshop_id';
     }
 }

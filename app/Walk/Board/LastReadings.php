@@ -120,11 +120,8 @@ final class LastReadings
     {
         $at = [];
         foreach ($fitted as $fitting) {
-            $slot = Slot::from($fitting->slot);
-            foreach ($slot->renews() as $check) {
-                $side = in_array($check, $slot->checks(), true) ? Side::from($fitting->side) : Side::Centre;
-                $place = (new Place($fitting->row_number, $check, $side))->key();
-                $at[$place] = max($at[$place] ?? $fitting->at, $fitting->at);
+            foreach ((new SlotPlace($fitting->row_number, Slot::from($fitting->slot), Side::from($fitting->side)))->renews() as $place) {
+                $at[$place->key()] = max($at[$place->key()] ?? $fitting->at, $fitting->at);
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Parts;
 
+use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 
@@ -30,6 +31,12 @@ final readonly class SlotPlace
     public function reading(): Place
     {
         return new Place($this->row, $this->slot->checks()[0], $this->side);
+    }
+
+    /** @return list<Place> whose earlier readings say nothing any more once a part is in: its own side's, and the contact of the row */
+    public function renews(): array
+    {
+        return array_map(fn (CheckKey $check): Place => new Place($this->row, $check, in_array($check, $this->slot->checks(), true) ? $this->side : Side::Centre), $this->slot->renews());
     }
 
     /** The place in one word, as `6:opener_blade:left`. */

@@ -309,3 +309,22 @@ it('says that parts come only where it is parts that a task waits for', function
 it('waits for parts that come later than now, and for nothing that is here', function (int $from, int $now, bool $waits): void {
     expect((new Piece('a', 3, [], [], 60, 0, $from, [], false))->task('1', $now, null, [])->waits)->toBe($waits);
 })->with([[0, 0, false], [0, 552, false], [1920, 552, true]]);
+
+it('spreads as many minutes over the days as a piece takes, whoever has which hours', function (int $seed): void {
+    $random = new Randomizer(new Mt19937($seed));
+    for ($case = 0; $case < 200; $case++) {
+        $week = array_map(static fn (): float => $random->getInt(0, 48) / 2, array_fill(1, 7, 0));
+        if (array_sum($week) === 0.0) {
+            continue;
+        }
+        $hours = working($week);
+        [$start, $minutes] = [$hours->next($random->getInt(0, 20_000)), $random->getInt(1, 6000)];
+        $stretches = $hours->stretches($start, $hours->finish($start, $minutes));
+        expect(array_sum(array_map(static fn (array $of): int => $of[2] - $of[1], $stretches)))->toBe($minutes)
+            // Each day once, in order, within its own hours.
+            ->and(array_column($stretches, 0))->toBe(array_values(array_unique(array_column($stretches, 0))));
+        foreach ($stretches as [$day, $from, $to]) {
+            expect($to - $from)->toBeLessThanOrEqual((int) round(60 * $week[($day % 7) + 1]));
+        }
+    }
+})->with([1, 2, 3]);
