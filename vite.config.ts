@@ -5,6 +5,8 @@ import laravel from 'laravel-vite-plugin'
 import { VitePWA } from 'vite-plugin-pwa'
 import vuetify from 'vite-plugin-vuetify'
 import { defineConfig } from 'vitest/config'
+import { guide } from './vite.guide.ts'
+import { words } from './vite.words.ts'
 
 /**
  * The service worker keeps the whole client on the device, so that it starts without a signal. The page itself comes
@@ -35,7 +37,7 @@ const serviceWorker = VitePWA({
           cacheName: 'page',
           networkTimeoutSeconds: 4,
           // One page serves every address.
-          plugins: [{ cacheKeyWillBeUsed: async () => '/' }],
+          plugins: [{ cacheKeyWillBeUsed: () => Promise.resolve('/') }],
         },
       },
       {
@@ -47,30 +49,30 @@ const serviceWorker = VitePWA({
   },
 })
 
-/** What only the server says is left out of the client's words. */
-const SERVER_SAYS =
-  /^(acres_line|backup|bench_report|calc_fault|calc_formula|calc_formula_metric|calc_said|countdown_text|live|print|setting_line|settings_sheet|stand_count|stand_in|went|yield)\./
-const clientWords = {
-  name: 'client-words',
-  enforce: 'pre' as const,
-  transform(code: string, id: string) {
-    if (!/\/lang\/en\/\w+\.json$/.test(id)) return undefined
-    const words = Object.entries(JSON.parse(code) as Record<string, string>)
-    return { code: JSON.stringify(Object.fromEntries(words.filter(([key]) => !SERVER_SAYS.test(key)))), map: null }
-  },
-}
-
 export default defineConfig({
   define: { __VERSION__: JSON.stringify(readFileSync('VERSION', 'utf8').trim()) },
   // Laravel's plugin is for building; it refuses to start where CI is set, and tests need nothing of it.
   plugins: [
     !process.env.VITEST && [laravel({ input: 'resources/js/main.ts', refresh: false }), serviceWorker],
-    clientWords,
+    words(),
+    guide(),
     vue(),
     vuetify(),
   ],
   resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
-  build: { chunkSizeWarningLimit: 900 },
+  build: {
+    rolldownOptions: {
+      // What many screens share comes in one piece: on a slow line each further request costs more than its bytes.
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'shared', test: /rolldown.runtime/, priority: 1 },
+            { name: 'shared', minShareCount: 30 },
+          ],
+        },
+      },
+    },
+  },
   test: {
     include: ['resources/js/**/*.test.ts'],
     environment: 'happy-dom',

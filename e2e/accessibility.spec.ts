@@ -34,7 +34,7 @@ for (const half of [0, 1]) {
     if (half === 1) {
       await page.goto(`/planters/${id('Quill Bottom')}/board`)
       await page.getByRole('button', { name: /^Row 3, Opener blade diameter left/ }).click()
-      await expect(page.getByRole('button', { name: 'Measure it again' })).toBeVisible()
+      await expect(page.getByRole('button', { name: 'Measure again' })).toBeVisible()
       await clean(page, 'a history', '.v-overlay--active')
     }
   })
@@ -46,12 +46,12 @@ async function clean(page: Page, screen: string, within = 'body'): Promise<void>
   for (const theme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme: theme })
     await expect(page.locator(`.v-theme--${theme}`).first()).toBeAttached()
-    // Colours on their way from one to another would be measured half-way.
+    // Colors on their way from one to another would be measured half-way.
     await page.waitForTimeout(400)
     const look = axe(page)
       .include(within)
       .options({ resultTypes: ['violations'] })
-    // What a theme changes is its colours.
+    // What a theme changes is its colors.
     const { violations } = await (theme === 'dark' ? look.withRules('color-contrast') : look).analyze()
     const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
     told.push(

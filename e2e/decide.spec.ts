@@ -69,17 +69,17 @@ test('findings are decided by a key, of a kind, otherwise with a reason, and all
     .click()
   await expect.poll(() => decisions(page, planter)).toMatchObject({ '2 seed_tube': 'change', '3 seed_tube': 'change' })
 
-  // Otherwise: a reason has to be said.
+  // Override: a reason has to be said.
   await list(page)
     .getByRole('button', { name: /^Row 4: opener blade diameter left, unfold/ })
     .click()
-  await list(page).getByRole('button', { name: 'Do otherwise' }).click()
-  const dialog = page.getByRole('dialog', { name: 'Do otherwise' })
+  await list(page).getByRole('button', { name: 'Override' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Override' })
   await dialog.getByRole('button', { name: 'carry over', exact: true }).click()
-  await dialog.getByRole('button', { name: 'at an acre figure' }).click()
+  await dialog.getByRole('button', { name: 'at this many acres' }).click()
   await dialog.getByLabel(/At this many ac/).fill('120')
   await dialog.getByRole('button', { name: 'Decide' }).click()
-  await expect(dialog).toContainText('Say why')
+  await expect(dialog).toContainText('Choose a reason')
   await dialog.getByRole('button', { name: 'few acres are left for it' }).click()
   await dialog.getByRole('button', { name: 'Decide' }).click()
   await expect(page.getByRole('region', { name: 'Carried over' })).toContainText('at 120 ac of the season')
@@ -88,7 +88,7 @@ test('findings are decided by a key, of a kind, otherwise with a reason, and all
   await list(page)
     .getByRole('button', { name: /^carry over: Row 4/ })
     .click()
-  await list(page).getByRole('button', { name: 'Take back' }).first().click()
+  await list(page).getByRole('button', { name: 'Undo' }).first().click()
   await expect.poll(async () => (await decisions(page, planter))['4 opener_blade_diameter']).toBeNull()
 
   await list(page).getByRole('button', { name: 'Accept all proposals' }).click()
@@ -117,7 +117,7 @@ test('what is decided without a signal goes up later, once', async ({ page }) =>
     .click()
   await expect(list(page)).toContainText('5 left')
   await expect(page.getByText('1 waiting')).toBeVisible()
-  // Meanwhile somebody else reads it as sound: there is nothing to decide any more, and that is said.
+  // Meanwhile somebody else reads it as sound: nothing to decide any more, and that is said.
   await list(page)
     .getByRole('button', { name: /^Accept: Row 4: seed sensor/ })
     .click()
@@ -127,7 +127,7 @@ test('what is decided without a signal goes up later, once', async ({ page }) =>
     ],
   })
   await page.context().setOffline(false)
-  await expect(page.getByText(/Row 4, Seed sensor.*: there is nothing to decide any more/)).toBeVisible()
+  await expect(page.getByText(/Row 4, Seed sensor.*: nothing to decide any more/)).toBeVisible()
   await expect.poll(async () => (await decisions(page, planter))['1 opener_bearing']).toBe('change')
 })
 
@@ -148,14 +148,14 @@ test('a policy that is chosen rules the proposals', async ({ page }) => {
     events: [1, 2].flatMap((row) => [fitted(row, 'left'), fitted(row, 'right')]),
   })
   await page.goto(`/planters/${planter}/decide`)
-  const panel = page.getByRole('region', { name: 'What each policy would cost' })
-  await expect(panel).toContainText('Say in Season how many acres are planned')
+  const panel = page.getByRole('region', { name: 'What each policy costs' })
+  await expect(panel).toContainText('how many acres are planned')
 
   await panel.getByRole('link', { name: 'Season' }).click()
   await page.getByRole('button', { name: 'Add a field' }).click()
   await page.getByLabel('Field 1', { exact: true }).fill('Long Acre')
   await page.getByLabel('Area of field 1, ac').fill('120')
-  await page.getByRole('button', { name: 'Save the season' }).click()
+  await page.getByRole('button', { name: 'Save season' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'Saved.' })).toBeVisible()
 
   await page.getByRole('link', { name: 'Decide', exact: true }).first().click()
@@ -178,19 +178,24 @@ test('two people who change one season at once do not overwrite each other', asy
   }
   await page.getByLabel('Planting starts').fill('2027-04-20')
   await other.getByLabel('Hours a day').fill('12')
-  await page.getByRole('button', { name: 'Save the season' }).click()
+  await page.getByRole('button', { name: 'Save season' }).click()
   await expect(page.getByText('Saved.')).toBeVisible()
-  await other.getByRole('button', { name: 'Save the season' }).click()
-  await expect(other.getByRole('alert')).toContainText('Somebody else has changed this meanwhile, so nothing was saved')
-  await other.getByRole('button', { name: 'Load it again' }).click()
+  await other.getByRole('button', { name: 'Save season' }).click()
+  // The field is marked too.
+  await expect(other.locator('ul[role=alert]')).toContainText(
+    'Someone else changed this meanwhile, so nothing was saved',
+  )
+  await other.getByRole('button', { name: 'Reload' }).click()
   await expect(other.getByLabel('Planting starts')).toHaveValue('2027-04-20')
 
   // A window that ends before it starts is named, and nothing is lost.
   await other.getByLabel('Window ends').fill('2027-04-10')
-  await other.getByRole('button', { name: 'Save the season' }).click()
-  await expect(other.getByText('The window ends on 2027-04-10, before it starts on 2027-04-20').first()).toBeVisible()
+  await other.getByRole('button', { name: 'Save season' }).click()
+  await expect(
+    other.getByText(/The window ends on Sat, Apr 10(, 2027)?, before it starts on Tue, Apr 20/).first(),
+  ).toBeVisible()
   await other.getByLabel('Window ends').fill('2027-05-02')
-  await other.getByRole('button', { name: 'Save the season' }).click()
+  await other.getByRole('button', { name: 'Save season' }).click()
   await expect(other.getByText('Saved.')).toBeVisible()
 
   // What no record tells is ticked by hand; the rest is not.

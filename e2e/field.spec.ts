@@ -8,7 +8,7 @@ async function dig(page: Page, row: number, depths: string, more: { sign?: strin
   await form.getByRole('textbox', { name: 'Depths' }).fill(depths)
   if (more.spacings) await form.getByRole('textbox', { name: 'Spacings' }).fill(more.spacings)
   if (more.sign) await form.getByRole('button', { name: more.sign }).click()
-  await form.getByRole('button', { name: `Keep row ${row}` }).click()
+  await form.getByRole('button', { name: `Save row ${row}` }).click()
 }
 
 test('a planter is set up by its sprockets, weighed, dug on the phone without a signal, put right and signed off', async ({
@@ -26,17 +26,17 @@ test('a planter is set up by its sprockets, weighed, dug on the phone without a 
   await type('Rolling circumference', '7.1')
   await type('Slip', '4')
   await type('Sprockets in the box', '0, 17, 20, 24')
-  await type('In now', '20, 24')
-  await sheet.getByRole('button', { name: 'Work it out' }).click()
+  await type('Fitted now', '20, 24')
+  await sheet.getByRole('button', { name: 'Calculate' }).click()
   await expect(sheet.getByRole('alert').filter({ hasText: 'from 5 to 120' })).toBeVisible()
   await type('Sprockets in the box', '15, 17, 19, 20, 21, 23, 24, 25, 27')
-  await sheet.getByRole('button', { name: 'Work it out' }).click()
+  await sheet.getByRole('button', { name: 'Calculate' }).click()
   // 12 / 7.1 x 0.96 x 17 / 20 seeds a foot on 17,424 ft of row an acre.
   await expect(sheet).toContainText('24,030 seeds/ac')
-  await sheet.getByRole('button', { name: 'Keep 17/20 as a setting' }).click()
-  await expect(sheet).toContainText('Kept: sprockets')
-  await sheet.getByRole('button', { name: 'Keep as this planter’s: sprockets in the box' }).click()
-  await expect(sheet).toContainText('Kept: sprocket box')
+  await sheet.getByRole('button', { name: 'Save 17/20 as a setting' }).click()
+  await expect(sheet).toContainText('Saved: sprockets')
+  await sheet.getByRole('button', { name: 'Save for this planter: sprockets in the box' }).click()
+  await expect(sheet).toContainText('Saved: sprocket box')
   await page.getByRole('button', { name: 'Weigh in, weigh out' }).click()
   const weighing = page.getByRole('region', { name: 'Weigh in, weigh out' })
   for (const [label, value] of [
@@ -47,7 +47,7 @@ test('a planter is set up by its sprockets, weighed, dug on the phone without a 
     ['The scale is right to', '0.1'],
   ] as const)
     await weighing.getByRole('textbox', { name: label }).fill(value)
-  await weighing.getByRole('button', { name: 'Work it out' }).click()
+  await weighing.getByRole('button', { name: 'Calculate' }).click()
   await expect(weighing).toContainText('24,000 ± 500 seeds/ac')
   await expect(weighing).toContainText('(50 lb − 35 lb) / 1.5 ac × 2,400 seeds/lb')
   await expectFaultless(page)
@@ -60,7 +60,7 @@ test('a planter is set up by its sprockets, weighed, dug on the phone without a 
   await page.getByRole('textbox', { name: 'Spacing set' }).fill('8 3/4')
   await context.setOffline(true)
   await dig(page, 1, '2, 2, 1 15/16, 2 1/16, 2')
-  await expect(page.getByText('goes up when there is a signal')).toBeVisible()
+  await expect(page.getByText('Syncs when there is a signal')).toBeVisible()
   await dig(page, 2, '1 1/2, 38 mm, 1 1/2, 1 9/16, 1 7/16', {
     sign: 'ridge in the bottom',
     spacings: '8 3/4, 9, 8 1/2',
@@ -80,16 +80,16 @@ test('a planter is set up by its sprockets, weighed, dug on the phone without a 
   await expect(diagnosis).toContainText(
     'Because: shallower than wanted, or than the others, ridge in the furrow bottom, residue',
   )
-  // Put right, and dug again on the second pass.
+  // Correct, and dug again on the second pass.
   await page.getByRole('form', { name: 'Dig sheet' }).getByRole('combobox', { name: 'Pass' }).press('ArrowDown')
   await page.getByRole('option', { name: '2', exact: true }).click()
   await dig(page, 2, '2, 61, 2')
   const form = page.getByRole('form', { name: 'Dig sheet' })
   await expect(form.getByRole('alert').filter({ hasText: 'Depth 2, “61”: write it from 1/8 to 6 in' })).toBeVisible()
-  await form.getByRole('button', { name: 'Take out depths, in 2: 61' }).click()
-  await form.getByRole('button', { name: 'Keep row 2' }).click()
+  await form.getByRole('button', { name: 'Remove depths, in 2: 61' }).click()
+  await form.getByRole('button', { name: 'Save row 2' }).click()
   await expect(page.getByRole('region', { name: 'Pass 2' })).toContainText('2 in scatter 0 in, before 1.5 in')
-  await page.getByRole('textbox', { name: 'What is left to watch' }).fill('Row 2: the ridge')
+  await page.getByRole('textbox', { name: 'What to watch' }).fill('Row 2: the ridge')
   // What is still open is asked about, and nobody signs over a question.
   const signOff = page.getByRole('region', { name: 'Sign-off' })
   for (const answer of await signOff.locator('.answer input').all()) await answer.fill('It waits for the rain')
@@ -129,7 +129,7 @@ test('settings come back with the ground, are told in one line, kept once by two
   await expect(form).toContainText('Rows from 1 to 4')
   await form.getByLabel('Rows').fill('2-3')
   await form.getByLabel('Set to').fill('180 lb')
-  await form.getByRole('button', { name: 'Keep it' }).click()
+  await form.getByRole('button', { name: 'Save', exact: true }).click()
   const now = page.getByRole('region', { name: 'Set now' })
   await expect(now).toContainText('downforce, row 3')
   await call(page, 'POST', path, {
@@ -142,19 +142,21 @@ test('settings come back with the ground, are told in one line, kept once by two
   await page.keyboard.type('Bank', { delay: 60 })
   await expect(page.getByLabel('Field', { exact: true })).toHaveValue('Bank')
   await page.getByLabel('Crop').fill('canola')
-  await expect(page.getByText('Nothing is on record of ground like this yet.')).toBeVisible()
+  await expect(page.getByText('No history for ground like this yet.')).toBeVisible()
   await page.getByLabel('Field', { exact: true }).fill('Kiln Piece')
   await page.getByLabel('Crop').fill('popcorn')
   const recalled = page.getByRole('region', { name: 'On ground like this' })
   await expect(recalled).toContainText('notch 2')
-  await recalled.getByRole('button', { name: 'Set it so again' }).click()
+  await recalled.getByRole('button', { name: 'Use these again' }).click()
   await expect(now).toContainText('notch 2')
-  await page.getByText('All that was set, the newest first').click()
-  await page.getByRole('button', { name: 'Take back: closing wheels notch 2' }).first().click()
+  await page.getByText('All settings, newest first').click()
+  await page.getByRole('button', { name: 'Undo: closing wheels notch 2' }).first().click()
   await expect(now).toContainText('notch 4')
-  // In one line, from where there is no signal; what cannot be read is said by its own words.
-  const line = page.getByRole('textbox', { name: 'In one line' })
-  const told = page.getByRole('form', { name: 'Settings in one line' }).getByRole('button', { name: 'Keep it' })
+  // Type a setting, from where there is no signal; what cannot be read is said by its own words.
+  const line = page.getByRole('textbox', { name: 'Type a setting' })
+  const told = page
+    .getByRole('form', { name: 'Settings in one line' })
+    .getByRole('button', { name: 'Save', exact: true })
   await line.fill('depth mark 6.5 row 9')
   await told.click()
   await expect(page.getByText('“9”: this planter has rows 1 to 4.')).toBeVisible()
@@ -175,17 +177,17 @@ test('what came up is counted without a signal, and the row that is short is nam
   const form = page.getByRole('form', { name: 'A count' })
   await expect(form).toContainText('Count row 1')
   for (const [label, value] of [
-    ['On a length of, ft', '17.424'],
+    ['Length counted, ft', '17.424'],
     ['Field', 'Kiln Piece'],
     ['Planted, seeds/ac', '30000'],
     ['Germination, %', '95'],
   ] as const)
     await form.getByLabel(label, { exact: true }).fill(value)
   await form.getByLabel('Plants up').fill('28')
-  await form.getByRole('button', { name: 'Keep row 1' }).click()
+  await form.getByRole('button', { name: 'Save row 1' }).click()
   await expect(form.getByRole('alert').filter({ hasText: 'on which day it was planted' })).toBeVisible()
   await form.getByLabel('Planted on').fill(new Date(Date.now() - 14 * 86_400_000).toISOString().slice(0, 10))
-  await form.getByRole('button', { name: 'Keep row 1' }).click()
+  await form.getByRole('button', { name: 'Save row 1' }).click()
   await expect(form).toContainText('Count row 2')
   await context.setOffline(true)
   for (const [row, plants] of [
@@ -194,14 +196,14 @@ test('what came up is counted without a signal, and the row that is short is nam
     [4, '27'],
   ] as const) {
     await form.getByLabel('Plants up').fill(plants)
-    await form.getByRole('button', { name: `Keep row ${row}` }).click()
+    await form.getByRole('button', { name: `Save row ${row}` }).click()
     await expect(page.getByText(`Kiln Piece, row ${row}: ${plants} plants`)).toBeVisible()
   }
   await context.setOffline(false)
   const field = page.getByRole('region', { name: 'Kiln Piece' })
-  await expect(field).toContainText('Row 3: thinner than the others by more than luck', { timeout: 30_000 })
-  await expect(field).toContainText('81 % of 28,500 plants/ac')
-  await field.getByRole('button', { name: 'What can it be: row 3' }).click()
+  await expect(field).toContainText('Row 3: thinner than the others, more than chance explains', { timeout: 30_000 })
+  await expect(field).toContainText('81% of 28,500 plants/ac')
+  await field.getByRole('button', { name: 'What’s wrong: row 3' }).click()
   await expect(page.getByRole('region', { name: 'Diagnosis' })).toContainText(
     'Because: stand thinner than on the other rows',
   )
@@ -212,8 +214,8 @@ test('what came up is counted without a signal, and the row that is short is nam
   await page.reload()
   const curve = page.getByRole('region', { name: 'Your own yield curve' })
   await curve.getByLabel('Crop').fill('field peas')
-  await curve.getByLabel('Counted in').fill('bu')
-  await curve.getByLabel('Price of one').fill('10')
+  await curve.getByLabel('Unit', { exact: true }).fill('bu')
+  await curve.getByLabel('Price per unit').fill('10')
   await curve.getByLabel('Plants and yield').fill('20,000 40')
   await curve.getByRole('button', { name: 'Save the curve' }).click()
   await expect(curve.getByRole('alert').filter({ hasText: '2 to 12 points' })).toBeVisible()
@@ -224,30 +226,30 @@ test('what came up is counted without a signal, and the row that is short is nam
   await expectFaultless(page)
 })
 
-test('the made-up monitor tells of a field, the row that stops is found and looked into, and what rows share is written down', async ({
+test('the made-up monitor tells of a field, the row that stops is found and looked into, and what rows share is on file', async ({
   page,
 }) => {
   test.setTimeout(180_000)
   await signIn(page)
   const { planter } = await planterWithWalk(page, 'Watched', 8)
   await page.goto(`/planters/${planter}/row-watch`)
-  await page.getByText('What rows share', { exact: true }).click()
-  const shared = page.getByRole('form', { name: 'What rows share' })
+  await page.getByText('Shared parts', { exact: true }).click()
+  const shared = page.getByRole('form', { name: 'Shared parts' })
   await shared.getByRole('button', { name: 'Another' }).click()
   await shared.getByRole('textbox', { name: 'Name' }).last().fill('Left')
   await shared.getByRole('textbox', { name: 'Rows' }).last().fill('1-4, 12')
   await expect(shared).toContainText('Rows from 1 to 8')
   await shared.getByRole('textbox', { name: 'Rows' }).last().fill('1-4')
-  await shared.getByRole('button', { name: 'Keep what they share' }).click()
-  await expect(page.getByText('It counts from the next time')).toBeVisible()
+  await shared.getByRole('button', { name: 'Save shared parts' }).click()
+  await expect(page.getByText('Used from the next row watch')).toBeVisible()
 
-  const form = page.getByRole('form', { name: 'Watch the rows' })
-  await form.getByLabel('One false alarm in').fill('3')
+  const form = page.getByRole('form', { name: 'Start row watch' })
+  await form.getByLabel('One false alarm per').fill('3')
   await form.getByRole('textbox', { name: 'Field' }).fill('Long Field')
-  await form.getByLabel('Practice on a made-up field').check()
+  await form.getByLabel('Practice on a simulated field').check()
   await form.getByRole('button', { name: 'Watch', exact: true }).click()
   await expect(form.getByRole('alert').filter({ hasText: 'The least is 50' }).first()).toBeVisible()
-  await form.getByLabel('One false alarm in').fill('1600')
+  await form.getByLabel('One false alarm per').fill('1600')
   await form.getByRole('button', { name: 'Watch', exact: true }).click()
   const watch = page.getByRole('region', { name: 'Row watch' })
   await expect(watch).toContainText('Planting')
@@ -256,13 +258,13 @@ test('the made-up monitor tells of a field, the row that stops is found and look
   await expect(watch.getByRole('button', { name: /stopped$/ })).toHaveCount(1)
   await expectFaultless(page)
   await alarms.getByRole('button', { name: /^What is wrong with Row/ }).click()
-  await expect(page.getByRole('region', { name: 'Diagnosis' })).toContainText('Look first at')
+  await expect(page.getByRole('region', { name: 'Diagnosis' })).toContainText('Check first')
   await alarms.getByRole('button', { name: 'Seen' }).click()
   await expect(alarms).toContainText('seen by')
   await alarms.getByRole('button', { name: 'Shut off on purpose' }).click()
   await expect(watch.getByRole('button', { name: /shut off$/ })).toHaveCount(1)
-  await watch.getByRole('button', { name: 'End the watch' }).click()
-  await expect(page.getByRole('region', { name: 'Watched before' })).toContainText('Long Field, practice')
+  await watch.getByRole('button', { name: 'End row watch' }).click()
+  await expect(page.getByRole('region', { name: 'Earlier watches' })).toContainText('Long Field, practice')
   await expect(page.getByRole('region', { name: 'Passes' })).toContainText('lowest row')
 })
 
@@ -273,18 +275,18 @@ test('a field is logged from the phone in one line, held against the plan, and w
   const { planter } = await planterWithWalk(page, 'Logged', 8)
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`/planters/${planter}/field`)
-  const line = page.getByLabel('What was planted')
+  const line = page.getByLabel('What you planted')
   await line.fill('62.5 ac, Long Field, popcorn, 34000 sheets')
-  await page.getByRole('button', { name: 'Log it' }).click()
+  await page.getByRole('button', { name: 'Log', exact: true }).click()
   await expect(page.getByText('The first name is the field, the second the crop')).toBeVisible()
   await line.fill(
     '62.5 ac, Long Field, popcorn, lot P7, 34000 seeds, 8 gal/ac starter, section control off until the part comes',
   )
-  await page.getByRole('button', { name: 'Log it' }).click()
+  await page.getByRole('button', { name: 'Log', exact: true }).click()
   const fields = page.getByRole('region', { name: 'By field' })
   await expect(fields).toContainText('34,000 seeds/ac')
   await expect(fields).toContainText('not planned')
-  const around = page.getByRole('region', { name: 'Made do with' })
+  const around = page.getByRole('region', { name: 'Workaround' })
   await expect(around).toContainText('section control off until the part comes')
   await expectFaultless(page)
 
@@ -293,14 +295,14 @@ test('a field is logged from the phone in one line, held against the plan, and w
   const form = page.getByRole('dialog')
   await form.getByLabel('Population, seeds/ac').fill('34000; 32000 from 40 ac')
   await form.getByLabel('Products').fill('8 starter')
-  await form.getByRole('button', { name: 'Correct it' }).click()
-  await expect(form.getByRole('alert').filter({ hasText: '“8 starter” is no product' })).toBeVisible()
+  await form.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(form.getByRole('alert').filter({ hasText: '“8 starter” is not a product' })).toBeVisible()
   await form.getByLabel('Products').fill('8 gal/ac starter; 5 lb/ac zinc')
   await form.getByLabel('Acres by the map').fill('60')
-  await form.getByRole('button', { name: 'Correct it' }).click()
-  await expect(page.getByText('the counter says 4 % more than the map')).toBeVisible()
+  await form.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('the counter shows 4% more than the map')).toBeVisible()
   await expect(page.getByText('5 lb/ac zinc')).toBeVisible()
-  await around.getByRole('button', { name: 'Over: section control off' }).click()
+  await around.getByRole('button', { name: 'Ended: section control off' }).click()
   await expect(around).toHaveCount(0)
   await expect(fields).toContainText('33,280 seeds/ac')
   const log = await page.evaluate(async (at) => (await fetch(at)).text(), `/api/planters/${planter}/acres/log.csv`)
@@ -338,7 +340,7 @@ test('set to 6 in and found at 9, on the phone in the order of work: the sprocke
   await context.setOffline(false)
   const rate = page.getByRole('region', { name: 'Pass 1' }).getByRole('group', { name: 'Rate' })
   await expect(rate).toContainText('The rate is off', { timeout: 30_000 })
-  await expect(rate).toContainText('50 % too far apart')
+  await expect(rate).toContainText('50% too far apart')
   await expect(rate.getByRole('listitem').first()).toHaveText(
     '20/20 looks to be in, not 30/20. Read the teeth, then change the driver from 20 to 30 teeth.',
   )
@@ -349,7 +351,7 @@ test('set to 6 in and found at 9, on the phone in the order of work: the sprocke
   const adjust = page.getByRole('form', { name: 'Adjust' })
   await expect(adjust.getByRole('listitem').filter({ hasText: 'Row 2' })).toContainText('up 2 notches, deeper')
   await expect(adjust.getByRole('textbox', { name: 'Row 2, notch now' })).toHaveValue('6')
-  await adjust.getByRole('button', { name: 'Save what I turned' }).click()
+  await adjust.getByRole('button', { name: 'Save changes' }).click()
   await expect(adjust).toContainText('Plant another 50 ft and dig again')
   await expect(next).toContainText('Dig again')
 

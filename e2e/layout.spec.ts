@@ -39,10 +39,10 @@ test('board, walk and decide stand on one screen with what is to be pressed next
   const hask = yard.body.find(({ name }) => name === 'Hask Hill')?.id ?? 0
   await walkByStation(page)
   const faces = [
-    [`/planters/${quill}/board`, page.getByRole('link', { name: /^Carry on at row/ })],
-    [`/planters/${quill}/board?face=life`, page.getByRole('link', { name: /^Carry on at row/ })],
+    [`/planters/${quill}/board`, page.getByRole('link', { name: /^Continue at row/ })],
+    [`/planters/${quill}/board?face=life`, page.getByRole('link', { name: /^Continue at row/ })],
     [`/planters/${quill}/walk`, page.getByRole('button', { name: /is sound: on to/ })],
-    [`/planters/${quill}/walk/sheet`, page.getByRole('button', { name: /^Store 0/ })],
+    [`/planters/${quill}/walk/sheet`, page.getByRole('button', { name: /^Save 0/ })],
     [`/planters/${quill}/decide`, page.getByRole('link', { name: 'Print the findings' })],
     [`/planters/${hask}/walk`, page.getByRole('button', { name: 'Start the walk' })],
   ] as const

@@ -44,8 +44,8 @@ for (const restarts of [false, true]) {
     await measure(page, figures.slice(0, 20), 0)
     await page.keyboard.press('m')
     await page.getByLabel('Photo', { exact: true }).setInputFiles('public/icon-512.png')
-    await expect(page.getByAltText('The photo to be kept')).toBeVisible()
-    await page.getByRole('button', { name: 'Keep it' }).click()
+    await expect(page.getByAltText('The photo')).toBeVisible()
+    await page.getByRole('button', { name: 'Save', exact: true }).click()
     await expect(page.getByText('21 waiting')).toBeVisible()
 
     await page.reload()
@@ -100,7 +100,7 @@ test('a walk is started without a signal, and gives way to one that somebody els
   expect(open.status).toBe(201)
   await page.unroute('**/api/**')
   await expect(page.getByText('has a walk that is still open')).toBeVisible({ timeout: 40_000 })
-  await page.getByRole('button', { name: 'Put it into the open walk' }).click()
+  await page.getByRole('button', { name: 'Move to the open walk' }).click()
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
   const news = await call<{ ribbon: { checked: number }[] }>(page, 'GET', `/api/walks/${open.body.id}/news`)
   expect(news.body.ribbon[0]?.checked).toBe(1)
@@ -123,7 +123,7 @@ test("one person's readings never go up under another's name", async ({ page, co
   // Somebody else signs in, in another tab of the same browser.
   const other = await context.newPage()
   await other.goto('/')
-  await other.getByRole('button', { name: 'You and your workshop' }).click()
+  await other.getByRole('button', { name: 'Your account' }).click()
   await other.getByText('Sign out').click()
   await expect(other.getByLabel('Email')).toBeVisible()
   await signInByHand(other, 'idris@tollgate.example')

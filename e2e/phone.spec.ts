@@ -52,27 +52,27 @@ test('one station is walked across all rows by touch', async ({ page }) => {
   await page.goto(`/planters/${planter}/walk`)
   await page.getByRole('button', { name: 'Pack' }).tap()
   await page.getByRole('button', { name: 'Snake' }).tap()
-  await page.getByRole('button', { name: 'Carry on' }).tap()
+  await page.getByRole('button', { name: 'Continue' }).tap()
   const heading = page.getByRole('heading', { level: 1 })
   const state = (name: string) => page.getByRole('button', { name, exact: true })
 
   // Out along the left sides: both checks of the station on each.
   for (let row = 1; row <= 16; row++) {
-    await expect(heading).toContainText(`Row ${row} of 16 · Gauge wheel tyre, left`)
+    await expect(heading).toContainText(`Row ${row} of 16 · Gauge wheel tire, left`)
     await state('sound').tap()
     await expect(heading).toContainText(`Row ${row} of 16 · Gauge wheel touch, left`)
     await state(row === 4 ? 'gap' : 'light touch').tap()
   }
   // Back along the right sides; the last rows in one go.
   for (const row of [16, 15]) {
-    await expect(heading).toContainText(`Row ${row} of 16 · Gauge wheel tyre, right`)
+    await expect(heading).toContainText(`Row ${row} of 16 · Gauge wheel tire, right`)
     await state('change').tap()
     await page.getByRole('button', { name: 'lip gone' }).tap()
-    await page.getByRole('button', { name: 'Store, next' }).tap()
+    await page.getByRole('button', { name: 'Save, next' }).tap()
     await expect(heading).toContainText(`Row ${row} of 16 · Gauge wheel touch, right`)
     await state('light touch').tap()
   }
-  await page.getByRole('button', { name: 'This station sound on all rows left (28)' }).tap()
+  await page.getByRole('button', { name: 'This station sound on all remaining rows (28)' }).tap()
   await expect(page.locator('.count')).toContainText('64 of 64')
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
 

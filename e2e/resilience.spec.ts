@@ -9,7 +9,7 @@ const ROWS = 6
 const BATCHES = 10
 const IN_A_BATCH = 60
 
-/** What goes wrong during which batch, and how the server comes back. Only processes of this test's own server are ended. */
+/** Fault during which batch, and how the server comes back. Only processes of this test's own server are ended. */
 const faults: Record<number, { strike: string; heal: string }> = {
   3: {
     strike: 'fpm=$(cat $STATE/run/fpm.pid); workers=$(pgrep -P $fpm); kill -9 $fpm $workers || true',

@@ -14,7 +14,7 @@ async function settle(page: Page): Promise<void> {
 }
 
 async function openWalk(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'Carry on walking' }).click()
+  await page.getByRole('link', { name: 'Continue the walk' }).click()
   await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 10 of 16' })).toBeVisible()
 }
 
@@ -84,7 +84,11 @@ test.describe('phone', () => {
 
   test('phone', async ({ page }) => {
     await signIn(page)
-    await openWalk(page)
+    await settle(page)
+    await page.screenshot(to('today-phone'))
+    await walkByStation(page)
+    await page.getByRole('region', { name: 'Quill Bottom' }).getByRole('link', { name: 'Finish the walk' }).tap()
+    await page.waitForURL('**/walk')
     await walkAt(page, 'opener_blade_diameter')
     const pad = page.locator('.pad')
     await pad.getByRole('button', { name: '14', exact: true }).tap()
@@ -108,27 +112,14 @@ test('field', async ({ page }) => {
   await page.getByLabel('Field', { exact: true }).fill('Kiln Piece')
   await settle(page)
   await page.screenshot(to('settings'))
-  await page.goto('/planters/1/calculators')
-  await page.getByRole('button', { name: 'Four answers' }).click()
-  for (const [label, value] of [
-    ['By gearing', '28100'],
-    ['By weighing', '25200'],
-    ['Seeds dug up', '420'],
-    ['Over a length', '260'],
-    ['By the monitor', '27900'],
-  ] as const)
-    await page.getByRole('textbox', { name: label }).fill(value)
-  await page.getByRole('button', { name: 'Work it out' }).click()
-  await settle(page)
-  await page.screenshot(to('four-answers'))
   await page.goto('/planters/1/first-pass')
   await page.getByRole('button', { name: /^Row 6:/ }).click()
-  await page.getByText('What is seen').click()
+  await page.getByText('What you see').click()
   for (const seen of ['shallower than wanted', 'ridge in the furrow bottom']) {
     await page.getByRole('button', { name: seen }).click()
     await settle(page)
   }
-  await page.getByText('What is seen').click()
+  await page.getByText('What you see').click()
   await settle(page)
   await page.screenshot(to('diagnosis'))
   await page.goto('/planters/1/row-watch')
@@ -156,7 +147,7 @@ test('work', async ({ page }) => {
   await signIn(page)
   await decideAll(page, 1)
   await page.goto('/planters/1/work')
-  await page.getByRole('button', { name: 'Keep this plan' }).click()
+  await page.getByRole('button', { name: 'Save plan' }).click()
   await settle(page)
   await page.screenshot(to('work'))
   await page.setViewportSize({ width: 390, height: 844 })

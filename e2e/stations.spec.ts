@@ -52,7 +52,7 @@ test('a sixteen-row walk of three measures takes no more keys than a spreadsheet
   })
   let spreadsheet = 0
   for (let row = 0; row < 16; row++) {
-    for (const figure of [`14 ${5 + (row % 3)}/8`, '14 3/4', `${row % 2 ? '1 7/8' : '2'}`]) {
+    for (const figure of [`14 ${5 + (row % 3)}/8`, '14 3/4', row % 2 ? '1 7/8' : '2']) {
       await page.keyboard.type(figure)
       await page.keyboard.press('Enter')
       spreadsheet += figure.length + 1
@@ -85,23 +85,23 @@ test('a filled sheet is pasted and typed: the good cells are offered, the bad ma
   const column = Array.from({ length: 16 }, (_, row) => (row === 4 ? '14 3/' : row === 9 ? '41' : '14 3/4'))
   await cell(1, 'left').focus()
   await paste(column)
-  await expect(page.getByText('16 cells pasted. Nothing is stored yet.')).toBeVisible()
+  await expect(page.getByText('16 cells pasted. Nothing is saved yet.')).toBeVisible()
   await expect(page.getByRole('alert').filter({ hasText: 'Row 5, Opener blade diameter left' })).toContainText(
     'the fraction needs its bottom number',
   )
-  await expect(page.getByText('Really?')).toBeVisible()
+  await expect(page.getByText('Is this right?')).toBeVisible()
   expect(await valuesOf(page, walk)).toEqual([])
-  await page.getByRole('button', { name: 'Store 14 readings' }).click()
+  await page.getByRole('button', { name: 'Save 14 readings' }).click()
   await expect(page.getByText('14 readings stored.')).toBeVisible()
   await expect(cell(5, 'left')).toHaveValue('14 3/')
   await cell(5, 'left').fill('14 3/8')
   await cell(10, 'left').fill('14 1/2')
-  await page.getByRole('button', { name: 'Store 2 readings' }).click()
+  await page.getByRole('button', { name: 'Save 2 readings' }).click()
 
   // More lines than rows: what is left out is said.
   await cell(13, 'right').focus()
   await paste(['14 3/4', '14 3/4', '14 3/4', '14 3/4', '14 3/4', '14 3/4'])
-  await expect(page.getByText('from row 13 on there are 4 rows: the last 2 are left out')).toBeVisible()
+  await expect(page.getByText('only 4 rows from row 13 on: 2 left out')).toBeVisible()
 
   // Typed: Enter goes along the row, arrows go anywhere.
   await cell(1, 'right').focus()
@@ -110,7 +110,7 @@ test('a filled sheet is pasted and typed: the good cells are offered, the bad ma
   await expect(cell(2, 'right')).toBeFocused()
   await page.keyboard.press('ArrowUp')
   await expect(cell(2, 'left')).toBeFocused()
-  await page.getByRole('button', { name: 'Store 5 readings' }).click()
+  await page.getByRole('button', { name: 'Save 5 readings' }).click()
   await expect(page.getByText('saved', { exact: true })).toBeVisible()
   await expect.poll(async () => (await valuesOf(page, walk)).length).toBe(21)
 })
@@ -144,8 +144,8 @@ test('a hard joint and a photo stay with the row; depth stops are held against e
   await page.getByRole('textbox', { name: 'Note' }).fill('Bolt seized, heat for 40 minutes')
   await page.getByLabel('Seized or hard to open').check()
   await page.getByLabel('Photo', { exact: true }).setInputFiles('public/icon-512.png')
-  await expect(page.getByAltText('The photo to be kept')).toBeVisible()
-  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByAltText('The photo')).toBeVisible()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByText('Bolt seized, heat for 40 minutes')).toBeVisible()
   await expect(page.getByAltText('Photo taken here')).toBeVisible()
   await page.goto(`/planters/${planter}/rows/2`)
@@ -165,16 +165,16 @@ test('a hard joint and a photo stay with the row; depth stops are held against e
   await expect(page.getByText('2½ notches higher')).toBeVisible()
   await page.getByRole('button', { name: 'Re-index the stops' }).click()
   await expect(page.getByText('scale down 2½ notches')).toBeVisible()
-  await expect(page.getByText('The depth differs by 3 notches now, by 1 notch after it.')).toBeVisible()
+  await expect(page.getByText('Depth differs by 3 notches now, by 1 notch after it.')).toBeVisible()
   await page.getByRole('button', { name: 'Carry it in the handle' }).click()
 
   await page.getByLabel('Height at the front').fill('20')
   await page.getByLabel('Height at the rear').fill('20 1/2')
   await page.getByLabel('Between the two points').fill('48')
   await page.getByLabel('From hitch point').fill('160')
-  await page.getByRole('button', { name: 'Work it out' }).click()
+  await page.getByRole('button', { name: 'Calculate' }).click()
   await expect(page.getByText('0.6° nose-down')).toBeVisible()
   await expect(page.getByText('Raise the hitch. By about 3')).toBeVisible()
-  await page.getByRole('button', { name: 'Record it on the walk' }).click()
+  await page.getByRole('button', { name: 'Save to the walk' }).click()
   await expect(page.getByText('Recorded.')).toBeVisible()
 })

@@ -57,7 +57,7 @@ export async function signIn(page: Page, email = WREN.email, password = WREN.pas
   expect(status).toBe(200)
   await walkByCheck(page)
   await page.goto('/')
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(/Tollgate|Lowmoor/)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/Tollgate|Lowmoor|Today/)
 }
 
 /** The same as a person does it. */
@@ -67,11 +67,11 @@ export async function signInByHand(page: Page, email = WREN.email, password = WR
   await page.getByLabel('Email').fill(email)
   await page.getByLabel('Password').fill(password)
   await page.getByRole('button', { name: 'Sign in' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(/Tollgate|Lowmoor/)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/Tollgate|Lowmoor|Today/)
 }
 
-/** From the menu of the person, which may still be moving into its place. */
-export const signOutByHand = (page: Page) => page.getByText('Sign out').dispatchEvent('click')
+/** From the menu of the person. */
+export const signOutByHand = (page: Page) => page.getByRole('button', { name: 'Sign out' }).click()
 
 const walkByCheck = (page: Page) =>
   page.addInitScript(() => {
@@ -86,7 +86,7 @@ export async function keptOnDevice(page: Page): Promise<void> {
       return kept !== undefined && navigator.serviceWorker.controller !== null
     })
   await expect(async () => {
-    if (!(await isKept())) await page.waitForTimeout(3_000)
+    if (!(await isKept())) await page.waitForTimeout(8_000)
     if (!(await isKept())) await page.reload()
     expect(await isKept()).toBe(true)
   }).toPass({ timeout: 90_000 })
@@ -128,11 +128,11 @@ export async function startMeasuring(page: Page): Promise<void> {
   const station = (name: string) =>
     page.getByRole('group', { name: 'Stations' }).getByRole('button', { name, exact: true })
   await page.getByRole('button', { name: 'By hand' }).click()
-  await page.getByRole('button', { name: 'Only the first' }).click()
+  await page.getByRole('button', { name: 'None but the first' }).click()
   await station('Opener blades').click()
   await station('Blade contact').click()
   await page.getByRole('group', { name: 'Stations' }).getByRole('button', { pressed: true }).first().click()
-  await page.getByRole('button', { name: 'Only what is measured' }).click()
+  await page.getByRole('button', { name: 'Measurements only' }).click()
   await page.getByLabel('I have read this').check()
   await page.getByRole('button', { name: 'Start the walk' }).click()
 }

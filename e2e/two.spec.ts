@@ -1,214 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { expect, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
+import { at, kinds, type Planter, type Sent, set } from './everyKind'
 import { call, planterWithWalk, server, signIn, test } from './support'
 
-type Sent = { method: string; path: string; body: Record<string, unknown>; ids: string[]; or?: number }
-type Planter = {
-  planter: number
-  walk: string
-  sheet: number
-  run: string
-  part: number
-  lot: number
-  meter: number
-  form: Record<string, unknown>
-}
-
-const ROWS = 6
 const ROUNDS = 1
 const SABLE = 'sable@lowmoor.example'
-const at = (second: number) => new Date(Date.UTC(2026, 2, 1, 9, 0, second)).toISOString()
-let second = 0
-const next = () => (second = (second + 1) % 3000)
-const row = () => 1 + (next() % ROWS)
-
-/** Every kind of change of one planter, each time as something new. */
-const kinds: Record<string, (of: Planter) => Sent> = {
-  readings: ({ walk }) => {
-    const readings = Array.from({ length: 8 }, (_, index) => ({
-      id: uuid(),
-      row: 1 + (index % ROWS),
-      check: 'opener_blade_diameter',
-      side: index % 2 === 0 ? 'left' : 'right',
-      typed: `14 ${1 + (next() % 7)}/8`,
-      confirmed: true,
-      taken_at: at(next()),
-    }))
-    return {
-      method: 'POST',
-      path: `/api/walks/${walk}/readings`,
-      body: { readings },
-      ids: readings.map(({ id }) => id),
-    }
-  },
-  note: ({ walk }) => {
-    const id = uuid()
-    const body = { id, row: row(), check: 'seed_tube', side: 'centre', kind: 'note', text: 'x', taken_at: at(next()) }
-    return { method: 'POST', path: `/api/walks/${walk}/notes`, body, ids: [id] }
-  },
-  fitting: ({ planter }) => {
-    const id = uuid()
-    const happened_at = new Date(Date.UTC(2025, 1, 1, 0, next(), next())).toISOString()
-    const event = { id, kind: 'fitted', row: row(), slot: 'opener_blade', side: 'left', reason: 'worn', happened_at }
-    return { method: 'POST', path: `/api/planters/${planter}/ledger`, body: { events: [event] }, ids: [id] }
-  },
-  shims: ({ planter }) => {
-    const id = uuid()
-    const event = { id, kind: 'shims_moved', row: row(), pairs: -1, happened_at: at(next()) }
-    return { method: 'POST', path: `/api/planters/${planter}/ledger`, body: { events: [event] }, ids: [id] }
-  },
-  acres: ({ planter }) => {
-    const id = uuid()
-    const body = { id, day: `2025-04-${10 + (next() % 19)}`, field: 'Long Field', acres: 5 + (next() % 60) }
-    return { method: 'POST', path: `/api/planters/${planter}/acres`, body, ids: [id] }
-  },
-  decision: ({ walk }) => {
-    const body = {
-      id: uuid(),
-      row: row(),
-      check: 'firmer_tip',
-      side: 'centre',
-      action: 'change',
-      happened_at: at(next()),
-    }
-    return { method: 'POST', path: `/api/walks/${walk}/decisions`, body: { decisions: [body] }, ids: [body.id] }
-  },
-  policy: ({ planter }) => {
-    const id = uuid()
-    const school = ['limit', 'set', 'like_new'][next() % 3]
-    return {
-      method: 'POST',
-      path: `/api/planters/${planter}/policy`,
-      body: { id, school, happened_at: at(next()) },
-      ids: [id],
-    }
-  },
-  dig: ({ planter }) => {
-    const id = uuid()
-    const dig = { id, pass: 1, row: row(), target: '2', depths: ['2', `1 ${1 + (next() % 7)}/8`], spacings: [] }
-    const digs = [{ ...dig, happened_at: at(next()) }]
-    return { method: 'POST', path: `/api/planters/${planter}/first-pass/digs`, body: { digs }, ids: [id] }
-  },
-  turned: ({ planter }) => {
-    const id = uuid()
-    const body = { id, kind: 'hand_turned', rows: [row()], happened_at: at(next()) }
-    return { method: 'POST', path: `/api/planters/${planter}/first-pass/sign-offs`, body, ids: [id] }
-  },
-  watch: ({ planter, run }) => {
-    const id = uuid()
-    const entries = [{ id, kind: next() % 2 ? 'shut' : 'opened', row: row(), happened_at: at(next()) }]
-    return { method: 'POST', path: `/api/planters/${planter}/watch/${run}/entries`, body: { entries }, ids: [id] }
-  },
-  lube: ({ planter }) => {
-    const id = uuid()
-    const events = [{ id, kind: 'ticked', targets: ['off:0:lock:centre'], happened_at: at(next()) }]
-    // Somebody else has made it safe already: that is said too, and no fault.
-    return { method: 'POST', path: `/api/planters/${planter}/work/hands`, body: { events }, ids: [id], or: 422 }
-  },
-  stock: ({ part }) => {
-    const id = uuid()
-    const moves = [{ id, part_type_id: part, kind: 'received', quantity: 1 + (next() % 9), happened_at: at(next()) }]
-    return { method: 'POST', path: '/api/store/moves', body: { moves }, ids: [id] }
-  },
-  seed: ({ lot }) => {
-    const id = uuid()
-    const moves = [{ id, seed_lot_id: lot, kind: 'received', units: 1 + (next() % 9), happened_at: at(next()) }]
-    return { method: 'POST', path: '/api/seed/moves', body: { moves }, ids: [id] }
-  },
-  meter: ({ meter }) => {
-    const id = uuid()
-    const moves = [{ id, meter_id: meter, to: 'shelf', place: `${next()}`, happened_at: at(next()) }]
-    return { method: 'POST', path: '/api/meters/moves', body: { moves }, ids: [id] }
-  },
-  own: ({ planter }) => {
-    const id = uuid()
-    const body = { id, row: row(), title: 'Weld it', minutes: 20, happened_at: at(next()) }
-    return { method: 'POST', path: `/api/planters/${planter}/work/own`, body, ids: [id] }
-  },
-  bench: ({ planter }) => {
-    const id = uuid()
-    const counts = { stage: 'pre', places: 500, skips: next() % 9, doubles: 2 }
-    const body = { id, row: row(), ...counts, happened_at: at(next()) }
-    return { method: 'POST', path: `/api/planters/${planter}/bench`, body, ids: [id] }
-  },
-  counts: ({ planter }) => {
-    const id = uuid()
-    const counts = { stage: 'pre', places: 500, skips: next() % 9, doubles: 2 }
-    const runs = [{ id, row: row(), ...counts, happened_at: at(next()) }]
-    return { method: 'POST', path: `/api/planters/${planter}/bench/counts`, body: { runs }, ids: [id] }
-  },
-  settings: ({ planter }) => {
-    const id = uuid()
-    const settings = [{ id, line: `depth mark ${next() % 12} row ${row()}`, happened_at: at(next()) }]
-    return { method: 'POST', path: `/api/planters/${planter}/settings`, body: { settings }, ids: [id] }
-  },
-  stand: ({ planter }) => {
-    const id = uuid()
-    const count = {
-      id,
-      row: row(),
-      field: 'Long Field',
-      planted_on: '2026-02-01',
-      length: 17.5,
-      happened_at: at(next()),
-    }
-    const counts = [{ ...count, plants: 20 + (next() % 9) }]
-    return { method: 'POST', path: `/api/planters/${planter}/emergence`, body: { counts }, ids: [id] }
-  },
-  curve: () => ({
-    method: 'PUT',
-    path: '/api/workshop/yield-curve',
-    body: { crop: `crop ${next() % 5}`, unit: 'bu', price: 4.5, points: `20,000 ${100 + (next() % 50)}; 34,000 200` },
-    ids: [],
-  }),
-  planter: ({ planter, form }) => ({
-    method: 'PUT',
-    path: `/api/planters/${planter}`,
-    body: { ...form, planned_acres: 100 + next() },
-    ids: [],
-  }),
-  sheet: ({ sheet }) => ({
-    method: 'PUT',
-    path: `/api/spec-sheets/${sheet}`,
-    body: { name: 'Side by side', figures: {}, notch: { value: '1/4 in', source: `manual ${next()}` } },
-    ids: [],
-  }),
-  shop: () => ({
-    method: 'PATCH',
-    path: '/api/workshop',
-    body: { watch_chance: 0.2 + (next() % 10) / 100 },
-    ids: [],
-  }),
-  checks: ({ walk }) => ({
-    method: 'PATCH',
-    path: `/api/walks/${walk}`,
-    body: { order: ['row_by_row', 'snake'][next() % 2] },
-    ids: [],
-  }),
-}
-
-/** A planter on a spec sheet of the shop's own, with an open walk. */
-async function set(page: Page): Promise<Planter> {
-  const sheets = await call<{ id: number; type: string; own: boolean }[]>(page, 'GET', '/api/spec-sheets')
-  const typical = sheets.body.find(({ type, own }) => type === 'vacuum' && !own) as { id: number }
-  const sheet = (await call<{ id: number }>(page, 'POST', `/api/spec-sheets/${typical.id}/copies`)).body.id
-  const { planter, walk } = await planterWithWalk(page, `Side by side ${uuid().slice(-6)}`, ROWS, null)
-  const { body } = await call<Record<string, unknown>>(page, 'GET', `/api/planters/${planter}`)
-  const form = { farm: body.farm, name: body.name, row_count: ROWS, spacing: '30 in', spec_sheet_id: sheet }
-  await call(page, 'PUT', `/api/planters/${planter}`, form)
-  const worn = { check: 'firmer_tip', side: 'centre', state: 'change', chips: ['worn'], taken_at: at(0) }
-  const readings = Array.from({ length: ROWS }, (_, index) => ({ id: uuid(), row: index + 1, ...worn }))
-  await call(page, 'POST', `/api/walks/${walk}/readings`, { readings })
-  const tag = uuid().slice(-6)
-  const run = uuid()
-  const made = async (path: string, data: object) => (await call<{ id: number }>(page, 'POST', path, data)).body.id
-  const part = await made('/api/part-types', { name: `Tube ${tag}`, slots: ['seed_tube'], per_row: 1 })
-  const lot = await made('/api/seed/lots', { name: `Lot ${tag}`, seeds_per_unit: 80000 })
-  const meter = await made('/api/meters', { serial: `M ${tag}` })
-  await call(page, 'POST', `/api/planters/${planter}/watch`, { id: run, field: 'Long Field' })
-  return { planter, walk, sheet, run, part, lot, meter, form }
-}
 
 const send = (page: Page, { method, path, body }: Sent) =>
   call<{ receipts?: { outcome: string }[] }>(page, method, path, body)
@@ -238,7 +35,7 @@ test('changes of every two kinds side by side are all kept, and none is aborted'
   await signIn(page, SABLE)
   const other = await elsewhere()
   await signIn(other, SABLE)
-  const of = await set(page)
+  const of = await set(page, 2 * (Object.keys(kinds).length + 1))
   const log = () => readFileSync(`${process.env.USTREL_STATE}/pgrun/postgres.log`, 'utf8')
   const deadlocks = () => log().split('deadlock detected').length - 1
   const before = deadlocks()
@@ -257,10 +54,9 @@ test('changes of every two kinds side by side are all kept, and none is aborted'
           send(other, third),
           send(page, fourth),
         ])
-        for (const [index, { status, body }] of answers.entries()) {
-          const { or = 201 } = [first, second, third, fourth][index] as Sent
-          expect([200, 201, or], `${one} beside ${two}: ${JSON.stringify(body)}`).toContain(status)
-          for (const { outcome } of body?.receipts ?? []) expect(['stored', 'known']).toContain(outcome)
+        for (const { status, body } of answers) {
+          expect([200, 201], `${one} beside ${two}: ${JSON.stringify(body)}`).toContain(status)
+          for (const { outcome } of body.receipts ?? []) expect(['stored', 'known']).toContain(outcome)
         }
         sent += answers.length
       }
@@ -286,7 +82,7 @@ test('the same thing sent at once from two sides is kept once, and both are told
         statuses.every((status) => status === 200 || status === 201),
         `${name}: ${statuses.join(' ')}`,
       ).toBe(true)
-      const outcomes = answers.flatMap(({ body }) => body?.receipts?.map(({ outcome }) => outcome) ?? [])
+      const outcomes = answers.flatMap(({ body }) => body.receipts?.map(({ outcome }) => outcome) ?? [])
       if (outcomes.length > 0) expect(outcomes.filter((outcome) => outcome === 'stored')).toHaveLength(event.ids.length)
     }
   }
@@ -403,7 +199,7 @@ test('of pictures sent at once under one id the one that was acknowledged is the
   const other = await elsewhere()
   await signIn(other, 'idris@tollgate.example')
   const { walk } = await set(page)
-  /** A PNG of one colour, so that it can be told from the kept JPEG. */
+  /** A PNG of one color, so that it can be told from the kept JPEG. */
   const picture = (red: number) =>
     page.evaluate((red) => {
       const canvas = document.createElement('canvas')
@@ -447,6 +243,22 @@ test('of pictures sent at once under one id the one that was acknowledged is the
   }
 })
 
+test('of two who add the sample planter at once one is told, and both may remove it', async ({ page, elsewhere }) => {
+  await signIn(page, SABLE)
+  const other = await elsewhere()
+  await signIn(other, SABLE)
+  const both = async (method: 'POST' | 'DELETE') => {
+    const answers = await Promise.all([page, other].map((on) => call(on, method, '/api/sample-planter')))
+    return answers.map(({ status }) => status).sort()
+  }
+  for (let turn = 0; turn < 3; turn++) {
+    expect(await both('POST')).toEqual([201, 422])
+    expect(await both('DELETE')).toEqual([204, 204])
+  }
+  const yard = await call<{ is_sample: boolean }[]>(page, 'GET', '/api/yard')
+  expect(yard.body.filter(({ is_sample }) => is_sample)).toEqual([])
+})
+
 const ordersAtOnce = 'what two draft at once is drafted once, and what comes at once is on the shelf'
 test(ordersAtOnce, { tag: '@alone' }, async ({ page, elsewhere }) => {
   await signIn(page, SABLE)
@@ -483,4 +295,25 @@ test(ordersAtOnce, { tag: '@alone' }, async ({ page, elsewhere }) => {
   expect(line).toMatchObject({ quantity: 6, received: 6 })
   const store = await call<{ part_type_id: number; on_hand: number }[]>(page, 'GET', '/api/store')
   expect(store.body.find(({ part_type_id }) => part_type_id === type)?.on_hand).toBe(6)
+})
+
+test('two who change one figure of the shop at once: one is told which, and another figure is nobody’s conflict @alone', async ({
+  page,
+  elsewhere,
+}) => {
+  await signIn(page, SABLE)
+  const other = await elsewhere()
+  await signIn(other, SABLE)
+  type Shop = { depth_cost: number | null; versions: Record<string, string> }
+  const { body: before } = await call<Shop>(page, 'GET', '/api/workshop')
+  const set = (of: Page, figures: object) =>
+    call<Shop & { changed?: string[] }>(of, 'PATCH', '/api/workshop', { ...figures, seen: before.versions })
+  const answers = await Promise.all([set(page, { depth_cost: 3 }), set(other, { depth_cost: 4 })])
+  const kept = answers.find(({ status }) => status === 200)
+  const told = answers.find(({ status }) => status === 409)
+  expect(told?.body.changed).toEqual(['depth_cost'])
+  const { body: after } = await call<Shop>(page, 'GET', '/api/workshop')
+  expect(after.depth_cost).toBe(kept?.body.depth_cost)
+  expect((await set(other, { watch_chance: 0.2 })).status).toBe(200)
+  await call(page, 'PATCH', '/api/workshop', { depth_cost: before.depth_cost })
 })

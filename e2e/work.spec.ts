@@ -56,8 +56,8 @@ test('what was decided is planned, done from its card, and leaves the plan', asy
 
   // It goes along on paper and into a calendar.
   for (const [link, begins] of [
-    ['Into a calendar', 'BEGIN:VCALENDAR'],
-    ['As a table', 'day,begins,ends,person'],
+    ['Add to calendar', 'BEGIN:VCALENDAR'],
+    ['Export CSV', 'day,begins,ends,person'],
   ] as const) {
     const downloading = page.waitForEvent('download')
     await page.getByRole('link', { name: link }).click()
@@ -65,7 +65,7 @@ test('what was decided is planned, done from its card, and leaves the plan', asy
   }
   for (const [link, ...says] of [
     ['Sign-off sheet', 'Ready to plant', 'Row 2', 'seed tube', 'planting waits for it'],
-    ['Cards to print', 'adjust: gauge wheel touch left. one shim out', 'Planter locked, blocked and chocked', 'Row 2'],
+    ['Print cards', 'adjust: gauge wheel touch left. one shim out', 'Planter locked, blocked and chocked', 'Row 2'],
   ] as const) {
     const downloading = page.waitForEvent('download')
     await page.getByRole('link', { name: link }).click()
@@ -73,7 +73,7 @@ test('what was decided is planned, done from its card, and leaves the plan', asy
     for (const said of says) expect(text.replace(/\s+/g, ' '), link).toContain(said)
   }
 
-  // What would change it is said at once.
+  // Preview changes it is said at once.
   await page.getByRole('button', { name: 'One more person?' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'With one more person' })).toContainText('ready')
 
@@ -92,19 +92,19 @@ test('what was decided is planned, done from its card, and leaves the plan', asy
   await card.getByRole('button', { name: 'Tick: Adjust: gauge wheel touch left' }).click()
   await expect(card.getByRole('timer')).toContainText('1 min so far')
   await card.getByRole('button', { name: 'Finish' }).click()
-  await card.getByLabel('Minutes it took').fill('10000')
-  await card.getByRole('button', { name: 'It is done' }).click()
+  await card.getByLabel('Minutes taken').fill('10000')
+  await card.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(card.getByRole('alert').filter({ hasText: 'The most is 6000' }).first()).toBeVisible()
-  await card.getByLabel('Minutes it took').fill('7')
-  await card.getByRole('textbox', { name: 'What it is set to now' }).fill('depth mark 6.5')
-  await card.getByRole('button', { name: 'It is done' }).click()
+  await card.getByLabel('Minutes taken').fill('7')
+  await card.getByRole('textbox', { name: 'What is it set to now?' }).fill('depth mark 6.5')
+  await card.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(card).toContainText('Measure again now')
   await card.getByRole('link', { name: 'Measure: Row 3, gauge wheel touch left' }).click()
   await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 3 of 4' })).toBeVisible()
 
   // A part that goes in leaves the plan, and ledger, board and Decide have it.
   await page.goto(`/planters/${planter}/work`)
-  await expect(page.getByRole('region', { name: 'Done' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Done', exact: true })).toContainText(
     'Row 3: Adjust: gauge wheel touch left · 7 min',
   )
   const { body: set } = await call<{ now: { row: number; said: string }[] }>(
@@ -113,19 +113,19 @@ test('what was decided is planned, done from its card, and leaves the plan', asy
     `/api/planters/${planter}/settings`,
   )
   expect(set.now.map(({ row, said }) => [row, said])).toEqual([[3, '6.5']])
-  const undated = page.getByRole('region', { name: 'Cannot be dated' })
+  const undated = page.getByRole('region', { name: 'Cannot be scheduled' })
   await expect(undated).toContainText('no part chosen for seed tube')
   await undated.getByRole('button', { name: 'Card: Row 2, seed tube' }).click()
   await card.getByRole('button', { name: 'Tick: Planter locked' }).click()
   await card.getByRole('button', { name: 'Tick: Seed tube' }).click()
   await card.getByRole('button', { name: 'Finish' }).click()
-  await card.getByRole('button', { name: 'It is done' }).click()
+  await card.getByRole('button', { name: 'Done', exact: true }).click()
   await card.getByRole('button', { name: 'Back to the plan' }).click()
   await expect(undated).toHaveCount(0)
   expect(await fittedOn(page, planter)).toContainEqual({ row: 2, slot: 'seed_tube' })
 
   // Taken back it is out of the ledger, and to be done again.
-  await page.getByRole('button', { name: 'Take back: Row 2, Seed tube' }).click()
+  await page.getByRole('button', { name: 'Undo: Row 2, Seed tube' }).click()
   await expect(undated).toContainText('seed tube')
   expect(await fittedOn(page, planter)).toEqual([])
 })
@@ -143,13 +143,13 @@ test('work of the shop’s own is planned, and taken off again', async ({ page }
   await signIn(page)
   const { planter } = await planterWithWalk(page, 'Own work', 4)
   await page.goto(`/planters/${planter}/work`)
-  await page.getByRole('button', { name: 'Add work of your own' }).click()
-  const form = page.getByRole('dialog', { name: 'Work of your own' })
-  await form.getByLabel('What is to be done').fill('Weld the bracket')
-  await form.getByRole('button', { name: 'Add it' }).click()
+  await page.getByRole('button', { name: 'Add a job' }).click()
+  const form = page.getByRole('dialog', { name: 'Add a job' })
+  await form.getByLabel('What to do').fill('Weld the bracket')
+  await form.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(form.getByRole('alert').filter({ hasText: 'Type a number' }).first()).toBeVisible()
   await form.getByLabel('Minutes').fill('45')
-  await form.getByRole('button', { name: 'Add it' }).click()
+  await form.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(form).toHaveCount(0)
   const days = page.getByRole('region', { name: 'Day by day' })
   await unfold(days)
@@ -167,14 +167,14 @@ test('what could not be done goes back to Decide with why', async ({ page }) => 
   await signIn(page)
   const { planter } = await decided(page, 'Work undone')
   await page.goto(`/planters/${planter}/work`)
-  const undated = page.getByRole('region', { name: 'Cannot be dated' })
+  const undated = page.getByRole('region', { name: 'Cannot be scheduled' })
   await undated.getByRole('button', { name: 'Card: Row 2, seed tube' }).click()
   const card = page.getByRole('dialog', { name: 'Card' })
   await card.getByRole('button', { name: 'Could not: Row 2, Seed tube' }).click()
   const form = page.getByRole('dialog', { name: 'Could not be done' })
   await form.getByRole('button', { name: 'seized, does not come off' }).click()
   await expect(form).toContainText('Heat on a seized joint')
-  await form.getByLabel('In your own words').fill('the lower pin')
+  await form.getByLabel('Your own words').fill('the lower pin')
   await form.getByRole('button', { name: 'Back to Decide' }).click()
   await expect(form).toHaveCount(0)
   await card.getByRole('button', { name: 'Close', exact: true }).click()
@@ -192,7 +192,7 @@ test.describe('on the phone', () => {
     const { planter } = await decided(page, 'Work without a signal')
     await page.goto(`/planters/${planter}/work`)
     await keptOnDevice(page)
-    const undated = page.getByRole('region', { name: 'Cannot be dated' })
+    const undated = page.getByRole('region', { name: 'Cannot be scheduled' })
     await expect(undated).toContainText('seed tube')
     await page.waitForLoadState('networkidle')
 
@@ -207,7 +207,7 @@ test.describe('on the phone', () => {
     await card.getByRole('button', { name: 'Tick: Seed tube' }).click()
     await card.getByRole('button', { name: 'Finish' }).click()
     await card.getByLabel('Lubricant used').fill('anti-seize')
-    await card.getByRole('button', { name: 'It is done' }).click()
+    await card.getByRole('button', { name: 'Done', exact: true }).click()
     await card.getByRole('button', { name: 'Back to the plan' }).click()
     await expect(undated).toHaveCount(0)
     await page.reload()
@@ -215,9 +215,12 @@ test.describe('on the phone', () => {
     await expect(undated).toHaveCount(0)
 
     await context.setOffline(false)
-    await expect(page.getByRole('region', { name: 'Done' })).toContainText('Row 2: Seed tube · 1 min · anti-seize', {
-      timeout: 60_000,
-    })
+    await expect(page.getByRole('region', { name: 'Done', exact: true })).toContainText(
+      'Row 2: Seed tube · 1 min · anti-seize',
+      {
+        timeout: 60_000,
+      },
+    )
     expect(await fittedOn(page, planter)).toEqual([{ row: 2, slot: 'seed_tube' }])
   })
 })
@@ -269,33 +272,39 @@ test('a plan is kept, goes on with what is set by hand, and says what broke it',
   await signIn(page)
   const { planter, walk } = await decided(page, 'Work that is kept')
   await page.goto(`/planters/${planter}/work`)
-  await page.getByRole('button', { name: 'Keep this plan' }).click()
-  await expect(page.getByText('It goes on as it is.')).toBeVisible()
+  await page.getByRole('button', { name: 'Save plan' }).click()
+  await expect(page.getByText('Still on track.')).toBeVisible()
 
   const days = page.getByRole('region', { name: 'Day by day' })
   await unfold(days)
   await days.getByRole('button', { name: 'Move: Row 3, adjust: gauge wheel touch' }).click()
   const form = page.getByRole('dialog', { name: 'Set by hand' })
-  await form.getByLabel('Begins at').fill('03:00')
-  await form.getByRole('button', { name: 'Set it there' }).click()
-  await expect(form.getByRole('alert').filter({ hasText: 'nobody works at that time' })).toBeVisible()
+  await form.getByLabel('Starts at').fill('03:00')
+  await form.getByRole('button', { name: 'Set', exact: true }).click()
+  await expect(form.getByRole('alert').filter({ hasText: 'outside that person’s hours' })).toBeVisible()
   const late = (await form.getByLabel('Day').inputValue()).replace(/\d\d$/, '28')
   await form.getByLabel('Day').fill(weekday(late))
   // He works on each day of the week; others do not, and the plan may have picked one of them today.
   await form.getByRole('combobox', { name: 'Who does it' }).press('ArrowDown')
   await page.getByRole('option', { name: 'Idris Vale' }).click()
-  await form.getByLabel('Begins at').fill('10:30')
-  await form.getByRole('button', { name: 'Set it there' }).click()
+  await form.getByLabel('Starts at').fill('10:30')
+  await form.getByRole('button', { name: 'Set', exact: true }).click()
   await expect(form).toHaveCount(0)
   await expect(days).toContainText('set by hand')
 
-  // Two who keep another plan at once: one is told, and nothing is overwritten.
   const other = await elsewhere()
   await signIn(other)
   const path = `/api/planters/${planter}/work/plan`
-  const seen = (await call<{ kept: { revision: number } }>(page, 'GET', `/api/planters/${planter}/work`)).body.kept
-    .revision
-  const answers = await Promise.all([page, other].map((of) => call(of, 'PUT', path, { seen, remake: true })))
+  type Plan = { kept: { revision: number } }
+  const { kept } = (await call<Plan>(page, 'GET', `/api/planters/${planter}/work`)).body
+  const keep = (of: Page, seen: number, remake: boolean) => call<Plan>(of, 'PUT', path, { seen, remake })
+  // The same twice at once, as where an answer was lost: kept once.
+  const same = await Promise.all([page, other].map((of) => keep(of, kept.revision, true)))
+  expect(same.map(({ status }) => status)).toEqual([200, 200])
+  const now = kept.revision + 1
+  expect(same.map(({ body }) => body.kept.revision)).toEqual([now, now])
+  // Two who keep another plan at once: one is told, and nothing is overwritten.
+  const answers = await Promise.all([keep(page, now, true), keep(other, now, false)])
   expect(answers.map(({ status }) => status).sort()).toEqual([200, 422])
 
   const more = { id: uuid(), row: 1, check: 'seed_sensor', side: 'centre' }
@@ -304,10 +313,10 @@ test('a plan is kept, goes on with what is set by hand, and says what broke it',
   const decisions = [{ ...more, id: uuid(), action: 'clean', happened_at: at() }]
   await call(page, 'POST', `/api/walks/${walk}/decisions`, { decisions })
   await page.reload()
-  await expect(page.getByText('kept no longer holds')).toBeVisible()
+  await expect(page.getByText('no longer works')).toBeVisible()
   await expect(page.getByText('Row 1, clean: seed sensor: it was decided since')).toBeVisible()
-  await page.getByRole('button', { name: 'Keep this plan' }).click()
-  await expect(page.getByText('It goes on as it is.')).toBeVisible()
+  await page.getByRole('button', { name: 'Save plan' }).click()
+  await expect(page.getByText('Still on track.')).toBeVisible()
   await unfold(days)
   await expect(days).toContainText('set by hand')
 })
@@ -325,9 +334,9 @@ test('the rain list goes by the hours and people that there are', async ({ page 
   const { planter } = await decided(page, 'Work in the rain')
   await page.goto(`/planters/${planter}/work`)
   const rain = page.getByRole('region', { name: 'Rain list' })
-  await expect(rain).toContainText('min go into making the planter safe')
+  await expect(rain).toContainText('min to make the planter safe')
   await rain.getByRole('button', { name: '1 person', exact: true }).click()
   await expect(rain).toContainText('To do')
   const season = page.getByRole('region', { name: 'In the season' })
-  await expect(season).toContainText('Carry into the season')
+  await expect(season).toContainText('Spares to carry')
 })

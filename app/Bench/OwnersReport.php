@@ -38,7 +38,7 @@ final readonly class OwnersReport
             ];
         }
 
-        return Paper::pdf('print.bench', ['planter' => $planter, 'day' => $planter->workshop->today()->iso, 'lots' => $lots]);
+        return Paper::pdf('print.bench', ['planter' => $planter, 'day' => $planter->workshop->dates()->full($planter->workshop->today()), 'lots' => $lots]);
     }
 
     /**

@@ -28,7 +28,7 @@ final readonly class FigureWords
     /** With its unit. */
     public function said(Measured|float $figure, CalcUnit $unit): string
     {
-        return rtrim("{$this->bare($figure, $unit)} {$this->unit($unit)}");
+        return rtrim($this->bare($figure, $unit).($unit === CalcUnit::Percent ? '' : ' ').$this->unit($unit));
     }
 
     public function bare(Measured|float $figure, CalcUnit $unit): string

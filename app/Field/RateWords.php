@@ -20,7 +20,7 @@ final readonly class RateWords
         return trans_choice("rate_scope.{$of->scope->value}", $of->scope === RateScope::Group ? 2 : count($of->rows), ['name' => $of->group, 'rows' => implode(', ', $of->rows)]);
     }
 
-    /** @return string such as `50 % too far apart` */
+    /** @return string such as `50% too far apart` */
     public static function by(Rate $rate): string
     {
         return __($rate->ratio > 1 ? 'rate.too_far' : 'rate.too_close', ['share' => round(100 * abs($rate->ratio - 1))]);

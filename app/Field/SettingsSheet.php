@@ -21,7 +21,7 @@ final readonly class SettingsSheet
 
     public function pdf(Planter $planter, UnitSystem $system): string
     {
-        return Paper::pdf('print.settings', ['planter' => $planter, 'day' => $planter->workshop->today()->iso, 'lines' => $this->lines($planter, $system)]);
+        return Paper::pdf('print.settings', ['planter' => $planter, 'day' => $planter->workshop->dates()->full($planter->workshop->today()), 'lines' => $this->lines($planter, $system)]);
     }
 
     public function csv(Planter $planter, UnitSystem $system): string

@@ -19,7 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $rate_high
  * @property string|null $depth wanted, millimetres
  * @property string|null $depth_band millimetres
- * @property int|null $emergence_hours from 10 to 90 %
+ * @property int|null $emergence_hours from 10 to 90%
  * @property string|null $spacing_cv scatter of single spacings, as a share
  * @property int $revision counts its changes
  */

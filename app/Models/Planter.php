@@ -40,12 +40,10 @@ use Ustrel\Core\Spec\Sheet;
  * @property list<int> $sections rows in each section of the toolbar, from the left; they add up to row_count
  * @property list<array{kind: string, name: string, rows: list<int>}> $shared what rows share: motors, tanks, manifolds, fans, sections
  * @property array<string, mixed> $equipment shape: docs/formats.md
- * @property array<string, array{squares: float, spare: int}> $measuring what its readings tell of how the shop measures, by check key
- * @property array<string, array{float, float, float}> $job_minutes what finished work tells of how long jobs take, by kind: pieces, and sums of the logarithm of taken to typical and of its square
- * @property array<string, array{int, int}> $left_findings findings that were left, and those of them that went wrong, by check key
  * @property Day|null $planting_start
  * @property string|null $planned_acres of the season that is being prepared
  * @property int|null $planting_days from the first to the last day of planting
+ * @property bool $is_sample made up, to play with
  * @property int $revision counts the changes of all that hangs on the planter
  * @property Workshop $workshop
  * @property SpecSheet $specSheet
@@ -60,16 +58,14 @@ final class Planter extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'shared' => '[]', 'measuring' => '{}', 'left_findings' => '{}', 'job_minutes' => '{}', 'planned_acres' => null, 'planting_days' => null];
+    protected $attributes = ['equipment' => '{}', 'shared' => '[]', 'planned_acres' => null, 'planting_days' => null, 'is_sample' => false];
 
     protected $casts = [
         'sections' => 'array',
         'shared' => 'array',
         'equipment' => 'array',
-        'measuring' => 'array',
-        'left_findings' => 'array',
-        'job_minutes' => 'array',
         'planting_start' => AsDay::class,
+        'is_sample' => 'boolean',
     ];
 
     /** @return BelongsTo<Workshop, $this> */
@@ -173,7 +169,7 @@ final class Planter extends Model
     /** @return list<string> */
     protected function unwatched(): array
     {
-        return ['revision', 'measuring', 'left_findings', 'job_minutes', 'spacing_mm'];
+        return ['revision', 'spacing_mm'];
     }
 
     /** @return list<string> */

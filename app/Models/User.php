@@ -27,7 +27,7 @@ use Ustrel\Core\Measure\UnitSystem;
  * @property string|null $password null for a guest
  * @property Role $role
  * @property UnitSystem $units
- * @property string $theme device, light or dark
+ * @property 'device'|'light'|'dark' $theme
  * @property CarbonImmutable|null $deactivated_at since when not let in any more
  * @property int|null $planter_id the one that a guest may look at
  * @property string|null $link_sha256 of the link that a guest comes by
@@ -46,6 +46,8 @@ final class User extends Authenticatable
     protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token', 'link_sha256'];
+
+    protected $attributes = ['theme' => 'device'];
 
     protected $casts = [
         'password' => 'hashed', 'units' => UnitSystem::class, 'role' => Role::class,

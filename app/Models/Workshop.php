@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Bench\Device;
+use App\Models\Concerns\HasVersion;
 use App\Models\Concerns\IsWatched;
 use App\Models\People\Invitation;
 use App\Models\People\Role;
@@ -17,6 +18,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Field\DepthStrategy;
 use Ustrel\Core\Field\Emergence\YieldCurve;
+use Ustrel\Core\Measure\DateStyle;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Measure\UnitSystem;
@@ -33,6 +35,7 @@ use Ustrel\Core\Wear\Acres\GroundFactors;
  * @property string $currency of prices, ISO 4217
  * @property NumberStyle|null $number_style how it writes numbers; null where nobody said
  * @property UnitSystem $units that a new person begins with
+ * @property PaperSize $paper
  * @property bool $is_demo made-up data
  * @property string $time_zone of the tz database; days begin and end by it
  * @property string $import_key goes into the ids of what is imported
@@ -54,13 +57,19 @@ final class Workshop extends Model
     /** @use HasFactory<WorkshopFactory> */
     use HasFactory;
 
+    use HasVersion;
     use IsWatched;
 
     protected $guarded = [];
 
-    protected $attributes = ['currency' => 'USD', 'number_style' => null, 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'meter_school' => 'seasons', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'depth_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]', 'yield_curves' => '{}'];
+    protected $attributes = ['currency' => 'USD', 'number_style' => null, 'paper' => 'a4', 'units' => 'in', 'is_demo' => false, 'watch_chance' => '0.2', 'time_zone' => 'UTC', 'depth_school' => 'handle', 'meter_school' => 'seasons', 'ground_factors' => '{}', 'learned_sd' => '{}', 'own_sd' => '{}', 'shop_rate' => null, 'stop_cost' => null, 'depth_cost' => null, 'stop_hours' => null, 'service_stops' => 0, 'own_policy' => '{}', 'crew' => '[]', 'yield_curves' => '{}'];
 
-    protected $casts = ['units' => UnitSystem::class, 'number_style' => NumberStyle::class, 'is_demo' => 'boolean', 'depth_school' => DepthStrategy::class, 'meter_school' => MeterStrategy::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array', 'yield_curves' => 'array'];
+    protected $casts = ['units' => UnitSystem::class, 'number_style' => NumberStyle::class, 'paper' => PaperSize::class, 'is_demo' => 'boolean', 'depth_school' => DepthStrategy::class, 'meter_school' => MeterStrategy::class, 'ground_factors' => 'array', 'learned_sd' => 'array', 'own_sd' => 'array', 'own_policy' => 'array', 'crew' => 'array', 'yield_curves' => 'array'];
+
+    protected function written(): array
+    {
+        return ['watch_chance', 'time_zone', 'depth_school', 'meter_school', 'ground_factors', 'own_sd', 'currency', 'number_style', 'shop_rate', 'stop_cost', 'depth_cost', 'stop_hours', 'service_stops', 'crew', 'own_policy'];
+    }
 
     /** What the shop says that a crop yields at each stand; null where it says nothing of it. */
     public function yieldCurve(string $crop): ?YieldCurve
@@ -79,6 +88,17 @@ final class Workshop extends Model
     public function today(): Day
     {
         return Day::of(CarbonImmutable::now($this->time_zone)->toDateString());
+    }
+
+    public function dates(): DateStyle
+    {
+        return DateStyle::beside($this->number_style);
+    }
+
+    /** A day that is near, as the workshop writes it. */
+    public function sayDay(Day $day): string
+    {
+        return $this->dates()->week($day, $this->today());
     }
 
     public function groundFactors(): GroundFactors
@@ -128,10 +148,16 @@ final class Workshop extends Model
         return $this->hasMany(Device::class);
     }
 
-    /** @return HasMany<Planter, $this> */
+    /** @return HasMany<Planter, $this> with the sample, if there is one */
     public function planters(): HasMany
     {
         return $this->hasMany(Planter::class);
+    }
+
+    /** @return HasMany<Planter, $this> those that count in what the shop needs, does and learns */
+    public function ownPlanters(): HasMany
+    {
+        return $this->planters()->where('is_sample', false);
     }
 
     /** @return list<string> */

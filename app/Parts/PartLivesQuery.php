@@ -23,7 +23,7 @@ final class PartLivesQuery
             ->join('planters', 'planters.id', '=', 'fittings.planter_id')
             ->join('ledger_events', 'ledger_events.id', '=', 'fittings.id')
             ->where('fittings.part_type_id', $type->id)
-            ->where('planters.workshop_id', $type->workshop_id)
+            ->where('planters.workshop_id', $type->workshop_id)->where('planters.is_sample', false)
             ->groupBy('fittings.part_id')
             ->toBase()
             ->selectRaw(<<<'SQL'

@@ -44,7 +44,7 @@ final readonly class ReceiveOrder
                 if (! isset($lines[$type])) {
                     throw ValidationException::withMessages(["moves.{$index}.part_type_id" => __('order.no_such_part')]);
                 }
-                $moves[] = ['kind' => StockMoveKind::Received->value, 'note' => __('order.of', ['day' => $kept->ordered_on->iso ?? ''])] + $item;
+                $moves[] = ['kind' => StockMoveKind::Received->value, 'note' => __('order.of', ['day' => $workshop->dates()->full($kept->ordered_on)])] + $item;
             }
             $receipts = (new Inbox($workshop, $by))->takeWhole(new StockMoves($workshop), $moves, new Affected);
             if (array_filter($receipts, static fn (Receipt $receipt): bool => $receipt->outcome === Outcome::Stored) === []) {

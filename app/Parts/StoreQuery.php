@@ -104,7 +104,7 @@ final readonly class StoreQuery
             $moves[$row->part_type_id][] = new ShelfMove($row->id, StockMoveKind::from($row->kind), $row->quantity, Moment::ofMilliseconds($row->at));
         }
         $fitted = LedgerEvent::query()
-            ->whereIn('part_type_id', array_keys($moves))
+            ->whereIn('part_type_id', array_keys($moves))->whereIn('planter_id', $workshop->ownPlanters()->select('id'))
             ->where('kind', LedgerEventKind::Fitted->value)->where('used', false)->where('withdrawn', false)
             ->whereNotIn('ledger_events.id', static fn (Query $later): Query => $later->from('ledger_events AS later')->whereNotNull('later.supersedes')->whereColumn('later.planter_id', 'ledger_events.planter_id')->select('later.supersedes'))
             // A piece that moves from one row to another is taken from the shelf once.

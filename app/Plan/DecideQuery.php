@@ -12,7 +12,7 @@ use App\Models\Wear\RenewedPart;
 use App\Record\Moments;
 use App\Walk\Board\BoardQuery;
 use App\Walk\Board\CurrentReading;
-use App\Walk\ReasonShape;
+use App\Walk\StoredReason;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Plan\Finding;
 use Ustrel\Core\Plan\Proposals;
@@ -80,7 +80,7 @@ final readonly class DecideQuery
             $check = $sheet->check($place->check);
             $reading = $readings[$place->key()] ?? null;
             if ($check !== null && $reading !== null) {
-                $findings[] = new Finding($place, $check, $reading->verdict, array_map(ReasonShape::read(...), $reading->reasons()), $reading->answer());
+                $findings[] = new Finding($place, $check, $reading->verdict, array_map(StoredReason::read(...), $reading->reasons()), $reading->answer());
             }
         }
 

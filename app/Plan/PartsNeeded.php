@@ -45,7 +45,7 @@ final class PartsNeeded
     {
         $places = [];
         $decisions = Decision::query()
-            ->whereIn('planter_id', $workshop->planters()->select('id'))
+            ->whereIn('planter_id', $workshop->ownPlanters()->select('id'))
             ->where('action', Action::Change)->where('withdrawn', false)
             ->whereNotIn('decisions.id', static fn (Query $later): Query => $later->from('decisions AS later')->whereNotNull('later.supersedes')->select('later.supersedes'))
             // Another part went in since, or somebody has read something else there.

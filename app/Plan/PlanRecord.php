@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Models\LearnedSum;
+use App\Models\Lesson;
 use App\Models\Planter;
 use App\Models\Wear\Forecast;
 use App\Opener\ContactQuery;
@@ -79,10 +81,7 @@ final readonly class PlanRecord
     /** How long jobs take in this shop, over all its planters. */
     private static function jobs(Planter $planter): JobBook
     {
-        $sums = [];
-        foreach (Planter::query()->where('workshop_id', $planter->workshop_id)->where('job_minutes', '<>', '{}')->toBase()->pluck('job_minutes') as $kept) {
-            $sums = JobTimes::together($sums, json_decode($kept, true));
-        }
+        $sums = array_map(self::added(...), LearnedSum::ofWorkshop($planter->workshop_id, Lesson::JobMinutes));
 
         return $sums === [] ? JobBook::typical() : JobBook::typical()->learned(JobTimes::of($sums));
     }
@@ -90,13 +89,19 @@ final readonly class PlanRecord
     /** @return array<string, array{int, int}> findings that the shop left and how many of them went wrong, by check, over all its planters */
     private static function left(Planter $planter): array
     {
-        $sums = [];
-        foreach (Planter::query()->where('workshop_id', $planter->workshop_id)->toBase()->pluck('left_findings') as $kept) {
-            foreach (json_decode($kept, true) as $check => [$left, $failed]) {
-                $sums[$check] = [($sums[$check][0] ?? 0) + $left, ($sums[$check][1] ?? 0) + $failed];
-            }
-        }
+        return array_map(static function (array $sums): array {
+            [$left, $failed] = self::added($sums);
 
-        return $sums;
+            return [(int) $left, (int) $failed];
+        }, LearnedSum::ofWorkshop($planter->workshop_id, Lesson::LeftFindings));
+    }
+
+    /**
+     * @param  list<array{float, float, float}>  $sums
+     * @return array{float, float, float}
+     */
+    private static function added(array $sums): array
+    {
+        return [array_sum(array_column($sums, 0)), array_sum(array_column($sums, 1)), array_sum(array_column($sums, 2))];
     }
 }

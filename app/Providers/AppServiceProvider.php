@@ -35,7 +35,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Database\Events\MigrationsEnded;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Event;
@@ -104,7 +103,6 @@ final class AppServiceProvider extends ServiceProvider
     {
         Model::preventLazyLoading(config('app.env') !== 'production');
         Model::preventAccessingMissingAttributes();
-        JsonResource::withoutWrapping();
         Sanctum::usePersonalAccessTokenModel(DeviceToken::class);
         Relation::enforceMorphMap(self::KINDS);
 

@@ -19,6 +19,12 @@ final class Affected
     /** What is forecast, by other figures or another plan. */
     public bool $forecasts = false;
 
+    /** A walk has ended, or is read again after it had. */
+    public bool $ended = false;
+
+    /** Work was recorded. */
+    public bool $work = false;
+
     /** @var array<string, array<string, Place>> places that were read, by walk */
     public array $read = [];
 

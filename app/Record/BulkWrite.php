@@ -111,6 +111,7 @@ final class BulkWrite
         'outlooks' => ['walk_id', 'row_number', 'check_key', 'side'],
         'walk_rows' => ['walk_id', 'row_number'],
         'forecasts' => ['planter_id', 'row_number', 'check_key', 'side'],
+        'learned_sums' => ['planter_id', 'lesson', 'subject'],
     ];
 
     /** @param  array<mixed>  $values */

@@ -7,6 +7,7 @@ namespace App\Record;
 use App\Models\Planter;
 use App\Models\Workshop;
 use Closure;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 
@@ -94,7 +95,8 @@ final readonly class Change
         return Planter::query()
             ->fromQuery('UPDATE planters SET revision = revision + 1 WHERE id = ? RETURNING *', [$id])
             ->load(['specSheet', 'workshop'])
-            ->firstOrFail();
+            // It may have been removed while others held it.
+            ->first() ?? throw (new ModelNotFoundException)->setModel(Planter::class, $id);
     }
 
     /**

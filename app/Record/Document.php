@@ -10,6 +10,7 @@ use Closure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Validation\ValidationException;
+use LogicException;
 
 /**
  * Keeps a thing of the workshop whole, over the state that was seen: what somebody else has changed meanwhile is not overwritten,
@@ -54,6 +55,23 @@ final readonly class Document
     }
 
     /**
+     * Refuses what would write a part of a document over what somebody else has set there meanwhile. What stands already is no conflict.
+     *
+     * @param  Model  $kept  as it is while it is held
+     * @param  array<string, mixed>  $columns  that are to be set
+     * @param  array<string, string>  $seen  their versions when they were looked at; of those that are not among them nothing is asked
+     *
+     * @throws ChangedMeanwhile
+     */
+    public static function assertUntouched(Model $kept, array $columns, array $seen): void
+    {
+        $would = (clone $kept)->fill($columns);
+        [$stands, $set] = [self::versions($kept), self::versions($would)];
+        $changed = array_filter(array_keys(array_intersect_key($columns, $seen)), static fn (string $column): bool => ! in_array($stands[$column], [$seen[$column], $set[$column]], true));
+        $changed === [] ?: throw new ChangedMeanwhile(array_values($changed));
+    }
+
+    /**
      * Whether what is to be kept stands already: the answer to it was lost.
      *
      * @param  Model  $kept  as it is while it is held
@@ -79,6 +97,12 @@ final readonly class Document
     private static function nextRevision(Model $kept): array
     {
         return method_exists($kept, 'version') ? [] : ['revision' => $kept->getAttribute('revision') + 1];
+    }
+
+    /** @return array<string, string> */
+    private static function versions(Model $of): array
+    {
+        return method_exists($of, 'versions') ? $of->versions() : throw new LogicException($of::class.' tells no versions.');
     }
 
     private static function state(Model $of, int|string $seen): int|string

@@ -14,7 +14,7 @@ use Ustrel\Core\Season\Deadline;
 final class CountdownCalendar
 {
     /** @param  list<Deadline>  $countdown */
-    public static function write(SeasonView $view, array $countdown): string
+    public static function write(PreparedSeason $view, array $countdown): string
     {
         $planter = $view->planter;
         $calendar = new VCalendar(['PRODID' => '-//Ustrel//Season//EN', 'X-WR-CALNAME' => "{$planter->farm} {$planter->name} {$planter->season()}"]);
@@ -28,7 +28,7 @@ final class CountdownCalendar
                 // Each change of the plan counts.
                 'SEQUENCE' => $view->plan->revision,
                 'SUMMARY' => "{$planter->name}: {$title}",
-                'DESCRIPTION' => $start === null ? __('countdown_text.due') : __('countdown_text.begin', ['day' => $start->iso]),
+                'DESCRIPTION' => $start === null ? __('countdown_text.due') : __('countdown_text.begin', ['day' => $planter->workshop->sayDay($start)]),
                 'STATUS' => 'CONFIRMED',
                 'TRANSP' => 'TRANSPARENT',
             ], false);

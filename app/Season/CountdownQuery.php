@@ -61,7 +61,7 @@ final readonly class CountdownQuery
     }
 
     /** @return list<Deadline> none without a day on which planting is to start */
-    public function of(SeasonView $view): array
+    public function of(PreparedSeason $view): array
     {
         $planter = $view->planter;
         if ($planter->planting_start === null) {
@@ -76,7 +76,7 @@ final readonly class CountdownQuery
     }
 
     /** @return array<string, list<string>> what keeps a step open, in words, by step */
-    public function notes(SeasonView $view): array
+    public function notes(PreparedSeason $view): array
     {
         return array_filter([
             CountdownStep::SeedFits->value => $this->discs->of($view->planter, $view->plan)[1],
@@ -85,7 +85,7 @@ final readonly class CountdownQuery
     }
 
     /** @return array<string, Ready> by step */
-    private function ready(SeasonView $view): array
+    private function ready(PreparedSeason $view): array
     {
         $decisions = $this->decide->of($view->planter);
         $walk = $decisions->walk;

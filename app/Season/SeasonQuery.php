@@ -34,7 +34,7 @@ final readonly class SeasonQuery
     public const FIT_SHARE = 0.6;
 
     /** @param  Planter  $planter  with its spec sheet and workshop */
-    public function of(Planter $planter): SeasonView
+    public function of(Planter $planter): PreparedSeason
     {
         $plan = self::plan($planter);
         $record = new WearRecord($planter);
@@ -46,7 +46,7 @@ final readonly class SeasonQuery
         $left = $acres === null ? null : max(0.0, $acres - $done);
         $days = $left === null || $left <= 0 ? null : DaysToPlant::of($left, $day->acres, self::fit($plan), $day->sd);
 
-        return new SeasonView($planter, $plan, self::fieldsBefore($planter), $acres, $done, $pace, self::fills($plan), $day, $days, $this->delay($planter)->anHour($done), Crew::of(array_column($planter->workshop->crew, 'hours')), FieldPace::feet($planter->spacing(), $planter->row_count));
+        return new PreparedSeason($planter, $plan, self::fieldsBefore($planter), $acres, $done, $pace, self::fills($plan), $day, $days, $this->delay($planter)->anHour($done), Crew::of(array_column($planter->workshop->crew, 'hours')), FieldPace::feet($planter->spacing(), $planter->row_count));
     }
 
     /** The plan of the season that is being prepared, kept or not. */

@@ -8,7 +8,7 @@ use App\Models\Planter;
 use App\Models\User;
 use App\Models\Walk\Walk;
 use App\Models\Walk\WalkRow;
-use App\Plan\LearnLeft;
+use App\Record\Affected;
 use App\Record\Change;
 use App\Wear\LearnMeasuring;
 use Carbon\CarbonImmutable;
@@ -21,14 +21,13 @@ final readonly class FinishWalk
     public function __construct(
         private Change $change,
         private LearnMeasuring $learn,
-        private LearnLeft $learnLeft,
     ) {
     }
 
     /** @throws ValidationException */
     public function __invoke(Walk $walk, User $by, bool $withUnchecked): Walk
     {
-        $finished = $this->change->of($walk->planter, static function (Planter $planter) use ($walk, $by, $withUnchecked): Walk {
+        $finished = $this->change->of($walk->planter, static function (Planter $planter, Affected $affected) use ($walk, $by, $withUnchecked): Walk {
             $walk = Walk::query()->findOrFail($walk->id)->setRelation('planter', $planter);
             if ($walk->isFinished()) {
                 return $walk;
@@ -37,12 +36,12 @@ final readonly class FinishWalk
             if ($unchecked !== [] && ! $withUnchecked) {
                 throw ValidationException::withMessages(['with_unchecked' => implode(' ', $unchecked)]);
             }
+            $affected->ended = true;
             $walk->update(['finished_at' => CarbonImmutable::now(), 'finished_by' => $by->id]);
 
             return $walk;
         });
-        ($this->learn)($walk->planter->load('specSheet'));
-        ($this->learnLeft)($walk->planter);
+        ($this->learn)($walk->planter->workshop_id);
 
         return $finished;
     }

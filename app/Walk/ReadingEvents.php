@@ -90,6 +90,7 @@ final class ReadingEvents implements Kind
     public function affect(array $rows, array $superseded, Affected $affected): void
     {
         foreach ($rows as $row) {
+            $affected->ended = $affected->ended || $this->walk->isFinished();
             $affected->reading($this->walk->id, new Place($row['row_number'], CheckKey::from($row['check_key']), Side::from($row['side'])));
         }
     }
@@ -120,7 +121,7 @@ final class ReadingEvents implements Kind
         $doubts[] = $ofRows === null || Plausibility::isAsBefore($ofRows, $value, $last) ? null : $ofRows;
         $raised = array_filter($doubts, static fn (?Doubt $doubt): bool => $doubt !== null && $doubt->concerns($value));
         if ($raised !== []) {
-            throw new Doubted(array_values(array_map(static fn (Doubt $doubt): array => ReasonShape::coded($doubt->code->value, $doubt->reference), $raised)));
+            throw new Doubted(array_values(array_map(static fn (Doubt $doubt): array => StoredReason::coded($doubt->code->value, $doubt->reference), $raised)));
         }
     }
 

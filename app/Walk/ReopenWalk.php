@@ -6,6 +6,7 @@ namespace App\Walk;
 
 use App\Models\Planter;
 use App\Models\Walk\Walk;
+use App\Record\Affected;
 use App\Record\Change;
 use Carbon\CarbonImmutable;
 use Illuminate\Validation\ValidationException;
@@ -20,7 +21,7 @@ final readonly class ReopenWalk
     /** @throws ValidationException where another walk of this planter is open */
     public function __invoke(Walk $walk): Walk
     {
-        return $this->change->of($walk->planter, static function (Planter $planter) use ($walk): Walk {
+        return $this->change->of($walk->planter, static function (Planter $planter, Affected $affected) use ($walk): Walk {
             $walk = Walk::query()->findOrFail($walk->id)->setRelation('planter', $planter);
             if (! $walk->isFinished()) {
                 return $walk;
@@ -28,6 +29,7 @@ final readonly class ReopenWalk
             if ($planter->openWalk() !== null) {
                 throw ValidationException::withMessages(['walk' => __('error.walk_already_open', ['planter' => $planter->name])]);
             }
+            $affected->ended = true;
             $walk->update(['finished_at' => null, 'finished_by' => null, 'reopened_at' => CarbonImmutable::now()]);
 
             return $walk;

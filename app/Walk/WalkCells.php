@@ -109,7 +109,7 @@ final class WalkCells
 
         return new CellState(
             $reading->place, $reading->reading, $reading->result, $reading->value, $reading->state, $reading->chips, $reading->at,
-            $judgement->verdict, array_map(ReasonShape::of(...), $judgement->reasons), $answer?->quantity === null ? null : $check?->rule->lifeLeft($answer->quantity), true,
+            $judgement->verdict, array_map(StoredReason::of(...), $judgement->reasons), $answer?->quantity === null ? null : $check?->rule->lifeLeft($answer->quantity), true,
         );
     }
 

@@ -176,7 +176,7 @@ final readonly class WalkProjector implements Projector
     private static function renewal(WearRecord $record, Walk $walk, Renewal $renewal): array
     {
         $on = ['on' => $renewal->at->day($record->planter->workshop->zone())->iso];
-        $reasons = array_map(ReasonShape::of(...), $renewal->judgement->reasons);
+        $reasons = array_map(StoredReason::of(...), $renewal->judgement->reasons);
         $told = array_key_last($reasons);
 
         return [

@@ -100,7 +100,7 @@ final readonly class AcresEvents implements Kind
     {
         $day ??= throw Refused::because('day', 'acres.day', ['day' => '']);
 
-        return $this->planter->workshop->today()->isBefore($day) ? throw Refused::because('day', 'acres.day_ahead', ['day' => $day->iso]) : $day;
+        return $this->planter->workshop->today()->isBefore($day) ? throw Refused::because('day', 'acres.day_ahead', ['day' => $this->planter->workshop->sayDay($day)]) : $day;
     }
 
     private static function name(string $field): string

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
+use App\Models\LearnedSum;
+use App\Models\Lesson;
 use App\Models\Wear\Forecast as ForecastLine;
 use App\Record\Affected;
 use App\Record\BulkWrite;
@@ -12,16 +14,17 @@ use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Wear\PlanterWear;
+use Ustrel\Core\Wear\ReadingError;
 use Ustrel\Core\Wear\Trace;
 use Ustrel\Core\Wear\WearForecast;
 use Ustrel\Core\Wear\WearPath;
 
-/** Forecasts what wears on a planter as things stand. */
+/** Forecasts what wears on a planter as things stand, and says what its readings teach of how the shop measures. */
 final class ForecastProjector implements Projector
 {
     public static function draws(): array
     {
-        return [ForecastLine::class];
+        return [ForecastLine::class, LearnedSum::class];
     }
 
     public function project(WearRecord $record, Affected $affected, BulkWrite $lines): void
@@ -32,11 +35,17 @@ final class ForecastProjector implements Projector
             return;
         }
         $wear = $record->wear(array_keys($checks));
-        $drawn = [];
+        $planter = $record->planter->id;
+        $drawn = $spreads = [];
         foreach ($checks as $check) {
-            array_push($drawn, ...self::lines($record->planter->id, $wear, $check));
+            array_push($drawn, ...self::lines($planter, $wear, $check));
+            $spread = ReadingError::of($check->key)->spread($wear->parts($check));
+            if ($spread->spare > 0) {
+                $spreads[$check->key->value] = [$spread->spare, 0, $spread->squares];
+            }
         }
-        $lines->replace(ForecastLine::class, ['planter_id' => $record->planter->id] + ($all ? [] : ['check_key' => array_keys($checks)]), $drawn);
+        $lines->replace(ForecastLine::class, ['planter_id' => $planter] + ($all ? [] : ['check_key' => array_keys($checks)]), $drawn);
+        $lines->replace(LearnedSum::class, ['planter_id' => $planter, 'lesson' => Lesson::Measuring->value] + ($all ? [] : ['subject' => array_keys($checks)]), LearnedSum::lines($planter, Lesson::Measuring, $spreads));
     }
 
     /** @return list<array<string, mixed>> */

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\Wear;
 
+use App\Models\LearnedSum;
+use App\Models\Lesson;
 use App\Models\Planter;
 use App\Models\Workshop;
 use App\Record\Affected;
 use App\Record\Change;
 use Closure;
-use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Wear\PlanterWear;
 use Ustrel\Core\Wear\ReadingError;
 use Ustrel\Core\Wear\Spread;
 
 /**
- * Learns from what a shop has read how far it measures off, check by check: what one planter tells is worked out anew, and
- * pooled with what the others told. Kept is what has moved enough to matter; all planters of the shop are forecast by it from then on.
+ * Learns from what a shop has read how far it measures off, check by check: what each of its planters tells is pooled. Kept is
+ * what has moved enough to matter; all planters of the shop are forecast by it from then on.
  */
 final readonly class LearnMeasuring
 {
@@ -28,10 +28,9 @@ final readonly class LearnMeasuring
     {
     }
 
-    public function __invoke(Planter $planter): void
+    public function __invoke(int $workshopId): void
     {
-        $this->change->ofYard($planter->workshop_id, static function (Workshop $workshop) use ($planter): ?Closure {
-            $planter->newQuery()->whereKey($planter->id)->update(['measuring' => json_encode(self::told($planter->setRelation('workshop', $workshop)), JSON_THROW_ON_ERROR)]);
+        $this->change->ofYard($workshopId, static function (Workshop $workshop): ?Closure {
             $moved = array_filter(
                 self::learned($workshop),
                 static fn (float $sd, string $check): bool => abs($sd - ($workshop->learned_sd[$check] ?? 0)) > self::SAME * $sd,
@@ -46,28 +45,14 @@ final readonly class LearnMeasuring
         });
     }
 
-    /** @return array<string, Spread> what the planter's own readings tell, by check key */
-    private static function told(Planter $planter): array
-    {
-        $checks = PlanterWear::checks($planter->readSheet());
-        $wear = (new WearRecord($planter))->wear(array_keys($checks));
-
-        return array_map(static fn (Check $check): Spread => ReadingError::of($check->key)->spread($wear->parts($check)), $checks);
-    }
-
     /** @return array<string, float> millimetres by check key, of those that can be learned from */
     private static function learned(Workshop $workshop): array
     {
-        $spreads = [];
-        foreach ($workshop->planters()->get(['id', 'workshop_id', 'measuring']) as $planter) {
-            foreach ($planter->measuring as $check => ['squares' => $squares, 'spare' => $spare]) {
-                $spreads[$check][] = new Spread((float) $squares, (int) $spare);
-            }
-        }
         $learned = [];
-        foreach ($spreads as $check => $of) {
-            if (array_sum(array_column($of, 'spare')) > 0) {
-                $learned[$check] = round(ReadingError::of(CheckKey::from($check))->pooled($of)->sd, 2);
+        foreach (LearnedSum::ofWorkshop($workshop->id, Lesson::Measuring) as $check => $sums) {
+            $spreads = array_map(static fn (array $of): Spread => new Spread($of[2], (int) $of[0]), $sums);
+            if (array_sum(array_column($spreads, 'spare')) > 0) {
+                $learned[$check] = round(ReadingError::of(CheckKey::from($check))->pooled($spreads)->sd, 2);
             }
         }
 

@@ -39,11 +39,16 @@ final readonly class KeepPlan
     public function __invoke(User $by, ?Planter $of, int $seen, bool $remake, array $set, array $letGo): WorkPlan
     {
         return $this->change->ofWorkshop($by->workshop_id, function (Workshop $workshop) use ($by, $of, $seen, $remake, $set, $letGo): WorkPlan {
-            $kept = self::of($workshop, $of) ?? new KeptPlan(['workshop_id' => $workshop->id, 'planter_id' => $of?->id, 'revision' => 0, 'pieces' => [], 'planting' => []]);
+            $sent = hash('sha256', json_encode([$by->id, $seen, $remake, $set, $letGo], JSON_THROW_ON_ERROR));
+            $planters = $of === null ? WorkQuery::planters($workshop) : [$of->setRelation('workshop', $workshop)];
+            $kept = self::of($workshop, $of) ?? new KeptPlan(['workshop_id' => $workshop->id, 'planter_id' => $of?->id, 'revision' => 0, 'pieces' => [], 'planting' => [], 'sent_sha256' => null]);
+            if ($kept->sent_sha256 === $sent) {
+                // Sent again, because the answer was lost.
+                return $this->work->of($workshop, $planters, kept: $kept)->keptAs($kept);
+            }
             if ($kept->revision !== $seen) {
                 throw $kept->exists ? Refused::because('seen', 'plan.other_kept', ['by' => $kept->user->name]) : Refused::because('seen', 'plan.none_kept');
             }
-            $planters = $of === null ? WorkQuery::planters($workshop) : [$of->setRelation('workshop', $workshop)];
             if ($set !== [] || $letGo !== []) {
                 $now = $this->work->of($workshop, $planters);
                 $kept->pieces = self::changed($kept->pieces, $now, $set, $letGo);
@@ -58,7 +63,7 @@ final readonly class KeepPlan
             }
             $kept->fill([
                 'pieces' => self::pieces($plan), 'planting' => array_column(array_map(static fn (Planter $planter): array => [$planter->id, $planter->planting_start?->iso], $planters), 1, 0),
-                'revision' => $seen + 1, 'user_id' => $by->id, 'made_at' => CarbonImmutable::now(),
+                'revision' => $seen + 1, 'user_id' => $by->id, 'sent_sha256' => $sent, 'made_at' => CarbonImmutable::now(),
             ])->save();
 
             return $plan->keptAs($kept->setRelation('user', $by));

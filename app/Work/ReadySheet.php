@@ -34,7 +34,7 @@ final readonly class ReadySheet
         $printer = new QuantityPrinter($units);
         $plan = $this->work->of($planter->workshop, [$planter]);
         $decisions = $this->decide->of($planter);
-        $wording = new Wording($printer);
+        $wording = new Wording($printer, $planter->workshop->dates());
         $view = $this->seasons->of($planter);
         $own = array_column($view->plan->own_items, 'title', 'id');
         $due = array_filter($this->countdown->of($view), static fn (Deadline $deadline): bool => ! $deadline->isDone);
@@ -43,8 +43,8 @@ final readonly class ReadySheet
 
         return Paper::pdf('print.ready', [
             'planter' => $planter,
-            'day' => $planter->workshop->today()->iso,
-            'due' => array_map(static fn (Deadline $deadline): array => [CountdownStep::tryFrom($deadline->key) === null ? $own[$deadline->key] ?? '' : __("countdown.{$deadline->key}"), $deadline->due->iso], array_values($due)),
+            'day' => $planter->workshop->sayDay($planter->workshop->today()),
+            'due' => array_map(static fn (Deadline $deadline): array => [CountdownStep::tryFrom($deadline->key) === null ? $own[$deadline->key] ?? '' : __("countdown.{$deadline->key}"), $planter->workshop->sayDay($deadline->due)], array_values($due)),
             'open' => self::places($decisions->found, static fn (Found $found): bool => $found->isOpen() && $found->reading !== null, $wording),
             'again' => self::places($decisions->found, $decisions->isDone(...), $wording),
             'work' => $work,

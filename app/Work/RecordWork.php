@@ -23,7 +23,6 @@ final readonly class RecordWork
     public function __construct(
         private Change $change,
         private OpenWork $work,
-        private LearnMinutes $learn,
     ) {
     }
 
@@ -51,7 +50,7 @@ final readonly class RecordWork
                     throw new NotTaken($notTaken->receipts, $name);
                 }
             }
-            ($this->learn)($planter);
+            $affected->work = true;
 
             return $receipts;
         });

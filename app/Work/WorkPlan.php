@@ -49,13 +49,13 @@ final readonly class WorkPlan
     /**
      * When a piece is worked on, a stretch for each day.
      *
-     * @return list<array{day: string, from: int, to: int}> minutes of the day, 0 to 1440
+     * @return list<array{day: Day, from: int, to: int}> minutes of the day, 0 to 1440
      */
     public function stretches(Placed $placed): array
     {
         $hours = WorkHours::together(array_map(fn (int $person): WorkHours => $this->hours[$person], $placed->people()));
 
-        return array_map(fn (array $of): array => ['day' => $this->first->plusDays($of[0])->iso, 'from' => $of[1], 'to' => $of[2]], $hours?->stretches($placed->start, $placed->finish) ?? []);
+        return array_map(fn (array $of): array => ['day' => $this->first->plusDays($of[0]), 'from' => $of[1], 'to' => $of[2]], $hours?->stretches($placed->start, $placed->finish) ?? []);
     }
 
     /** The same, as it is kept now. */

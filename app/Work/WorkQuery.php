@@ -28,7 +28,7 @@ final readonly class WorkQuery
     /** @return list<Planter> all of a workshop, each with its spec sheet and the workshop */
     public static function planters(Workshop $workshop): array
     {
-        return array_values($workshop->planters()->with('specSheet')->get()
+        return array_values($workshop->ownPlanters()->with('specSheet')->get()
             ->each(static fn (Planter $of): Planter => $of->setRelation('workshop', $workshop))->all());
     }
 

@@ -48,7 +48,7 @@ final readonly class WorkSheet
         $now = CarbonImmutable::now('UTC');
         foreach ($this->placed() as [$placed, $of]) {
             foreach ($this->plan->stretches($placed) as $index => ['day' => $day, 'from' => $from, 'to' => $to]) {
-                $midnight = new DateTimeImmutable($day, $this->workshop->zone());
+                $midnight = new DateTimeImmutable($day->iso, $this->workshop->zone());
                 $calendar->add($calendar->createComponent('VEVENT', [
                     'UID' => 'work-'.hash('xxh128', $placed->task)."-{$of->planter->id}".($index === 0 ? '' : '-'.($index + 1)).'@ustrel',
                     'DTSTAMP' => new DateTimeImmutable($now->toIso8601String()),
@@ -68,13 +68,14 @@ final readonly class WorkSheet
     /** By day and person a card for each piece, and what to pick from the shelf. A PDF. */
     public function cards(): string
     {
+        $dates = $this->workshop->dates();
         $days = $picks = [];
         foreach ($this->placed() as [$placed, $of]) {
-            $begins = $this->at($placed->start);
-            $days[$begins->format('l j F Y')][$this->person($placed)][] = ['begins' => $begins->format('H:i'), 'of' => $of];
+            $day = $dates->long($this->plan->first->plusDays(intdiv($placed->start, 1440)));
+            $days[$day][$this->person($placed)][] = ['begins' => $dates->clock($placed->start % 1440), 'of' => $of];
             foreach ($of->parts as [$place, $type, $arrival]) {
                 $name = $type === null ? __("slot.{$place->slot->value}") : trim("{$type->name} {$type->own_number}");
-                $when = $arrival->isHere ? __('work.here') : __($arrival->isOrdered ? 'work.comes' : 'work.if_ordered', ['day' => $arrival->on->iso ?? '']);
+                $when = $arrival->isHere ? __('work.here') : __($arrival->isOrdered ? 'work.comes' : 'work.if_ordered', ['day' => $arrival->on === null ? '' : $this->workshop->sayDay($arrival->on)]);
                 $picks[$name][$when] = ($picks[$name][$when] ?? 0) + 1;
             }
         }

@@ -9,6 +9,8 @@ use App\Models\Wear\AcresEntry;
 use App\Models\Workshop;
 use App\Record\Affected;
 use App\Record\Change;
+use App\Record\ChangedMeanwhile;
+use App\Record\Document;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Ustrel\Core\Wear\Acres\Ground;
@@ -26,10 +28,16 @@ final readonly class EditWorkshop
     {
     }
 
-    /** @param  array<string, mixed>  $columns  only those that are to be set */
-    public function __invoke(int $workshopId, array $columns): Workshop
+    /**
+     * @param  array<string, mixed>  $columns  only those that are to be set
+     * @param  array<string, string>  $seen  versions of those that were looked at before
+     *
+     * @throws ChangedMeanwhile
+     */
+    public function __invoke(int $workshopId, array $columns, array $seen = []): Workshop
     {
-        return $this->change->ofYard($workshopId, static function (Workshop $workshop) use ($columns): ?Closure {
+        return $this->change->ofYard($workshopId, static function (Workshop $workshop) use ($columns, $seen): ?Closure {
+            Document::assertUntouched($workshop, $columns, $seen);
             $workshop->fill($columns);
             [$counts, $newZone, $newGround] = [$workshop->isDirty(self::OF_JUDGEMENT), $workshop->isDirty('time_zone'), $workshop->isDirty('ground_factors')];
             $workshop->save();

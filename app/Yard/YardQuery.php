@@ -49,6 +49,7 @@ final class YardQuery
                 return $this->summary($planter, $walk, $thisSeason, $ribbon, RibbonRow::ofWholePlanter($lines));
             })
             ->sortBy([
+                static fn (YardPlanter $a, YardPlanter $b): int => $a->planter->is_sample <=> $b->planter->is_sample,
                 static fn (YardPlanter $a, YardPlanter $b): int => $b->urgency <=> $a->urgency,
                 static fn (YardPlanter $a, YardPlanter $b): int => $a->planter->name <=> $b->planter->name,
             ])

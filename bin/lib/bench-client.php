@@ -48,23 +48,24 @@ final class Client
     }
 }
 
-/** Compressed bytes of the script that a first visit to a screen loads. */
-function scriptBytes(string $screen): int
+/** @return array{float, float} compressed kilobytes of script and of style that a first visit to a screen loads */
+function firstVisit(string $screen): array
 {
     $build = dirname(__DIR__, 2).'/public/build';
     $manifest = json_decode((string) file_get_contents("{$build}/manifest.json"), true, 16, JSON_THROW_ON_ERROR);
     $files = [];
-    $visit = function (string $key) use (&$visit, &$files, $manifest): void {
-        if (isset($files[$key])) {
+    $visit = function (string $key) use (&$visit, &$files, $manifest, $build): void {
+        if (isset($files[$manifest[$key]['file']])) {
             return;
         }
-        $files[$key] = $manifest[$key]['file'];
+        foreach ([$manifest[$key]['file'], ...$manifest[$key]['css'] ?? []] as $file) {
+            $files[$file] = strlen((string) gzencode((string) file_get_contents("{$build}/{$file}"), 6)) / 1000;
+        }
         array_map($visit, $manifest[$key]['imports'] ?? []);
     };
     $visit('resources/js/main.ts');
     $visit("resources/js/{$screen}.vue");
+    $of = static fn (string $kind): float => array_sum(array_filter($files, static fn (string $file): bool => str_ends_with($file, $kind), ARRAY_FILTER_USE_KEY));
 
-    return array_sum(array_map(
-        static fn (string $file): int => str_ends_with($file, '.js') ? strlen((string) gzencode((string) file_get_contents("{$build}/{$file}"), 6)) : 0, $files,
-    ));
+    return [$of('.js'), $of('.css')];
 }

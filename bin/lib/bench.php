@@ -210,8 +210,11 @@ $report('Statements to the database for it', (float) $fitted['statements'], 12, 
 [$milliseconds, $megabytes] = forecastOf48Rows();
 $report('Forecast of 48 rows, all slots, in core', $milliseconds, 50, 'ms');
 $report('Memory that it takes', $megabytes, 32, 'MB');
-$report('Script of a first visit (yard), compressed', scriptBytes('yard/YardScreen') / 1000, 300, 'kB');
-$report('Script of a first visit straight to a walk, compressed', scriptBytes('walk/WalkScreen') / 1000, 300, 'kB');
+foreach (['yard' => 'yard/YardScreen', 'walk' => 'walk/WalkScreen'] as $to => $screen) {
+    [$script, $style] = firstVisit($screen);
+    $report("Script of a first visit straight to the {$to}, compressed", $script, 220, 'kB');
+    $report("Style of a first visit straight to the {$to}, compressed", $style, 30, 'kB');
+}
 
 $start = hrtime(true);
 Artisan::call('ustrel:inflate', ['--readings' => LARGE]);

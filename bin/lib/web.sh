@@ -41,13 +41,15 @@ CONF
 
 # What every answer carries, also a file's. Scripts come from here alone; Vuetify writes its theme into a style of the page.
 security_headers() {
-    cat <<'CONF'
+    # Of bin/dev, from whose port the client comes as it is written.
+    local dev=${VITE_PORT:+ http://127.0.0.1:$VITE_PORT ws://127.0.0.1:$VITE_PORT}
+    cat <<CONF
 add_header X-Content-Type-Options nosniff always;
 add_header X-Frame-Options DENY always;
 add_header Referrer-Policy same-origin always;
 add_header Permissions-Policy "accelerometer=(), camera=(), geolocation=(), gyroscope=(), magnetometer=(), microphone=(), payment=(), usb=()" always;
 add_header Cross-Origin-Opener-Policy same-origin always;
-add_header Content-Security-Policy "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' blob: data:; connect-src 'self'; worker-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'" always;
+add_header Content-Security-Policy "default-src 'self'$dev; script-src 'self'$dev; style-src 'self' 'unsafe-inline'$dev; img-src 'self' blob: data:$dev; connect-src 'self'$dev; worker-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'" always;
 CONF
     [[ "${APP_URL:-}" == https://* ]] && echo 'add_header Strict-Transport-Security "max-age=31536000" always;'
     return 0

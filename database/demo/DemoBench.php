@@ -101,7 +101,7 @@ final readonly class DemoBench
         };
         $meters = [];
         for ($row = 1; $row <= $planter->row_count; $row++) {
-            $meters[$row] = Meter::query()->create(['workshop_id' => $technician->workshop_id, 'serial' => sprintf('T-%02d', $row)])->id;
+            $meters[$row] = Meter::query()->create(['workshop_id' => $technician->workshop_id, 'serial' => sprintf('M-%02d', $row)])->id;
             $move($meters[$row], MeterTo::Row, $row, $today->subYears(self::SEASONS)->subMonth());
         }
         $move($meters[7], MeterTo::Row, 8, $today->subYears(2));

@@ -64,7 +64,7 @@ final class DemoHistory
             ['Seed tube guard with clearance', 'T-121', [Slot::SeedTubeGuard], 1, 26, 10, $miles(1000), $inches('7/8', 14) + ['clearance' => true]],
             [self::PLAIN_TUBE, 'T-130', [Slot::SeedTube], 1, 44, 7, $miles(500), []],
             [self::HARD_TUBE, 'T-131', [Slot::SeedTube], 1, 61, 14, $miles(900), []],
-            ['Gauge wheel tyre', 'T-140', [Slot::GaugeTyre], 2, 33, 7, null, []],
+            ['Gauge wheel tire', 'T-140', [Slot::GaugeTyre], 2, 33, 7, null, []],
             ['Gauge wheel arm bushing kit', 'T-141', [Slot::GaugeArmBushing], 2, 28, 9, $miles(1500), []],
             ['Fertilizer blade 16 in', 'T-150', [Slot::FertilizerBlade], 1, 52, 12, $miles(1200), $inches('16', 256)],
             ['Fertilizer boot', 'T-151', [Slot::FertilizerBoot], 1, 34.5, 12, null, []],
@@ -99,7 +99,7 @@ final class DemoHistory
         foreach (array_keys(self::FIELDS) as $turn => $field) {
             $ground = $this->demo->ground;
             $lines[] = [
-                'id' => DemoScenario::uuid("{$this->planter->name} {$start->year} {$field}"),
+                'id' => DemoScenario::uuid("{$this->planter->id} {$start->year} {$field}"),
                 'planter_id' => $this->planter->id,
                 'day' => $start->addDays($turn)->toDateString(),
                 'field' => $field,
@@ -188,7 +188,7 @@ final class DemoHistory
         Reading::query()->where('id', $before->id)->delete();
         Reading::query()->insert(['value' => $short, 'typed' => sprintf('%d mm', round($short))] + $read);
         LedgerEvent::query()->insert([
-            'id' => DemoScenario::uuid("{$this->planter->name} shims {$row}"), 'planter_id' => $this->planter->id, 'kind' => 'shims_moved', 'row_number' => $row,
+            'id' => DemoScenario::uuid("{$this->planter->id} shims {$row}"), 'planter_id' => $this->planter->id, 'kind' => 'shims_moved', 'row_number' => $row,
             'slot' => Slot::OpenerBlade->value, 'side' => Side::Centre->value, 'pairs' => -1, 'contact_before' => $short,
             'happened_at' => $at, 'recorded_at' => $at, 'user_id' => $this->technician->id,
         ]);
@@ -206,7 +206,7 @@ final class DemoHistory
      */
     private function fitted(string $what, int $row, Slot $slot, Side $side, string $type, CarbonImmutable $at, array $more): array
     {
-        $id = DemoScenario::uuid("{$this->planter->name} {$what}");
+        $id = DemoScenario::uuid("{$this->planter->id} {$what}");
 
         return $more + [
             'id' => $id, 'planter_id' => $this->planter->id, 'kind' => 'fitted', 'row_number' => $row, 'slot' => $slot->value, 'side' => $side->value,

@@ -56,7 +56,7 @@ final readonly class DemoPlanter
      * @param  list<int>  $sections
      * @param  float  $acres  planted in a season
      * @param  float  $wear  inches of blade diameter a season
-     * @param  list<int>  $tyreTracks  rows behind the tractor's tyres: the ground is firmer and wears a fifth faster
+     * @param  list<int>  $tyreTracks  rows behind the tractor's tires: the ground is firmer and wears a fifth faster
      * @param  array<int, float>  $extraWear  rows that wear this many times as fast as their neighbours
      * @param  int|null  $contactLost  a row whose blades have lost contact this season
      * @param  array<string, array{State, list<Chip>}>  $found  what this season's walk finds, by place key
@@ -127,6 +127,14 @@ final readonly class DemoPlanter
             ),
             new self('Pell Cottage', 'Pell Garden', RowUnitType::Plate, Equipment::typicalOf(RowUnitType::Plate), [2], 30, 52, 24, new Ground(tillage: Tillage::Worked), 0.04, []),
         ];
+    }
+
+    public static function sample(): self
+    {
+        return new self(
+            'Made up', 'Sample planter', RowUnitType::Vacuum, Equipment::typicalOf(RowUnitType::Vacuum), [6], 30, 24, 300, new Ground(Soil::Loam), 0.11, [], 4, [3 => 2.0], 2,
+            ['1:seed_tube:centre' => [State::Change, [Chip::CurledLip]], '2:gauge_touch:left' => [State::Gap, []], '4:closing_bearing:right' => [State::Change, [Chip::Rough]]],
+        );
     }
 
     public function isHalfWalked(): bool

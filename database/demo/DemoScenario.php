@@ -16,6 +16,7 @@ use App\Record\Affected;
 use App\Record\Change;
 use App\Walk\Board\StoredAnswer;
 use App\Wear\LearnMeasuring;
+use App\Yard\FirstDay\FirstDay;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -44,12 +45,16 @@ final readonly class DemoScenario
 
     private const SECONDS_A_READING = 15;
 
+    /** Of the planter that is walked half. */
+    private const ROWS_DECIDED = 5;
+
     public function __construct(
         private Change $change,
         private LearnMeasuring $learn,
         private DemoWork $work,
         private DemoBench $bench,
         private DemoField $field,
+        private FirstDay $firstDay,
     ) {
     }
 
@@ -72,9 +77,10 @@ final readonly class DemoScenario
             }
         });
         // As when their last walks were finished.
-        Planter::query()->with('specSheet')->orderBy('id')->get()->each(fn (Planter $planter) => ($this->learn)($planter));
+        Workshop::query()->orderBy('id')->get()->each(fn (Workshop $workshop) => ($this->learn)($workshop->id));
         $worked = Planter::query()->where('name', DemoPlanter::WORKED)->firstOrFail();
         $wren = User::query()->where('email', self::EMAIL)->firstOrFail();
+        $this->work->decideFirstRows(Planter::query()->where('name', DemoPlanter::BENCHED)->firstOrFail(), $wren, self::ROWS_DECIDED);
         $this->bench->load(Planter::query()->where('name', DemoPlanter::BENCHED)->firstOrFail(), $wren);
         $this->work->load($worked, $wren);
         $this->field->load($wren);
@@ -84,6 +90,7 @@ final readonly class DemoScenario
     private function workshop(string $name, array $people): User
     {
         $workshop = Workshop::query()->create(['name' => $name, 'is_demo' => true]);
+        $this->firstDay->skipAll($workshop);
         foreach ($people as [$person, $email, $role]) {
             User::query()->create([
                 'workshop_id' => $workshop->id, 'name' => $person, 'email' => $email, 'password' => self::PASSWORD, 'role' => $role,
@@ -93,7 +100,13 @@ final readonly class DemoScenario
         return User::query()->where('workshop_id', $workshop->id)->orderBy('id')->firstOrFail();
     }
 
-    private function planter(DemoPlanter $demo, User $technician, CarbonImmutable $today): void
+    /** A planter to play with in a shop of its own. */
+    public function sample(User $user, CarbonImmutable $today): Planter
+    {
+        return $this->planter(DemoPlanter::sample(), $user, $today, true);
+    }
+
+    private function planter(DemoPlanter $demo, User $technician, CarbonImmutable $today, bool $isSample = false): Planter
     {
         $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', $demo->type->value)->firstOrFail();
         $planter = Planter::query()->create([
@@ -109,6 +122,7 @@ final readonly class DemoScenario
             'planting_start' => $today->addDays($demo->daysToPlanting)->toDateString(),
             'planned_acres' => $demo->acres,
             'planting_days' => 12,
+            'is_sample' => $isSample,
         ]);
         $history = new DemoHistory($planter, $technician, $demo);
 
@@ -120,12 +134,14 @@ final readonly class DemoScenario
             $this->walk($planter, $sheet, $technician, $demo, $today->subDay()->setTime(13, 10), self::PAST_SEASONS, $demo->rowsWalked);
         }
         $history->write(self::PAST_SEASONS);
-        if ($demo->isHalfWalked()) {
+        if ($demo->isHalfWalked() && ! $isSample) {
             DemoSeason::plan($planter, $technician, $today);
         }
         $this->change->of($planter, static function (Planter $planter, Affected $touched): void {
             $touched->everything = true;
         });
+
+        return $planter;
     }
 
     /** @param  int  $seasonsRun since the blades were new */
@@ -135,7 +151,7 @@ final readonly class DemoScenario
         $finished = $rows === $planter->row_count;
         $season = $planter->season() - (self::PAST_SEASONS - $seasonsRun);
         $walk = new Walk([
-            'id' => self::uuid("{$planter->name} {$season}"),
+            'id' => self::uuid("{$planter->id} {$season}"),
             'planter_id' => $planter->id,
             'season' => $season,
             'kind' => WalkKind::PreSeason,
@@ -177,7 +193,7 @@ final readonly class DemoScenario
         foreach (array_chunk($readings, 1000) as $chunk) {
             Reading::query()->insert($chunk);
         }
-        if ($seasonsRun === self::PAST_SEASONS - 1 && $demo->isHalfWalked()) {
+        if ($seasonsRun === self::PAST_SEASONS - 1 && $demo->isHalfWalked() && ! $planter->is_sample) {
             $this->hardJoint($walk, $technician);
         }
     }

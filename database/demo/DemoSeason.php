@@ -70,7 +70,7 @@ final class DemoSeason
                 ['name' => 'liquid', 'holds' => 600, 'rate' => 8, 'unit' => 'gal', 'crop' => null],
             ],
             'own_items' => [
-                ['id' => DemoScenario::uuid("{$planter->name} tyres"), 'title' => 'Lift-assist tyre back from the tyre shop', 'due' => $today->subDays(2)->toDateString(), 'done' => false],
+                ['id' => DemoScenario::uuid("{$planter->name} tires"), 'title' => 'Lift-assist tire back from the tire shop', 'due' => $today->subDays(2)->toDateString(), 'done' => false],
                 ['id' => DemoScenario::uuid("{$planter->name} maps"), 'title' => 'Ask Ardle Bank for the field maps', 'due' => $today->subDays(1)->toDateString(), 'done' => false],
                 ['id' => DemoScenario::uuid("{$planter->name} oil"), 'title' => 'Order hydraulic oil', 'due' => $today->subDays(6)->toDateString(), 'done' => true],
             ],

@@ -34,12 +34,16 @@ final readonly class DemoWork
     ) {
     }
 
+    /** The proposals of the first rows are accepted, so that there is work to plan; the rest waits for a decision. */
+    public function decideFirstRows(Planter $planter, User $technician, int $rows): void
+    {
+        $this->decide($planter, $technician, CarbonImmutable::now()->toIso8601ZuluString('millisecond'), $rows);
+    }
+
     public function load(Planter $planter, User $technician): void
     {
-        $planter->load(['specSheet', 'workshop']);
         $at = CarbonImmutable::now()->toIso8601ZuluString('millisecond');
-        $walk = $planter->walks()->latest('started_at')->firstOrFail();
-        $this->decideAll($planter, $walk, $technician, $at);
+        $this->decide($planter, $technician, $at, $planter->row_count);
         ($this->whole)($planter, $technician, static fn (Planter $of): OwnJobs => new OwnJobs($of), [['id' => DemoScenario::uuid('own work'), 'row' => 12, 'title' => 'Weld the hopper bracket', 'minutes' => 45, 'blocks' => true, 'happened_at' => $at]]);
         ($this->keep)($technician, $planter, 0, true, [], []);
         $pieces = array_values(array_filter($this->open->on($planter, [], $planter->workshop->today()), static fn (PlannedWork $of): bool => $of->piece->jobs !== []));
@@ -58,12 +62,14 @@ final readonly class DemoWork
         }
     }
 
-    private function decideAll(Planter $planter, Walk $walk, User $technician, string $at): void
+    private function decide(Planter $planter, User $technician, string $at, int $rows): void
     {
+        $planter->load(['specSheet', 'workshop']);
+        $walk = $planter->walks()->latest('started_at')->firstOrFail();
         $decisions = array_map(static fn (Found $found): array => [
-            'id' => DemoScenario::uuid("decided {$found->place->key()}"), 'row' => $found->place->row, 'check' => $found->place->check->value, 'side' => $found->place->side->value,
+            'id' => DemoScenario::uuid("decided {$planter->id} {$found->place->key()}"), 'row' => $found->place->row, 'check' => $found->place->check->value, 'side' => $found->place->side->value,
             'action' => $found->proposal->action->value, 'happened_at' => $at,
-        ], $this->decide->of($planter)->found);
+        ], array_values(array_filter($this->decide->of($planter)->found, static fn (Found $found): bool => $found->place->row <= $rows)));
         ($this->take)($walk, $technician, fn (Walk $of): DecisionEvents => new DecisionEvents($of, $this->decide), $decisions);
     }
 

@@ -13,7 +13,7 @@ use App\Models\Workshop;
 use App\Record\Affected;
 use App\Record\Change;
 use App\Walk\Board\StoredAnswer;
-use App\Walk\ReasonShape;
+use App\Walk\StoredReason;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Support\Facades\DB;
@@ -91,7 +91,7 @@ final class LargeWorkshop
         $this->blades($planter, $by, $start->subYears($seasons)->subDays(60));
         $this->change->of($planter, static function (Planter $planter, Affected $touched) use ($counted): void {
             $touched->rows = array_fill_keys(range(1, $planter->row_count), true);
-            $touched->forecasts = true;
+            $touched->forecasts = $touched->ended = true;
             $touched->counted = array_fill_keys($counted, true);
         });
     }
@@ -127,7 +127,7 @@ final class LargeWorkshop
         $columns = StoredAnswer::columns($answer);
         $id = (string) Str::uuid7();
         $life = $answer->quantity === null ? null : $check->rule->lifeLeft($answer->quantity);
-        $reasons = json_encode(array_map(ReasonShape::of(...), $judgement->reasons), JSON_THROW_ON_ERROR);
+        $reasons = json_encode(array_map(StoredReason::of(...), $judgement->reasons), JSON_THROW_ON_ERROR);
 
         return [
             [

@@ -1,7 +1,7 @@
 import './styles/reset.css'
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
 import '@fontsource-variable/atkinson-hyperlegible-mono/index.css'
-import 'vuetify/styles'
+import 'vuetify/styles/core'
 import './styles/base.css'
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createPinia } from 'pinia'
@@ -22,10 +22,9 @@ const vuetify = createVuetify({
     VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
     VCombobox: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
     VAutocomplete: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
-    VBtn: { rounded: 'lg', elevation: 0 },
   },
 })
 
 createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: queries }).use(router).use(vuetify).mount('#app')
 
-if (import.meta.env.PROD) void keepClientOnDevice()
+if (import.meta.env.PROD) void router.isReady().then(keepClientOnDevice)

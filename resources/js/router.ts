@@ -1,6 +1,20 @@
-import { createRouter, createWebHistory, type RouteLocation } from 'vue-router'
+import { createRouter, createWebHistory, START_LOCATION, type RouteLocation } from 'vue-router'
 import { useOutbox } from './offline/outbox'
+// The first that anybody sees: with the client itself, not a round trip later.
+import SignInScreen from './people/entry/SignInScreen.vue'
 import { useSession } from './session'
+import { getGuideAhead } from './walk/guide'
+import { getBoardAhead } from './walk/queries'
+import { getWorkAhead } from './work/queries'
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    /** For who is not signed in too. */
+    open?: boolean
+    /** What the screen shows first is asked for while its parts still come. */
+    ahead?: (planter: number) => unknown
+  }
+}
 
 /** Where the screens went that once had a tab of their own. */
 const moved = {
@@ -14,7 +28,7 @@ const moved = {
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/sign-in', name: 'sign-in', component: () => import('@/people/entry/SignInScreen.vue') },
+    { path: '/sign-in', name: 'sign-in', component: SignInScreen },
     // Links, each with its secret behind the #, for who is not signed in yet.
     { path: '/set-up', meta: { open: true }, component: () => import('@/people/entry/SetUpScreen.vue') },
     { path: '/join', meta: { open: true }, component: () => import('@/people/entry/JoinScreen.vue') },
@@ -24,6 +38,7 @@ export const router = createRouter({
     { path: '/activity', name: 'activity', component: () => import('@/people/ActivityScreen.vue') },
     { path: '/account', name: 'account', component: () => import('@/people/AccountScreen.vue') },
     { path: '/', name: 'yard', component: () => import('@/yard/YardScreen.vue') },
+    { path: '/today', name: 'today', component: () => import('@/today/TodayScreen.vue') },
     { path: '/planters/new', name: 'new-planter', component: () => import('@/yard/PlanterScreen.vue') },
     {
       path: '/planters/:planter(\\d+)/edit',
@@ -34,6 +49,7 @@ export const router = createRouter({
     {
       path: '/planters/:planter(\\d+)/board',
       name: 'board',
+      meta: { ahead: getBoardAhead },
       component: () => import('@/walk/board/BoardScreen.vue'),
       props: (route) => ({
         planterId: Number(route.params.planter),
@@ -62,6 +78,7 @@ export const router = createRouter({
     {
       path: '/planters/:planter(\\d+)/work',
       name: 'work',
+      meta: { ahead: getWorkAhead },
       component: () => import('@/work/WorkScreen.vue'),
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
@@ -80,6 +97,7 @@ export const router = createRouter({
     {
       path: '/planters/:planter(\\d+)/walk',
       name: 'walk',
+      meta: { ahead: getGuideAhead },
       component: () => import('@/walk/WalkScreen.vue'),
       props: (route) => ({ planterId: Number(route.params.planter) }),
     },
@@ -143,6 +161,12 @@ export const router = createRouter({
       component: () => import('@/spec/SpecSheetScreen.vue'),
       props: (route) => ({ sheetId: Number(route.params.sheet) }),
     },
+    {
+      path: '/help/:chapter?',
+      name: 'help',
+      component: () => import('@/help/HelpScreen.vue'),
+      props: (route) => ({ chapter: route.params.chapter || undefined }),
+    },
     // Addresses of before.
     ...Object.entries(moved).map(([path, to]) => ({
       path: `/planters/:planter(\\d+)/${path}`,
@@ -152,16 +176,32 @@ export const router = createRouter({
   ],
 })
 
-router.beforeEach(async (to) => {
+const isPhone = () => window.matchMedia('(max-width: 700px)').matches
+
+/** Begins to get the parts of a screen, while the device still looks who is signed in. */
+function getPartsAhead({ matched }: RouteLocation): void {
+  for (const part of matched.flatMap(({ components }) => Object.values(components ?? {})))
+    if (typeof part === 'function') void (part as () => Promise<unknown>)().catch(() => undefined)
+}
+
+router.beforeEach(async (to, from) => {
+  getPartsAhead(to)
   if (to.meta.open) return
   const session = useSession()
+  const isIn = () => session.me !== null
   // Without a signal, and with nobody known to this device, there is only the way to sign in.
-  if (session.me === null) {
-    await session.load().catch(() => undefined)
-    if (session.me !== null) await useOutbox().known()
+  if (!isIn()) {
+    const { said } = await session.load()
+    if (!isIn() && to.name === 'sign-in') void said.then(() => (isIn() ? router.replace('/') : undefined))
+    else if (!isIn()) await said
+    if (isIn()) await useOutbox().known()
   }
-  if (session.me === null && to.name !== 'sign-in') return { name: 'sign-in', query: { to: to.fullPath } }
-  if (session.me !== null && to.name === 'sign-in') return { name: 'yard' }
+  if (!isIn() && to.name !== 'sign-in') return { name: 'sign-in', query: { to: to.fullPath } }
+  if (isIn() && to.name === 'sign-in') return { name: 'yard' }
+  // A phone opens with what there is to do.
+  const isArriving = from === START_LOCATION || from.meta.open || from.name === 'sign-in'
+  if (to.name === 'yard' && isArriving && isPhone() && session.may('record')) return { name: 'today' }
+  if (to.params.planter !== undefined) void to.meta.ahead?.(Number(to.params.planter))
 })
 
 // Another version may have come while the page was open: its parts are got with the page.

@@ -3,14 +3,22 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { api, body, Refusal, renewToken, speakAs } from './api/client'
 import type { Me } from './api/types'
-import { clearDevice, keep, lastKept, owesSignOut, remembered } from './offline/remember'
+import { writeDatesAs } from './dates'
+import { clearDevice, forget, keep, lastKept, owesSignOut, remembered } from './offline/remember'
 import { seal, unseal } from './offline/seal'
 
 /** Who is signed in on this device, and how they like it shown. */
 export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null)
+  const hasLapsed = ref(false)
   /** Set while a session that was there has ended: the work stays on the screen and sign-in comes over it. */
-  const lapsed = ref(false)
+  const lapsed = computed({
+    get: () => hasLapsed.value,
+    // An answer that comes after somebody has gone says nothing new.
+    set: (has: boolean) => (hasLapsed.value = has && me.value !== null),
+  })
+  /** Set where the session turns out to have ended before this page was opened: there is only the way to sign in. */
+  const ended = ref(false)
   const units = computed(() => me.value?.units ?? 'in')
   /** Where a day begins: the workshop's time zone. */
   const timeZone = computed(() => me.value?.time_zone ?? 'UTC')
@@ -24,6 +32,7 @@ export const useSession = defineStore('session', () => {
 
   function become(person: Me | null): void {
     speakAs(person?.id)
+    writeDatesAs(person?.number_style ?? null)
     me.value = person
   }
 
@@ -38,22 +47,39 @@ export const useSession = defineStore('session', () => {
     await seal(person.id, person.seal).catch((error: unknown) => console.warn('Not sealed', error))
   }
 
-  /** Without a signal it is who was signed in last. */
-  async function load(): Promise<void> {
+  /**
+   * Who was here last is here at once, with a signal or without. The server is asked meanwhile whether that still holds;
+   * what it says comes as `said`.
+   */
+  async function load(): Promise<{ said: Promise<void> }> {
     if (await owesSignOut.isOwed()) {
       await tellSignedOut()
-      if (await owesSignOut.isOwed()) return
+      if (await owesSignOut.isOwed()) return { said: Promise.resolve() }
     }
+    const last = await lastKept<Me>('me')
+    if (last !== undefined) await arrive(last)
+    return { said: confirm(last).catch(() => undefined) }
+  }
+
+  async function confirm(last?: Me): Promise<void> {
+    // Whoever has come or gone meanwhile is not undone by an answer about the one before.
+    const isSame = () => me.value?.id === last?.id
     try {
-      await arrive(await remembered('me', (signal) => body(api.GET('/api/me', { signal }))))
+      const person = await remembered('me', (signal) => body(api.GET('/api/me', { signal })))
+      if (isSame()) await arrive(person)
     } catch (error) {
       if (!(error instanceof Refusal && error.isSignedOut)) throw error
-      // The session has ended meanwhile: who was here last has left.
-      const last = await lastKept<Me>('me')
-      if (last) await leave(last)
+      if (last === undefined || !isSame()) return
+      await leave(last)
+      await forget('me')
       become(null)
+      lapsed.value = false
+      ended.value = true
     }
   }
+
+  /** After something was changed that hangs on the person or the workshop. */
+  const refresh = () => confirm(me.value ?? undefined)
 
   /** Lets somebody in: with a password, or by a link. */
   async function enter(ask: () => Promise<Me>): Promise<void> {
@@ -67,6 +93,7 @@ export const useSession = defineStore('session', () => {
         return ask()
       })
     await owesSignOut.settle()
+    ended.value = false
     if (me.value !== null && me.value.id !== person.id) await leave(me.value)
     await arrive(person)
     void keep('me', person)
@@ -111,5 +138,5 @@ export const useSession = defineStore('session', () => {
     }
   }
 
-  return { me, lapsed, units, timeZone, theme, may, load, enter, signIn, signOut, change }
+  return { me, lapsed, ended, units, timeZone, theme, may, load, refresh, enter, signIn, signOut, change }
 })

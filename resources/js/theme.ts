@@ -1,7 +1,7 @@
 import type { ThemeDefinition } from 'vuetify'
 
 /*
- * The colours of Ustrel, once. Vuetify makes each a CSS variable, --v-theme-NAME as "r,g,b";
+ * The colors of Ustrel, once. Vuetify makes each a CSS variable, --v-theme-NAME as "r,g,b";
  * styles/base.css gives those the short names that the components use. All text pairs are 4.5:1 or better.
  */
 const light = {

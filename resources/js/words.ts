@@ -1,17 +1,17 @@
 import { shallowReactive } from 'vue'
 import type { Fault } from './measure/number'
-import type { Check, CheckKey, PlaceRef } from './api/types'
+import type { Check, PlaceRef } from './api/types'
+import { dictionary } from './dictionary'
 
-const files = import.meta.glob<Record<string, string>>('../../lang/en/*.json', { eager: true, import: 'default' })
-const shipped: Readonly<Record<string, string>> = Object.assign({}, ...Object.values(files))
 /** Names of the shop's own checks, as a sheet or a walk brings them. */
 const own = shallowReactive<Record<string, string>>({})
-const wordOf = (key: string): string | undefined => own[key] ?? shipped[key]
+/** What there is of a key: the shop's own first. */
+export const wordOf = (key: string): string | undefined => own[key] ?? dictionary[key]
 
 /** What of a group there are words for, as the slots under `slot.`, in the order in which they stand there. */
 export function wordsOf(group: string): string[] {
   const start = `${group}.`
-  return Object.keys(shipped).flatMap((key) => (key.startsWith(start) ? [key.slice(start.length)] : []))
+  return Object.keys(dictionary).flatMap((key) => (key.startsWith(start) ? [key.slice(start.length)] : []))
 }
 
 /** The wording of lang/en, the same that the server uses; `:name` is filled from `fill`. */
@@ -30,20 +30,17 @@ export function sayCheck({ check, side }: Pick<PlaceRef, 'check' | 'side'>): str
   return `${say(`check.${check}`)} ${say(`side.${side}`)}`.trim()
 }
 
+/** How the shop's own checks are made, by check. */
+export const ownHow = shallowReactive<Record<string, string>>({})
+
 /** Takes the names of the shop's own checks in, as a sheet or a walk brings them. */
 export function learnNames(checks: Pick<Check, 'key' | 'own' | 'rule'>[]): void {
   for (const { key, own: said, rule } of checks) {
     if (said === null) continue
     own[`check.${key}`] = own[`measure.${key}`] = said.name
-    own[`howto.${key}`] = said.how
+    ownHow[key] = said.how
     if (rule === 'at_most') own[`figure.limit.${key}`] = say('figure.limit.at_most')
   }
-}
-
-/** How a check is made, in a few lines; of the shop's own in one or none. */
-export function howTo(key: CheckKey): string[] {
-  const lines = [1, 2, 3].flatMap((line) => wordOf(`howto.${key}.${line}`) ?? [])
-  return lines.length > 0 ? lines : [wordOf(`howto.${key}`) ?? ''].filter(Boolean)
 }
 
 /** A word cut down to what fits a cell, where there is a shorter one. */
@@ -54,19 +51,6 @@ export function sayBriefly(key: string): string {
 /** Where a place is, as `Row 6` or `Whole planter`. */
 export function sayRow(row: number): string {
   return row === 0 ? 'Whole planter' : `Row ${row}`
-}
-
-/** What was done to a row's inner shims, on both sides or on one. */
-export function sayShims({ pairs, side }: { pairs: number; side?: string | null }): string {
-  const one = side === 'left' || side === 'right' ? say(`shims.on_${side}`) : say('shims.on_each')
-  return say(pairs < 0 ? 'shims.were_taken_out' : 'shims.were_added', { count: Math.abs(pairs), side: one })
-}
-
-/** Which shims to move, as `take 2 out on each side` or `take 2 out on the left and add 1 on the right`. */
-export function sayMoves({ left, right }: { left: number; right: number }): string {
-  const move = (count: number, where: string) =>
-    count === 0 ? [] : [say(`shims.moves.${count < 0 ? 'out' : 'in'}_${where}`, { count: Math.abs(count) })]
-  return left === right ? move(left, 'both').join('') : [...move(left, 'left'), ...move(right, 'right')].join(' and ')
 }
 
 /** A word that a check may have of its own, such as the limit of a play, which is "over" and not "under". */

@@ -22,7 +22,7 @@ it('keeps a run with its singulation and interval, puts it right and takes it ba
     ($this->run)(['id' => $id])->assertOk();
     ($this->run)(['id' => $id, 'skips' => 7])->assertConflict();
     $run = ($this->bench)()['runs'][0];
-    // 10 of 500 went wrong: 98 %, and 96.36 to 98.91.
+    // 10 of 500 went wrong: 98%, and 96.36 to 98.91.
     expect($run['singulation'])->toBe(['share' => 0.98, 'low' => 0.9636, 'high' => 0.9891])->and($run)->toMatchArray(['row' => 1, 'air' => 14.5, 'seed' => 'Popcorn 7', 'by' => $this->technician->name])
         ->and(($this->bench)()['seeds_to_tell'])->toBe(2319);
     ($this->run)(['id' => $right = (string) Str::uuid7(), 'supersedes' => $id, 'skips' => 5])->assertCreated();

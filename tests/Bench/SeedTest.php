@@ -47,7 +47,7 @@ it('keeps moves once, puts them right, and flags a miscount', function (): void 
 
 it('keeps a change over the one that was seen, and no name twice', function (): void {
     $lot = ($this->lot)()->json();
-    ($this->lot)()->assertUnprocessable()->assertJsonPath('errors.name.0', '“Popcorn 7” is there already. Choose another name, or change that one.');
+    ($this->lot)()->assertUnprocessable()->assertJsonPath('errors.name.0', '“Popcorn 7” already exists. Choose another name, or edit that one.');
     $change = fn (int $seen, array $with = []): TestResponse => $this->putJson("/api/seed/lots/{$lot['id']}", $with + ['name' => 'Popcorn 7', 'seeds_per_unit' => 90_000, 'revision' => $seen]);
     $change($lot['revision'])->assertOk()->assertJsonPath('seeds_per_unit', 90_000)->assertJsonPath('price', null);
     $change($lot['revision'])->assertOk()->assertJsonPath('revision', $lot['revision'] + 1);

@@ -203,13 +203,13 @@ it('reports each meter to its owner: before, after, what was changed, and the se
     $run(['stage' => 'final', 'skips' => 5, 'doubles' => 5, 'happened_at' => '2026-04-06T09:00:00Z']);
     $run(['row' => 4, 'stage' => 'final', 'skips' => 5, 'doubles' => 5, 'air' => null, 'happened_at' => '2026-04-06T09:00:00Z']);
     // 44 of 500 went wrong, then 10.
-    expect(($this->report)())->toContain('91.2 %')->toContain('98.0 %')->toContain('A real difference.')->toContain('eal')->toContain('not run')->toContain('Seed lot Popcorn 7')->toContain('not told');
+    expect(($this->report)())->toContain('91.2%')->toContain('98.0%')->toContain('A real difference.')->toContain('eal')->toContain('not run')->toContain('Seed lot Popcorn 7')->toContain('not told');
 });
 
 it('reports each lot by itself: the first run of one is not held against the last of another, nor one disc against another', function (): void {
     $run = fn (array $with): TestResponse => $this->postJson("/api/planters/{$this->planted->id}/bench", $with + ['id' => (string) Str::uuid7(), 'row' => 3, 'places' => 500, 'doubles' => 4, 'disc' => '30 cells', 'air' => 6])->assertCreated();
     $this->actingAs($this->technician);
-    // 8.8 % wrong with one lot before, 2 % with another after: nobody knows what the work did.
+    // 8.8% wrong with one lot before, 2% with another after: nobody knows what the work did.
     $run(['seed' => 'P7', 'stage' => 'pre', 'skips' => 40, 'happened_at' => '2026-04-05T09:00:00Z']);
     $run(['seed' => 'P9', 'stage' => 'final', 'skips' => 6, 'air' => 9, 'happened_at' => '2026-04-06T09:00:00Z']);
     $text = ($this->report)();

@@ -23,7 +23,7 @@ it('tells the stand against what was planted, the rows that are short, and how e
     // 92 plants on four thousandths of an acre are 23,000; 28,500 were to come.
     expect($field)->toMatchArray(['field' => 'Kiln Piece', 'expected' => '28,500 plants/ac', 'share' => 0.807, 'short' => [3]])->and($field['stand'])->toStartWith('23,000 ±')
         ->and($field['rows'][2])->toMatchArray(['row' => 3, 'stand' => '8,000 plants/ac', 'plants' => 8, 'length' => '17.42 ft', 'hours' => null])->and($field['rows'][2]['against'])->toEqualWithDelta(8 / 28, 0.01);
-    // By straight lines: 10 % (2.8) 24 x 1.8 / 5 h after the count of 28 April, 90 % (25.2) 207 x 11.2 / 14 h after that of
+    // By straight lines: 10% (2.8) 24 x 1.8 / 5 h after the count of 28 April, 90% (25.2) 207 x 11.2 / 14 h after that of
     // 30 April, which is 205 h; but between 24 and 255, since nobody counted between 30 April and 9 May.
     foreach ([[28, 1], [29, 6], [30, 14]] as [$day, $plants]) {
         ($this->count)(($this->entry)(1, $plants, ['happened_at' => "2026-04-{$day}T18:00:00Z"]))->assertCreated();
@@ -37,7 +37,7 @@ it('says whether a row came up in the hours that are good for the crop', functio
         ($this->count)(($this->entry)(1, $plants, ['happened_at' => sprintf('2026-%02d-%02dT18:00:00Z', $day < 3 ? 5 : 4, $day)]))->assertCreated();
     }
     $row = fn (): array => ($this->told)()[0]['rows'][0];
-    // 10 % (2.8) between the 28th and 29th, 90 % (25.2) between the 30th and the 1st: 24 hours at least, and 72 at most.
+    // 10% (2.8) between the 28th and 29th, 90% (25.2) between the 30th and the 1st: 24 hours at least, and 72 at most.
     expect($row()['slow'])->toBeNull()->and(($this->told)()[0]['aim_hours'])->toEqual(48)->and($row()['least'])->toEqual(24)->and($row()['most'])->toEqual(72);
     $id = $this->postJson('/api/aims', ['crop' => '', 'emergence_hours' => 72])->json('id');
     expect($row()['slow'])->toBeFalse();
@@ -52,7 +52,7 @@ it('refuses what no count can be', function (array $with, string $field, string 
     'half a plant' => [['plants' => 1.5], 'plants', 'whole numbers'],
     'no length' => [['length' => 0], 'length', 'from 1/2 to 500 ft'],
     'a length in words' => [['length' => '17'], 'length', 'as a figure'],
-    'more than all germinate' => [['germination' => 1.5], 'germination', '1 to 100 %'],
+    'more than all germinate' => [['germination' => 1.5], 'germination', '1 to 100%'],
     'no field' => [['field' => ' '], 'field', 'Name the field'],
     'a row that is none' => [['row' => 9], 'row', 'counted from 1'],
 ]);

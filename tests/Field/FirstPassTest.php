@@ -49,7 +49,7 @@ it('counts blades that were changed after the dig', function (): void {
 
 it('asks about a figure that lost its point, and keeps it where it is right', function (): void {
     $odd = ($this->entry)(1, ['spacings' => ['6', '6', '61', '6']]);
-    expect(($this->dig)($odd)->assertUnprocessable()->json('errors')['digs.0.spacings'][0])->toBe('Spacing 3, “61”, does not fit the others. Look whether a point is missing; if it is right, keep it so.');
+    expect(($this->dig)($odd)->assertUnprocessable()->json('errors')['digs.0.spacings'][0])->toBe('Spacing 3, “61”, does not fit the others. Check for a missing decimal point. If it is right, confirm it.');
     ($this->dig)(['confirmed' => true] + $odd)->assertCreated();
 });
 
@@ -93,7 +93,7 @@ it('calls the first pass done once enough rows were dug after the last adjustmen
     $sign = fn (string $kind, string $at, array $answers = []): TestResponse => $this->postJson("{$this->path}/sign-offs", ['kind' => $kind, 'id' => (string) Str::uuid7(), 'happened_at' => "2026-04-20T{$at}Z", 'answers' => $answers]);
     $open = fn (): array => array_column(($this->told)()['open'], 'key');
     $walk = $this->openWalk($this->planted, null);
-    expect($step())->toMatchArray(['done' => false, 'said' => ['Nobody has turned the rows by hand.', 'Fewer than 4 rows were dug since the last adjustment.']]);
+    expect($step())->toMatchArray(['done' => false, 'said' => ['The rows were not turned by hand.', 'Fewer than 4 rows were dug since the last adjustment.']]);
     $sign('hand_turned', '07:00:00')->assertCreated();
     ($this->dig)(...array_map(fn (int $row): array => ($this->entry)($row, ['happened_at' => '2026-04-20T08:00:00Z']), range(1, 4)))->assertCreated();
     expect($open())->toBe([])->and($step()['done'])->toBeFalse();
@@ -175,11 +175,11 @@ it('judges the closing pressure by the furrows, and asks about it at the sign-of
 });
 
 it('calls spacings uneven by what the shop calls good, and only by more than luck', function (): void {
-    // Ten spacings about 6 1/2 in that scatter by 2.33 in, 36 % of it: 26 % at least. Three that scatter by 23 % say nothing of 20.
+    // Ten spacings about 6 1/2 in that scatter by 2.33 in, 36% of it: 26% at least. Three that scatter by 23% say nothing of 20.
     $wide = ['spacings' => ['3.6', '9.4', '4', '9', '6', '7', '3.8', '9.2', '5', '8']];
     ($this->dig)(($this->entry)(1, $wide), ($this->entry)(2, ['spacings' => ['5', '8', '6.5']]), ($this->entry)(3))->assertCreated();
     $uneven = fn (): array => array_column(($this->told)()['passes'][0]['rows'], 'uneven', 'row');
-    // 30 % are typical: ten spacings cannot tell 36 % from it.
+    // 30% are typical: ten spacings cannot tell 36% from it.
     expect($uneven())->toBe([1 => false, 2 => false, 3 => false]);
     $this->postJson('/api/aims', ['crop' => '', 'spacing_cv' => 0.2])->assertCreated();
     expect($uneven())->toBe([1 => true, 2 => false, 3 => false]);

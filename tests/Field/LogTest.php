@@ -87,9 +87,9 @@ it('refuses what nobody can have planted, in words', function (array $with, stri
     ($this->log)($with + $this->full)->assertUnprocessable()->assertJsonPath("errors.{$field}.0", fn (string $message): bool => str_contains($message, $says));
     expect(AcresEntry::query()->count())->toBe(0);
 })->with([
-    [['population' => 'many'], 'population', '“many” is no population'], [['population' => '34000; 32000'], 'population', 'from an acre further on'], [['population' => 34_000], 'population', 'no population'],
-    [['products' => ['0 gal/ac x']], 'products', 'over 0'], [['products' => ['1 cups/ac x']], 'products', '“1 cups/ac x” is no product'], [['products' => [['name' => 'x']]], 'products', 'is no product'], [['products' => '8 gal/ac x'], 'products', 'up to 12 products'],
-    [['map_acres' => 0], 'map_acres', 'by the map'], [['map_acres' => '60'], 'map_acres', 'by the map'], [['around' => null], 'around', 'before you say until when'], [['lot' => str_repeat('x', 81)], 'lot', '80 letters'], [['note' => str_repeat('x', 301)], 'note', '300 letters'],
+    [['population' => 'many'], 'population', '“many” is not a population'], [['population' => '34000; 32000'], 'population', 'from an acre further on'], [['population' => 34_000], 'population', 'not a population'],
+    [['products' => ['0 gal/ac x']], 'products', 'over 0'], [['products' => ['1 cups/ac x']], 'products', '“1 cups/ac x” is not a product'], [['products' => [['name' => 'x']]], 'products', 'is not a product'], [['products' => '8 gal/ac x'], 'products', 'up to 12 products'],
+    [['map_acres' => 0], 'map_acres', 'by the map'], [['map_acres' => '60'], 'map_acres', 'by the map'], [['around' => null], 'around', 'before you say until when'], [['lot' => str_repeat('x', 81)], 'lot', '80 characters'], [['note' => str_repeat('x', 301)], 'note', '300 characters'],
 ]);
 
 it('says of each field what the planter was set to that day', function (): void {

@@ -28,20 +28,20 @@ it('names the sprocket where all rows were set to 6 in and dug at 9, and asks ab
     ($this->dig)([1 => 9.0, 6 => 9.0, 11 => 9.0, 16 => 9.0]);
     $rate = ($this->rate)();
     expect($rate)->toMatchArray(['verdict' => 'off', 'said' => 'The rate is off'])->and($rate['ratio'])->toStartWith('Spacing is 1.50 times what is set')
-        ->and($rate['findings'][0])->toMatchArray(['scope' => 'all', 'rows' => [1, 6, 11, 16], 'said' => 'All rows dug (1, 6, 11, 16): 50 % too far apart', 'to_prove' => null, 'causes' => [
+        ->and($rate['findings'][0])->toMatchArray(['scope' => 'all', 'rows' => [1, 6, 11, 16], 'said' => 'All rows dug (1, 6, 11, 16): 50% too far apart', 'to_prove' => null, 'causes' => [
             '20/20 looks to be in, not 30/20. Read the teeth, then change the driver from 20 to 30 teeth.',
             'If 30/20 really is in, the chart is wrong: change the driver from 30 to 45 teeth, which gives 45/20.',
         ]]);
-    expect(array_column(($this->told)()['open'], 'said'))->toContain('All rows dug (1, 6, 11, 16): seeds 50 % too far apart.');
+    expect(array_column(($this->told)()['open'], 'said'))->toContain('All rows dug (1, 6, 11, 16): seeds 50% too far apart.');
 });
 
 it('leaves what lies within the band, and goes by the band of the crop', function (): void {
     ($this->dig)([1 => 6.2, 6 => 6.2, 11 => 6.2, 16 => 6.2]);
-    expect(($this->rate)()['findings'])->toBe([])->and(array_column(($this->told)()['open'], 'said'))->not->toContain('All rows dug (1, 6, 11, 16): seeds 3 % too far apart.');
+    expect(($this->rate)()['findings'])->toBe([])->and(array_column(($this->told)()['open'], 'said'))->not->toContain('All rows dug (1, 6, 11, 16): seeds 3% too far apart.');
     $this->putJson("/api/planters/{$this->planted->id}/season", ['revision' => 0, 'fields' => [['name' => 'East', 'crop' => 'Popcorn', 'acres' => 80], ['name' => 'West', 'crop' => 'Milo', 'acres' => 80]]])->assertOk();
     // One percent either way is good for popcorn only, and 2 1/4 in deep is wanted: a dig within 1/8 in of that.
     $this->postJson('/api/aims', ['crop' => 'popcorn', 'rate_low' => -0.01, 'rate_high' => 0.01, 'depth_band' => 3.2, 'depth' => 57.2])->assertCreated();
-    expect(($this->rate)()['findings'][0]['said'])->toBe('All rows dug (1, 6, 11, 16): 3 % too far apart')->and(($this->told)()['aims'])->toBe(['depth' => '2.25', 'depth_band' => '0.13 in', 'rate_band' => '-1 to +1 %']);
+    expect(($this->rate)()['findings'][0]['said'])->toBe('All rows dug (1, 6, 11, 16): 3% too far apart')->and(($this->told)()['aims'])->toBe(['depth' => '2.25', 'depth_band' => '0.13 in', 'rate_band' => '-1 to +1%']);
 });
 
 it('says how many more spacings would tell, and of one row that it may be all', function (): void {

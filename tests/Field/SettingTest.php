@@ -42,7 +42,7 @@ it('brings back what the planter was left at on ground like it', function (): vo
     expect(($this->said)()['recalled'])->toBeNull();
     $recalled = ($this->said)('?field=Bank&crop=popcorn&soil=clay')['recalled'];
     expect($recalled)->toHaveCount(1)->and($recalled[0])->toMatchArray(['key' => 'closing', 'said' => '2', 'field' => 'Kiln Piece', 'note' => 'furrow shut']);
-    // And how it went there that season: 96 plants on 50 ft of 30 in row are 33,454 an acre, 96.1 % of 36,000 x 0.967.
+    // And how it went there that season: 96 plants on 50 ft of 30 in row are 33,454 an acre, 96.1% of 36,000 x 0.967.
     $json = ($this->said)('?field=Bank&crop=popcorn&soil=clay');
     expect($json['went'])->toBe([]);
     $at = ['field' => 'kiln piece', 'happened_at' => '2025-04-20T10:00:00Z'];
@@ -52,7 +52,7 @@ it('brings back what the planter was left at on ground like it', function (): vo
     $this->postJson("/api/planters/{$this->planted->id}/first-pass/digs", ['digs' => [['id' => (string) Str::uuid7(), 'pass' => 1, 'row' => 2, 'target' => '2', 'depths' => ['1', '1', '1'], 'spacings' => []] + $at, ['id' => (string) Str::uuid7(), 'pass' => 2, 'row' => 2, 'target' => '2', 'depths' => ['1.75', '2', '1.75'], 'spacings' => []] + $at, ['id' => (string) Str::uuid7(), 'pass' => 2, 'row' => 3, 'target' => '2', 'depths' => ['2', '2', '2'], 'spacings' => []] + $at]])->assertSuccessful();
     $this->postJson("/api/planters/{$this->planted->id}/emergence", ['counts' => [['id' => (string) Str::uuid7(), 'row' => 2, 'planted_on' => '2025-04-20', 'plants' => 96, 'length' => 50, 'population' => 36_000, 'germination' => 0.967, 'happened_at' => '2025-05-10T10:00:00Z'] + $at]])->assertSuccessful();
     $went = ($this->said)('?field=Bank&crop=popcorn&soil=clay')['went'];
-    expect($went[0])->toBe('60 ac were planted at 5.2 mph.')->and($went[1])->toStartWith('Dug on the last pass, 2 rows: 1.92 in deep where 2 in was wanted')->and($went[2])->toContain('96.1 % of what was to be expected');
+    expect($went[0])->toBe('60 ac were planted at 5.2 mph.')->and($went[1])->toStartWith('Dug on the last pass, 2 rows: 1.92 in deep where 2 in was wanted')->and($went[2])->toContain('96.1% of what was to be expected');
     $this->getJson("{$this->path}?soil=chalk")->assertUnprocessable()->assertJsonPath('errors.soil.0', 'Choose the ground from the list.');
 });
 
@@ -64,9 +64,9 @@ it('refuses what no setting can be', function (string $key, array $with, string 
     'a text for a figure' => ['air', ['figure' => '12'], 'settings.0.figure', 'air is a figure'],
     'no words' => ['closing', ['value' => '  '], 'settings.0.value', 'what it was set to'],
     'a row that is none' => ['depth_mark', ['figure' => 5, 'row' => 99], 'settings.0.row', 'Name a row'],
-    'a row of what all share' => ['population', ['figure' => 32_000, 'row' => 2], 'settings.0.row', 'as a whole'],
+    'a row of what all share' => ['population', ['figure' => 32_000, 'row' => 2], 'settings.0.row', 'whole planter'],
     'next week' => ['closing', ['value' => '2', 'happened_at' => '2026-04-28T10:00:00Z'], 'settings.0.happened_at', 'not in the future'],
-    'no such setting' => ['colour', ['value' => 'red'], 'settings.0.key', 'from the list'],
+    'no such setting' => ['color', ['value' => 'red'], 'settings.0.key', 'from the list'],
 ]);
 
 it('takes settings as one line, sent twice as once, and says what of it cannot be read', function (): void {
@@ -80,7 +80,7 @@ it('takes settings as one line, sent twice as once, and says what of it cannot b
     $send(['line' => 'downforce 200 lb rows 3-4'])->assertConflict();
     foreach ([
         [['line' => 'downforce 180, wobble 3'], 'settings.0.line', '“wobble 3”: what was set?'], [['line' => 'depth mark 6 row 99'], 'settings.0.line', 'has rows 1 to 8'],
-        [['line' => str_repeat('x', 501)], 'settings.0.line', 'up to 500 letters'], [['line' => 7], 'settings.0.line', 'one line'], [['line' => 'closing 2', 'key' => 'closing'], 'settings.0.line', 'but not both'],
+        [['line' => str_repeat('x', 501)], 'settings.0.line', '500 characters or fewer'], [['line' => 7], 'settings.0.line', 'one line'], [['line' => 'closing 2', 'key' => 'closing'], 'settings.0.line', 'but not both'],
         [['line' => 'closing 2, air 900 in', 'id' => (string) Str::uuid7()], 'settings.1.figure', 'from 1 to 60'], [['line' => 'closing 2', 'id' => 'seven'], 'settings.0.id', 'id'],
     ] as [$with, $field, $words]) {
         expect($send($with)->assertUnprocessable()->json('errors')[$field][0] ?? '')->toContain($words);
@@ -113,7 +113,7 @@ it('opens calculators filled, works them in either units, and names a figure tha
     $metric = $this->postJson("{$path}/spacing", ['units' => 'mm', 'figures' => ['population' => 79_073.7, 'width' => 76.2, 'mph' => 8.04672]])->assertOk()->json();
     expect($metric['formula'])->toBe('10^8 / (79,074 × 76.2 cm) = 16.6 cm')->and($metric['lines'][2]['said'])->toBe('13.47 seeds/s');
     $weighed = $this->postJson("{$path}/weighing", ['units' => 'in', 'figures' => ['in' => 412.5, 'out' => 371, 'acres' => 2.05, 'seeds_lb' => 1650, 'scale' => 0.5]])->assertOk()->json();
-    // Two weighings of 0.5 lb each: 0.7071 of 41.5 lb are 1.70 %, 569 seeds; twice that.
+    // Two weighings of 0.5 lb each: 0.7071 of 41.5 lb are 1.70%, 569 seeds; twice that.
     expect($weighed['lines'][0]['said'])->toBe('33,400 ± 1,100 seeds/ac');
     $this->postJson("{$path}/spacing", ['units' => 'in', 'figures' => ['population' => 0, 'width' => 30]])->assertUnprocessable()->assertJsonPath('errors', ['figures.population' => ['Population: write a figure from 500 seeds/ac to 2,000,000 seeds/ac.']]);
     $this->postJson("{$path}/spacing", ['units' => 'in', 'figures' => ['population' => '32000', 'width' => 30]])->assertUnprocessable()->assertJsonPath('errors', ['figures.population' => ['Population is a figure.']]);

@@ -65,10 +65,10 @@ it('blames what rows share where the planter says so, and has it said by one at 
     $save([$left, $right])->assertOk()->assertJsonPath('shared', [$left, $right]);
     $save([$left])->assertConflict();
     $save([$left, $right])->assertOk();
-    foreach ([[['rows' => [1]] + $left, 'two rows or more'], [['rows' => [1, 9]] + $left, 'names row 9'], [['kind' => 'fire'] + $left, 'motor, tank'], [['name' => ''] + $left, 'up to 40'], [['rows' => ['1', 2]] + $left, 'which rows'], ['x', 'which rows']] as [$bad, $says]) {
+    foreach ([[['rows' => [1]] + $left, 'two rows or more'], [['rows' => [1, 9]] + $left, 'names row 9'], [['kind' => 'fire'] + $left, 'motor, tank'], [['name' => ''] + $left, '40 characters'], [['rows' => ['1', 2]] + $left, 'which rows'], ['x', 'which rows']] as [$bad, $says]) {
         $save([$bad], [$left, $right])->assertUnprocessable()->assertJsonPath('errors.groups.0', fn (string $message): bool => str_contains($message, $says));
     }
-    $save([$left, $left], [$left, $right])->assertUnprocessable()->assertJsonPath('errors.groups.0', '“Left” stands there twice. Give each its own name.');
+    $save([$left, $left], [$left, $right])->assertUnprocessable()->assertJsonPath('errors.groups.0', '“Left” is there twice. Give each its own name.');
     $run = ($this->start)()->json('run.id');
     $field = new PracticeField(8, 9, PracticeFault::Shared, [1, 2, 3, 4]);
     for ($from = 0; $from < 1200; $from += 300) {
@@ -99,7 +99,7 @@ it('tells where all rows together bring less than is set, and that is seen once'
         ($this->device)("monitor/runs/{$run}", ($this->lines)($field, $from, $from + 299))->assertOk();
     }
     $alarms = array_values(array_filter(($this->now)()['alarms'], static fn (array $of): bool => $of['watched'] === 'population'));
-    expect($alarms)->toHaveCount(1)->and($alarms[0])->toMatchArray(['kind' => 'drift', 'rows' => range(1, 8)])->and($alarms[0]['says'])->toContain('all together')->toContain('than is set');
+    expect($alarms)->toHaveCount(1)->and($alarms[0])->toMatchArray(['kind' => 'drift', 'rows' => range(1, 8)])->and($alarms[0]['says'])->toContain('all together')->toContain('than set');
 });
 
 it('raises no alarm about a row that is shut off, by the monitor or by hand, nor about what stands still', function (): void {
@@ -174,7 +174,7 @@ it('refuses what cannot be watched, and is started once', function (array $with,
     $first = ['id' => (string) Str::uuid7()];
     ($this->start)($first)->assertOk();
     ($this->start)($first)->assertOk();
-    ($this->start)()->assertUnprocessable()->assertJsonPath('errors.field.0', 'This planter is being watched already. End that, then start anew.');
+    ($this->start)()->assertUnprocessable()->assertJsonPath('errors.field.0', 'Row watch is already running on this planter. End that first, then start again.');
 })->with([
     'acres' => [['acres' => 10], 'acres', '50 to 100,000'],
     'no whole acres' => [['acres' => 1600.5], 'acres', 'whole numbers'],
@@ -201,7 +201,7 @@ it('tells live what there is now, to as many as the server has hands for', funct
     // Two are being watched; a third is told that it has to ask.
     [$first, $second] = [$stream()->assertOk(), $stream()->assertOk()];
     expect($first->headers->get('Content-Type'))->toStartWith('text/event-stream');
-    $stream()->assertTooManyRequests()->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'asked each second'));
+    $stream()->assertTooManyRequests()->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'refreshes every second'));
     $told = $first->streamedContent();
     // Once what it is, and then only that somebody is there: nothing changes.
     expect(substr_count($told, 'data: '))->toBe(1)->and(substr_count($told, ":\n\n"))->toBe(49)->and($told)->toContain('"state":"waiting"');

@@ -100,8 +100,8 @@ it('keeps what a counter said before where it cannot be used, and says why', fun
 })->with([
     'down' => ['down', 'It did not answer.'],
     '30 s late' => ['late', 'It took longer than five seconds to answer.'],
-    'wrong' => ['wrong', 'What it says of T-140 cannot be, so none of its answer was used.'],
-    'half' => ['half', 'It broke off in the middle of its answer.'],
+    'wrong' => ['wrong', 'Its line for T-140 is impossible, so nothing of its answer was used.'],
+    'half' => ['half', 'Its answer broke off.'],
 ]);
 
 it('waits for one that is slow', function (): void {
@@ -155,10 +155,10 @@ it('lets nobody fill its memory, hold it up or send it elsewhere', function (str
     expect(microtime(true) - $began)->toBeLessThan(7)->and(memory_get_peak_usage() - $before)->toBeLessThan(40_000_000);
     $process->stop(0);
 })->with([
-    'endless' => ["200 OK\r\n", str_repeat("{\"number\":\"T-140\"}\n", 5_000), 2_000, 'What it answered is no price list.'],
-    'says it is long' => ["200 OK\r\nContent-Length: 900000000\r\n", str_repeat(' ', 90_000), 9_000, 'What it answered is no price list.'],
-    'one deep line' => ["200 OK\r\n", str_repeat('[', 90_000), 10, 'What it answered is no price list.'],
-    'sends elsewhere' => ["302 Found\r\nLocation: http://127.0.0.1:1/\r\n", '', 1, 'What it answered is no price list.'],
-    'packed' => ["200 OK\r\nContent-Encoding: gzip\r\n", (string) gzencode(str_repeat('[', 50_000_000)), 1, 'What it answered is no price list.'],
+    'endless' => ["200 OK\r\n", str_repeat("{\"number\":\"T-140\"}\n", 5_000), 2_000, 'Its answer is not a price list.'],
+    'says it is long' => ["200 OK\r\nContent-Length: 900000000\r\n", str_repeat(' ', 90_000), 9_000, 'Its answer is not a price list.'],
+    'one deep line' => ["200 OK\r\n", str_repeat('[', 90_000), 10, 'Its answer is not a price list.'],
+    'sends elsewhere' => ["302 Found\r\nLocation: http://127.0.0.1:1/\r\n", '', 1, 'Its answer is not a price list.'],
+    'packed' => ["200 OK\r\nContent-Encoding: gzip\r\n", (string) gzencode(str_repeat('[', 50_000_000)), 1, 'Its answer is not a price list.'],
     'headers without end' => ['200 OK', 'X-More: '.str_repeat('x', 9_000)."\r\n", 100_000, 'It did not answer.'],
 ]);

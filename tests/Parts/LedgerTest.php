@@ -120,7 +120,7 @@ it('corrects and takes back what was recorded, without losing it', function (): 
     $this->record($this->planter, ['id' => (string) Str::uuid7(), 'kind' => 'withdrawn', 'happened_at' => now()->toIso8601String(), 'supersedes' => $next['id']])->assertCreated();
     expect(array_column($this->ledgerOf($this->planter)['fitted'], 'id'))->toContain($right['id'])->not->toContain($next['id']);
     $this->record($this->planter, ['id' => (string) Str::uuid7()] + $right)
-        ->assertUnprocessable()->assertJsonValidationErrors(['events.0.supersedes' => 'corrected or taken back already']);
+        ->assertUnprocessable()->assertJsonValidationErrors(['events.0.supersedes' => 'already corrected or undone']);
     expect(DB::table('ledger_events')->count())->toBe(7)->and($this->artisan('ustrel:rebuild'))->toBe(0);
 });
 
@@ -132,13 +132,13 @@ it('refuses what cannot be, in plain words, and writes none of it', function (Cl
 })->with([
     'overlap' => [fn ($first) => [$this->fitting(1, '2024-03-01')], 'events.1.happened_at', 'another part was in the slot from 2024-03-01'],
     'overlap in the middle of a row' => [fn ($first) => [$this->fitting(2, '2024-03-01', ['slot' => 'seed_tube', 'side' => 'centre', 'part_type_id' => null]), $this->fitting(2, '2024-03-01', ['slot' => 'seed_tube', 'side' => 'centre', 'part_type_id' => null])], 'events.2.happened_at', 'Row 2, seed tube: another part'],
-    'out before in' => [fn ($first) => [['id' => (string) Str::uuid7(), 'kind' => 'removed', 'happened_at' => '2024-02-01T12:00:00Z', 'fitting_id' => $first['id'], 'reason' => 'worn']], 'events.1.happened_at', 'cannot come out before it went in on 2024-03-01'],
+    'out before in' => [fn ($first) => [['id' => (string) Str::uuid7(), 'kind' => 'removed', 'happened_at' => '2024-02-01T12:00:00Z', 'fitting_id' => $first['id'], 'reason' => 'worn']], 'events.1.happened_at', 'cannot be removed before it was fitted on 2024-03-01'],
     'in the future' => [fn ($first) => [$this->fitting(2, now()->addDays(3)->toDateString())], 'events.1.happened_at', 'not in the future'],
     'no such row' => [fn ($first) => [$this->fitting(9, '2024-05-01')], 'events.1.row', 'There is no row 9: this planter has 8'],
     'not on this planter' => [fn ($first) => [$this->fitting(2, '2024-05-01', ['slot' => 'coulter_blade', 'side' => 'centre'])], 'events.1.slot', 'have no coulter blade'],
     'wrong side' => [fn ($first) => [$this->fitting(2, '2024-05-01', ['side' => 'centre'])], 'events.1.side', 'not on that side'],
     'no such type' => [fn ($first) => [$this->fitting(2, '2024-05-01', ['part_type_id' => 999999])], 'events.1.part_type_id', 'no such part type'],
-    'part for another slot' => [fn ($first) => [$this->fitting(2, '2024-05-01', ['part_type_id' => ($this->type)(['name' => 'Tyre', 'slots' => ['gauge_tyre']])->id])], 'events.1.part_type_id', 'Tyre is not for the opener blade'],
+    'part for another slot' => [fn ($first) => [$this->fitting(2, '2024-05-01', ['part_type_id' => ($this->type)(['name' => 'Tire', 'slots' => ['gauge_tyre']])->id])], 'events.1.part_type_id', 'Tire is not for the opener blade'],
     'a size of what has none' => [fn ($first) => [$this->fitting(2, '2024-05-01', ['slot' => 'seed_tube', 'side' => 'centre', 'size' => '2'])], 'events.1.size', 'has no size that is measured'],
     'not a length' => [fn ($first) => [$this->fitting(2, '2024-05-01', ['size' => 'big'])], 'events.1.size', 'big'],
     'unknown piece' => [fn ($first) => [$this->fitting(2, '2024-05-01', ['part_id' => (string) Str::uuid7()])], 'events.1.part_id', 'never fitted on this planter'],

@@ -83,7 +83,7 @@ it('lets nobody take out what has come, receive a draft, or overwrite another’
     ($this->put)($order)->assertConflict();
     ($this->receive)($id, ['part_type_id' => 999999, 'quantity' => 1])->assertUnprocessable();
     ($this->receive)($id, ['part_type_id' => $this->tube, 'quantity' => 3])->assertOk();
-    ($this->put)(['revision' => 3, 'state' => 'ordered', 'lines' => [['part_type_id' => $this->tube, 'quantity' => 2, 'price' => 1]]] + $order, $id)->assertUnprocessable()->assertJsonPath('errors', ['lines.0.quantity' => ['3 of it have come already: order no fewer.']]);
+    ($this->put)(['revision' => 3, 'state' => 'ordered', 'lines' => [['part_type_id' => $this->tube, 'quantity' => 2, 'price' => 1]]] + $order, $id)->assertUnprocessable()->assertJsonPath('errors', ['lines.0.quantity' => ['3 already received: order at least that many.']]);
     ($this->put)(['revision' => 3, 'state' => 'ordered', 'lines' => [['part_type_id' => $this->boot, 'quantity' => 2, 'price' => 1]]] + $order, $id)->assertUnprocessable();
     expect(Order::query()->sole()->lines[0]['received'])->toBe(3);
 });

@@ -57,7 +57,7 @@ it('does not take a set-up address that is a day old', function (): void {
     $link = app(SetUpWorkshop::class)->link();
     $this->travel(25)->hours();
     $this->postJson('/api/set-up', ['link' => secretOf($link->address), 'workshop' => 'A', 'time_zone' => 'UTC', 'currency' => 'EUR', 'units' => 'mm', 'name' => 'B', 'email' => 'b@example.test', 'password' => GOOD])
-        ->assertJsonPath('errors.link.0', 'This address is too old. Start Ustrel again: it prints a new one.');
+        ->assertJsonPath('errors.link.0', 'This link has expired. Start Ustrel again to get a new one.');
 });
 
 it('invites by a link that is good once, for whom it is meant', function (): void {
@@ -72,7 +72,7 @@ it('invites by a link that is good once, for whom it is meant', function (): voi
     $form = ['link' => $link, 'name' => 'Pim Larkspur', 'email' => 'PIM@tollgate.example', 'password' => GOOD];
     $this->postJson('/api/invitations/accept', ['email' => 'someone@else.example'] + $form)->assertJsonPath('errors.email.0', __('people.invitation_other'));
     $this->postJson('/api/invitations/accept', $form)->assertCreated()->assertJson(['name' => 'Pim Larkspur', 'role' => 'helper', 'workshop' => 'Tollgate Row Works']);
-    $this->postJson('/api/invitations/accept', ['email' => 'pim2@tollgate.example'] + $form)->assertJsonPath('errors.link.0', 'This invitation was taken up already. Sign in, or ask for a new one.');
+    $this->postJson('/api/invitations/accept', ['email' => 'pim2@tollgate.example'] + $form)->assertJsonPath('errors.link.0', 'This invitation was already used. Sign in, or ask for a new one.');
 
     $this->switchTo($this->technician);
     expect($this->getJson('/api/people')->json('people.*.name'))->toContain('Pim Larkspur')
@@ -89,10 +89,10 @@ it('takes no invitation that was taken back or is too old, and no address that i
     $back = $invite();
     $id = Invitation::query()->latest('id')->value('id');
     $this->deleteJson("/api/people/invitations/{$id}")->assertNoContent();
-    $this->postJson('/api/invitations/accept', $form($back))->assertJsonPath('errors.link.0', 'This invitation was taken back. Ask for a new one.');
+    $this->postJson('/api/invitations/accept', $form($back))->assertJsonPath('errors.link.0', 'This invitation was canceled. Ask for a new one.');
     $old = $invite();
     $this->travel(8)->days();
-    $this->postJson('/api/invitations/look', ['link' => $old])->assertJsonPath('errors.link.0', 'This invitation is too old. Ask for a new one.');
+    $this->postJson('/api/invitations/look', ['link' => $old])->assertJsonPath('errors.link.0', 'This invitation has expired. Ask for a new one.');
     $this->postJson('/api/invitations/accept', $form($old))->assertUnprocessable();
     expect(User::query()->where('name', 'Pim')->exists())->toBeFalse();
 });
@@ -110,7 +110,7 @@ it('counts no owner who is locked out as the one that a workshop keeps', functio
 it('keeps an owner, and the name of who has left', function (): void {
     $this->actingAs($this->technician);
     $me = $this->technician->id;
-    $this->patchJson("/api/people/{$me}", ['role' => 'technician'])->assertJsonPath('errors.role.0', 'A workshop keeps one owner. Make somebody else an owner first.');
+    $this->patchJson("/api/people/{$me}", ['role' => 'technician'])->assertJsonPath('errors.role.0', 'A workshop needs an owner. Make someone else an owner first.');
     $this->patchJson("/api/people/{$me}", ['is_active' => false])->assertJsonPath('errors.is_active.0', __('people.last_owner'));
     $other = User::factory()->for($this->technician->workshop)->create(['role' => Role::Technician, 'name' => 'Idris Vale'])->refresh();
     $this->patchJson("/api/people/{$other->id}", ['role' => 'owner'])->assertOk()->assertJson(['role' => 'owner']);

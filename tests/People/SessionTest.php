@@ -44,7 +44,7 @@ it('stays signed out though a request under way writes its session back', functi
 it('says that email and password do not go together, and after five tries to wait', function (): void {
     for ($try = 1; $try <= 5; $try++) {
         $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'guess'])
-            ->assertUnprocessable()->assertJsonPath('errors.email.0', 'This email and password do not go together.');
+            ->assertUnprocessable()->assertJsonPath('errors.email.0', 'Wrong email or password.');
     }
     $this->postJson('/api/sign-in', ['email' => $this->technician->email, 'password' => 'secret-rows'])
         ->assertTooManyRequests()->assertJsonPath('message', 'Too many tries. Wait a minute, then try again.');

@@ -106,9 +106,9 @@ it('asks for what it cannot guess', function (): void {
 it('refuses by name what is no such file', function (string $content, string $message): void {
     expect(($this->import)($content)['refused'])->toContain($message);
 })->with([
-    'nothing but commas' => [str_repeat(",,,\n", 3_500_000), 'no line in it'], 'one line of commas' => [str_repeat(',', 14_000_000), 'more than 100,000 letters'],
-    'UTF-16 cut within a letter' => [fn () => "\xFF\xFE".mb_convert_encoding("Date,Field,Acres\n2025-04-28,A,62.5", 'UTF-16LE', 'UTF-8').'5', 'in the middle of a letter'],
-    'empty' => ['', 'empty'], 'a picture' => ["\x89PNG\0\0\0\0", 'no text file'], 'one column' => ["Acres\n12\n", 'only one column'],
+    'nothing but commas' => [str_repeat(",,,\n", 3_500_000), 'no lines to import'], 'one line of commas' => [str_repeat(',', 14_000_000), 'more than 100,000 characters'],
+    'UTF-16 cut within a letter' => [fn () => "\xFF\xFE".mb_convert_encoding("Date,Field,Acres\n2025-04-28,A,62.5", 'UTF-16LE', 'UTF-8').'5', 'in the middle of a character'],
+    'empty' => ['', 'empty'], 'a picture' => ["\x89PNG\0\0\0\0", 'not a text file'], 'one column' => ["Acres\n12\n", 'only one column'],
 ]);
 
 it('brings past readings in as finished walks of their seasons', function (): void {
@@ -145,12 +145,12 @@ it('brings past part changes in, and names those that cannot all be true', funct
         ."2022-03-01,1,opener blade,L,T-101,,,2023-06-01,\n2023-03-01,3,opener blade,L,T-999,,,,\n2023-03-01,4,opener blade,L,,,,2023-02-01,\n";
     $report = ($this->import)($csv, 'changes', 'good');
     $errors = array_column($report['errors'], 'message', 'line');
-    expect($errors[6])->toContain('T-999')->and($errors[7])->toContain('cannot come out on 2023-02-01')
+    expect($errors[6])->toContain('T-999')->and($errors[7])->toContain('cannot be removed on 2023-02-01')
         ->and($errors[5])->toContain('another part was in the slot from 2023-03-01')
         ->and($report)->toMatchArray(['kept' => 3, 'bad' => 3]);
     // A note is kept whole or not at all.
     $note = ($this->import)("Date,Row,Slot,Side,Note\n2023-03-01,5,opener blade,L,".str_repeat('x', 1001)."\n", 'changes', 'good');
-    expect($note['errors'][0]['message'])->toContain('1,001 letters');
+    expect($note['errors'][0]['message'])->toContain('1,001 characters');
     $fittings = DB::table('fittings')->orderBy('row_number')->orderBy('fitted_at')->get();
     expect($fittings->pluck('removal_reason')->all())->toBe(['worn', null, 'other'])
         ->and($this->artisan('ustrel:rebuild'))->toBe(0);
@@ -272,7 +272,7 @@ it('gives a file up that ends its worker again and again', function (): void {
     $answer = $this->actingAs($this->technician)->post("/api/planters/{$this->planter->id}/imports", ['file' => UploadedFile::fake()->createWithContent('a.csv', "Date,Field,Acres\n2025-04-28,A,5\n"), 'kind' => 'acres', 'mode' => 'good']);
     Import::query()->update(['starts' => 12]);
     app(RunImport::class)($answer->json('import.id'));
-    expect(Import::query()->firstOrFail())->state->toBe(ImportState::Refused)->refused->toContain('had to give up on this file');
+    expect(Import::query()->firstOrFail())->state->toBe(ImportState::Refused)->refused->toContain('could not finish this file');
 });
 
 it('holds no more of a file than a line at a time', function (): void {
@@ -317,5 +317,5 @@ it('names a quote that is never closed, and letters that cannot be read', functi
     $lines = implode('', array_map(fn (int $line): string => "2025-04-28,Field {$line},5\n", range(1, 2000)));
     expect(($this->import)("Date,Field,Acres\n2025-04-27,\"Long Field,5\n{$lines}")['refused'])->toContain('opens on line 2');
     $report = ($this->import)(str_repeat("2025-04-28,Field,5\n", 5000)."2025-04-28,Gr\xF6\xDFe,5\n2025-04-28,B,5\n", more: ['mapping' => '{"columns":{"date":0,"field":1,"acres":2}}']);
-    expect($report)->toMatchArray(['bad' => 1, 'good' => 5001])->and($report['errors'][0]['message'])->toContain('letters that cannot be read');
+    expect($report)->toMatchArray(['bad' => 1, 'good' => 5001])->and($report['errors'][0]['message'])->toContain('unreadable characters');
 });

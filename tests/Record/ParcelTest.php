@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Models\Field\WatchAlarm;
 use App\Models\Field\WatchRun;
+use App\Models\FirstDay\State;
 use App\Models\Parts\PartType;
 use App\Models\People\Role;
 use App\Models\Planter;
@@ -18,6 +19,7 @@ use App\Record\Parcel\UnpackWorkshop;
 use App\Spec\CopySpecSheet;
 use App\Spec\LoadTypicalSheets;
 use App\Walk\Photos\PhotoFiles;
+use App\Yard\FirstDay\FirstDay;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -120,16 +122,18 @@ it('takes all of a workshop out as an open archive and brings it back elsewhere,
         ->and(WatchRun::query()->where('planter_id', $here->id)->with('passes')->get()->map(fn (WatchRun $of): array => [$of->state, $of->passes->count(), $of->alarms()->whereHas('entries', fn ($entry) => $entry->where('user_id', $owner->id))->count()])->all())->toBe([['ended', 1, 1]])
         ->and($ofShop($here->workshop_id))->toBe($had['of the shop'])
         ->and($picture($here->id))->toBe($had['picture'])
+        // A shop with a past has no first day.
+        ->and(app(FirstDay::class)->of($here->workshop))->not->toContain(State::Open)
         ->and($this->artisan('ustrel:rebuild'))->toBe(0)
         ->and($this->switchTo($neighbour)->getJson("/api/planters/{$here->id}/board")->getStatusCode())->toBe(404)
         // Nobody gets in by a password until an owner has chosen one.
         ->and($this->signedOut()->postJson('/api/sign-in', ['email' => $owner->email, 'password' => 'secret-rows'])->getStatusCode())->toBe(422);
 
-    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, 'is here already');
+    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, 'is already here');
     DB::table('workshops')->where('id', $here->workshop_id)->update(['import_key' => (string) Str::uuid7()]);
-    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, "the address {$owner->email} already");
+    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, "already has the address {$owner->email}");
     $owner->update(['email' => 'other@tollgate.example']);
-    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, 'is here already')
+    expect(fn () => app(UnpackWorkshop::class)($this->parcel))->toThrow(ParcelFailed::class, 'is already here')
         ->and(Workshop::query()->count())->toBe(2)
         ->and($picture($here->id))->toBe($had['picture']);
 });
@@ -145,7 +149,7 @@ it('takes in nothing that was altered, cut, is none, or is of another version, a
         ->and(Workshop::query()->count())->toBe(0)->and(User::query()->count())->toBe(0);
 })->with([
     'cut' => [fn (string $file) => file_put_contents($file, substr((string) file_get_contents($file), 0, 900)), 'or it is cut'],
-    'something else' => [fn (string $file) => file_put_contents($file, 'rows and rows'), 'is no workshop packed by Ustrel'],
+    'something else' => [fn (string $file) => file_put_contents($file, 'rows and rows'), 'is not a workshop packed by Ustrel'],
     'a line altered' => [fn (string $file) => inZip($file, 'tables/readings.ndjson', fn (string $text): string => str_replace('14 7/8', '14 1/8', $text)), 'readings.ndjson in it is not what was packed'],
     'a table left out' => [fn (string $file) => inZip($file, 'tables/notes.ndjson', fn (): null => null), 'notes.ndjson in it is not what was packed'],
     'a later version' => [fn (string $file) => inZip($file, 'about.json', fn (string $text): string => str_replace('"migrations": [', '"migrations": ["2031_01_01_000000_more",', $text)), 'another version of Ustrel'],

@@ -6,12 +6,21 @@ use App\Bench\Http\SeedLotEdit;
 use App\Bench\Http\SeedLotView;
 use App\Http\Api\Contract;
 use App\Http\Api\Input;
+use App\Http\Api\Schema;
 use App\Http\Api\SchemaField;
 use App\Models\Bench\SeedLot;
 use App\Parts\Http\OrderEdit;
+use App\Season\Http\FinishDaysView;
+use App\Walk\Board\Http\RibbonRowView;
+use App\Walk\Http\WalkView;
+use App\Yard\Http\WorkshopView;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\File;
 use Illuminate\Validation\ValidationException;
+use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Walk\WalkKind;
+use Ustrel\Core\Walk\WalkOrder;
 
 /** @return array<string, class-string<Input>> all there are, by name */
 function inputs(): array
@@ -94,3 +103,37 @@ it('names a reference that leads nowhere', function (): void {
 it('takes no day that no calendar of ours has', function (string $day): void {
     expect(refusedBy(OrderEdit::class, ['revision' => 0, 'state' => 'ordered', 'lines' => [], 'key' => '0198b0c0-0000-7000-8000-000000000001', 'ordered_on' => $day]))->toContain('ordered_on');
 })->with(['2026-02-30', '0001-01-01', '9999-01-01', '2026-2-3', 'tomorrow', '']);
+
+it('says in the document what comments say of a type more exactly than PHP', function (): void {
+    $schemas = Contract::complete(['components' => ['schemas' => []], 'paths' => []])['components']['schemas'];
+    expect($schemas['Me']['properties']['units'])->toBe(['type' => 'string', 'enum' => ['in', 'mm']])
+        ->and($schemas['Me']['properties']['may']['items'])->toBe(['type' => 'string', 'enum' => ['see', 'record', 'set', 'run']])
+        ->and($schemas['Planter']['properties']['spec_sheet']['properties']['left_hand_thread'])->toBe([
+            'description' => 'The side whose blade is bolted on with a left-hand thread', 'oneOf' => [['$ref' => '#/components/schemas/Side'], ['type' => 'null']],
+        ])
+        ->and($schemas['Planter']['properties']['spec_sheet']['required'])->toBe(['id', 'name', 'type', 'left_hand_thread', 'torque'])
+        ->and($schemas['WalkState']['properties']['row_bands']['additionalProperties'])->toBe(['type' => 'array', 'items' => ['$ref' => '#/components/schemas/Band']])
+        ->and($schemas['RainDay']['properties']['people']['items'])->toBe(['type' => 'array', 'items' => ['$ref' => '#/components/schemas/RainJob']])
+        ->and($schemas['Walk']['properties']['finished_at'])->toBe(['type' => ['string', 'null'], 'format' => 'date-time'])
+        ->and($schemas['Season']['properties']['planting_start'])->toBe(['type' => ['string', 'null'], 'format' => 'date'])
+        ->and($schemas['Side'])->toBe(['type' => 'string', 'enum' => ['left', 'right', 'centre']]);
+});
+
+it('does not ask for what an answer leaves out, and never says that it is null', function (): void {
+    $schemas = Contract::complete(['components' => ['schemas' => []], 'paths' => []])['components']['schemas'];
+    expect($schemas['BoardCell']['required'])->toBe(['row', 'check', 'side'])
+        ->and($schemas['BoardCell']['properties']['now'])->toBe(['description' => 'Missing while unchecked', '$ref' => '#/components/schemas/BoardReading'])
+        // What is inlined stands among the rest.
+        ->and($schemas['BoardReading']['required'])->toBe(['verdict'])->and(array_keys($schemas['BoardReading']['properties']))->toBe(['verdict', 'value', 'state', 'chips', 'reasons', 'result']);
+    $json = static fn (Schema $of): array => json_decode((string) json_encode($of), true);
+    expect($json(new RibbonRowView(3, Verdict::Sound, null, 2, null)))->toBe(['row' => 3, 'verdict' => 'sound', 'life_left' => null, 'checked' => 2])
+        ->and($json(new RibbonRowView(3, Verdict::Unchecked, 0.5, 0, Verdict::Change)))->toHaveKey('expected', 'change');
+});
+
+it('writes days, moments and maps that are empty as the document says', function (): void {
+    $view = new WalkView('x', 2026, WalkKind::PreSeason, WalkOrder::Snake, 8, [], null, 4, new DateTimeImmutable('2026-03-01 09:30:00', new DateTimeZone('+02:00')), null);
+    expect(json_encode($view))->toContain('"started_at":"2026-03-01T07:30:00.000Z"')->toContain('"finished_at":null')->toContain('"checks":[]');
+    expect(json_encode(new FinishDaysView(Day::of('2026-05-01'), null, null)))->toBe('{"p10":"2026-05-01","p50":null,"p90":null}');
+    $workshop = json_encode(WorkshopView::of($this->technician->workshop->refresh()));
+    expect($workshop)->toContain('"own_policy":{}')->toContain('"crew":[]');
+});

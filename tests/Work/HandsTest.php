@@ -47,7 +47,7 @@ it('takes ticks in the order in which hands come to them, each once, and takes t
     expect(array_column(($this->get)('work/hands')['ticks'], 'target'))->toBe(['off:3:lock:centre']);
     // It is still to be done.
     expect(($this->jobs)())->toBe(['change:3:seed_tube:centre']);
-    $tick('off:5:gauge_wheel:left')->assertJsonPath('errors', ['events.0.targets' => ['That is not on a card of this planter: it was decided otherwise meanwhile, or read again.']]);
+    $tick('off:5:gauge_wheel:left')->assertJsonPath('errors', ['events.0.targets' => ['That is not on a card of this planter: the decision changed meanwhile, or it was read again.']]);
     expect(WorkEvent::query()->count())->toBe(4);
 });
 
@@ -147,7 +147,7 @@ it('refuses figures that cannot be, and says which can', function (array $event,
 
 it('plans work of the shop’s own, and what is to be lubricated once a season', function (): void {
     $own = fn (array $with): TestResponse => $this->actingAs($this->technician)->postJson("/api/planters/{$this->planted->id}/work/own", $with + ['id' => (string) Str::uuid7(), 'row' => 4, 'title' => 'Weld the bracket', 'minutes' => 40, 'blocks' => true, 'happened_at' => ($this->now)()]);
-    foreach ([['row' => 9, 'errors' => ['row' => ['Say on which row, or 0 for the planter as a whole.']]], ['title' => '  ', 'errors' => ['title' => ['Say what is to be done, in up to 120 letters.']]], ['minutes' => 0, 'errors' => ['minutes' => ['Say how long it takes in whole minutes, from 1 to 6,000.']]]] as $bad) {
+    foreach ([['row' => 9, 'errors' => ['row' => ['Say on which row, or 0 for the whole planter.']]], ['title' => '  ', 'errors' => ['title' => ['Say what is to be done, in 120 characters or fewer.']]], ['minutes' => 0, 'errors' => ['minutes' => ['Say how long it takes in whole minutes, from 1 to 6,000.']]]] as $bad) {
         $own(array_diff_key($bad, ['errors' => 1]))->assertUnprocessable()->assertJsonPath('errors', $bad['errors']);
     }
     $id = (string) Str::uuid7();

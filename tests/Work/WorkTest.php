@@ -2,8 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Models\LearnedSum;
+use App\Models\Lesson;
 use App\Models\Parts\PartType;
 use App\Models\Parts\StockMove;
+use App\Models\User;
+use App\Record\Refused;
+use App\Work\KeepPlan;
+use App\Work\WorkPlan;
 use Illuminate\Support\Str;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Reader;
@@ -179,17 +185,22 @@ it('keeps a plan as it is until something breaks it, and says what did', functio
     $keep = fn (array $with): Illuminate\Testing\TestResponse => $this->actingAs($this->technician)->putJson("/api/planters/{$this->planted->id}/work/plan", $with);
     $places = fn (array $plan): array => array_column(array_map(static fn (array $of): array => [$of['key'], "{$of['person']} {$of['starts']}"], $plan['pieces']), 1, 0);
     expect(($this->plan)()['kept'])->toBeNull();
-    $keep(['seen' => 3])->assertUnprocessable()->assertJsonPath('errors.seen.0', 'No plan is kept here yet. Look again, then keep this one.');
+    $keep(['seen' => 3])->assertUnprocessable()->assertJsonPath('errors.seen.0', 'No plan is saved here yet. Reload, then save this one.');
     $kept = $keep(['seen' => 0])->assertOk()->json();
     expect($kept['kept'])->toMatchArray(['revision' => 1, 'by' => $this->technician->name])->and($kept['broken'])->toBe([]);
+    // Sent again, because the answer was lost, it is known; from somebody else it is a plan over another's.
+    $again = $keep(['seen' => 0])->assertOk()->json();
+    expect($again['kept'])->toBe($kept['kept'])->and($again['pieces'])->toBe($kept['pieces']);
+    $other = User::factory()->for($this->technician->workshop)->create();
+    expect(fn (): WorkPlan => app(KeepPlan::class)($other, $this->planted->refresh(), 0, false, [], []))->toThrow(Refused::class, 'saved another plan meanwhile');
     // Half an hour before the first hour it is not made anew, as a new one would be no better; at work it goes on.
     $this->travelTo('2026-04-06 08:05:00');
     expect($places(($this->plan)()))->toBe($places($kept))->and(($this->plan)()['broken'])->toBe([]);
 
     // That such jobs are learned to take longer breaks nothing.
-    $this->planted->update(['job_minutes' => ['change:seed_tube' => [9.0, 9 * log(3), 9 * log(3) ** 2]]]);
+    LearnedSum::query()->insert(LearnedSum::lines($this->planted->id, Lesson::JobMinutes, ['change:seed_tube' => [9.0, 9 * log(3), 9 * log(3) ** 2]]));
     expect($places(($this->plan)()))->toBe($places($kept))->and(($this->plan)()['broken'])->toBe([]);
-    $this->planted->update(['job_minutes' => []]);
+    LearnedSum::query()->delete();
 
     // Set by hand: to the Wednesday. The rest stays where it was.
     [$key] = array_column(array_filter($kept['pieces'], static fn (array $piece): bool => $piece['row'] === 3), 'key');
@@ -197,7 +208,7 @@ it('keeps a plan as it is until something breaks it, and says what did', functio
     $by = array_search('Idris', $set['people'], true);
     expect($places($set)[$key])->toBe("{$by} 2026-04-08T10:00")->and(array_diff_key($places($set), [$key => 1]))->toEqual(array_diff_key($places($kept), [$key => 1]))
         ->and(array_column(array_filter($set['pieces'], static fn (array $piece): bool => $piece['by_hand']), 'key'))->toBe([$key]);
-    $keep(['seen' => 1])->assertUnprocessable()->assertJsonPath('errors.seen.0', "{$this->technician->name} has kept another plan meanwhile. Look at it first, then keep yours.");
+    $keep(['seen' => 1])->assertUnprocessable()->assertJsonPath('errors.seen.0', "{$this->technician->name} saved another plan meanwhile. Look at it first, then save yours.");
 
     // What is decided since breaks it; what was set stays all the same.
     ($this->change)(5, 'seed_tube', ['curled_lip']);
@@ -233,12 +244,12 @@ it('refuses what cannot be set by hand, and keeps nothing of it', function (arra
     $this->actingAs($this->technician)->putJson("/api/planters/{$this->planted->id}/work/plan", ['seen' => 0, 'set' => $set])->assertUnprocessable()->assertJsonPath("errors.{$field}.0", $message);
     expect(($this->plan)()['kept'])->toBeNull();
 })->with([
-    'gone' => [[['piece' => 'x', 'person' => 'Wren', 'starts' => '2026-04-07T08:00']], 'set', 'That piece of work is not in the plan any more: it is done, or was decided otherwise.'],
-    'a stranger' => [[['piece' => 0, 'person' => 'Ash', 'starts' => '2026-04-07T08:00']], 'set', '"Ash" has no hours in the shop’s figures. Choose somebody who has.'],
+    'gone' => [[['piece' => 'x', 'person' => 'Wren', 'starts' => '2026-04-07T08:00']], 'set', 'That job is no longer in the plan: it is done, or the decision changed.'],
+    'a stranger' => [[['piece' => 0, 'person' => 'Ash', 'starts' => '2026-04-07T08:00']], 'set', '"Ash" has no hours in Shop figures. Choose someone who has.'],
     'no day' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '2026-02-30T08:00']], 'set', 'Say when it begins: a day from today on and a time, such as 2026-12-01T08:00.'],
     'yesterday' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '2026-04-05T08:00']], 'set', 'Say when it begins: a day from today on and a time, such as 2026-12-01T08:00.'],
-    'at night' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '2026-04-07T23:00']], 'set', 'Row 2: seed tube: nobody works at that time. Choose a time within the hours of who does it.'],
-    'two at once' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '2026-04-07T08:00'], ['piece' => 1, 'person' => 'Wren', 'starts' => '2026-04-07T08:01']], 'set', 'Row 3: seed tube: who is to do it is at something else then that is set too.'],
+    'at night' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '2026-04-07T23:00']], 'set', 'Row 2: seed tube: outside that person’s hours. Choose another time.'],
+    'two at once' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '2026-04-07T08:00'], ['piece' => 1, 'person' => 'Wren', 'starts' => '2026-04-07T08:01']], 'set', 'Row 3: seed tube: that person already has another job set for then.'],
     'no list' => [[['piece' => 0, 'person' => 'Wren', 'starts' => '']], 'set', 'Say when it begins: a day from today on and a time, such as 2026-12-01T08:00.'],
 ]);
 
@@ -253,7 +264,8 @@ it('says what would bring a late plan in time: how many more people, or by how m
     foreach ([1, 2, 3, 4] as $row) {
         ($this->change)($row, 'seed_tube', ['curled_lip']);
     }
-    $this->planted->update(['planting_start' => '2026-04-07', 'job_minutes' => ['change:seed_tube' => [400.0, 400 * log(3), 400 * log(3) ** 2]]]);
+    $this->planted->update(['planting_start' => '2026-04-07']);
+    LearnedSum::query()->insert(LearnedSum::lines($this->planted->id, Lesson::JobMinutes, ['change:seed_tube' => [400.0, 400 * log(3), 400 * log(3) ** 2]]));
     $this->technician->workshop->update(['crew' => [['name' => 'Wren', 'hours' => [1 => 1.0, 2 => 1.0]]]]);
     expect(($this->plan)()['in_time'])->toBe([['people' => 1, 'part' => null, 'name' => '', 'days' => 0]]);
 });
@@ -263,7 +275,8 @@ it('keeps the plan of all planters together beside that of one', function (): vo
     ($this->change)(3, 'seed_tube', ['curled_lip']);
     $keep = fn (bool $together, int $seen): Illuminate\Testing\TestResponse => $this->actingAs($this->technician)->putJson("/api/planters/{$this->planted->id}/work/plan", ['seen' => $seen, 'together' => $together]);
     $keep(true, 0)->assertOk()->assertJsonPath('kept.revision', 1);
-    $keep(true, 0)->assertUnprocessable();
+    $keep(true, 0)->assertOk()->assertJsonPath('kept.revision', 1);
+    $keep(true, 2)->assertUnprocessable();
     $keep(true, 1)->assertOk();
     $keep(false, 0)->assertOk();
     expect(($this->plan)('?together=1')['kept']['revision'])->toBe(2)->and(($this->plan)()['kept']['revision'])->toBe(1);

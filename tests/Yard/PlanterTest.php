@@ -91,7 +91,7 @@ it('brings an open walk along when the planter changes', function (): void {
         ->and(collect($guide['steps'])->where('check', 'blade_contact_length'))->toHaveCount(0);
 });
 
-it('says how many pairs of tyres there can be, and asks for each of them', function (mixed $pairs, bool $isTaken): void {
+it('says how many pairs of tires there can be, and asks for each of them', function (mixed $pairs, bool $isTaken): void {
     $planter = $this->planter();
     $form = ['farm' => $planter->farm, 'name' => $planter->name, 'row_count' => $planter->row_count, 'spacing' => '30 in', 'spec_sheet_id' => $planter->spec_sheet_id];
     $answer = $this->actingAs($this->technician)->putJson("/api/planters/{$planter->id}", $form + ['equipment' => ['meter' => 'vacuum', 'tyre_pairs' => $pairs]]);

@@ -95,7 +95,7 @@ it('loads the demo: four planters, past seasons walked, one walk half done, and 
         // A seed tube that was changed since has no last time.
         ->and($steps->whereNull('last')->pluck('check')->unique()->all())->toBe(['seed_tube']);
 
-    // Rows behind the tractor's tyres have lost more than their neighbours.
+    // Rows behind the tractor's tires have lost more than their neighbours.
     $lost = fn (array $rows): float => $steps->where('check', 'opener_blade_diameter')->whereIn('row', $rows)->avg(fn (array $cell): float => 381 - $cell['last']['value']);
     expect($lost([4, 5, 12, 13]))->toBeGreaterThan($lost([1, 2, 7, 9, 10, 11, 14, 15, 16]) * 1.1);
     expect($this->artisan('ustrel:rebuild'))->toBe(0);

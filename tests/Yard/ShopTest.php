@@ -51,6 +51,8 @@ it('learns how far the shop measures off from all its planters, and lets it say 
     };
     // The walks were put into the past by hand.
     $this->artisan('ustrel:rebuild');
+    expect(DB::table('learned_sums')->update(['squares' => DB::raw('squares + 1')]))->toBeGreaterThan(0)
+        ->and($this->artisan('ustrel:rebuild'))->toBe(1)->and($this->artisan('ustrel:rebuild'))->toBe(0);
     $learned = $width();
 
     $this->patchJson('/api/workshop', ['measuring_sd' => ['opener_blade_diameter' => 0.4]])->assertOk();
@@ -72,3 +74,18 @@ it('refuses figures that cannot be, says which, and keeps the rest as it was', f
     'better than anybody' => [['measuring_sd' => ['guard_width' => 0.01]], 'measuring_sd.guard_width', 'from 0.3 to 10 mm'],
     'of what does not wear' => [['measuring_sd' => ['lights' => 1]], 'measuring_sd', 'opener_blade_diameter'],
 ]);
+
+it('sets a part of the shop\'s figures over what was seen of it, and names what somebody else has set there meanwhile', function (): void {
+    $seen = $this->getJson('/api/workshop')->json('versions');
+    $crew = [['name' => 'Wren', 'hours' => [8, 8, 8, 8, 8, 0, 0]]];
+    $this->patchJson('/api/workshop', ['shop_rate' => 60, 'crew' => $crew, 'measuring_sd' => ['guard_width' => 0.5], 'seen' => $seen])->assertOk();
+    // The answer was lost: the same once more is no conflict.
+    $this->patchJson('/api/workshop', ['shop_rate' => 60, 'crew' => $crew, 'seen' => $seen])->assertOk();
+    // Another part of them, looked at before: nobody has touched it.
+    $this->patchJson('/api/workshop', ['ground_factors' => ['soil' => ['sand' => 1.6]], 'seen' => $seen])->assertOk();
+    $this->patchJson('/api/workshop', ['shop_rate' => 75, 'stop_cost' => 200, 'measuring_sd' => ['guard_width' => 0.8], 'seen' => $seen])
+        ->assertConflict()->assertJsonPath('changed', ['shop_rate', 'measuring_sd']);
+    $now = $this->getJson('/api/workshop');
+    expect($now->json('shop_rate'))->toEqual(60)->and($now->json('stop_cost'))->toBeNull();
+    $this->patchJson('/api/workshop', ['shop_rate' => 75, 'stop_cost' => 200, 'seen' => $now->json('versions')])->assertOk()->assertJsonPath('shop_rate', 75);
+});

@@ -17,7 +17,7 @@ it('lives in the workshop\'s day', function (): void {
     expect($this->getJson("/api/planters/{$this->planter->id}")->json('days_to_planting'))->toBe(5)
         ->and($this->getJson('/api/yard')->json('0.days_to_planting'))->toBe(5);
     $this->logAcres($this->planter, '2026-04-20', 40)->assertCreated();
-    $this->logAcres($this->planter, '2026-04-21', 40)->assertUnprocessable()->assertJsonValidationErrors(['day' => '2026-04-21 is still to come']);
+    $this->logAcres($this->planter, '2026-04-21', 40)->assertUnprocessable()->assertJsonValidationErrors(['day' => 'Tue, Apr 21 is still to come']);
     $walk = $this->openWalk($this->planter);
     $this->record($this->planter, $this->fitting(1, '', ['happened_at' => now()->toIso8601ZuluString()]))->assertCreated();
     expect(RenewedPart::query()->where('check_key', 'opener_blade_diameter')->firstOrFail()->reasons[0]['on'])->toBe('2026-04-20');

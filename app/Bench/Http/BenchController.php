@@ -8,16 +8,41 @@ use App\Bench\BenchQuery;
 use App\Bench\BenchRuns;
 use App\Http\Controller;
 use App\Http\JsonBody;
-use App\Models\Bench\BenchRun;
 use App\Models\Planter;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use App\Record\TakeWhole;
 use App\Spec\ShopAims;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Meter\Stage;
 
+#[OA\Schema(schema: 'BenchEntry', description: 'A run of a row’s meter on a test stand', required: ['id', 'row', 'stage', 'places', 'skips', 'doubles', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'row', type: 'integer', maximum: 64, minimum: 1),
+    new OA\Property(property: 'stage', description: 'pre: as it came; final: as it goes back', type: 'string', enum: Stage::class),
+    new OA\Property(property: 'places', description: 'Where a seed should have dropped; 100 or more of a run', type: 'integer', maximum: 5000, minimum: 4),
+    new OA\Property(property: 'skips', description: 'Of them left empty', type: 'integer', maximum: 5000, minimum: 0),
+    new OA\Property(property: 'doubles', description: 'Of them with a seed too many', type: 'integer', maximum: 5000, minimum: 0),
+    new OA\Property(property: 'seed', description: 'The lot, in own words', type: 'string', maxLength: 80),
+    new OA\Property(property: 'disc', description: 'Disc or plate, in own words', type: 'string', maxLength: 80),
+    new OA\Property(property: 'air', description: 'Inches of water', type: 'number', maximum: 60, minimum: 0.5, nullable: true),
+    new OA\Property(property: 'cells', description: 'Of the disc', type: 'integer', maximum: 400, minimum: 1, nullable: true),
+    new OA\Property(property: 'population', description: 'Seeds an acre that it runs as if it planted', type: 'integer', maximum: 2000000, minimum: 500, nullable: true),
+    new OA\Property(property: 'mph', description: 'Speed that it runs as if it went', type: 'number', maximum: 20, minimum: 0.5, nullable: true),
+    new OA\Property(property: 'rpm', description: 'In place of mph: turns a minute of the disc, with cells and population', type: 'number', nullable: true),
+    new OA\Property(property: 'singulator', description: 'Step, in own words', type: 'string', maxLength: 80),
+    new OA\Property(property: 'lubricant', description: 'And dose, in own words', type: 'string', maxLength: 80),
+    new OA\Property(property: 'run_in', description: 'Seeds that ran before the counting began', type: 'integer', maximum: 5000, minimum: 0, nullable: true),
+    new OA\Property(property: 'part_of', description: 'The first part of the same run, where the vacuum was changed on the way', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'note', type: 'string', maxLength: 300),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'supersedes', description: 'The run whose place this one takes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'partial', description: 'It was cut short', type: 'boolean'),
+    new OA\Property(property: 'look', description: 'One turn of the disc by hand, looked at; from 4 places on', type: 'boolean'),
+    new OA\Property(property: 'withdrawn', description: 'Take back the run that is superseded', type: 'boolean'),
+])]
 /** Runs of a planter’s meters on the stand: what they tell, one that was counted, the air that loses least. */
 final class BenchController extends Controller
 {
@@ -27,7 +52,7 @@ final class BenchController extends Controller
     {
         $runs = $bench->of($planter->load(['specSheet', 'workshop']));
 
-        return new JsonResponse(['looks' => BenchShape::looks($bench->looks($planter))] + BenchShape::of($planter, $runs, $bench->before($planter, $runs), $bench->differing($runs), $bench->unsound($planter), $bench->due($planter, $runs), ShopAims::of($planter->workshop_id)));
+        return new JsonResponse(BenchView::of($bench->looks($planter), $planter, $runs, $bench->before($planter, $runs), $bench->differing($runs), $bench->unsound($planter), $bench->due($planter, $runs), ShopAims::of($planter->workshop_id)));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/bench', operationId: 'recordRun', description: 'Sending it again is harmless', tags: ['bench'])]
@@ -37,7 +62,7 @@ final class BenchController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     public function store(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
-        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): BenchRuns => new BenchRuns($of), [JsonBody::of($request)]));
+        return ReceiptsView::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): BenchRuns => new BenchRuns($of), [JsonBody::of($request)]));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/bench/advice', operationId: 'airAdvice', description: 'By the runs of the row’s meter with the seed and disc that were run last', tags: ['bench'])]
@@ -52,13 +77,6 @@ final class BenchController extends Controller
         $runs = $bench->alike($planter->load(['specSheet', 'workshop']), (int) $row);
         $advice = BenchQuery::advice($runs, ShopAims::of($planter->workshop_id)->forLot($runs->first()?->seedLot));
 
-        return new JsonResponse([
-            'runs' => $runs->map(static fn (BenchRun $run): array => ['air' => (float) $run->air, 'places' => $run->places, 'skips' => $run->skips, 'doubles' => $run->doubles])->all(),
-            'advice' => $advice === null ? null : [
-                'air' => $advice->air, 'low' => round($advice->low, 1), 'high' => round($advice->high, 1), 'skips' => round($advice->skips, 4), 'doubles' => round($advice->doubles, 4),
-                'in_sight' => $advice->isInSight, 'way' => $advice->way, 'next' => $advice->next, 'gain' => round($advice->gain, 4), 'heavy' => $advice->heavy?->value,
-                'curve' => array_map(static fn (array $at): array => ['air' => round($at[0], 2), 'skips' => round($at[1], 4), 'doubles' => round($at[2], 4)], $advice->curve),
-            ],
-        ]);
+        return new JsonResponse(AirAdviceView::of($runs, $advice));
     }
 }

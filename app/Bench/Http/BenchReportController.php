@@ -11,7 +11,7 @@ use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Bench\BenchRun;
 use App\Models\Planter;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use App\Record\Import\CsvFile;
 use App\Record\Import\RefusedFile;
 use App\Record\TakeWhole;
@@ -71,7 +71,7 @@ final class BenchReportController extends Controller
     {
         $runs = JsonBody::list($request, 'runs', self::MOST, 'bench.list');
 
-        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): BenchRuns => new BenchRuns($of), $runs), 'runs');
+        return ReceiptsView::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): BenchRuns => new BenchRuns($of), $runs), 'runs');
     }
 
     #[OA\Get(path: '/api/planters/{planter}/bench/compare', operationId: 'compareRuns', tags: ['bench'])]

@@ -11,12 +11,24 @@ use App\Http\JsonBody;
 use App\Models\Bench\Meter;
 use App\Models\Bench\MeterMove;
 use App\Models\Workshop;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use App\Record\KeepListed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Meter\Places\MeterTo;
 
+#[OA\Schema(schema: 'MeterMove', required: ['id', 'meter_id', 'to', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'meter_id', type: 'integer'),
+    new OA\Property(property: 'to', type: 'string', enum: MeterTo::class),
+    new OA\Property(property: 'planter_id', description: 'Of the row', type: 'integer', nullable: true),
+    new OA\Property(property: 'row', type: 'integer', nullable: true),
+    new OA\Property(property: 'place', description: 'Which shelf, or with whom it is', type: 'string', maxLength: 120),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'supersedes', description: 'The move whose place it takes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'withdrawn', description: 'Take back the move that is superseded', type: 'boolean'),
+])]
 /** The meters of a workshop by their own numbers: where they are and were, and how they ran. */
 final class MetersController extends Controller
 {
@@ -59,10 +71,10 @@ final class MetersController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     public function move(Request $request, MoveMeters $move): JsonResponse
     {
-        return ReceiptsShape::taken(fn (): array => $move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'meters.list')), 'moves');
+        return ReceiptsView::taken(fn (): array => $move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'meters.list')), 'moves');
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<MeterView> */
     private function listed(Workshop $workshop): array
     {
         $stays = $this->meters->stays($workshop->id);
@@ -70,11 +82,10 @@ final class MetersController extends Controller
         $moves = MeterMove::current($workshop->id)->get()->keyBy('id')->all();
 
         return array_values(Meter::query()->where('workshop_id', $workshop->id)->orderBy('serial')->get()
-            ->map(static fn (Meter $meter): array => MeterListShape::meter($meter, $stays[$meter->id] ?? [], $moves, $runs[$meter->id] ?? []))->all());
+            ->map(static fn (Meter $meter): MeterView => MeterView::of($meter, $stays[$meter->id] ?? [], $moves, $runs[$meter->id] ?? []))->all());
     }
 
-    /** @return array<string, mixed> */
-    private function one(Workshop $workshop, Meter $meter): array
+    private function one(Workshop $workshop, Meter $meter): MeterView
     {
         return array_column($this->listed($workshop), null, 'id')[$meter->id];
     }

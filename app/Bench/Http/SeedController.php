@@ -11,7 +11,7 @@ use App\Http\JsonBody;
 use App\Models\Bench\Disc;
 use App\Models\Bench\SeedLot;
 use App\Models\Workshop;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use App\Record\KeepListed;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -93,7 +93,7 @@ final class SeedController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     public function move(Request $request, MoveSeed $move): JsonResponse
     {
-        return ReceiptsShape::taken(fn (): array => $move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'seed.list')), 'moves');
+        return ReceiptsView::taken(fn (): array => $move($this->user($request), JsonBody::list($request, 'moves', self::MOST, 'seed.list')), 'moves');
     }
 
     private function lot(Workshop $workshop, SeedLot $of): SeedLotView

@@ -14,13 +14,6 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Stand', description: 'A test stand or a row monitor, that may deliver what it counts', required: ['id', 'name', 'kind', 'made_at', 'heard_at'], properties: [
-    new OA\Property(property: 'id', type: 'integer'),
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'made_at', type: 'string', format: 'date-time'),
-    new OA\Property(property: 'kind', type: 'string', enum: [Device::STAND, Device::MONITOR]),
-    new OA\Property(property: 'heard_at', type: 'string', format: 'date-time', nullable: true),
-])]
 final class StandController extends Controller
 {
     private const MOST = 20;
@@ -29,7 +22,7 @@ final class StandController extends Controller
     #[OA\Response(response: 200, description: 'The workshop\'s test stands and row monitors', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Stand')))]
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse($this->user($request)->workshop->stands()->orderBy('id')->get()->map(self::shape(...))->all());
+        return new JsonResponse($this->user($request)->workshop->stands()->orderBy('id')->get()->map(StandView::of(...))->all());
     }
 
     #[OA\Post(path: '/api/stands', operationId: 'addStand', tags: ['bench'])]
@@ -59,7 +52,7 @@ final class StandController extends Controller
             return [$stand, $stand->createToken($name, [$kind])->plainTextToken];
         });
 
-        return new JsonResponse(['stand' => self::shape($stand), 'token' => $token], 201);
+        return new JsonResponse(['stand' => StandView::of($stand), 'token' => $token], 201);
     }
 
     #[OA\Delete(path: '/api/stands/{stand}', operationId: 'removeStand', description: 'Its token ends at once; what it delivered stays', tags: ['bench'])]
@@ -72,11 +65,5 @@ final class StandController extends Controller
         });
 
         return new JsonResponse(null, 204);
-    }
-
-    /** @return array<string, mixed> */
-    private static function shape(Device $stand): array
-    {
-        return ['id' => $stand->id, 'name' => $stand->name, 'kind' => $stand->kind, 'made_at' => $stand->made_at->toIso8601ZuluString(), 'heard_at' => $stand->heard_at?->toIso8601ZuluString()];
     }
 }

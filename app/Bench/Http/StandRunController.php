@@ -74,7 +74,7 @@ final class StandRunController extends Controller
     {
         $run = StandRun::query()->where('planter_id', $planter->id)->orderByDesc('made_at')->orderByDesc('id')->first();
 
-        return new JsonResponse(['run' => $run === null ? null : StandShape::of($run)]);
+        return new JsonResponse(['run' => $run === null ? null : StandRunView::of($run)]);
     }
 
     #[OA\Post(path: '/api/planters/{planter}/bench/runs/{standRun}/practice', operationId: 'practiceRun', description: 'Lets the made-up stand tell what has dropped by now', tags: ['bench'])]
@@ -95,7 +95,7 @@ final class StandRunController extends Controller
     #[OA\Response(response: 200, description: 'The run', content: new OA\JsonContent(ref: '#/components/schemas/StandRun'))]
     public function stop(Planter $planter, StandRun $standRun, EndRun $end): JsonResponse
     {
-        return new JsonResponse(StandShape::of($end($standRun)));
+        return new JsonResponse(StandRunView::of($end($standRun)));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/bench/runs/{standRun}/times.csv', operationId: 'runTimes', description: 'Of each seed, in milliseconds', tags: ['bench'])]
@@ -112,14 +112,14 @@ final class StandRunController extends Controller
     {
         $run = static fn (): ?StandRun => StandRun::query()->where('planter_id', $planter->id)->orderByDesc('made_at')->orderByDesc('id')->first();
 
-        return LiveStream::of(static fn (): array => ['run' => ($now = $run()) === null ? null : StandShape::of($now)], static fn (): bool => in_array($run()?->state, StandRun::UNDER_WAY, true));
+        return LiveStream::of(static fn (): array => ['run' => ($now = $run()) === null ? null : StandRunView::of($now)], static fn (): bool => in_array($run()?->state, StandRun::UNDER_WAY, true));
     }
 
     /** @param  callable(): StandRun  $of */
     private function answered(callable $of): JsonResponse
     {
         try {
-            return new JsonResponse(StandShape::of($of()));
+            return new JsonResponse(StandRunView::of($of()));
         } catch (Refused $refused) {
             throw ValidationException::withMessages([$refused->field => $refused->getMessage()]);
         }

@@ -32,7 +32,7 @@ final readonly class SeedQuery
     private static function drawn(Workshop $workshop): array
     {
         $drawn = [];
-        $planters = $workshop->planters()->toBase()->select('id');
+        $planters = $workshop->ownPlanters()->toBase()->select('id');
         $superseded = AcresEntry::query()->whereIn('planter_id', $planters)->whereNotNull('supersedes')->select('supersedes');
         foreach (AcresEntry::query()->whereIn('planter_id', $planters)->where('withdrawn', false)->whereNotIn('id', $superseded)->planted()->whereNotNull('units_drawn')->get() as $line) {
             // Planting is taken to be at noon of its day.
@@ -102,7 +102,7 @@ final readonly class SeedQuery
      */
     public function fields(Workshop $workshop): array
     {
-        $planters = Planter::query()->where('workshop_id', $workshop->id)->get()->each(static fn (Planter $of): Planter => $of->setRelation('workshop', $workshop));
+        $planters = $workshop->ownPlanters()->get()->each(static fn (Planter $of): Planter => $of->setRelation('workshop', $workshop));
         $plans = SeasonPlan::query()->whereIn('planter_id', $planters->modelKeys())->get()->groupBy('planter_id');
         $fields = [];
         foreach ($planters as $planter) {

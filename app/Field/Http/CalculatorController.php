@@ -34,7 +34,7 @@ final class CalculatorController extends Controller
         $system = self::system($request->query('units'));
         $known = $figures->of($planter->load(['specSheet', 'workshop']));
 
-        return new JsonResponse(['calculators' => array_map(static fn (Calculation $of): array => CalculatorShape::asks($of, $known, $system), Calculation::cases())]);
+        return new JsonResponse(['calculators' => array_map(static fn (Calculation $of): CalculatorView => CalculatorView::of($of, $known, $system), Calculation::cases())]);
     }
 
     #[OA\Post(path: '/api/planters/{planter}/calculators/{calculation}', operationId: 'calculate', description: 'Nothing is kept', tags: ['field'])]
@@ -56,7 +56,7 @@ final class CalculatorController extends Controller
             throw self::refusal($of, $invalid, new FigureWords($system));
         }
 
-        return new JsonResponse(CalculatorShape::worked($of, $in, $lines, $system));
+        return new JsonResponse(WorkedView::of($of, $in, $lines, $system));
     }
 
     private static function system(mixed $units): UnitSystem

@@ -43,7 +43,7 @@ final class DiagnosisController extends Controller
 
         $checks = $planter->readSheet()->checks;
 
-        return new JsonResponse(DiagnosisShape::of(DiagnosisTable::typical()->for($checks)->diagnose($seen, $absent, $query->record($planter, $row)), $checks, $seen, $absent));
+        return new JsonResponse(DiagnosisView::of(DiagnosisTable::typical()->for($checks)->diagnose($seen, $absent, $query->record($planter, $row)), $checks, $seen, $absent));
     }
 
     /** @return list<Symptom> */

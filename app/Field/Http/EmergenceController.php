@@ -10,12 +10,27 @@ use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Field\StandCount;
 use App\Models\Planter;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use App\Record\TakeWhole;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
+use Ustrel\Core\Measure\UnitSystem;
 
+#[OA\Schema(schema: 'StandCountEntry', required: ['id', 'row', 'field', 'planted_on', 'plants', 'length', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'row', type: 'integer', minimum: 1),
+    new OA\Property(property: 'field', type: 'string', maxLength: 80),
+    new OA\Property(property: 'planted_on', type: 'string', format: 'date'),
+    new OA\Property(property: 'plants', type: 'integer', maximum: 5000, minimum: 0),
+    new OA\Property(property: 'length', description: 'Of row that was marked, feet or metres', type: 'number'),
+    new OA\Property(property: 'units', type: 'string', enum: UnitSystem::class),
+    new OA\Property(property: 'population', description: 'That was planted, seeds an acre', type: 'integer', nullable: true),
+    new OA\Property(property: 'germination', description: 'Share, on the tag', type: 'number', maximum: 1, minimum: 0.01, nullable: true),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'supersedes', description: 'The count whose place it takes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'withdrawn', description: 'Take back the one that is superseded', type: 'boolean'),
+])]
 /** What came up, counted day by day on marked lengths. */
 final class EmergenceController extends Controller
 {
@@ -28,7 +43,7 @@ final class EmergenceController extends Controller
         $planter->load('workshop');
         $counts = StandCount::current($planter->id)->with('user')->orderByDesc('happened_at')->orderByDesc('id')->get();
 
-        return new JsonResponse(EmergenceShape::of($planter, $counts, PlantedThere::by($planter), $this->user($request)->units));
+        return new JsonResponse(EmergenceView::of($planter, $counts, PlantedThere::by($planter), $this->user($request)->units));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/emergence', operationId: 'countStand', description: 'All of them, or nothing; sending it again is harmless', tags: ['field'])]
@@ -42,6 +57,6 @@ final class EmergenceController extends Controller
     {
         $counts = JsonBody::list($request, 'counts', self::MOST, 'stand_count.list');
 
-        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): StandCountEvents => new StandCountEvents($of), $counts), 'counts');
+        return ReceiptsView::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): StandCountEvents => new StandCountEvents($of), $counts), 'counts');
     }
 }

@@ -14,7 +14,7 @@ use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Field\Setting;
 use App\Models\Planter;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use App\Record\TakeWhole;
 use App\Season\SeasonQuery;
 use Illuminate\Http\JsonResponse;
@@ -24,9 +24,28 @@ use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Field\Settings\SettingFit;
 use Ustrel\Core\Field\Settings\SettingGround;
+use Ustrel\Core\Field\Settings\SettingKey;
+use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
+#[OA\Schema(schema: 'SettingEntry', required: ['id', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'line', description: 'As it is told, in place of key, row, value and figure: `downforce 180 lb rows 3-6, closing 2, air 18 in`', type: 'string', maxLength: 500),
+    new OA\Property(property: 'key', type: 'string', enum: SettingKey::class),
+    new OA\Property(property: 'row', description: '0, or left out, for the planter as a whole; of a line that names no rows, the row that it is about', type: 'integer'),
+    new OA\Property(property: 'value', description: 'In words, where it has no unit; else what is to be said besides', type: 'string', maxLength: 60),
+    new OA\Property(property: 'figure', description: 'Where it has a unit', type: 'number', nullable: true),
+    new OA\Property(property: 'units', description: 'That the figure is in', type: 'string', enum: UnitSystem::class),
+    new OA\Property(property: 'field', type: 'string', maxLength: 80),
+    new OA\Property(property: 'crop', type: 'string', maxLength: 80),
+    new OA\Property(property: 'soil', type: 'string', enum: Soil::class, nullable: true),
+    new OA\Property(property: 'residue', type: 'string', enum: Residue::class, nullable: true),
+    new OA\Property(property: 'note', description: 'How it went', type: 'string', maxLength: 300),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'supersedes', description: 'The setting whose place it takes', type: 'string', format: 'uuid', nullable: true),
+    new OA\Property(property: 'withdrawn', description: 'Take back the one that is superseded', type: 'boolean'),
+])]
 /** What is fitted and set on a planter, what was, and what comes back with the ground. */
 final class SettingController extends Controller
 {
@@ -50,7 +69,7 @@ final class SettingController extends Controller
         $words = new FigureWords($this->user($request)->units);
         $went = static fn (Setting $last): array => $howItWent($planter, $last->field, $planter->seasonAt($last->happened_at->toIso8601String()), $words);
 
-        return new JsonResponse(SettingShape::of($this->settings->held($planter), SeasonQuery::plan($planter), self::ground($request), $words, $went));
+        return new JsonResponse(SettingsView::of($this->settings->held($planter), SeasonQuery::plan($planter), self::ground($request), $words, $went));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/settings/for/{other}', operationId: 'settingsFor', tags: ['field'])]
@@ -70,7 +89,7 @@ final class SettingController extends Controller
         foreach (SettingsQuery::now($this->settings->held($planter)) as $setting) {
             $fit = SettingFit::of($setting->made(), $from, $to, $other->row_count);
             if ($fit === SettingFit::Fits) {
-                $takes[] = SettingShape::made($setting, $words);
+                $takes[] = SettingMadeView::of($setting, $words);
             } else {
                 $leaves[] = ['said' => __($setting->row_number === 0 ? 'settings.said' : 'settings.said_row', ['what' => __("setting.{$setting->key->value}"), 'to' => $words->setting($setting), 'row' => $setting->row_number]), 'why' => __("setting_fit.{$fit->value}")];
             }
@@ -90,7 +109,7 @@ final class SettingController extends Controller
     {
         $settings = SettingLines::spread(JsonBody::list($request, 'settings', self::MOST, 'settings.list'), $planter->row_count, $planter->workshop->number_style);
 
-        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): SettingEvents => new SettingEvents($of), $settings), 'settings');
+        return ReceiptsView::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): SettingEvents => new SettingEvents($of), $settings), 'settings');
     }
 
     #[OA\Get(path: '/api/planters/{planter}/settings/sheet.pdf', operationId: 'settingsSheet', description: 'For the cab, or for a second planter', tags: ['field'])]

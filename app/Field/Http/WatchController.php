@@ -17,7 +17,7 @@ use App\Http\LiveStream;
 use App\Models\Field\WatchRun;
 use App\Models\Planter;
 use App\Record\Fields;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use App\Record\Refused;
 use App\Record\TakeWhole;
 use Illuminate\Http\JsonResponse;
@@ -25,7 +25,23 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\StreamedResponse;
+use Ustrel\Core\Field\Watch\PracticeFault;
+use Ustrel\Core\Field\Watch\WatchEntryKind;
 
+#[OA\Schema(schema: 'WatchSetUp', required: ['id'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'field', type: 'string', maxLength: 80),
+    new OA\Property(property: 'acres', description: 'Of this planter to a false alarm', type: 'integer', maximum: 100000, minimum: 50),
+    new OA\Property(property: 'practice', description: 'A made-up field tells of it', type: 'boolean'),
+    new OA\Property(property: 'fault', description: 'That comes on the made-up field', type: 'string', enum: PracticeFault::class),
+])]
+#[OA\Schema(schema: 'WatchEntry', description: 'What somebody says while rows are watched', required: ['id', 'kind', 'happened_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'kind', type: 'string', enum: WatchEntryKind::class),
+    new OA\Property(property: 'row', description: 'That is shut off on purpose, or plants again', type: 'integer', minimum: 1),
+    new OA\Property(property: 'alarm', description: 'That was seen, or whose rows are left as they are', type: 'integer'),
+    new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
+])]
 /** Rows watched while they plant. */
 final class WatchController extends Controller
 {
@@ -39,7 +55,7 @@ final class WatchController extends Controller
     #[OA\Response(response: 200, description: 'What rows share, and how they were watched before', content: new OA\JsonContent(ref: '#/components/schemas/Watch'))]
     public function show(Request $request, Planter $planter): JsonResponse
     {
-        return new JsonResponse($this->shape($request, $planter)->of($this->query->before($planter)));
+        return new JsonResponse($this->views($request, $planter)->watch($this->query->before($planter)));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/watch/now', operationId: 'watchNow', tags: ['field'])]
@@ -56,10 +72,10 @@ final class WatchController extends Controller
     #[OA\Response(response: 429, description: 'As many watch as the server has hands for: ask each second instead')]
     public function live(Request $request, Planter $planter): StreamedResponse|JsonResponse
     {
-        $shape = $this->shape($request, $planter);
+        $views = $this->views($request, $planter);
 
         return LiveStream::of(
-            fn (): array => ['run' => ($run = $this->query->newest($planter)) === null ? null : $shape->run($run, $this->query->alarms($run), $this->query->passes($run))],
+            fn (): array => ['run' => ($run = $this->query->newest($planter)) === null ? null : $views->run($run, $this->query->alarms($run), $this->query->passes($run))],
             fn (): bool => $this->query->newest($planter)?->isUnderWay() ?? false,
         );
     }
@@ -104,7 +120,7 @@ final class WatchController extends Controller
     {
         $entries = JsonBody::list($request, 'entries', self::MOST_ENTRIES, 'watch.entries');
 
-        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), fn (Planter $of): WatchEntries => new WatchEntries($watchRun, $of->row_count, $this->listen), $entries), 'entries');
+        return ReceiptsView::taken(fn (): array => $take($planter, $this->user($request), fn (Planter $of): WatchEntries => new WatchEntries($watchRun, $of->row_count, $this->listen), $entries), 'entries');
     }
 
     #[OA\Put(path: '/api/planters/{planter}/shared-rows', operationId: 'editSharedRows', tags: ['planter'])]
@@ -138,11 +154,11 @@ final class WatchController extends Controller
 
     private function told(Request $request, Planter $planter, WatchRun $run): JsonResponse
     {
-        return new JsonResponse(['run' => $this->shape($request, $planter)->run($run, $this->query->alarms($run), $this->query->passes($run))]);
+        return new JsonResponse(['run' => $this->views($request, $planter)->run($run, $this->query->alarms($run), $this->query->passes($run))]);
     }
 
-    private function shape(Request $request, Planter $planter): WatchShape
+    private function views(Request $request, Planter $planter): WatchViews
     {
-        return new WatchShape($planter, new FigureWords($this->user($request)->units));
+        return new WatchViews($planter, new FigureWords($this->user($request)->units));
     }
 }

@@ -37,6 +37,6 @@ final class YieldCurveController extends Controller
             throw ValidationException::withMessages([$refused->field => $refused->getMessage()]);
         }
 
-        return new JsonResponse(['curves' => YieldCurveShape::of($workshop, $this->user($request)->units)]);
+        return new JsonResponse(['curves' => YieldCurveView::all($workshop, $this->user($request)->units)]);
     }
 }

@@ -4,23 +4,60 @@ declare(strict_types=1);
 
 namespace App\Http\Api;
 
-use BackedEnum;
+use App\Models\People\Role;
+use App\Models\Record\ImportState;
+use App\Record\Import\ImportKind;
+use App\Record\Import\ImportMode;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
 use ReflectionMethod;
 use ReflectionNamedType;
 use Symfony\Component\Finder\Finder;
-use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Field\Diagnosis\Symptom;
+use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Parts\RemovalReason;
+use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\CheckKind;
+use Ustrel\Core\Spec\Judging\Chip;
+use Ustrel\Core\Spec\Judging\State;
+use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Spec\Station;
+use Ustrel\Core\Walk\Entry;
+use Ustrel\Core\Walk\NoteKind;
+use Ustrel\Core\Walk\Result;
+use Ustrel\Core\Walk\WalkKind;
+use Ustrel\Core\Walk\WalkOrder;
 
 /** Adds to the API document what follows from the schema classes, the routes and what controllers ask for. */
 final class Contract
 {
-    private const TYPES = ['string' => 'string', 'int' => 'integer', 'float' => 'number', 'bool' => 'boolean', 'array' => 'array'];
+    /** Lists of words that the document has by name, and what it says of them. */
+    public const ENUMS = [
+        CheckKey::class => '',
+        CheckKind::class => '',
+        Chip::class => '',
+        Entry::class => '',
+        ImportKind::class => '',
+        ImportMode::class => 'preview: only say what it holds; whole: all or nothing; good: the good lines',
+        ImportState::class => '',
+        NoteKind::class => 'hard_joint: seized or hard to open; the next walks warn of it',
+        RemovalReason::class => '',
+        Result::class => '',
+        Role::class => '',
+        Side::class => '',
+        Slot::class => 'Where a part goes',
+        State::class => '',
+        Station::class => 'In the order of the row unit, front to back',
+        Symptom::class => '',
+        Unit::class => '',
+        Verdict::class => '',
+        WalkKind::class => '',
+        WalkOrder::class => '',
+    ];
 
     private const REFUSED = ['$ref' => '#/components/responses/Refused'];
-
-    /** @var array<string, mixed> schemas that attributes make */
-    private static array $named = [];
 
     /**
      * @param  array<mixed>  $document  OpenAPI 3.1, as attributes make it
@@ -28,7 +65,9 @@ final class Contract
      */
     public static function complete(array $document): array
     {
-        self::$named = $document['components']['schemas'] ?? [];
+        foreach (self::ENUMS as $enum => $about) {
+            $document['components']['schemas'][class_basename($enum)] = ($about === '' ? [] : ['description' => $about]) + ['type' => 'string', 'enum' => array_column($enum::cases(), 'value')];
+        }
         foreach (self::schemas() as $schema) {
             $document['components']['schemas'][$schema::schemaName()] = self::schema($schema);
         }
@@ -85,13 +124,12 @@ final class Contract
             if ($field->isInlined && is_subclass_of($field->type, Schema::class)) {
                 $inlined = self::schema($field->type, true);
                 $properties += $inlined['properties'];
-                $required = [...$required, ...$inlined['required']];
+                $required = [...$required, ...$inlined['required'] ?? []];
 
                 continue;
             }
-            // Of what is sent, what may be left out may be null.
-            $properties[$name] = self::property($field, $field->isNullable || ($field->isOptional && ! $isWhole));
-            if ($isWhole || ! $field->isOptional) {
+            $properties[$name] = self::property($field, $schema, $isWhole);
+            if (($isWhole || ! $field->isOptional) && ! $field->isOmittedWhenNull) {
                 $required[] = $name;
             }
         }
@@ -99,44 +137,17 @@ final class Contract
         return ($required === [] ? [] : ['required' => $required]) + ['properties' => $properties, 'type' => 'object'];
     }
 
-    /** @return array<string, mixed> */
-    private static function property(SchemaField $field, bool $isNullable): array
-    {
-        $said = $field->about === '' ? [] : ['description' => $field->about];
-        if ($field->items !== null) {
-            return $said + ['type' => $isNullable ? ['array', 'null'] : 'array', 'items' => self::type($field->items)];
-        }
-        $type = self::type($field->type);
-
-        return $said + match (true) {
-            ! $isNullable => $type,
-            isset($type['$ref']) => ['oneOf' => [$type, ['type' => 'null']]],
-            default => ['type' => [$type['type'], 'null']] + $type,
-        } + self::bounds($field);
-    }
-
-    /** @return array<string, mixed> */
-    private static function type(string $of): array
-    {
-        return match (true) {
-            is_subclass_of($of, Schema::class) => ['$ref' => "#/components/schemas/{$of::schemaName()}"],
-            is_subclass_of($of, BackedEnum::class) => self::enum($of),
-            $of === Day::class => ['type' => 'string', 'format' => 'date'],
-            default => ['type' => self::TYPES[$of]],
-        };
-    }
-
     /**
-     * By reference where the document has it under its own name.
-     *
-     * @param  class-string<BackedEnum>  $of
+     * @param  class-string<Schema>  $schema
      * @return array<string, mixed>
      */
-    private static function enum(string $of): array
+    private static function property(SchemaField $field, string $schema, bool $isWhole): array
     {
-        $name = class_basename($of);
+        // Of what is sent, what may be left out may be null; what an answer leaves out is never null.
+        $isNullable = ! $field->isOmittedWhenNull && ($field->isNullable || ($field->isOptional && ! $isWhole));
+        $type = TypeDocument::of($field, $schema);
 
-        return isset(self::$named[$name]) ? ['$ref' => "#/components/schemas/{$name}"] : ['type' => 'string', 'enum' => array_column($of::cases(), 'value')];
+        return ($field->about === '' ? [] : ['description' => $field->about]) + ($isNullable ? TypeDocument::orNull($type) : $type) + ($field->type === 'array' ? [] : self::bounds($field));
     }
 
     /** @return array<string, mixed> what its rules say of its size */

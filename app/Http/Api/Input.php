@@ -129,7 +129,7 @@ abstract readonly class Input extends Schema
     }
 
     /** @param  array<string, mixed>  $given  checked */
-    final protected static function of(array $given): static
+    final public static function of(array $given): static
     {
         // @phpstan-ignore new.static (each has its fields in its constructor, by name)
         return new static(...array_map(static fn (SchemaField $field): mixed => self::value($field, $given[$field->name] ?? null), SchemaField::of(static::class)));

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Api;
 
+use PHPStan\PhpDocParser\Ast\Type\GenericTypeNode;
+use PHPStan\PhpDocParser\Ast\Type\IdentifierTypeNode;
+use PHPStan\PhpDocParser\Ast\Type\TypeNode;
 use ReflectionClass;
 use ReflectionNamedType;
 use ReflectionParameter;
+use ReflectionProperty;
 
 /** A field of a schema, as its class tells. */
 final readonly class SchemaField
@@ -20,8 +24,14 @@ final readonly class SchemaField
         public mixed $default,
         public string $about,
         public Field $field,
+        /** What its comment says of its type, more exactly. */
+        public ?TypeNode $typeNode,
+        /** Of a list, the class or type of what is in it; null of anything else. */
         public ?string $items,
         public bool $isInlined,
+        public bool $isOmittedWhenNull,
+        /** By keys of its own: an object in JSON, empty or not. */
+        public bool $isMap,
     ) {
     }
 
@@ -35,34 +45,19 @@ final readonly class SchemaField
         if (! isset($known[$schema])) {
             $known[$schema] = [];
             foreach ((new ReflectionClass($schema))->getConstructor()?->getParameters() ?? [] as $parameter) {
-                $known[$schema][$parameter->getName()] = self::read($schema, $parameter);
+                $known[$schema][$parameter->getName()] = self::read($parameter, new ReflectionProperty($schema, $parameter->getName()));
             }
         }
 
         return $known[$schema];
     }
 
-    /**
-     * The class of a short name, as the file that has it imports it.
-     *
-     * @param  ReflectionClass<Schema>  $in
-     */
-    private static function named(string $short, ReflectionClass $in): string
-    {
-        if (in_array($short, ['string', 'int', 'float', 'bool'], true)) {
-            return $short;
-        }
-        $imports = preg_match("~^use ([\\w\\\\]+\\\\{$short});$~m", (string) file_get_contents((string) $in->getFileName()), $found) === 1;
-
-        return $imports ? $found[1] : "{$in->getNamespaceName()}\\{$short}";
-    }
-
-    /** @param  class-string<Schema>  $schema */
-    private static function read(string $schema, ReflectionParameter $parameter): self
+    private static function read(ReflectionParameter $parameter, ReflectionProperty $property): self
     {
         $type = $parameter->getType();
-        $property = (new ReflectionClass($schema))->getProperty($parameter->getName());
-        $comment = (string) $property->getDocComment();
+        $comment = FieldComment::of($property);
+        $node = $comment->type;
+        $item = $node instanceof GenericTypeNode && in_array((string) $node->type, ['list', 'non-empty-list'], true) ? $node->genericTypes[0] : null;
 
         return new self(
             $parameter->getName(),
@@ -70,10 +65,13 @@ final readonly class SchemaField
             $type?->allowsNull() ?? true,
             $parameter->isDefaultValueAvailable(),
             $parameter->isDefaultValueAvailable() ? $parameter->getDefaultValue() : null,
-            trim((string) preg_replace('~^/\*\*\s*|\s*\*/$|^\s*\*\s?|@var\s+[^\s>]+>?\s*~m', '', $comment)),
+            $comment->about,
             ($property->getAttributes(Field::class)[0] ?? null)?->newInstance() ?? new Field,
-            preg_match('~@var\s+(?:non-empty-)?list<(\w+)>~', $comment, $found) === 1 ? self::named($found[1], $property->getDeclaringClass()) : null,
+            $node,
+            $item instanceof IdentifierTypeNode ? FieldComment::named($item->name, $property->getDeclaringClass()) : null,
             $property->getAttributes(Inlined::class) !== [],
+            $property->getAttributes(OmittedWhenNull::class) !== [],
+            $node instanceof GenericTypeNode && (string) $node->type === 'array',
         );
     }
 }

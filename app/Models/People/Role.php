@@ -23,7 +23,7 @@ enum Role: string
     /** What may be done at all, and by whom at least: look; walk and record; set figures, prices and planters; run the shop. */
     public const ABILITIES = ['see' => self::Guest, 'record' => self::Helper, 'set' => self::Technician, 'run' => self::Owner];
 
-    /** @return list<string> */
+    /** @return list<key-of<self::ABILITIES>> */
     public function abilities(): array
     {
         return array_keys(array_filter(self::ABILITIES, $this->mayAs(...)));

@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property list<array{planter: int, jobs: list<string>, person: string, starts: string, minutes: int, by_hand: bool, with?: list<string>}> $pieces jobs by key; begins as the shop's clock has it
  * @property array<int, string> $planting days, by planter
  * @property int $user_id
+ * @property string|null $sent_sha256 what it was asked for with; null of plans of before
  * @property CarbonImmutable $made_at
  * @property User $user
  */

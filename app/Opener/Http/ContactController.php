@@ -16,6 +16,6 @@ final class ContactController extends Controller
     #[OA\Response(response: 200, description: 'What to do about the contact of each row\'s blades', content: new OA\JsonContent(ref: '#/components/schemas/Contact'))]
     public function __invoke(Planter $planter, ContactQuery $contacts): JsonResponse
     {
-        return new JsonResponse(ContactShape::of($contacts->of($planter->load(['specSheet', 'workshop']))));
+        return new JsonResponse(ContactView::of($contacts->of($planter->load(['specSheet', 'workshop']))));
     }
 }

@@ -10,7 +10,7 @@ use App\Models\Planter;
 use App\Parts\BrokenFitRule;
 use App\Parts\LedgerQuery;
 use App\Parts\RecordEvents;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use App\Record\NotTaken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,12 +19,8 @@ use OpenApi\Attributes as OA;
 use Throwable;
 use Ustrel\Core\Parts\ImpossibleLedger;
 use Ustrel\Core\Parts\LedgerEventKind;
-use Ustrel\Core\Parts\RemovalReason;
 use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\Side;
 
-#[OA\Schema(schema: 'RemovalReason', type: 'string', enum: RemovalReason::class)]
 #[OA\Schema(schema: 'LedgerEntry', description: 'Something that was done to the parts of one row', required: ['id', 'kind', 'happened_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
     new OA\Property(property: 'kind', type: 'string', enum: LedgerEventKind::class),
@@ -46,17 +42,6 @@ use Ustrel\Core\Spec\Side;
     new OA\Property(property: 'note', type: 'string', maxLength: 1000),
     new OA\Property(property: 'supersedes', description: 'The event whose place this one takes', type: 'string', format: 'uuid', nullable: true),
 ])]
-#[OA\Schema(schema: 'Ledger', required: ['slots', 'fitted', 'shelf'], properties: [
-    new OA\Property(property: 'slots', description: 'That each row of this planter has', type: 'array', items: new OA\Items(required: ['slot', 'station', 'sides', 'check', 'measured'], properties: [
-        new OA\Property(property: 'slot', ref: '#/components/schemas/Slot'),
-        new OA\Property(property: 'station', description: 'Where hands go in to change it', ref: '#/components/schemas/Station'),
-        new OA\Property(property: 'sides', type: 'array', items: new OA\Items(ref: '#/components/schemas/Side')),
-        new OA\Property(property: 'check', description: 'That its part is looked at by', ref: '#/components/schemas/CheckKey'),
-        new OA\Property(property: 'measured', description: 'The part has a size that wears', type: 'boolean'),
-    ], type: 'object')),
-    new OA\Property(property: 'fitted', description: 'What is fitted now', type: 'array', items: new OA\Items(ref: '#/components/schemas/Fitting')),
-    new OA\Property(property: 'shelf', description: 'Parts that came off this planter before their end and are fitted nowhere, each as it was last', type: 'array', items: new OA\Items(ref: '#/components/schemas/Fitting')),
-])]
 final class LedgerController extends Controller
 {
     private const MOST = 1000;
@@ -70,15 +55,11 @@ final class LedgerController extends Controller
         foreach (Slot::cases() as $slot) {
             $check = $sheet->check($slot->checks()[0]);
             if ($check !== null) {
-                $slots[] = self::slot($slot, $check);
+                $slots[] = ['slot' => $slot, 'station' => $slot->station(), 'sides' => $check->sides, 'check' => $check->key, 'measured' => $check->wear() !== null];
             }
         }
 
-        return new JsonResponse([
-            'slots' => $slots,
-            'fitted' => array_map(FittingShape::of(...), LedgerQuery::fitted($planter)),
-            'shelf' => array_map(FittingShape::of(...), LedgerQuery::shelf($planter)),
-        ]);
+        return new JsonResponse(new LedgerView($slots, array_map(FittingView::of(...), LedgerQuery::fitted($planter)), array_map(FittingView::of(...), LedgerQuery::shelf($planter))));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/ledger', operationId: 'recordEvents', description: 'All of it is written, or nothing. Sending it again is harmless', tags: ['ledger'])]
@@ -92,7 +73,7 @@ final class LedgerController extends Controller
     {
         $events = JsonBody::list($request, 'events', self::MOST, 'ledger.events');
         try {
-            return ReceiptsShape::answer($record($planter, $this->user($request), $events));
+            return ReceiptsView::answer($record($planter, $this->user($request), $events));
         } catch (NotTaken|BrokenFitRule|ImpossibleLedger $refused) {
             throw self::refusal($refused, 'events', $events);
         }
@@ -107,7 +88,7 @@ final class LedgerController extends Controller
     public static function refusal(NotTaken|BrokenFitRule|ImpossibleLedger $refused, string $items, array $events): Throwable
     {
         if ($refused instanceof NotTaken) {
-            return ReceiptsShape::refusal($refused, $items);
+            return ReceiptsView::refusal($refused, $items);
         }
         if ($refused instanceof BrokenFitRule) {
             return ValidationException::withMessages([$items => $refused->getMessage()]);
@@ -115,17 +96,5 @@ final class LedgerController extends Controller
         $index = array_search($refused->event, array_map(static fn (mixed $event): ?string => is_array($event) && is_string($event['id'] ?? null) ? strtolower($event['id']) : null, $events), true);
 
         return ValidationException::withMessages([$index === false ? $items : "{$items}.{$index}.happened_at" => RecordEvents::worded($refused)]);
-    }
-
-    /** @return array<string, mixed> */
-    private static function slot(Slot $slot, Check $check): array
-    {
-        return [
-            'slot' => $slot->value,
-            'station' => $slot->station()->value,
-            'sides' => array_map(static fn (Side $side): string => $side->value, $check->sides),
-            'check' => $check->key->value,
-            'measured' => $check->wear() !== null,
-        ];
     }
 }

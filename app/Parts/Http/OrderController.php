@@ -11,7 +11,7 @@ use App\Parts\DraftOrders;
 use App\Parts\OrderSheet;
 use App\Parts\ReceiveOrder;
 use App\Parts\SaveOrder;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use App\Record\NotTaken;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -69,7 +69,7 @@ final class OrderController extends Controller
         try {
             return new JsonResponse(OrderView::of($receive($order, $this->user($request), JsonBody::list($request, 'moves', self::MOST, 'stock.list'))));
         } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken, 'moves');
+            throw ReceiptsView::refusal($notTaken, 'moves');
         }
     }
 

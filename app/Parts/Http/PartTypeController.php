@@ -50,6 +50,6 @@ final class PartTypeController extends Controller
             $other = PartType::query()->where('workshop_id', $partType->workshop_id)->findOrFail((int) $against);
         }
 
-        return new JsonResponse(LivesShape::of($partType, $lives->of($partType), $other, $other === null ? null : $lives->of($other)));
+        return new JsonResponse(PartLivesView::of($partType, $lives->of($partType), $other, $other === null ? null : $lives->of($other)));
     }
 }

@@ -13,19 +13,6 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'Activity', required: ['id', 'at', 'who', 'what', 'kind', 'name', 'changes'], properties: [
-    new OA\Property(property: 'id', type: 'integer'),
-    new OA\Property(property: 'at', type: 'string', format: 'date-time'),
-    new OA\Property(property: 'who', description: 'null: nobody who was signed in, as from the console', type: 'string', nullable: true),
-    new OA\Property(property: 'what', description: 'created, updated, deleted, signed_in, password_changed, exported', type: 'string'),
-    new OA\Property(property: 'kind', description: 'What kind of thing it was done to', type: 'string', nullable: true),
-    new OA\Property(property: 'name', description: 'What it was called then', type: 'string', nullable: true),
-    new OA\Property(property: 'changes', description: 'Only what differs', type: 'array', items: new OA\Items(required: ['field', 'before', 'after'], properties: [
-        new OA\Property(property: 'field', type: 'string'),
-        new OA\Property(property: 'before', type: 'string', nullable: true),
-        new OA\Property(property: 'after', type: 'string', nullable: true),
-    ], type: 'object')),
-])]
 final class ActivityController extends Controller
 {
     private const A_PAGE = 50;
@@ -48,15 +35,15 @@ final class ActivityController extends Controller
             ->limit(self::A_PAGE)
             ->get();
 
-        return new JsonResponse($lines->map(static fn (Activity $line): array => [
-            'id' => $line->id,
-            'at' => $line->created_at->toIso8601ZuluString(),
-            'who' => $line->causer instanceof User ? $line->causer->name : null,
-            'what' => $line->description,
-            'kind' => $line->subject_type,
-            'name' => $line->subject_name,
-            'changes' => self::changes($line),
-        ]));
+        return new JsonResponse($lines->map(static fn (Activity $line): ActivityView => new ActivityView(
+            id: $line->id,
+            at: $line->created_at,
+            who: $line->causer instanceof User ? $line->causer->name : null,
+            what: $line->description,
+            kind: $line->subject_type,
+            name: $line->subject_name,
+            changes: self::changes($line),
+        )));
     }
 
     /** @return list<array{field: string, before: string|null, after: string|null}> */

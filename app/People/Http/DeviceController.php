@@ -13,13 +13,6 @@ use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-#[OA\Schema(schema: 'Device', required: ['id', 'agent', 'ip', 'is_this', 'last_seen_at'], properties: [
-    new OA\Property(property: 'id', type: 'string'),
-    new OA\Property(property: 'agent', description: 'As the browser calls itself', type: 'string'),
-    new OA\Property(property: 'ip', type: 'string'),
-    new OA\Property(property: 'is_this', type: 'boolean'),
-    new OA\Property(property: 'last_seen_at', type: 'string', format: 'date-time'),
-])]
 final class DeviceController extends Controller
 {
     #[OA\Get(path: '/api/me/devices', operationId: 'devices', tags: ['people'])]
@@ -28,10 +21,9 @@ final class DeviceController extends Controller
     {
         $here = Devices::here($request);
 
-        return new JsonResponse($devices->of($this->user($request))->map(static fn (DeviceSession $one): array => [
-            'id' => $one->handle(), 'agent' => (string) $one->user_agent, 'ip' => (string) $one->ip_address, 'is_this' => $one->id === $here,
-            'last_seen_at' => now()->setTimestamp($one->last_activity)->toIso8601ZuluString(),
-        ])->values());
+        return new JsonResponse($devices->of($this->user($request))->map(static fn (DeviceSession $one): DeviceView => new DeviceView(
+            $one->handle(), (string) $one->user_agent, (string) $one->ip_address, $one->id === $here, now()->setTimestamp($one->last_activity),
+        ))->values());
     }
 
     #[OA\Delete(path: '/api/me/devices/{device}', operationId: 'endDevice', tags: ['people'])]

@@ -24,7 +24,7 @@ trait EntersPeople
     private const LINKS_A_MINUTE = 30;
 
     /** Begins a session for a person, and only for this one. */
-    private function enter(Request $request, User $user): MeResource
+    private function enter(Request $request, User $user): MeView
     {
         $this->endSession($request);
         $this->guard()->login($user);
@@ -34,7 +34,7 @@ trait EntersPeople
             KnownDevices::remember($request, $user->email);
         }
 
-        return new MeResource($user->load('workshop'));
+        return MeView::of($user->load('workshop'));
     }
 
     private function endSession(Request $request): void

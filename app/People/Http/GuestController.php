@@ -28,6 +28,6 @@ final class GuestController extends Controller
         );
         [$guest, $link] = $links->make($this->user($request), $planter, trim($given['name']), $given['days']);
 
-        return new JsonResponse(['link' => $link->address, 'expires_at' => $guest->link_expires_at?->toIso8601ZuluString()], 201);
+        return new JsonResponse(new NewLinkView($link->address, $guest->link_expires_at ?? now()), 201);
     }
 }

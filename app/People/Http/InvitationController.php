@@ -18,11 +18,6 @@ use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
-#[OA\Schema(schema: 'Role', type: 'string', enum: Role::class)]
-#[OA\Schema(schema: 'NewLink', required: ['link', 'expires_at'], properties: [
-    new OA\Property(property: 'link', description: 'Told this once; only its digest is kept', type: 'string'),
-    new OA\Property(property: 'expires_at', type: 'string', format: 'date-time'),
-])]
 final class InvitationController extends Controller
 {
     use EntersPeople;
@@ -47,7 +42,7 @@ final class InvitationController extends Controller
         $email = $given['email'] ?? null;
         [$invitation, $link] = $invite($this->user($request)->load('workshop'), Role::from($given['role']), $email === null ? null : Email::normal($email));
 
-        return new JsonResponse(['link' => $link->address, 'expires_at' => $invitation->expires_at->toIso8601ZuluString()], 201);
+        return new JsonResponse(new NewLinkView($link->address, $invitation->expires_at), 201);
     }
 
     #[OA\Delete(path: '/api/people/invitations/{invitation}', operationId: 'withdrawInvitation', tags: ['people'])]
@@ -96,6 +91,6 @@ final class InvitationController extends Controller
         $person = $this->person($request, [$accept->look($secret)->load('workshop')->workshop->name]);
         $user = $this->onePerAddress(static fn () => $accept($secret, ...$person));
 
-        return $this->enter($request, $user)->response()->setStatusCode(201);
+        return new JsonResponse($this->enter($request, $user), 201);
     }
 }

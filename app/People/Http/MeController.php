@@ -15,9 +15,9 @@ final class MeController extends Controller
     #[OA\Get(path: '/api/me', operationId: 'me', tags: ['people'])]
     #[OA\Response(response: 200, description: 'Who is signed in', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
-    public function show(Request $request): MeResource
+    public function show(Request $request): MeView
     {
-        return new MeResource($this->user($request)->load('workshop'));
+        return MeView::of($this->user($request)->load('workshop'));
     }
 
     #[OA\Patch(path: '/api/me', operationId: 'updateMe', tags: ['people'])]
@@ -27,7 +27,7 @@ final class MeController extends Controller
     ]))]
     #[OA\Response(response: 200, description: 'Settings kept', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
-    public function update(Request $request): MeResource
+    public function update(Request $request): MeView
     {
         $settings = $request->validate([
             'units' => ['sometimes', Rule::enum(UnitSystem::class)],

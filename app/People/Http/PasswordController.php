@@ -46,7 +46,7 @@ final class PasswordController extends Controller
     ]))]
     #[OA\Response(response: 200, description: 'Changed and signed in; every other session has ended', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
-    public function reset(Request $request, Passwords $passwords, Tries $tries): MeResource
+    public function reset(Request $request, Passwords $passwords, Tries $tries): MeView
     {
         $this->countLink($request, $tries);
         $secret = $request->validate(['link' => ['required', 'string', 'max:500']], self::words())['link'];

@@ -21,7 +21,7 @@ final class PeopleController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(PeopleShape::of($this->user($request)->workshop()->firstOrFail()));
+        return new JsonResponse(PeopleView::of($this->user($request)->workshop()->firstOrFail()));
     }
 
     #[OA\Patch(path: '/api/people/{person}', operationId: 'editPerson', description: 'A guest can only be let go: that ends the link', tags: ['people'])]
@@ -39,7 +39,7 @@ final class PeopleController extends Controller
         );
         $role = isset($given['role']) ? Role::from($given['role']) : null;
 
-        return new JsonResponse(PeopleShape::person($edit($person, $role, $given['is_active'] ?? null)));
+        return new JsonResponse(PersonView::of($edit($person, $role, $given['is_active'] ?? null)));
     }
 
     #[OA\Post(path: '/api/people/{person}/reset-link', operationId: 'makeResetLink', tags: ['people'])]
@@ -48,6 +48,6 @@ final class PeopleController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
     public function resetLink(User $person, Passwords $passwords): JsonResponse
     {
-        return new JsonResponse(['link' => $passwords->linkFor($person), 'expires_at' => now()->addMinutes(Passwords::minutes())->toIso8601ZuluString()], 201);
+        return new JsonResponse(new NewLinkView($passwords->linkFor($person), now()->addMinutes(Passwords::minutes())), 201);
     }
 }

@@ -26,7 +26,7 @@ final class SessionController extends Controller
     ]))]
     #[OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
-    public function store(Request $request, SignIn $signIn): MeResource
+    public function store(Request $request, SignIn $signIn): MeView
     {
         ['email' => $typed, 'password' => $password] = $request->validate(['email' => ['required', 'string', 'max:320'], 'password' => ['required', 'string', 'max:1000']]);
         $email = Email::normal($typed);
@@ -40,7 +40,7 @@ final class SessionController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/LinkSecret'))]
     #[OA\Response(response: 200, description: 'Looking at one planter', content: new OA\JsonContent(ref: '#/components/schemas/Me'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 429)]
-    public function guest(Request $request, GuestLinks $links, Tries $tries): MeResource
+    public function guest(Request $request, GuestLinks $links, Tries $tries): MeView
     {
         $this->countLink($request, $tries);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Http;
 
 use App\Http\Controller;
+use App\Models\PaperSize;
 use App\Models\Workshop;
 use App\People\SetUpWorkshop;
 use App\People\Tries;
@@ -41,6 +42,7 @@ final class SetUpController extends Controller
         new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
         new OA\Property(property: 'units', type: 'string', enum: ['in', 'mm']),
         new OA\Property(property: 'number_style', description: 'How the workshop writes numbers: 1,234.5 or 1.234,5; null where nobody said', type: 'string', enum: NumberStyle::class, nullable: true),
+        new OA\Property(property: 'paper', type: 'string', enum: PaperSize::class),
         new OA\Property(property: 'name', description: 'Of the first person, who owns the workshop', type: 'string', maxLength: 80),
         new OA\Property(property: 'email', type: 'string'),
         new OA\Property(property: 'password', type: 'string'),
@@ -57,11 +59,12 @@ final class SetUpController extends Controller
             'currency' => ['required', 'string', new Currency],
             'units' => ['required', Rule::enum(UnitSystem::class)],
             'number_style' => ['sometimes', 'nullable', Rule::enum(NumberStyle::class)],
-        ], ['workshop.*' => __('people.workshop_name'), 'time_zone.*' => __('error.time_zone'), 'currency.*' => __('people.currency'), 'units' => __('people.units'), 'number_style' => __('error.number_style')]);
+            'paper' => ['sometimes', 'required', 'string', Rule::enum(PaperSize::class)],
+        ], ['workshop.*' => __('people.workshop_name'), 'time_zone.*' => __('error.time_zone'), 'currency.*' => __('people.currency'), 'units' => __('people.units'), 'number_style' => __('error.number_style'), 'paper' => __('error.paper')]);
         $owner = $this->person($request, [$given['workshop']]);
-        $workshop = ['name' => trim($given['workshop'])] + array_intersect_key($given, ['time_zone' => 1, 'currency' => 1, 'units' => 1, 'number_style' => 1]);
+        $workshop = ['name' => trim($given['workshop'])] + array_intersect_key($given, ['time_zone' => 1, 'currency' => 1, 'units' => 1, 'number_style' => 1, 'paper' => 1]);
         $user = $this->onePerAddress(fn () => $setUp($secret, $workshop, $owner));
 
-        return $this->enter($request, $user)->response()->setStatusCode(201);
+        return new JsonResponse($this->enter($request, $user), 201);
     }
 }

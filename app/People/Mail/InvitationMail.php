@@ -8,6 +8,7 @@ use App\Models\People\Invitation;
 use App\Models\User;
 use Illuminate\Mail\Mailable;
 use Illuminate\Notifications\Messages\MailMessage;
+use Ustrel\Core\Measure\Day;
 
 /** Brings somebody the link by which they join. */
 final class InvitationMail extends Mailable
@@ -21,7 +22,7 @@ final class InvitationMail extends Mailable
         $workshop = $this->by->workshop;
         $names = [
             'name' => $this->by->name, 'workshop' => $workshop->name, 'role' => __("role.{$this->invitation->role->value}"),
-            'until' => $this->invitation->expires_at->setTimezone($workshop->zone())->format('j F'),
+            'until' => $workshop->sayDay(Day::of($this->invitation->expires_at->setTimezone($workshop->zone())->toDateString())),
         ];
         $message = (new MailMessage)->line(__('people.mail.invitation.line', $names))->action(__('people.mail.invitation.button'), $this->address);
 

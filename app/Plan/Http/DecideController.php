@@ -6,11 +6,13 @@ namespace App\Plan\Http;
 
 use App\Http\Controller;
 use App\Http\JsonBody;
+use App\Http\KeptAnswer;
 use App\Models\Planter;
 use App\Models\Walk\Walk;
 use App\Plan\DecideQuery;
+use App\Plan\DecideVersion;
 use App\Plan\DecisionEvents;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptView;
 use App\Record\Outcome;
 use App\Walk\TakeIntoWalk;
 use Illuminate\Http\JsonResponse;
@@ -46,7 +48,7 @@ final class DecideController extends Controller
     {
         $planter->load(['specSheet', 'workshop']);
 
-        return KeptDecide::answer($request, $planter, 'decide', static fn (): array => DecideShape::of($decide->of($planter)));
+        return KeptAnswer::of($request, "decide:{$planter->id}", DecideVersion::of($planter), static fn (): DecideView => DecideView::of($decide->of($planter)));
     }
 
     #[OA\Post(path: '/api/walks/{walk}/decisions', operationId: 'decideFindings', description: 'Each is taken or refused on its own; sending it again is harmless', tags: ['decide'])]
@@ -60,6 +62,6 @@ final class DecideController extends Controller
         $items = JsonBody::list($request, 'decisions', self::MOST, 'decide.list');
         $receipts = $take($walk, $this->user($request), static fn (Walk $walk): DecisionEvents => new DecisionEvents($walk, $decide), $items);
 
-        return new JsonResponse(['receipts' => ReceiptsShape::of($receipts)], count($receipts) === 1 && $receipts[0]->outcome === Outcome::Conflict ? 409 : 200);
+        return new JsonResponse(['receipts' => ReceiptView::all($receipts)], count($receipts) === 1 && $receipts[0]->outcome === Outcome::Conflict ? 409 : 200);
     }
 }

@@ -6,10 +6,12 @@ namespace App\Plan\Http;
 
 use App\Http\Controller;
 use App\Http\JsonBody;
+use App\Http\KeptAnswer;
 use App\Models\Planter;
 use App\Plan\ChoosePolicy;
+use App\Plan\DecideVersion;
 use App\Plan\PolicyQuery;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -36,7 +38,7 @@ final class PolicyController extends Controller
         $asked = $request->query('seasons', '3');
         abort_unless(is_string($asked) && in_array($asked, array_map(strval(...), self::SEASONS), true), 404);
 
-        return KeptDecide::answer($request, $planter->load(['specSheet', 'workshop']), "policies {$asked}", static fn (): array => PolicyShape::of($planter, (int) $asked, $policies));
+        return KeptAnswer::of($request, "policies {$asked}:{$planter->id}", DecideVersion::of($planter->load(['specSheet', 'workshop'])), static fn (): PoliciesView => PoliciesView::of($planter, (int) $asked, $policies));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/policy', operationId: 'choosePolicy', description: 'Proposals follow; sending it again is harmless', tags: ['decide'])]
@@ -46,6 +48,6 @@ final class PolicyController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     public function store(Request $request, Planter $planter, ChoosePolicy $choose): JsonResponse
     {
-        return ReceiptsShape::taken(fn (): array => $choose($planter, $this->user($request), JsonBody::of($request)));
+        return ReceiptsView::taken(fn (): array => $choose($planter, $this->user($request), JsonBody::of($request)));
     }
 }

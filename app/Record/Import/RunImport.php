@@ -8,7 +8,6 @@ use App\Console\Pulse;
 use App\Models\Planter;
 use App\Models\Record\Import;
 use App\Models\Record\ImportState;
-use App\Plan\LearnLeft;
 use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Inbox;
@@ -43,7 +42,6 @@ final readonly class RunImport
         private ImportFiles $files,
         private ImportProgress $progress,
         private Pulse $pulse,
-        private LearnLeft $learnLeft,
     ) {
     }
 
@@ -68,9 +66,6 @@ final readonly class RunImport
         $this->giveUpWhereMemoryEnds($import);
         try {
             $report = $import->starts > self::MOST_STARTS ? throw RefusedFile::because('too_much') : $this->run($import);
-            if ($import->state === ImportState::Taking) {
-                ($this->learnLeft)($import->planter);
-            }
             self::set($import, ['state' => ImportState::Done, 'kept' => $report->kept, 'left_out' => $report->bad + count($import->leave_out), 'report' => $report->sorted()->toArray()]);
         } catch (Overtaken) {
             // Stopped; or another has it.

@@ -11,6 +11,7 @@ use App\Models\Walk\Photo;
 use App\Models\Workshop;
 use App\Record\Rebuild;
 use App\Walk\Photos\PhotoFiles;
+use App\Yard\FirstDay\FirstDay;
 use Generator;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\Relation;
@@ -37,7 +38,7 @@ final readonly class UnpackWorkshop
 
     private const MOST_PIXELS = 4096;
 
-    public function __construct(private Migrator $migrator, private Filesystem $files, private PhotoFiles $photos, private Rebuild $rebuild)
+    public function __construct(private Migrator $migrator, private Filesystem $files, private PhotoFiles $photos, private Rebuild $rebuild, private FirstDay $firstDay)
     {
     }
 
@@ -54,6 +55,7 @@ final readonly class UnpackWorkshop
             return DB::transaction(function () use ($zip, $about, &$kept): Workshop {
                 $workshop = $this->takeIn($zip, $about['counts']);
                 self::keepApart($workshop, $about['counts']);
+                $this->firstDay->skipAll($workshop);
                 $kept = $this->pictures($zip, $workshop);
                 $workshop->planters()->orderBy('id')->get()->each($this->rebuild->__invoke(...));
 

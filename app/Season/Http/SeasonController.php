@@ -36,12 +36,11 @@ final class SeasonController extends Controller
     }
 
     #[OA\Put(path: '/api/planters/{planter}/season', operationId: 'planSeason', tags: ['season'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/SeasonEdit'))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Season'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    public function update(SeasonRequest $request, Planter $planter, SaveSeason $save): JsonResponse
+    public function update(SeasonEdit $season, Planter $planter, SaveSeason $save): JsonResponse
     {
-        return $this->season($save($planter, $request->plan(), $request->ofPlanter(), $request->integer('revision'))->load(['specSheet', 'workshop']));
+        return $this->season($save($planter, $season->columns(), $season->ofPlanter(), $season->revision)->load(['specSheet', 'workshop']));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/season/speed', operationId: 'speedFor', description: 'At the same efficiency and the same fills', tags: ['season'])]
@@ -64,7 +63,7 @@ final class SeasonController extends Controller
 
     #[OA\Post(path: '/api/planters/{planter}/season/fields', operationId: 'readFields', description: 'Reads a table of fields; nothing is kept', tags: ['season'])]
     #[OA\RequestBody(required: true, content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(required: ['file'], properties: [new OA\Property(property: 'file', type: 'string', format: 'binary')])))]
-    #[OA\Response(response: 200, description: 'The fields as they were read', content: new OA\JsonContent(required: ['fields'], properties: [new OA\Property(property: 'fields', type: 'array', items: new OA\Items(ref: '#/components/schemas/SeasonField'))]))]
+    #[OA\Response(response: 200, description: 'The fields as they were read', content: new OA\JsonContent(required: ['fields'], properties: [new OA\Property(property: 'fields', type: 'array', items: new OA\Items(ref: '#/components/schemas/SeasonFieldEdit'))]))]
     public function readFields(Request $request, Planter $planter): JsonResponse
     {
         $request->validate(['file' => ['required', 'file', 'max:1024']], ['file.*' => __('season.file')]);
@@ -88,7 +87,7 @@ final class SeasonController extends Controller
     {
         $view = $this->seasons->of($planter);
 
-        return new JsonResponse(SeasonShape::of($view, $this->countdown->of($view), $this->countdown->notes($view)));
+        return new JsonResponse(SeasonView::of($view, $this->countdown->of($view), $this->countdown->notes($view)));
     }
 
     private static function file(string $content, Planter $planter, string $name, string $type): Response

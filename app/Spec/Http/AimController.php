@@ -14,27 +14,16 @@ use Ustrel\Core\Field\Rate\RateBand;
 use Ustrel\Core\Spec\Aims;
 
 /** What the shop calls good, by crop and size of seed. */
-#[OA\Schema(schema: 'Aims', required: ['aims', 'typical'], properties: [
-    new OA\Property(property: 'aims', description: 'By crop and size; those of all crops first', type: 'array', items: new OA\Items(ref: '#/components/schemas/Aim')),
-    new OA\Property(property: 'typical', required: ['singulation', 'rate_low', 'rate_high', 'depth_band', 'emergence_hours', 'spacing_cv'], properties: [
-        new OA\Property(property: 'singulation', type: 'number'),
-        new OA\Property(property: 'rate_low', type: 'number'),
-        new OA\Property(property: 'rate_high', type: 'number'),
-        new OA\Property(property: 'depth_band', type: 'number'),
-        new OA\Property(property: 'emergence_hours', type: 'number'),
-        new OA\Property(property: 'spacing_cv', type: 'number'),
-    ], type: 'object'),
-])]
 final class AimController extends Controller
 {
     #[OA\Get(path: '/api/aims', operationId: 'aims', tags: ['spec'])]
     #[OA\Response(response: 200, description: 'What the shop says, and what is typical', content: new OA\JsonContent(ref: '#/components/schemas/Aims'))]
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse([
-            'aims' => Aim::query()->where('workshop_id', $this->user($request)->workshop_id)->orderBy('crop')->orderBy('size')->get()->map(AimView::of(...))->all(),
-            'typical' => ['singulation' => Aims::SINGULATION, 'rate_low' => -RateBand::TYPICAL, 'rate_high' => RateBand::TYPICAL, 'depth_band' => Aims::DEPTH_BAND, 'emergence_hours' => Aims::EMERGENCE_HOURS, 'spacing_cv' => Aims::SPACING_CV],
-        ]);
+        return new JsonResponse(new AimsView(
+            array_values(Aim::query()->where('workshop_id', $this->user($request)->workshop_id)->orderBy('crop')->orderBy('size')->get()->map(AimView::of(...))->all()),
+            ['singulation' => Aims::SINGULATION, 'rate_low' => -RateBand::TYPICAL, 'rate_high' => RateBand::TYPICAL, 'depth_band' => Aims::DEPTH_BAND, 'emergence_hours' => Aims::EMERGENCE_HOURS, 'spacing_cv' => Aims::SPACING_CV],
+        ));
     }
 
     #[OA\Post(path: '/api/aims', operationId: 'addAim', tags: ['spec'])]

@@ -27,7 +27,7 @@ final readonly class AimEdit extends Input
         #[Field('aims.depth', 'between:3,160', 'decimal:0,2')] public ?float $depth = null,
         /** How far a row may be from it, millimeters */
         #[Field('aims.depth_band', 'between:0.5,50', 'decimal:0,2')] public ?float $depth_band = null,
-        /** From 10 to 90 % up */
+        /** From 10 to 90% up */
         #[Field('aims.emergence_hours', 'between:1,500')] public ?int $emergence_hours = null,
         /** Scatter of single spacings that is still good, as a share of what is set */
         #[Field('aims.spacing_cv', 'between:0.05,1', 'decimal:0,3')] public ?float $spacing_cv = null,

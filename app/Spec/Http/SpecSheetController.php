@@ -15,7 +15,6 @@ use App\Spec\ResetSpecSheet;
 use App\Spec\VerdictChange;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Spec\CheckKey;
 
@@ -24,18 +23,18 @@ final class SpecSheetController extends Controller
     #[OA\Get(path: '/api/spec-sheets', operationId: 'specSheets', tags: ['spec'])]
     #[OA\Response(response: 200, description: 'The typical sheets and the workshop\'s own', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/SpecSheet')))]
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
-    public function index(Request $request): AnonymousResourceCollection
+    public function index(Request $request): JsonResponse
     {
         $sheets = SpecSheet::usableBy($this->user($request)->workshop_id)->orderByRaw('workshop_id NULLS FIRST, id')->get();
 
-        return SpecSheetResource::collection($sheets);
+        return new JsonResponse($sheets->map(SpecSheetView::of(...))->all());
     }
 
     #[OA\Get(path: '/api/spec-sheets/{specSheet}', operationId: 'specSheet', tags: ['spec'])]
     #[OA\Response(response: 200, description: 'One sheet', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
-    public function show(SpecSheet $specSheet): SpecSheetResource
+    public function show(SpecSheet $specSheet): SpecSheetView
     {
-        return new SpecSheetResource($specSheet);
+        return SpecSheetView::of($specSheet);
     }
 
     #[OA\Put(path: '/api/spec-sheets/{specSheet}', operationId: 'editSpecSheet', tags: ['spec'])]
@@ -43,9 +42,9 @@ final class SpecSheetController extends Controller
     #[OA\Response(response: 200, description: 'Kept; open walks are judged by it from now on', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    public function update(SpecSheetRequest $request, SpecSheet $specSheet, EditSpecSheet $edit): SpecSheetResource
+    public function update(SpecSheetRequest $request, SpecSheet $specSheet, EditSpecSheet $edit): SpecSheetView
     {
-        return new SpecSheetResource($edit(
+        return SpecSheetView::of($edit(
             $specSheet, $this->user($request)->units, $request->name(), $request->figures(), $request->notch(), $request->threads(), $request->string('version')->toString() ?: null,
         ));
     }
@@ -69,9 +68,9 @@ final class SpecSheetController extends Controller
 
     #[OA\Post(path: '/api/spec-sheets/{specSheet}/reset', operationId: 'resetSpecSheet', tags: ['spec'])]
     #[OA\Response(response: 200, description: 'Back to the typical figures', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
-    public function reset(SpecSheet $specSheet, ResetSpecSheet $reset): SpecSheetResource
+    public function reset(SpecSheet $specSheet, ResetSpecSheet $reset): SpecSheetView
     {
-        return new SpecSheetResource($reset($specSheet));
+        return SpecSheetView::of($reset($specSheet));
     }
 
     #[OA\Post(path: '/api/spec-sheets/{specSheet}/own-checks', operationId: 'addOwnCheck', tags: ['spec'])]
@@ -80,22 +79,22 @@ final class SpecSheetController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
     public function addCheck(OwnCheckRequest $request, SpecSheet $specSheet, AddOwnCheck $add): JsonResponse
     {
-        return (new SpecSheetResource($add($specSheet, $this->user($request)->units, $request->check(), $request->limit())))->response()->setStatusCode(201);
+        return new JsonResponse(SpecSheetView::of($add($specSheet, $this->user($request)->units, $request->check(), $request->limit())), 201);
     }
 
     #[OA\Delete(path: '/api/spec-sheets/{specSheet}/own-checks/{check}', operationId: 'removeOwnCheck', description: 'Doing it again is harmless', tags: ['spec'])]
     #[OA\Parameter(name: 'check', in: 'path', required: true, schema: new OA\Schema(ref: '#/components/schemas/CheckKey'))]
     #[OA\Response(response: 200, description: 'The sheet without the check; what was read of it stays on record', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 403)]
-    public function removeCheck(SpecSheet $specSheet, CheckKey $check, RemoveOwnCheck $remove): SpecSheetResource
+    public function removeCheck(SpecSheet $specSheet, CheckKey $check, RemoveOwnCheck $remove): SpecSheetView
     {
-        return new SpecSheetResource($remove($specSheet, $check));
+        return SpecSheetView::of($remove($specSheet, $check));
     }
 
     #[OA\Post(path: '/api/spec-sheets/{specSheet}/copies', operationId: 'copySpecSheet', tags: ['spec'])]
     #[OA\Response(response: 201, description: 'The workshop\'s own copy', content: new OA\JsonContent(ref: '#/components/schemas/SpecSheet'))]
     public function copy(Request $request, SpecSheet $specSheet, CopySpecSheet $copy): JsonResponse
     {
-        return (new SpecSheetResource($copy($specSheet, $this->user($request))))->response()->setStatusCode(201);
+        return new JsonResponse(SpecSheetView::of($copy($specSheet, $this->user($request))), 201);
     }
 }

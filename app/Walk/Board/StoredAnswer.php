@@ -49,14 +49,21 @@ final readonly class StoredAnswer
         return $this->state === null ? null : Answer::state(State::from($this->state), $this->chips());
     }
 
-    /** @return array{value: float|null, state: string|null, chips: list<string>} the same as it is handed out, without a look at what it means */
-    public function plain(): array
+    /** In the check's unit, without a look at what it means. */
+    public function figure(): ?float
     {
-        return [
-            'value' => $this->value === null ? null : (float) $this->value,
-            'state' => $this->state,
-            'chips' => array_map(static fn (Chip $chip): string => $chip->value, $this->chips()),
-        ];
+        return $this->value === null ? null : (float) $this->value;
+    }
+
+    public function state(): ?State
+    {
+        return $this->state === null ? null : State::from($this->state);
+    }
+
+    /** @return list<Chip> one that is known no more is left out */
+    public function chips(): array
+    {
+        return $this->chips === '[]' ? [] : array_values(array_filter(array_map(Chip::tryFrom(...), json_decode($this->chips, true))));
     }
 
     private static function unit(string $check): Unit
@@ -64,11 +71,5 @@ final readonly class StoredAnswer
         static $units = [];
 
         return $units[$check] ??= Catalogue::definition(CheckKey::from($check))->unit;
-    }
-
-    /** @return list<Chip> one that is known no more is left out */
-    private function chips(): array
-    {
-        return $this->chips === '[]' ? [] : array_values(array_filter(array_map(Chip::tryFrom(...), json_decode($this->chips, true))));
     }
 }

@@ -9,6 +9,7 @@ use App\Walk\Board\Board;
 use App\Walk\Board\CurrentReading;
 use App\Walk\Board\Remarks;
 use Carbon\CarbonImmutable;
+use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\Check;
@@ -16,7 +17,7 @@ use Ustrel\Core\Spec\Judging\State;
 use Ustrel\Core\Walk\Findings;
 use Ustrel\Core\Walk\Place;
 
-/** A walk on paper: what was found, or an empty sheet to fill in with a pencil. A4, lying. */
+/** A walk on paper: what was found, or an empty sheet to fill in with a pencil. Lying. */
 final readonly class PrintSheet
 {
     /** Rows beside each other on one page. */
@@ -32,7 +33,7 @@ final readonly class PrintSheet
     public function __construct(private Board $board, UnitSystem $units)
     {
         $this->printer = new QuantityPrinter($units);
-        $this->wording = new Wording($this->printer);
+        $this->wording = new Wording($this->printer, $board->planter->workshop->dates());
     }
 
     /** The findings, then every figure. A PDF. */
@@ -64,7 +65,9 @@ final readonly class PrintSheet
     /** A moment as the day that it was in the workshop; now by default. */
     private function day(?CarbonImmutable $moment = null): string
     {
-        return ($moment ?? CarbonImmutable::now())->setTimezone($this->board->planter->workshop->zone())->format('j F Y');
+        $workshop = $this->board->planter->workshop;
+
+        return $workshop->dates()->full(Day::of(($moment ?? CarbonImmutable::now())->setTimezone($workshop->zone())->toDateString()));
     }
 
     /** @return list<array{row: int, check: string, reading: string, verdict: string, reasons: string, last: string}> the worst first */

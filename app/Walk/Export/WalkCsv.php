@@ -25,7 +25,7 @@ final readonly class WalkCsv
 
     public function __construct(private Board $board, UnitSystem $units)
     {
-        $this->wording = new Wording(new QuantityPrinter($units));
+        $this->wording = new Wording(new QuantityPrinter($units), $board->planter->workshop->dates());
     }
 
     /** @param  resource  $to */

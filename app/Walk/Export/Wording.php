@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Walk\Export;
 
 use App\Walk\Board\CurrentReading;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Lang;
+use Ustrel\Core\Measure\DateStyle;
+use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Measure\Unit;
@@ -19,7 +20,7 @@ use Ustrel\Core\Walk\Result;
 /** Puts readings into words for print and files, as the client does on the screen. */
 final readonly class Wording
 {
-    public function __construct(private QuantityPrinter $printer)
+    public function __construct(private QuantityPrinter $printer, private DateStyle $dates)
     {
     }
 
@@ -67,7 +68,7 @@ final readonly class Wording
         }
 
         return __(self::key($check, $reason['code']), [
-            'on' => isset($reason['on']) ? CarbonImmutable::parse($reason['on'])->format('M j, Y') : '',
+            'on' => isset($reason['on']) ? $this->dates->full(Day::of($reason['on'])) : '',
             'ref' => $reference === null ? '' : $this->printer->print($reference),
             'by' => $reference === null || $value === null || $value->unit() !== $reference->unit() ? '' : $this->printer->difference($value, $reference),
         ]);

@@ -37,6 +37,6 @@ final class NoteController extends Controller
         $this->mustBeTaken($receipt, 'note');
         $since = $news->of($walk->load(['planter.specSheet', 'planter.workshop']), $this->since($request));
 
-        return (new WalkNewsResource($since))->response()->setStatusCode($receipt->outcome->status());
+        return new JsonResponse(WalkNewsView::of($since), $receipt->outcome->status());
     }
 }

@@ -52,7 +52,7 @@ final class PhotoController extends Controller
         $this->mustBeTaken($receipt, 'photo');
         $since = $news->of($walk->load(['planter.specSheet', 'planter.workshop']), $this->since($request));
 
-        return (new WalkNewsResource($since))->response()->setStatusCode(201);
+        return new JsonResponse(WalkNewsView::of($since), 201);
     }
 
     /** @return array<string, mixed> a form's fields are text; the row is a number again */

@@ -7,6 +7,8 @@ namespace App\Walk\Http;
 use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Walk\Walk;
+use App\Record\Http\ReceiptView;
+use App\Record\Outcome;
 use App\Walk\Board\LastReadings;
 use App\Walk\Board\NewsQuery;
 use App\Walk\ReadingEvents;
@@ -15,6 +17,20 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
+#[OA\Schema(schema: 'Reading', required: ['id', 'row', 'check', 'side', 'taken_at'], properties: [
+    new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
+    new OA\Property(property: 'row', description: '0 for a check of the whole planter', type: 'integer', maximum: 64, minimum: 0),
+    new OA\Property(property: 'check', ref: '#/components/schemas/CheckKey'),
+    new OA\Property(property: 'side', ref: '#/components/schemas/Side'),
+    new OA\Property(property: 'result', description: 'recorded by default', ref: '#/components/schemas/Result'),
+    new OA\Property(property: 'entry', description: 'typed by default; rest_here, rest_of_row and rest_of_station go with looked_sound', ref: '#/components/schemas/Entry'),
+    new OA\Property(property: 'typed', description: 'A figure as typed, where the check takes one', type: 'string'),
+    new OA\Property(property: 'units', description: 'The system of a bare number', type: 'string', default: 'in', enum: ['in', 'mm']),
+    new OA\Property(property: 'state', description: 'Where the check takes no figure', ref: '#/components/schemas/State'),
+    new OA\Property(property: 'chips', description: 'Reasons ticked, of those that the check has', type: 'array', items: new OA\Items(ref: '#/components/schemas/Chip')),
+    new OA\Property(property: 'confirmed', description: 'Keep it although it is hard to believe', type: 'boolean'),
+    new OA\Property(property: 'taken_at', type: 'string', format: 'date-time'),
+])]
 final class ReadingController extends Controller
 {
     private const MOST = 500;
@@ -30,8 +46,8 @@ final class ReadingController extends Controller
     {
         $readings = JsonBody::list($request, 'readings', self::MOST, 'error.no_readings');
         $receipts = $take($walk, $this->user($request), static fn (Walk $walk): ReadingEvents => new ReadingEvents($walk, $lastReadings), $readings);
-        $resource = new BatchResource($receipts, $news->of($walk->refresh()->load(['planter.specSheet', 'planter.workshop']), $this->since($request)));
+        $isLoneConflict = count($receipts) === 1 && $receipts[0]->outcome === Outcome::Conflict;
 
-        return $resource->response()->setStatusCode($resource->isLoneConflict() ? 409 : 200);
+        return new JsonResponse(new BatchView(ReceiptView::all($receipts), WalkNewsView::of($news->of($walk->refresh()->load(['planter.specSheet', 'planter.workshop']), $this->since($request)))), $isLoneConflict ? 409 : 200);
     }
 }

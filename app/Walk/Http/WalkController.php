@@ -14,7 +14,6 @@ use App\Walk\ReopenWalk;
 use App\Walk\StartWalk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -24,9 +23,9 @@ final class WalkController extends Controller
 {
     #[OA\Get(path: '/api/planters/{planter}/walks', operationId: 'walks', tags: ['walk'])]
     #[OA\Response(response: 200, description: 'All walks of the planter, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Walk')))]
-    public function index(Planter $planter): AnonymousResourceCollection
+    public function index(Planter $planter): JsonResponse
     {
-        return WalkResource::collection($planter->walks()->latest('started_at')->get());
+        return new JsonResponse($planter->walks()->latest('started_at')->get()->map(WalkView::of(...))->all());
     }
 
     #[OA\Post(path: '/api/planters/{planter}/walks', operationId: 'startWalk', tags: ['walk'])]
@@ -45,21 +44,21 @@ final class WalkController extends Controller
     {
         $walk = $start($planter, $this->user($request), $request->start());
 
-        return (new WalkResource($walk))->response()->setStatusCode($walk->wasRecentlyCreated ? 201 : 200);
+        return new JsonResponse(WalkView::of($walk), $walk->wasRecentlyCreated ? 201 : 200);
     }
 
     #[OA\Get(path: '/api/planters/{planter}/guide', operationId: 'guide', tags: ['walk'])]
     #[OA\Response(response: 200, description: 'All that it takes to walk the planter and to judge on the device', content: new OA\JsonContent(ref: '#/components/schemas/WalkGuide'))]
-    public function guide(Planter $planter, NewsQuery $news): WalkGuideResource
+    public function guide(Planter $planter, NewsQuery $news): WalkGuideView
     {
-        return new WalkGuideResource($news->ofPlanter($planter->load(['specSheet', 'workshop'])));
+        return WalkGuideView::of($news->ofPlanter($planter->load(['specSheet', 'workshop'])));
     }
 
     #[OA\Get(path: '/api/walks/{walk}', operationId: 'walk', tags: ['walk'])]
     #[OA\Response(response: 200, description: 'The walk with all that it takes to judge on the device', content: new OA\JsonContent(ref: '#/components/schemas/WalkGuide'))]
-    public function show(Walk $walk, NewsQuery $news): WalkGuideResource
+    public function show(Walk $walk, NewsQuery $news): WalkGuideView
     {
-        return new WalkGuideResource($news->of($walk->load(['planter.specSheet', 'planter.workshop']), null));
+        return WalkGuideView::of($news->of($walk->load(['planter.specSheet', 'planter.workshop']), null));
     }
 
     #[OA\Get(path: '/api/walks/{walk}/news', operationId: 'news', tags: ['walk'])]
@@ -67,14 +66,14 @@ final class WalkController extends Controller
     #[OA\Parameter(name: 'If-None-Match', description: 'The revision heard last, in quotes: nothing is sent where nothing is new', in: 'header', schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'What has changed', content: new OA\JsonContent(ref: '#/components/schemas/WalkNews'))]
     #[OA\Response(response: 304, description: 'Nothing is new')]
-    public function news(Request $request, Walk $walk, NewsQuery $news): WalkNewsResource|Response
+    public function news(Request $request, Walk $walk, NewsQuery $news): WalkNewsView|Response
     {
         $revision = (string) $walk->planter->revision;
         if ($request->header('If-None-Match') === "\"{$revision}\"") {
             return new Response(status: 304);
         }
 
-        return new WalkNewsResource($news->of($walk->load(['planter.specSheet', 'planter.workshop']), $this->since($request)));
+        return WalkNewsView::of($news->of($walk->load(['planter.specSheet', 'planter.workshop']), $this->since($request)));
     }
 
     #[OA\Patch(path: '/api/walks/{walk}', operationId: 'changeWalk', tags: ['walk'])]
@@ -83,11 +82,11 @@ final class WalkController extends Controller
         new OA\Property(property: 'checks', description: 'Those that are walked today; what was read at others stays', type: 'array', items: new OA\Items(ref: '#/components/schemas/CheckKey')),
     ]))]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
-    public function update(Request $request, Walk $walk, ChangeWalk $change): WalkResource
+    public function update(Request $request, Walk $walk, ChangeWalk $change): WalkView
     {
         $request->validate(['order' => ['sometimes', Rule::enum(WalkOrder::class)], 'checks' => ['sometimes', 'list']]);
 
-        return new WalkResource($change(
+        return WalkView::of($change(
             $walk,
             WalkOrder::tryFrom($request->string('order')->toString()),
             $request->has('checks') ? $request->array('checks') : null,
@@ -99,18 +98,18 @@ final class WalkController extends Controller
         new OA\Property(property: 'with_unchecked', description: 'Finish although something is unchecked', type: 'boolean'),
     ]))]
     #[OA\Response(response: 200, description: 'Finished', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
-    public function finish(Request $request, Walk $walk, FinishWalk $finish): WalkResource
+    public function finish(Request $request, Walk $walk, FinishWalk $finish): WalkView
     {
         $request->validate(['with_unchecked' => ['sometimes', 'boolean:strict']], ['with_unchecked.*' => __('refused.unknown_flag')]);
 
-        return new WalkResource($finish($walk, $this->user($request), $request->boolean('with_unchecked')));
+        return WalkView::of($finish($walk, $this->user($request), $request->boolean('with_unchecked')));
     }
 
     #[OA\Post(path: '/api/walks/{walk}/reopen', operationId: 'reopenWalk', tags: ['walk'])]
     #[OA\Response(ref: '#/components/responses/Refused', response: 422)]
     #[OA\Response(response: 200, description: 'Open again', content: new OA\JsonContent(ref: '#/components/schemas/Walk'))]
-    public function reopen(Walk $walk, ReopenWalk $reopen): WalkResource
+    public function reopen(Walk $walk, ReopenWalk $reopen): WalkView
     {
-        return new WalkResource($reopen($walk));
+        return WalkView::of($reopen($walk));
     }
 }

@@ -58,7 +58,7 @@ final readonly class Picture
         return new self(self::upright($image, $path, $type));
     }
 
-    /** False also for a picture that breaks off: it would be kept with its rest in grey. */
+    /** False also for a picture that breaks off: it would be kept with its rest in gray. */
     private static function whole(string $path, int $type): GdImage|false
     {
         $breaksOff = false;

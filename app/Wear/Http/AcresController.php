@@ -9,7 +9,7 @@ use App\Field\SettingsOfDay;
 use App\Http\Controller;
 use App\Http\JsonBody;
 use App\Models\Planter;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use App\Wear\AcresQuery;
 use App\Wear\LogAcres;
 use App\Wear\LogCsv;
@@ -23,10 +23,6 @@ use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 use Ustrel\Core\Wear\Acres\Tillage;
 
-#[OA\Schema(schema: 'ShutOff', description: 'Rows that ran only a share of it', required: ['rows', 'share'], properties: [
-    new OA\Property(property: 'rows', type: 'array', items: new OA\Items(type: 'integer')),
-    new OA\Property(property: 'share', description: 'That they ran; 0 where they were shut off throughout', type: 'number', maximum: 1, minimum: 0),
-])]
 #[OA\Schema(schema: 'AcresEntry', description: 'Either a line as it is told, with the day, or field and acres', required: ['id', 'day'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
     new OA\Property(property: 'day', description: 'Not in the future; a day in the line goes before it', type: 'string', format: 'date'),
@@ -61,7 +57,7 @@ final class AcresController extends Controller
     #[OA\Response(response: 200, description: 'What the planter has planted, newest first', content: new OA\JsonContent(ref: '#/components/schemas/Acres'))]
     public function index(Request $request, Planter $planter, AcresQuery $acres): JsonResponse
     {
-        return new JsonResponse(AcresShape::of($acres->of($planter->load('workshop')), SettingsOfDay::of($planter, new FigureWords($this->user($request)->units))));
+        return new JsonResponse(AcresView::of($acres->of($planter->load('workshop')), SettingsOfDay::of($planter, new FigureWords($this->user($request)->units))));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/acres/log.csv', operationId: 'plantingLog', description: 'In the columns that an import reads', tags: ['acres'])]
@@ -78,6 +74,6 @@ final class AcresController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     public function store(Request $request, Planter $planter, LogAcres $log): JsonResponse
     {
-        return ReceiptsShape::taken(fn (): array => $log($planter, $this->user($request), [JsonBody::of($request)]));
+        return ReceiptsView::taken(fn (): array => $log($planter, $this->user($request), [JsonBody::of($request)]));
     }
 }

@@ -10,24 +10,8 @@ use App\Work\ShopLubrication;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Work\Lubricant;
-use Ustrel\Core\Work\Lubrication;
-use Ustrel\Core\Work\LubricationRounds;
 
 /** What the shop lubricates, how long it takes and how often. */
-#[OA\Schema(schema: 'LubricationPoint', required: ['point', 'name', 'own', 'per', 'minutes', 'product', 'rounds', 'acres', 'hours', 'off', 'revision'], properties: [
-    new OA\Property(property: 'point', description: 'Its key, or a UUID for one of the shop’s own', type: 'string'),
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'own', description: 'The shop has added it', type: 'boolean'),
-    new OA\Property(property: 'per', type: 'string', enum: ['row', 'planter']),
-    new OA\Property(property: 'minutes', description: 'On each row, or on the planter', type: 'number'),
-    new OA\Property(property: 'product', type: 'string', enum: Lubricant::class),
-    new OA\Property(property: 'rounds', type: 'string', enum: LubricationRounds::class),
-    new OA\Property(property: 'acres', description: 'Of each row, after which it is due again within the season', type: 'number', nullable: true),
-    new OA\Property(property: 'hours', description: 'Of planting, the same', type: 'integer', nullable: true),
-    new OA\Property(property: 'off', description: 'It is not lubricated here', type: 'boolean'),
-    new OA\Property(property: 'revision', description: '0 where the shop has changed nothing', type: 'integer'),
-])]
 final class LubricationController extends Controller
 {
     #[OA\Get(path: '/api/lubrication', operationId: 'lubrication', tags: ['work'])]
@@ -36,7 +20,7 @@ final class LubricationController extends Controller
     {
         $shop = ShopLubrication::of($this->user($request)->workshop->load('lubricationPoints'));
 
-        return new JsonResponse(['points' => array_map(static fn (array $of): array => self::shape($of, $shop), $shop->all())]);
+        return new JsonResponse(['points' => array_map(static fn (array $of): LubricationPointView => LubricationPointView::of($of, $shop), $shop->all())]);
     }
 
     #[OA\Put(path: '/api/lubrication/{point}', operationId: 'keepLubrication', description: 'Changes a typical point for this shop, or adds or changes one of its own; sending it again is harmless', tags: ['work'])]
@@ -48,20 +32,6 @@ final class LubricationController extends Controller
         $workshop = $this->user($request)->workshop;
         $kept = $keep($workshop->id, $point, $edit->columns(), $edit->revision);
 
-        return new JsonResponse(self::shape($kept->shape(), ShopLubrication::of($workshop->load('lubricationPoints'))));
-    }
-
-    /**
-     * @param  array<string, mixed>  $of  shape: core/jobs/lubrication.json
-     * @return array<string, mixed>
-     */
-    private static function shape(array $of, ShopLubrication $shop): array
-    {
-        $said = $shop->said->get($of['point']);
-
-        return [
-            'point' => $of['point'], 'name' => $shop->name($of['point']), 'own' => ! in_array($of['point'], array_column(Lubrication::points(), 'point'), true), 'per' => $of['per'], 'minutes' => (float) $of['minutes'],
-            'product' => $of['product'], 'rounds' => $of['rounds'], 'acres' => $of['acres'] ?? null, 'hours' => $of['hours'] ?? null, 'off' => $said->is_off ?? false, 'revision' => $said->revision ?? 0,
-        ];
+        return new JsonResponse(LubricationPointView::of($kept->shape(), ShopLubrication::of($workshop->load('lubricationPoints'))));
     }
 }

@@ -43,7 +43,7 @@ final class WorkController extends Controller
 
         $plan = $work->of($workshop, $planters, $request->whatIf(), $kept);
 
-        return new JsonResponse(WorkShape::plan($plan, $request->whatIf()->isNothing() ? $inTime->of($workshop, $planters, $plan) : []));
+        return new JsonResponse(WorkPlanView::of($plan, $request->whatIf()->isNothing() ? $inTime->of($workshop, $planters, $plan) : []));
     }
 
     #[OA\Put(path: '/api/planters/{planter}/work/plan', operationId: 'keepWorkPlan', description: 'Keeps the plan as it is shown, with what is set by hand; it goes on as it is until something breaks it', tags: ['work'])]
@@ -75,7 +75,7 @@ final class WorkController extends Controller
             throw ValidationException::withMessages([$refused->field === '' ? 'seen' : $refused->field => $refused->getMessage()]);
         }
 
-        return new JsonResponse(WorkShape::plan($plan));
+        return new JsonResponse(WorkPlanView::of($plan));
     }
 
     /** @return array{piece: string, person: string, starts: string} */
@@ -136,13 +136,13 @@ final class WorkController extends Controller
     {
         $asked = $request->validate(['minutes' => ['required', 'string', 'regex:/^\d{2,3}$/D', 'integer', 'between:15,720'], 'people' => ['required', 'string', 'regex:/^[1-8]$/D']], ['*' => __('work.rain_asked')]);
 
-        return new JsonResponse(WorkShape::rain($rain->of($planter->load(['specSheet', 'workshop']), (int) $asked['minutes'], (int) $asked['people'])));
+        return new JsonResponse(RainDayView::of($rain->of($planter->load(['specSheet', 'workshop']), (int) $asked['minutes'], (int) $asked['people'])));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/work/season', operationId: 'workInSeason', description: 'Which spares to carry into the season, and at which acres to stop', tags: ['work'])]
     #[OA\Response(response: 200, description: 'By the forecasts', content: new OA\JsonContent(ref: '#/components/schemas/WorkInSeason'))]
     public function season(Planter $planter, InSeasonQuery $season): JsonResponse
     {
-        return new JsonResponse(WorkShape::season($season->of($planter->load(['specSheet', 'workshop']))));
+        return new JsonResponse(WorkInSeasonView::of($season->of($planter->load(['specSheet', 'workshop']))));
     }
 }

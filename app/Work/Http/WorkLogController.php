@@ -7,12 +7,13 @@ namespace App\Work\Http;
 use App\Field\SettingLines;
 use App\Http\Controller;
 use App\Http\JsonBody;
+use App\Http\KeptAnswer;
 use App\Models\Planter;
 use App\Models\Work\OwnJob;
 use App\Models\Work\WorkEvent;
 use App\Parts\BrokenFitRule;
 use App\Parts\Http\LedgerController;
-use App\Record\Http\ReceiptsShape;
+use App\Record\Http\ReceiptsView;
 use App\Record\NotTaken;
 use App\Record\TakeWhole;
 use App\Work\OwnJobs;
@@ -42,31 +43,6 @@ use Ustrel\Core\Work\WorkEventKind;
     new OA\Property(property: 'supersedes', description: 'The event whose place this one takes', type: 'string', format: 'uuid', nullable: true),
     new OA\Property(property: 'withdrawn', description: 'Take back the event that is superseded', type: 'boolean'),
 ])]
-#[OA\Schema(schema: 'Hands', required: ['ticks', 'done'], properties: [
-    new OA\Property(property: 'ticks', description: 'That hold', type: 'array', items: new OA\Items(required: ['id', 'target', 'by', 'happened_at', 'recorded_at'], properties: [
-        new OA\Property(property: 'id', type: 'string', format: 'uuid'),
-        new OA\Property(property: 'target', type: 'string'),
-        new OA\Property(property: 'by', description: 'Name', type: 'string'),
-        new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
-        new OA\Property(property: 'recorded_at', type: 'string', format: 'date-time'),
-    ], type: 'object')),
-    new OA\Property(property: 'done', description: 'What was finished or could not be done, the newest first', type: 'array', items: new OA\Items(required: ['id', 'kind', 'row', 'targets', 'title', 'minutes', 'seized_minutes', 'lubricant', 'reason', 'words', 'ledger', 'by', 'happened_at', 'recorded_at'], properties: [
-        new OA\Property(property: 'id', type: 'string', format: 'uuid'),
-        new OA\Property(property: 'kind', type: 'string', enum: WorkEventKind::class),
-        new OA\Property(property: 'row', type: 'integer'),
-        new OA\Property(property: 'targets', type: 'array', items: new OA\Items(type: 'string')),
-        new OA\Property(property: 'title', description: 'Of own work', type: 'string', nullable: true),
-        new OA\Property(property: 'minutes', type: 'integer', nullable: true),
-        new OA\Property(property: 'seized_minutes', type: 'integer'),
-        new OA\Property(property: 'lubricant', type: 'string'),
-        new OA\Property(property: 'reason', type: 'string', enum: CouldNotReason::class, nullable: true),
-        new OA\Property(property: 'words', type: 'string'),
-        new OA\Property(property: 'ledger', type: 'array', items: new OA\Items(type: 'string', format: 'uuid')),
-        new OA\Property(property: 'by', type: 'string'),
-        new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
-        new OA\Property(property: 'recorded_at', type: 'string', format: 'date-time'),
-    ], type: 'object')),
-])]
 #[OA\Schema(schema: 'OwnJob', description: 'Work that the shop adds to a planter', required: ['id', 'row', 'title', 'minutes', 'happened_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
     new OA\Property(property: 'row', description: '0 for the planter as a whole', type: 'integer', maximum: 64, minimum: 0),
@@ -88,24 +64,27 @@ final class WorkLogController extends Controller
     #[OA\Response(response: 304, description: 'As it was under the ETag in If-None-Match')]
     public function show(Request $request, Planter $planter): Response
     {
-        $response = (new Response('', 200, ['Content-Type' => 'application/json', 'Cache-Control' => 'private, no-cache']))->setEtag("{$planter->revision} {$planter->load('workshop')->workshop->today()->iso}");
-        if ($response->isNotModified($request)) {
-            return $response;
-        }
-        $time = 'Y-m-d\TH:i:s.v\Z';
+        $workshop = $planter->load('workshop')->workshop;
+        $lubrication = ShopLubrication::of($workshop)->names();
+
+        return KeptAnswer::of($request, "hands:{$planter->id}", [$planter->revision, $workshop->today()->iso, $lubrication], static fn (): HandsView => self::hands($planter, $lubrication));
+    }
+
+    /** @param  array<string, string>  $lubrication  names of what is lubricated, by point */
+    private static function hands(Planter $planter, array $lubrication): HandsView
+    {
         $done = WorkEvent::current($planter->id)->where('kind', '<>', WorkEventKind::Ticked)->with('user')->orderByDesc('recorded_at')->orderByDesc('id')->limit(self::SHOWN)->get();
+        $titles = OwnJob::query()->where('planter_id', $planter->id)->pluck('title', 'id')->all() + $lubrication;
 
-        $titles = OwnJob::query()->where('planter_id', $planter->id)->pluck('title', 'id')->all() + ShopLubrication::of($planter->loadMissing('workshop')->workshop)->names();
-
-        return $response->setContent(json_encode([
-            'ticks' => array_values(array_map(static fn (WorkEvent $tick): array => [
-                'id' => $tick->id, 'target' => $tick->targets[0], 'by' => $tick->user->name, 'happened_at' => $tick->happened_at->format($time), 'recorded_at' => $tick->recorded_at->format($time),
+        return new HandsView(
+            ticks: array_values(array_map(static fn (WorkEvent $tick): array => [
+                'id' => $tick->id, 'target' => $tick->targets[0], 'by' => $tick->user->name, 'happened_at' => $tick->happened_at, 'recorded_at' => $tick->recorded_at,
             ], Ticks::of($planter)->ticks)),
-            'done' => $done->map(fn (WorkEvent $of): array => [
-                'id' => $of->id, 'kind' => $of->kind->value, 'row' => $of->row_number, 'targets' => $of->targets, 'title' => $titles[Target::tryFrom($of->targets[0] ?? '')->what ?? ''] ?? null, 'minutes' => $of->minutes, 'seized_minutes' => $of->seized_minutes,
-                'lubricant' => $of->lubricant, 'reason' => $of->reason?->value, 'words' => $of->words, 'ledger' => $of->ledger, 'by' => $of->user->name, 'happened_at' => $of->happened_at->format($time), 'recorded_at' => $of->recorded_at->format($time),
-            ])->all(),
-        ], JSON_THROW_ON_ERROR));
+            done: array_values($done->map(static fn (WorkEvent $of): array => [
+                'id' => $of->id, 'kind' => $of->kind, 'row' => $of->row_number, 'targets' => $of->targets, 'title' => $titles[Target::tryFrom($of->targets[0] ?? '')->what ?? ''] ?? null, 'minutes' => $of->minutes, 'seized_minutes' => $of->seized_minutes,
+                'lubricant' => $of->lubricant, 'reason' => $of->reason, 'words' => $of->words, 'ledger' => $of->ledger, 'by' => $of->user->name, 'happened_at' => $of->happened_at, 'recorded_at' => $of->recorded_at,
+            ])->all()),
+        );
     }
 
     #[OA\Post(path: '/api/planters/{planter}/work/own', operationId: 'addOwnJob', description: 'Work of the shop’s own; sending it again is harmless', tags: ['work'])]
@@ -115,7 +94,7 @@ final class WorkLogController extends Controller
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
     public function add(Request $request, Planter $planter, TakeWhole $take): JsonResponse
     {
-        return ReceiptsShape::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): OwnJobs => new OwnJobs($of), [JsonBody::of($request)]));
+        return ReceiptsView::taken(fn (): array => $take($planter, $this->user($request), static fn (Planter $of): OwnJobs => new OwnJobs($of), [JsonBody::of($request)]));
     }
 
     #[OA\Post(path: '/api/planters/{planter}/work/hands', operationId: 'recordWork', description: 'All of it is written, or nothing: what was ticked, finished or could not be done, the parts and shims that went with it, and what was set. Sending it again is harmless', tags: ['work'])]
@@ -133,9 +112,9 @@ final class WorkLogController extends Controller
         $ledger = in_array($request->json('ledger'), [null, []], true) ? [] : JsonBody::list($request, 'ledger', self::MOST, 'hands.ledger');
         $settings = in_array($request->json('settings'), [null, []], true) ? [] : SettingLines::spread(JsonBody::list($request, 'settings', self::MOST, 'settings.list'), $planter->row_count, $planter->workshop->number_style);
         try {
-            return ReceiptsShape::answer($record($planter, $this->user($request), $events, $ledger, $settings));
+            return ReceiptsView::answer($record($planter, $this->user($request), $events, $ledger, $settings));
         } catch (NotTaken $notTaken) {
-            throw ReceiptsShape::refusal($notTaken, $notTaken->items === '' ? 'events' : $notTaken->items);
+            throw ReceiptsView::refusal($notTaken, $notTaken->items === '' ? 'events' : $notTaken->items);
         } catch (BrokenFitRule|ImpossibleLedger $refused) {
             throw LedgerController::refusal($refused, 'ledger', $ledger);
         }

@@ -19,22 +19,22 @@ final class PlanterController extends Controller
     {
         $planter = $save(new Planter(['workshop_id' => $this->user($request)->workshop_id]), $request->fields());
 
-        return (new PlanterResource($planter))->response()->setStatusCode(201);
+        return new JsonResponse(PlanterView::of($planter), 201);
     }
 
     #[OA\Get(path: '/api/planters/{planter}', operationId: 'planter', tags: ['planter'])]
     #[OA\Response(response: 200, description: 'The planter', content: new OA\JsonContent(ref: '#/components/schemas/Planter'))]
-    public function show(Planter $planter): PlanterResource
+    public function show(Planter $planter): PlanterView
     {
-        return new PlanterResource($planter->load('specSheet'));
+        return PlanterView::of($planter->load('specSheet'));
     }
 
     #[OA\Put(path: '/api/planters/{planter}', operationId: 'editPlanter', tags: ['planter'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/PlanterEdit'))]
     #[OA\Response(response: 200, description: 'Kept; an open walk follows', content: new OA\JsonContent(ref: '#/components/schemas/Planter'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    public function update(PlanterRequest $request, Planter $planter, SavePlanter $save): PlanterResource
+    public function update(PlanterRequest $request, Planter $planter, SavePlanter $save): PlanterView
     {
-        return new PlanterResource($save($planter, $request->fields(), $request->string('version')->toString() ?: null));
+        return PlanterView::of($save($planter, $request->fields(), $request->string('version')->toString() ?: null));
     }
 }

@@ -26,26 +26,6 @@ use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\RowUnitType;
 use ValueError;
 
-#[OA\Schema(schema: 'Equipment', description: 'What the planter carries; what is not fitted is not asked', required: ['meter', 'drive', 'downforce', 'closing_wheels', 'depth_scale', 'row_cleaner', 'coulter', 'fertilizer', 'firmer', 'central_fill', 'markers', 'lift_assist', 'heavy_blades', 'clearance_guard', 'fertilizer_both_sides', 'liquid', 'electronics', 'tyre_pairs'], properties: [
-    new OA\Property(property: 'meter', type: 'string', enum: MeterType::class),
-    new OA\Property(property: 'drive', type: 'string', enum: Drive::class),
-    new OA\Property(property: 'downforce', type: 'string', enum: Downforce::class),
-    new OA\Property(property: 'closing_wheels', type: 'string', enum: ClosingWheels::class),
-    new OA\Property(property: 'depth_scale', description: 'In what depth is set', type: 'string', enum: DepthScale::class),
-    new OA\Property(property: 'row_cleaner', type: 'boolean'),
-    new OA\Property(property: 'coulter', type: 'boolean'),
-    new OA\Property(property: 'fertilizer', type: 'boolean'),
-    new OA\Property(property: 'firmer', type: 'boolean'),
-    new OA\Property(property: 'central_fill', type: 'boolean'),
-    new OA\Property(property: 'markers', type: 'boolean'),
-    new OA\Property(property: 'lift_assist', type: 'boolean'),
-    new OA\Property(property: 'heavy_blades', description: 'Opener blades of the heavier kind, with large rivets', type: 'boolean'),
-    new OA\Property(property: 'clearance_guard', description: 'The seed tube guard with clearance for large rivets', type: 'boolean'),
-    new OA\Property(property: 'fertilizer_both_sides', description: 'Fertilizer is fed on both sides of the row', type: 'boolean'),
-    new OA\Property(property: 'liquid', description: 'A liquid system: tank, pump, screens', type: 'boolean'),
-    new OA\Property(property: 'electronics', description: 'Monitor, sensors and maps', type: 'boolean'),
-    new OA\Property(property: 'tyre_pairs', description: 'Pairs of tyres that are gauged one by one; null where the lowest of all is read', type: 'integer', maximum: 4, minimum: 1, nullable: true),
-])]
 #[OA\Schema(schema: 'PlanterEdit', required: ['farm', 'name', 'row_count', 'spacing', 'spec_sheet_id'], properties: [
     new OA\Property(property: 'version', description: 'That was changed: with another one meanwhile nothing is overwritten', type: 'string', maxLength: 40),
     new OA\Property(property: 'farm', type: 'string', maxLength: 80),

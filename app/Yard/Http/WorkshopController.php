@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Yard\Http;
 
 use App\Http\Controller;
+use App\Record\ChangedMeanwhile;
 use App\Yard\EditWorkshop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -17,7 +18,7 @@ final class WorkshopController extends Controller
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
     public function show(Request $request): JsonResponse
     {
-        return new JsonResponse(WorkshopShape::of($this->user($request)->workshop()->firstOrFail()));
+        return new JsonResponse(WorkshopView::of($this->user($request)->workshop()->firstOrFail()));
     }
 
     #[OA\Patch(path: '/api/workshop', operationId: 'updateWorkshop', tags: ['yard'])]
@@ -25,6 +26,12 @@ final class WorkshopController extends Controller
     #[OA\Response(response: 200, description: 'Set; open walks follow', content: new OA\JsonContent(ref: '#/components/schemas/Workshop'))]
     public function update(WorkshopRequest $request, EditWorkshop $edit): JsonResponse
     {
-        return new JsonResponse(WorkshopShape::of($edit($this->user($request)->workshop_id, $request->columns())));
+        try {
+            $kept = $edit($this->user($request)->workshop_id, $request->columns(), $request->seen());
+        } catch (ChangedMeanwhile $changed) {
+            throw new ChangedMeanwhile(array_map(WorkshopView::field(...), $changed->fields));
+        }
+
+        return new JsonResponse(WorkshopView::of($kept));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Yard\Http;
 
+use App\Models\PaperSize;
 use App\Yard\Currency;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
@@ -28,6 +29,7 @@ use Ustrel\Core\Wear\ReadingError;
     new OA\Property(property: 'ground_factors', description: 'All that the shop sets itself, by kind and case; what is not among them goes by the typical value', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/OwnFactors')),
     new OA\Property(property: 'measuring_sd', description: 'All that the shop sets itself, millimetres by check; what is not among them is learned', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'number', maximum: 10, minimum: 0.3)),
     new OA\Property(property: 'currency', description: 'ISO 4217', type: 'string'),
+    new OA\Property(property: 'paper', type: 'string', enum: PaperSize::class),
     new OA\Property(property: 'number_style', description: 'How the workshop writes numbers: 1,234.5 or 1.234,5; null where nobody said', type: 'string', enum: NumberStyle::class, nullable: true),
     new OA\Property(property: 'shop_rate', description: 'Of an hour\'s work, in the currency', type: 'number', nullable: true),
     new OA\Property(property: 'stop_cost', description: 'Of a stop in season, whatever is done in it', type: 'number', nullable: true),
@@ -35,11 +37,8 @@ use Ustrel\Core\Wear\ReadingError;
     new OA\Property(property: 'stop_hours', description: 'That the planter stands in a stop besides the work', type: 'number', nullable: true),
     new OA\Property(property: 'service_stops', description: 'A season that worn parts wait for; 0 where each stops the planter at once', type: 'integer', maximum: 6, minimum: 0),
     new OA\Property(property: 'crew', description: 'Who works, with hours by day of the week, 1 for Monday', type: 'array', items: new OA\Items(ref: '#/components/schemas/CrewMember')),
+    new OA\Property(property: 'seen', description: 'Versions of what is set, as they were looked at: where another one stands nothing is overwritten', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string', maxLength: 16)),
     new OA\Property(property: 'own_policy', description: 'The shop\'s own rule for each kind of slot', type: 'object', additionalProperties: new OA\AdditionalProperties(ref: '#/components/schemas/SlotRule')),
-])]
-#[OA\Schema(schema: 'CrewMember', required: ['name', 'hours'], properties: [
-    new OA\Property(property: 'name', type: 'string', maxLength: 80),
-    new OA\Property(property: 'hours', description: 'From Monday to Sunday', type: 'array', items: new OA\Items(type: 'number', maximum: 24, minimum: 0), maxItems: 7, minItems: 7),
 ])]
 final class WorkshopRequest extends FormRequest
 {
@@ -60,6 +59,7 @@ final class WorkshopRequest extends FormRequest
         $rules += [
             'currency' => ['sometimes', 'required', 'string', new Currency],
             'number_style' => ['sometimes', 'nullable', 'string', Rule::enum(NumberStyle::class)],
+            'paper' => ['sometimes', 'required', 'string', Rule::enum(PaperSize::class)],
             'shop_rate' => $money,
             'stop_cost' => $money,
             'depth_cost' => $money,
@@ -71,6 +71,8 @@ final class WorkshopRequest extends FormRequest
             'crew.*.hours' => ['required', 'list', 'size:7'],
             'crew.*.hours.*' => ['numeric:strict', 'between:0,24'],
             'own_policy' => ['sometimes', 'array', $this->policyRule(...)],
+            'seen' => ['sometimes', 'array'],
+            'seen.*' => ['string', 'max:16'],
         ];
         foreach (GroundFactors::kinds() as $kind => $cases) {
             $rules["ground_factors.{$kind}"] = ['sometimes', 'array:'.implode(',', array_column($cases, 'value'))];
@@ -91,6 +93,7 @@ final class WorkshopRequest extends FormRequest
             'ground_factors.*.array' => __('error.ground_kinds'),
             'ground_factors.*.*' => __('error.ground_factor', ['least' => Ground::MILDEST, 'most' => Ground::HARSHEST]),
             'number_style' => __('error.number_style'),
+            'paper' => __('error.paper'),
             'shop_rate.*' => __('error.money'),
             'stop_cost.*' => __('error.money'),
             'depth_cost.*' => __('error.money'),
@@ -108,7 +111,7 @@ final class WorkshopRequest extends FormRequest
     public function columns(): array
     {
         $given = $this->validated();
-        $columns = array_intersect_key($given, ['time_zone' => 1, 'depth_school' => 1, 'meter_school' => 1, 'currency' => 1, 'number_style' => 1, 'service_stops' => 1]);
+        $columns = array_intersect_key($given, ['time_zone' => 1, 'depth_school' => 1, 'meter_school' => 1, 'currency' => 1, 'number_style' => 1, 'paper' => 1, 'service_stops' => 1]);
         if (isset($given['watch_chance'])) {
             $columns['watch_chance'] = number_format((float) $given['watch_chance'], 3, '.', '');
         }
@@ -131,6 +134,14 @@ final class WorkshopRequest extends FormRequest
         }
 
         return $columns;
+    }
+
+    /** @return array<string, string> versions by column */
+    public function seen(): array
+    {
+        $seen = $this->validated('seen', []);
+
+        return isset($seen['measuring_sd']) ? ['own_sd' => $seen['measuring_sd']] + $seen : $seen;
     }
 
     /** A policy is read by core, which knows what is none. */

@@ -20,7 +20,7 @@ final class Countdown
         'decisions' => ['parts_ordered', 'work'],
         'parts_ordered' => ['parts_here'],
         'parts_here' => ['work'],
-        // Tyres are pumped and the toolbar levelled once everything is on; meters are in before anything runs.
+        // Tires are pumped and the toolbar levelled once everything is on; meters are in before anything runs.
         'work' => ['level', 'first_pass'],
         'meters' => ['first_pass'],
         'level' => ['first_pass'],

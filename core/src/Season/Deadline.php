@@ -9,6 +9,9 @@ use Ustrel\Core\Measure\Day;
 /** By when one thing has to be ready, and when it has to be begun for that. */
 final readonly class Deadline
 {
+    /** Days ahead within which something due is near. */
+    private const NEAR_DAYS = 7;
+
     public function __construct(
         /** Of the Step enum, or of the shop's own. */
         public string $key,
@@ -22,5 +25,11 @@ final readonly class Deadline
         /** No record tells: somebody says that it is done. */
         public bool $isByHand,
     ) {
+    }
+
+    /** It is late, has to be begun by today, or is due within a week; nothing that is done is near. */
+    public function isNear(Day $today): bool
+    {
+        return ! $this->isDone && ($this->isLate || ! $today->isBefore($this->latestStart ?? $this->due) || $today->daysUntil($this->due) <= self::NEAR_DAYS);
     }
 }

@@ -160,7 +160,7 @@ final class Catalogue
         ];
     }
 
-    private static function tyres(int $pair): CheckDefinition
+    private static function tires(int $pair): CheckDefinition
     {
         return Define::setting(Station::WheelsAndDrive, Unit::Psi, RuleName::Target)->leftAndRight()->where(static fn (Equipment $on): bool => $on->tyrePairs >= $pair);
     }
@@ -182,9 +182,9 @@ final class Catalogue
             'lift_assist_wheels' => Define::condition(Station::Frame, ['loose' => $change, 'leaking' => $change, 'cracked' => Verdict::Failed])->where(static fn (Equipment $on): bool => $on->liftAssist),
 
             'tyre_pressure' => Define::setting(Station::WheelsAndDrive, Unit::Psi, RuleName::Target)->sided(static fn (Equipment $on): array => $on->tyrePairs === null ? [Side::Centre] : [Side::Left, Side::Right]),
-            'tyre_pressure_2' => self::tyres(2),
-            'tyre_pressure_3' => self::tyres(3),
-            'tyre_pressure_4' => self::tyres(4),
+            'tyre_pressure_2' => self::tires(2),
+            'tyre_pressure_3' => self::tires(3),
+            'tyre_pressure_4' => self::tires(4),
             'drive_wheel_contact' => Define::yesNo(Station::WheelsAndDrive, $change)->where(static fn (Equipment $on): bool => $on->drive === Drive::Ground),
             'drive_shaft' => Define::condition(Station::WheelsAndDrive, ['worn' => $change] + self::BEARING)->where(static fn (Equipment $on): bool => $on->drive->hasChains()),
 

@@ -38,7 +38,7 @@ final readonly class Equipment
         /** Monitor, sensors and maps. */
         public bool $electronics = true,
         public DepthScale $depthScale = DepthScale::Notches,
-        /** Pairs of tyres that are gauged one by one, 1 to MOST_TYRE_PAIRS; null where the lowest of all is read. */
+        /** Pairs of tires that are gauged one by one, 1 to MOST_TYRE_PAIRS; null where the lowest of all is read. */
         public ?int $tyrePairs = null,
     ) {
     }

@@ -10,7 +10,7 @@ use Ustrel\Core\Plan\Jobs\Span;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Work\Schedule\InvalidPlan;
 
-/** What has to be done before what, on the same row or on the whole planter: blades before their contact, tyres before the level. */
+/** What has to be done before what, on the same row or on the whole planter: blades before their contact, tires before the level. */
 final class JobOrder
 {
     /** @param  list<array{Span, list<string>, list<string>}>  $rules  per row or planter: what comes first, and what then */

@@ -22,7 +22,10 @@ final readonly class Target
     /** The step that makes the planter safe. */
     private const LOCK = 'lock';
 
-    /** @param  int  $row  0 for the planter as a whole */
+    /**
+     * @param  value-of<Action>|self::OFF|self::OWN|self::GREASE  $action
+     * @param  int  $row  0 for the planter as a whole
+     */
     private function __construct(
         public string $action,
         public int $row,
@@ -65,9 +68,9 @@ final readonly class Target
         if (preg_match('/^(\w+):(\d{1,3}):([\w-]+):(left|right|centre)$/D', $key, $parts) !== 1) {
             return null;
         }
-        $isKnown = in_array($parts[1], [self::OFF, self::OWN, self::GREASE], true) || Action::tryFrom($parts[1]) !== null;
+        $action = in_array($parts[1], [self::OFF, self::OWN, self::GREASE], true) ? $parts[1] : Action::tryFrom($parts[1])?->value;
 
-        return $isKnown ? new self($parts[1], (int) $parts[2], $parts[3], Side::from($parts[4])) : null;
+        return $action !== null ? new self($action, (int) $parts[2], $parts[3], Side::from($parts[4])) : null;
     }
 
     public function key(): string

@@ -68,7 +68,7 @@ it('asks for contact and counts again after shims were moved, on that row alone'
     expect(array_keys($renewals))->toEqualCanonicalizing(['1:blade_contact_length:centre', '1:inner_shims:left', '1:inner_shims:right']);
 });
 
-it('asks for the touch of the side alone whose tyre was changed', function () use ($on, $in): void {
+it('asks for the touch of the side alone whose tire was changed', function () use ($on, $in): void {
     $seen = array_fill_keys(['1:gauge_touch:left', '1:gauge_touch:right'], $on('2026-03-01'));
     $renewals = Renewals::of(sheetFor(), [$in(Slot::GaugeTyre, Side::Right, '2026-03-02')], $seen, []);
     expect($renewals)->toHaveKey('1:gauge_touch:right')->not->toHaveKey('1:gauge_touch:left');

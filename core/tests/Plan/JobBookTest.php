@@ -28,8 +28,8 @@ it('counts shared access once for its row and side', function (array $jobs, floa
     'a guard' => [[changing(3, Slot::SeedTubeGuard)], 49.0],
     'a guard and both blades' => [[changing(3, Slot::SeedTubeGuard), changing(3, Slot::OpenerBlade, Side::Left), changing(3, Slot::OpenerBlade, Side::Right)], 49.0],
     'blades of two rows' => [[changing(3, Slot::OpenerBlade, Side::Left), changing(4, Slot::OpenerBlade, Side::Left)], 44.0],
-    // The wheel is off for the tyre anyway: 8 and 2; the arm bushing 15 more.
-    'a tyre and its arm bushing' => [[changing(2, Slot::GaugeTyre, Side::Left), changing(2, Slot::GaugeArmBushing, Side::Left)], 35.0],
+    // The wheel is off for the tire anyway: 8 and 2; the arm bushing 15 more.
+    'a tire and its arm bushing' => [[changing(2, Slot::GaugeTyre, Side::Left), changing(2, Slot::GaugeArmBushing, Side::Left)], 35.0],
     'blade and boot' => [[changing(2, Slot::FertilizerBlade), changing(2, Slot::FertilizerBoot)], 30.0],
     'seal and brush of one meter' => [[changing(2, Slot::MeterSeal), changing(2, Slot::MeterBrush)], 15.0],
     'shims of a row' => [[Job::at(Action::Adjust, new Place(6, CheckKey::InnerShims, Side::Left))], 33.0],

@@ -11,7 +11,7 @@ use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\Rules\LikePartner;
 use Ustrel\Core\Spec\Side;
 
-it('wants a tyre at its own target, no more over than under, and like its partner', function (float $value, ?float $partner, string $verdict, string $reason): void {
+it('wants a tire at its own target, no more over than under, and like its partner', function (float $value, ?float $partner, string $verdict, string $reason): void {
     $psi = Unit::Psi->quantityOf(...);
     $judged = (new LikePartner($psi(60), $psi(3)))->judge($psi($value), Background::of(otherSide: $partner === null ? null : $psi($partner)));
     expect(words($judged))->toBe([$verdict, $reason]);
@@ -38,7 +38,7 @@ it('turns in bands where it turns in fact', function (float $partner): void {
     }
 })->with([58.5, 40.0]);
 
-it('asks for each tyre where they are gauged one by one, and else for the lowest', function (): void {
+it('asks for each tire where they are gauged one by one, and else for the lowest', function (): void {
     $asked = function (?int $pairs): array {
         $sheet = sheetFor(new Equipment(MeterType::Vacuum, tyrePairs: $pairs));
 

@@ -125,7 +125,7 @@ it('takes the verdict that was ticked, whatever explains it; what is broken rais
     'scraper, missing' => [fn () => found(CheckKey::Scraper, State::Watch, Chip::Missing), ['watch', 'missing']],
     'guard side, cracked' => [fn () => found(CheckKey::GuardSides, State::Watch, Chip::Cracked), ['watch', 'cracked']],
     'seed tube, any of curl, flap, hole, crack' => [fn () => found(CheckKey::SeedTube, State::Watch, Chip::DogEar), ['watch', 'dog_ear']],
-    'gauge tyre, lip gone' => [fn () => found(CheckKey::GaugeTyre, State::Watch, Chip::LipGone), ['watch', 'lip_gone']],
+    'gauge tire, lip gone' => [fn () => found(CheckKey::GaugeTyre, State::Watch, Chip::LipGone), ['watch', 'lip_gone']],
     'firmer, too tight' => [fn () => found(CheckKey::FirmerTension, State::Watch, Chip::TooTight), ['watch', 'too_tight']],
     'closing rim, chunk missing' => [fn () => found(CheckKey::ClosingRim, State::Watch, Chip::ChunkMissing), ['watch', 'chunk_missing']],
     'the person may say worse' => [fn () => found(CheckKey::SeedSensor, State::Failed, Chip::Dirty), ['failed', 'dirty']],

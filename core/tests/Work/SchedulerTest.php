@@ -51,20 +51,20 @@ it('counts only the hours that somebody has', function (): void {
 });
 
 it('says what settles the end, and how much room the rest has', function (): void {
-    // Two people, eight hours a day. The tyre comes on Wednesday; levelling waits for it.
+    // Two people, eight hours a day. The tire comes on Wednesday; levelling waits for it.
     $schedule = Scheduler::plan([
         new Task('blades', 120, holds: ['3 left']),
-        new Task('tyre', 60, from: 2 * 1440 + 480, holds: ['5 left']),
-        new Task('level', 30, after: ['tyre'], due: 4 * 1440),
+        new Task('tire', 60, from: 2 * 1440 + 480, holds: ['5 left']),
+        new Task('level', 30, after: ['tire'], due: 4 * 1440),
         new Task('closing', 45, holds: ['3 left']),
     ], [daily(8), daily(8)]);
-    expect(array_map(fn (Placed $of): string => clock($of->start), $schedule->placed))->toBe(['closing' => '1 08:00', 'blades' => '1 08:45', 'tyre' => '3 08:00', 'level' => '3 09:00'])
+    expect(array_map(fn (Placed $of): string => clock($of->start), $schedule->placed))->toBe(['closing' => '1 08:00', 'blades' => '1 08:45', 'tire' => '3 08:00', 'level' => '3 09:00'])
         ->and(clock($schedule->end))->toBe('3 09:30')->and($schedule->isBest)->toBeTrue()
         ->and($schedule->late)->toBe(3 * 1440 - 1440 + 570 - 4 * 1440)
-        ->and($schedule->chain)->toEqual([new ChainLink('tyre', LinkCause::Arrival), new ChainLink('level', LinkCause::After)])
+        ->and($schedule->chain)->toEqual([new ChainLink('tire', LinkCause::Arrival), new ChainLink('level', LinkCause::After)])
         // Level: until the end of Thursday six and a half hours and eight more.
-        ->and($schedule->slack['level'])->toBe(6 * 60 + 30 + 480)->and($schedule->slack['tyre'])->toBe(6 * 60 + 30 + 480)
-        ->and(clock($schedule->latest['level']))->toBe('4 15:30')->and(clock($schedule->latest['tyre']))->toBe('4 14:30')
+        ->and($schedule->slack['level'])->toBe(6 * 60 + 30 + 480)->and($schedule->slack['tire'])->toBe(6 * 60 + 30 + 480)
+        ->and(clock($schedule->latest['level']))->toBe('4 15:30')->and(clock($schedule->latest['tire']))->toBe('4 14:30')
         ->and($schedule->broken)->toBe([]);
 });
 

@@ -52,7 +52,7 @@ it('makes one piece of what needs the same things off, and another of what does 
         ->and($pieces['change:4:opener_blade:left']->task('7', 100, 5000, $pieces)->holds)->toBe(['7 4 left']);
 });
 
-it('puts blades before their contact, tyres before the level and meters before the running check', function (): void {
+it('puts blades before their contact, tires before the level and meters before the running check', function (): void {
     $at = static fn (Action $action, int $row, CheckKey $check, Side $side = Side::Centre): ToDo => new ToDo($check->value, [Job::at($action, new Place($row, $check, $side))], 0, true);
     $pieces = piecesOf([
         $at(Action::LookAgain, 3, CheckKey::BladeContactLength), $at(Action::Adjust, 0, CheckKey::ToolbarPitch), $at(Action::LookAgain, 0, CheckKey::SensorsCounting),

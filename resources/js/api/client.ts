@@ -46,8 +46,15 @@ const session: Middleware = {
     // Nothing new is an answer; and a lone conflict answers with receipts, as every batch does.
     if (response.ok || response.status === 304 || (response.status === 409 && response.url.endsWith('/readings')))
       return
-    const body = (await response.json().catch(() => ({}))) as { message?: string; errors?: Record<string, string[]> }
-    throw new Refusal(response.status, body.message ?? `The server answered ${response.status}.`, body.errors)
+    const body = (await response.json().catch(() => ({}))) as {
+      message?: string
+      errors?: Record<string, string[]>
+      changed?: string[]
+    }
+    const message = body.message ?? `The server answered ${response.status}.`
+    // What somebody else has changed meanwhile is marked at its field, as what is wrong is.
+    const changed = body.changed && Object.fromEntries(body.changed.map((field) => [field, [message]]))
+    throw new Refusal(response.status, message, body.errors ?? changed)
   },
 }
 

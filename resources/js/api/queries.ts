@@ -33,6 +33,9 @@ export const queries = new QueryClient({
 
 export const keys = {
   yard: ['yard'] as const,
+  /** With the yard: what changes the one changes the other. */
+  today: ['yard', 'today'] as const,
+  firstDay: ['yard', 'first-day'] as const,
   specSheets: ['spec-sheets'] as const,
   specSheet: (id: number) => ['spec-sheets', id] as const,
   planter: (id: number) => ['planter', id] as const,
@@ -75,8 +78,15 @@ export const useYard = () =>
     queryFn: () => remembered(kept(keys.yard), (signal) => body(api.GET('/api/yard', { signal }))),
   })
 
+export const useToday = () =>
+  useQuery({
+    queryKey: keys.today,
+    queryFn: () => remembered(kept(keys.today), (signal) => body(api.GET('/api/today', { signal }))),
+  })
+
 /** What the shop goes by. */
-export const useShop = () => useQuery({ queryKey: keys.shop, queryFn: () => body(api.GET('/api/workshop')) })
+export const useShop = (enabled: MaybeRefOrGetter<boolean> = true) =>
+  useQuery({ queryKey: keys.shop, queryFn: () => body(api.GET('/api/workshop')), enabled: () => toValue(enabled) })
 
 export const usePlanter = (id: MaybeRefOrGetter<number | undefined>) =>
   useQuery({
@@ -85,17 +95,24 @@ export const usePlanter = (id: MaybeRefOrGetter<number | undefined>) =>
     enabled: computed(() => toValue(id) !== undefined),
   })
 
-/** A plain answer about a planter, which stands in for itself without a signal. */
+type AskedOfPlanter = { params: { path: { planter: number } }; signal: AbortSignal }
+
+/** Asks of a planter, by its key; the answer kept on the device stands in without a signal. */
+export const planterQuery = <T>(
+  key: (planter: number) => readonly unknown[],
+  planter: number,
+  get: (asked: AskedOfPlanter) => Promise<T>,
+) => ({
+  queryKey: key(planter),
+  queryFn: ({ queryKey }: { queryKey: readonly unknown[] }) =>
+    remembered(kept(queryKey), (signal) => get({ params: { path: { planter } }, signal })),
+})
+
 export const ofPlanter = <T>(
   key: (planter: number) => readonly unknown[],
   planter: Id,
-  get: (asked: { params: { path: { planter: number } }; signal: AbortSignal }) => Promise<T>,
-) =>
-  useQuery({
-    queryKey: computed(() => key(toValue(planter))),
-    queryFn: ({ queryKey }) =>
-      remembered(kept(queryKey), (signal) => get({ params: { path: { planter: toValue(planter) } }, signal })),
-  })
+  get: (asked: AskedOfPlanter) => Promise<T>,
+) => useQuery(computed(() => planterQuery(key, toValue(planter), get)))
 
 /** What every screen of a planter shows. It lies under the board's key: what changes the one changes the other. */
 export const useFace = (planter: Id) =>

@@ -90,7 +90,7 @@ export type RemovalReason = Schemas['RemovalReason']
 export type RibbonRow = Schemas['RibbonRow']
 export type Season = Schemas['Season']
 export type SeasonEdit = Schemas['SeasonEdit']
-export type SeasonField = Schemas['SeasonField']
+export type SeasonField = Schemas['SeasonFieldEdit']
 export type SlotRule = Schemas['SlotRule']
 export type SpecSheet = Schemas['SpecSheet']
 export type RowContact = Schemas['RowContact']
@@ -139,3 +139,6 @@ export function placeKey({ row, check, side }: PlaceRef): string {
 
 /** Whether a place waits to be looked at: for the first time, or again since something was changed there. */
 export const isToDo = ({ now }: Pick<Cell, 'now'>) => now === null || now.result === 'measure_again'
+export type TodayItem = Schemas['TodayItem']
+export type FirstDay = Schemas['FirstDay']
+export type Findable = Schemas['Findable']

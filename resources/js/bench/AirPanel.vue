@@ -59,14 +59,14 @@ const path = (of: 'skips' | 'doubles') =>
         <path :d="`M${x(run.air) - 4} ${y(run.doubles / run.places) + 4} l4 -8 l4 8 z`" class="double" />
       </template>
       <line :x1="LEFT" :x2="WIDTH - 8" :y1="HEIGHT - BOTTOM" :y2="HEIGHT - BOTTOM" class="axis" />
-      <text :x="LEFT - 4" :y="14" text-anchor="end">{{ Math.round(100 * top) }} %</text>
+      <text :x="LEFT - 4" :y="14" text-anchor="end">{{ Math.round(100 * top) }}%</text>
       <text :x="LEFT - 4" :y="HEIGHT - BOTTOM" text-anchor="end">0</text>
       <text :x="LEFT" :y="HEIGHT - 6">{{ from.toFixed(1) }}</text>
       <text :x="WIDTH - 8" :y="HEIGHT - 6" text-anchor="end">{{ to.toFixed(1) }} in H₂O</text>
     </svg>
     <p class="quiet">
-      Circles and line: skips. Triangles and dashes: doubles. Shaded: where the best air lies, 8 times in 10. To be
-      expected there: {{ percent(advice.skips) }} skips, {{ percent(advice.doubles) }} doubles.
+      Circles and line: skips. Triangles and dashes: doubles. Shaded: where the best vacuum is, 8 times in 10. Expect
+      there: {{ percent(advice.skips) }} skips, {{ percent(advice.doubles) }} doubles.
     </p>
     <p v-if="advice.heavy" class="due">{{ say(`suspects.${advice.heavy}`) }}</p>
     <div v-if="advice.next !== null" class="actions">
@@ -74,7 +74,7 @@ const path = (of: 'skips' | 'doubles') =>
         >Try {{ advice.next }} in H₂O next</v-btn
       >
     </div>
-    <p v-else>More runs on this set-up would win next to nothing.</p>
+    <p v-else>More runs with this setup would gain almost nothing.</p>
   </section>
 </template>
 

@@ -40,7 +40,7 @@ describe('a run whose vacuum is changed on the way', () => {
     const first = sent()
     expect(first).toMatchObject({ row: 2, air: 14, skips: 4, run_in: 50, part_of: null })
     expect(form.emitted('next')).toBeUndefined()
-    expect(form.get('.due').text()).toContain('type the new vacuum')
+    expect(form.get('.due').text()).toContain('enter the new vacuum')
     await field(form, 'Air, in H₂O').setValue('9')
     await field(form, 'Skips').setValue('1')
     await field(form, 'Doubles').setValue('7')

@@ -151,12 +151,12 @@ async function start(): Promise<void> {
   >
     <h2>Row {{ row }}: run the meter</h2>
     <p class="caution">{{ say('caution.meter') }} {{ say('caution.first') }}</p>
-    <div class="segments ways" role="group" aria-label="How its counts come">
+    <div class="segments ways" role="group" aria-label="How you count">
       <button v-for="one in WAYS" :key="one.way" type="button" :aria-pressed="way === one.way" @click="choose(one.way)">
         {{ one.title }}
       </button>
     </div>
-    <div class="segments" role="group" aria-label="When it was run">
+    <div class="segments" role="group" aria-label="Stage">
       <button v-for="one in STAGES" :key="one" type="button" :aria-pressed="stage === one" @click="stage = one">
         {{ say(`stage.${one}`) }}
       </button>
@@ -174,10 +174,10 @@ async function start(): Promise<void> {
       </template>
     </div>
     <p v-if="partOf" role="status" class="due">
-      Second part of this run: type the new vacuum and count from the change on.
+      Second part of this run: enter the new vacuum and count from the change on.
     </p>
     <p v-if="way === 'look'" class="quiet">
-      Turn the disc once by hand and look: one seed a cell. A look is kept as a look; it does not count as a run.
+      Turn the disc once by hand and look: one seed in each cell. A quick look is saved, but does not count as a run.
     </p>
     <v-text-field v-model="seed" label="Seed lot" maxlength="80" list="seed-lots" />
     <datalist id="seed-lots"><option v-for="one in lots" :key="one.id" :value="one.name" /></datalist>
@@ -198,8 +198,8 @@ async function start(): Promise<void> {
         <v-text-field v-model="lubricant" label="Lubricant, dose" placeholder="1 cup of talc a bag" maxlength="80" />
       </div>
       <p class="quiet">
-        Seeds run in are those before you count. Only runs with the same seed, disc, singulator and lubricant, within
-        0.5 mph, count for the vacuum.
+        Seeds run in are the ones before you start counting. Only runs with the same seed, disc, singulator and
+        lubricant, within 0.5 mph, count for the vacuum.
         {{ way === 'counts' ? '' : 'With population and cells, type turns or speed: each gives the other.' }}
       </p>
     </details>
@@ -215,11 +215,11 @@ async function start(): Promise<void> {
       <v-checkbox v-model="worn" label="Its seal is worn" hide-details />
       <v-checkbox v-model="plugged" label="One cell is plugged" hide-details />
       <p class="quiet">
-        A made-up meter runs here, for practice. Its counts are kept, marked as practice, until they are taken back.
+        A made-up meter for practice. Its counts are saved and marked as practice until you undo them.
       </p>
     </template>
     <label v-if="way === 'times'" class="file">
-      <span>{{ file || 'Choose a file: a time in milliseconds a line' }}</span>
+      <span>{{ file || 'Choose a file: one time in milliseconds per line' }}</span>
       <input type="file" accept=".csv,.txt,.ndjson,.json,text/csv,text/plain" @change="read" />
     </label>
     <v-text-field v-model="note" label="Note" maxlength="300" />
@@ -240,8 +240,8 @@ async function start(): Promise<void> {
           : way !== 'counts' && way !== 'look'
             ? 'Start the run'
             : row < rowCount
-              ? 'Keep it, next row'
-              : 'Keep it'
+              ? 'Save, next row'
+              : 'Save'
       }}</v-btn>
     </div>
   </form>

@@ -78,15 +78,14 @@ const missing = computed(() => {
         <section class="sheet last" aria-label="Meters">
           <h1>Meters on the stand</h1>
           <p v-if="rows.length === 0">
-            No meter has been run for this season. Run each with the seed that will be planted, and write its counts
-            down.
+            No meter has been run for this season. Run each one with the seed you will plant and enter the counts.
           </p>
           <p v-else-if="bench.data.value.worse.length > 0" class="change">
-            {{ sayRows(bench.data.value.worse) }}: really worse than the others, by more than luck.
+            {{ sayRows(bench.data.value.worse) }}: worse than the others, more than chance explains.
           </p>
-          <p v-else>No meter is really worse than the others, as far as so many seeds can tell.</p>
+          <p v-else>No real difference between meters in this many seeds.</p>
           <p class="quiet">
-            A run is a sample: the bar is where the true figure lies, 19 times in 20. To tell 98 % from 99 % takes some
+            A run is a sample: the bar shows where the true figure is, 19 times in 20. To tell 98% from 99% takes about
             {{ bench.data.value.seeds_to_tell.toLocaleString('en') }} seeds each.
           </p>
           <ul v-if="rows.length > 0">
@@ -100,9 +99,9 @@ const missing = computed(() => {
               @board="put([one])"
             />
           </ul>
-          <v-btn v-if="canPut.length > 1" variant="outlined" @click="put(canPut)">All of them to the board</v-btn>
+          <v-btn v-if="canPut.length > 1" variant="outlined" @click="put(canPut)">Put all on the board</v-btn>
           <p v-if="walk === undefined && rows.length > 0" class="quiet">
-            No walk of this season is open: begin one to put what runs say on the board.
+            No walk is open this season. Start one to put runs on the board.
           </p>
           <p v-if="rows.length > 0 && missing.length > 0" class="quiet">{{ sayRows(missing) }}: not run yet.</p>
           <details v-if="bench.data.value.looks.length > 0">
@@ -121,7 +120,7 @@ const missing = computed(() => {
             :may-set="session.may('set')"
           />
           <details v-if="bench.data.value.before.length > 0">
-            <summary>Seasons before</summary>
+            <summary>Earlier seasons</summary>
             <p v-for="one in bench.data.value.before" :key="one.row">
               Row {{ one.row }}, {{ one.season }}: {{ percent(one.singulation.share) }}
               <span class="quiet"
@@ -135,10 +134,10 @@ const missing = computed(() => {
             <a :href="`/api/planters/${planterId}/bench/report.pdf`" target="_blank" rel="noopener"
               >Report for the owner and the cab (PDF)</a
             >
-            <router-link :to="{ name: 'meters' }">The shop’s meters by number</router-link>
+            <router-link :to="{ name: 'meters' }">Meters by number</router-link>
           </p>
           <p v-if="rows.length > 0" class="quiet scale-note">
-            The scale runs from 90 % to 100 % singulation; the dotted line is what you want.
+            The scale runs from 90% to 100% singulation; the dotted line is what you want.
           </p>
         </section>
       </div>
@@ -153,7 +152,7 @@ const missing = computed(() => {
           :air="air"
           @next="row = Math.min(face.planter.row_count, row + 1)"
         />
-        <v-btn variant="outlined" size="large" @click="isReporting = true">Report of a stand elsewhere (CSV)</v-btn>
+        <v-btn variant="outlined" size="large" @click="isReporting = true">Import a test report (CSV)</v-btn>
         <stands-panel v-if="session.may('set')" />
       </div>
       <report-dialog v-if="isReporting" :planter-id="planterId" @close="isReporting = false" />

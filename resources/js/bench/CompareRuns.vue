@@ -29,15 +29,15 @@ async function compare(): Promise<void> {
     )
     const luck = chance < 0.001 ? 'in under 1 case of 1,000' : `in ${Math.round(1000 * chance)} of 1,000 cases`
     said.value = differ
-      ? `They differ by more than luck: two that are alike would be so far apart ${luck}.`
-      : `No difference that these seeds can tell: two that are alike would be so far apart ${luck}.`
+      ? `A real difference: two equal meters would be this far apart ${luck}.`
+      : `No real difference in this many seeds: two equal meters would be this far apart ${luck}.`
   })
 }
 </script>
 
 <template>
   <details>
-    <summary>Hold two runs against each other</summary>
+    <summary>Compare two runs</summary>
     <div class="pair">
       <v-select v-model="chosen[0]" label="One run" :items="items" @update:model-value="compare" />
       <v-select v-model="chosen[1]" label="Another run" :items="items" @update:model-value="compare" />

@@ -39,6 +39,6 @@ async function save(): Promise<void> {
     <template #title>{{ meter ? `Meter ${meter.serial}` : 'A meter' }}</template>
     <v-text-field v-model="form.serial" label="Number on it" maxlength="40" autofocus />
     <v-text-field v-model="form.note" label="Note" maxlength="200" />
-    <template #save>Keep it</template>
+    <template #save>Save</template>
   </form-dialog>
 </template>

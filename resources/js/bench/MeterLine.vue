@@ -54,7 +54,7 @@ const at = (share: number) => `${(100 * Math.max(0, share - FROM)) / (1 - FROM)}
       <span v-for="said in sayCells(run.figures)" :key="said" class="due">{{ said }}</span>
       <span v-if="run.lean && sayCells(run.figures).length === 0" class="due">{{ say(`lean.${run.lean}`) }}</span>
       <span v-if="board === 'done'" role="status" class="quiet"
-        >On the board{{ run.board.length > 1 ? ', and up for Decide' : '' }}.</span
+        >On the board{{ run.board.length > 1 ? ', and in Decide' : '' }}.</span
       >
     </span>
     <span class="does">
@@ -63,10 +63,10 @@ const at = (share: number) => `${(100 * Math.max(0, share - FROM)) / (1 - FROM)}
         variant="text"
         :aria-label="`Put the run of row ${run.row} on the board`"
         @click="emit('board')"
-        >To the board</v-btn
+        >Put on board</v-btn
       >
-      <v-btn variant="text" :aria-label="`Take the run of row ${run.row} back`" :loading="busy" @click="takeBack"
-        >Take back</v-btn
+      <v-btn variant="text" :aria-label="`Undo the run of row ${run.row}`" :loading="busy" @click="takeBack"
+        >Undo</v-btn
       >
     </span>
     <refusal-list :refusal="refusal" />

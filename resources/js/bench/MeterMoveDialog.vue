@@ -63,14 +63,12 @@ async function move(): Promise<void> {
         />
         <number-field v-model="row" label="Row" required whole :low="1" :high="64" />
       </div>
-      <v-text-field v-else v-model="place" :label="to === 'out' ? 'With whom' : 'Which shelf'" maxlength="120" />
-      <p v-if="to === 'row' && home" class="quiet">
-        Its report from the stand is written down on the Bench of its planter, or read there from a table.
-      </p>
+      <v-text-field v-else v-model="place" :label="to === 'out' ? 'Who has it' : 'Which shelf'" maxlength="120" />
+      <p v-if="to === 'row' && home" class="quiet">Enter its test report on the planter’s Bench, or import it there.</p>
       <refusal-list :refusal="refusal" />
       <div class="actions">
         <v-btn variant="text" @click="emit('close')">Back</v-btn>
-        <v-btn type="submit" color="primary" :loading="busy">Keep it</v-btn>
+        <v-btn type="submit" color="primary" :loading="busy">Save</v-btn>
       </div>
     </form>
   </v-dialog>

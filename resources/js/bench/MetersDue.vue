@@ -31,7 +31,7 @@ const choose = (meter_school: Bench['school']) =>
 
 <template>
   <div class="due-meters">
-    <div class="segments" role="group" aria-label="When meters are due">
+    <div class="segments" role="group" aria-label="When to test meters">
       <button
         v-for="value in SCHOOLS"
         :key="value"
@@ -44,9 +44,9 @@ const choose = (meter_school: Bench['school']) =>
       </button>
     </div>
     <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
-    <p v-for="[lot, rows] in left" :key="lot">{{ sayRows(rows) }}: to be run with {{ lot }}.</p>
+    <p v-for="[lot, rows] in left" :key="lot">{{ sayRows(rows) }}: still to run with {{ lot }}.</p>
     <p v-if="school === 'every_size' && left.length === 0" class="quiet">
-      Every row was run with each size of seed that the season’s fields name, or no field names its lot.
+      Every row was run with each seed size in this season’s fields, or no field has a seed lot.
     </p>
   </div>
 </template>

@@ -7,6 +7,7 @@ import type { Meter } from '@/api/types'
 import AppBar from '@/components/AppBar.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import RefusalList from '@/components/RefusalList.vue'
+import { useMarked } from '@/composables/useAsked'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { dateAndTime } from '@/dates'
@@ -28,6 +29,7 @@ const names = computed(() => new Map(planters.value.map(({ id, name }) => [id, n
 const listed = computed(() => meters.data.value?.meters ?? [])
 const changing = ref<Meter | 'new'>()
 const moving = ref<Meter>()
+const marked = useMarked('meter', listed)
 const again = () => queries.invalidateQueries({ queryKey: metersKey })
 
 async function saved(): Promise<void> {
@@ -54,15 +56,15 @@ async function takeBack({ id, stays }: Meter): Promise<void> {
     <refusal-list :refusal="refusal" />
     <section class="sheet" aria-label="Meters by number">
       <p v-if="meters.data.value && listed.length === 0">
-        Write a number on each meter, add it here, and say which row it is in. Its runs stay with it, also when it moves
-        or goes out to a stand elsewhere.
+        Write a number on each meter, add it here, and set its row. Its runs stay with it when it moves or goes out for
+        testing.
       </p>
       <ul>
-        <li v-for="of in listed" :key="of.id">
-          <details>
+        <li v-for="of in listed" :id="`meter-${of.id}`" :key="of.id" :class="{ marked: marked === `${of.id}` }">
+          <details :open="marked === `${of.id}`">
             <summary>
               <strong>{{ of.serial }}</strong>
-              <span>{{ of.stays[0] ? sayStay(of.stays[0], names) : 'nobody has said where it is' }}</span>
+              <span>{{ of.stays[0] ? sayStay(of.stays[0], names) : 'place not known' }}</span>
               <span class="share">{{ of.runs[0] ? percent(of.runs[0].singulation.share) : 'not run yet' }}</span>
             </summary>
             <p v-if="of.note">{{ of.note }}</p>
@@ -83,16 +85,16 @@ async function takeBack({ id, stays }: Meter): Promise<void> {
             <v-btn
               v-if="of.stays.length > 0 && session.may('record')"
               variant="text"
-              :aria-label="`Take the last move of meter ${of.serial} back`"
+              :aria-label="`Undo the last move of meter ${of.serial}`"
               @click="takeBack(of)"
-              >Take the last move back</v-btn
+              >Undo the last move</v-btn
             >
             <v-btn
               v-if="session.may('set')"
               variant="text"
-              :aria-label="`Change meter ${of.serial}`"
+              :aria-label="`Edit meter ${of.serial}`"
               @click="changing = of"
-              >Change number or note</v-btn
+              >Edit</v-btn
             >
           </details>
           <v-btn

@@ -50,17 +50,17 @@ async function keep(): Promise<void> {
   <v-dialog
     :model-value="true"
     max-width="640"
-    aria-label="Report of a stand elsewhere"
+    aria-label="Test report from another stand"
     @update:model-value="emit('close')"
   >
     <form class="sheet asks" novalidate @submit.prevent="keep">
-      <h2>Report of a stand elsewhere</h2>
+      <h2>Test report from another stand</h2>
       <p>
-        A table with a heading: row or meter, seeds, skips, doubles; also seed, disc, air and note. Each line is kept as
-        a final test of its row, from today.
+        A table with headings: row or meter, seeds, skips, doubles; optional: seed, disc, air, note. Each line is saved
+        as today’s final test of its row.
       </p>
       <label class="file"
-        ><span>Choose the table (CSV)</span><input type="file" accept=".csv,text/csv" :disabled="busy" @change="read"
+        ><span>Choose a CSV file</span><input type="file" accept=".csv,text/csv" :disabled="busy" @change="read"
       /></label>
       <ul v-if="runs.length > 0">
         <li v-for="run in runs" :key="run.id">
@@ -75,7 +75,7 @@ async function keep(): Promise<void> {
       <div class="actions">
         <v-btn variant="text" @click="emit('close')">Back</v-btn>
         <v-btn type="submit" color="primary" :loading="busy" :disabled="runs.length === 0"
-          >Keep {{ runs.length || '' }} runs</v-btn
+          >Save {{ runs.length || '' }} runs</v-btn
         >
       </div>
     </form>

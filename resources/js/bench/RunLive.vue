@@ -32,7 +32,7 @@ async function stop(): Promise<void> {
       }}<span v-if="run.practice" class="quiet"> · practice stand</span>
     </h2>
     <p v-if="run.state === 'waiting'">
-      Start the stand. It asks here what is to be run: {{ run.cells }} cells, {{ run.places }} seeds<template
+      Start the stand. It asks Ustrel what to run: {{ run.cells }} cells, {{ run.places }} seeds<template
         v-if="run.air !== null"
         >, {{ run.air }} in H₂O</template
       >.
@@ -65,7 +65,7 @@ async function stop(): Promise<void> {
           <dt>Seeds a second</dt>
           <dd>
             {{ run.seeds_a_second }}
-            <span v-if="run.seeds_due_a_second !== null" class="quiet">set: {{ run.seeds_due_a_second }}</span>
+            <span v-if="run.seeds_due_a_second !== null" class="quiet">set to {{ run.seeds_due_a_second }}</span>
           </dd>
         </div>
         <div v-if="run.air_seen !== null">
@@ -75,7 +75,7 @@ async function stop(): Promise<void> {
         <div v-if="run.turns_seen !== null">
           <dt>Turns at the stand</dt>
           <dd>
-            {{ run.turns_seen }} a minute <span v-if="run.turns !== null" class="quiet">set: {{ run.turns }}</span>
+            {{ run.turns_seen }} a minute <span v-if="run.turns !== null" class="quiet">set to {{ run.turns }}</span>
           </dd>
         </div>
       </dl>
@@ -86,9 +86,9 @@ async function stop(): Promise<void> {
         >.
       </p>
       <p v-if="run.figures?.seeds_to_name && run.figures.seeds_to_name > run.counts.places" class="quiet">
-        A cell that misses every other turn is told from chance from
+        A cell that misses every other turn shows up after
         {{ run.figures.seeds_to_name.toLocaleString('en') }}
-        seeds on.
+        seeds.
       </p>
       <p v-for="said in sayCells(run.figures)" :key="said" class="due">{{ said }}</p>
     </template>
@@ -99,7 +99,7 @@ async function stop(): Promise<void> {
     </p>
     <div v-if="underWay" class="actions">
       <v-btn variant="outlined" size="large" :loading="busy" @click="stop">{{
-        run.state === 'waiting' ? 'Do not run it' : 'Stop the run'
+        run.state === 'waiting' ? 'Cancel the run' : 'Stop the run'
       }}</v-btn>
     </div>
     <refusal-list :refusal="refusal" />

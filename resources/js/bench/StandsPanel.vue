@@ -5,6 +5,7 @@ import { queries } from '@/api/queries'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 import { standsKey, useStands } from './queries'
+import { dateAndTime } from '@/dates'
 
 /** Test stands or row monitors that may deliver what they count: each has a token, which is shown once and can be ended. */
 const { kind = 'stand' } = defineProps<{ kind?: 'stand' | 'monitor' }>()
@@ -34,26 +35,26 @@ async function remove(id: number): Promise<void> {
 
 <template>
   <details class="sheet">
-    <summary>{{ kind === 'stand' ? 'Test stands' : 'Row monitors' }} of the workshop</summary>
+    <summary>{{ kind === 'stand' ? 'Test stands' : 'Row monitors' }} of this shop</summary>
     <ul>
       <li v-for="stand in stands" :key="stand.id">
         <span
           ><strong>{{ stand.name }}</strong>
           <span class="quiet">{{
-            stand.heard_at === null ? ' · not heard yet' : ` · heard ${new Date(stand.heard_at).toLocaleString()}`
+            stand.heard_at === null ? ' · not heard yet' : ` · last data ${dateAndTime(stand.heard_at)}`
           }}</span></span
         >
-        <v-btn variant="text" :aria-label="`Let ${stand.name} in no more`" :loading="busy" @click="remove(stand.id)"
-          >Let it in no more</v-btn
+        <v-btn variant="text" :aria-label="`Remove access of ${stand.name}`" :loading="busy" @click="remove(stand.id)"
+          >Remove access</v-btn
         >
       </li>
     </ul>
     <p v-if="token" role="status">
-      Its token, shown this once: <code>{{ token }}</code>
+      Token, shown only once: <code>{{ token }}</code>
     </p>
     <form novalidate @submit.prevent="add">
       <v-text-field v-model="name" :label="`Name of a ${kind}`" maxlength="80" />
-      <v-btn variant="outlined" size="large" type="submit" :loading="busy">Let it in</v-btn>
+      <v-btn variant="outlined" size="large" type="submit" :loading="busy">Add device</v-btn>
     </form>
     <refusal-list :refusal="refusal" />
   </details>

@@ -1,9 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, ref, toValue } from 'vue'
 import { api, body } from '@/api/client'
-import { keys, queries, ofPlanter, type Id } from '@/api/queries'
+import { kept, keys, queries, ofPlanter, type Id } from '@/api/queries'
 import { useLive } from '@/composables/useLive'
 import type { StandRun } from '@/api/types'
+import { remembered } from '@/offline/remember'
 
 export const isUnderWay = (run: StandRun | null | undefined) =>
   run !== null && run !== undefined && ['waiting', 'running', 'ending'].includes(run.state)
@@ -70,12 +71,20 @@ export const seedKey = ['seed'] as const
 
 /** The workshop's lots of seed and its discs. */
 export const useSeed = (asked: MaybeRefOrGetter<boolean> = true) =>
-  useQuery({ queryKey: seedKey, queryFn: () => body(api.GET('/api/seed')), enabled: () => toValue(asked) })
+  useQuery({
+    queryKey: seedKey,
+    queryFn: () => remembered(kept(seedKey), (signal) => body(api.GET('/api/seed', { signal }))),
+    enabled: () => toValue(asked),
+  })
 
 export const metersKey = ['meters'] as const
 
 /** The workshop's meters by number. */
-export const useMeters = () => useQuery({ queryKey: metersKey, queryFn: () => body(api.GET('/api/meters')) })
+export const useMeters = () =>
+  useQuery({
+    queryKey: metersKey,
+    queryFn: () => remembered(kept(metersKey), (signal) => body(api.GET('/api/meters', { signal }))),
+  })
 
 /** Runs of the meters, and which of them differ. */
 export const useBench = (planter: Id) =>

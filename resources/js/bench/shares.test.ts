@@ -4,10 +4,10 @@ import { type BenchRun, newestOf, percent, sayAir, sayCells, sayLook, saySetUp }
 it('takes the newest run of each row, and says shares to a tenth', () => {
   const run = (row: number, id: string) => ({ row, id }) as BenchRun
   expect(newestOf([run(3, 'b'), run(1, 'c'), run(3, 'a')]).map(({ id }) => id)).toEqual(['c', 'b'])
-  expect(percent(0.98)).toBe('98.0 %')
+  expect(percent(0.98)).toBe('98.0%')
 })
 
-it('says which cell it is, and where the best air is not in sight yet', () => {
+it('says which cell it is, and where the best air is not known yet', () => {
   const none = { skipping: [], doubling: [] }
   const bad = { ...none, skipping: [{ cell: 12, wrong: 16, turns: 16 }] }
   expect(sayCells(none as never)).toEqual([])
@@ -15,7 +15,7 @@ it('says which cell it is, and where the best air is not in sight yet', () => {
   expect(sayCells(bad as never)[0]).toBe('Cell 12 from the first seed on: skips in 16 of 16 turns.')
   const advice = { air: 12.4, low: 11.2, high: 14, in_sight: false, way: 'more' }
   expect(sayAir(advice as never)).toBe(
-    'Best vacuum is above what you tested. Least goes wrong at 12.4 in H₂O; the best air lies from 11.2 to 14, 8 times in 10.',
+    'Best vacuum is above what you tested. Fewest errors at 12.4 in H₂O; the best vacuum is between 11.2 and 14, 8 times in 10.',
   )
   expect(sayAir({ ...advice, way: null } as never)).toContain('Too early to tell')
 })

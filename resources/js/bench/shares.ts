@@ -3,8 +3,8 @@ import { say } from '@/words'
 
 export type BenchRun = Bench['runs'][number]
 
-/** A share as it is said: `98.0 %`. */
-export const percent = (share: number) => `${(100 * share).toFixed(1)} %`
+/** A share as it is said: `98.0%`. */
+export const percent = (share: number) => `${(100 * share).toFixed(1)}%`
 
 /** The newest run of each row, by row. */
 export function newestOf(runs: BenchRun[]): BenchRun[] {
@@ -23,10 +23,10 @@ export function sayCells(figures: BenchRun['figures']): string[] {
 
 /** The advice in a sentence. */
 export function sayAir({ air, low, high, in_sight, way }: NonNullable<AirAdvice['advice']>): string {
-  const best = `Least goes wrong at ${air} in H₂O; the best air lies from ${low} to ${high}, 8 times in 10.`
+  const best = `Fewest errors at ${air} in H₂O; the best vacuum is between ${low} and ${high}, 8 times in 10.`
   if (in_sight) return best
   return way === null
-    ? `Too early to tell whether more or less is better. ${best}`
+    ? `Too early to tell if more or less is better. ${best}`
     : `Best vacuum is ${way === 'more' ? 'above' : 'below'} what you tested. ${best}`
 }
 

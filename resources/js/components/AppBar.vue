@@ -1,12 +1,25 @@
 <script setup lang="ts">
-import { mdiAccountCircleOutline, mdiChevronDown, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import {
+  mdiAccountCircleOutline,
+  mdiChevronDown,
+  mdiHelpCircleOutline,
+  mdiMagnify,
+  mdiWeatherNight,
+  mdiWhiteBalanceSunny,
+} from '@mdi/js'
+import { useEventListener, useTimeoutFn } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useYard } from '@/api/queries'
-import { tabsFor } from './tabs'
+import { screensFor } from './tabs'
+import DropMenu from './DropMenu.vue'
+import MenuLine from './MenuLine.vue'
 import OutboxProblems from './OutboxProblems.vue'
+import PhoneTabs from './PhoneTabs.vue'
 import { useUnits } from '@/composables/useUnits'
 import { useOutbox } from '@/offline/outbox'
+import { getFindAhead } from '@/find/queries'
+import { helpOf } from '@/help/chapters'
 import { useSession } from '@/session'
 import { say } from '@/words'
 
@@ -21,7 +34,24 @@ const yard = useYard()
 
 const SettingsDialog = defineAsyncComponent(() => import('@/yard/SettingsDialog.vue'))
 const isSetting = ref(false)
+const FindDialog = defineAsyncComponent(() => import('@/find/FindDialog.vue'))
+const isFinding = ref(false)
 
+useEventListener(document, 'keydown', (event) => {
+  if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey) || event.altKey) return
+  event.preventDefault()
+  isFinding.value = true
+})
+/** The screen goes first: its own answers come before the names that there are. */
+const AHEAD_MS = 6_000
+useTimeoutFn(getFindAhead, AHEAD_MS)
+
+const help = computed(() => {
+  const { chapter, section } = helpOf(String(route.name))
+  return { name: 'help', params: { chapter }, hash: section ? `#${section}` : '' }
+})
+
+const tabs = computed(() => screensFor(session, planterId))
 const planter = computed(() => yard.data.value?.find((candidate) => candidate.id === planterId))
 const saved = computed(() => {
   if (outbox.problems.length > 0) return `${outbox.problems.length} to decide`
@@ -36,31 +66,29 @@ async function signOut(): Promise<void> {
 
 <template>
   <header class="bar">
-    <router-link class="home" to="/" aria-label="Ustrel, to the yard">ustrel</router-link>
-    <v-menu v-if="planter">
-      <template #activator="{ props: opener }">
-        <button type="button" class="planter" v-bind="opener">
+    <router-link class="home" to="/" aria-label="Ustrel, all planters">ustrel</router-link>
+    <drop-menu v-if="planter">
+      <template #button="opens">
+        <button type="button" class="planter" v-bind="opens">
           <span class="name">{{ planter.name }}</span>
           <span class="size">{{ planter.row_count }} × {{ length(planter.spacing_mm) }}</span>
           <v-icon :icon="mdiChevronDown" size="20" />
         </button>
       </template>
-      <v-list>
-        <v-list-item
-          v-for="other in yard.data.value"
-          :key="other.id"
-          :title="other.name"
-          :subtitle="`${other.row_count} rows, ${length(other.spacing_mm)}`"
-          :active="other.id === planterId"
-          @click="router.push({ name: String(route.name), params: { planter: other.id } })"
-        />
-      </v-list>
-    </v-menu>
-    <nav v-if="planterId" class="tabs" aria-label="Planter">
+      <menu-line
+        v-for="other in yard.data.value"
+        :key="other.id"
+        :title="other.name"
+        :subtitle="`${other.row_count} rows, ${length(other.spacing_mm)}`"
+        :active="other.id === planterId"
+        @click="router.push({ name: String(route.name), params: { planter: other.id } })"
+      />
+    </drop-menu>
+    <nav v-if="tabs.length > 0" class="tabs" :aria-label="planterId ? 'Planter' : 'Shop'">
       <router-link
-        v-for="tab in tabsFor(session)"
+        v-for="tab in tabs"
         :key="tab.name"
-        :to="{ name: tab.name, params: { planter: planterId } }"
+        :to="{ name: tab.name, params: planterId ? { planter: planterId } : {} }"
         :class="{ here: tab.holds.includes(String(route.name)) }"
       >
         {{ tab.label }}
@@ -68,6 +96,12 @@ async function signOut(): Promise<void> {
     </nav>
     <div class="person">
       <span :class="['saved', { waiting: saved !== 'saved' }]" role="status">{{ saved }}</span>
+      <button type="button" class="toggle" aria-label="Find" aria-keyshortcuts="Control+K" @click="isFinding = true">
+        <v-icon :icon="mdiMagnify" size="24" />
+      </button>
+      <router-link v-if="route.name !== 'help'" class="toggle wide" :to="help" aria-label="Help for this screen">
+        <v-icon :icon="mdiHelpCircleOutline" size="22" />
+      </router-link>
       <button
         type="button"
         class="toggle"
@@ -78,47 +112,42 @@ async function signOut(): Promise<void> {
       </button>
       <button
         type="button"
-        class="toggle"
+        class="toggle wide"
         :aria-label="session.theme === 'light' ? 'Switch to the dark theme' : 'Switch to the light theme'"
         @click="session.change({ theme: session.theme === 'light' ? 'dark' : 'light' })"
       >
         <v-icon :icon="session.theme === 'light' ? mdiWeatherNight : mdiWhiteBalanceSunny" size="22" />
       </button>
-      <v-menu>
-        <template #activator="{ props: opener }">
-          <button type="button" class="toggle" aria-label="You and your workshop" v-bind="opener">
+      <drop-menu>
+        <template #button="opens">
+          <button type="button" class="toggle" aria-label="Your account" v-bind="opens">
             <v-icon :icon="mdiAccountCircleOutline" size="24" />
           </button>
         </template>
-        <v-list>
-          <v-list-item
-            :title="session.me?.name"
-            :subtitle="`${say(`role.${session.me?.role}`)}, ${session.me?.workshop}`"
-          />
-          <v-divider />
-          <v-list-item
-            v-if="outbox.ofOthers > 0"
-            :title="`${outbox.ofOthers} recorded by somebody else`"
-            subtitle="They wait on this device until that person signs in."
-          />
-          <template v-if="session.may('record')">
-            <v-list-item title="Parts on hand and orders" :to="{ name: 'store' }" />
-            <v-list-item title="Seed and discs" :to="{ name: 'seed' }" />
-            <v-list-item title="Meters" :to="{ name: 'meters' }" />
-            <v-list-item title="Part types" :to="{ name: 'part-types' }" />
-            <v-list-item title="Spec sheets" :to="{ name: 'spec-sheets' }" />
-            <v-list-item title="The shop’s figures" :to="{ name: 'shop' }" />
-            <v-list-item v-if="session.may('run')" title="People" :to="{ name: 'people' }" />
-            <v-list-item title="Your password and devices" :to="{ name: 'account' }" />
-          </template>
-          <v-list-item title="Settings" @click="isSetting = true" />
-          <v-list-item title="Sign out" @click="signOut" />
-        </v-list>
-      </v-menu>
+        <p class="told">
+          <strong>{{ session.me?.name }}</strong>
+          <span class="quiet">{{ say(`role.${session.me?.role}`) }}, {{ session.me?.workshop }}</span>
+        </p>
+        <p v-if="outbox.ofOthers > 0" class="told">
+          {{ outbox.ofOthers }} recorded by someone else
+          <span class="quiet">They stay on this device until that person signs in.</span>
+        </p>
+        <menu-line v-if="session.may('record')" title="Password and devices" :to="{ name: 'account' }" />
+        <menu-line title="Settings" @click="isSetting = true" />
+        <menu-line
+          class="narrow"
+          :title="session.theme === 'light' ? 'Dark theme' : 'Light theme'"
+          @click="session.change({ theme: session.theme === 'light' ? 'dark' : 'light' })"
+        />
+        <menu-line title="Help" :to="help" />
+        <menu-line title="Sign out" @click="signOut" />
+      </drop-menu>
     </div>
   </header>
   <settings-dialog v-if="isSetting" @close="isSetting = false" />
+  <find-dialog v-if="isFinding" :planter-id="planterId" @close="isFinding = false" />
   <outbox-problems />
+  <phone-tabs v-if="planterId === undefined && tabs.length > 0" />
 </template>
 
 <style scoped>
@@ -134,7 +163,7 @@ async function signOut(): Promise<void> {
   background: var(--bar);
   color: var(--on-bar);
 }
-.bar :is(a, button) {
+.bar :is(.home, .planter, .toggle, .tabs a) {
   color: inherit;
   text-decoration: none;
   min-height: var(--touch);
@@ -145,7 +174,7 @@ async function signOut(): Promise<void> {
   border-radius: 8px;
   padding: 0 12px;
 }
-.bar :is(a, button):focus-visible {
+.bar :is(.home, .planter, .toggle, .tabs a):focus-visible {
   outline-color: var(--on-bar);
   outline-offset: -3px;
 }
@@ -194,6 +223,11 @@ async function signOut(): Promise<void> {
   display: flex;
   align-items: center;
 }
+.told {
+  display: grid;
+  padding: 6px 12px;
+  border-bottom: 1px solid var(--line);
+}
 .saved {
   padding: 0 8px;
   font-size: 0.9375rem;
@@ -208,6 +242,11 @@ async function signOut(): Promise<void> {
 .bar .toggle {
   padding: 0;
 }
+@media (min-width: 1001px) {
+  .narrow {
+    display: none;
+  }
+}
 @media (max-width: 1250px) {
   .planter .size {
     display: none;
@@ -217,13 +256,25 @@ async function signOut(): Promise<void> {
   .tabs a {
     padding: 0 7px;
   }
+  /* In the account's menu instead. */
+  .bar .person .wide {
+    display: none;
+  }
 }
 /* Its name goes before the program's. */
 @media (max-width: 900px) {
   .bar {
-    padding: 0 10px;
+    gap: 2px;
+    padding: 0 8px;
   }
   .bar .home:has(+ .planter) {
+    display: none;
+  }
+  .tabs a {
+    padding: 0 5px;
+    font-size: 0.9375rem;
+  }
+  .saved:not(.waiting) {
     display: none;
   }
 }
@@ -246,7 +297,9 @@ async function signOut(): Promise<void> {
   .tabs {
     display: none;
   }
-  .saved {
+  .saved,
+  .saved:not(.waiting) {
+    display: block;
     padding: 0 2px;
     font-size: 0.8125rem;
   }

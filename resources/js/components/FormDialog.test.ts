@@ -7,7 +7,7 @@ import FormDialog from './FormDialog.vue'
 function show(props: object = {}) {
   const wrapper = mount(FormDialog, {
     props: { label: 'Meter', refusal: null, ...props },
-    slots: { title: 'A meter', default: '<input name="serial" />', save: 'Keep it' },
+    slots: { title: 'A meter', default: '<input name="serial" />', save: 'Save' },
     global: { plugins: [createVuetify()], stubs: { VDialog: { template: '<div><slot /></div>' } } },
   })
   const button = (name: string) => wrapper.findAll('button').find((one) => one.text() === name)
@@ -28,11 +28,11 @@ it('says what was wrong, and has no button to save with for who may not', () => 
   const refusal = new Refusal(422, 'Give the meter a number.')
   const { wrapper, button } = show({ refusal, canSave: false, back: 'Back' })
   expect(wrapper.text()).toContain('Give the meter a number.')
-  expect(button('Keep it')).toBeUndefined()
+  expect(button('Save')).toBeUndefined()
   expect(button('Back')).toBeDefined()
 })
 
 it('takes no press while it cannot be saved', () => {
-  expect(show({ disabled: true }).button('Keep it')?.attributes('disabled')).toBeDefined()
-  expect(show().button('Keep it')?.attributes('disabled')).toBeUndefined()
+  expect(show({ disabled: true }).button('Save')?.attributes('disabled')).toBeDefined()
+  expect(show().button('Save')?.attributes('disabled')).toBeUndefined()
 })

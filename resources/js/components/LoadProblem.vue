@@ -9,7 +9,7 @@ defineEmits<{ again: [] }>()
 const message = computed(() => {
   if (error === null || error === undefined) return ''
   if (error instanceof Refusal) return error.isSignedOut ? '' : error.message
-  return 'The server does not answer. What you have typed is kept on this device.'
+  return 'The server does not answer. What you typed is saved on this device.'
 })
 </script>
 

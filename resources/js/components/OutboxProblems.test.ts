@@ -81,13 +81,13 @@ describe('what the server would not take', () => {
     went.length = 0
   })
 
-  it('asks about what is hard to believe, in words, and keeps it or goes to measure again', async () => {
+  it('asks about what is unlikely, in words, and keeps it or goes to measure again', async () => {
     const doubts = [{ code: 'larger_than_new', ref: 381, unit: 'mm' as const }]
     const { says, buttons, press } = await problems(reading({ outcome: 'doubtful', message: '', doubts }))
     expect(says).toContain('Quill Bottom, Row 3, opener blade diameter left')
     expect(says).toContain('larger than new (15 in).')
-    expect(buttons).toEqual(['Keep it', 'Measure again'])
-    await press('Keep it')
+    expect(buttons).toEqual(['Save', 'Measure again'])
+    await press('Save')
     await press('Measure again')
     expect(outbox.said).toEqual([
       ['send again', 'r1', true],
@@ -103,17 +103,17 @@ describe('what the server would not take', () => {
     const looked = reading({ outcome: 'refused', message, doubts: [] }, { result: 'looked_sound', typed: null })
     const { says, buttons, press } = await problems(looked)
     expect(says).toContain(message)
-    expect(buttons).toEqual(['Send it again', 'Drop it'])
+    expect(buttons).toEqual(['Send again', 'Discard'])
     expect(outbox.said).toEqual([])
-    await press('Send it again')
+    await press('Send again')
     expect(outbox.said).toEqual([['send again', 'r1', false]])
   })
 
   it('puts a walk that could not be started into the one that is open', async () => {
     const { says, buttons, press } = await problems(start)
     expect(says).toContain('The walk started on this device, with 2 recorded in it')
-    expect(buttons[0]).toBe('Put it into the open walk')
-    await press('Put it into the open walk')
+    expect(buttons[0]).toBe('Move to the open walk')
+    await press('Move to the open walk')
     const [dropped, ...moved] = outbox.rewritten
     expect(dropped).toBeNull()
     expect(moved.map((item) => item && 'walk' in item && item.walk)).toEqual(['open', 'open'])
@@ -122,6 +122,6 @@ describe('what the server would not take', () => {
   it('warns where the device keeps nothing, and is silent where there is nothing to say', async () => {
     expect((await problems()).wrapper.find('ul').exists()).toBe(false)
     outbox.notKept = true
-    expect((await problems()).says).toContain('do not close this page before it says saved')
+    expect((await problems()).says).toContain('Do not close this page until it says saved')
   })
 })

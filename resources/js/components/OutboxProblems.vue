@@ -46,8 +46,8 @@ function why(item: Waiting): string {
   <ul v-if="outbox.problems.length > 0 || outbox.notKept" class="problems" role="alert">
     <li v-if="outbox.notKept" class="sheet">
       <span class="text"
-        ><strong>This device cannot keep what is recorded.</strong> It goes up while there is a signal; do not close
-        this page before it says saved.</span
+        ><strong>This device cannot store entries.</strong> It syncs while there is a signal. Do not close this page
+        until it says saved.</span
       >
     </li>
     <li v-for="item in outbox.problems" :key="item.id" class="sheet">
@@ -56,15 +56,13 @@ function why(item: Waiting): string {
         <fraction-text :text="` ${why(item)}`" />
       </span>
       <template v-if="item.problem?.outcome === 'doubtful'">
-        <v-btn variant="outlined" @click="outbox.sendAgain(item.id, true)">Keep it</v-btn>
+        <v-btn variant="outlined" @click="outbox.sendAgain(item.id, true)">Save</v-btn>
         <v-btn variant="outlined" @click="measureAgain(item)">Measure again</v-btn>
       </template>
       <template v-else>
-        <v-btn v-if="isOf('start')(item)" variant="outlined" @click="moveToOpenWalk(item)"
-          >Put it into the open walk</v-btn
-        >
-        <v-btn variant="outlined" @click="outbox.sendAgain(item.id, false)">Send it again</v-btn>
-        <v-btn variant="outlined" @click="outbox.discard(item.id)">Drop it</v-btn>
+        <v-btn v-if="isOf('start')(item)" variant="outlined" @click="moveToOpenWalk(item)">Move to the open walk</v-btn>
+        <v-btn variant="outlined" @click="outbox.sendAgain(item.id, false)">Send again</v-btn>
+        <v-btn variant="outlined" @click="outbox.discard(item.id)">Discard</v-btn>
       </template>
     </li>
   </ul>

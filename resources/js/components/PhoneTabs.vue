@@ -1,47 +1,55 @@
 <script setup lang="ts">
 import { mdiDotsHorizontal } from '@mdi/js'
+import { computed } from 'vue'
 import { useSession } from '@/session'
-import { tabsFor } from './tabs'
+import DropMenu from './DropMenu.vue'
+import MenuLine from './MenuLine.vue'
+import { screensFor } from './tabs'
 
-/** The tabs at the foot of a phone, where the thumb is; what is seldom needed stands under More. */
-const { planterId } = defineProps<{ planterId: number }>()
+/** The tabs at the foot of a phone, where the thumb is: the planter's, or the shop's rooms. What is seldom needed is under More. */
+const { planterId } = defineProps<{ planterId?: number }>()
 const session = useSession()
+const screens = computed(() => screensFor(session, planterId))
+const isUnderMore = (name: unknown) => screens.value.some(({ more, holds }) => more && holds.includes(String(name)))
+const params = computed(() => (planterId === undefined ? {} : { planter: planterId }))
 </script>
 
 <template>
-  <nav class="foot" aria-label="Planter, at the foot">
+  <nav
+    :class="['foot', { shop: planterId === undefined }]"
+    :aria-label="planterId ? 'Planter, at the foot' : 'Shop, at the foot'"
+  >
     <router-link
-      v-for="tab in tabsFor(session).filter(({ more }) => !more)"
+      v-for="tab in screens.filter(({ more }) => !more)"
       :key="tab.name"
-      :to="{ name: tab.name, params: { planter: planterId } }"
+      :to="{ name: tab.name, params }"
       :class="{ here: tab.holds.includes(String($route.name)) }"
     >
       <v-icon :icon="tab.icon" size="22" />
       {{ tab.label }}
     </router-link>
-    <v-menu>
-      <template #activator="{ props: opener }">
-        <button type="button" v-bind="opener"><v-icon :icon="mdiDotsHorizontal" size="22" />More</button>
+    <drop-menu>
+      <template #button="opens">
+        <button type="button" :class="{ here: isUnderMore($route.name) }" v-bind="opens">
+          <v-icon :icon="mdiDotsHorizontal" size="22" />More
+        </button>
       </template>
-      <v-list>
-        <v-list-item
-          v-for="tab in tabsFor(session).filter(({ more }) => more)"
-          :key="tab.name"
-          :title="tab.label"
-          :to="{ name: tab.name, params: { planter: planterId } }"
-        />
-        <v-list-item
-          v-if="session.may('record')"
-          title="Sheet of figures"
-          :to="{ name: 'sheet', params: { planter: planterId } }"
-        />
+      <menu-line
+        v-for="tab in screens.filter(({ more }) => more)"
+        :key="tab.name"
+        :title="tab.label"
+        :to="{ name: tab.name, params }"
+      />
+      <template v-if="planterId !== undefined">
+        <menu-line v-if="session.may('record')" title="Sheet of figures" :to="{ name: 'sheet', params }" />
         <template v-if="session.may('set')">
-          <v-list-item title="Edit the planter" :to="{ name: 'edit-planter', params: { planter: planterId } }" />
-          <v-list-item title="Import" :to="{ name: 'import', params: { planter: planterId } }" />
+          <menu-line title="Edit planter" :to="{ name: 'edit-planter', params }" />
+          <menu-line title="Import" :to="{ name: 'import', params }" />
         </template>
-        <v-list-item title="All planters" :to="{ name: 'yard' }" />
-      </v-list>
-    </v-menu>
+        <menu-line v-if="session.may('record')" title="Today" :to="{ name: 'today' }" />
+        <menu-line title="All planters" :to="{ name: 'yard' }" />
+      </template>
+    </drop-menu>
   </nav>
 </template>
 
@@ -56,7 +64,13 @@ const session = useSession()
     background: var(--bar);
     color: var(--on-bar);
   }
-  .foot > * {
+  /* Other screens scroll as a whole. */
+  .foot.shop {
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 9;
+  }
+  .foot > :is(a, button) {
     flex: 1;
     display: grid;
     justify-items: center;

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { Comment, Fragment, type FunctionalComponent, h, type VNode } from 'vue'
 import { useRouter } from 'vue-router'
 import type { RibbonRow } from '@/api/types'
 import AppBar from './AppBar.vue'
+import LoadingLines from './LoadingLines.vue'
 import LoadProblem from './LoadProblem.vue'
 import PhoneTabs from './PhoneTabs.vue'
 import PlanterRibbon from './PlanterRibbon.vue'
+import ScreenFaces from './ScreenFaces.vue'
 
 /**
  * The frame of every planter screen: bar, ribbon, why its data did not come, and the phase's own screen below. The page
@@ -25,6 +28,18 @@ const {
 }>()
 defineEmits<{ again: [] }>()
 const router = useRouter()
+/** A screen that waits for its data has nothing in it yet but the way to its neighbors. */
+const isEmpty = (nodes: VNode[]): boolean =>
+  nodes.every(
+    ({ type, children }) =>
+      type === Comment ||
+      type === ScreenFaces ||
+      (type === Fragment && Array.isArray(children) && isEmpty(children as VNode[])),
+  )
+const Screen: FunctionalComponent<{ waits: boolean }> = ({ waits }, { slots }) => {
+  const nodes = (slots.default?.() ?? []) as VNode[]
+  return waits && isEmpty(nodes) ? [...nodes, h(LoadingLines)] : nodes
+}
 const toRow = (row: number) => void router.push({ name: 'row', params: { planter: planterId, row } })
 </script>
 
@@ -42,7 +57,7 @@ const toRow = (row: number) => void router.push({ name: 'row', params: { planter
     </div>
     <main class="phase">
       <load-problem :error="error" @again="$emit('again')" />
-      <slot />
+      <screen :waits="!error"><slot /></screen>
     </main>
     <slot name="foot" />
     <phone-tabs :planter-id="planterId" />

@@ -20,7 +20,7 @@ const bySection = computed(() => {
 })
 
 function describe(row: RibbonRow): string {
-  const life = row.life_left === null ? '' : `, ${Math.round(row.life_left * 100)} % life left in the worst part`
+  const life = row.life_left === null ? '' : `, ${Math.round(row.life_left * 100)}% life left in the worst part`
   const expected = row.expected === undefined ? '' : `, expected ${say(`verdict.${row.expected}`).toLowerCase()}`
   return `Row ${row.row}: ${say(`verdict.${row.verdict}`)}${expected}${life}`
 }

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Verdict } from '@/api/types'
 import { say } from '@/words'
 
-/** The sign of a verdict: told by its shape first, by its colour second. Sound is quiet, trouble is loud. */
+/** The sign of a verdict: told by its shape first, by its color second. Sound is quiet, trouble is loud. */
 const {
   verdict,
   size = 16,

@@ -16,7 +16,7 @@ const items = computed(() =>
 
 <template>
   <section v-if="items.length > 0" class="sheet waits" role="status">
-    <strong>Kept on this device, goes up when there is a signal.</strong> The figures do not know of it yet.
+    <strong>Saved on this device. Syncs when there is a signal.</strong> Not in the figures yet.
     <ul>
       <li v-for="item in items" :key="item.id"><fraction-text :text="kindOf(item).title(item, outbox.waiting)" /></li>
     </ul>

@@ -41,10 +41,10 @@ describe('the ribbon', () => {
     expect(strip.findAll('.section').map((section) => section.findAll('button').length)).toEqual([2, 3])
     expect(strip.findAll('button').map((row) => row.attributes('aria-label'))).toEqual([
       'Row 1: Unchecked',
-      'Row 2: Sound, 10 % life left in the worst part',
-      'Row 3: Watch, 20 % life left in the worst part',
-      'Row 4: Change, 30 % life left in the worst part',
-      'Row 5: Failed, 40 % life left in the worst part',
+      'Row 2: Sound, 10% life left in the worst part',
+      'Row 3: Watch, 20% life left in the worst part',
+      'Row 4: Change, 30% life left in the worst part',
+      'Row 5: Failed, 40% life left in the worst part',
     ])
     expect(strip.get('[aria-current]').text()).toBe('4')
     await strip.findAll('button')[1]?.trigger('click')

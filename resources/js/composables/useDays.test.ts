@@ -13,7 +13,7 @@ function daysIn(timeZone: string, now: string) {
 
 afterEach(() => vi.useRealTimers())
 
-describe('days of the workshop', () => {
+describe('days of this shop', () => {
   // The evening before in Chicago is the next morning in Auckland.
   it.each([
     ['America/Chicago', '2026-11-23'],

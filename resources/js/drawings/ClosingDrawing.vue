@@ -13,7 +13,7 @@
     <path class="measure" d="M114 84h32m-32-5v10m32-10v10" />
     <path class="measure" d="M126 40h6m-6-5v10m6-10v10" />
     <text x="154" y="84">gap</text>
-    <text x="140" y="44">off centre</text>
+    <text x="140" y="44">off center</text>
     <text x="70" y="126">furrow line</text>
   </svg>
 </template>

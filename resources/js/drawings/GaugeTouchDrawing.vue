@@ -7,12 +7,12 @@ const cases = [
 </script>
 
 <template>
-  <!-- Gauge wheel and blade from behind: where the tyre's lip has to touch. -->
+  <!-- Gauge wheel and blade from behind: where the tire's lip has to touch. -->
   <svg
     class="drawing"
     viewBox="0 0 260 120"
     role="img"
-    aria-label="Tyre lip and blade from behind: gap, light touch, tight"
+    aria-label="Tire lip and blade from behind: gap, light touch, tight"
   >
     <g v-for="{ name, x, gap } in cases" :key="name">
       <path class="blade" :d="`M${x + 14} 8l8 92`" />

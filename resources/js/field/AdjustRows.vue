@@ -59,14 +59,14 @@ async function save(): Promise<void> {
 <template>
   <form id="adjust" class="sheet" novalidate aria-label="Adjust" @submit.prevent="save">
     <h2>3. Adjust</h2>
-    <p v-if="turns.length === 0" class="quiet">No handle to turn on the rows you dug.</p>
+    <p v-if="turns.length === 0" class="quiet">No rows dug have a depth adjustment.</p>
     <template v-else>
       <p v-if="levers.length > 0" class="quiet">
-        Learned on this planter, ± two standard deviations: {{ levers.join('; ') }}.
+        Learned on this planter (± 2 standard deviations): {{ levers.join('; ') }}.
       </p>
       <p v-if="turns.some(({ turn }) => turn === null)" class="quiet">
-        Type on the dig sheet where each row stands. Move a row or two, save, and dig again: two different
-        {{ scale }} tell what one is worth.
+        Enter on the dig sheet where each row is set. Move a row or two, save, and dig again: two different
+        {{ scale }} show what one is worth.
       </p>
       <ul>
         <li v-for="of in turns" :key="of.row">
@@ -87,7 +87,7 @@ async function save(): Promise<void> {
       </ul>
       <refusal-list :refusal="refusal" />
       <p v-if="done" role="status">{{ done }}</p>
-      <v-btn type="submit" variant="outlined" size="large" :loading="busy">Save what I turned</v-btn>
+      <v-btn type="submit" variant="outlined" size="large" :loading="busy">Save changes</v-btn>
     </template>
     <p class="quiet links">
       Changed downforce, closing or speed? <router-link :to="`/planters/${planterId}/settings`">Set it</router-link>

@@ -104,7 +104,7 @@ async function keep(said: { key: SettingEntry['key']; value: string; figure: num
   const body = { settings: [entry] }
   if (!(await send(() => outbox.deliver({ what: 'setting', id: entry.id, planter: planterId, body })))) return
   once.taken()
-  kept.value = `Kept: ${say(`setting.${said.key}`)}.`
+  kept.value = `Saved: ${say(`setting.${said.key}`)}.`
 }
 const keepInput = ({ key, setting, list, unit }: Calculator['inputs'][number]) =>
   keep({
@@ -137,7 +137,7 @@ const keepInput = ({ key, setting, list, unit }: Calculator['inputs'][number]) =
             hide-details
           />
         </template>
-        <v-btn type="submit" color="primary" size="large" :loading="busy">Work it out</v-btn>
+        <v-btn type="submit" color="primary" size="large" :loading="busy">Calculate</v-btn>
       </form>
       <div ref="result" class="result">
         <refusal-list :refusal="refusal" />
@@ -151,25 +151,25 @@ const keepInput = ({ key, setting, list, unit }: Calculator['inputs'][number]) =
               <dd :class="{ due: line.amiss }">
                 {{ line.said }}
                 <span v-if="line.key.startsWith('by_') && line.number !== null" class="quiet"
-                  >{{ line.number > 0 ? '+' : '' }}{{ line.number }} % off the middle</span
+                  >{{ line.number > 0 ? '+' : '' }}{{ line.number }}% off the average</span
                 >
                 <span v-if="told" class="quiet told">{{ told }}</span>
               </dd>
               <v-btn
                 v-if="line.keep"
                 variant="text"
-                :aria-label="`Keep ${line.said} as a setting`"
+                :aria-label="`Save ${line.said} as a setting`"
                 @click="keep(line.keep)"
-                >Keep</v-btn
+                >Save</v-btn
               >
             </div>
           </dl>
           <p class="formula">{{ worked.formula }}</p>
         </template>
-        <p v-else-if="!refusal" class="quiet">The result stands here, with the formula and the figures in it.</p>
+        <p v-else-if="!refusal" class="quiet">The result shows here, with the formula and its figures.</p>
         <div v-if="news.length > 0" class="news">
           <v-btn v-for="input in news" :key="input.key" variant="outlined" @click="keepInput(input)"
-            >Keep as this planter’s: {{ say(`calc_input.${input.key}`).toLowerCase() }}</v-btn
+            >Save for this planter: {{ say(`calc_input.${input.key}`).toLowerCase() }}</v-btn
           >
         </div>
         <p v-if="kept" role="status">{{ kept }}</p>

@@ -3,10 +3,11 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { useFace } from '@/api/queries'
 import PlanterPage from '@/components/PlanterPage.vue'
+import { useAsked } from '@/composables/useAsked'
 import { useUnits } from '@/composables/useUnits'
 import { say } from '@/words'
 import CalculatorForm from './CalculatorForm.vue'
-import FieldFaces from './FieldFaces.vue'
+import ScreenFaces from '@/components/ScreenFaces.vue'
 import { useCalculators } from './queries'
 
 /** Reckoned with this planter's figures; nothing is kept unless it is asked for. */
@@ -15,6 +16,7 @@ const { data: face } = useFace(() => planterId)
 const { units } = useUnits()
 const calculators = useCalculators(() => planterId, units)
 const chosen = useLocalStorage('ustrel.calculator', 'spacing')
+useAsked('calculator', (key) => (chosen.value = key))
 const calculator = computed(() => {
   const all = calculators.data.value?.calculators ?? []
   return all.find(({ key }) => key === chosen.value) ?? all[0]
@@ -23,7 +25,7 @@ const calculator = computed(() => {
 
 <template>
   <planter-page :planter-id="planterId" :of="face" :error="calculators.error.value" @again="calculators.refetch()">
-    <field-faces :planter-id="planterId" />
+    <screen-faces of="Field" :planter-id="planterId" />
     <div v-if="calculator" class="calculators">
       <nav class="sheet list" aria-label="Calculators">
         <button

@@ -78,8 +78,8 @@ async function toDecide(cause: Diagnosis['causes'][number]): Promise<void> {
   const look = upFor(cause)
   if (!look || walk === undefined) return
   const taken_at = new Date().toISOString()
-  const text = `Seen in the field: ${cause.because.map((one) => say(`symptom.${one}`)).join(', ')}. ${name(cause.key)}, ${Math.round(100 * cause.chance)} %.`
-  // What is seen of a row is seen of each of its sides until somebody looks.
+  const text = `Seen in the field: ${cause.because.map((one) => say(`symptom.${one}`)).join(', ')}. ${name(cause.key)}, ${Math.round(100 * cause.chance)}%.`
+  // What you see of a row is seen of each of its sides until somebody looks.
   const places = cause.looks
     .filter((one) => one.check === look.check)
     .map(({ check, side, of_planter }) => ({
@@ -113,10 +113,10 @@ const first = computed(() => told.value?.first)
 
 <template>
   <section ref="panel" class="sheet" aria-label="Diagnosis">
-    <h2>What is wrong with row {{ row }}?</h2>
+    <h2>What’s wrong with row {{ row }}?</h2>
     <details :open="seen.length > 0 && !known">
-      <summary>What is seen</summary>
-      <div class="seen" role="group" aria-label="What is seen">
+      <summary>What you see</summary>
+      <div class="seen" role="group" aria-label="What you see">
         <button
           v-for="one in wordsOf('symptom') as Symptom[]"
           :key="one"
@@ -131,19 +131,17 @@ const first = computed(() => told.value?.first)
     </details>
     <refusal-list :refusal="refusal" />
     <p v-if="told && told.causes.length === 0" class="quiet">
-      Its last dig shows nothing amiss, or it was not dug. Press what you see on the row.
+      The last dig shows no problem, or there was none. Tap what you see on this row.
     </p>
     <template v-else-if="told">
       <p v-if="first">
-        <strong>Look first at: {{ name(first.key) }}.</strong>
-        <span class="quiet first">{{ first.minutes }} min, it tells most for the time.</span>
+        <strong>Check first: {{ name(first.key) }}.</strong>
+        <span class="quiet first">{{ first.minutes }} min, best use of your time.</span>
       </p>
-      <p v-if="told.apart" class="due">
-        The two likeliest cannot be told apart without looking at: {{ name(told.apart) }}.
-      </p>
+      <p v-if="told.apart" class="due">To tell the two most likely causes apart, check: {{ name(told.apart) }}.</p>
       <ol>
         <li v-for="cause in told.causes" :key="cause.key">
-          <strong class="chance">{{ Math.round(100 * cause.chance) }} %</strong>
+          <strong class="chance">{{ Math.round(100 * cause.chance) }}%</strong>
           <div>
             <span class="bar"><span :style="{ width: `${100 * cause.chance}%` }" /></span>
             <strong>{{ name(cause.key) }}</strong>
@@ -161,16 +159,16 @@ const first = computed(() => told.value?.first)
                 :key="look.check"
                 variant="text"
                 :to="{ name: 'walk', params: { planter: planterId }, query: { row, check: look.check } }"
-                >Look: {{ say(`check.${look.check}`).toLowerCase() }}</v-btn
+                >Check: {{ say(`check.${look.check}`).toLowerCase() }}</v-btn
               >
               <v-btn
                 v-if="walk && upFor(cause) && put !== cause.key"
                 variant="text"
-                :aria-label="`To Decide: ${name(cause.key)}`"
+                :aria-label="`Send to Decide: ${name(cause.key)}`"
                 @click="toDecide(cause)"
                 >To Decide</v-btn
               >
-              <span v-if="put === cause.key" role="status" class="quiet">Up for Decide.</span>
+              <span v-if="put === cause.key" role="status" class="quiet">Sent to Decide.</span>
             </span>
           </div>
         </li>

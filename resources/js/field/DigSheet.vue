@@ -75,7 +75,7 @@ async function save(): Promise<void> {
   if (!(await send(() => outbox.deliver({ what: 'dig', id: body.id, planter: planterId, body })))) return
   once.taken()
   isSure.value = false
-  done.value = `Row ${sent.row}, pass ${typed.pass}: kept.`
+  done.value = `Row ${sent.row}, pass ${typed.pass}: saved.`
   // Whoever has gone on meanwhile is not interrupted.
   if (row.value !== sent.row || JSON.stringify(form) !== sent.form) return
   Object.assign(form, { depths: [], spacings: [], seen: [], note: '', mark: null })
@@ -89,7 +89,8 @@ async function save(): Promise<void> {
     <h1>2. Dig row {{ row }}</h1>
     <p class="caution">{{ say('caution.digging') }} {{ say('caution.first') }}</p>
     <p class="quiet">
-      Good is within {{ told.aims.depth_band }} of the depth you want, and {{ told.aims.rate_band }} of the spacing set.
+      Good means within {{ told.aims.depth_band }} of the depth you want, and {{ told.aims.rate_band }} of the spacing
+      set.
     </p>
     <div class="rows" role="group" aria-label="Row">
       <button
@@ -167,7 +168,7 @@ async function save(): Promise<void> {
       />
       <number-field
         v-model="form.mark"
-        :label="`${say(`depth_mark.${told.depth_scale}`)} it stands at`"
+        :label="`${say(`depth_mark.${told.depth_scale}`)} it is set to`"
         :high="100"
         :places="1"
         hide-details
@@ -175,10 +176,10 @@ async function save(): Promise<void> {
     </div>
     <v-text-field v-model="form.note" label="Note" maxlength="300" hide-details />
     <refusal-list :refusal="refusal" />
-    <v-checkbox v-if="isAsked || isSure" v-model="isSure" label="It is right as it stands" hide-details />
+    <v-checkbox v-if="isAsked || isSure" v-model="isSure" label="This row is right" hide-details />
     <p v-if="done" role="status">{{ done }}</p>
     <div class="actions">
-      <v-btn type="submit" color="primary" size="large" :loading="busy">Keep row {{ row }}</v-btn>
+      <v-btn type="submit" color="primary" size="large" :loading="busy">Save row {{ row }}</v-btn>
     </div>
   </form>
 </template>

@@ -7,7 +7,7 @@ import RateFound from './RateFound.vue'
 /** What one pass was like, row by row, and what to turn. */
 const { pass, scale } = defineProps<{ pass: FirstPass['passes'][number]; scale: DepthScale }>()
 const emit = defineEmits<{ dig: [row: number] }>()
-const percent = (share: number) => `${Math.round(100 * share)} %`
+const percent = (share: number) => `${Math.round(100 * share)}%`
 const saySpacing = (of: DugRow) =>
   [
     of.cv === null ? '' : `CV ${percent(of.cv)}`,
@@ -21,8 +21,8 @@ const saySpacing = (of: DugRow) =>
 <template>
   <section class="sheet" :aria-label="`Pass ${pass.pass}`">
     <h2>Pass {{ pass.pass }}{{ pass.field && `, ${pass.field}` }}</h2>
-    <p class="quiet">Depth wanted: {{ pass.target }}. A row is called different only where it is more than luck.</p>
-    <p v-if="pass.set_before.length > 0">Set since the pass before: {{ pass.set_before.join('; ') }}.</p>
+    <p class="quiet">Depth wanted: {{ pass.target }}. A row is called different only if it is more than chance.</p>
+    <p v-if="pass.set_before.length > 0">Changed since the last pass: {{ pass.set_before.join('; ') }}.</p>
     <rate-found v-if="pass.rate" :rate="pass.rate" />
     <p v-for="said in pass.closing" :key="said" class="due">{{ said }}</p>
     <ul>
@@ -38,7 +38,7 @@ const saySpacing = (of: DugRow) =>
           <span v-if="of.spacing" class="line"
             >{{ of.spacing }} apart <span class="quiet">{{ saySpacing(of) }}</span></span
           >
-          <span v-if="of.uneven" class="due">spaced less evenly than you want</span>
+          <span v-if="of.uneven" class="due">spacing less even than you want</span>
           <span v-if="of.population" class="line quiet">{{
             [of.population, of.rate?.said].filter(Boolean).join(', ')
           }}</span>

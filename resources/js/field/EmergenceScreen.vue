@@ -5,11 +5,11 @@ import { useFace } from '@/api/queries'
 import type { Symptom } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import WaitingList from '@/components/WaitingList.vue'
-import { shortDate } from '@/dates'
+import { weekDate } from '@/dates'
 import { sayEvenness } from './evenness'
 import { sayRows } from '@/plan/findings'
 import DiagnosisPanel from './DiagnosisPanel.vue'
-import FieldFaces from './FieldFaces.vue'
+import ScreenFaces from '@/components/ScreenFaces.vue'
 import StandForm from './StandForm.vue'
 import YieldCurves from './YieldCurves.vue'
 
@@ -31,14 +31,13 @@ const asked = ref<{ row: number; symptom: Symptom }>()
     :error="told.error.value"
     @again="told.refetch()"
   >
-    <field-faces :planter-id="planterId" />
+    <screen-faces of="Field" :planter-id="planterId" />
     <div v-if="told.data.value && face" class="emergence">
       <waiting-list :planter-id="planterId" what="standCount" class="wide" />
       <stand-form v-model:row="row" :planter-id="planterId" :row-count="face.planter.row_count" />
       <div class="side">
         <p v-if="told.data.value.fields.length === 0" class="sheet">
-          Nothing was counted yet. The stand of each row, how many hours it took to come up, and the rows that are short
-          stand here then.
+          Nothing counted yet. Counts show each row’s stand, hours to come up, and which rows are short.
         </p>
         <section
           v-for="of in told.data.value.fields"
@@ -46,16 +45,16 @@ const asked = ref<{ row: number; symptom: Symptom }>()
           class="sheet"
           :aria-label="of.field"
         >
-          <h2>{{ of.field }}, planted {{ shortDate(of.planted_on) }}</h2>
+          <h2>{{ of.field }}, planted {{ weekDate(of.planted_on) }}</h2>
           <p>
             <strong>{{ of.stand }}</strong>
             <span v-if="of.expected && of.share !== null" class="quiet">
-              · {{ Math.round(100 * of.share) }} % of {{ of.expected }} that germination promises</span
+              · {{ Math.round(100 * of.share) }}% of {{ of.expected }} expected from germination</span
             >
           </p>
           <p v-if="of.cost">{{ of.cost }}</p>
           <p v-if="of.short.length > 0" class="due">
-            {{ sayRows(of.short) }}: thinner than the others by more than luck. Dig there.
+            {{ sayRows(of.short) }}: thinner than the others, more than chance explains. Dig there.
           </p>
           <ul>
             <li v-for="one in of.rows" :key="one.row">
@@ -66,16 +65,16 @@ const asked = ref<{ row: number; symptom: Symptom }>()
               <span class="quiet"
                 >{{ one.plants }} on {{ one.length }}
                 <template v-if="one.half_by !== null">· {{ sayEvenness(one, of.aim_hours) }}</template
-                ><template v-else-if="one.counts < 2">· count again tomorrow to tell how evenly</template></span
+                ><template v-else-if="one.counts < 2">· count again tomorrow to see how even it is</template></span
               >
               <span v-if="one.against !== null" class="due"
-                >{{ Math.round(100 * one.against) }} % of the others
+                >{{ Math.round(100 * one.against) }}% of the others
                 <v-btn
                   v-if="one.symptom"
                   variant="text"
-                  :aria-label="`What can it be: row ${one.row}`"
+                  :aria-label="`What’s wrong: row ${one.row}`"
                   @click="asked = { row: one.row, symptom: one.symptom }"
-                  >What can it be?</v-btn
+                  >What’s wrong?</v-btn
                 ></span
               >
             </li>

@@ -33,7 +33,7 @@ defineExpose({ add })
         v-for="(one, at) in figures"
         :key="at"
         type="button"
-        :aria-label="`Take out ${label.toLowerCase()} ${at + 1}: ${one}`"
+        :aria-label="`Remove ${label.toLowerCase()} ${at + 1}: ${one}`"
         @click="figures = figures.filter((_, other) => other !== at)"
       >
         {{ one }}

@@ -8,7 +8,7 @@ import AdjustRows from './AdjustRows.vue'
 import DigSheet from './DigSheet.vue'
 import DiagnosisPanel from './DiagnosisPanel.vue'
 import DugPass from './DugPass.vue'
-import FieldFaces from './FieldFaces.vue'
+import ScreenFaces from '@/components/ScreenFaces.vue'
 import FirstPassSteps from './FirstPassSteps.vue'
 import HandTurn from './HandTurn.vue'
 import SignOffs from './SignOffs.vue'
@@ -37,7 +37,7 @@ const dug = computed(() => (told.data.value?.passes ?? []).flatMap(({ rows }) =>
     :error="told.error.value"
     @again="told.refetch()"
   >
-    <field-faces :planter-id="planterId" />
+    <screen-faces of="Field" :planter-id="planterId" />
     <div v-if="told.data.value && face" class="pass">
       <waiting-list :planter-id="planterId" what="dig" class="wide" />
       <first-pass-steps :steps="told.data.value.steps" class="wide" />
@@ -60,8 +60,8 @@ const dug = computed(() => (told.data.value?.passes ?? []).flatMap(({ rows }) =>
           :levers="told.data.value.levers"
         />
         <p v-if="!last" class="sheet">
-          Plant 50 ft, stop, and dig the rows shown: the depth of each seed, and the distance to the next one. Then you
-          see here whether depth and rate are right, and what to change.
+          Plant 50 ft, stop, and dig the rows shown. Enter each seed’s depth and the distance to the next. Ustrel then
+          shows if depth and rate are right, and what to change.
         </p>
         <diagnosis-panel
           :planter-id="planterId"

@@ -22,7 +22,7 @@ const go = (key: string) => document.getElementById(places[key] ?? key)?.scrollI
         >
           <span aria-hidden="true">{{ of.done ? '✓' : at + 1 }}</span>
           {{ say(`first_pass_step.${of.key}`) }}
-          <span v-if="of.done" class="d-sr-only">, done</span>
+          <span v-if="of.done" class="spoken">, done</span>
         </button>
       </li>
     </ol>

@@ -6,6 +6,7 @@ import type { Ground } from './queries'
 /** Where the planter is: field, crop, soil and residue. A field of the season brings its own. */
 const { grounds } = defineProps<{ grounds: Ground[] }>()
 const ground = defineModel<Ground>({ required: true })
+// words: soil, residue
 const choices = (kind: 'soil' | 'residue') => wordsOf(kind).map((value) => ({ value, title: say(`${kind}.${value}`) }))
 watch(
   () => ground.value.field,

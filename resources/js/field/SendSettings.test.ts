@@ -51,7 +51,7 @@ it('sends what the other planter takes, as new entries with their ground, and na
   expect(wrapper.getComponent(VAutocomplete).props('items')).toEqual([{ value: 2, title: 'Ardle, P2' }])
   wrapper.getComponent(VAutocomplete).vm.$emit('update:modelValue', 2)
   await flushPromises()
-  expect(wrapper.text()).toContain('Stays here: sprockets 30/20 (it has none).')
+  expect(wrapper.text()).toContain('Not sent: sprockets 30/20 (it has none).')
   await wrapper.get('button').trigger('click')
   await flushPromises()
   const item = deliver.mock.lastCall?.[0]

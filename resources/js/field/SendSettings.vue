@@ -80,7 +80,7 @@ async function go(): Promise<void> {
     />
     <template v-if="told.data.value && other !== null">
       <p v-if="told.data.value.leaves.length > 0">
-        Stays here:
+        Not sent:
         <span v-for="(of, at) in told.data.value.leaves" :key="of.said"
           >{{ at ? '; ' : '' }}{{ of.said }} ({{ of.why }})</span
         >.

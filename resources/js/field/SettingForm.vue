@@ -42,7 +42,7 @@ async function save(): Promise<void> {
     const happened_at = new Date().toISOString()
     return typed.map((one) => ({ ...one, id: uuid(), happened_at }))
   })
-  if (!(await keep(entries, `Kept: ${say(`setting.${form.key}`)} ${said}`))) return
+  if (!(await keep(entries, `Saved: ${say(`setting.${form.key}`)} ${said}`))) return
   once.taken()
   form.value = form.note = ''
   form.figure = null
@@ -78,7 +78,7 @@ async function save(): Promise<void> {
       size="large"
       :loading="busy"
       :disabled="rows === null || (key?.unit == null ? form.value === '' : form.figure === null)"
-      >Keep it</v-btn
+      >Save</v-btn
     >
   </form>
 </template>

@@ -19,7 +19,7 @@ const line = ref('')
 async function save(): Promise<void> {
   const told = { line: line.value.trim(), units: units.value, ...ground }
   const entries = once.of([told], () => [{ ...told, id: uuid(), happened_at: new Date().toISOString() }])
-  if (!(await keep(entries, `Kept: ${told.line}`))) return
+  if (!(await keep(entries, `Saved: ${told.line}`))) return
   once.taken()
   line.value = ''
 }
@@ -29,14 +29,14 @@ async function save(): Promise<void> {
   <form novalidate aria-label="Settings in one line" @submit.prevent="save">
     <v-text-field
       v-model="line"
-      label="In one line"
+      label="Type a setting"
       placeholder="downforce 180 lb rows 3-6, closing 2, air 18"
-      hint="What, to what, and on which rows where not on all; “note …” for how it went"
+      hint="Setting, value, and rows if not all; “note …” for how it went"
       persistent-hint
       maxlength="500"
       enterkeyhint="done"
     />
-    <v-btn type="submit" color="primary" size="large" :loading="busy" :disabled="line.trim() === ''">Keep it</v-btn>
+    <v-btn type="submit" color="primary" size="large" :loading="busy" :disabled="line.trim() === ''">Save</v-btn>
   </form>
 </template>
 

@@ -12,7 +12,7 @@ import { useSend } from '@/composables/useSend'
 import { dateAndTime } from '@/dates'
 import { useOutbox } from '@/offline/outbox'
 import { say } from '@/words'
-import FieldFaces from './FieldFaces.vue'
+import ScreenFaces from '@/components/ScreenFaces.vue'
 import GroundFields from './GroundFields.vue'
 import { useSettings } from './queries'
 import SendSettings from './SendSettings.vue'
@@ -61,25 +61,25 @@ async function recall(): Promise<void> {
     toSet.value.map(({ id }) => id),
     () => toSet.value.map(asEntry),
   )
-  if (await keep(entries, 'Set as it was left there.')) once.taken()
+  if (await keep(entries, 'Settings copied.')) once.taken()
 }
 async function takeBack(of: SettingMade): Promise<void> {
   const { id, key, row, value, figure } = of
   const entry = { id: uuid(), key, row, value, figure, supersedes: id, withdrawn: true }
-  await keep([{ ...entry, happened_at: new Date().toISOString() }], 'Taken back; what was set before stands again.')
+  await keep([{ ...entry, happened_at: new Date().toISOString() }], 'Undone. The earlier setting applies again.')
 }
 </script>
 
 <template>
   <planter-page :planter-id="planterId" :of="face" :error="settings.error.value" @again="settings.refetch()">
-    <field-faces :planter-id="planterId" />
+    <screen-faces of="Field" :planter-id="planterId" />
     <div v-if="settings.data.value && face" class="settings">
       <waiting-list :planter-id="planterId" what="setting" class="wide" />
       <section class="sheet" aria-label="Set now">
         <h1>Set now</h1>
         <p v-if="settings.data.value.now.length === 0" class="quiet">
-          Write down what is fitted and set: sprockets, disc, depth mark, downforce, closing wheels. It comes back when
-          the planter meets the same ground again.
+          Record what is fitted and set: sprockets, disc, depth mark, downforce, closing wheels. It comes back when the
+          planter is on the same ground again.
         </p>
         <ul>
           <li v-for="of in settings.data.value.now" :key="of.id">
@@ -92,15 +92,15 @@ async function takeBack(of: SettingMade): Promise<void> {
           <a :href="`/api/planters/${planterId}/settings/sheet.pdf`" target="_blank" rel="noopener"
             >Sheet for the cab (PDF)</a
           >
-          <a :href="`/api/planters/${planterId}/settings/sheet.csv`" download>As a table (CSV)</a>
+          <a :href="`/api/planters/${planterId}/settings/sheet.csv`" download>Export CSV</a>
         </p>
         <send-settings v-if="settings.data.value.now.length > 0" :planter-id="planterId" />
       </section>
       <div class="side">
-        <section class="sheet" aria-label="Change a setting">
-          <h2>Where it is</h2>
+        <section class="sheet" aria-label="Add a setting">
+          <h2>Where you are</h2>
           <ground-fields v-model="ground" :grounds="settings.data.value.grounds" />
-          <h2>What was set</h2>
+          <h2>Setting history</h2>
           <setting-line :ground="ground" :busy="busy" :keep="keep" />
           <setting-form
             :keys="settings.data.value.keys"
@@ -113,7 +113,7 @@ async function takeBack(of: SettingMade): Promise<void> {
           <refusal-list :refusal="refusal" />
         </section>
         <section v-if="settings.data.value.recalled" class="sheet" aria-label="On ground like this">
-          <h2>On ground like this it ended with</h2>
+          <h2>Last settings on ground like this</h2>
           <ul>
             <li v-for="of in settings.data.value.recalled" :key="of.id">
               <span>{{ say(`setting.${of.key}`) }}{{ of.row > 0 ? `, row ${of.row}` : '' }}</span>
@@ -125,15 +125,15 @@ async function takeBack(of: SettingMade): Promise<void> {
           </ul>
           <p v-for="said in settings.data.value.went" :key="said">{{ said }}</p>
           <v-btn v-if="toSet.length > 0" variant="outlined" size="large" :loading="busy" @click="recall"
-            >Set it so again</v-btn
+            >Use these again</v-btn
           >
-          <p v-else class="quiet">It is set so now.</p>
+          <p v-else class="quiet">Already set.</p>
         </section>
-        <p v-else-if="sayGround(ground)" class="quiet">Nothing is on record of ground like this yet.</p>
+        <p v-else-if="sayGround(ground)" class="quiet">No history for ground like this yet.</p>
       </div>
-      <section v-if="settings.data.value.log.length > 0" class="sheet wide" aria-label="What was set">
+      <section v-if="settings.data.value.log.length > 0" class="sheet wide" aria-label="Setting history">
         <details>
-          <summary>All that was set, the newest first</summary>
+          <summary>All settings, newest first</summary>
           <ul>
             <li v-for="of in settings.data.value.log" :key="of.id" class="logged">
               <span>{{ say(`setting.${of.key}`) }}{{ of.row > 0 ? `, row ${of.row}` : '' }}</span>
@@ -141,11 +141,8 @@ async function takeBack(of: SettingMade): Promise<void> {
               <span class="quiet"
                 >{{ [sayGround(of), of.note, of.by, dateAndTime(of.happened_at)].filter(Boolean).join(' · ') }}
               </span>
-              <v-btn
-                variant="text"
-                :aria-label="`Take back: ${say(`setting.${of.key}`)} ${of.said}`"
-                @click="takeBack(of)"
-                >Take back</v-btn
+              <v-btn variant="text" :aria-label="`Undo: ${say(`setting.${of.key}`)} ${of.said}`" @click="takeBack(of)"
+                >Undo</v-btn
               >
             </li>
           </ul>

@@ -28,14 +28,14 @@ const ready = () =>
       <p>
         <strong>Signed off.</strong> {{ last.words }}
         <span class="quiet">{{ [last.by, dateAndTime(last.happened_at), last.field].filter(Boolean).join(', ') }}</span>
-        <v-btn variant="text" @click="takeBack(last)">Take it back</v-btn>
+        <v-btn variant="text" @click="takeBack(last)">Undo</v-btn>
       </p>
       <ul v-if="last.answers.length" class="quiet">
         <li v-for="one in last.answers" :key="one.key">{{ one.said }} {{ one.answer }}</li>
       </ul>
     </template>
     <template v-if="open.length > 0">
-      <p class="due">Still open. Say for each why the planter can go:</p>
+      <p class="due">Still open. For each, say why it can wait:</p>
       <v-text-field
         v-for="one in open"
         :key="one.key"
@@ -47,7 +47,7 @@ const ready = () =>
       />
     </template>
     <div class="line">
-      <v-text-field v-model="words" label="What is left to watch" maxlength="300" />
+      <v-text-field v-model="words" label="What to watch" maxlength="300" />
       <v-btn color="primary" size="large" :loading="busy" :disabled="unanswered.length > 0" @click="ready"
         >Ready to plant</v-btn
       >

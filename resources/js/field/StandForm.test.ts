@@ -54,7 +54,7 @@ it('leaves what was typed for the next row while the last one was being saved', 
   answered()
   await flushPromises()
   expect(form.text()).toContain('Count row 3')
-  expect(form.text()).toContain('Row 2: 29 plants, kept.')
+  expect(form.text()).toContain('Row 2: 29 plants, saved.')
   expect(plants.element.value).toBe('8')
   await save()
   expect(deliver.mock.lastCall?.[0].body).toMatchObject({ row: 3, plants: 8 })

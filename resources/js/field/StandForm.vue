@@ -47,7 +47,7 @@ async function save(): Promise<void> {
   const body = once.of(typed, () => ({ ...typed, id: uuid(), happened_at: new Date().toISOString() }))
   if (!(await send(() => outbox.deliver({ what: 'standCount', id: body.id, planter: planterId, body })))) return
   once.taken()
-  done.value = `Row ${typed.row}: ${typed.plants} plants, kept.`
+  done.value = `Row ${typed.row}: ${typed.plants} plants, saved.`
   // Whoever has gone on meanwhile keeps what they typed.
   if (plants.value === typed.plants) plants.value = null
   if (row.value === typed.row) row.value = Math.min(rowCount, row.value + 1)
@@ -59,14 +59,14 @@ async function save(): Promise<void> {
   <form class="sheet asks" novalidate aria-label="A count" @submit.prevent="save">
     <h1>Count row {{ row }}</h1>
     <p class="quiet">
-      Mark the same length on each row, count what is up, and come back day by day. A thousandth of an acre is 17 ft 5
-      in at 30 in.
+      Mark the same length on each row, count plants that are up, and come back each day. 1/1000 acre is 17 ft 5 in at
+      30 in.
     </p>
     <div class="pair">
       <number-field ref="counted" v-model="plants" label="Plants up" required whole :high="100_000" hide-details />
       <number-field
         v-model="same.length"
-        :label="units === 'in' ? 'On a length of, ft' : 'On a length of, m'"
+        :label="units === 'in' ? 'Length counted, ft' : 'Length counted, m'"
         :kind="units === 'in' ? 'feet' : 'meters'"
         required
         :low="0.1"
@@ -97,7 +97,7 @@ async function save(): Promise<void> {
     <refusal-list :refusal="refusal" />
     <p v-if="done" role="status">{{ done }}</p>
     <div class="actions">
-      <v-btn type="submit" color="primary" size="large" :loading="busy">Keep row {{ row }}</v-btn>
+      <v-btn type="submit" color="primary" size="large" :loading="busy">Save row {{ row }}</v-btn>
     </div>
   </form>
 </template>

@@ -41,16 +41,16 @@ async function save(): Promise<void> {
     await body(api.PUT('/api/workshop/yield-curve', { body: sent }))
     await queries.invalidateQueries({ queryKey: keys.emergence(planterId) })
   })
-  if (taken) saved.value = sent.points.trim() === '' ? `No curve for ${sent.crop} any more.` : `Saved for ${sent.crop}.`
+  if (taken) saved.value = sent.points.trim() === '' ? `Curve for ${sent.crop} removed.` : `Saved for ${sent.crop}.`
 }
 </script>
 
 <template>
   <section class="sheet" aria-label="Your own yield curve">
-    <h2>What a stand yields, by your own figures</h2>
+    <h2>Yield by stand, your own figures</h2>
     <p class="quiet">
-      A short stand is told in money by them, and by nothing else. Between two figures it goes straight; beyond them it
-      says nothing.
+      Ustrel uses only these to put a price on a short stand. Between two figures it draws a straight line; outside them
+      it says nothing.
     </p>
     <ul v-if="curves.length > 0">
       <li v-for="one in curves" :key="one.crop">
@@ -71,10 +71,10 @@ async function save(): Promise<void> {
         :items="crops"
         @update:model-value="(crop) => crop && choose(String(crop))"
       />
-      <v-text-field v-model="form.unit" label="Counted in" placeholder="bu" maxlength="20" />
+      <v-text-field v-model="form.unit" label="Unit" placeholder="bu" maxlength="20" />
       <number-field
         v-model="form.price"
-        :label="`Price of one, ${session.me?.currency ?? ''}`"
+        :label="`Price per unit, ${session.me?.currency ?? ''}`"
         kind="money"
         :high="100_000"
         :places="2"
@@ -84,7 +84,7 @@ async function save(): Promise<void> {
         class="points"
         :label="`Plants and yield, each per ${area()}`"
         placeholder="26,000 180; 30,000 192; 34,000 200"
-        hint="Left empty, the curve of this crop is taken away"
+        hint="Leave empty to remove this crop’s curve"
         persistent-hint
         maxlength="400"
       />

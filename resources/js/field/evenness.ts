@@ -1,5 +1,6 @@
 import type { Emergence } from '@/api/types'
 import { say } from '@/words'
+import { dateAndTime } from '@/dates'
 
 type Row = Emergence['fields'][number]['rows'][number]
 
@@ -15,9 +16,6 @@ export function sayEvenness(row: Row, aimHours: number): string {
     half,
     spread,
     ...(row.slow === null ? [] : [say(row.slow ? 'evenness.slow' : 'evenness.in_time', { hours: aimHours })]),
-    ...(row.count_again === null ? [] : [say('evenness.again', { when: when(row.count_again) })]),
+    ...(row.count_again === null ? [] : [say('evenness.again', { when: dateAndTime(row.count_again) })]),
   ].join(', ')
 }
-
-const when = (moment: string) =>
-  new Date(moment).toLocaleString('en', { weekday: 'short', month: 'short', day: 'numeric', hour: 'numeric' })

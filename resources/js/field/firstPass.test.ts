@@ -140,7 +140,7 @@ describe('the rate', () => {
         {
           scope: 'row',
           rows: [5],
-          said: 'Row 5: 50 % too far apart',
+          said: 'Row 5: 50% too far apart',
           ratio: '',
           causes: ['The meter', 'The gear'],
           to_prove: 'Dig another row.',

@@ -75,9 +75,9 @@ it('holds one side against the other where the check does so', () => {
   expect(judged(shims, 2, 0, 1, 2, 3)).toEqual(['change', 'change', 'sound', 'change'])
   const unlike = judgeByBands(bandsAt(at, shims, {}, 2), 3, shims)
   expect(unlike.reasons).toEqual([{ code: 'unequal_sides', ref: 2, unit: 'shim' }])
-  // A tyre of 57 to 63 psi, no more than 3 from its partner; too low stays too low.
+  // A tire of 57 to 63 psi, no more than 3 from its partner; too low stays too low.
   const low = { code: 'under_range', ref: 57, unit: 'psi' as const }
-  const tyre = {
+  const tire = {
     ...shims,
     unit: 'psi',
     sides_within: 3,
@@ -87,8 +87,8 @@ it('holds one side against the other where the check does so', () => {
       { from: 63.001, verdict: 'change', reasons: [] },
     ],
   } as Check
-  expect(judged(tyre, 62, 58.9, 59, 62, 63, 63.5)).toEqual(['change', 'sound', 'sound', 'sound', 'change'])
-  expect(judgeByBands(bandsAt(at, tyre, {}, 62), 50, tyre).reasons).toEqual([low])
+  expect(judged(tire, 62, 58.9, 59, 62, 63, 63.5)).toEqual(['change', 'sound', 'sound', 'sound', 'change'])
+  expect(judgeByBands(bandsAt(at, tire, {}, 62), 50, tire).reasons).toEqual([low])
   // A check that does not hold its sides against each other.
   expect(judged(bladeCheck, 300, 381)).toEqual(judged(bladeCheck, null, 381))
 })

@@ -1,7 +1,7 @@
 import type { Answer, Band, Check, Doubt, Judgement, Reason, WalkStep } from '@/api/types'
 import { say, sayReason } from '@/words'
 import type { Units } from './length'
-import { shortDate } from '@/dates'
+import { fullDate } from '@/dates'
 import { worst } from './verdict'
 import { printApart, printQuantity, reasonsOf, stepsPerUnit, toSteps } from './quantity'
 
@@ -69,7 +69,7 @@ export function wordDoubts(doubts: Reason[], value: number | null, units: Units)
 
 function fill({ ref, unit, on }: Reason, value: number | null, units: Units): Record<string, string> {
   return {
-    on: on ? shortDate(on) : '',
+    on: on ? fullDate(on) : '',
     ref: ref === null || unit === null ? '' : printQuantity(ref, unit, units),
     by: ref === null || unit === null || value === null ? '' : printApart(value, ref, unit, units),
   }

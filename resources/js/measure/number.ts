@@ -199,8 +199,8 @@ function choose(sign: number, sizes: Size[], rules: NumberRules): number {
   const { low = -Infinity, high = Infinity, whole = false, name = '', style = null } = rules
   const ownStyle = style ?? 'point'
   const said = (value: number) => `${writeNumber(value, ownStyle)} ${name}`.trimEnd()
-  const isInside = (value: number | null): value is number =>
-    value !== null && Number.isFinite(value) && value >= low && value <= high && (!whole || Number.isInteger(value))
+  const isInside = (value: number): boolean =>
+    Number.isFinite(value) && value >= low && value <= high && (!whole || Number.isInteger(value))
   const outside = (value: number) => {
     if (value < low) return new Unreadable('too_low', { low: said(low) })
     return value > high || !Number.isFinite(value)
@@ -212,11 +212,11 @@ function choose(sign: number, sizes: Size[], rules: NumberRules): number {
   const other = sum(sign, sizes, ownStyle === 'point' ? 'comma' : 'point')
   if (own === null && other === null) throw new Unreadable('not_a_number')
   const twoWays = (one: number, two: number) => new Unreadable('two_ways', { one: said(one), other: said(two) })
-  if (isInside(own)) {
-    if (own === other || style !== null || !isInside(other)) return own
+  if (own !== null && isInside(own)) {
+    if (own === other || style !== null || other === null || !isInside(other)) return own
     throw twoWays(own, other)
   }
-  if (!isInside(other)) throw outside(own ?? other ?? 0)
+  if (other === null || !isInside(other)) throw outside(own ?? other ?? 0)
   if (style === null) return other
   throw own === null ? new Unreadable('other_style', { other: said(other) }) : twoWays(own, other)
 }

@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from 'dexie'
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore, type IDBPTransaction } from 'idb'
 import type {
   AcresEntry,
   DecisionEntry,
@@ -67,16 +67,63 @@ export type Kept = Waiting & { order: number }
 type Sealed = { order: number; user: number; nonce: Uint8Array<ArrayBuffer>; data: ArrayBuffer }
 
 /** What this device keeps: answers of the server to show without a signal, and what waits to go up. */
-class Device extends Dexie {
-  declare answers: EntityTable<{ key: string; value: unknown }, 'key'>
-  declare waiting: EntityTable<Kept, 'order'>
-  declare sealed: EntityTable<Sealed, 'order'>
+interface Tables extends DBSchema {
+  answers: { key: string; value: { key: string; value: unknown } }
+  waiting: { key: number; value: Kept; indexes: { id: string; user: number } }
+  sealed: { key: number; value: Sealed; indexes: { user: number } }
+}
+type Table = 'answers' | 'waiting' | 'sealed'
+type Writing<T extends Table> = IDBPTransaction<Tables, T[], 'readwrite'>
+export type WaitingTable = IDBPObjectStore<Tables, 'waiting'[], 'waiting', 'readwrite'>
 
-  constructor() {
-    super('ustrel')
-    this.version(1).stores({ answers: 'key', waiting: '++order, &id, user' })
-    this.version(2).stores({ sealed: 'order, user' })
-  }
+/** Of the tables; a change of them takes a higher one. */
+const VERSION = 20
+const FIRST_VERSION = 10
+
+let opened: Promise<IDBPDatabase<Tables>> | undefined
+
+/** The database, opened once; opened anew where the browser has closed it, or could not open it before. */
+export function device(): Promise<IDBPDatabase<Tables>> {
+  const forget = () => (opened = undefined)
+  opened ??= openDB<Tables>('ustrel', VERSION, {
+    upgrade(tables, before) {
+      if (before < FIRST_VERSION) {
+        tables.createObjectStore('answers', { keyPath: 'key' })
+        const waiting = tables.createObjectStore('waiting', { keyPath: 'order', autoIncrement: true })
+        waiting.createIndex('id', 'id', { unique: true })
+        waiting.createIndex('user', 'user')
+      }
+      tables.createObjectStore('sealed', { keyPath: 'order' }).createIndex('user', 'user')
+    },
+    blocking(_current, _wanted, { target }) {
+      // A newer version of the program, in another tab, changes the tables.
+      ;(target as IDBDatabase).close()
+      forget()
+    },
+    terminated: forget,
+  }).catch((error: unknown) => {
+    forget()
+    throw error
+  })
+  return opened
 }
 
-export const device = new Device()
+const tabs = 'BroadcastChannel' in globalThis ? new BroadcastChannel('ustrel-device') : undefined
+
+/** Changes tables, all or nothing, and tells the other tabs. */
+export async function change<T extends Table>(tables: T[], edit: (writing: Writing<T>) => Promise<unknown>) {
+  const writing = (await device()).transaction(tables, 'readwrite')
+  // Heard below; without this, a transaction that fails twice over would be an error that nobody caught.
+  writing.done.catch(() => undefined)
+  try {
+    await edit(writing)
+  } catch (error) {
+    if (writing.error === null) writing.abort()
+    throw error
+  }
+  await writing.done
+  tabs?.postMessage(null)
+}
+
+/** Calls back when another tab has changed what the device keeps. */
+export const onChange = (listener: () => void): void => tabs?.addEventListener('message', listener)

@@ -5,7 +5,7 @@ import { keys, queries } from '@/api/queries'
 import { guideOf, meForTest } from '@/testing'
 import { useSession } from '../session'
 import { reactive } from 'vue'
-import { device, type Waiting } from './device'
+import { change, device, type Waiting } from './device'
 import { putInto } from './kinds/start'
 import { useOutbox } from './outbox'
 
@@ -15,6 +15,8 @@ const network = vi.hoisted(() => {
     fetch: () => Promise.reject(new TypeError('no server')),
   }
   globalThis.fetch = ((request: Request | string) => network.fetch(request)) as typeof fetch
+  // Node has channels between tabs too; the stand-in for a browser does not hand them on.
+  Object.assign(globalThis, { BroadcastChannel: process.getBuiltinModule('node:worker_threads').BroadcastChannel })
   return network
 })
 
@@ -100,7 +102,8 @@ const settled = (check: () => void | Promise<void>) => vi.waitFor(check, { timeo
 
 describe('the outbox', () => {
   beforeEach(async () => {
-    await Promise.all([device.waiting.clear(), device.sealed.clear()])
+    const tables = await device()
+    await Promise.all([tables.clear('waiting'), tables.clear('sealed')])
     queries.setQueryData(keys.guide(1), guideOf(2))
     setActivePinia(createPinia())
     useSession().me = wren
@@ -120,7 +123,7 @@ describe('the outbox', () => {
     window.dispatchEvent(new Event('online'))
     await settled(() => expect(outbox.waiting).toEqual([]))
     expect(back).toEqual(['readings a b'])
-    expect(await device.waiting.count()).toBe(0)
+    expect(await (await device()).count('waiting')).toBe(0)
   })
 
   it('finds what was left on the device when the browser starts again', async () => {
@@ -167,7 +170,7 @@ describe('the outbox', () => {
     await outbox.add(reading('first'), reading('odd'), reading('next'))
     await settled(() => expect(outbox.problems.map((item) => item.id)).toEqual(['odd']))
     expect(outbox.waiting).toHaveLength(1)
-    await settled(async () => expect((await device.waiting.toArray())[0]?.problem?.outcome).toBe('doubtful'))
+    await settled(async () => expect((await (await device()).getAll('waiting'))[0]?.problem?.outcome).toBe('doubtful'))
     await outbox.sendAgain('odd', true)
     await settled(() => expect(outbox.waiting).toEqual([]))
   })
@@ -195,17 +198,18 @@ describe('the outbox', () => {
     const session = useSession()
     const outbox = useOutbox()
     await outbox.add(reading('mine'))
-    await settled(async () => expect(await device.waiting.count()).toBe(1))
-    const [item] = await device.waiting.toArray()
-    await device.transaction('rw', device.waiting, device.sealed, async () => {
-      await device.sealed.put({
+    await settled(async () => expect(await (await device()).count('waiting')).toBe(1))
+    const [item] = await (await device()).getAll('waiting')
+    await change(['waiting', 'sealed'], async (writing) => {
+      await writing.objectStore('sealed').put({
         order: item?.order ?? 0,
         user: wren.id,
         nonce: new Uint8Array(12),
         data: new ArrayBuffer(1),
       })
-      await device.waiting.clear()
+      await writing.objectStore('waiting').clear()
     })
+    new BroadcastChannel('ustrel-device').postMessage(null)
     await settled(() => expect(session.lapsed).toBe(true))
     expect(outbox.waiting.map(({ id }) => id)).toEqual(['mine'])
   })
@@ -219,7 +223,7 @@ describe('the outbox', () => {
     expect(sent).toHaveLength(1)
     await outbox.discard('lost')
     await settled(() => expect(outbox.waiting).toEqual([]))
-    expect(await device.waiting.count()).toBe(0)
+    expect(await (await device()).count('waiting')).toBe(0)
   })
 
   it('sets aside what the server fails over three times, and lets the rest through', async () => {
@@ -241,7 +245,7 @@ describe('the outbox', () => {
     const wrapped = reactive({ ...reading('a'), body: { ...reading('a').body, chips: ['worn' as const] } })
     await outbox.add(wrapped)
     expect(outbox.notKept).toBe(false)
-    expect((await device.waiting.toArray())[0]).toMatchObject({ id: 'a', body: { chips: ['worn'] } })
+    expect((await (await device()).getAll('waiting'))[0]).toMatchObject({ id: 'a', body: { chips: ['worn'] } })
   })
 
   it('keeps parts and acres without a signal, through a restart, and sends them in their order', async () => {
@@ -268,7 +272,7 @@ describe('the outbox', () => {
     const outbox = useOutbox()
     await expect(outbox.deliver(line('l1'))).rejects.toMatchObject({ message: 'no 422', errors: {} })
     expect(outbox.waiting).toEqual([])
-    expect(await device.waiting.count()).toBe(0)
+    expect(await (await device()).count('waiting')).toBe(0)
     await outbox.deliver(line('l2'))
     expect(outbox.waiting).toEqual([])
   })
@@ -285,7 +289,9 @@ describe('the outbox', () => {
   it('says so where the device cannot keep anything, and sends all the same', async () => {
     const sent = serve(stored(0))
     const outbox = useOutbox()
-    const full = vi.spyOn(device.waiting, 'bulkAdd').mockRejectedValueOnce(new Error('QuotaExceeded'))
+    const full = vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementationOnce(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
     await outbox.add(reading('a'))
     expect(outbox.notKept).toBe(true)
     await settled(() => expect(outbox.waiting).toEqual([]))

@@ -1,10 +1,19 @@
 import { until, useEventListener, useTimeoutFn } from '@vueuse/core'
-import { liveQuery, type Subscription } from 'dexie'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { Refusal } from '@/api/client'
 import { useSession } from '@/session'
-import { device, isOf, type Kept, type New, type Problem, type Waiting } from './device'
+import {
+  change,
+  device,
+  isOf,
+  type Kept,
+  type New,
+  onChange,
+  type Problem,
+  type Waiting,
+  type WaitingTable,
+} from './device'
 import { kindOf } from './kinds'
 
 const FIRST_WAIT_MS = 1_000
@@ -36,40 +45,49 @@ export const useOutbox = defineStore('outbox', () => {
   /** Counts the times that the server could not be reached. */
   const stumbles = ref(0)
   const retry = useTimeoutFn(() => void send(), wait, { immediate: false })
-  let watching: Subscription | undefined
   /** How often the server failed over a thing, by its id; what it failed over goes by itself, to find out which it is. */
   const faults = new Map<string, number>()
 
   /** Counts what this tab does to the table: what was read before is out of date. */
   let version = 0
 
-  // Another tab may add to the same table, or send from it.
   watch(
     owner,
-    (user) => {
-      watching?.unsubscribe()
+    () => {
       waiting.value = []
       isKnown.value = false
-      if (user === undefined) return
-      watching = liveQuery(async () => ({ version, ...(await read(user)) })).subscribe({
-        next: (now) => now.version === version && take(now),
-        error: () => (notKept.value = isKnown.value = true),
-      })
+      void reread()
     },
     // At once: not for a moment may one person's pieces stand under another's name.
     { immediate: true, flush: 'sync' },
   )
+  // Another tab may add to the same table, or send from it.
+  onChange(() => void reread())
+
+  async function reread(): Promise<void> {
+    const user = owner.value
+    if (user === undefined) return
+    const now = version
+    try {
+      const found = await read(user)
+      if (user === owner.value && now === version) take(found)
+    } catch {
+      notKept.value = isKnown.value = true
+    }
+  }
 
   type Found = { all: Kept[]; sealed: number; isSealed: boolean }
 
   /** All that waits on the device, how much is sealed for others, and whether anything of the user's own is. */
-  function read(user: number): Promise<Found> {
+  async function read(user: number): Promise<Found> {
     // Both at one moment: what another tab seals between the two would look as if it had gone up.
-    return device.transaction('r', device.waiting, device.sealed, async () => {
-      const sealed = await device.sealed.toArray()
-      const others = sealed.filter((item) => item.user !== user).length
-      return { all: await device.waiting.toArray(), sealed: others, isSealed: others < sealed.length }
-    })
+    const reading = (await device()).transaction(['waiting', 'sealed'])
+    const [all, sealed] = await Promise.all([
+      reading.objectStore('waiting').getAll(),
+      reading.objectStore('sealed').getAll(),
+    ])
+    const others = sealed.filter((item) => item.user !== user).length
+    return { all, sealed: others, isSealed: others < sealed.length }
   }
 
   function take({ all, sealed, isSealed }: Found): void {
@@ -95,17 +113,17 @@ export const useOutbox = defineStore('outbox', () => {
    * Changes the table, all or nothing, and then shows it as it has become. A device that cannot keep anything works on
    * from memory.
    */
-  async function write(change: () => Promise<unknown>): Promise<void> {
+  async function write(edit: (table: WaitingTable) => Promise<unknown>): Promise<void> {
     version++
     try {
-      await device.transaction('rw', device.waiting, change)
-      const now = ++version
-      const found = await read(owner.value ?? 0)
-      if (now === version) take(found)
+      await change(['waiting'], (writing) => edit(writing.objectStore('waiting')))
     } catch {
       notKept.value = true
       void send()
+      return
     }
+    version++
+    await reread()
   }
 
   /** Takes something in: it is shown and kept at once, and goes up when it can. */
@@ -115,7 +133,7 @@ export const useOutbox = defineStore('outbox', () => {
     const taken = items.map((item) => plain({ ...item, user }))
     waiting.value = [...waiting.value, ...taken]
     // The rows that come back carry their place in the order.
-    await write(() => device.waiting.bulkAdd(taken.map((item) => ({ ...item }) as Kept)))
+    await write((table) => Promise.all(taken.map((item) => table.add({ ...item } as Kept))))
   }
 
   /**
@@ -155,14 +173,11 @@ export const useOutbox = defineStore('outbox', () => {
   /** Rewrites what waits, each piece in its turn; null drops it. */
   async function rewrite(edit: (item: Waiting) => Waiting | null): Promise<void> {
     waiting.value = waiting.value.flatMap((item) => edit(item) ?? [])
-    await write(async () => {
-      for (const item of await device.waiting
-        .where('user')
-        .equals(owner.value ?? 0)
-        .toArray()) {
+    await write(async (table) => {
+      for (const item of await table.index('user').getAll(owner.value ?? 0)) {
         const edited = edit(item)
-        if (edited === null) await device.waiting.delete(item.order)
-        else if (edited !== item) await device.waiting.put({ ...edited, order: item.order })
+        if (edited === null) await table.delete(item.order)
+        else if (edited !== item) await table.put({ ...edited, order: item.order })
       }
     })
   }
@@ -225,14 +240,12 @@ export const useOutbox = defineStore('outbox', () => {
     waiting.value = waiting.value
       .filter((item) => !done.includes(item.id))
       .map((item) => (refused.has(item.id) ? { ...item, problem: refused.get(item.id) } : item))
-    await write(async () => {
-      await device.waiting.where('id').anyOf(done).delete()
-      await device.waiting
-        .where('id')
-        .anyOf([...refused.keys()])
-        .modify((item) => {
-          item.problem = refused.get(item.id)
-        })
+    await write(async (table) => {
+      for (const { id } of group) {
+        const item = await table.index('id').get(id)
+        const problem = refused.get(id)
+        if (item !== undefined) await (problem ? table.put({ ...item, problem }) : table.delete(item.order))
+      }
     })
   }
 

@@ -6,7 +6,7 @@ import { clearDevice, keep, owesSignOut, remembered } from './remember'
 
 const away = () => Promise.reject<{ rows: number }>(new TypeError('Failed to fetch'))
 
-beforeEach(() => device.answers.clear())
+beforeEach(async () => (await device()).clear('answers'))
 
 it('answers from the device where the server cannot be reached, with what was heard last', async () => {
   expect(await remembered('1:guide', async () => ({ rows: 8 }))).toEqual({ rows: 8 })
@@ -35,11 +35,17 @@ it('never papers over a refusal', async () => {
   expect(await remembered('1:guide', () => Promise.reject<unknown>(new Refusal(503, 'down')))).toEqual({ rows: 9 })
 })
 
+it('keeps nothing where there is nothing to keep', async () => {
+  await keep('1:guide', { rows: 9 })
+  await keep('1:guide', undefined)
+  expect(await remembered('1:guide', away)).toEqual({ rows: 9 })
+})
+
 it('forgets everything kept when somebody signs out, and remembers that the server has to be told', async () => {
   await keep('1:yard', 1)
   await keep('me', { id: 1 })
   await clearDevice()
-  expect(await device.answers.count()).toBe(0)
+  expect(await (await device()).count('answers')).toBe(0)
   await owesSignOut.owe()
   expect(await owesSignOut.isOwed()).toBe(true)
   await owesSignOut.settle()

@@ -1,4 +1,4 @@
-import { device, isOf, type Kept } from './device'
+import { change, device, isOf, type Kept } from './device'
 
 /** What GCM asks for. */
 const NONCE_BYTES = 12
@@ -16,7 +16,7 @@ type Bytes = Uint8Array<ArrayBuffer>
 export async function seal(user: number, secret: string): Promise<void> {
   const key = await keyOf(secret)
   if (key === null) return
-  const open = await device.waiting.where('user').equals(user).toArray()
+  const open = await (await device()).getAllFromIndex('waiting', 'user', user)
   const sealed = await Promise.all(
     open.map(async (item) => {
       const nonce: Bytes = crypto.getRandomValues(new Uint8Array(NONCE_BYTES))
@@ -24,27 +24,27 @@ export async function seal(user: number, secret: string): Promise<void> {
       return { order: item.order, user, nonce, data }
     }),
   )
-  await device.transaction('rw', device.waiting, device.sealed, async () => {
-    await device.sealed.bulkPut(sealed)
-    await device.waiting.bulkDelete(open.map(({ order }) => order))
+  await change(['waiting', 'sealed'], async (writing) => {
+    await Promise.all(sealed.map((item) => writing.objectStore('sealed').put(item)))
+    await Promise.all(open.map(({ order }) => writing.objectStore('waiting').delete(order)))
   })
 }
 
 /** Opens what was sealed, for its owner; what another key had sealed stays, as nobody's that is known here. */
 export async function unseal(user: number, secret: string): Promise<void> {
-  const sealed = await device.sealed.where('user').equals(user).toArray()
+  const sealed = await (await device()).getAllFromIndex('sealed', 'user', user)
   const key = sealed.length === 0 ? null : await keyOf(secret)
   if (key === null) return
-  for (const { order, nonce, data } of sealed) {
-    const bytes = await crypto.subtle.decrypt({ name: 'AES-GCM', iv: nonce }, key, data).catch(() => null)
-    if (bytes === null) {
-      await device.sealed.update(order, { user: NOBODY })
-      continue
-    }
-    const item = unpacked(new Uint8Array(bytes))
-    await device.transaction('rw', device.waiting, device.sealed, async () => {
-      await device.waiting.put(item)
-      await device.sealed.delete(order)
+  for (const piece of sealed) {
+    const cipher = { name: 'AES-GCM', iv: piece.nonce }
+    const bytes = await crypto.subtle.decrypt(cipher, key, piece.data).catch(() => null)
+    await change(['waiting', 'sealed'], async (writing) => {
+      if (bytes === null) {
+        await writing.objectStore('sealed').put({ ...piece, user: NOBODY })
+        return
+      }
+      await writing.objectStore('waiting').put(unpacked(new Uint8Array(bytes)))
+      await writing.objectStore('sealed').delete(piece.order)
     })
   }
 }

@@ -77,7 +77,7 @@ describe('blade contact of a row', () => {
     expect(says).toContain('inner shims 3 left, 3 right')
     expect(says).toContain('Too short: take 2 out on each side.')
     expect(says).toContain('Expected after: ')
-    expect(says).toContain('a typical value until this planter’s own moves say better')
+    expect(says).toContain('a typical value until this planter has its own moves')
     expect(wrapper.get('.caution').text()).toContain('Fingers stay out from between the blades')
     for (const select of wrapper.findAll('select')) await select.setValue('-1')
     await press('Shims moved')
@@ -86,11 +86,11 @@ describe('blade contact of a row', () => {
     ])
   })
 
-  it('has nothing to do where the contact is good, and no move to record where the blades are done', () => {
+  it('has nothing to do where the contact is good, and no move to record where the blades are worn out', () => {
     const good = card({ ...short, contact_mm: 50.8, advice: { ...short.advice!, code: 'leave', left: 0, right: 0 } })
     expect(good.wrapper.findAll('button')).toHaveLength(0)
     const done = card({ ...short, shims_left: 0, advice: { ...short.advice!, code: 'blades_done', left: 0, right: 0 } })
-    expect(done.says).toContain('the blades are done')
+    expect(done.says).toContain('the blades are worn out')
     expect(done.wrapper.findAll('button')).toHaveLength(0)
   })
 
@@ -107,8 +107,8 @@ describe('blade contact of a row', () => {
   it('asks about a move after which the contact went the wrong way', async () => {
     const odd = { id: 'm9', row: 4, pairs: 1, before_mm: 38.1, after_mm: 50.8, happened_at: '2026-03-01T10:00:00.000Z' }
     const { says, press } = card(short, undefined, odd)
-    expect(says).toContain('inner shims: 1 added on each side. Yet contact went from 1')
-    expect(says).toContain('to 2 in. Shims in make it shorter.')
+    expect(says).toContain('inner shims: 1 added on each side. But contact went from 1')
+    expect(says).toContain('to 2 in. Adding shims makes it shorter.')
     await press('Remove this move')
     expect(network.sent).toMatchObject([{ kind: 'withdrawn', supersedes: 'm9' }])
   })
@@ -135,11 +135,11 @@ describe('blade contact of a row', () => {
 
   it('asks for the contact again once shims were moved, and takes the move back', async () => {
     const { says, press, wrapper } = card({ ...short, contact_mm: null, advice: null, moved: true }, lastMove)
-    expect(says).toContain('measure the contact again')
+    expect(says).toContain('measure contact again')
     expect(says).toContain('Inner shims: 2 taken out on each side. Mar 1, 2026 by Wren.')
-    await press('Take the move back')
+    await press('Undo the move')
     expect(network.sent).toMatchObject([{ kind: 'withdrawn', supersedes: 'm1' }])
-    await press('Measure it again')
+    await press('Measure again')
     expect(wrapper.emitted('measure')).toHaveLength(1)
   })
 })

@@ -7,10 +7,11 @@ import RefusalList from '@/components/RefusalList.vue'
 import { useLedgerEntries } from '@/parts/useLedgerEntries'
 import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
-import { shortDate } from '@/dates'
+import { fullDate } from '@/dates'
 import FurrowDrawing from '@/drawings/FurrowDrawing.vue'
 import { useOutbox } from '@/offline/outbox'
-import { say, sayMoves, sayShims } from '@/words'
+import { say } from '@/words'
+import { sayMoves, sayShims } from './shims'
 import { useSession } from '@/session'
 
 const session = useSession()
@@ -99,23 +100,25 @@ async function moved(): Promise<void> {
       </div>
     </div>
     <p v-else>
-      {{ contact.moved ? 'Shims or blades were changed: measure the contact again.' : 'Not measured yet.' }}
+      {{ contact.moved ? 'Shims or blades were changed: measure contact again.' : 'Not measured yet.' }}
     </p>
     <template v-if="contact.advice && contact.advice.code !== 'leave'">
       <p class="quiet">
-        Always both sides alike. One side has left-hand thread: tighten in the direction the blade turns. Torque: see
-        the manual. Count the pack out and in: a shim that sticks to the old bearing goes back on the shaft.
+        Keep both sides equal. One side has left-hand thread: tighten in the direction the blade turns. Torque: see the
+        manual. Count the shims out and in: one stuck to the old bearing goes back on the shaft.
       </p>
       <caution-note station="blade_contact" />
       <p class="quiet">
-        At <fraction-text :text="length(sensitivity.aim_mm)" /> a shim on each side is worth
-        <fraction-text :text="length(sensitivity.mm)" />, and more where the contact is short{{
+        At <fraction-text :text="length(sensitivity.aim_mm)" /> one shim on each side moves contact by
+        <fraction-text :text="length(sensitivity.mm)" />, and more when contact is short{{
           sensitivity.moves === 0
-            ? ', a typical value until this planter’s own moves say better'
-            : `, learned from ${sensitivity.moves} of this planter’s own moves`
+            ? ', a typical value until this planter has its own moves'
+            : `, learned from ${sensitivity.moves} of this planter’s moves`
         }}.
       </p>
-      <p v-if="isWaiting" role="status">That the shims were moved waits on this device. Measure the contact again.</p>
+      <p v-if="isWaiting" role="status">
+        The shim move is saved on this device and waits to sync. Measure contact again.
+      </p>
       <div v-else-if="!['blades_done', 'too_coarse'].includes(contact.advice.code)" class="does">
         <label v-for="side in ['left', 'right'] as const" :key="side">
           Shims {{ say(`side.${side}`) }}
@@ -140,9 +143,9 @@ async function moved(): Promise<void> {
     </template>
     <div v-if="odd" class="does odd">
       <p class="watch">
-        {{ shortDate(dayOf(odd.happened_at)) }}: {{ sayShims(odd).toLowerCase() }} Yet contact went from
-        <fraction-text :text="length(odd.before_mm)" /> to <fraction-text :text="length(odd.after_mm)" />. Shims in make
-        it shorter. Was the move or a reading entered wrong? Until you say, this move counts for nothing.
+        {{ fullDate(dayOf(odd.happened_at)) }}: {{ sayShims(odd).toLowerCase() }} But contact went from
+        <fraction-text :text="length(odd.before_mm)" /> to <fraction-text :text="length(odd.after_mm)" />. Adding shims
+        makes it shorter. Was the move or a reading entered wrong? Until you say, this move counts for nothing.
       </p>
       <v-btn
         v-if="session.may('record')"
@@ -154,18 +157,18 @@ async function moved(): Promise<void> {
     </div>
     <refusal-list :refusal="refusal" />
     <template v-if="contact.moved">
-      <v-btn v-if="session.may('record')" color="primary" @click="emit('measure')">Measure it again</v-btn>
+      <v-btn v-if="session.may('record')" color="primary" @click="emit('measure')">Measure again</v-btn>
       <div v-if="lastMove" class="does">
         <p class="quiet">
           {{ sayShims(lastMove) }}
-          {{ shortDate(dayOf(lastMove.happened_at)) }} by {{ lastMove.by }}.
+          {{ fullDate(dayOf(lastMove.happened_at)) }} by {{ lastMove.by }}.
         </p>
         <v-btn
           v-if="session.may('record')"
           variant="outlined"
           :loading="busy"
           @click="record([{ kind: 'withdrawn', supersedes: lastMove.id }], today())"
-          >Take the move back</v-btn
+          >Undo the move</v-btn
         >
       </div>
     </template>

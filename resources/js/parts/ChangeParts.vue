@@ -102,9 +102,9 @@ async function save(): Promise<void> {
     <v-text-field
       v-model="rows"
       label="Rows"
-      :hint="`Such as 3, 4, 9 or 1-${rowCount} for the whole set`"
+      :hint="`Examples: 3, 4, 9 or 1-${rowCount} for the whole set`"
       persistent-hint
-      :error-messages="rows !== '' && chosen === null ? `Write rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
+      :error-messages="rows !== '' && chosen === null ? `Rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
     />
     <div v-if="slotNow && slotNow.sides.length > 1" class="segments" role="group" aria-label="Side">
       <button v-for="one in slotNow.sides" :key="one" type="button" :aria-pressed="side === one" @click="side = one">
@@ -128,7 +128,7 @@ async function save(): Promise<void> {
       <v-text-field v-model="day" type="date" label="Fitted on" :max="today()" />
       <v-select
         v-model="reason"
-        label="Why the old one came out"
+        label="Why the old one was removed"
         :items="REASONS.map((one) => ({ value: one, title: say(`removal.${one}`) }))"
       />
     </div>
@@ -138,14 +138,14 @@ async function save(): Promise<void> {
         v-if="slotNow?.measured"
         v-model="size"
         label="Size when fitted"
-        :hint="used ? 'Measure it: 14 3/4' : 'Empty: as new'"
+        :hint="used ? 'Measure: 14 3/4' : 'Leave empty if new'"
         persistent-hint
       />
       <v-text-field
         v-if="used"
         v-model="ranBefore"
-        label="Furrow miles it had run"
-        hint="Empty: not known"
+        label="Furrow miles it has run"
+        hint="Leave empty if unknown"
         persistent-hint
       />
       <number-field
@@ -159,7 +159,7 @@ async function save(): Promise<void> {
       />
       <number-field
         v-model="cost"
-        label="Cost of one"
+        label="Cost each"
         kind="money"
         :high="100_000"
         :places="2"

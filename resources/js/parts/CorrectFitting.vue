@@ -7,7 +7,7 @@ import RefusalList from '@/components/RefusalList.vue'
 import { type Entry, useLedgerEntries } from './useLedgerEntries'
 import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
-import { shortDate } from '@/dates'
+import { fullDate } from '@/dates'
 import { say } from '@/words'
 
 /** What is on record of a fitted part, put right: corrected, taken back, or the part taken out with nothing in its place. */
@@ -53,10 +53,10 @@ const correct = () =>
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="560" aria-label="Put right" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" max-width="560" aria-label="Correct" @update:model-value="emit('close')">
     <form class="sheet asks" novalidate @submit.prevent="correct">
-      <h2>Put right: {{ say(`slot.${fitting.slot}`) }}, row {{ fitting.row }} {{ say(`side.${fitting.side}`) }}</h2>
-      <p class="quiet">Nothing is overwritten: the earlier entry stays on record behind the corrected one.</p>
+      <h2>Correct: {{ say(`slot.${fitting.slot}`) }}, row {{ fitting.row }} {{ say(`side.${fitting.side}`) }}</h2>
+      <p class="quiet">Nothing is overwritten. The earlier entry stays in the history.</p>
       <v-select
         v-model="type"
         label="Part type"
@@ -72,13 +72,13 @@ const correct = () =>
       <refusal-list :refusal="refusal" />
       <div class="actions">
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
-        <v-btn color="primary" type="submit" :loading="busy">Correct it</v-btn>
+        <v-btn color="primary" type="submit" :loading="busy">Save</v-btn>
       </div>
       <h3>It was never fitted</h3>
       <v-btn variant="outlined" :loading="busy" @click="write({ kind: 'withdrawn', supersedes: fitting.id })">
-        Take the entry of {{ shortDate(fittedOn) }} back
+        Undo the entry of {{ fullDate(fittedOn) }}
       </v-btn>
-      <h3>It came out, and nothing went in</h3>
+      <h3>Removed, nothing fitted</h3>
       <div class="pair">
         <v-select
           v-model="reason"
@@ -86,7 +86,7 @@ const correct = () =>
           :items="(['worn', 'failed', 'other'] as const).map((value) => ({ value, title: say(`removal.${value}`) }))"
         />
         <v-btn variant="outlined" :loading="busy" @click="write({ kind: 'removed', fitting_id: fitting.id, reason })">
-          Taken out today
+          Removed today
         </v-btn>
       </div>
     </form>

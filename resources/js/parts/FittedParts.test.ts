@@ -41,7 +41,7 @@ describe('fitted parts of a row', () => {
     expect(lines()).toHaveLength(1)
     expect(lines()[0]).toContain('Blade, plain')
     expect(lines()[0]).toContain('since Mar 1, 2025 by Wren, 50 mi of furrow')
-    expect(lines()[0]).toContain('10 – 1,200 ac left; 59% to reach the limit this season')
+    expect(lines()[0]).toContain('10 – 1,200 ac left; about 3 in 5 (59%) to reach the limit this season')
   })
 
   it('goes by what is in the slot now, not by what came out of it', () => {
@@ -53,7 +53,7 @@ describe('fitted parts of a row', () => {
   it('owns up where nothing is on record, and gives no odds for what is at its limit', async () => {
     const spent = { p10: 0, p50: 0, p90: 0 }
     const { lines, wrapper } = fitted([], [forecastOf({ left_m: spent, left_acres: spent, chance: 1 })])
-    expect(lines()).toEqual([expect.stringContaining('not on record what is fittednone left')])
+    expect(lines()).toEqual([expect.stringContaining('not recordednone left')])
     expect(lines()[0]).not.toContain('%')
     await wrapper
       .findAll('button')
@@ -66,14 +66,14 @@ describe('fitted parts of a row', () => {
     const blade = fittingOf({})
     const spare = fittingOf({ id: 'spare', part: null, slot: 'seed_tube', removed_at: '2025-06-01T10:00:00.000Z' })
     const { wrapper, press, lines } = fitted([blade], [forecastOf()], [spare, { ...spare, id: 'other', row: 2 }])
-    for (const name of ['Wear', 'Move', 'Put right', 'Change']) await press(0, name)
+    for (const name of ['Wear', 'Move', 'Correct', 'Change']) await press(0, name)
     expect(wrapper.emitted('wear')).toEqual([[forecastOf()]])
     expect(wrapper.emitted('move')).toEqual([[blade]])
     expect(wrapper.emitted('correct')).toEqual([[blade]])
     expect(wrapper.emitted('change')).toEqual([[{ slot: 'opener_blade', side: 'left' }]])
     // Only what came off this row lies on its shelf.
     expect(lines()).toHaveLength(2)
-    expect(lines()[1]).toContain('came off Jun 1, 2025 after 50 mi')
+    expect(lines()[1]).toContain('removed Jun 1, 2025 after 50 mi')
     await press(1, 'Fit it')
     expect(wrapper.emitted('move')?.[1]).toEqual([spare])
   })

@@ -4,8 +4,9 @@ import type { Fitting, Ledger, PlaceForecast, RowRecord, Side, Slot } from '@/ap
 import FractionText from '@/components/FractionText.vue'
 import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
-import { shortDate } from '@/dates'
-import { printChance, printLeft } from '@/wear/life'
+import { fullDate } from '@/dates'
+import { sayOdds } from '@/measure/odds'
+import { printLeft } from '@/wear/life'
 import { say } from '@/words'
 import { useSession } from '@/session'
 
@@ -48,7 +49,7 @@ const shelf = computed(() => ledger.shelf.filter((part) => part.row === record.r
         >Change parts</v-btn
       >
     </div>
-    <p class="quiet">This row has run {{ distance(record.run_m) }} of furrow, as far as acres were logged.</p>
+    <p class="quiet">This row has run {{ distance(record.run_m) }} of furrow, by the acres logged.</p>
     <ul>
       <li v-for="{ slot, side, fitting, forecast } in shown" :key="`${slot} ${side}`">
         <div>
@@ -56,17 +57,17 @@ const shelf = computed(() => ledger.shelf.filter((part) => part.row === record.r
           <template v-if="fitting">
             <span class="quiet">{{ fitting.part ?? 'part not named' }}{{ fitting.used ? ', used' : '' }}</span>
             <span class="quiet"
-              >since {{ shortDate(dayOf(fitting.fitted_at)) }} by {{ fitting.fitted_by }},
+              >since {{ fullDate(dayOf(fitting.fitted_at)) }} by {{ fitting.fitted_by }},
               {{ distance(fitting.part_ran_m) }} of furrow<fraction-text
                 v-if="fitting.size_mm !== null"
                 :text="`, fitted at ${length(fitting.size_mm)}`"
             /></span>
           </template>
-          <span v-else class="quiet">not on record what is fitted</span>
+          <span v-else class="quiet">not recorded</span>
           <span v-if="forecast" class="left">
             {{ printLeft(forecast.left_acres, forecast.thin, units) }} left<template
               v-if="forecast.chance !== null && forecast.left_m.p50 !== 0"
-              >; {{ printChance(forecast.chance) }} to reach the limit this season</template
+              >; {{ sayOdds(forecast.chance) }} to reach the limit this season</template
             >
           </span>
         </div>
@@ -74,7 +75,7 @@ const shelf = computed(() => ledger.shelf.filter((part) => part.row === record.r
           <v-btn v-if="forecast" variant="text" @click="emit('wear', forecast)">Wear</v-btn>
           <template v-if="session.may('record')">
             <v-btn v-if="fitting" variant="text" @click="emit('move', fitting)">Move</v-btn>
-            <v-btn v-if="fitting" variant="text" @click="emit('correct', fitting)">Put right</v-btn>
+            <v-btn v-if="fitting" variant="text" @click="emit('correct', fitting)">Correct</v-btn>
             <v-btn variant="text" @click="emit('change', { slot, side })">Change</v-btn>
           </template>
         </div>
@@ -83,7 +84,7 @@ const shelf = computed(() => ledger.shelf.filter((part) => part.row === record.r
         <div>
           <strong>On the shelf: {{ part.part ?? say(`slot.${part.slot}`) }}</strong>
           <span class="quiet"
-            >came off {{ shortDate(dayOf(part.removed_at ?? part.fitted_at)) }} after
+            >removed {{ fullDate(dayOf(part.removed_at ?? part.fitted_at)) }} after
             {{ distance(part.part_ran_m) }}</span
           >
         </div>

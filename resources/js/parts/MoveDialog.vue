@@ -47,13 +47,13 @@ async function take(): Promise<void> {
     </div>
     <number-field
       v-model="quantity"
-      :label="`${kind === 'counted' ? 'There are' : 'How many'}${unit ? `, ${unit}` : ''}`"
+      :label="`${kind === 'counted' ? 'Counted' : 'How many'}${unit ? `, ${unit}` : ''}`"
       :unit="unit"
       required
       :whole="!unit"
       :high="100_000"
       autofocus
     />
-    <template #save>Keep it</template>
+    <template #save>Save</template>
   </form-dialog>
 </template>

@@ -64,14 +64,14 @@ async function save(): Promise<void> {
         {{ say(`side.${one}`) }}
       </button>
     </div>
-    <p v-if="isSamePlace" class="quiet">It is there now. Choose another row or side.</p>
+    <p v-if="isSamePlace" class="quiet">It is already there. Choose another row or side.</p>
     <v-checkbox
       v-else-if="there && !isOnShelf"
       v-model="swap"
-      :label="`Swap: the one on row ${row} comes to row ${part.row}`"
+      :label="`Swap: the part on row ${row} comes to row ${part.row}`"
       hide-details
     />
-    <p v-if="there && !isSamePlace && !swap" class="quiet">The one on row {{ row }} goes on the shelf.</p>
+    <p v-if="there && !isSamePlace && !swap" class="quiet">The part on row {{ row }} goes on the shelf.</p>
     <v-text-field v-model="day" type="date" label="On" :max="today()" />
     <template #save>{{ isOnShelf ? 'Fit it' : 'Move it' }}</template>
   </form-dialog>

@@ -9,7 +9,7 @@ import { useDays } from '@/composables/useDays'
 import { useMoney } from '@/composables/useMoney'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
-import { dayAndMonth } from '@/dates'
+import { weekDate } from '@/dates'
 import { useSession } from '@/session'
 import { say } from '@/words'
 
@@ -77,12 +77,12 @@ async function receive(): Promise<void> {
       <h3>{{ order.supplier ?? 'No supplier yet' }}</h3>
       <span class="quiet"
         >{{ say(`order_state.${order.state}`)
-        }}<template v-if="order.ordered_on"> on {{ dayAndMonth(order.ordered_on) }}</template
-        ><template v-if="order.expected_on">, expected {{ dayAndMonth(order.expected_on) }}</template
+        }}<template v-if="order.ordered_on"> on {{ weekDate(order.ordered_on) }}</template
+        ><template v-if="order.expected_on">, expected {{ weekDate(order.expected_on) }}</template
         >, {{ atLeast(sum) }}</span
       >
       <a :href="`/api/orders/${order.id}/order.pdf`" target="_blank">Print</a>
-      <a :href="`/api/orders/${order.id}/order.csv`" download>As a table</a>
+      <a :href="`/api/orders/${order.id}/order.csv`" download>Export CSV</a>
     </div>
     <ul>
       <li v-for="line in order.lines" :key="line.part_type_id">
@@ -100,7 +100,7 @@ async function receive(): Promise<void> {
           />
         </template>
         <template v-if="order.state === 'ordered'">
-          <span class="quiet">{{ line.received ?? 0 }} have come</span>
+          <span class="quiet">{{ line.received ?? 0 }} received</span>
           <number-field
             v-if="(line.received ?? 0) < line.quantity"
             v-model="came[line.part_type_id]"
@@ -109,7 +109,7 @@ async function receive(): Promise<void> {
             :low="1"
             :high="100_000"
             :placeholder="`${line.quantity - (line.received ?? 0)}`"
-            :label="`Come now: ${nameOf(line.part_type_id)}`"
+            :label="`Received now: ${nameOf(line.part_type_id)}`"
           />
         </template>
       </li>
@@ -123,14 +123,14 @@ async function receive(): Promise<void> {
           @click="edit({ state: 'ordered', ordered_on: today(), lines: drafted() })"
           >Ordered today</v-btn
         >
-        <v-btn variant="text" :disabled="busy" @click="edit({ state: 'closed' })">Throw the draft away</v-btn>
+        <v-btn variant="text" :disabled="busy" @click="edit({ state: 'closed' })">Delete draft</v-btn>
       </template>
       <template v-else-if="order.state === 'ordered'">
-        <v-btn v-if="session.may('record')" color="primary" :loading="busy" @click="receive">Onto the shelf</v-btn>
+        <v-btn v-if="session.may('record')" color="primary" :loading="busy" @click="receive">Put on the shelf</v-btn>
         <template v-if="session.may('set')">
-          <input v-model="expected" type="date" aria-label="The rest is expected on" />
-          <v-btn variant="outlined" @click="edit({})">Back-ordered until then</v-btn>
-          <v-btn variant="text" @click="edit({ state: 'closed' })">Nothing more comes</v-btn>
+          <input v-model="expected" type="date" aria-label="Rest expected on" />
+          <v-btn variant="outlined" @click="edit({})">Back-ordered</v-btn>
+          <v-btn variant="text" @click="edit({ state: 'closed' })">Nothing more is coming</v-btn>
         </template>
       </template>
     </div>

@@ -95,7 +95,7 @@ describe('a part type', () => {
     network.answer = { message: 'Look again.', errors: { price: ['Too dear.'], slots: ['Choose a slot.'] } }
     const { field, save, wrapper } = form()
     await field('Name').setValue('Seed tube, hard lip')
-    await field('Price of one').setValue('$1,038.50')
+    await field('Price each').setValue('$1,038.50')
     await field('Lead time, days').setValue('2 weeks')
     const { method, edit } = await save()
     expect(method).toBe('POST')
@@ -117,7 +117,7 @@ describe('a part type', () => {
 
   it('asks about rivets and clearance only where they matter', () => {
     const asked = (slots: PartType['slots']) => form({ ...blade, slots }).wrapper.text()
-    expect(asked(['opener_blade'])).toContain('needs the guard with clearance')
+    expect(asked(['opener_blade'])).toContain('needs a guard with clearance')
     expect(asked(['seed_tube_guard'])).toContain('Guard with clearance for large rivets')
     expect(asked(['seed_tube'])).not.toMatch(/clearance/)
   })

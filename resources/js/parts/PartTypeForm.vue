@@ -62,11 +62,15 @@ async function save(): Promise<void> {
 <template>
   <v-dialog :model-value="true" max-width="640" aria-label="Part type" @update:model-value="emit('close')">
     <form class="sheet asks" novalidate @submit.prevent="save">
-      <h2>{{ type ? 'Change the part type' : 'Add a part type' }}</h2>
+      <h2>{{ type ? 'Edit part type' : 'Add part type' }}</h2>
       <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
       <div class="pair">
         <v-text-field v-model="form.name" v-cursor label="Name" :error-messages="refusal?.about('name')" />
-        <v-text-field v-model="form.ownNumber" label="Your own number" :error-messages="refusal?.about('own_number')" />
+        <v-text-field
+          v-model="form.ownNumber"
+          label="Your part number"
+          :error-messages="refusal?.about('own_number')"
+        />
       </div>
       <v-select
         v-model="form.slots"
@@ -79,7 +83,7 @@ async function save(): Promise<void> {
       <div class="pair">
         <number-field
           v-model="form.perRow"
-          label="A row takes"
+          label="Per row"
           required
           whole
           :low="1"
@@ -100,7 +104,7 @@ async function save(): Promise<void> {
         />
         <number-field
           v-model="form.price"
-          label="Price of one"
+          label="Price each"
           kind="money"
           :high="100_000"
           :places="2"
@@ -116,7 +120,7 @@ async function save(): Promise<void> {
         />
         <number-field
           v-model="form.minimum"
-          label="Keep on the shelf at least"
+          label="Minimum on the shelf"
           whole
           :high="10_000"
           :error-messages="refusal?.about('minimum')"
@@ -125,7 +129,7 @@ async function save(): Promise<void> {
       <v-checkbox
         v-if="form.slots.includes('opener_blade')"
         v-model="form.heavy"
-        label="Heavier blade with large rivets: needs the guard with clearance"
+        label="Heavy blade with large rivets: needs a guard with clearance"
         hide-details
       />
       <v-checkbox

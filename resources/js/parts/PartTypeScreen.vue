@@ -32,11 +32,9 @@ const curves = computed(() => {
 const verdict = computed(() => {
   const comparison = lives.data.value?.comparison
   if (!comparison) return ''
-  if (comparison.too_few) return 'Too few to tell: fewer than five of one of them have worn out or failed.'
+  if (comparison.too_few) return 'Too few to compare: fewer than five of one type have worn out or failed.'
   const longer = curves.value.find(({ part_type_id }) => part_type_id === comparison.longer)
-  return longer
-    ? `${longer.name} lasts longer: a difference this great would hardly be luck.`
-    : 'No clear difference yet: the record does not tell them apart.'
+  return longer ? `${longer.name} lasts longer, more than chance explains.` : 'No clear difference yet.'
 })
 </script>
 
@@ -62,7 +60,7 @@ const verdict = computed(() => {
       </section>
       <section v-if="lives.data.value" class="sheet">
         <div class="head">
-          <h2>Lives reached</h2>
+          <h2>How long they last</h2>
           <v-select
             v-if="others.length > 0"
             v-model="against"
@@ -74,8 +72,9 @@ const verdict = computed(() => {
           />
         </div>
         <p v-if="lives.data.value.curve.parts === 0">
-          None was fitted yet of which it is known how far it ran. Once some are, and some worn out, their lives show
-          here.{{ sayLeftOut(lives.data.value.curve) }}
+          None fitted yet with a known distance. Once some are fitted and worn out, this shows how long they last.{{
+            sayLeftOut(lives.data.value.curve)
+          }}
         </p>
         <template v-else>
           <ul>
@@ -86,8 +85,8 @@ const verdict = computed(() => {
           <p v-if="verdict" class="verdict">{{ verdict }}</p>
           <life-curves :curves="curves" />
           <p class="quiet">
-            The share still running after so much furrow, with 95% intervals. Parts that were changed early or still run
-            count for as far as they got, used ones from where they came in.
+            Share still running after that much furrow, with 95% intervals. Parts changed early or still running count
+            as far as they got; used parts count from when they were fitted.
           </p>
         </template>
       </section>

@@ -10,6 +10,7 @@ import { useUnits } from '@/composables/useUnits'
 import { say, wordsOf } from '@/words'
 import PartTypeForm from './PartTypeForm.vue'
 import { useSession } from '@/session'
+import ScreenFaces from '@/components/ScreenFaces.vue'
 
 const session = useSession()
 /** The workshop's own catalogue of part types. */
@@ -33,13 +34,15 @@ function open(type: PartType): void {
 <template>
   <app-bar />
   <main class="page">
+    <screen-faces of="Parts" />
     <div class="head">
       <h1>Part types</h1>
-      <v-btn v-if="session.may('set')" color="primary" @click="adding = true">Add a part type</v-btn>
+      <v-btn v-if="session.may('set')" color="primary" @click="adding = true">Add part type</v-btn>
     </div>
     <load-problem :error="types.error.value" @again="types.refetch()" />
     <p v-if="types.data.value?.length === 0" class="sheet">
-      Nothing here yet. Add what you fit, with its price and lead time: its lives are then counted on all your planters.
+      Nothing here yet. Add the parts you fit, with price and lead time. Ustrel then tracks how long they last on all
+      your planters.
     </p>
     <section v-for="group in groups" :key="group.slot" class="sheet">
       <h2>{{ say(`slot.${group.slot}`) }}</h2>

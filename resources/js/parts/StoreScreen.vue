@@ -12,12 +12,13 @@ import { useDays } from '@/composables/useDays'
 import { useMoney } from '@/composables/useMoney'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
-import { dayAndMonth } from '@/dates'
+import { weekDate } from '@/dates'
 import { useSession } from '@/session'
 import MoveDialog from './MoveDialog.vue'
 import OrderCard from './OrderCard.vue'
 import SupplierDialog from './SupplierDialog.vue'
 import SupplierLine from './SupplierLine.vue'
+import ScreenFaces from '@/components/ScreenFaces.vue'
 
 /** The shelf held against what was decided: what is short, by when to order, the orders, and who supplies. */
 const session = useSession()
@@ -60,13 +61,14 @@ const onHand = ({ on_hand }: OnShelf) => (on_hand === null ? 'not counted' : Str
 function byWhen(part: OnShelf): string {
   if (part.to_order === 0) return ''
   if (part.lead_days === null) return 'lead time unknown'
-  return part.order_by === null ? '' : `by ${dayAndMonth(part.order_by)}`
+  return part.order_by === null ? '' : `by ${weekDate(part.order_by)}`
 }
 </script>
 
 <template>
   <app-bar />
   <main class="page">
+    <screen-faces of="Parts" />
     <div class="head">
       <h1>Parts on hand</h1>
       <span v-if="short.length > 0" class="quiet"
@@ -77,7 +79,7 @@ function byWhen(part: OnShelf): string {
         color="primary"
         :loading="busy"
         @click="draft"
-        >Draft the orders</v-btn
+        >Draft orders</v-btn
       >
     </div>
     <load-problem :error="store.error.value" @again="store.refetch()" />
@@ -87,9 +89,7 @@ function byWhen(part: OnShelf): string {
       <order-card v-for="order in open" :key="order.id" :order="order" :shelf="shelf" @changed="again" />
     </section>
     <section class="sheet scroll" aria-label="The shelf">
-      <p v-if="store.data.value && shelf.length === 0" class="quiet">
-        Add part types first, then count what is on the shelf.
-      </p>
+      <p v-if="store.data.value && shelf.length === 0" class="quiet">Add part types first, then count your stock.</p>
       <table v-else>
         <thead>
           <tr>
@@ -109,7 +109,7 @@ function byWhen(part: OnShelf): string {
               {{ part.name }} <span class="quiet own">{{ part.own_number }}</span>
             </th>
             <td class="number">
-              {{ onHand(part) }}<span v-if="part.miscount" class="due"> count again: more went than was there</span>
+              {{ onHand(part) }}<span v-if="part.miscount" class="due"> count again: more went out than was there</span>
             </td>
             <td class="number wide">
               {{ part.needed || '' }} <span class="quiet">{{ part.for.map(({ planter }) => planter).join(', ') }}</span>
@@ -121,7 +121,7 @@ function byWhen(part: OnShelf): string {
             <td :class="part.order_by !== null && part.order_by < today() ? 'due' : ''">{{ byWhen(part) }}</td>
             <td class="number wide">
               {{ part.price === null ? 'not known' : money(part.price) }}
-              <span v-if="part.in_stock !== null" class="quiet">they have {{ part.in_stock }}</span>
+              <span v-if="part.in_stock !== null" class="quiet">supplier has {{ part.in_stock }}</span>
             </td>
             <td>
               <v-btn
@@ -145,7 +145,7 @@ function byWhen(part: OnShelf): string {
         @edit="editing = supplier"
         @asked="again"
       />
-      <v-btn v-if="session.may('set')" class="add" variant="outlined" @click="editing = 'new'">Add a supplier</v-btn>
+      <v-btn v-if="session.may('set')" class="add" variant="outlined" @click="editing = 'new'">Add supplier</v-btn>
     </section>
     <move-dialog v-if="moving" :title="moving.name" :keep="move" @close="moving = undefined" />
     <supplier-dialog

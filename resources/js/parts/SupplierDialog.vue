@@ -86,8 +86,8 @@ async function save(): Promise<void> {
       <button type="button" :aria-pressed="form.asks === 'address'" @click="form.asks = 'address'">An address</button>
     </div>
     <template v-if="form.asks === 'practice'">
-      <p class="quiet">It stands in for a real one, with made-up prices. Choose how it answers.</p>
-      <div class="segments" role="group" aria-label="How it answers">
+      <p class="quiet">A practice counter with made-up prices. Choose how it responds.</p>
+      <div class="segments" role="group" aria-label="How it responds">
         <button
           v-for="one in wordsOf('counter_manner')"
           :key="one"
@@ -112,7 +112,7 @@ async function save(): Promise<void> {
         <tr>
           <th scope="col">Part</th>
           <th scope="col">Price, {{ currency }}</th>
-          <th scope="col">Days until it is here</th>
+          <th scope="col">Days to arrive</th>
           <th scope="col">Since</th>
         </tr>
       </thead>
@@ -136,7 +136,7 @@ async function save(): Promise<void> {
         </tr>
       </tbody>
     </table>
-    <template #save>Save the supplier</template>
+    <template #save>Save supplier</template>
   </form-dialog>
 </template>
 

@@ -23,13 +23,13 @@ const plural = (count: number, what: string) => (count === 1 ? `1 ${what}` : `${
   <div class="supplier">
     <div class="about">
       <strong>{{ supplier.name }}</strong>
-      <span class="quiet">{{ plural(supplier.prices.length, 'price') }} written down</span>
+      <span class="quiet">{{ plural(supplier.prices.length, 'price') }} on file</span>
       <span v-if="supplier.answered_at" class="quiet"
-        >its counter knew {{ plural(supplier.answered, 'part') }}, asked {{ age(supplier.answered_at) }}</span
+        >counter knows {{ plural(supplier.answered, 'part') }}, asked {{ age(supplier.answered_at) }}</span
       >
       <span v-if="supplier.fault && supplier.failed_at" role="status" class="due"
         >Asked {{ age(supplier.failed_at) }}: {{ supplier.fault }}
-        {{ supplier.answered_at ? 'What it said before stands.' : 'The prices that are written down stand.' }}</span
+        {{ supplier.answered_at ? 'Using its last answer.' : 'Using the prices on file.' }}</span
       >
     </div>
     <v-btn
@@ -38,7 +38,7 @@ const plural = (count: number, what: string) => (count === 1 ? `1 ${what}` : `${
       :loading="busy"
       :aria-label="`Ask the parts counter of ${supplier.name}`"
       @click="ask"
-      >Ask the counter</v-btn
+      >Ask for prices</v-btn
     >
     <v-btn variant="text" :aria-label="`Open ${supplier.name}`" @click="emit('edit')">Open</v-btn>
   </div>

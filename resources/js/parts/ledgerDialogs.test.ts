@@ -112,9 +112,9 @@ describe('changing parts', () => {
     const { field, button, wrapper, send } = await dialog(ChangeParts, { start: { ...start, side: 'right' } })
     await field('Rows').setValue('3, 9')
     expect(button(/^Fit/).attributes('disabled')).toBeDefined()
-    expect(wrapper.text()).toContain('Write rows from 1 to 8')
+    expect(wrapper.text()).toContain('Rows from 1 to 8')
     await field('Rows').setValue('1-2; 8')
-    await field('Cost of one').setValue('$38.50')
+    await field('Cost each').setValue('$38.50')
     expect((await send()).map(({ row, side, cost }) => [row, side, cost])).toEqual([
       [1, 'right', 38.5],
       [2, 'right', 38.5],
@@ -152,7 +152,7 @@ describe('moving a part', () => {
   it('puts the other on the shelf where it is not swapped', async () => {
     const { send, wrapper } = await dialog(MovePart, { part: onRow3 })
     await wrapper.get('input[type=checkbox]').setValue(false)
-    expect(wrapper.text()).toContain('The one on row 1 goes on the shelf')
+    expect(wrapper.text()).toContain('The part on row 1 goes on the shelf')
     expect(await send()).toMatchObject([{ row: 1, part_id: 'piece 3', reason: 'with_the_set' }])
   })
 
@@ -178,9 +178,9 @@ describe('putting a fitting right', () => {
 
   it('takes the entry back, or the part out', async () => {
     const { button, wrapper } = await dialog(CorrectFitting, { fitting: onRow1 })
-    await button(/^Take the entry of/).trigger('click')
+    await button(/^Undo the entry of/).trigger('click')
     await flushPromises()
-    await button('Taken out today').trigger('click')
+    await button('Removed today').trigger('click')
     await flushPromises()
     expect(network.sent).toMatchObject([
       { kind: 'withdrawn', supersedes: 'f1' },

@@ -17,19 +17,17 @@ describe('lives of parts', () => {
   }
 
   it('says the median with its interval, and that nothing has ended', () => {
-    expect(sayMedian(curve, distance)).toBe('3 fitted, 2 worn out or failed; half of them reach 300 m (100 m to open).')
-    expect(sayMedian({ ...curve, median_low_m: null }, distance)).toContain(
-      'Too few have ended to say how sure that is.',
-    )
-    expect(sayMedian({ ...curve, ended: 0 }, distance)).toContain('none has ended yet, the longest has run 900 m')
-    expect(sayMedian({ ...curve, median_m: null }, distance)).toContain('more than half still ran')
+    expect(sayMedian(curve, distance)).toBe('3 fitted, 2 worn out or failed; half reach 300 m (100 m to open).')
+    expect(sayMedian({ ...curve, median_low_m: null }, distance)).toContain('Too few worn out to say how sure that is.')
+    expect(sayMedian({ ...curve, ended: 0 }, distance)).toContain('none worn out yet; the longest has run 900 m')
+    expect(sayMedian({ ...curve, median_m: null }, distance)).toContain('more than half still running')
   })
 
   it('owns up to what is left out', () => {
     expect([0, 1, 7].map((left_out) => sayLeftOut({ ...curve, left_out }))).toEqual([
       '',
-      ' One more is left out: how far it had run is not on record.',
-      ' 7 more are left out: how far they had run is not on record.',
+      ' One more is left out: its distance is not known.',
+      ' 7 more are left out: their distance is not known.',
     ])
   })
 

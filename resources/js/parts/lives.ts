@@ -4,21 +4,21 @@ import { FURROW_UNIT, type Units } from '@/measure/length'
 /** What half of the parts reach, with its interval, in words. */
 export function sayMedian(curve: LifeCurve, distance: (metres: number) => string): string {
   const count = `${curve.parts} fitted, ${curve.ended} worn out or failed`
-  if (curve.ended === 0) return `${count}; none has ended yet, the longest has run ${distance(curve.longest_m)}.`
+  if (curve.ended === 0) return `${count}; none worn out yet; the longest has run ${distance(curve.longest_m)}.`
   if (curve.median_m === null)
-    return `${count}; more than half still ran when last heard of, the longest ${distance(curve.longest_m)}.`
+    return `${count}; more than half still running, the longest ${distance(curve.longest_m)}.`
   if (curve.median_low_m === null && curve.median_high_m === null)
-    return `${count}; half of them reach about ${distance(curve.median_m)}. Too few have ended to say how sure that is.`
+    return `${count}; half reach about ${distance(curve.median_m)}. Too few worn out to say how sure that is.`
   const ends = `${curve.median_low_m === null ? '?' : distance(curve.median_low_m)} to ${curve.median_high_m === null ? 'open' : distance(curve.median_high_m)}`
-  return `${count}; half of them reach ${distance(curve.median_m)} (${ends}).`
+  return `${count}; half reach ${distance(curve.median_m)} (${ends}).`
 }
 
 /** What is left out of a curve, in words; nothing where nothing is. */
 export function sayLeftOut({ left_out }: LifeCurve): string {
   if (left_out === 0) return ''
   return left_out === 1
-    ? ' One more is left out: how far it had run is not on record.'
-    : ` ${left_out} more are left out: how far they had run is not on record.`
+    ? ' One more is left out: its distance is not known.'
+    : ` ${left_out} more are left out: their distance is not known.`
 }
 
 /** A curve as steps from all running at nothing run, to as far as any part got. */

@@ -45,18 +45,18 @@ async function end(device?: string): Promise<void> {
       {{ session.me?.email }}; {{ say(`role.${session.me?.role}`).toLowerCase() }} of {{ session.me?.workshop }}
     </p>
     <form class="sheet fields" novalidate @submit.prevent="change">
-      <h2>Change the password</h2>
+      <h2>Change password</h2>
       <v-text-field
         v-model="current"
-        label="The one of now"
+        label="Current password"
         type="password"
         autocomplete="current-password"
         :error-messages="refusal?.about('current')"
       />
       <new-password v-model="password" :refusal="refusal" />
       <refusal-list v-if="refusal && !Object.keys(refusal.errors).length" :refusal="refusal" />
-      <p v-if="isChanged" role="status">Changed. Every other device is signed out.</p>
-      <v-btn type="submit" color="primary" size="large" class="do" :loading="busy">Change it</v-btn>
+      <p v-if="isChanged" role="status">Password changed. All other devices are signed out.</p>
+      <v-btn type="submit" color="primary" size="large" class="do" :loading="busy">Change password</v-btn>
     </form>
     <section class="sheet">
       <h2>Where you are signed in</h2>
@@ -66,7 +66,7 @@ async function end(device?: string): Promise<void> {
           <div>
             <strong>{{ deviceName(device.agent) }}</strong>
             <span class="quiet"
-              >{{ device.is_this ? 'this one' : `last seen ${dateAndTime(device.last_seen_at)}` }}; from
+              >{{ device.is_this ? 'this device' : `last seen ${dateAndTime(device.last_seen_at)}` }}; from
               {{ device.ip }}</span
             >
           </div>
@@ -75,7 +75,7 @@ async function end(device?: string): Promise<void> {
             variant="text"
             :aria-label="`Sign out on ${deviceName(device.agent)}`"
             @click="end(device.id)"
-            >Sign out there</v-btn
+            >Sign out</v-btn
           >
         </li>
       </ul>

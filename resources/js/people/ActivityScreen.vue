@@ -33,25 +33,23 @@ const sentence = ({ what, kind, name }: Activity) =>
 <template>
   <app-bar />
   <main class="page">
-    <h1>Who did what</h1>
+    <h1>Activity</h1>
     <p class="quiet">
-      Figures, prices, planters and people; signing in; files taken out. What was measured and done to parts stands in
-      the record itself.
+      Changes to figures, prices, planters and people; sign-ins; exports. Measurements and part changes are in each
+      row’s history.
     </p>
     <load-problem :error="error" @again="more" />
     <ol class="sheet">
       <li v-for="line in lines" :key="line.id">
         <div class="head">
           <span
-            ><strong>{{ line.who ?? 'By a link or the console:' }}</strong> {{ sentence(line) }}</span
+            ><strong>{{ line.who ?? 'By link or console:' }}</strong> {{ sentence(line) }}</span
           >
           <time class="quiet" :datetime="line.at">{{ dateAndTime(line.at) }}</time>
         </div>
         <details v-if="line.changes.length > 0">
           <summary>
-            {{
-              line.changes.length === 1 ? 'Show what changed' : `Show the ${line.changes.length} things that changed`
-            }}
+            {{ line.changes.length === 1 ? 'Show the change' : `Show the ${line.changes.length} changes` }}
           </summary>
           <dl>
             <template v-for="change in line.changes" :key="change.field">
@@ -64,7 +62,7 @@ const sentence = ({ what, kind, name }: Activity) =>
         </details>
       </li>
     </ol>
-    <v-btn v-if="!isAll && lines.length > 0" variant="outlined" size="large" @click="more">Further back</v-btn>
+    <v-btn v-if="!isAll && lines.length > 0" variant="outlined" size="large" @click="more">Show older</v-btn>
   </main>
 </template>
 

@@ -12,23 +12,23 @@ const megabytes = (bytes: number) => `${(bytes / 1_000_000).toLocaleString('en',
   <section v-if="backups.data.value" class="sheet">
     <h2>Backups</h2>
     <p v-if="backups.data.value.newest">
-      The newest is of {{ dateAndTime(backups.data.value.newest.made_at) }},
-      {{ megabytes(backups.data.value.newest.bytes) }}. Kept on this machine: {{ backups.data.value.count }}. Take a
-      copy elsewhere now and then.
+      Latest: {{ dateAndTime(backups.data.value.newest.made_at) }}, {{ megabytes(backups.data.value.newest.bytes) }}.
+      Kept on this machine: {{ backups.data.value.count }}. Copy one to another place now and then.
     </p>
-    <p v-else class="quiet">None yet: one is written every night, while Ustrel runs.</p>
+    <p v-else class="quiet">None yet. Ustrel writes one every night while it runs.</p>
     <p v-if="backups.data.value.trial?.why" class="change" role="alert">
-      Tried on {{ dateAndTime(backups.data.value.trial.at) }}, it did not come back: {{ backups.data.value.trial.why }}
+      Tried on {{ dateAndTime(backups.data.value.trial.at) }}, it could not be restored:
+      {{ backups.data.value.trial.why }}
     </p>
     <p v-else-if="backups.data.value.trial" class="quiet">
-      Tried on {{ dateAndTime(backups.data.value.trial.at) }} by taking it back: all of it was there.
+      Tried on {{ dateAndTime(backups.data.value.trial.at) }} by restoring it: everything was there.
     </p>
-    <p v-else-if="backups.data.value.newest" class="quiet">Every Sunday the newest is tried by taking it back.</p>
+    <p v-else-if="backups.data.value.newest" class="quiet">Every Sunday the latest one is test-restored.</p>
     <div class="parcel">
-      <v-btn variant="outlined" size="large" href="/api/workshop/parcel" download>Take all of the shop out</v-btn>
+      <v-btn variant="outlined" size="large" href="/api/workshop/parcel" download>Export everything</v-btn>
       <p class="quiet">
-        One zip with tables, sheets for any spreadsheet, and pictures; another Ustrel takes it in. Passwords and guests’
-        links stay here.
+        One zip with tables, spreadsheets and pictures. Another Ustrel can import it. Passwords and guest links are not
+        included.
       </p>
     </div>
   </section>

@@ -23,12 +23,12 @@ const make = () =>
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="520" aria-label="Let a guest look" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" max-width="520" aria-label="Invite a guest" @update:model-value="emit('close')">
     <form class="sheet asks" novalidate @submit.prevent="make">
-      <h2>Let a guest look</h2>
+      <h2>Invite a guest</h2>
       <p class="quiet">
-        Whoever has the link sees one planter: its board, rows, life left and walks, without what parts cost. They
-        change nothing.
+        Anyone with the link can view one planter: board, rows, life left and walks, without part costs. Guests cannot
+        change anything.
       </p>
       <v-select
         v-model="planter"
@@ -45,7 +45,7 @@ const make = () =>
         />
         <number-field
           v-model="days"
-          label="Good for, days"
+          label="Valid for, days"
           kind="days"
           required
           whole
@@ -58,7 +58,7 @@ const make = () =>
       <div class="actions">
         <v-btn variant="text" size="large" @click="emit('close')">Cancel</v-btn>
         <v-btn type="submit" color="primary" size="large" :loading="busy" :disabled="planter === undefined"
-          >Make the link</v-btn
+          >Create link</v-btn
         >
       </div>
     </form>

@@ -21,8 +21,8 @@ onMounted(async () => {
 </script>
 
 <template>
-  <entry-page title="A look at a planter">
-    <p v-if="!refusal" class="quiet" role="status">Opening it.</p>
+  <entry-page title="Guest view">
+    <p v-if="!refusal" class="quiet" role="status">Opening …</p>
     <refusal-list :refusal="refusal" />
   </entry-page>
 </template>

@@ -20,9 +20,9 @@ const invite = () =>
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="520" aria-label="Invite somebody" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" max-width="520" aria-label="Invite someone" @update:model-value="emit('close')">
     <form class="sheet asks" novalidate @submit.prevent="invite">
-      <h2>Invite somebody</h2>
+      <h2>Invite someone</h2>
       <fieldset>
         <legend class="spoken">As</legend>
         <label v-for="one in ROLES" :key="one" class="role">
@@ -35,16 +35,16 @@ const invite = () =>
       </fieldset>
       <v-text-field
         v-model="email"
-        label="Email, if it is for one person alone"
+        label="Email (only that person can use the link)"
         type="email"
-        hint="It is sent there where your shop sends mail. Without it, whoever has the link can join."
+        hint="Ustrel emails the link if your shop sends mail. Without an email, anyone with the link can join."
         persistent-hint
         :error-messages="refusal?.about('email')"
       />
       <refusal-list v-if="refusal && !refusal.about('email')" :refusal="refusal" />
       <div class="actions">
         <v-btn variant="text" size="large" @click="emit('close')">Cancel</v-btn>
-        <v-btn type="submit" color="primary" size="large" :loading="busy">Make the link</v-btn>
+        <v-btn type="submit" color="primary" size="large" :loading="busy">Create link</v-btn>
       </div>
     </form>
   </v-dialog>

@@ -20,10 +20,11 @@ onMounted(async () => {
     <div class="sheet asks">
       <h2>{{ what }}</h2>
       <p>
-        Good until {{ dateAndTime(expiresAt) }}. Whoever has it gets in: hand it to nobody else. It is not shown again.
+        Valid until {{ dateAndTime(expiresAt) }}. Anyone with this link gets in, so share it with one person only. It is
+        not shown again.
       </p>
       <!-- eslint-disable-next-line vue/no-v-html -- drawn by the QR library from our own link -->
-      <div class="qr" role="img" aria-label="The link as a code for a phone's camera" v-html="drawn" />
+      <div class="qr" role="img" aria-label="QR code of the link" v-html="drawn" />
       <input
         class="link"
         :value="link"

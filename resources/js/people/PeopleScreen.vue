@@ -49,15 +49,15 @@ async function endGuest(person: number): Promise<void> {
     <div class="head">
       <h1>People of {{ session.me?.workshop }}</h1>
       <div class="do">
-        <v-btn variant="text" size="large" :to="{ name: 'activity' }">Who did what</v-btn>
-        <v-btn color="primary" size="large" @click="asks = 'invitation'">Invite somebody</v-btn>
+        <v-btn variant="text" size="large" :to="{ name: 'activity' }">Activity</v-btn>
+        <v-btn color="primary" size="large" @click="asks = 'invitation'">Invite someone</v-btn>
       </div>
     </div>
     <load-problem :error="people.error.value" @again="people.refetch()" />
     <p v-if="problem" class="change" role="alert">{{ problem }}</p>
     <template v-if="people.data.value">
       <section class="sheet">
-        <h2>They work here</h2>
+        <h2>Members</h2>
         <ul>
           <person-line
             v-for="person in people.data.value.people"
@@ -65,7 +65,7 @@ async function endGuest(person: number): Promise<void> {
             :person="person"
             :is-me="person.id === session.me?.id"
             @changed="people.refetch()"
-            @made="show($event, `A new password for ${person.name}`)"
+            @made="show($event, `New password for ${person.name}`)"
           />
         </ul>
       </section>
@@ -74,16 +74,16 @@ async function endGuest(person: number): Promise<void> {
         <ul>
           <li v-for="one in people.data.value.invitations" :key="one.id" class="line">
             <div>
-              <strong>{{ one.email ?? 'Whoever has the link' }}</strong>
+              <strong>{{ one.email ?? 'Anyone with the link' }}</strong>
               <span class="quiet"
-                >{{ say(`role.${one.role}`) }}, by {{ one.by }}; good until {{ dateAndTime(one.expires_at) }}</span
+                >{{ say(`role.${one.role}`) }}, by {{ one.by }}; valid until {{ dateAndTime(one.expires_at) }}</span
               >
             </div>
             <v-btn
               variant="text"
-              :aria-label="`Take back the invitation of ${one.email ?? 'whoever has the link'}`"
+              :aria-label="`Cancel the invitation of ${one.email ?? 'anyone with the link'}`"
               @click="withdraw(one.id)"
-              >Take it back</v-btn
+              >Cancel invitation</v-btn
             >
           </li>
         </ul>
@@ -91,10 +91,10 @@ async function endGuest(person: number): Promise<void> {
       <section class="sheet">
         <div class="head">
           <h2>Guests</h2>
-          <v-btn variant="outlined" size="large" @click="asks = 'guest'">Let a guest look</v-btn>
+          <v-btn variant="outlined" size="large" @click="asks = 'guest'">Invite a guest</v-btn>
         </div>
         <p v-if="people.data.value.guests.length === 0" class="quiet">
-          Nobody looks on. A farmer whose planter you keep can be given a link to it.
+          No guests. Give a farmer a link to view one planter.
         </p>
         <ul>
           <li v-for="guest in people.data.value.guests" :key="guest.id" class="line">
@@ -102,11 +102,11 @@ async function endGuest(person: number): Promise<void> {
               <strong>{{ guest.name }}</strong>
               <span class="quiet"
                 >{{ guest.planter }}, until {{ dateAndTime(guest.expires_at) }};
-                {{ guest.last_seen_at ? `last here ${dateAndTime(guest.last_seen_at)}` : 'has not looked yet' }}</span
+                {{ guest.last_seen_at ? `last seen ${dateAndTime(guest.last_seen_at)}` : 'not opened yet' }}</span
               >
             </div>
             <v-btn variant="text" :aria-label="`End the link of ${guest.name}`" @click="endGuest(guest.id)"
-              >End it</v-btn
+              >End link</v-btn
             >
           </li>
         </ul>
@@ -115,7 +115,7 @@ async function endGuest(person: number): Promise<void> {
     </template>
   </main>
   <invite-form v-if="asks === 'invitation'" @made="show($event, 'An invitation')" @close="asks = null" />
-  <guest-form v-if="asks === 'guest'" @made="show($event, 'A guest’s link')" @close="asks = null" />
+  <guest-form v-if="asks === 'guest'" @made="show($event, 'Guest link')" @close="asks = null" />
   <link-dialog v-if="made" :link="made.link" :expires-at="made.expires_at" :what="made.what" @close="made = null" />
 </template>
 

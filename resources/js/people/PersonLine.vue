@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { NewLink, Person } from '@/api/types'
 import { api, body } from '@/api/client'
+import DropMenu from '@/components/DropMenu.vue'
+import MenuLine from '@/components/MenuLine.vue'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 import { dateAndTime } from '@/dates'
@@ -30,13 +32,14 @@ const resetLink = () =>
       <span v-if="isMe" class="quiet">, you</span>
       <span class="quiet line">
         {{ person.email }};
-        {{ person.last_seen_at ? `last here ${dateAndTime(person.last_seen_at)}` : 'not signed in anywhere' }}
+        {{ person.last_seen_at ? `last seen ${dateAndTime(person.last_seen_at)}` : 'not signed in anywhere' }}
       </span>
-      <span v-if="!person.is_active" class="line">Not let in any more. The record keeps the name.</span>
+      <span v-if="!person.is_active" class="line">Access removed. Past entries keep the name.</span>
       <refusal-list :refusal="refusal" />
     </div>
     <select
       v-if="person.is_active"
+      class="select"
       :value="person.role"
       :disabled="busy"
       :aria-label="`What ${person.name} may do`"
@@ -44,18 +47,16 @@ const resetLink = () =>
     >
       <option v-for="role in ROLES" :key="role" :value="role">{{ say(`role.${role}`) }}</option>
     </select>
-    <v-menu>
-      <template #activator="{ props: opener }">
-        <v-btn variant="text" :disabled="busy" :aria-label="`More about ${person.name}`" v-bind="opener">More</v-btn>
+    <drop-menu>
+      <template #button="opens">
+        <v-btn variant="text" :disabled="busy" :aria-label="`More about ${person.name}`" v-bind="opens">More</v-btn>
       </template>
-      <v-list>
-        <template v-if="person.is_active">
-          <v-list-item title="Link to a new password" @click="resetLink" />
-          <v-list-item title="Let them in no more" @click="change({ is_active: false })" />
-        </template>
-        <v-list-item v-else title="Let them in again" @click="change({ is_active: true })" />
-      </v-list>
-    </v-menu>
+      <template v-if="person.is_active">
+        <menu-line title="Create password link" @click="resetLink" />
+        <menu-line title="Remove access" @click="change({ is_active: false })" />
+      </template>
+      <menu-line v-else title="Restore access" @click="change({ is_active: true })" />
+    </drop-menu>
   </li>
 </template>
 
@@ -79,13 +80,5 @@ li {
 }
 .gone strong {
   text-decoration: line-through;
-}
-select {
-  min-height: var(--touch);
-  padding: 0 10px;
-  color: inherit;
-  background: var(--card);
-  border: 1px solid var(--line);
-  border-radius: 8px;
 }
 </style>

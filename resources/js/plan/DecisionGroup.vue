@@ -7,7 +7,7 @@ import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useMoney } from '@/composables/useMoney'
 import { useUnits } from '@/composables/useUnits'
 import { useSession } from '@/session'
-import { shortDate } from '@/dates'
+import { weekDate } from '@/dates'
 import { wordReasons } from '@/measure/bands'
 import { placeKey } from '@/api/types'
 import { say, sayCheck, sayRow } from '@/words'
@@ -116,9 +116,9 @@ const isDone = computed(() => !group.isOpen && group.lines.every(({ done }) => d
           ></span>
           <span v-if="alike" class="proposed"><fraction-text :text="proposed(first)" /></span>
           <span v-else class="proposed quiet">{{ group.lines.length }} findings, each with its own proposal</span>
-          <span v-if="overtaken" class="due">Something else was read there since: decide again.</span>
+          <span v-if="overtaken" class="due">Read again since: decide again.</span>
           <span v-for="one in tried" :key="one" class="due">{{ one }}</span>
-          <span v-if="isDone" class="due">Done. Read it again on the walk.</span>
+          <span v-if="isDone" class="due">Done. Measure it again on the walk.</span>
         </span>
         <v-icon :icon="unfolded ? mdiChevronUp : mdiChevronDown" size="20" />
       </button>
@@ -162,8 +162,8 @@ const isDone = computed(() => !group.isOpen && group.lines.every(({ done }) => d
           <span class="quiet">{{ sayRisk(line.proposal) }}</span>
           <template v-if="session.may('set')">
             <v-btn v-if="isOpen(line)" size="small" variant="text" @click="emit('accept', [line])">Accept</v-btn>
-            <v-btn v-else size="small" variant="text" @click="emit('takeBack', [line])">Take back</v-btn>
-            <v-btn size="small" variant="text" @click="emit('otherwise', [line])">Otherwise</v-btn>
+            <v-btn v-else size="small" variant="text" @click="emit('takeBack', [line])">Undo</v-btn>
+            <v-btn size="small" variant="text" @click="emit('otherwise', [line])">Override</v-btn>
           </template>
         </li>
       </ul>
@@ -178,17 +178,17 @@ const isDone = computed(() => !group.isOpen && group.lines.every(({ done }) => d
         class="quiet"
       >
         {{ say(`action.${line.decision?.action}`) }}, by {{ line.decision?.by }} on
-        {{ shortDate(line.decision?.happened_at.slice(0, 10) ?? '')
+        {{ weekDate(line.decision?.happened_at.slice(0, 10) ?? '')
         }}{{ line.decision?.reason ? `: ${say(`override.${line.decision.reason}`)}` : ''
         }}{{ line.decision?.words ? `: “${line.decision.words}”` : ''
         }}{{ line.decision?.look_when ? `; look ${sayLook(line.decision, units)}` : '' }}
       </p>
       <div class="buttons">
         <v-btn v-if="session.may('set')" variant="outlined" @click="emit('otherwise', group.lines)">{{
-          isOne ? 'Do otherwise' : 'All otherwise'
+          isOne ? 'Override' : 'Override all'
         }}</v-btn>
         <v-btn v-if="session.may('set') && !group.isOpen" variant="outlined" @click="emit('takeBack', group.lines)"
-          >Take back</v-btn
+          >Undo</v-btn
         >
         <v-btn
           v-if="first.row > 0"

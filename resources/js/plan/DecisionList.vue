@@ -21,6 +21,10 @@ const byRow = ref(false)
 const otherwise = ref<Line[]>()
 const groups = computed(() => grouped(decisions.lines.value, byRow.value))
 const open = computed(() => decisions.lines.value.filter(isOpen))
+/** What the list of planters counts; the rest is due by the policy, or still runs. */
+const pastLimit = computed(
+  () => open.value.filter(({ verdict }) => verdict === 'change' || verdict === 'failed').length,
+)
 const decided = computed(() => decisions.lines.value.length - open.value.length)
 /** Only the first nine that are open have a digit. */
 const digits = computed(
@@ -72,22 +76,23 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </div>
       <p class="quiet">
         <template v-if="open.length > 0"
-          >{{ open.length }} left<template v-if="decided > 0">, {{ decided }} decided</template>.
-          {{ atLeast(decide.open) }} in parts, {{ hours(decide.open.minutes) }} with shared access counted
-          once.</template
+          >{{ open.length }} left<template v-if="pastLimit < open.length"
+            >, {{ pastLimit }} of them past the limit</template
+          ><template v-if="decided > 0">, {{ decided }} decided</template>. {{ atLeast(decide.open) }} in parts,
+          {{ hours(decide.open.minutes) }}, shared access counted once.</template
         >
         <template v-else-if="decided > 0"
           >All {{ decided }} decided: {{ atLeast(decide.decided) }} in parts, {{ hours(decide.decided.minutes) }} of
-          work. <router-link :to="{ name: 'store' }">To the parts</router-link></template
+          work. <router-link :to="{ name: 'store' }">Go to parts</router-link></template
         >
       </p>
     </header>
     <p v-if="!decide.walk" class="pad">
-      There is no walk for {{ decide.season }} yet. Start one, and what it finds is decided here.
-      <router-link :to="{ name: 'walk', params: { planter: planterId } }">To the walk</router-link>
+      No walk for {{ decide.season }} yet. Start one; its findings come here.
+      <router-link :to="{ name: 'walk', params: { planter: planterId } }">Go to the walk</router-link>
     </p>
     <p v-else-if="groups.length === 0" class="pad">
-      Nothing was found that is not sound, and the policy asks for nothing.
+      Nothing to decide. All findings are sound and the policy asks for nothing.
     </p>
     <ul>
       <decision-group

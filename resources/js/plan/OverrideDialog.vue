@@ -25,9 +25,9 @@ const acres = ref<number | null>(null)
 const isOther = computed(() => lines.some(({ proposal }) => proposal.action !== action.value))
 const missing = computed(() => {
   if (isOther.value && reason.value === undefined && words.value.trim() === '')
-    return 'Say why: choose a reason, or use your own words.'
+    return 'Choose a reason, or write your own.'
   if (action.value === 'carry_over' && look.value === 'acres' && acres.value === null)
-    return 'Give the acre figure of the season at which to look again.'
+    return 'Enter at how many acres of the season to look again.'
   return ''
 })
 const tried = ref(false)
@@ -47,7 +47,7 @@ function choose(): void {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="620" aria-label="Do otherwise" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" max-width="620" aria-label="Override" @update:model-value="emit('close')">
     <form class="sheet asks" novalidate @submit.prevent="choose">
       <h2>{{ sayRows(lines.map(({ row }) => row)) }}: {{ sayCheck(first).toLowerCase() }}</h2>
       <p class="quiet">Proposed: {{ say(`action.${first.proposal.action}`) }}.</p>
@@ -60,7 +60,7 @@ function choose(): void {
         <h3>Look again</h3>
         <div class="choices" role="group" aria-label="Look again">
           <button v-for="one in looks" :key="one" type="button" :aria-pressed="look === one" @click="look = one">
-            {{ one === 'acres' ? 'at an acre figure' : say(`look.${one}`) }}
+            {{ one === 'acres' ? 'at this many acres' : say(`look.${one}`) }}
           </button>
         </div>
         <number-field
@@ -87,7 +87,7 @@ function choose(): void {
           </button>
         </div>
       </template>
-      <v-text-field v-model="words" :label="isOther ? 'Or in your own words' : 'A word about it'" maxlength="300" />
+      <v-text-field v-model="words" :label="isOther ? 'Or write your own' : 'Note (optional)'" maxlength="300" />
       <p v-if="tried && missing" class="change" role="alert">{{ missing }}</p>
       <div class="buttons">
         <v-btn type="submit" color="primary" size="large">Decide</v-btn>

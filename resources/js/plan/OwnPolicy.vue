@@ -2,14 +2,15 @@
 import { reactive } from 'vue'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
-import type { Policies, Slot, SlotRule } from '@/api/types'
+import type { Shop, Slot, SlotRule } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
 import { useSend } from '@/composables/useSend'
 import { say, wordsOf } from '@/words'
 
 /** The shop's own policy: for each kind of part when it is changed, how much of it together, and with what. */
-const { own, slots } = defineProps<{ own: Policies['own']; slots: Slot[] }>()
+const { shop, slots } = defineProps<{ shop: Shop; slots: Slot[] }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
+const seen = shop.versions.own_policy ?? ''
 const whens = wordsOf('when') as SlotRule['when'][]
 const scopes = wordsOf('scope') as NonNullable<SlotRule['scope']>[]
 const { send, refusal, busy } = useSend()
@@ -24,7 +25,7 @@ type Typed = {
 }
 const rules = reactive(
   slots.map((slot): Typed => {
-    const rule = own[slot]
+    const rule = shop.own_policy[slot]
     return {
       slot,
       when: rule?.when ?? '',
@@ -53,7 +54,8 @@ async function save(): Promise<void> {
     }),
   )
   const taken = await send(async () => {
-    queries.setQueryData(keys.shop, await body(api.PATCH('/api/workshop', { body: { own_policy } })))
+    const sent = { own_policy, seen: { own_policy: seen } }
+    queries.setQueryData(keys.shop, await body(api.PATCH('/api/workshop', { body: sent })))
   })
   if (taken) emit('saved')
 }
@@ -64,8 +66,8 @@ async function save(): Promise<void> {
     <form class="sheet asks" novalidate @submit.prevent="save">
       <h2>Your own policy</h2>
       <p class="quiet">
-        What has no rule goes by its limit, and what is past its limit is changed under every rule. A planter on which
-        your policy was chosen keeps the rules of that day until it is chosen again.
+        Parts without a rule are changed at their limit. Parts past their limit are always changed. A planter keeps the
+        rules from the day you chose this policy until you choose it again.
       </p>
       <table>
         <thead>
@@ -74,8 +76,8 @@ async function save(): Promise<void> {
             <th scope="col">Changed</th>
             <th scope="col">Share gone, %</th>
             <th scope="col">How much</th>
-            <th scope="col">Along with it</th>
-            <th scope="col">Looks a season</th>
+            <th scope="col">Changed together with</th>
+            <th scope="col">Checks per season</th>
           </tr>
         </thead>
         <tbody>
@@ -83,7 +85,7 @@ async function save(): Promise<void> {
             <th scope="row">{{ say(`slot.${rule.slot}`) }}</th>
             <td>
               <select v-model="rule.when" :aria-label="`${say(`slot.${rule.slot}`)}, changed`">
-                <option value="">by its limit</option>
+                <option value="">at its limit</option>
                 <option v-for="when in whens" :key="when" :value="when">{{ say(`when.${when}`) }}</option>
               </select>
             </td>
@@ -113,7 +115,7 @@ async function save(): Promise<void> {
                 :disabled="rule.when === ''"
                 :aria-label="`${say(`slot.${rule.slot}`)}, along with it`"
               >
-                <option :value="undefined">nothing more</option>
+                <option :value="undefined">nothing else</option>
                 <option v-for="slot in slots.filter((of) => of !== rule.slot)" :key="slot" :value="slot">
                   {{ say(`slot.${slot}`) }}
                 </option>
@@ -135,7 +137,7 @@ async function save(): Promise<void> {
       <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
       <div class="actions">
         <v-btn variant="text" @click="emit('close')">Back</v-btn>
-        <v-btn type="submit" color="primary" :loading="busy">Save the policy</v-btn>
+        <v-btn type="submit" color="primary" :loading="busy">Save policy</v-btn>
       </div>
     </form>
   </v-dialog>

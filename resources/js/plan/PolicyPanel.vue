@@ -2,9 +2,11 @@
 import { v7 as uuid } from 'uuid'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { api, body } from '@/api/client'
-import { keys, queries, refreshPlan } from '@/api/queries'
+import { keys, queries, refreshPlan, useShop } from '@/api/queries'
 import { usePolicies } from '@/plan/queries'
 import type { PolicyLine } from '@/api/types'
+import DropMenu from '@/components/DropMenu.vue'
+import MenuLine from '@/components/MenuLine.vue'
 import { useMoney } from '@/composables/useMoney'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
@@ -25,6 +27,7 @@ const { money, wholeMoney } = useMoney()
 const { area, length } = useUnits()
 const { send, refusal, busy } = useSend()
 const isSetting = ref(false)
+const shop = useShop(isSetting)
 
 function told(line: PolicyLine): string {
   const most = [...line.parts].sort((a, b) => b.count - a.count)[0]
@@ -33,7 +36,7 @@ function told(line: PolicyLine): string {
     `${line.hours} h`,
     `${Math.round(10 * line.stops) / 10} stops`,
     `depth lost ${length(line.lost_worst)}, mean ${length(line.lost_mean)}`,
-    line.waste >= 0.5 ? `${wholeMoney(line.waste)} thrown away` : '',
+    line.waste >= 0.5 ? `${wholeMoney(line.waste)} of life wasted` : '',
     line.unpriced > 0 ? `at least: ${line.unpriced} parts without a price` : '',
   ]
     .filter(Boolean)
@@ -64,16 +67,16 @@ async function saved(): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet panel" aria-label="What each policy would cost">
+  <section class="sheet panel" aria-label="What each policy costs">
     <header>
-      <h2>What each policy would cost</h2>
+      <h2>What each policy costs</h2>
       <p class="quiet">
         <template v-if="table"
           >{{ policies?.seasons }} {{ policies?.seasons === 1 ? 'season' : 'seasons' }}, {{ area(table.acres) }} each,
           this planter’s own wear · per season</template
         >
       </p>
-      <div class="segments" role="group" aria-label="Seasons played">
+      <div class="segments" role="group" aria-label="Seasons to simulate">
         <button
           v-for="count in [1, 3, 5] as const"
           :key="count"
@@ -85,13 +88,11 @@ async function saved(): Promise<void> {
         </button>
       </div>
     </header>
-    <p v-if="query.isLoading.value" class="quiet">Playing the seasons…</p>
-    <p v-else-if="query.error.value" class="quiet">
-      What policies cost is worked out by the server: it is there again with the signal.
-    </p>
+    <p v-if="query.isLoading.value" class="quiet">Simulating …</p>
+    <p v-else-if="query.error.value" class="quiet">Policy costs need a signal.</p>
     <p v-else-if="policies && !table">
       Say in <router-link :to="{ name: 'season', params: { planter: planterId } }">Season</router-link> how many acres
-      are planned, and Ustrel plays the policies on them.
+      are planned to compare policies.
     </p>
     <template v-if="table">
       <div class="axis" aria-hidden="true">
@@ -101,14 +102,14 @@ async function saved(): Promise<void> {
       </div>
       <ul>
         <li v-for="line in table.lines" :key="line.school" :class="{ chosen: policies?.school === line.school }">
-          <v-menu :disabled="!session.may('set')">
-            <template #activator="{ props: opener }">
+          <drop-menu>
+            <template #button="opens">
               <button
                 type="button"
                 class="policy"
-                v-bind="opener"
+                v-bind="session.may('set') ? opens : {}"
                 :disabled="busy"
-                :aria-label="`${say(`school.${line.school}`)}: ${money(line.p50)} a season in the middle${policies?.school === line.school ? ', chosen' : ''}`"
+                :aria-label="`${say(`school.${line.school}`)}: ${money(line.p50)} a season, median${policies?.school === line.school ? ', chosen' : ''}`"
               >
                 <span class="name">
                   <strong>{{ say(`school.${line.school}`) }}</strong>
@@ -135,16 +136,14 @@ async function saved(): Promise<void> {
                 <span class="told quiet">{{ told(line) }}</span>
               </button>
             </template>
-            <v-list>
-              <v-list-item title="Choose for this planter" @click="choose(line.school, null)" />
-              <v-list-item
-                v-for="slot in slots"
-                :key="slot"
-                :title="`Only for each ${say(`slot.${slot}`)}`"
-                @click="choose(line.school, slot)"
-              />
-            </v-list>
-          </v-menu>
+            <menu-line title="Choose for this planter" @click="choose(line.school, null)" />
+            <menu-line
+              v-for="slot in slots"
+              :key="slot"
+              :title="`Only for each ${say(`slot.${slot}`)}`"
+              @click="choose(line.school, slot)"
+            />
+          </drop-menu>
         </li>
       </ul>
       <div class="says">
@@ -159,29 +158,29 @@ async function saved(): Promise<void> {
           >
         </p>
         <p v-if="table.thin.length > 0" class="quiet">
-          Little is on record of {{ table.thin.map((slot) => say(`slot.${slot}`)).join(', ') }}: nominal lives are
-          taken, wide.
+          Few readings of {{ table.thin.map((slot) => say(`slot.${slot}`)).join(', ') }}: typical lives are used, with
+          wide ranges.
         </p>
         <p v-if="table.without_rate || table.without_stop_cost" class="due">
           {{
             table.without_rate && table.without_stop_cost
-              ? 'Neither an hour’s work nor a stop has a price'
+              ? 'Work and stops have no price'
               : table.without_rate
-                ? 'An hour’s work has no price'
+                ? 'Work has no price'
                 : 'A stop has no price'
           }}
-          yet: it counts as nothing here.
+          yet, so they count as zero here.
           <router-link :to="{ name: 'shop' }">Set it</router-link>
         </p>
         <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
         <v-btn v-if="session.may('set')" variant="outlined" @click="isSetting = true">{{
-          Object.keys(policies?.own ?? {}).length > 0 ? 'Change your own policy' : 'Make a policy of your own'
+          Object.keys(policies?.own ?? {}).length > 0 ? 'Edit your own policy' : 'Create your own policy'
         }}</v-btn>
       </div>
     </template>
     <own-policy
-      v-if="isSetting && policies"
-      :own="policies.own"
+      v-if="isSetting && shop.data.value"
+      :shop="shop.data.value"
       :slots="slots"
       @saved="saved"
       @close="isSetting = false"

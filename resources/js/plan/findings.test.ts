@@ -89,9 +89,9 @@ describe('what there is to decide', () => {
     expect(sayWhy({ why: 'shims_out', by: { value: 1, unit: 'shim' }, to: { value: 50.8, unit: 'mm' } }, 'in')).toBe(
       'take one shim out on each side; contact then about 2 in',
     )
-    expect(sayRisk(proposal)).toBe('58 % to go wrong if left')
-    expect(sayRisk({ ...proposal, chance: 0.999 })).toBe('over 99 % to go wrong if left')
-    expect(sayRisk({ ...proposal, stops: true })).toBe('must: the row cannot run')
+    expect(sayRisk(proposal)).toBe('risk if left: about 3 in 5 (58%)')
+    expect(sayRisk({ ...proposal, chance: 0.999 })).toBe('risk if left: almost certain (over 99%)')
+    expect(sayRisk({ ...proposal, stops: true })).toBe('must do: the row cannot run')
     expect(sayRisk({ ...proposal, chance: null })).toBe('')
     expect(sayRisk({ ...proposal, chance: 1, doubted: true })).toContain('measure again')
   })

@@ -1,3 +1,4 @@
+import { sayOdds } from '@/measure/odds'
 import type { Decision, DecisionEntry, Proposal, ToDecide } from '@/api/types'
 import { placeKey } from '@/api/types'
 import type { Units } from '@/measure/length'
@@ -75,17 +76,16 @@ export function sayParts(parts: Proposal['parts']): string {
 }
 
 export function sayLook({ look_when, look_acres }: Pick<Decision, 'look_when' | 'look_acres'>, units: Units): string {
-  return look_when === null || look_when === undefined
+  return look_when === null
     ? ''
     : say(`look.${look_when}`, { acres: look_acres == null ? '' : printArea(look_acres, units) })
 }
 
 /** The risk if it is left, in words; empty where nobody can tell. */
 export function sayRisk({ chance, stops, thin, doubted, left }: Proposal): string {
-  if (stops) return 'must: the row cannot run'
-  if (doubted) return 'past its limit, but the other readings disagree: measure again'
+  if (stops) return 'must do: the row cannot run'
+  if (doubted) return 'past its limit, but other readings disagree: measure again'
   if (chance === null) return ''
-  const percent = chance < 0.005 ? 'under 1' : chance > 0.995 ? 'over 99' : String(Math.round(100 * chance))
-  const stands = left !== null && left > 0 ? ` (${left} were left before)` : ''
-  return `${percent} % to go wrong if left${thin ? ', thin' : ''}${stands}`
+  const stands = left !== null && left > 0 ? ` (${left} left before)` : ''
+  return `risk if left: ${sayOdds(chance)}${thin ? ', few readings' : ''}${stands}`
 }

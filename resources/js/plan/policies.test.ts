@@ -22,10 +22,10 @@ describe('the money axis', () => {
 
   it('says of whose share it speaks', () => {
     const turn = { of: 'share' as const, factor: 0.68, school: 'like_new' as const, by: 'like_new' as const }
-    expect(sayTurn(turn)).toBe('would be cheapest at a share of 68 %.')
-    expect(sayTurn({ ...turn, by: 'own' })).toBe('would be cheapest if Yours went at a share of 68 %.')
+    expect(sayTurn(turn)).toBe('would be cheapest at a share of 68%.')
+    expect(sayTurn({ ...turn, by: 'own' })).toBe('would be cheapest if Yours went at a share of 68%.')
     expect(sayTurn({ of: 'stop_cost', factor: 3.1, school: 'like_new', by: null })).toBe(
-      'would be cheapest if a stop cost 310 % of what it does.',
+      'would be cheapest if a stop cost 310% of what it does.',
     )
   })
 })

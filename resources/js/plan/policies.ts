@@ -28,7 +28,7 @@ export const nearestTurns = ({ turns }: Table): Table['turns'] =>
     )
     .slice(0, 3)
 
-/** As `would be cheapest if a stop cost 310 % of what it does.` */
+/** As `would be cheapest if a stop cost 310% of what it does.` */
 export function sayTurn({ of, factor, school, by }: Turn): string {
   const percent = Math.round(100 * factor)
   if (of !== 'share' || by === null) return say(`turn.${of}`, { percent })

@@ -16,7 +16,7 @@ const choices = computed(() => result.columns.map((title, value) => ({ title, va
       v-for="{ field, needed } in result.fields"
       :key="field"
       v-model="columns[field]"
-      :label="`${say(`import.field.${field}`)}${needed ? '' : ' (if there is one)'}`"
+      :label="`${say(`import.field.${field}`)}${needed ? '' : ' (optional)'}`"
       :items="choices"
       clearable
       density="compact"
@@ -26,7 +26,7 @@ const choices = computed(() => result.columns.map((title, value) => ({ title, va
       label="Dates such as 3/4/2025"
       density="compact"
       :items="[
-        { value: 'auto', title: 'only where there is no doubt' },
+        { value: 'auto', title: 'only if unambiguous' },
         { value: 'dmy', title: 'day first: 3 April' },
         { value: 'mdy', title: 'month first: 4 March' },
       ]"

@@ -25,7 +25,7 @@ vi.mock('./imports', async (original) => ({
   follow: (_: number, first: ImportNow, onProgress: (now: ImportNow) => void) => {
     onProgress(first)
     if (first.result !== null) return Promise.resolve(first)
-    return new Promise((end) => (server.end = end as (over: unknown) => void))
+    return new Promise((end) => (server.end = end))
   },
   cancel: (_: number, { id }: Import) => Promise.resolve(server.stopped.push(id)),
 }))
@@ -118,16 +118,16 @@ describe('an import', () => {
     expect((await press('Import the 3 good lines')).mode).toBe('good')
   })
 
-  it('names good lines that are hard to believe, and leaves them out at a press', async () => {
+  it('names good lines that are unlikely, and leaves them out at a press', async () => {
     const doubts = [
       line(3, 'That is 1 1/4 in larger than new (15 in).'),
       line(9, 'That is 1/2 in larger than new (15 in).'),
     ]
     server.answers = [result({ doubtful: 2, doubts }), result({ good: 2 }), result({ good: 2, kept: 2, done: true })]
     const { press, says } = await screen()
-    expect(says()).toContain('2 good lines are hard to believe, and come in unless left out')
+    expect(says()).toContain('2 good lines are unlikely, and come in unless left out')
     expect((await press('Leave these out')).leaveOut).toEqual([3, 9])
-    expect(says()).not.toContain('hard to believe')
+    expect(says()).not.toContain('unlikely')
     expect(await press('Import all 2 lines')).toMatchObject({ mode: 'whole', leaveOut: [3, 9] })
     expect(says()).toContain('2 good lines kept')
   })
@@ -143,7 +143,7 @@ describe('an import', () => {
     server.answers = [result({ good: 0, kept: 0, missing: ['date'], has_header: false })]
     const { wrapper, says } = await screen()
     expect(says()).toContain('Choose a column for: Date.')
-    expect(says()).toContain('no line of column names')
+    expect(says()).toContain('no headings')
     const take = wrapper.findAll('button').find((one) => one.text() === 'Import all 0 lines')
     expect(take?.attributes('disabled')).toBeDefined()
   })
@@ -160,12 +160,12 @@ describe('an import', () => {
     const { press, says } = await screen(null)
     imports.value = [over({ state: 'taking' }, null).import]
     await flushPromises()
-    expect(says()).toContain('Others can work on the planter meanwhile.')
+    expect(says()).toContain('The import continues if you leave this page.')
     await press('Stop')
     expect(server.stopped).toEqual([7])
     server.end?.(over({ state: 'cancelled', kept: 4000 }, null))
     await flushPromises()
-    expect(says()).toContain('Stopped. 4,000 lines are on record and stay there.')
+    expect(says()).toContain('Stopped. 4,000 lines were imported and stay.')
     imports.value = [over({ state: 'cancelled', kept: 4000 }, null).import]
     await flushPromises()
     expect(says()).toContain('4,000 lines kept, then stopped')

@@ -37,8 +37,8 @@ const before = computed(() => (imports.value ?? []).filter((one) => isOver(one))
 
 const progressText = computed(() => {
   const lines = running.value?.progress?.lines
-  if (lines === undefined) return running.value?.import.state === 'waiting' ? 'Waits for its turn …' : 'Reading …'
-  const done = running.value?.import.state === 'taking' ? 'taken in' : 'looked at'
+  if (lines === undefined) return running.value?.import.state === 'waiting' ? 'Waiting …' : 'Reading …'
+  const done = running.value?.import.state === 'taking' ? 'imported' : 'checked'
   return `${lines.toLocaleString('en')} lines ${done}`
 })
 
@@ -70,9 +70,9 @@ async function show(over: ImportNow): Promise<void> {
     await Promise.all([refreshRecord(planterId), queries.invalidateQueries({ queryKey: keys.imports(planterId) })])
   }
   const { kept } = over.import
-  const stays = kept > 0 ? ` ${kept.toLocaleString('en')} lines are on record and stay there.` : ''
+  const stays = kept > 0 ? ` ${kept.toLocaleString('en')} lines were imported and stay.` : ''
   if (over.import.state === 'cancelled' && over.import.mode !== 'preview') {
-    problem.value = `Stopped.${stays} To go on, choose the file again: nothing comes twice.`
+    problem.value = `Stopped.${stays} To continue, choose the file again. Nothing is imported twice.`
   }
   if (over.refused !== null) problem.value = over.refused + stays
   if (over.result === null) return
@@ -141,7 +141,7 @@ function chooseKind(chosen: ImportKind): void {
     <div class="import">
       <section class="sheet">
         <h1>Import into {{ face?.planter.name }}</h1>
-        <div class="segments" role="group" aria-label="What the file holds">
+        <div class="segments" role="group" aria-label="File contains">
           <button v-for="one in KINDS" :key="one" type="button" :aria-pressed="kind === one" @click="chooseKind(one)">
             {{ say(`import.kind.${one}`) }}
           </button>
@@ -151,8 +151,7 @@ function chooseKind(chosen: ImportKind): void {
           <input type="file" accept=".csv,.txt,text/csv,text/plain" @change="choose" />
         </label>
         <p class="quiet">
-          Commas, semicolons or tabs, decimal points or commas, as your program saves it. Nothing is kept before you say
-          so.
+          Commas, semicolons or tabs, decimal points or commas. Nothing is imported until you confirm.
         </p>
         <p v-if="problem" class="change" role="alert">{{ problem }}</p>
         <template v-if="busy">
@@ -168,14 +167,14 @@ function chooseKind(chosen: ImportKind): void {
             <v-btn v-if="running" variant="outlined" @click="stop">Stop</v-btn>
           </div>
           <p v-if="running && running.import.mode !== 'preview'" class="quiet">
-            It goes on when this page is left. Others can work on the planter meanwhile.
+            The import continues if you leave this page.
           </p>
         </template>
       </section>
       <template v-if="result">
         <section v-if="!result.done" :class="['sheet', { last: result.missing.length === 0 }]">
-          <h2>Which column is what</h2>
-          <p v-if="!result.has_header" class="quiet">The file has no line of column names; its columns are numbered.</p>
+          <h2>Match columns</h2>
+          <p v-if="!result.has_header" class="quiet">The file has no headings, so columns are numbered.</p>
           <p v-if="result.missing.length > 0" class="change" role="alert">
             Choose a column for: {{ result.missing.map((field) => say(`import.field.${field}`)).join(', ') }}.
           </p>
@@ -184,21 +183,21 @@ function chooseKind(chosen: ImportKind): void {
         </section>
         <section class="sheet">
           <h2 v-if="result.done">Imported</h2>
-          <h2 v-else>What it holds</h2>
+          <h2 v-else>Preview</h2>
           <p v-if="result.already && !result.done" class="watch" role="status">
-            This very file was imported on {{ dateAndTime(result.already.imported_at) }} by
-            {{ result.already.imported_by }}. What is on record already does not come twice.
+            This file was imported on {{ dateAndTime(result.already.imported_at) }} by {{ result.already.imported_by }}.
+            Lines already imported are skipped.
           </p>
           <p>
             <strong>{{ result.done ? result.kept : result.good }}</strong> good {{ result.good === 1 ? 'line' : 'lines'
             }}{{ result.done ? ' kept' : ''
-            }}<template v-if="result.known > 0">, {{ result.known }} on record already</template>,
-            <strong>{{ result.bad }}</strong> with something wrong.
+            }}<template v-if="result.known > 0">, {{ result.known }} already imported</template>,
+            <strong>{{ result.bad }}</strong> with problems.
           </p>
           <line-list :lines="result.errors" />
           <template v-if="result.doubtful > 0 && !result.done">
             <h3>
-              {{ result.doubtful }} good {{ result.doubtful === 1 ? 'line is' : 'lines are' }} hard to believe, and
+              {{ result.doubtful }} good {{ result.doubtful === 1 ? 'line is' : 'lines are' }} unlikely, and
               {{ result.doubtful === 1 ? 'comes' : 'come' }} in unless left out
             </h3>
             <line-list :lines="result.doubts" />
@@ -232,7 +231,7 @@ function chooseKind(chosen: ImportKind): void {
             }"
             color="primary"
           >
-            See them
+            Show them
           </v-btn>
         </section>
       </template>
@@ -244,7 +243,7 @@ function chooseKind(chosen: ImportKind): void {
             <span class="quiet">
               {{ one.kept.toLocaleString('en') }} {{ one.kept === 1 ? 'line' : 'lines' }} kept<template
                 v-if="one.state !== 'done'"
-                >, then {{ one.state === 'cancelled' ? 'stopped' : 'given up' }}</template
+                >, then {{ one.state === 'cancelled' ? 'stopped' : 'stopped' }}</template
               >, {{ dateAndTime(one.imported_at) }}, {{ one.imported_by }}
             </span>
           </li>

@@ -83,7 +83,7 @@ describe('a file on its way', () => {
       () => {},
       () => true,
     )
-    const said = expect(over).rejects.toThrow('goes on with the file by itself')
+    const said = expect(over).rejects.toThrow('The import continues there')
     await vi.runAllTimersAsync()
     await said
     server.asked.length = 0

@@ -81,9 +81,7 @@ export async function follow(
       missed = 0
     } catch (error) {
       if ((error instanceof Refusal && error.status < 500) || ++missed >= MOST_MISSED)
-        throw new Error(
-          'The server does not answer. It goes on with the file by itself; come back to see how far it is.',
-        )
+        throw new Error('The server does not answer. The import continues there; check back later.')
     }
   }
   return now

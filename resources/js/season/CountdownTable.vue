@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import type { Deadline, Season } from '@/api/types'
 import { useDays } from '@/composables/useDays'
-import { dayAndMonth } from '@/dates'
+import { weekDate } from '@/dates'
 import { useSession } from '@/session'
 import { say } from '@/words'
 import { daysBetween, type Typed, weeksOf } from './season'
@@ -38,10 +38,10 @@ const when = ({ due: by, latest_start: start, done, late: isLate }: Deadline) =>
   done
     ? 'done'
     : start === null
-      ? `by ${dayAndMonth(by)}`
+      ? `by ${weekDate(by)}`
       : start === by
-        ? `by ${dayAndMonth(by)}`
-        : `${isLate ? 'was to begin' : 'begin by'} ${dayAndMonth(start)}`
+        ? `by ${weekDate(by)}`
+        : `${isLate ? 'should have started' : 'start by'} ${weekDate(start)}`
 
 function add(): void {
   if (title.value.trim() === '' || due.value === '') return
@@ -60,18 +60,19 @@ function add(): void {
         ><strong>{{ late }} late</strong></span
       >
       <span v-if="season.finish?.p50" class="quiet"
-        >done by {{ dayAndMonth(season.finish.p50) }}, {{ season.finish.p10 ? dayAndMonth(season.finish.p10) : '…' }} to
-        {{ season.finish.p90 ? dayAndMonth(season.finish.p90) : 'out of sight' }}</span
+        >planting done about {{ weekDate(season.finish.p50) }} (8 years in 10:
+        {{ season.finish.p10 ? weekDate(season.finish.p10) : '…' }} to
+        {{ season.finish.p90 ? weekDate(season.finish.p90) : 'too late to tell' }})</span
       >
       <v-btn
         v-if="session.may('set') && season.planting_start && !adding"
         class="more"
         variant="text"
         @click="adding = true"
-        >Add something of your own</v-btn
+        >Add an item</v-btn
       >
       <a v-if="season.planting_start" class="ics" :href="`/api/planters/${planterId}/season/countdown.ics`" download
-        >Into a calendar</a
+        >Add to calendar</a
       >
     </div>
     <ol v-if="line">
@@ -114,9 +115,9 @@ function add(): void {
       </li>
     </ol>
     <div v-if="adding" class="add">
-      <input v-model="title" aria-label="Something of your own" placeholder="Something of your own" maxlength="120" />
+      <input v-model="title" aria-label="Your own item" placeholder="Your own item" maxlength="120" />
       <input v-model="due" type="date" aria-label="Due on" />
-      <v-btn variant="outlined" :disabled="title.trim() === '' || due === ''" @click="add">Add it</v-btn>
+      <v-btn variant="outlined" :disabled="title.trim() === '' || due === ''" @click="add">Add</v-btn>
     </div>
   </section>
 </template>

@@ -18,6 +18,7 @@ const { planterId, season, refusal } = defineProps<{
 const form = defineModel<Typed>('form', { required: true })
 const session = useSession()
 const { area, areaUnit } = useUnits()
+// words: soil, residue, tillage
 const kinds = ['soil', 'residue', 'tillage'] as const
 const wider = ref(false)
 const { send, refusal: unread, busy } = useSend()
@@ -58,11 +59,11 @@ async function read(event: Event): Promise<void> {
         >{{ form.fields.length }} {{ form.fields.length === 1 ? 'field' : 'fields' }}, {{ area(sum) }}</span
       >
       <button type="button" class="link" :aria-pressed="wider" @click="wider = !wider">
-        {{ wider ? 'Without ground and seed' : 'With ground and seed' }}
+        {{ wider ? 'Hide ground and seed' : 'Show ground and seed' }}
       </button>
     </div>
     <p v-if="form.fields.length === 0" class="quiet">
-      Add the fields of the season: with them come the days to plant, the fills, and the seed.
+      Add this season’s fields. Ustrel works out planting days, fills and seed from them.
     </p>
     <div v-else class="scroll">
       <table>
@@ -76,7 +77,7 @@ async function read(event: Event): Promise<void> {
               <th v-for="kind in kinds" :key="kind" scope="col">{{ say(`ground.${kind}`) }}</th>
               <th scope="col">Seed</th>
             </template>
-            <th scope="col"><span class="sr-only">Take out</span></th>
+            <th scope="col"><span class="sr-only">Remove</span></th>
           </tr>
         </thead>
         <tbody>
@@ -118,7 +119,7 @@ async function read(event: Event): Promise<void> {
             <template v-if="wider">
               <td v-for="kind in kinds" :key="kind">
                 <select v-model="field[kind]" :aria-label="`${say(`ground.${kind}`)} of field ${at + 1}`">
-                  <option :value="null">not said</option>
+                  <option :value="null">not set</option>
                   <option v-for="one in wordsOf(kind)" :key="one" :value="one">{{ say(`${kind}.${one}`) }}</option>
                 </select>
               </td>
@@ -128,7 +129,7 @@ async function read(event: Event): Promise<void> {
               <button
                 type="button"
                 class="out"
-                :aria-label="`Take field ${at + 1} out`"
+                :aria-label="`Remove field ${at + 1}`"
                 @click="form.fields.splice(at, 1)"
               >
                 ×
@@ -143,11 +144,9 @@ async function read(event: Event): Promise<void> {
       <v-btn variant="outlined" @click="form.fields.push(emptyField())">Add a field</v-btn>
       <v-btn v-if="season.fields_before.length > 0" variant="outlined" @click="copy">Copy last season’s fields</v-btn>
       <label class="file"
-        ><input type="file" accept=".csv,text/csv" :disabled="busy" @change="read" /><span
-          >From a table (CSV)</span
-        ></label
+        ><input type="file" accept=".csv,text/csv" :disabled="busy" @change="read" /><span>Import CSV</span></label
       >
-      <a v-if="season.fields.length > 0" :href="`/api/planters/${planterId}/season/fields.csv`" download>As a table</a>
+      <a v-if="season.fields.length > 0" :href="`/api/planters/${planterId}/season/fields.csv`" download>Export CSV</a>
     </div>
   </section>
 </template>

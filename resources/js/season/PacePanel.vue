@@ -6,7 +6,7 @@ import type { Season } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
 import { useMoney } from '@/composables/useMoney'
 import { useUnits } from '@/composables/useUnits'
-import { shortDate } from '@/dates'
+import { weekDate } from '@/dates'
 import { SPEED_UNIT, speedText } from '@/measure/area'
 import type { Typed } from './season'
 
@@ -34,32 +34,32 @@ const claimed = computed(() =>
   speed.value === undefined
     ? ''
     : speed.value === null
-      ? 'not at any speed: the fills alone take longer'
+      ? 'not possible at any speed: fills alone take longer'
       : `needs ${speedText(speed.value, units.value)} ${SPEED_UNIT[units.value].name}`,
 )
 /** Of the fields as they are typed: a tank belongs to one of them, or to all. */
 const crops = computed(() => [...new Set(form.value.fields.map(({ crop }) => crop.trim()).filter((crop) => crop))])
 const cropsOf = (own: string) => [...new Set([...crops.value, ...(own ? [own] : [])])]
 const chance = computed(() =>
-  season.in_window === null ? '' : `${Math.round(100 * season.in_window)} % to be done in the window`,
+  season.in_window === null ? '' : `${Math.round(100 * season.in_window)}% chance to finish in the window`,
 )
 </script>
 
 <template>
   <section class="sheet pace" aria-label="Pace and dates">
-    <h2>When it is done</h2>
+    <h2>Finish</h2>
     <p v-if="season.finish" class="answer">
-      <strong>{{ season.finish.p50 ? shortDate(season.finish.p50) : 'out of sight' }}</strong>
+      <strong>{{ season.finish.p50 ? weekDate(season.finish.p50) : 'too late to tell' }}</strong>
       <span class="quiet">
-        between {{ season.finish.p10 ? shortDate(season.finish.p10) : '…' }} and
-        {{ season.finish.p90 ? shortDate(season.finish.p90) : 'out of sight' }} in eight years of ten</span
+        between {{ season.finish.p10 ? weekDate(season.finish.p10) : '…' }} and
+        {{ season.finish.p90 ? weekDate(season.finish.p90) : 'too late to tell' }} in 8 years of 10</span
       >
       <span v-if="chance" :class="(season.in_window ?? 1) < 0.5 ? 'due' : 'quiet'">{{ chance }}</span>
     </p>
     <p class="quiet">
       {{ area(season.acres_an_hour) }}/h at that pace, {{ area(season.acres_a_day) }} on a fit day{{
-        season.days_logged > 0 ? `, as ${season.days_logged} days of the log have it` : ''
-      }}. An hour’s stop now costs {{ money(season.hour_cost) }}.
+        season.days_logged > 0 ? `, from ${season.days_logged} logged days` : ''
+      }}. One hour of delay now costs {{ money(season.hour_cost) }}.
     </p>
     <div class="pair">
       <v-text-field
@@ -120,7 +120,7 @@ const chance = computed(() =>
       />
       <number-field
         v-model="form.planned_acres"
-        :label="`Other planned ${areaUnit()}`"
+        :label="`Other ${areaUnit()}`"
         kind="area"
         :high="100_000"
         :places="1"
@@ -128,7 +128,7 @@ const chance = computed(() =>
       />
       <number-field
         v-model="claim"
-        :label="`A claimed pace, ${areaUnit()}/h`"
+        :label="`Pace claimed, ${areaUnit()}/h`"
         kind="areaAnHour"
         :low="0.1"
         :high="1000"
@@ -140,20 +140,22 @@ const chance = computed(() =>
     <h3>Fills</h3>
     <p v-for="of in season.fills" :key="of.crop ?? ''" class="quiet">
       {{ season.fills.length > 1 ? `${of.crop ?? 'No crop'}, ${area(of.of)}: fill` : 'Fill' }} every
-      {{ area(of.acres) }}, {{ of.a_day }} fills a day. Runs out first: {{ of.first
+      {{ area(of.acres) }}, {{ of.a_day }} fills a day. First to run out: {{ of.first
       }}{{
-        of.short ? `. With ${of.short.toLocaleString('en')} ${of.unit} more it would last as long as the next.` : '.'
+        of.short
+          ? `. With ${of.short.toLocaleString('en')} ${of.unit} more it would last as long as the next one.`
+          : '.'
       }}
     </p>
     <div v-for="(tank, at) in form.tanks" :key="at" class="tank">
       <input v-model="tank.name" aria-label="Box or tank" placeholder="seed, liquid" maxlength="40" />
       <number-field v-model="tank.holds" bare label="Holds" :high="1_000_000" placeholder="holds" />
       <input v-model="tank.unit" aria-label="In" placeholder="gal" maxlength="12" />
-      <number-field v-model="tank.rate" bare label="An acre takes" :high="100_000" placeholder="an acre takes" />
+      <number-field v-model="tank.rate" bare label="Per acre" :high="100_000" placeholder="per acre" />
       <button
         type="button"
         class="out"
-        :aria-label="`Take ${tank.name || 'this tank'} out`"
+        :aria-label="`Remove ${tank.name || 'this tank'} out`"
         @click="form.tanks.splice(at, 1)"
       >
         ×
@@ -170,12 +172,12 @@ const chance = computed(() =>
         @click="form.tanks.push({ name: '', holds: null, rate: null, unit: '', crop: '' })"
         >Add a box or tank</v-btn
       >
-      <label><input v-model="form.counts_fills" type="checkbox" /> Count the fills by themselves</label>
+      <label><input v-model="form.counts_fills" type="checkbox" /> Count fills separately</label>
     </div>
     <number-field
       v-if="form.counts_fills"
       v-model="form.fill_minutes"
-      label="Minutes a fill"
+      label="Minutes per fill"
       kind="minutes"
       :high="600"
       :places="1"
@@ -183,11 +185,11 @@ const chance = computed(() =>
       :error-messages="refusal?.about('fill_minutes')"
       persistent-placeholder
     />
-    <h3>What late planting costs</h3>
+    <h3>Cost of planting late</h3>
     <div class="pair">
       <number-field
         v-model="form.delay_price"
-        :label="`An acre a day late, ${currency}`"
+        :label="`Per acre and day late, ${currency}`"
         kind="money"
         :high="100_000"
         :places="2"

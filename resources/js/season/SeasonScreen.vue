@@ -74,7 +74,7 @@ async function again(): Promise<void> {
         <p v-for="one in season.said" :key="one" class="due">
           {{ say(`season_said.${one}`) }}
           <router-link v-if="one === 'no_crew' || one === 'no_rate'" :to="{ name: 'shop' }"
-            >To the shop’s figures</router-link
+            >Go to shop figures</router-link
           >
         </p>
       </header>
@@ -88,9 +88,9 @@ async function again(): Promise<void> {
       <fields-table v-model:form="form" :planter-id="planterId" :season="season" :refusal="refusal" />
       <pace-panel v-model:form="form" :planter-id="planterId" :season="season" :refusal="refusal" />
       <div v-if="session.may('set') && (isChanged || refusal || saved)" class="foot">
-        <v-btn type="submit" color="primary" size="large" :loading="busy" :disabled="!isChanged">Save the season</v-btn>
-        <v-btn v-if="isChanged" variant="text" @click="begin(season)">Undo the changes</v-btn>
-        <v-btn v-if="refusal?.status === 409" variant="outlined" @click="again">Load it again</v-btn>
+        <v-btn type="submit" color="primary" size="large" :loading="busy" :disabled="!isChanged">Save season</v-btn>
+        <v-btn v-if="isChanged" variant="text" @click="begin(season)">Discard changes</v-btn>
+        <v-btn v-if="refusal?.status === 409" variant="outlined" @click="again">Reload</v-btn>
         <refusal-list v-if="refusal" :refusal="refusal" />
         <span v-else-if="saved && !isChanged" role="status">Saved.</span>
       </div>

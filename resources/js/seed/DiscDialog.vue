@@ -48,22 +48,15 @@ async function save(): Promise<void> {
     @save="save"
     @close="emit('close')"
   >
-    <template #title>{{ disc ? disc.name : 'A disc or plate' }}</template>
+    <template #title>{{ disc ? disc.name : 'New disc or plate' }}</template>
     <v-text-field v-model="form.name" label="Name" maxlength="80" />
     <div class="pair">
       <number-field v-model="form.cells" label="Cells" required whole :low="1" :high="400" />
       <number-field v-model="form.hole" label="Hole, mm" kind="mm" :low="0.1" :high="40" :places="2" />
-      <number-field
-        v-model="form.from_size"
-        label="Meant for seed from, mm"
-        kind="mm"
-        :low="0.5"
-        :high="40"
-        :places="2"
-      />
-      <number-field v-model="form.to_size" label="up to, mm" kind="mm" :low="0.5" :high="40" :places="2" />
+      <number-field v-model="form.from_size" label="Seed size from, mm" kind="mm" :low="0.5" :high="40" :places="2" />
+      <number-field v-model="form.to_size" label="to, mm" kind="mm" :low="0.5" :high="40" :places="2" />
     </div>
-    <v-text-field v-model="form.kept_in" label="Kept in winter" maxlength="80" />
-    <template #save>Keep it</template>
+    <v-text-field v-model="form.kept_in" label="Winter storage" maxlength="80" />
+    <template #save>Save</template>
   </form-dialog>
 </template>

@@ -55,12 +55,12 @@ async function save(): Promise<void> {
     @save="save"
     @close="emit('close')"
   >
-    <template #title>{{ lot ? lot.name : 'A seed lot' }}</template>
+    <template #title>{{ lot ? lot.name : 'New seed lot' }}</template>
     <p class="caution">{{ say('caution.meter') }}</p>
     <div class="pair">
-      <v-text-field v-model="form.name" label="Lot, as in the fields" maxlength="80" />
+      <v-text-field v-model="form.name" label="Lot name" maxlength="80" />
       <v-text-field v-model="form.crop" label="Crop" maxlength="80" />
-      <number-field v-model="form.size" label="Size on average, mm" kind="mm" :low="0.5" :high="40" :places="2" />
+      <number-field v-model="form.size" label="Average size, mm" kind="mm" :low="0.5" :high="40" :places="2" />
       <v-text-field v-model="form.shape" label="Shape" maxlength="40" />
       <number-field
         v-model="form.seeds_per_unit"
@@ -86,11 +86,11 @@ async function save(): Promise<void> {
         :high="1"
         :places="3"
       />
-      <number-field v-model="form.spare" label="Spare, %" kind="share" :high="1" :places="3" />
+      <number-field v-model="form.spare" label="Extra, %" kind="share" :high="1" :places="3" />
     </div>
     <v-text-field v-model="form.treatment" label="Treatment" maxlength="120" />
-    <v-text-field v-model="form.lubricant" label="Lubricant, mix and dose by its label" maxlength="120" />
-    <template #save>Keep it</template>
+    <v-text-field v-model="form.lubricant" label="Lubricant and dose (see label)" maxlength="120" />
+    <template #save>Save</template>
   </form-dialog>
 </template>
 

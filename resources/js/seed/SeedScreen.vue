@@ -6,6 +6,7 @@ import { queries } from '@/api/queries'
 import type { Disc, SeedLot, StockMove } from '@/api/types'
 import AppBar from '@/components/AppBar.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
+import { useMarked } from '@/composables/useAsked'
 import { useMoney } from '@/composables/useMoney'
 import { useOnce } from '@/composables/useOnce'
 import MoveDialog from '@/parts/MoveDialog.vue'
@@ -25,6 +26,7 @@ const discs = computed(() => seed.data.value?.discs ?? [])
 const lot = ref<SeedLot | 'new'>()
 const disc = ref<Disc | 'new'>()
 const moving = ref<SeedLot>()
+const marked = useMarked('lot', lots)
 const again = () => queries.invalidateQueries({ queryKey: seedKey })
 
 async function move(kind: StockMove['kind'], units: number): Promise<void> {
@@ -52,7 +54,7 @@ function short(of: SeedLot): string {
     <section class="sheet scroll" aria-label="Seed lots">
       <h2>Seed lots</h2>
       <p v-if="seed.data.value && lots.length === 0" class="quiet">
-        Add each lot as it comes. Named in the fields of a season, it says how many units they take.
+        Add each lot. Choose it in the season’s fields to see how many units you need.
       </p>
       <table v-else>
         <thead>
@@ -61,13 +63,13 @@ function short(of: SeedLot): string {
             <th scope="col" class="number">On hand, units</th>
             <th scope="col" class="number">Needed</th>
             <th scope="col">Discs</th>
-            <th scope="col" class="number wide">A thousand seeds</th>
-            <th scope="col" class="number wide">An acre</th>
+            <th scope="col" class="number wide">Per 1,000 seeds</th>
+            <th scope="col" class="number wide">Per acre</th>
             <td />
           </tr>
         </thead>
         <tbody>
-          <tr v-for="of in lots" :key="of.id">
+          <tr v-for="of in lots" :id="`lot-${of.id}`" :key="of.id" :class="{ marked: marked === `${of.id}` }">
             <th scope="row">
               {{ of.name }}
               <span class="quiet">{{
@@ -76,12 +78,12 @@ function short(of: SeedLot): string {
             </th>
             <td class="number" data-label="On hand, units">
               {{ of.on_hand ?? 'not counted'
-              }}<span v-if="of.miscount" class="due"> count again: more went than was there</span>
+              }}<span v-if="of.miscount" class="due"> count again: more went out than was there</span>
             </td>
             <td class="number" data-label="Needed">
               {{ of.needed || '' }}
               <span :class="shortOf(of) ? 'due' : 'quiet'">{{ short(of) }}</span>
-              <span v-if="of.unknown > 0" class="due">{{ of.unknown }} fields without a population</span>
+              <span v-if="of.unknown > 0" class="due">{{ of.unknown }} fields without population</span>
             </td>
             <td class="fit">{{ sayFit(of, undefined, discs) }}</td>
             <td class="number wide">{{ of.price_a_thousand === null ? 'not known' : money(of.price_a_thousand) }}</td>
@@ -101,12 +103,12 @@ function short(of: SeedLot): string {
           </tr>
         </tbody>
       </table>
-      <v-btn v-if="session.may('set')" variant="outlined" size="large" @click="lot = 'new'">Add a lot</v-btn>
+      <v-btn v-if="session.may('set')" variant="outlined" size="large" @click="lot = 'new'">Add seed lot</v-btn>
     </section>
     <section class="sheet scroll" aria-label="Discs and plates">
       <h2>Discs and plates</h2>
       <p v-if="seed.data.value && discs.length === 0" class="quiet">
-        Add the shop’s discs and plates with the seed that they are meant for: then a misfit is named.
+        Add discs and plates with the seed sizes they fit. Ustrel then warns when seed and disc do not match.
       </p>
       <table v-else>
         <thead>
@@ -115,7 +117,7 @@ function short(of: SeedLot): string {
             <th scope="col" class="number">Cells</th>
             <th scope="col" class="number">Hole</th>
             <th scope="col" class="number">Seed</th>
-            <th scope="col">In winter</th>
+            <th scope="col">Winter storage</th>
             <td />
           </tr>
         </thead>
@@ -127,7 +129,7 @@ function short(of: SeedLot): string {
             <td class="number" data-label="Seed">
               {{ of.from_size === null ? 'not known' : `${of.from_size} to ${of.to_size} mm` }}
             </td>
-            <td data-label="In winter">{{ of.kept_in }}</td>
+            <td data-label="Winter storage">{{ of.kept_in }}</td>
             <td class="buttons">
               <v-btn v-if="session.may('set')" variant="text" :aria-label="`Change ${of.name}`" @click="disc = of"
                 >Change</v-btn
@@ -136,7 +138,7 @@ function short(of: SeedLot): string {
           </tr>
         </tbody>
       </table>
-      <v-btn v-if="session.may('set')" variant="outlined" size="large" @click="disc = 'new'">Add a disc</v-btn>
+      <v-btn v-if="session.may('set')" variant="outlined" size="large" @click="disc = 'new'">Add disc</v-btn>
     </section>
     <move-dialog v-if="moving" :title="moving.name" unit="units" :keep="move" @close="moving = undefined" />
     <lot-dialog v-if="lot" :lot="lot === 'new' ? undefined : lot" @saved="saved" @close="lot = undefined" />

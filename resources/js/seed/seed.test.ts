@@ -16,14 +16,10 @@ const lot = {
 } as SeedLot
 
 it('names a misfit and the disc that would do', () => {
-  expect(sayFit(lot, discs[0], discs)).toBe(
-    '7.9 mm: seed too large for it, which is meant for 3 to 5.5 mm. Popcorn would take it.',
-  )
+  expect(sayFit(lot, discs[0], discs)).toBe('7.9 mm: seed too large for it, made for 3 to 5.5 mm. Popcorn would fit.')
   expect(sayFit(lot, discs[1], discs)).toBe('7.9 mm: fits Popcorn.')
-  expect(sayFit(lot, undefined, discs)).toBe('7.9 mm: Popcorn would take it.')
-  expect(sayFit({ ...lot, size: 9.4, discs: [] }, undefined, discs)).toBe(
-    '9.4 mm: No disc of the shop is meant for it.',
-  )
+  expect(sayFit(lot, undefined, discs)).toBe('7.9 mm: Popcorn would fit.')
+  expect(sayFit({ ...lot, size: 9.4, discs: [] }, undefined, discs)).toBe('9.4 mm: You have no disc for this size.')
   expect(sayFit(undefined, discs[0], discs)).toBe('')
 })
 

@@ -9,9 +9,9 @@ export function sayFit(lot: SeedLot | undefined, disc: Disc | undefined, discs: 
   const others = fitting.filter((name) => name !== disc?.name)
   const meant = disc && takes(disc.id)
   if (meant === 'fits') return `${lot.size} mm: fits ${disc?.name}.`
-  const instead = others.length > 0 ? ` ${others.join(', ')} would take it.` : ' No disc of the shop is meant for it.'
+  const instead = others.length > 0 ? ` ${others.join(', ')} would fit.` : ' You have no disc for this size.'
   if (disc && meant)
-    return `${lot.size} mm: ${say(`takes.${meant}`)}, which is meant for ${disc.from_size} to ${disc.to_size} mm.${instead}`
+    return `${lot.size} mm: ${say(`takes.${meant}`)}, made for ${disc.from_size} to ${disc.to_size} mm.${instead}`
   return disc === undefined && discs.length > 0 ? `${lot.size} mm:${instead}` : ''
 }
 

@@ -67,10 +67,10 @@ beforeEach(() => {
 it('sends shares, millimeters and how much closer as one under 0; what is empty is as typical', async () => {
   const { type, save } = await panel()
   await type('Crop', 'Popcorn')
-  await type('Singulation', '97.5 %')
+  await type('Singulation', '97.5%')
   await type('Seeds closer', '3')
   await type('Depth wanted', '2')
-  await type('Depth off', '1/4')
+  await type('Depth error', '1/4')
   const sent = await save()
   expect(sent).toMatchObject({
     method: 'POST',
@@ -88,7 +88,7 @@ it('sends shares, millimeters and how much closer as one under 0; what is empty 
 
 it('changes one over the revision that was seen', async () => {
   const { wrapper, type, save } = await panel([milo])
-  expect(wrapper.get('li').text()).toContain('singulation 95 %, spacing -3 % to typical')
+  expect(wrapper.get('li').text()).toContain('singulation 95%, spacing -3% to typical')
   await wrapper.get('li button').trigger('click')
   await type('Singulation', '94')
   const sent = await save()

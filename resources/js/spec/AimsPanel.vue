@@ -61,13 +61,13 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet" aria-label="What counts as good">
-    <h2>What counts as good</h2>
+  <section class="sheet" aria-label="Targets">
+    <h2>Targets</h2>
     <p v-if="typical" class="quiet">
-      Typical values: singulation {{ Math.round(100 * typical.singulation) }} %, spacing within
-      {{ Math.round(100 * typical.rate_high) }} %, depth within {{ inches(typical.depth_band) }}
-      {{ units === 'mm' ? 'mm' : 'in' }}, 10 to 90 % up within {{ typical.emergence_hours }} hours, spacings scatter by
-      {{ Math.round(100 * typical.spacing_cv) }} % at most. Flat, large or pelleted seed may give only 93 to 97 %
+      Typical values: singulation {{ Math.round(100 * typical.singulation) }}%, spacing within
+      {{ Math.round(100 * typical.rate_high) }}%, depth within {{ inches(typical.depth_band) }}
+      {{ units === 'mm' ? 'mm' : 'in' }}, from 10 to 90% up within {{ typical.emergence_hours }} hours, spacing scatter
+      (CV) {{ Math.round(100 * typical.spacing_cv) }}% at most. Flat, large or pelleted seed may give only 93 to 97%
       singulation.
     </p>
     <ul v-if="told.data.value?.aims.length">
@@ -83,7 +83,7 @@ async function save(): Promise<void> {
         >
       </li>
     </ul>
-    <form v-if="session.may('set')" novalidate aria-label="What counts as good for a crop" @submit.prevent="save">
+    <form v-if="session.may('set')" novalidate aria-label="Targets for a crop" @submit.prevent="save">
       <v-text-field
         v-model="form.crop"
         label="Crop"
@@ -108,7 +108,7 @@ async function save(): Promise<void> {
       />
       <number-field
         :model-value="form.rate_low === null ? null : Math.abs(form.rate_low)"
-        label="Seeds closer by at most"
+        label="Seeds closer than set, at most"
         kind="share"
         :low="0.005"
         :high="0.3"
@@ -117,7 +117,7 @@ async function save(): Promise<void> {
       />
       <number-field
         v-model="form.rate_high"
-        label="Seeds farther by at most"
+        label="Seeds farther than set, at most"
         kind="share"
         :low="0.005"
         :high="0.3"
@@ -133,7 +133,7 @@ async function save(): Promise<void> {
       />
       <number-field
         v-model="form.depth_band"
-        :label="`Depth off by at most, ${units}`"
+        :label="`Depth error at most, ${units}`"
         kind="length"
         :low="0.5"
         :high="50"
@@ -141,7 +141,7 @@ async function save(): Promise<void> {
       />
       <number-field
         v-model="form.emergence_hours"
-        label="10 to 90 % up within"
+        label="From 10 to 90% up within"
         kind="hours"
         :low="1"
         :high="500"
@@ -149,7 +149,7 @@ async function save(): Promise<void> {
       />
       <number-field
         v-model="form.spacing_cv"
-        label="Spacings scatter by at most"
+        label="Spacing scatter (CV) at most"
         kind="share"
         :low="0.05"
         :high="1"

@@ -61,10 +61,10 @@ const asks = ({ kind, rule }: Check) => {
 
 <template>
   <section class="sheet own">
-    <h2>Checks of your own</h2>
+    <h2>Your own checks</h2>
     <p v-if="own.length === 0" class="quiet">
-      What this sheet does not ask for and you look at all the same: a clamp, a bracket, a clearance. It is then asked
-      on every walk of the planters on this sheet, judged, and kept per row.
+      Checks this sheet does not have: a clamp, a bracket, a clearance. Every walk of planters on this sheet then asks
+      for them, row by row.
     </p>
     <ul v-else>
       <li v-for="check in own" :key="check.key">
@@ -79,16 +79,16 @@ const asks = ({ kind, rule }: Check) => {
           v-if="session.may('set')"
           variant="text"
           :disabled="busy"
-          :aria-label="`Take ${check.own?.name} off`"
+          :aria-label="`Remove ${check.own?.name}`"
           @click="remove(check)"
-          >Take it off</v-btn
+          >Remove</v-btn
         >
       </li>
     </ul>
-    <div v-if="isAdding" class="adding" role="group" aria-label="A check of your own">
+    <div v-if="isAdding" class="adding" role="group" aria-label="New check">
       <v-text-field
         v-model="form.name"
-        label="What it is called, with its unit"
+        label="Name, with unit"
         placeholder="Hose clamp; spring length, cm"
         maxlength="60"
         :error-messages="refusal?.about('name')"
@@ -96,15 +96,15 @@ const asks = ({ kind, rule }: Check) => {
       />
       <v-select
         v-model="form.station"
-        label="Where it is made"
+        label="Where you are made"
         :items="stations"
         :error-messages="refusal?.about('station')"
       />
-      <v-select v-model="form.kind" label="What it asks" :items="KINDS" :error-messages="refusal?.about('kind')" />
+      <v-select v-model="form.kind" label="Type" :items="KINDS" :error-messages="refusal?.about('kind')" />
       <v-text-field
         v-if="takesLimit"
         v-model="form.limit"
-        :label="form.kind === 'at_most' ? 'Change over' : 'Change under'"
+        :label="form.kind === 'at_most' ? 'Change above' : 'Change below'"
         inputmode="decimal"
         :error-messages="refusal?.about('limit')"
         @keydown.enter.prevent="add"
@@ -112,19 +112,19 @@ const asks = ({ kind, rule }: Check) => {
       <v-text-field
         v-model="form.how"
         class="wide"
-        label="How it is made"
+        label="How to do it"
         maxlength="200"
         :error-messages="refusal?.about('how')"
         @keydown.enter.prevent="add"
       />
-      <v-checkbox v-model="form.sided" label="On the left and on the right" hide-details />
+      <v-checkbox v-model="form.sided" label="Left and right" hide-details />
       <div class="buttons">
-        <v-btn color="primary" size="large" :loading="busy" @click="add">Add it</v-btn>
+        <v-btn color="primary" size="large" :loading="busy" @click="add">Add</v-btn>
         <v-btn variant="text" size="large" @click="isAdding = false">Cancel</v-btn>
       </div>
     </div>
     <v-btn v-else-if="session.may('set')" class="start" variant="outlined" size="large" @click="isAdding = true"
-      >Add a check of your own</v-btn
+      >Add a check</v-btn
     >
     <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
   </section>

@@ -140,19 +140,13 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   <form class="form" novalidate @submit.prevent="save">
     <h1>{{ sheet.name }}</h1>
     <p v-if="!sheet.own" class="quiet">
-      Typical values, check the operator's manual. This sheet stays as it is; copy it under
+      Typical values; check the operator's manual. This sheet cannot be edited. Copy it under
       <router-link :to="{ name: 'spec-sheets' }">Spec sheets</router-link> to enter your own figures.
     </p>
     <v-text-field v-else v-model="form.name" label="Name of this sheet" :error-messages="refusal?.about('name')" />
     <div class="find">
       <v-text-field v-model="search" label="Find a check" density="compact" clearable @click:clear="search = ''" />
-      <v-checkbox
-        v-if="sheet.own"
-        v-model="onlyOwn"
-        hide-details
-        density="compact"
-        label="Only what differs from typical"
-      />
+      <v-checkbox v-if="sheet.own" v-model="onlyOwn" hide-details density="compact" label="Only my figures" />
     </div>
     <section class="sheet">
       <table>
@@ -167,7 +161,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
           />
         </tbody>
       </table>
-      <p v-if="shown.length === 0" class="quiet">No check of this sheet is called that, or differs.</p>
+      <p v-if="shown.length === 0" class="quiet">No check with this name.</p>
     </section>
     <section class="sheet bolts">
       <h2>Blade bolts</h2>
@@ -179,13 +173,13 @@ async function attempt(work: () => Promise<void>): Promise<void> {
           :items="[
             { value: 'left', title: 'the left blade' },
             { value: 'right', title: 'the right blade' },
-            { value: '', title: 'not known: see the manual' },
+            { value: '', title: 'unknown: see the manual' },
           ]"
           :error-messages="refusal?.about('threads.left_hand')"
         />
         <v-text-field
           v-model="form.threads.torque"
-          label="Torque; empty: see the manual"
+          label="Torque (empty: see the manual)"
           density="compact"
           maxlength="60"
           :error-messages="refusal?.about('threads.torque')"
@@ -198,10 +192,10 @@ async function attempt(work: () => Promise<void>): Promise<void> {
     </section>
     <own-checks v-if="sheet.own" :sheet="sheet" />
     <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
-    <p v-if="saved" role="status">Saved. Open walks of planters on this sheet are judged by it from now on.</p>
+    <p v-if="saved" role="status">Saved. Open walks on this sheet now use these figures.</p>
     <section v-if="changes" class="sheet" role="status">
       <h2>On open walks</h2>
-      <p v-if="changes.length === 0">No verdict would change.</p>
+      <p v-if="changes.length === 0">No verdict changes.</p>
       <ul v-else class="changes">
         <li v-for="(change, index) in changes" :key="index">
           {{ change.planter }}, {{ sayRow(change.row).toLowerCase() }}, {{ say(`check.${change.check}`).toLowerCase() }}
@@ -212,20 +206,18 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       </ul>
     </section>
     <div v-if="sheet.own" class="buttons">
-      <v-btn v-if="session.may('set')" type="submit" color="primary" size="large" :loading="busy"
-        >Save the figures</v-btn
-      >
-      <v-btn variant="outlined" size="large" :disabled="busy" @click="preview">What would change</v-btn>
-      <v-btn variant="outlined" size="large" :disabled="busy" @click="confirming = true">Back to typical</v-btn>
+      <v-btn v-if="session.may('set')" type="submit" color="primary" size="large" :loading="busy">Save figures</v-btn>
+      <v-btn variant="outlined" size="large" :disabled="busy" @click="preview">Preview changes</v-btn>
+      <v-btn variant="outlined" size="large" :disabled="busy" @click="confirming = true">Reset to typical</v-btn>
       <v-btn variant="text" size="large" :to="{ name: 'spec-sheets' }">Back</v-btn>
       <span class="quiet">A number without a unit is in {{ units === 'in' ? 'inches' : 'millimetres' }}.</span>
     </div>
-    <v-dialog v-model="confirming" aria-label="Back to typical" max-width="440">
-      <div class="sheet pa-6 confirm">
-        <h2>Back to typical figures?</h2>
-        <p>All figures and their notes on this sheet are put back. Open walks are judged by them at once.</p>
-        <v-btn color="primary" size="large" @click="((confirming = false), reset())">Put them back</v-btn>
-        <v-btn variant="outlined" size="large" @click="confirming = false">Keep mine</v-btn>
+    <v-dialog v-model="confirming" aria-label="Reset to typical" max-width="440">
+      <div class="sheet asks">
+        <h2>Reset to typical figures?</h2>
+        <p>All figures and notes on this sheet are reset. Open walks use them right away.</p>
+        <v-btn color="primary" size="large" @click="((confirming = false), reset())">Reset</v-btn>
+        <v-btn variant="outlined" size="large" @click="confirming = false">Cancel</v-btn>
       </div>
     </v-dialog>
   </form>
@@ -258,10 +250,6 @@ table tr:first-child :deep(> *) {
 }
 .changes {
   padding-left: 18px;
-}
-.confirm {
-  display: grid;
-  gap: 12px;
 }
 .buttons {
   position: sticky;

@@ -8,6 +8,7 @@ import LoadProblem from '@/components/LoadProblem.vue'
 import { useSend } from '@/composables/useSend'
 import { say } from '@/words'
 import { useSession } from '@/session'
+import ScreenFaces from '@/components/ScreenFaces.vue'
 
 const session = useSession()
 const router = useRouter()
@@ -25,10 +26,11 @@ const copy = (id: number) =>
 <template>
   <app-bar />
   <main class="page">
+    <screen-faces of="Shop" />
     <h1>Spec sheets</h1>
     <p class="quiet">
-      The figures that readings are judged by. The typical ones stay as they are: copy one to enter what your operator's
-      manual says, then choose the copy on the planter.
+      Limits and targets for every check. Typical sheets cannot be edited: copy one, enter the figures from your
+      operator's manual, then choose the copy on the planter.
     </p>
     <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
     <load-problem :error="sheets.error.value" @again="sheets.refetch()" />
@@ -41,7 +43,7 @@ const copy = (id: number) =>
       </div>
       <div class="buttons">
         <v-btn variant="outlined" :to="{ name: 'spec-sheet', params: { sheet: sheet.id } }">
-          {{ sheet.own && session.may('set') ? 'Edit' : 'See the figures' }}
+          {{ sheet.own && session.may('set') ? 'Edit' : 'View' }}
         </v-btn>
         <v-btn v-if="session.may('set')" variant="text" @click="copy(sheet.id)">Copy</v-btn>
       </div>

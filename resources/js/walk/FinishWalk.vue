@@ -19,7 +19,7 @@ const rows = computed(() =>
 const where = computed(() =>
   [
     rows.value.length > 0 ? listRows(rows.value) : '',
-    unchecked.some((step) => step.row === 0) ? 'the planter as a whole' : '',
+    unchecked.some((step) => step.row === 0) ? 'the whole planter' : '',
   ]
     .filter(Boolean)
     .join(' and '),
@@ -52,14 +52,14 @@ const finish = () =>
       </p>
       <p v-else>All readings are taken.</p>
       <p v-if="underWay > 0" class="change">
-        {{ underWay }} on this device {{ underWay === 1 ? 'has' : 'have' }} not gone up yet. Wait until they have.
+        {{ underWay }} on this device {{ underWay === 1 ? 'has' : 'have' }} not synced yet. Wait until they have.
       </p>
       <p class="quiet">A finished walk can be reopened.</p>
       <p v-if="refusal" class="change" role="alert">{{ refusal.message }}</p>
       <v-btn color="primary" size="large" :loading="busy" :disabled="underWay > 0" @click="finish">
-        {{ unchecked.length > 0 ? 'Finish with rows unchecked' : 'Finish the walk' }}
+        {{ unchecked.length > 0 ? 'Finish anyway' : 'Finish the walk' }}
       </v-btn>
-      <v-btn variant="outlined" size="large" @click="$emit('close')">Carry on</v-btn>
+      <v-btn variant="outlined" size="large" @click="$emit('close')">Continue</v-btn>
     </div>
   </v-dialog>
 </template>

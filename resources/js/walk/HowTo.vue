@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import type { Check, Planter } from '@/api/types'
 import { drawingOf } from '@/drawings'
-import { howTo, say } from '@/words'
+import { say } from '@/words'
+import { howTo } from './howTo'
 
 /** What to mind while making this check, and how it is made. */
 const { check, sheet } = defineProps<{ check: Check; sheet: Planter['spec_sheet'] }>()

@@ -33,7 +33,7 @@ const outliers = computed(() =>
         v-for="step in outliers.slice(0, 3)"
         :key="`${step.row} ${step.side}`"
       >
-        · row {{ step.row }} {{ say(`side.${step.side}`) }} stands out at
+        · row {{ step.row }} {{ say(`side.${step.side}`) }} is off at
         <fraction-text :text="quantity(step.now?.value ?? 0, unit)" /></template
       >.
     </p>

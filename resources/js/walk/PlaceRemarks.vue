@@ -34,7 +34,7 @@ const onTheWay = computed(
         <img :src="`/api/photos/${photo.id}/thumbnail`" alt="Photo taken here" height="72" />
       </a>
     </li>
-    <li v-if="onTheWay > 0" class="quiet">{{ onTheWay }} noted or photographed here, waiting to go up.</li>
+    <li v-if="onTheWay > 0" class="quiet">{{ onTheWay }} notes or photos here, waiting to sync.</li>
   </ul>
 </template>
 

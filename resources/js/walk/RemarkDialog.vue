@@ -54,9 +54,9 @@ async function store(): Promise<void> {
     <form class="sheet asks" @submit.prevent="store">
       <h2>{{ sayRow(place.row) }}, {{ sayCheck(place).toLowerCase() }}</h2>
       <v-textarea v-model="text" v-cursor label="Note" rows="3" maxlength="1000" variant="outlined" hide-details />
-      <v-checkbox v-model="isHard" hide-details label="Seized or hard to open: warn of it next year" />
+      <v-checkbox v-model="isHard" hide-details label="Seized or hard to open: warn next year" />
       <p v-if="isHard" class="caution">{{ say('caution.heat') }}</p>
-      <img v-if="picture" :src="picture.url" alt="The photo to be kept" class="preview" />
+      <img v-if="picture" :src="picture.url" alt="The photo" class="preview" />
       <input
         ref="camera"
         type="file"
@@ -67,11 +67,11 @@ async function store(): Promise<void> {
         @change="choose"
       />
       <v-btn variant="outlined" size="large" :prepend-icon="mdiCamera" @click="camera?.click()">
-        {{ picture ? 'Take another photo' : 'Take a photo or choose one' }}
+        {{ picture ? 'Take another photo' : 'Take or choose a photo' }}
       </v-btn>
       <p v-if="complaint" class="change" role="alert">{{ complaint }}</p>
       <v-btn type="submit" color="primary" size="large" :disabled="text.trim() === '' && !isHard && !picture"
-        >Keep it</v-btn
+        >Save</v-btn
       >
       <v-btn variant="outlined" size="large" @click="emit('close')">Back to the walk</v-btn>
     </form>

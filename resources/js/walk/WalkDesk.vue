@@ -1,21 +1,15 @@
 <script setup lang="ts">
-import { useIntervalFn } from '@vueuse/core'
-import { computed, ref, toRef, watch } from 'vue'
+import { useIntervalFn, useMediaQuery } from '@vueuse/core'
+import { computed, defineAsyncComponent, ref, toRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, body } from '@/api/client'
 import { askForNews, editGuide } from '@/walk/guide'
 import type { PlaceRef, Walk, WalkGuide, WalkStep } from '@/api/types'
 import PlanterPage from '@/components/PlanterPage.vue'
 import { say } from '@/words'
-import FinishWalk from './FinishWalk.vue'
-import HowTo from './HowTo.vue'
-import KeysHelp from './KeysHelp.vue'
-import OrderChoice from './start/OrderChoice.vue'
 import OtherRows from './OtherRows.vue'
-import PackChoice from './start/PackChoice.vue'
 import PlaceRemarks from './PlaceRemarks.vue'
 import ReadingEntry from './single/ReadingEntry.vue'
-import RemarkDialog from './RemarkDialog.vue'
 import RowStations from './RowStations.vue'
 import StationCard from './station/StationCard.vue'
 import { useStops } from './station/useStops'
@@ -26,6 +20,14 @@ import WalkProgress from './WalkProgress.vue'
 /** An open walk: a station at a time, or one reading, big. */
 const props = defineProps<{ planterId: number; guide: WalkGuide; startAt?: PlaceRef }>()
 const NEWS_EVERY_MS = 4_000
+
+// Not needed to begin with: loaded when opened, or where there is room for it beside the walk.
+const FinishWalk = defineAsyncComponent(() => import('./FinishWalk.vue'))
+const HowTo = defineAsyncComponent(() => import('./HowTo.vue'))
+const HowToDialog = defineAsyncComponent(() => import('./HowToDialog.vue'))
+const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'))
+const RemarkDialog = defineAsyncComponent(() => import('./RemarkDialog.vue'))
+const WalkChoice = defineAsyncComponent(() => import('./WalkChoice.vue'))
 
 const router = useRouter()
 const walk = useWalk(props.planterId, toRef(props, 'guide'))
@@ -48,9 +50,10 @@ const nth = computed(() => {
 // Another's readings on the same planter come in by themselves.
 useIntervalFn(() => void askForNews(props.planterId, open.value.id), NEWS_EVERY_MS)
 
+/** On a phone there is no room beside the walk: how to measure is a tap away. */
+const isWide = useMediaQuery('(min-width: 701px)')
 const dialog = ref<'none' | 'keys' | 'how-to' | 'remark' | 'pack' | 'finish'>('none')
 const close = () => (dialog.value = 'none')
-const order = computed({ get: () => open.value.order, set: (order) => void change({ order }) })
 
 async function change(edit: Partial<Pick<Walk, 'order' | 'checks'>>): Promise<void> {
   editGuide(props.planterId, (guide) => ({ ...guide, walk: guide.walk && { ...guide.walk, ...edit } }))
@@ -149,7 +152,7 @@ function onKey(key: string): void {
           @key="onKey"
         />
       </div>
-      <div class="how-to" tabindex="0">
+      <div v-if="isWide" class="how-to" tabindex="0">
         <how-to :check="walk.checkOf(inHand)" :sheet="guide.planter.spec_sheet" />
         <other-rows v-if="view === 'station'" :guide="guide" :place="inHand" :check="walk.checkOf(inHand)" />
       </div>
@@ -166,43 +169,21 @@ function onKey(key: string): void {
       />
     </template>
     <keys-help v-if="dialog === 'keys'" :view="view" @close="close" />
-    <v-dialog
+    <how-to-dialog
       v-if="dialog === 'how-to'"
-      model-value
-      aria-label="How to measure"
-      max-width="460"
-      @update:model-value="close"
-    >
-      <how-to :check="walk.checkOf(inHand)" :sheet="guide.planter.spec_sheet" />
-    </v-dialog>
+      :check="walk.checkOf(inHand)"
+      :sheet="guide.planter.spec_sheet"
+      @close="close"
+    />
     <remark-dialog v-if="dialog === 'remark'" :planter-id="planterId" :walk="open.id" :place="inHand" @close="close" />
-    <v-dialog
+    <walk-choice
       v-if="dialog === 'pack'"
-      model-value
-      aria-label="What is walked today"
-      max-width="680"
-      scrollable
-      @update:model-value="close"
-    >
-      <div class="sheet asks">
-        <h2>What is walked today</h2>
-        <p class="quiet">What was read elsewhere stays.</p>
-        <div class="segments" role="group" aria-label="How">
-          <button type="button" :aria-pressed="view === 'station'" @click="view = 'station'">
-            A station at a time
-          </button>
-          <button type="button" :aria-pressed="view === 'single'" @click="view = 'single'">One by one</button>
-        </div>
-        <order-choice v-model="order" />
-        <pack-choice
-          :model-value="open.checks"
-          :checks="guide.checks"
-          :kind="open.kind"
-          @update:model-value="change({ checks: $event as Walk['checks'] })"
-        />
-        <v-btn color="primary" block @click="close">Carry on</v-btn>
-      </div>
-    </v-dialog>
+      v-model:view="view"
+      :walk="open"
+      :checks="guide.checks"
+      @change="change"
+      @close="close"
+    />
     <finish-walk
       v-if="dialog === 'finish'"
       :walk="open"
@@ -262,9 +243,6 @@ function onKey(key: string): void {
   .desk.single,
   .desk.station {
     grid-template-columns: minmax(0, 1fr);
-  }
-  .how-to {
-    display: none;
   }
   .mind {
     flex: none;

@@ -12,7 +12,7 @@ const news = (guide: WalkGuide): WalkNews =>
 function asked(guide: WalkGuide): () => Promise<void> {
   let come: (guide: WalkGuide) => void = () => undefined
   const coming = new Promise<WalkGuide>((resolve) => (come = resolve))
-  const got = queries.fetchQuery({ queryKey: keys.guide(PLANTER), queryFn: () => coming }).catch(() => undefined)
+  const got = queries.query({ queryKey: keys.guide(PLANTER), queryFn: () => coming }).catch(() => undefined)
   return async () => {
     come(guide)
     await got

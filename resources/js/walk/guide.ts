@@ -2,25 +2,31 @@ import { useQuery } from '@tanstack/vue-query'
 import { useThrottleFn } from '@vueuse/core'
 import { computed, toValue } from 'vue'
 import { api, body, Refusal } from '@/api/client'
-import { queries, keys, kept, type Id } from '@/api/queries'
+import { queries, keys, kept, planterQuery, type Id } from '@/api/queries'
 import { placeKey, type WalkGuide, type WalkNews } from '@/api/types'
-import { keep, remembered } from '@/offline/remember'
+import { keep, lastKept } from '@/offline/remember'
 import { useSession } from '@/session'
 
 /**
  * All that it takes to walk a planter and to judge on the device, signal or not. Got once; what others record meanwhile
  * comes as news.
  */
+const guideQuery = (planter: number) => ({
+  ...planterQuery(keys.guide, planter, (asked) => body(api.GET('/api/planters/{planter}/guide', asked))),
+  staleTime: 60_000,
+})
+
 export const useGuide = (planter: Id) =>
-  useQuery({
-    queryKey: computed(() => keys.guide(toValue(planter))),
-    queryFn: ({ queryKey }) =>
-      remembered(kept(queryKey), (signal) =>
-        body(api.GET('/api/planters/{planter}/guide', { params: { path: { planter: toValue(planter) } }, signal })),
-      ),
-    staleTime: 60_000,
-    refetchOnWindowFocus: false,
-  })
+  useQuery(computed(() => ({ ...guideQuery(toValue(planter)), refetchOnWindowFocus: false })))
+
+/** Gets the guide ahead of its screen. What the device has of it is there at once, until the server has answered. */
+export async function getGuideAhead(planter: number): Promise<void> {
+  const { queryKey, ...query } = guideQuery(planter)
+  if (guideOf(planter) !== undefined) return
+  void queries.query({ queryKey, ...query }).catch(() => undefined)
+  const last = await lastKept<WalkGuide>(kept(queryKey))
+  if (last !== undefined && guideOf(planter) === undefined) queries.setQueryData(queryKey, last, { updatedAt: 0 })
+}
 
 export function guideOf(planter: number): WalkGuide | undefined {
   return queries.getQueryData<WalkGuide>(keys.guide(planter))

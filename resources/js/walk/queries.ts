@@ -2,27 +2,27 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { unfolded } from '@/api/board'
 import { api, body } from '@/api/client'
-import { keys, kept, type Id } from '@/api/queries'
-import { placeOnly, type PlaceRef } from '@/api/types'
+import { keys, kept, planterQuery, queries, type Id } from '@/api/queries'
+import { type Board, placeOnly, type PlaceRef } from '@/api/types'
 import { remembered } from '@/offline/remember'
 
 /** The board of the walk that matters now, or of the one that is asked for. */
-export const useBoard = (planter: Id, walk?: MaybeRefOrGetter<string | undefined>) =>
-  useQuery({
-    queryKey: computed(() => [...keys.board(toValue(planter)), ...(toValue(walk) ? [toValue(walk)] : [])]),
-    queryFn: ({ queryKey }) =>
-      remembered(kept(queryKey), async (signal) =>
-        unfolded(
-          await body(
-            api.GET('/api/planters/{planter}/board', {
-              params: { path: { planter: toValue(planter) }, query: { walk: toValue(walk) } },
-              signal,
-            }),
-          ),
-        ),
+const boardQuery = (planter: number, walk?: string) =>
+  planterQuery(
+    (of) => [...keys.board(of), ...(walk ? [walk] : [])],
+    planter,
+    async ({ params, signal }) =>
+      unfolded(
+        await body(api.GET('/api/planters/{planter}/board', { params: { ...params, query: { walk } }, signal })),
       ),
-    placeholderData: keepPreviousData,
-  })
+  )
+
+export const useBoard = (planter: Id, walk?: MaybeRefOrGetter<string | undefined>) =>
+  useQuery(
+    computed(() => ({ ...boardQuery(toValue(planter), toValue(walk)), placeholderData: keepPreviousData<Board> })),
+  )
+
+export const getBoardAhead = (planter: number) => queries.query(boardQuery(planter)).catch(() => undefined)
 
 export const useWalks = (planter: Id) =>
   useQuery({

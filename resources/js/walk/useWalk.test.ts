@@ -1,14 +1,12 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { type Ref, ref } from 'vue'
-import type { WalkGuide } from '@/api/types'
-import type { Waiting } from '@/offline/device'
 import { useOutbox } from '@/offline/outbox'
 import { guideOf, signInForTest } from '@/testing'
 import { useWalk } from './useWalk'
 
 describe('going through a walk', () => {
   let guide: Ref<ReturnType<typeof guideOf>>
-  const walked = () => useWalk(1, guide as Ref<WalkGuide>)
+  const walked = () => useWalk(1, guide)
   const sent = () =>
     useOutbox().waiting.flatMap((item) =>
       item.what === 'reading' ? [[item.body.row, item.body.side, item.body.result, item.body.typed]] : [],
@@ -20,7 +18,7 @@ describe('going through a walk', () => {
     outbox.send = async () => {}
     // Only what is in memory; keeping it on the device has tests of its own.
     outbox.add = async (...items) => {
-      outbox.waiting = [...outbox.waiting, ...items.map((item) => ({ ...item, user: 1 }) as Waiting)]
+      outbox.waiting = [...outbox.waiting, ...items.map((item) => ({ ...item, user: 1 }))]
     }
     guide = ref(guideOf(2))
   })
@@ -117,7 +115,7 @@ describe('going through a walk', () => {
     return Promise.resolve().then(() => expect(walk.current.value).toMatchObject({ row: 1, side: 'left' }))
   })
 
-  it('has what the other rows make hard to believe among its doubts', () => {
+  it('has what the other rows make unlikely among its doubts', () => {
     guide.value.row_doubts = {
       opener_blade_diameter: { code: 'far_from_rows', ref: 374.65, unit: 'mm', below: 363, above: 386 },
     }

@@ -3,7 +3,6 @@ import { computed, type Ref, ref, watch } from 'vue'
 import type { Answer, Check, CurrentReading, Doubt, Reading, Station, WalkGuide, WalkStep } from '@/api/types'
 import { isToDo, type PlaceRef, placeKey } from '@/api/types'
 import { bandsAt, judgeByBands, judgeState } from '@/measure/bands'
-import type { Units } from '@/measure/length'
 import { printQuantity, readFigure, readQuantity, reasonsOf, toSteps } from '@/measure/quantity'
 import { useOutbox } from '@/offline/outbox'
 import { useSession } from '@/session'
@@ -250,7 +249,7 @@ function expected(step: WalkStep, sent: Reading, check: Check, guide: WalkGuide)
 
 function read({ typed, units, state, chips }: Reading, check: Check): Answer | null {
   if (check.unit === null) return { value: null, state: state ?? null, chips: chips ?? [] }
-  const figure = readFigure(typed ?? '', check, (units ?? 'in') as Units)
+  const figure = readFigure(typed ?? '', check, units)
   return 'value' in figure ? { ...figure, state: null } : null
 }
 

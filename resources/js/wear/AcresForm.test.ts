@@ -108,14 +108,14 @@ describe('the form of a field', () => {
     await field('Field').setValue('Far Down')
     await field('Acres').setValue('40')
     await press('Section 2')
-    await press('Other rows that ran less')
+    await press('Add more rows')
     await field('Rows', 1).setValue('1')
     expect((await saved()).shut_off).toEqual([
       { rows: [5, 6, 7, 8], share: 0 },
       { rows: [1], share: 0.5 },
     ])
     await field('Rows', 1).setValue('9')
-    expect(wrapper.text()).toContain('Write rows from 1 to 8')
+    expect(wrapper.text()).toContain('Rows from 1 to 8')
     expect(wrapper.get('button[type=submit]').attributes('disabled')).toBeDefined()
   })
 

@@ -106,14 +106,9 @@ function save(): void {
 </script>
 
 <template>
-  <v-dialog
-    :model-value="true"
-    max-width="640"
-    aria-label="A field that was planted"
-    @update:model-value="emit('close')"
-  >
+  <v-dialog :model-value="true" max-width="640" aria-label="Log a field" @update:model-value="emit('close')">
     <form class="sheet asks" novalidate @submit.prevent="save">
-      <h2>{{ line ? 'Correct a line' : 'A field that was planted' }}</h2>
+      <h2>{{ line ? 'Correct an entry' : 'Log a field' }}</h2>
       <div class="pair">
         <v-text-field v-model="form.field" label="Field" />
         <number-field
@@ -149,8 +144,8 @@ function save(): void {
         />
         <number-field
           v-model="form.severity"
-          label="Severity, your own"
-          hint="0.5 easy to 2 harsh; empty: by the ground"
+          label="Your severity"
+          hint="0.5 (easy) to 2 (harsh). Empty: from the ground"
           persistent-hint
           :low="0.5"
           :high="2"
@@ -164,9 +159,9 @@ function save(): void {
           v-model="group.rows"
           label="Rows"
           placeholder="7-8"
-          :error-messages="rows[index] === null ? `Write rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
+          :error-messages="rows[index] === null ? `Rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
         />
-        <number-field v-model="group.ran" label="They ran, % of the field" kind="share" :high="1" :places="4" />
+        <number-field v-model="group.ran" label="Ran, % of the field" kind="share" :high="1" :places="4" />
         <v-btn
           v-for="section in ofSections.length > 1 ? ofSections : []"
           :key="section.name"
@@ -176,15 +171,15 @@ function save(): void {
           {{ section.name }}
         </v-btn>
       </div>
-      <v-btn variant="outlined" @click="form.off.push({ rows: '', ran: 0.5 })">Other rows that ran less</v-btn>
+      <v-btn variant="outlined" @click="form.off.push({ rows: '', ran: 0.5 })">Add more rows</v-btn>
       <p v-if="problem" class="change" role="alert">{{ problem }}</p>
       <div class="actions">
         <v-btn v-if="line" variant="text" color="error" :loading="busy" @click="emit('takeBack')"
-          >Take this line back</v-btn
+          >Undo this entry</v-btn
         >
         <v-btn variant="text" @click="emit('close')">Cancel</v-btn>
         <v-btn color="primary" type="submit" :loading="busy" :disabled="rows.includes(null)">{{
-          line ? 'Correct it' : 'Log it'
+          line ? 'Save' : 'Log'
         }}</v-btn>
       </div>
     </form>

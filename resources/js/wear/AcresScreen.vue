@@ -11,8 +11,8 @@ import { useDays } from '@/composables/useDays'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { useOutbox } from '@/offline/outbox'
-import { shortDate } from '@/dates'
-import FieldFaces from '@/field/FieldFaces.vue'
+import { weekDate } from '@/dates'
+import ScreenFaces from '@/components/ScreenFaces.vue'
 import AcresForm from './AcresForm.vue'
 import { groundOf } from './ground'
 import { sameAgain } from './log'
@@ -66,19 +66,19 @@ async function save(entry: AcresEntry): Promise<void> {
 
 /** What was made do with is over: the same line again, with that. */
 async function over(of: AcresLine): Promise<void> {
-  await log({ ...sameAgain(of), id: uuid(), around_over: true }, `Over: ${of.around}`)
+  await log({ ...sameAgain(of), id: uuid(), around_over: true }, `Ended: ${of.around}`)
 }
 
 async function takeBack(of: AcresLine): Promise<void> {
   const { day, field, acres } = of
   const entry = { id: uuid(), day, field, acres, supersedes: of.id, withdrawn: true }
-  if (await log(entry, `Taken back: ${exactArea(acres)}, ${field}`)) editing.value = undefined
+  if (await log(entry, `Undone: ${exactArea(acres)}, ${field}`)) editing.value = undefined
 }
 </script>
 
 <template>
   <planter-page :planter-id="planterId" :of="face" :error="acres.error.value" @again="acres.refetch()">
-    <field-faces v-if="session.may('record')" :planter-id="planterId" />
+    <screen-faces v-if="session.may('record')" of="Field" :planter-id="planterId" />
     <div v-if="acres.data.value && face" class="acres">
       <waiting-list :planter-id="planterId" what="acres" />
       <section class="sheet">
@@ -86,23 +86,23 @@ async function takeBack(of: AcresLine): Promise<void> {
         <form v-if="session.may('record')" class="quick" novalidate @submit.prevent="logLine">
           <v-text-field
             v-model="line"
-            label="What was planted"
+            label="What you planted"
             :placeholder="example"
-            hint="The area with its unit, the field, then what you like: crop, speed, ground, lot P7, 34000 seeds, 8 gal/ac starter, section control off until the part comes"
+            hint="Area with unit, field, then anything else: crop, speed, ground, lot P7, 34000 seeds, 8 gal/ac starter, section control off until the part comes"
             persistent-hint
             :error-messages="editing ? [] : problem"
             enterkeyhint="done"
           />
           <v-text-field v-model="day" class="day" type="date" label="On" :max="today()" />
-          <v-btn color="primary" type="submit" :loading="busy" :disabled="line.trim() === ''">Log it</v-btn>
+          <v-btn color="primary" type="submit" :loading="busy" :disabled="line.trim() === ''">Log</v-btn>
         </form>
         <p v-if="saved" role="status">{{ saved }}</p>
         <div v-if="session.may('record')" class="more">
-          <v-btn variant="outlined" @click="editing = 'new'">A field with all there is to say</v-btn>
+          <v-btn variant="outlined" @click="editing = 'new'">Add field details</v-btn>
           <v-btn v-if="session.may('set')" variant="outlined" :to="{ name: 'import', params: { planter: planterId } }"
-            >Import a season’s fields</v-btn
+            >Import fields</v-btn
           >
-          <v-btn variant="outlined" :href="`/api/planters/${planterId}/acres/log.csv`">Log as CSV</v-btn>
+          <v-btn variant="outlined" :href="`/api/planters/${planterId}/acres/log.csv`">Export CSV</v-btn>
         </div>
       </section>
       <section class="sheet figures">
@@ -115,28 +115,28 @@ async function takeBack(of: AcresLine): Promise<void> {
           <span class="quiet">{{ season.season }}, {{ season.lines }} {{ season.lines === 1 ? 'line' : 'lines' }}</span>
         </div>
         <div>
-          <strong>{{ distance(furthest) }}</strong> of furrow <span class="quiet">each row, all on record</span>
+          <strong>{{ distance(furthest) }}</strong> of furrow <span class="quiet">per row in total</span>
           <span v-if="shortRows.length > 0" class="quiet"
-            >; rows {{ shortRows.join(', ') }} less, shut off at times</span
+            >; rows {{ shortRows.join(', ') }} less: shut off at times</span
           >
         </div>
       </section>
-      <section v-if="acres.data.value.arounds.length > 0" class="sheet" aria-label="Made do with">
-        <h2>Made do with</h2>
+      <section v-if="acres.data.value.arounds.length > 0" class="sheet" aria-label="Workaround">
+        <h2>Workaround</h2>
         <ul>
           <li v-for="entry in acres.data.value.arounds" :key="entry.id" class="around">
             <span
               ><strong>{{ entry.around }}</strong
               ><template v-if="entry.until"> until {{ entry.until }}</template>
-              <span class="quiet"> · {{ entry.field }}, {{ shortDate(entry.day) }}</span></span
+              <span class="quiet"> · {{ entry.field }}, {{ weekDate(entry.day) }}</span></span
             >
             <v-btn
               v-if="session.may('record')"
               variant="text"
-              :aria-label="`Over: ${entry.around}`"
+              :aria-label="`Ended: ${entry.around}`"
               :disabled="busy"
               @click="over(entry)"
-              >It is over</v-btn
+              >Workaround ended</v-btn
             >
           </li>
         </ul>
@@ -164,14 +164,14 @@ async function takeBack(of: AcresLine): Promise<void> {
         </ul>
       </section>
       <section class="sheet">
-        <h2>On record</h2>
+        <h2>History</h2>
         <p v-if="acres.data.value.lines.length === 0" class="quiet">
-          Nothing yet. Acres turn into furrow miles for every row, and with them a forecast of its parts.
+          Nothing yet. Acres become furrow miles for every row and forecast its parts.
         </p>
         <ul>
           <li v-for="entry in acres.data.value.lines" :key="entry.id">
             <button type="button" class="line" :disabled="!session.may('record')" @click="editing = entry">
-              <span class="when quiet">{{ shortDate(entry.day) }}</span>
+              <span class="when quiet">{{ weekDate(entry.day) }}</span>
               <strong class="size">{{ exactArea(entry.acres) }}</strong>
               <span
                 >{{ entry.field }}<span v-if="entry.crop" class="quiet">, {{ entry.crop }}</span></span
@@ -188,7 +188,7 @@ async function takeBack(of: AcresLine): Promise<void> {
                     .filter((part) => part)
                     .join(' · ')
                 }}<span v-if="entry.off_map !== null" class="due">
-                  · the counter says {{ Math.abs(Math.round(100 * entry.off_map)) }} %
+                  · the counter shows {{ Math.abs(Math.round(100 * entry.off_map)) }}%
                   {{ entry.off_map > 0 ? 'more' : 'less' }} than the map</span
                 ><template v-if="entry.set"><br />Set to: {{ entry.set }}</template></span
               >

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import type { Check, PlaceForecast } from '@/api/types'
 import { useUnits } from '@/composables/useUnits'
 import { say, sayCheck } from '@/words'
-import { printChance, printLeft, SIGNS } from './life'
+import { sayOdds } from '@/measure/odds'
+import { printLeft, SIGNS } from './life'
 
 /** How long one place will last: its odds by tint and sign, and the acres left. */
 const { place, check } = defineProps<{ place: PlaceForecast; check: Check }>()
@@ -11,12 +12,12 @@ const { quantity, areaFigure, units } = useUnits()
 
 const left = computed(() => {
   const acres = place.left_acres.p50
-  if (acres === null) return place.standing === 'unknown' ? '' : 'far off'
+  if (acres === null) return place.standing === 'unknown' ? '' : 'beyond this season'
   return acres === 0 ? 'none' : areaFigure(acres)
 })
 const spoken = computed(() => {
   const size = place.size_mm === null ? '' : `, ${quantity(place.size_mm, check.unit ?? 'mm')}`
-  const odds = place.chance === null ? '' : `, ${printChance(place.chance)} to reach its limit this season`
+  const odds = place.chance === null ? '' : `, ${sayOdds(place.chance)} to reach its limit this season`
   const changed = place.grown ? ', changed?' : ''
   return `Row ${place.row}, ${sayCheck(place)}: ${say(`standing.${place.standing}`)}${size}, ${printLeft(place.left_acres, place.thin, units.value)} left${odds}${changed}`
 })

@@ -5,6 +5,8 @@ import { refreshRecord } from '@/api/queries'
 import { useForecast } from '@/wear/queries'
 import { useLedger } from '@/parts/queries'
 import type { Board, Check, CheckKey, PlaceForecast } from '@/api/types'
+import DropMenu from '@/components/DropMenu.vue'
+import MenuLine from '@/components/MenuLine.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import WaitingList from '@/components/WaitingList.vue'
 import { useSend } from '@/composables/useSend'
@@ -60,17 +62,17 @@ const setWatchChance = (percent: string) =>
     <waiting-list :planter-id="planterId" what="ledger" />
     <p v-if="plan" class="quiet">
       Season {{ board.season }}: {{ area(plan.done) }} of {{ area(plan.acres) }} planted{{
-        plan.planned ? '' : ', taken from last season; set the acres in the planter’s form'
+        plan.planned ? '' : ', from last season. Set this season’s acres under Season'
       }}.
     </p>
     <p v-else>
-      Nobody has said how many acres the season brings, so there are no odds.
+      Enter the season’s acres under Season to see the odds.
       <router-link :to="{ name: 'edit-planter', params: { planter: planterId } }">Set the acres</router-link>
       or <router-link :to="{ name: 'field', params: { planter: planterId } }">log what was planted</router-link>.
     </p>
     <p v-for="key in forecast.data.value.grow_back" :key="key" class="watch" role="status">
-      {{ say(`check.${key}`) }} reads as if it grew back on the whole planter: the tape reads long, or the figures of
-      the spec sheet are wrong. Its odds say little until that is put right.
+      {{ say(`check.${key}`) }} reads larger than before on the whole planter. The tape reads long, or the spec sheet is
+      wrong. Its odds mean little until that is fixed.
     </p>
     <life-matrix
       :planter="board.planter"
@@ -83,22 +85,20 @@ const setWatchChance = (percent: string) =>
     <section class="sheet">
       <div class="head">
         <h2>What will not make the season</h2>
-        <v-menu v-if="toChange.length > 0 && ledger.data.value">
-          <template #activator="{ props: opener }">
-            <v-btn v-if="session.may('record')" color="primary" v-bind="opener">Change what will not last</v-btn>
+        <drop-menu v-if="toChange.length > 0 && ledger.data.value">
+          <template #button="opens">
+            <v-btn v-if="session.may('record')" color="primary" v-bind="opens">Change what will not last</v-btn>
           </template>
-          <v-list>
-            <v-list-item
-              v-for="{ check, places, rows } in toChange"
-              :key="check"
-              :title="say(`check.${check}`)"
-              :subtitle="rows === 1 ? '1 row' : `${rows} rows`"
-              @click="changing = places"
-            />
-          </v-list>
-        </v-menu>
+          <menu-line
+            v-for="{ check, places, rows } in toChange"
+            :key="check"
+            :title="say(`check.${check}`)"
+            :subtitle="rows === 1 ? '1 row' : `${rows} rows`"
+            @click="changing = places"
+          />
+        </drop-menu>
         <label class="chance">
-          Watched over
+          Rows watched
           <select
             :value="Math.round(100 * watchChance)"
             @change="setWatchChance(($event.target as HTMLSelectElement).value)"

@@ -40,10 +40,10 @@ describe('the planter by life left', () => {
     const row = 'Opener blade diameter left'
     const left = '14 3/4 in, 310 – 561 ac left'
     expect(cells(matrix()).map((cell) => cell.attributes('aria-label'))).toEqual([
-      `Row 1, ${row}: lasts, ${left}, 10% to reach its limit this season, changed?`,
-      `Row 2, ${row}: may not last, ${left}, 30% to reach its limit this season`,
-      `Row 3, ${row}: hardly lasts, ${left}, 80% to reach its limit this season`,
-      `Row 4, ${row}: at its limit, 14 3/4 in, none left, 10% to reach its limit this season`,
+      `Row 1, ${row}: lasts, ${left}, about 1 in 10 (10%) to reach its limit this season, changed?`,
+      `Row 2, ${row}: may not last, ${left}, about 1 in 3 (30%) to reach its limit this season`,
+      `Row 3, ${row}: hardly lasts, ${left}, about 4 in 5 (80%) to reach its limit this season`,
+      `Row 4, ${row}: at its limit, 14 3/4 in, none left, about 1 in 10 (10%) to reach its limit this season`,
       `Row 5, ${row}: by nominal life, 14 3/4 in, about 900 ac left`,
     ])
   })
@@ -68,13 +68,13 @@ describe('what will not make the season', () => {
   it('says odds, day and doubt, and what to do about what is at its limit', async () => {
     const wrapper = mount(OddsList, { props: { places: places.slice(2, 4), checkOf: () => bladeCheck } })
     const [third, fourth] = wrapper.findAll('li').map((line) => line.text().replace(/\s+/g, ' '))
-    expect(third).toMatch(/^80%Row 3 opener blade diameter left .*310 – 561 ac left, about May 4, 2026; a reading/)
+    expect(third).toMatch(/^80%Row 3 opener blade diameter left .*310 – 561 ac left, about May 4, 2026; one reading/)
     expect(fourth).toMatch(/^at its limitRow 4 .*change or adjust before planting$/)
     await wrapper.get('button').trigger('click')
     expect(wrapper.emitted('open')).toEqual([[places[2]]])
   })
 
   it('says that all makes it where all does', () => {
-    expect(mount(OddsList, { props: { places: [], checkOf: () => bladeCheck } }).text()).toContain('makes it')
+    expect(mount(OddsList, { props: { places: [], checkOf: () => bladeCheck } }).text()).toContain('to last the season')
   })
 })

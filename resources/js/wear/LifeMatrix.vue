@@ -86,7 +86,7 @@ function linesOf(station: Station, rows: number): Line[] {
     </template>
   </glance-table>
   <p class="legend quiet">
-    Acres left, as many last longer as not.
+    Acres left (median: half last longer).
     <span v-for="(sign, standing) in { ...SIGNS, lasts: '' }" :key="standing" :class="['sign', { lasts: sign === '' }]"
       ><i aria-hidden="true">{{ sign }}</i> {{ say(`standing.${standing}`) }}</span
     >

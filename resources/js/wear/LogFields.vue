@@ -15,7 +15,7 @@ const { units } = useUnits()
 
 <template>
   <h3>Seed and products</h3>
-  <div class="segments" role="group" aria-label="What the pass was for">
+  <div class="segments" role="group" aria-label="Kind of pass">
     <button
       v-for="one in wordsOf('pass') as Said['pass'][]"
       :key="one"
@@ -26,14 +26,14 @@ const { units } = useUnits()
       {{ say(`pass.${one}`) }}
     </button>
   </div>
-  <p v-if="said.pass === 'products'" class="quiet">It does not count as planted and wears no row unit.</p>
+  <p v-if="said.pass === 'products'" class="quiet">Does not count as planted and causes no wear.</p>
   <div class="pair">
-    <v-combobox v-if="said.pass === 'planting'" v-model="said.lot" :items="lots" label="Lot of seed" maxlength="80" />
+    <v-combobox v-if="said.pass === 'planting'" v-model="said.lot" :items="lots" label="Seed lot" maxlength="80" />
     <v-text-field
       v-if="said.pass === 'planting'"
       v-model="said.population"
       label="Population, seeds/ac"
-      hint="Changed on the way: 34000; 32000 from 40 ac"
+      hint="If changed: 34000; 32000 from 40 ac"
       persistent-hint
       maxlength="200"
     />
@@ -46,11 +46,11 @@ const { units } = useUnits()
       :places="3"
     />
   </div>
-  <h3>Made do with</h3>
+  <h3>Workaround</h3>
   <div class="pair">
     <v-text-field v-model="said.around" label="What" placeholder="section control off" maxlength="200" />
     <v-text-field v-model="said.until" label="Until" placeholder="the part comes" maxlength="200" />
-    <v-checkbox v-if="said.around" v-model="said.over" label="It is over" hide-details />
+    <v-checkbox v-if="said.around" v-model="said.over" label="Workaround ended" hide-details />
     <v-text-field v-model="said.note" label="Note" maxlength="300" />
   </div>
 </template>

@@ -3,9 +3,10 @@ import type { Check, PlaceForecast } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
-import { shortDate } from '@/dates'
+import { fullDate } from '@/dates'
 import { sayCheck } from '@/words'
-import { printChance, printLeft } from './life'
+import { printChance } from '@/measure/odds'
+import { printLeft } from './life'
 
 /** Places by their odds of reaching the limit before the season ends, the worst first. */
 const { places, checkOf } = defineProps<{
@@ -17,7 +18,7 @@ const { quantity, units } = useUnits()
 </script>
 
 <template>
-  <p v-if="places.length === 0" class="quiet">As far as the record tells, everything that was measured makes it.</p>
+  <p v-if="places.length === 0" class="quiet">Every measured part is expected to last the season.</p>
   <ul v-else>
     <li v-for="place in places" :key="placeKey(place)">
       <button type="button" @click="emit('open', place)">
@@ -31,8 +32,8 @@ const { quantity, units } = useUnits()
             place.left_m.p50 === 0
               ? 'change or adjust before planting'
               : `${printLeft(place.left_acres, place.thin, units)} left`
-          }}{{ place.due_on && place.left_m.p50 !== 0 ? `, about ${shortDate(place.due_on)}` : ''
-          }}{{ place.outliers.length > 0 ? '; a reading does not fit the rest' : '' }}</span
+          }}{{ place.due_on && place.left_m.p50 !== 0 ? `, about ${fullDate(place.due_on)}` : ''
+          }}{{ place.outliers.length > 0 ? '; one reading does not fit' : '' }}</span
         >
       </button>
     </li>

@@ -7,7 +7,7 @@ import { useUnits } from '@/composables/useUnits'
 import { useSession } from '@/session'
 import { describeWear, wearPlot } from './wearPlot'
 
-/** Readings, the line through them with its 80 % band, the limit, what was changed, today and the season's end. */
+/** Readings, the line through them with its 80% band, the limit, what was changed, today and the season's end. */
 const { chart } = defineProps<{ chart: WearChart }>()
 const HEIGHT = 340
 const session = useSession()
@@ -67,7 +67,7 @@ const said = computed(() => {
     </svg>
     <figcaption class="spoken">{{ describeWear(chart, length, dayOf) }}</figcaption>
     <p class="quiet">
-      Dots are readings, grey of parts that are gone. The line is what is expected, the band holds four in five.
+      Dots are readings (gray: parts since removed). The line is the expected wear; the band covers 4 in 5.
       <strong v-if="said">{{ said }}</strong>
     </p>
   </figure>

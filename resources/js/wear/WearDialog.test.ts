@@ -36,12 +36,12 @@ describe('the wear of one part', () => {
     expect(rows).toEqual([
       ['9 in 10', '28 ha', '40 km'],
       ['half', '448 ha', '80 km'],
-      ['1 in 10', 'out of sight', 'out of sight'],
+      ['1 in 10', 'too late to tell', 'too late to tell'],
     ])
     expect(told).toEqual({
       'Expected now': '374 mm',
       'Has run': '312 km of furrow',
-      'Limit this season': '43%, about May 12, 2026',
+      'Limit this season': 'about 2 in 5 (43%), about May 12, 2026',
     })
   })
 
@@ -54,13 +54,13 @@ describe('the wear of one part', () => {
       left_acres: { p10: 206, p50: 412.3, p90: 1237 },
     })
     expect(rows[1]).toEqual(['half', '412 ac', '300 mi'])
-    expect(told).toMatchObject({ 'Limit this season': '2%' })
-    expect(says).toContain('mostly by the spec sheet’s nominal life')
+    expect(told).toMatchObject({ 'Limit this season': 'about 1 in 50 (2%)' })
+    expect(says).toContain('mostly the spec sheet’s nominal life')
   })
 
   it('asks whether a part was changed that reads larger than it can be', () => {
     const grown = dialog({ grown: true, outliers: ['r1'] })
-    expect(grown.says).toContain('Was it changed? If so, put the change on record')
+    expect(grown.says).toContain('Was the part changed? If so, record the change')
     expect(grown.says).toContain('It was changed')
     expect(dialog({ grown: true, outliers: ['r1'], slot: null }).says).toContain('Measure again to be sure')
     expect(dialog({}).says).not.toContain('Was it changed?')
@@ -70,7 +70,7 @@ describe('the wear of one part', () => {
     const none = { p10: 0, p50: 0, p90: 0 }
     const { told, rows } = dialog({ left_m: none, left_acres: none, chance: 1, due_on: '2026-03-01' })
     expect(rows).toEqual([])
-    expect(told).toMatchObject({ Left: 'none', 'Limit this season': 'over 99%' })
+    expect(told).toMatchObject({ Left: 'none', 'Limit this season': 'almost certain (over 99%)' })
   })
 
   it('owns up to readings that do not fit', () => {
@@ -86,7 +86,7 @@ describe('the wear of one part', () => {
   it('leads to the row, and to a change where there is a part to change', async () => {
     chart.error = new Error('down')
     const { wrapper, says } = dialog({})
-    expect(says).toContain('The chart cannot be drawn now. Try again.')
+    expect(says).toContain('The chart did not load. Try again.')
     for (const button of wrapper.findAll('button')) await button.trigger('click')
     expect(Object.keys(wrapper.emitted())).toEqual(expect.arrayContaining(['close', 'row', 'change']))
     expect(dialog({ slot: null }).says).not.toContain('Change this part')

@@ -4,9 +4,10 @@ import { useWearChart } from '@/wear/queries'
 import type { Check, PlaceForecast } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
-import { shortDate } from '@/dates'
+import { fullDate } from '@/dates'
 import { sayCheck } from '@/words'
-import { printChance, printLeft } from './life'
+import { sayOdds } from '@/measure/odds'
+import { printLeft } from './life'
 
 /** One part's wear: the chart, what is left, and what to do. */
 const { planterId, place, check } = defineProps<{ planterId: number; place: PlaceForecast; check: Check }>()
@@ -29,8 +30,8 @@ const reach = computed(() => {
     const [acres, metres] = [place.left_acres[at], place.left_m[at]]
     return {
       share,
-      acres: acres === null ? 'out of sight' : area(acres),
-      furrow: metres === null ? 'out of sight' : distance(metres),
+      acres: acres === null ? 'too late to tell' : area(acres),
+      furrow: metres === null ? 'too late to tell' : distance(metres),
     }
   })
 })
@@ -59,15 +60,15 @@ const reach = computed(() => {
         <div v-if="place.chance !== null">
           <dt>Limit this season</dt>
           <dd>
-            {{ printChance(place.chance)
-            }}{{ place.due_on && place.left_m.p50 !== 0 ? `, about ${shortDate(place.due_on)}` : '' }}
+            {{ sayOdds(place.chance)
+            }}{{ place.due_on && place.left_m.p50 !== 0 ? `, about ${fullDate(place.due_on)}` : '' }}
           </dd>
         </div>
       </dl>
       <table v-if="reach.length > 0">
         <thead>
           <tr>
-            <th scope="col">Of such parts</th>
+            <th scope="col">Of parts like this</th>
             <th scope="col">have left, or more</th>
             <th scope="col">of furrow</th>
           </tr>
@@ -81,12 +82,12 @@ const reach = computed(() => {
         </tbody>
       </table>
       <p v-if="place.thin">
-        Little is on record of this yet: what is left goes mostly by the spec sheet’s nominal life, give or take all of
-        it. Measure it after some acres, and the rows forecast each other.
+        Few readings yet, so this is mostly the spec sheet’s nominal life and very rough. Measure again after some
+        acres; rows help forecast each other.
       </p>
       <p v-if="place.grown" class="watch">
-        The newest reading is more than there can be left of it. Was it changed?
-        <template v-if="place.slot">If so, put the change on record; if not, measure again.</template>
+        The newest reading is larger than possible after wear. Was the part changed?
+        <template v-if="place.slot">If so, record the change. If not, measure again.</template>
         <template v-else>Measure again to be sure.</template>
       </p>
       <p v-else-if="place.outliers.length > 0" class="watch">
@@ -95,7 +96,7 @@ const reach = computed(() => {
         {{ place.outliers.length === 1 ? 'it is' : 'they are' }} drawn hollow. Measure again to be sure.
       </p>
       <wear-chart v-if="chart.data.value" :chart="chart.data.value" />
-      <p v-else-if="chart.error.value" class="change" role="alert">The chart cannot be drawn now. Try again.</p>
+      <p v-else-if="chart.error.value" class="change" role="alert">The chart did not load. Try again.</p>
       <div class="actions">
         <v-btn variant="text" @click="emit('close')">Close</v-btn>
         <v-btn variant="outlined" @click="emit('row')">Open row {{ place.row }}</v-btn>

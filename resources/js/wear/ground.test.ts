@@ -50,13 +50,13 @@ describe('acres', () => {
       }),
     ).toBe('sand, heavy residue, no-till, severity 1.64, rows 7, 8 shut off, rows 1 ran 25%')
     expect(explainSeverity(ground, severities)).toBe(
-      '1.64: sand 1.3 × heavy residue 1.1 × no-till 1.15. 1 is ground like any other.',
+      '1.64: sand 1.3 × heavy residue 1.1 × no-till 1.15. 1 is average ground.',
     )
     expect(explainSeverity({ soil: null, residue: 'heavy', tillage: 'no_till', downforce: null }, severities)).toMatch(
       /^1\.27: /,
     )
     expect(explainSeverity({ soil: null, residue: null, tillage: null, downforce: null }, severities)).toContain(
-      '1: ground like any other',
+      '1 is average ground',
     )
   })
 })

@@ -1,6 +1,7 @@
 import type { Acres, AcresLine } from '@/api/types'
 import { say } from '@/words'
 
+// words: soil, residue, tillage, downforce
 export const GROUNDS = ['soil', 'residue', 'tillage', 'downforce'] as const
 export type Ground = (typeof GROUNDS)[number]
 type Kinds = Pick<AcresLine, Ground>
@@ -43,6 +44,6 @@ export function explainSeverity(ground: Kinds, severities: Severities): string {
     return `${wordOf(kind, ground[kind] ?? '')} ${alone}`
   })
   return said.length === 0
-    ? '1: ground like any other. Parts wear faster in sand, among stones, in residue and without tillage.'
-    : `${severities[keyOf(ground)]}: ${said.join(' × ')}. 1 is ground like any other.`
+    ? '1 is average ground. Parts wear faster in sand, stones, residue and no-till.'
+    : `${severities[keyOf(ground)]}: ${said.join(' × ')}. 1 is average ground.`
 }

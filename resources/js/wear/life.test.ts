@@ -1,18 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { forecastOf as place } from '@/testing'
-import { printChance, printLeft, readRows, willNotLast } from './life'
+import { printLeft, readRows, willNotLast } from './life'
 
 const none = { p10: 0, p50: 0, p90: 0 }
 
 describe('life left', () => {
-  it('says chances and acres as people do', () => {
-    expect([0.004, 0.205, 0.998].map(printChance)).toEqual(['under 1%', '21%', 'over 99%'])
+  it('says acres as people do', () => {
     expect(printLeft(place().left_acres, false, 'in')).toBe('10 – 1,200 ac')
     expect(printLeft({ p10: 10, p50: 20, p90: null }, false, 'in')).toBe('10 – … ac')
     expect(printLeft({ p10: null, p50: 20.4, p90: null }, true, 'in')).toBe('about 20 ac')
     expect(printLeft(place().left_acres, false, 'mm')).toBe('4 – 486 ha')
     expect(printLeft(none, false, 'in')).toBe('none')
-    expect(printLeft({ p10: null, p50: null, p90: null }, false, 'in')).toBe('not in sight')
+    expect(printLeft({ p10: null, p50: null, p90: null }, false, 'in')).toBe('beyond the forecast')
   })
 
   it('lists what will not make the season, the worst first', () => {

@@ -12,15 +12,9 @@ export const SIGNS: Record<PlaceForecast['standing'], string> = {
   unknown: '–',
 }
 
-/** A chance as people say it. */
-export function printChance(chance: number): string {
-  if (chance < 0.01) return 'under 1%'
-  return chance > 0.99 ? 'over 99%' : `${Math.round(100 * chance)}%`
-}
-
 /** Acres or hectares left, from nine in ten to one in ten; open where the end is out of sight. */
 export function printLeft({ p10, p50, p90 }: PlaceForecast['left_acres'], thin: boolean, units: Units): string {
-  if (p50 === null) return 'not in sight'
+  if (p50 === null) return 'beyond the forecast'
   if (p50 === 0) return 'none'
   if (thin) return `about ${printArea(p50, units)}`
   return `${printAreaFigure(p10 ?? 0, units)} – ${p90 === null ? `… ${AREA_UNIT[units].name}` : printArea(p90, units)}`

@@ -97,7 +97,7 @@ describe('the wear chart', () => {
 
   it('is told in words', () => {
     expect(describeWear(chart, (mm) => `${mm} mm`, utcDay)).toBe(
-      'Read: Mar 1, 2025 380 mm, Mar 1, 2026 370 mm. Limit 368.3 mm. Expected at the end of the line: 372 mm, from 371 mm to 373 mm.',
+      'Read: Mar 1, 2025 380 mm, Mar 1, 2026 370 mm. Limit 368.3 mm. Expected at the end: 372 mm, from 371 mm to 373 mm.',
     )
   })
 })

@@ -1,5 +1,5 @@
 import type { WearChart } from '@/api/types'
-import { shortDate } from '@/dates'
+import { fullDate } from '@/dates'
 import type { Units } from '@/measure/length'
 
 const STEPS_MM: Record<Units, number[]> = {
@@ -86,13 +86,13 @@ export function wearPlot(
       x: x(acres(of.at_m)),
       y: y(of.size_mm),
       mm: of.size_mm,
-      on: shortDate(dayOf(of.taken_at)),
+      on: fullDate(dayOf(of.taken_at)),
       kind: of.outlier ? ('outlier' as const) : of.current ? ('current' as const) : ('gone' as const),
     })),
     marks: [
       mark(chart.now_m, 'today', 'today'),
       ...(chart.season_end_m === null ? [] : [mark(chart.season_end_m, 'season end', 'season-end')]),
-      ...chart.changes.map(({ at_m, on }) => mark(at_m, `changed ${shortDate(on)}`, 'changed')),
+      ...chart.changes.map(({ at_m, on }) => mark(at_m, `changed ${fullDate(on)}`, 'changed')),
     ],
     acres: acresAxis(least, most, Math.max(1, Math.min(7, Math.floor((right - ROOM.left) / LABEL)))).map((of) => ({
       x: x(of),
@@ -111,10 +111,10 @@ export function describeWear(
   size: (mm: number) => string,
   dayOf: (moment: string) => string,
 ): string {
-  const read = chart.points.map((point) => `${shortDate(dayOf(point.taken_at))} ${size(point.size_mm)}`).join(', ')
+  const read = chart.points.map((point) => `${fullDate(dayOf(point.taken_at))} ${size(point.size_mm)}`).join(', ')
   const last = chart.line[chart.line.length - 1]
   const ahead = last
-    ? ` Expected at the end of the line: ${size(last.size_mm)}, from ${size(last.low_mm)} to ${size(last.high_mm)}.`
+    ? ` Expected at the end: ${size(last.size_mm)}, from ${size(last.low_mm)} to ${size(last.high_mm)}.`
     : ''
   return `Read: ${read || 'nothing yet'}. Limit ${size(chart.limit_mm)}.${ahead}`
 }

@@ -23,9 +23,9 @@ const places = computed(() => {
 
 <template>
   <div class="asks">
-    <p role="status"><strong>Written down.</strong> It leaves the plan.</p>
+    <p role="status"><strong>Recorded.</strong> It is off the plan.</p>
     <section v-if="places.length > 0">
-      <h3>Measure again now, while you are there</h3>
+      <h3>Measure again now, while you are here</h3>
       <ul>
         <li v-for="place in places" :key="`${place.row} ${place.check} ${place.side}`">
           <span>{{ sayRow(place.row) }}, {{ sayCheck(place).toLowerCase() }}</span>

@@ -126,8 +126,8 @@ async function save(): Promise<void> {
       no-data-text="No part type for this slot yet: leave it open, or add one under Part types."
     />
     <p v-if="away > 0" class="due">
-      By the shelf {{ away === 1 ? 'one of these is' : `${away} of these are` }} not here. It is written down all the
-      same; count the shelf then.
+      According to stock, {{ away === 1 ? 'one of these is' : `${away} of these are` }} not here. It is recorded anyway;
+      count the shelf.
     </p>
     <number-field
       v-for="move in moves"
@@ -137,45 +137,45 @@ async function save(): Promise<void> {
       :low="-20"
       :high="20"
       :label="`Shims moved ${say(move.side === 'centre' ? 'shims.on_each' : `shims.on_${move.side}`)}, row ${move.row}`"
-      hint="Taken out as minus: -1. Count the pack out and in."
+      hint="Removed shims as minus: -1. Count shims out and in."
       persistent-hint
     />
     <div class="pair">
       <number-field
         v-model="took"
-        label="Minutes it took"
+        label="Minutes taken"
         kind="minutes"
         whole
         :low="1"
         :high="6000"
-        hint="From the first tick on"
+        hint="From the first tick"
         persistent-hint
       />
       <number-field
         v-model="seized"
-        label="Of them, for a joint that was seized"
+        label="Of these, for a seized joint"
         kind="minutes"
         whole
         :high="6000"
-        hint="Ustrel reckons with it next time"
+        hint="Used for planning next time"
         persistent-hint
       />
     </div>
     <v-text-field
       v-if="done.some(({ jobs }) => jobs.some(({ action }) => action === 'adjust'))"
       v-model="set"
-      label="What it is set to now"
+      label="What is it set to now?"
       placeholder="depth mark 6.5, closing 2, downforce 180 lb"
-      hint="Goes to the settings of the row; leave it empty where nothing was set"
+      hint="Saved to the row’s settings. Leave empty if nothing was set"
       persistent-hint
       maxlength="500"
     />
     <v-text-field v-model="lubricant" label="Lubricant used" maxlength="300" />
-    <v-text-field v-model="words" label="Anything to remember" maxlength="300" />
+    <v-text-field v-model="words" label="Note" maxlength="300" />
     <refusal-list :refusal="refusal" />
     <div class="actions">
       <v-btn variant="text" @click="emit('back')">Back</v-btn>
-      <v-btn color="primary" size="large" type="submit" :loading="busy">It is done</v-btn>
+      <v-btn color="primary" size="large" type="submit" :loading="busy">Done</v-btn>
     </div>
   </form>
 </template>

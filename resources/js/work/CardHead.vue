@@ -46,7 +46,7 @@ const drawings = computed(() => [
   </section>
   <section class="along">
     <p v-if="parts.length > 0">
-      <strong>Take along: </strong>
+      <strong>Take with you: </strong>
       <span v-for="part in parts" :key="part.name">
         {{ part.count }} × {{ part.name }}<span v-if="!part.here" class="due"> (not on the shelf)</span>
       </span>

@@ -6,6 +6,7 @@ import { say } from '@/words'
 /** What to look at while something is off, or to mind when it goes back on: once for all the rows of a card. */
 const { pieces, of } = defineProps<{ pieces: WorkPiece[]; of: 'looks' | 'back' }>()
 const notes = computed(() => [...new Set(pieces.flatMap((piece) => piece[of]))])
+// words: look_at, put_back
 const words = computed(() => (of === 'looks' ? 'look_at' : 'put_back'))
 </script>
 

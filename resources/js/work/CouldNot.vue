@@ -49,8 +49,8 @@ async function save(): Promise<void> {
     </div>
     <p v-if="reason === 'seized'" class="caution">{{ say('caution.heat') }}</p>
     <p v-if="reason === 'needs_qualified'" class="caution">{{ say('caution.first') }}</p>
-    <v-text-field v-model="words" label="In your own words" maxlength="300" />
-    <p class="quiet">It leaves the plan and stands in Decide again, with why.</p>
+    <v-text-field v-model="words" label="Your own words" maxlength="300" />
+    <p class="quiet">Sends it back to Decide with the reason.</p>
     <template #save>Back to Decide</template>
   </form-dialog>
 </template>

@@ -4,7 +4,8 @@ import type { PlannedPiece, WorkPlan } from '@/api/types'
 import { useSession } from '@/session'
 import { say } from '@/words'
 import { sayParts, sayRows } from '@/plan/findings'
-import { clockOf, dayOf, sayDay, sayJobs, sayMinutes, sayPiece } from './plan'
+import { dayOf, sayJobs, sayMinutes, sayPiece } from './plan'
+import { clock, weekDate } from '@/dates'
 
 /** The same as a list: by day and person what is done, what is taken along, and what must not slip. */
 const { plan, planters } = defineProps<{ plan: WorkPlan; planters: { id: number; name: string }[] }>()
@@ -48,32 +49,32 @@ const planterOf = ({ planter }: PlannedPiece) => planters.find(({ id }) => id ==
   <section class="sheet" aria-label="Day by day">
     <h2>Day by day</h2>
     <p class="quiet">{{ say('caution.lock_up') }}</p>
-    <div v-if="alike.length > 0" class="alike" role="group" aria-label="One card over several rows">
-      <span>One card over</span>
+    <div v-if="alike.length > 0" class="alike" role="group" aria-label="One card for several rows">
+      <span>One card for</span>
       <v-btn v-for="pieces in alike" :key="pieces[0]?.key" variant="outlined" @click="$emit('card', pieces)">{{
         sayAlike(pieces)
       }}</v-btn>
     </div>
     <details v-for="({ day, people }, index) in days" :key="day" :open="index === 0">
-      <summary>{{ sayDay(day) }}</summary>
+      <summary>{{ weekDate(day) }}</summary>
       <div v-for="[person, pieces] in people" :key="person" class="person">
         <h3>{{ name(person) }}</h3>
         <ol>
           <li v-for="piece in pieces" :key="piece.key">
-            <span class="time">{{ clockOf(piece.starts) }}</span>
+            <span class="time">{{ clock(piece.starts) }}</span>
             <span>
               {{ sayPiece(piece) }}<span v-if="planterOf(piece)" class="quiet"> · {{ planterOf(piece) }}</span>
               <span v-if="piece.parts.length > 0" class="quiet">
-                · take along {{ sayParts(piece.parts.map((part) => ({ row: piece.row, ...part }))) }}</span
+                · take {{ sayParts(piece.parts.map((part) => ({ row: piece.row, ...part }))) }}</span
               >
             </span>
             <span class="quiet room">
               {{ sayMinutes(piece.minutes) }}
               <template v-for="said in together(piece, person)" :key="said"> · {{ said }}</template>
               <template v-if="piece.by_hand"> · set by hand</template>
-              <span v-if="piece.too_early" class="due"> · too early: its parts, or what comes before it</span>
+              <span v-if="piece.too_early" class="due"> · too early: parts or earlier work missing</span>
               <template v-else-if="piece.jobs.length > 0">
-                · {{ piece.slack === 0 ? 'must not slip' : `begin by ${sayDay(dayOf(piece.latest))}` }}</template
+                · {{ piece.slack === 0 ? 'critical' : `start by ${weekDate(dayOf(piece.latest))}` }}</template
               >
             </span>
             <v-btn

@@ -5,9 +5,10 @@ import type { Hands } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
 import { useDays } from '@/composables/useDays'
 import { say, sayRow } from '@/words'
-import { sayDay, sayMinutes } from './plan'
+import { sayMinutes } from './plan'
 import { sayTarget } from './target'
 import { useHandsEntries } from './useHandsEntries'
+import { weekDate } from '@/dates'
 
 /** What was done and what could not be: by whom, how long it took; taken back with the parts that were written down with it. */
 const { planterId } = defineProps<{ planterId: number }>()
@@ -57,14 +58,14 @@ const takeBack = ({ id, kind, ledger }: Done) =>
       <li v-for="one in done" :key="one.id">
         <span>
           {{ sayRow(one.row) }}: {{ told(one) }}
-          <span class="quiet">· {{ one.by }}, {{ sayDay(dayOf(one.happened_at)) }}</span>
+          <span class="quiet">· {{ one.by }}, {{ weekDate(dayOf(one.happened_at)) }}</span>
         </span>
         <v-btn
           variant="text"
           :disabled="busy"
-          :aria-label="`Take back: ${sayRow(one.row)}, ${what(one)}`"
+          :aria-label="`Undo: ${sayRow(one.row)}, ${what(one)}`"
           @click="takeBack(one)"
-          >Take back</v-btn
+          >Undo</v-btn
         >
       </li>
     </ul>

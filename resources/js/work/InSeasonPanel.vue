@@ -12,16 +12,16 @@ const season = computed(() => query.data.value)
 const { wholeMoney } = useMoney()
 const { area } = useUnits()
 const carried = computed(() => (season.value?.spares ?? []).filter(({ carry }) => carry > 0))
-const percent = (share: number) => (share > 0.994 && share < 1 ? '99 %' : `${Math.round(100 * share)} %`)
+const percent = (share: number) => (share > 0.994 && share < 1 ? '99%' : `${Math.round(100 * share)}%`)
 const at = (acres: number) => (100 * acres) / Math.max(1, season.value?.acres ?? 1)
 </script>
 
 <template>
   <section v-if="season" class="sheet half" aria-label="In the season">
-    <h2>Carry into the season</h2>
+    <h2>Spares to carry</h2>
     <p v-if="season.no_stop_cost">
-      Say in <router-link :to="{ name: 'shop' }">the shop’s figures</router-link> what a stop costs, and Ustrel weighs a
-      trip against holding a part.
+      Say in <router-link :to="{ name: 'shop' }">Shop figures</router-link> what a stop costs to compare a trip with
+      carrying a spare.
     </p>
     <table v-else-if="carried.length > 0">
       <thead>
@@ -43,7 +43,7 @@ const at = (acres: number) => (100 * acres) / Math.max(1, season.value?.acres ??
         </tr>
       </tbody>
     </table>
-    <p v-else>A trip costs less than holding any spare.</p>
+    <p v-else>A trip costs less than carrying any spare.</p>
     <p v-if="season.unpriced > 0" class="quiet">
       {{ season.unpriced === 1 ? 'One part type has' : `${season.unpriced} part types have` }} no price and
       {{ season.unpriced === 1 ? 'is' : 'are' }} left out.
@@ -57,7 +57,7 @@ const at = (acres: number) => (100 * acres) / Math.max(1, season.value?.acres ??
       {{
         season.no_stop_cost
           ? 'Also needs what a stop costs.'
-          : 'Nothing is expected to fall due before the season ends.'
+          : 'Nothing is expected to come due before the season ends.'
       }}
     </p>
     <template v-else>
@@ -72,9 +72,9 @@ const at = (acres: number) => (100 * acres) / Math.max(1, season.value?.acres ??
         </li>
       </ul>
       <p class="quiet">
-        of {{ area(season.acres) }} · {{ wholeMoney(season.stop_cost ?? 0) }} of stops, work and life thrown
-        away<template v-if="!season.best"
-          >; no plan costs less than {{ wholeMoney(season.stops_at_least ?? 0) }}</template
+        of {{ area(season.acres) }} · {{ wholeMoney(season.stop_cost ?? 0) }} of stops, work and wasted life<template
+          v-if="!season.best"
+          >; no plan can cost less than {{ wholeMoney(season.stops_at_least ?? 0) }}</template
         >
       </p>
     </template>

@@ -5,8 +5,9 @@ import RefusalList from '@/components/RefusalList.vue'
 import { useDays } from '@/composables/useDays'
 import { useSession } from '@/session'
 import { say } from '@/words'
-import { sayDay, sayPiece } from './plan'
+import { sayPiece } from './plan'
 import { useKeptPlan } from './useKeptPlan'
+import { weekDate } from '@/dates'
 
 /** Whether the plan is kept, what broke the one that was, and what to do then. */
 const { planterId, together, plan } = defineProps<{ planterId: number; together: boolean; plan: WorkPlan }>()
@@ -33,13 +34,12 @@ const isSound = computed(() => kept.value !== null && plan.broken.length === 0)
   <div class="kept" :class="{ due: plan.broken.length > 0 }">
     <div>
       <p v-if="kept === null">
-        A draft: it is made anew each time you look. Keep it, and it stays until something breaks it.
+        Draft: the plan changes as entries come in. Save it to hold it until something breaks it.
       </p>
-      <p v-else-if="isSound">Kept by {{ kept.by }}, {{ sayDay(dayOf(kept.made_at)) }}. It goes on as it is.</p>
+      <p v-else-if="isSound">Saved by {{ kept.by }}, {{ weekDate(dayOf(kept.made_at)) }}. Still on track.</p>
       <template v-else>
         <p>
-          <strong>The plan that {{ kept.by }} kept no longer holds.</strong> This one is made anew around what was set
-          by hand:
+          <strong>The plan saved by {{ kept.by }} no longer works.</strong> This is a new plan around jobs set by hand:
         </p>
         <ul>
           <li v-for="one in broken.slice(0, SHOWN)" :key="one">{{ one }}</li>
@@ -54,7 +54,7 @@ const isSound = computed(() => kept.value !== null && plan.broken.length === 0)
       color="primary"
       :loading="busy"
       @click="keep({ remake: isSound })"
-      >{{ isSound ? 'Plan anew' : 'Keep this plan' }}</v-btn
+      >{{ isSound ? 'Plan again' : 'Save plan' }}</v-btn
     >
   </div>
 </template>

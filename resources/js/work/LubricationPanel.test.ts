@@ -53,7 +53,7 @@ it('says what is lubricated, with what, when and how long it takes', async () =>
   const { wrapper } = await panel()
   expect(wrapper.findAll('li').map((one) => one.get('span').text())).toEqual([
     'grease, before and after planting, again after 50 h of planting, 3 min, the whole planter',
-    'not lubricated here',
+    'not lubricated',
   ])
 })
 

@@ -33,10 +33,11 @@ const empty = () => ({
 })
 const form = reactive(empty())
 const changing = ref(false)
+// words: lube_with, lube_per, lube_rounds
 const choices = (words: string) => wordsOf(words).map((value) => ({ value, title: say(`${words}.${value}`) }))
 
 function sayPoint(of: LubricationPoint): string {
-  if (of.off) return 'not lubricated here'
+  if (of.off) return 'not lubricated'
   return [
     say(`lube_with.${of.product}`),
     say(`lube_rounds.${of.rounds}`),
@@ -69,8 +70,8 @@ async function save(): Promise<void> {
   <section class="sheet" aria-label="Lubrication">
     <h2>Lubrication</h2>
     <p class="quiet">
-      Typical points; where the operator’s manual asks for more, it goes first. Due points are on each planter’s work
-      list.
+      Typical points. The operator’s manual comes first where it asks for more. Points that are due show on each
+      planter’s Work.
     </p>
     <ul>
       <li v-for="of in told.data.value?.points" :key="of.point">
@@ -81,7 +82,7 @@ async function save(): Promise<void> {
         >
       </li>
     </ul>
-    <form v-if="session.may('set')" novalidate aria-label="A lubrication point" @submit.prevent="save">
+    <form v-if="session.may('set')" novalidate aria-label="Lubrication point" @submit.prevent="save">
       <h3>{{ changing ? `Change: ${form.name}` : 'Add a point' }}</h3>
       <v-text-field
         v-if="form.own"

@@ -33,14 +33,14 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <form-dialog label="Work of your own" width="480" :refusal="refusal" :busy="busy" @save="add" @close="emit('close')">
-    <template #title>Work of your own</template>
-    <v-text-field v-model="title" label="What is to be done" maxlength="120" />
+  <form-dialog label="Add a job" width="480" :refusal="refusal" :busy="busy" @save="add" @close="emit('close')">
+    <template #title>Add a job</template>
+    <v-text-field v-model="title" label="What to do" maxlength="120" />
     <div class="pair">
       <v-select v-model="row" label="Where" :items="rows" />
       <number-field v-model="minutes" label="Minutes" kind="minutes" required whole :low="1" :high="6000" />
     </div>
-    <v-checkbox v-model="blocks" label="Planting waits for it" hide-details />
-    <template #save>Add it</template>
+    <v-checkbox v-model="blocks" label="Must be done before planting" hide-details />
+    <template #save>Add</template>
   </form-dialog>
 </template>

@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import type { WorkPlan } from '@/api/types'
 import { sayRows } from '@/plan/findings'
-import { type Block, daysOf, sayDay, sayMinutes } from './plan'
+import { type Block, daysOf, sayMinutes } from './plan'
+import { weekDate } from '@/dates'
 
 /** The plan as lanes, one a person; only days on which somebody works, each as wide as the hours that are worked. */
 const { plan, arrivals } = defineProps<{
@@ -28,7 +29,7 @@ const posts = computed(() =>
       .filter(({ on }) => on <= day && (index === 0 || on > (days.value[index - 1]?.day ?? '')))
       .map(
         ({ name, on, count, ordered }) =>
-          `${count} × ${name} ${ordered ? 'comes' : 'if ordered'}${on === day ? '' : ` ${sayDay(on)}`}`,
+          `${count} × ${name} ${ordered ? 'comes' : 'if ordered'}${on === day ? '' : ` ${weekDate(on)}`}`,
       ),
   ),
 )
@@ -39,11 +40,11 @@ const name = (person: number) => plan.people[person] || 'one more'
 </script>
 
 <template>
-  <section class="sheet lanes" aria-label="Who does what when">
+  <section class="sheet lanes" aria-label="Who does what, and when">
     <div class="row head" aria-hidden="true">
       <span />
       <span v-for="({ day, share }, index) in days" :key="day" :style="{ width: `${share}%` }">
-        {{ sayDay(day) }}
+        {{ weekDate(day) }}
         <span v-for="post in posts[index]" :key="post" class="post">{{ post }}</span>
       </span>
     </div>
@@ -61,14 +62,14 @@ const name = (person: number) => plan.people[person] || 'one more'
           }"
           :title="`${told(block)}, ${sayMinutes(block.to - block.from)}`"
           role="img"
-          :aria-label="`${name(person)}, ${sayDay(day)}: ${told(block)}, ${sayMinutes(block.to - block.from)}`"
+          :aria-label="`${name(person)}, ${weekDate(day)}: ${told(block)}, ${sayMinutes(block.to - block.from)}`"
           ><span v-if="(share * (block.to - block.from)) / width > 5" aria-hidden="true" class="said">{{
             told(block)
           }}</span></span
         >
       </span>
     </div>
-    <p class="quiet key">Ringed: what settles the end. Only days with work are drawn.</p>
+    <p class="quiet key">Outlined jobs set the finish date. Only days with work are shown.</p>
   </section>
 </template>
 

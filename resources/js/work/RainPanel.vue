@@ -30,7 +30,7 @@ const isEmpty = computed(() => day.value?.people.every((jobs) => jobs.length ===
   <section class="sheet half" aria-label="Rain list">
     <h2>Rain list</h2>
     <div class="asked">
-      <div class="segments" role="group" aria-label="Hours that it rains">
+      <div class="segments" role="group" aria-label="Hours of rain">
         <button v-for="of in [1, 2, 3, 5, 8]" :key="of" type="button" :aria-pressed="hours === of" @click="hours = of">
           {{ of }} h
         </button>
@@ -41,21 +41,16 @@ const isEmpty = computed(() => day.value?.people.every((jobs) => jobs.length ===
         </button>
       </div>
     </div>
-    <p v-if="query.error.value" class="quiet">
-      The rain list is worked out by the server: it is there again with the signal.
-    </p>
+    <p v-if="query.error.value" class="quiet">The rain list needs a signal.</p>
     <template v-else-if="day">
       <p v-if="day.no_stop_cost">
-        Say in <router-link :to="{ name: 'shop' }">the shop’s figures</router-link> what a stop costs, and Ustrel
-        chooses.
+        Say in <router-link :to="{ name: 'shop' }">Shop figures</router-link> what a stop costs to get a rain list.
       </p>
-      <p v-else-if="isEmpty">Nothing that was decided or carried over can be done now with what is here.</p>
+      <p v-else-if="isEmpty">Nothing decided or carried over can be done with the parts on hand.</p>
       <template v-else>
         <p>
-          Worth {{ wholeMoney(day.worth) }} in stops to be feared and depth lost; {{ day.safe }} min go into making the
-          planter safe.<template v-if="!day.best">
-            No choice is worth more than {{ wholeMoney(day.at_most) }}.</template
-          >
+          Worth {{ wholeMoney(day.worth) }} in avoided stops and lost depth; {{ day.safe }} min to make the planter
+          safe.<template v-if="!day.best"> No list can be worth more than {{ wholeMoney(day.at_most) }}.</template>
         </p>
         <div v-for="(jobs, person) in day.people" :key="person">
           <h3 v-if="jobs.length > 0">
@@ -64,7 +59,7 @@ const isEmpty = computed(() => day.value?.people.every((jobs) => jobs.length ===
           <ul>
             <li v-for="job in jobs" :key="told(job)">
               {{ told(job) }}<span v-if="together(job, person) !== ''">, with {{ together(job, person) }}</span>
-              <span v-if="job.chance !== null" class="quiet"> · {{ Math.round(100 * job.chance) }} % if left</span>
+              <span v-if="job.chance !== null" class="quiet"> · {{ Math.round(100 * job.chance) }}% if left</span>
             </li>
           </ul>
         </div>
@@ -72,9 +67,9 @@ const isEmpty = computed(() => day.value?.people.every((jobs) => jobs.length ===
           Just missed, {{ minutes }} min short: {{ told(job) }}
         </p>
       </template>
-      <p v-if="day.waiting > 0" class="quiet">{{ day.waiting }} more wait for parts.</p>
-      <p v-if="day.for_more > 0" class="quiet">{{ day.for_more }} more take more people.</p>
-      <p v-if="day.unknown > 0" class="quiet">Of {{ day.unknown }} more nobody can tell the risk.</p>
+      <p v-if="day.waiting > 0" class="quiet">{{ day.waiting }} more are waiting for parts.</p>
+      <p v-if="day.for_more > 0" class="quiet">{{ day.for_more }} more need more people.</p>
+      <p v-if="day.unknown > 0" class="quiet">The risk of {{ day.unknown }} more is unknown.</p>
     </template>
   </section>
 </template>

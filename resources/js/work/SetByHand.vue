@@ -3,7 +3,7 @@ import FormDialog from '@/components/FormDialog.vue'
 import { ref } from 'vue'
 import type { PlannedPiece, WorkPlan } from '@/api/types'
 import { useDays } from '@/composables/useDays'
-import { clockOf, dayOf, sayPiece } from './plan'
+import { dayOf, sayPiece } from './plan'
 import { useKeptPlan } from './useKeptPlan'
 
 /** Sets who does a piece and when; the rest is planned around it. */
@@ -22,7 +22,7 @@ const { keep, refusal, busy } = useKeptPlan(
 )
 const person = ref(plan.people[piece.person] ?? '')
 const day = ref(dayOf(piece.starts))
-const time = ref(clockOf(piece.starts))
+const time = ref(piece.starts.slice(11))
 
 async function set(): Promise<void> {
   if (await keep({ set: [{ piece: piece.key, person: person.value, starts: `${day.value}T${time.value}` }] }))
@@ -39,12 +39,12 @@ async function letGo(): Promise<void> {
     <v-select v-model="person" label="Who does it" :items="plan.people" />
     <div class="pair">
       <v-text-field v-model="day" type="date" label="Day" :min="today()" />
-      <v-text-field v-model="time" type="time" label="Begins at" />
+      <v-text-field v-model="time" type="time" label="Starts at" />
     </div>
-    <p class="quiet">It stays there however the plan is made; the rest goes around it.</p>
+    <p class="quiet">It stays there; the rest is planned around it.</p>
     <template #more
-      ><v-btn v-if="piece.by_hand" variant="outlined" :loading="busy" @click="letGo">Let it go</v-btn></template
+      ><v-btn v-if="piece.by_hand" variant="outlined" :loading="busy" @click="letGo">Release</v-btn></template
     >
-    <template #save>Set it there</template>
+    <template #save>Set</template>
   </form-dialog>
 </template>

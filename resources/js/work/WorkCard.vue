@@ -23,6 +23,7 @@ import { closedBy, closedByOthers, nextLine, runningMinutes, ticksOf } from './h
 import { sayMinutes } from './plan'
 import { isAccess, sayTarget } from './target'
 import { useHandsEntries } from './useHandsEntries'
+import { clock } from '@/dates'
 
 /**
  * What is done in one go for whoever does it, on one row or the same on several: what to mind, what to take along, then line
@@ -88,7 +89,6 @@ const title = computed(() => {
 
 const turn = (job: WorkJob | undefined) =>
   job === undefined || job.why === null ? '' : sayWhy({ ...job, why: job.why }, units.value)
-const clock = (at: string) => new Date(at).toLocaleTimeString('sv', { hour: '2-digit', minute: '2-digit' })
 
 /** Ticks a line, or takes its tick back. */
 function press(key: string): void {
@@ -204,7 +204,7 @@ function finish(): void {
             size="large"
             @click="finish"
           >
-            {{ next === undefined ? 'Finish' : 'Finish what is ticked' }}
+            {{ next === undefined ? 'Finish' : 'Finish ticked jobs' }}
           </v-btn>
           <v-btn v-if="next !== undefined" color="primary" size="large" class="tick" @click="press(next)">
             <span>Tick: {{ nextSaid }}</span>

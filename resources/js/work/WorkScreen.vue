@@ -4,8 +4,11 @@ import { api, body } from '@/api/client'
 import { useFace, useYard } from '@/api/queries'
 import { useWork } from '@/work/queries'
 import type { PlannedPiece, WorkPiece, WorkPlan } from '@/api/types'
+import DropMenu from '@/components/DropMenu.vue'
+import MenuLine from '@/components/MenuLine.vue'
 import PlanterPage from '@/components/PlanterPage.vue'
 import RefusalList from '@/components/RefusalList.vue'
+import { useAsked } from '@/composables/useAsked'
 import { useSend } from '@/composables/useSend'
 import { say } from '@/words'
 import DayList from './DayList.vue'
@@ -15,11 +18,12 @@ import InSeasonPanel from './InSeasonPanel.vue'
 import KeptNote from './KeptNote.vue'
 import OwnJob from './OwnJob.vue'
 import PlanLanes from './PlanLanes.vue'
-import { apart, arrivalsOf, dayOf, sayApart, sayDay, sayInTime, sayMinutes, sayPiece } from './plan'
+import { apart, arrivalsOf, dayOf, sayApart, sayInTime, sayMinutes, sayPiece } from './plan'
 import RainPanel from './RainPanel.vue'
 import SetByHand from './SetByHand.vue'
 import { useHandsEntries } from './useHandsEntries'
 import WorkCard from './WorkCard.vue'
+import { weekDate } from '@/dates'
 
 /** What was decided as a plan: who does what when, what settles the end, and what would change it. */
 const { planterId } = defineProps<{ planterId: number }>()
@@ -41,12 +45,21 @@ const card = ref<WorkPiece[]>()
 const adding = ref(false)
 const moved = ref<PlannedPiece>()
 
+const pieces = computed(() => [...(plan.value?.pieces ?? []), ...(plan.value?.undated ?? [])])
+useAsked(
+  'card',
+  (key) => {
+    const piece = pieces.value.find((one) => one.key === key)
+    card.value = piece && [piece]
+  },
+  pieces,
+)
+
 const ready = computed(() => {
   const now = plan.value
   if (!now) return ''
-  if (now.pieces.length === 0)
-    return now.undated.length === 0 ? 'Nothing to do that was decided' : 'Nothing can be dated yet'
-  return `Ready on ${sayDay(dayOf(now.ends ?? ''))}${now.planting ? `, ${sayPlanting(now)}` : ''}`
+  if (now.pieces.length === 0) return now.undated.length === 0 ? 'No work decided' : 'Nothing can be scheduled yet'
+  return `Ready on ${weekDate(dayOf(now.ends ?? ''))}${now.planting ? `, ${sayPlanting(now)}` : ''}`
 })
 function sayPlanting({ late, planting, ends }: WorkPlan): string {
   if (late !== null && late > 0) return `${sayApart(late)} too late for planting`
@@ -77,7 +90,7 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
     const moved =
       sooner === 0
         ? 'ready at the same time'
-        : `ready on ${sayDay(dayOf(then.ends))}, ${sayApart(sooner)} ${sooner > 0 ? 'sooner' : 'later'}`
+        : `ready on ${weekDate(dayOf(then.ends))}, ${sayApart(sooner)} ${sooner > 0 ? 'sooner' : 'later'}`
     answer.value = `${what}: ${moved}${then.planting ? `, ${sayPlanting(then)}` : ''}.`
   })
 }
@@ -91,22 +104,20 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
           <h1>{{ ready }}</h1>
           <p class="quiet">
             {{ sayMinutes(plan.minutes) }} of work, {{ people }} {{ people === 1 ? 'person' : 'people' }}
-            <template v-if="plan.saved > 0">
-              · what comes off once for several jobs saves {{ sayMinutes(plan.saved) }}</template
-            >
+            <template v-if="plan.saved > 0"> · shared access saves {{ sayMinutes(plan.saved) }}</template>
             <template v-if="!plan.best && plan.end_over > 0">
-              · no plan is done more than {{ sayApart(plan.end_over) }} sooner</template
+              · no plan can finish more than {{ sayApart(plan.end_over) }} sooner</template
             >
           </p>
           <p v-if="!together" class="out">
             <a :href="`/api/planters/${planterId}/work/ready.pdf`" download>Sign-off sheet</a>
             <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/cards.pdf`" download
-              >Cards to print</a
+              >Print cards</a
             >
             <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/plan.ics`" download
-              >Into a calendar</a
+              >Add to calendar</a
             >
-            <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/plan.csv`" download>As a table</a>
+            <a v-if="plan.pieces.length > 0" :href="`/api/planters/${planterId}/work/plan.csv`" download>Export CSV</a>
           </p>
         </div>
         <div class="asks-if">
@@ -118,7 +129,7 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
               All planters
             </button>
           </div>
-          <v-btn variant="outlined" @click="adding = true">Add work of your own</v-btn>
+          <v-btn variant="outlined" @click="adding = true">Add a job</v-btn>
           <template v-if="plan.pieces.length > 0">
             <v-btn variant="outlined" :loading="busy" @click="ask('With one more person', { more_people: '1' })"
               >One more person?</v-btn
@@ -126,19 +137,17 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
             <v-btn variant="outlined" :loading="busy" @click="ask('Planting five days sooner', { sooner: '5' })"
               >Planting 5 days sooner?</v-btn
             >
-            <v-menu v-if="late.length > 0">
-              <template #activator="{ props: opener }">
-                <v-btn variant="outlined" :loading="busy" v-bind="opener">A part a week late?</v-btn>
+            <drop-menu v-if="late.length > 0">
+              <template #button="opens">
+                <v-btn variant="outlined" :loading="busy" v-bind="opens">A part a week late?</v-btn>
               </template>
-              <v-list>
-                <v-list-item
-                  v-for="part in late"
-                  :key="part.id ?? 0"
-                  :title="part.name"
-                  @click="ask(`${part.name} a week late`, { late_part: `${part.id}`, late_by: '7' })"
-                />
-              </v-list>
-            </v-menu>
+              <menu-line
+                v-for="part in late"
+                :key="part.id ?? 0"
+                :title="part.name"
+                @click="ask(`${part.name} a week late`, { late_part: `${part.id}`, late_by: '7' })"
+              />
+            </drop-menu>
           </template>
         </div>
       </header>
@@ -146,12 +155,11 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
       <refusal-list v-if="refusal" :refusal="refusal" />
       <p v-if="(plan.late ?? 0) > 0" class="due">{{ sayInTime(plan) }}</p>
       <p v-if="people === 0" class="due">
-        Nobody has hours yet: say in <router-link :to="{ name: 'shop' }">the shop’s figures</router-link> who works
-        when, and Ustrel plans it.
+        No one has work hours. Set them in <router-link :to="{ name: 'shop' }">Shop figures</router-link> to get a plan.
       </p>
       <p v-if="plan.pieces.length === 0 && plan.undated.length === 0">
-        What is accepted in
-        <router-link :to="{ name: 'decide', params: { planter: planterId } }">Decide</router-link> is planned here.
+        Jobs you accept in
+        <router-link :to="{ name: 'decide', params: { planter: planterId } }">Decide</router-link> show up here.
       </p>
       <kept-note
         v-if="plan.pieces.length > 0"
@@ -163,25 +171,25 @@ async function ask(what: string, changed: Record<string, string>): Promise<void>
       <plan-lanes v-if="plan.pieces.length > 0" :plan="plan" :arrivals="arrivals" />
       <section v-if="chain.length > 0 || arrivals.length > 0" class="sheet notes">
         <div v-if="chain.length > 0">
-          <h2>What settles the end</h2>
+          <h2>What sets the finish date</h2>
           <ol>
             <li v-for="link in chain" :key="link.key">{{ link.said }}: {{ link.cause }}</li>
           </ol>
         </div>
         <div v-if="arrivals.length > 0">
-          <h2>Parts that are to come</h2>
+          <h2>Parts on the way</h2>
           <ul>
             <li v-for="part in arrivals" :key="`${part.id} ${part.on} ${part.ordered}`">
               {{ part.count }} × {{ part.name }}: {{ part.ordered ? 'comes' : 'if ordered today,' }}
-              {{ sayDay(part.on) }}
+              {{ weekDate(part.on) }}
             </li>
           </ul>
-          <router-link :to="{ name: 'store' }">To the parts on hand</router-link>
+          <router-link :to="{ name: 'store' }">Go to parts</router-link>
         </div>
       </section>
-      <section v-if="plan.undated.length > 0" class="sheet undated" aria-label="Cannot be dated">
-        <h2>Cannot be dated</h2>
-        <p class="quiet">Nobody knows when the parts come, or which go in. Who has them can do it all the same.</p>
+      <section v-if="plan.undated.length > 0" class="sheet undated" aria-label="Cannot be scheduled">
+        <h2>Cannot be scheduled</h2>
+        <p class="quiet">Parts have no date, or no part is chosen. If you have them, go ahead.</p>
         <ul>
           <li v-for="piece in plan.undated" :key="piece.key">
             {{ sayPiece(piece) }}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { PlannedPiece, WorkPiece } from '@/api/types'
-import { apart, arrivalsOf, daysOf, sayApart, sayInTime, sayDay, sayJobs, sayMinutes, sayPiece } from './plan'
+import { apart, arrivalsOf, daysOf, sayApart, sayInTime, sayJobs, sayMinutes, sayPiece } from './plan'
 
 const plain = { key: '', title: null, since: '', again: [], ledger: [], why: null, to: null, by: null }
 const minutes = (time: string) => 60 * Number(time.slice(3, 5)) + Number(time.slice(6))
@@ -81,7 +81,6 @@ it('says work, times and what is apart', () => {
     '2 days',
     '1 day',
   ])
-  expect(sayDay('2026-04-10')).toBe('Fri 10 Apr')
   expect(apart('2026-04-09T12:00', '2026-04-10T11:30')).toBe(1410)
 })
 
@@ -121,5 +120,5 @@ it('says what would bring a late plan in time', () => {
   expect(sayInTime({ in_time: [{ people: 2, part: null, name: '', days: 0 }, tube] })).toBe(
     'In time with 2 more people, or with Seed tube 1 day sooner.',
   )
-  expect(sayInTime({ in_time: [] })).toContain('plant later')
+  expect(sayInTime({ in_time: [] })).toContain('Plant later')
 })

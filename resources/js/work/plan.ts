@@ -15,16 +15,7 @@ export type Block = {
 /** One day on which somebody works: minutes of the day from the first begin to the last end, and what is done. */
 export type PlanDay = { day: string; from: number; to: number; blocks: Block[] }
 
-const weekday = new Intl.DateTimeFormat('en', { weekday: 'short', day: 'numeric', month: 'short' })
-/** A day as `Fri 10 Apr`, whatever the order of the language. */
-export const sayDay = (day: string) => {
-  const parts = Object.fromEntries(
-    weekday.formatToParts(new Date(`${day}T12:00:00`)).map(({ type, value }) => [type, value]),
-  )
-  return `${parts.weekday} ${parts.day} ${parts.month}`
-}
 export const dayOf = (time: string) => time.slice(0, 10)
-export const clockOf = (time: string) => time.slice(11)
 
 /** Minutes as they are said: `45 min`, `3.5 h`. */
 export const sayMinutes = (minutes: number) => (minutes < 90 ? `${minutes} min` : `${Math.round(minutes / 6) / 10} h`)
@@ -115,7 +106,7 @@ export function arrivalsOf(
 /** What would bring a plan that is late for planting in time. */
 export function sayInTime({ in_time: ways }: Pick<WorkPlan, 'in_time'>): string {
   if (ways.length === 0)
-    return 'Neither three more people nor parts that come sooner bring it in time: plant later, or carry over what does not block.'
+    return 'Three more people or earlier parts would not be enough. Plant later, or carry over what can wait.'
   const said = ways.map(({ people, name, days }) =>
     people > 0
       ? `${people} more ${people === 1 ? 'person' : 'people'}`

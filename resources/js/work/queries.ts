@@ -1,24 +1,33 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { api, body } from '@/api/client'
-import { queries, keys, kept, ofPlanter, type Id } from '@/api/queries'
+import { queries, keys, kept, ofPlanter, planterQuery, type Id } from '@/api/queries'
+import type { WorkPlan } from '@/api/types'
 import { remembered } from '@/offline/remember'
 
 /** Who does what when, on the planter or on all of the workshop. */
-export const useWork = (planter: Id, together: MaybeRefOrGetter<boolean>) =>
-  useQuery({
-    queryKey: computed(() => [...keys.work(toValue(planter)), 'plan', toValue(together)]),
-    queryFn: ({ queryKey }) =>
-      remembered(kept(queryKey), (signal) =>
-        body(
-          api.GET('/api/planters/{planter}/work', {
-            params: { path: { planter: toValue(planter) }, query: { together: toValue(together) ? '1' : '0' } },
-            signal,
-          }),
-        ),
+const workQuery = (planter: number, together: boolean) =>
+  planterQuery(
+    (of) => [...keys.work(of), 'plan', together],
+    planter,
+    ({ params, signal }) =>
+      body(
+        api.GET('/api/planters/{planter}/work', {
+          params: { ...params, query: { together: together ? '1' : '0' } },
+          signal,
+        }),
       ),
-    placeholderData: keepPreviousData,
-  })
+  )
+
+export const useWork = (planter: Id, together: MaybeRefOrGetter<boolean>) =>
+  useQuery(
+    computed(() => ({
+      ...workQuery(toValue(planter), toValue(together)),
+      placeholderData: keepPreviousData<WorkPlan>,
+    })),
+  )
+
+export const getWorkAhead = (planter: number) => queries.query(workQuery(planter, false)).catch(() => undefined)
 
 /** Others are at work too: what they ticked is asked for while a card or the plan is looked at. */
 const HANDS_MS = 5_000

@@ -6,6 +6,7 @@ import { say } from '@/words'
 const equipment = defineModel<Equipment>({ required: true })
 defineProps<{ error?: string }>()
 
+// words: meter, drive, downforce, closing_wheels, depth_scale
 const CHOICES = {
   meter: ['vacuum', 'positive_air', 'finger', 'plate', 'fluted'],
   drive: ['ground', 'hydraulic', 'electric'],
@@ -35,10 +36,10 @@ const OPTIONS = [
   'electronics',
 ] as const
 
-const TYRES = [
+const TireS = [
   { value: null, title: 'One figure, the lowest' },
-  { value: 1, title: 'Each of 2 tyres' },
-  ...[2, 3, 4].map((pairs) => ({ value: pairs, title: `Each of ${2 * pairs} tyres, in pairs` })),
+  { value: 1, title: 'Each of 2 tires' },
+  ...[2, 3, 4].map((pairs) => ({ value: pairs, title: `Each of ${2 * pairs} tires, in pairs` })),
 ]
 const choices = Object.entries(CHOICES) as [keyof typeof CHOICES, readonly string[]][]
 
@@ -49,7 +50,7 @@ function set(name: keyof Equipment, value: unknown): void {
 
 <template>
   <fieldset class="equipment">
-    <legend>What it carries</legend>
+    <legend>What it has</legend>
     <v-select
       v-for="[name, values] in choices"
       :key="name"
@@ -60,8 +61,8 @@ function set(name: keyof Equipment, value: unknown): void {
     />
     <v-select
       :model-value="equipment.tyre_pairs"
-      label="Tyre pressures"
-      :items="TYRES"
+      label="Tire pressures"
+      :items="TireS"
       @update:model-value="set('tyre_pairs', $event)"
     />
     <div class="options">

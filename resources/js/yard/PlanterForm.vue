@@ -113,21 +113,21 @@ const save = () =>
       whole
       :low="1"
       :high="64"
-      hint="1 to 48, a drill to 64, counted from the left as seen from behind"
+      hint="1 to 48, a drill to 64, counted from the left, seen from behind"
       persistent-hint
       :error-messages="about('row_count')"
     />
     <v-text-field
       v-model="form.spacing"
       label="Row spacing"
-      hint="Such as 30 in or 76 cm"
+      hint="Example: 30 in or 76 cm"
       persistent-hint
       :error-messages="about('spacing')"
     />
     <v-text-field
       v-model="form.sections"
-      label="Rows in each section, from the left"
-      hint="Such as 4, 8, 4 for two wings. Empty: one bar"
+      label="Rows per section, from the left"
+      hint="Example: 4, 8, 4 with two wings. Empty: one bar"
       persistent-hint
       :error-messages="about('sections')"
     />
@@ -135,7 +135,7 @@ const save = () =>
       v-model="form.plantingStart"
       label="Planting start"
       type="date"
-      hint="What is due, and how soon, is counted back from here"
+      hint="Due dates count back from this day"
       persistent-hint
       :error-messages="about('planting_start')"
     />
@@ -146,18 +146,18 @@ const save = () =>
       :low="1"
       :high="100_000"
       :places="1"
-      hint="The odds that parts last are reckoned to here. Empty: as many as last season"
+      hint="Used for the odds that parts last. Empty: same as last season"
       persistent-hint
       :error-messages="about('planned_acres')"
     />
     <number-field
       v-model="form.plantingDays"
-      label="Days that planting takes"
+      label="Planting days"
       kind="days"
       whole
       :low="1"
       :high="365"
-      hint="From the first to the last day"
+      hint="First to last day"
       persistent-hint
       :error-messages="about('planting_days')"
     />
@@ -182,7 +182,7 @@ const save = () =>
       <planter-ribbon :ribbon="preview.ribbon" :sections="preview.sections" small />
     </div>
     <div class="wide buttons">
-      <v-btn type="submit" color="primary" size="large" :loading="busy">{{ planter ? 'Save' : 'Make planter' }}</v-btn>
+      <v-btn type="submit" color="primary" size="large" :loading="busy">{{ planter ? 'Save' : 'Add planter' }}</v-btn>
       <v-btn variant="text" size="large" :to="planter ? { name: 'board', params: { planter: planter.id } } : '/'">
         Cancel
       </v-btn>

@@ -15,7 +15,7 @@ const ready = computed(() => sheets.isSuccess.value && (planterId === undefined 
 <template>
   <app-bar :planter-id="planterId" />
   <main class="page">
-    <h1>{{ planterId ? `Edit ${planter.data.value?.name ?? ''}` : 'New planter' }}</h1>
+    <h1>{{ planterId ? `Edit ${planter.data.value?.name ?? ''}` : 'Add planter' }}</h1>
     <load-problem :error="planter.error.value ?? sheets.error.value" @again="(planter.refetch(), sheets.refetch())" />
     <planter-form v-if="ready" :planter="planter.data.value" :sheets="sheets.data.value ?? []" />
   </main>

@@ -11,7 +11,7 @@ const session = useSession()
 const { send, refusal, busy } = useSend()
 const zones = [...new Set([session.timeZone, ...Intl.supportedValuesOf('timeZone')])].sort()
 const themes = [
-  { theme: 'device', title: 'As the device' },
+  { theme: 'device', title: 'Same as device' },
   { theme: 'light', title: 'Light' },
   { theme: 'dark', title: 'Dark' },
 ] as const
@@ -19,7 +19,7 @@ const themes = [
 const setZone = (time_zone: string) =>
   send(async () => {
     await body(api.PATCH('/api/workshop', { body: { time_zone } }))
-    await session.load()
+    await session.refresh()
     await queries.invalidateQueries()
   })
 </script>
@@ -28,7 +28,7 @@ const setZone = (time_zone: string) =>
   <v-dialog :model-value="true" max-width="480" aria-label="Settings" @update:model-value="emit('close')">
     <div class="sheet asks">
       <h2>Settings</h2>
-      <h3>Your screen</h3>
+      <h3>Display</h3>
       <div class="segments" role="group" aria-label="Theme">
         <button
           v-for="{ theme, title } in themes"
@@ -51,9 +51,7 @@ const setZone = (time_zone: string) =>
           <option v-for="zone in zones" :key="zone">{{ zone }}</option>
         </select>
       </label>
-      <p class="quiet">
-        A day of the workshop, with what was planted or fitted on it, begins at midnight there, on every device.
-      </p>
+      <p class="quiet">The shop’s day starts at midnight in this time zone, on every device.</p>
       <refusal-list :refusal="refusal" />
       <div class="actions"><v-btn variant="text" @click="emit('close')">Close</v-btn></div>
     </div>

@@ -12,6 +12,7 @@ import { useSession } from '@/session'
 const session = useSession()
 /** What the shop goes by where forecasts are made: how the ground wears parts, and how far its readings may be off. */
 const { shop } = defineProps<{ shop: Shop }>()
+let seen = shop.versions
 type Typed = Record<string, number | null>
 const factors = reactive(
   Object.fromEntries(
@@ -33,8 +34,10 @@ async function save(): Promise<void> {
   saved.value = false
   saved.value = await send(async () => {
     const ground_factors = Object.fromEntries(GROUNDS.map((kind) => [kind, filled(factors[kind])]))
-    const sent = { ground_factors, measuring_sd: filled(errors) }
-    queries.setQueryData(keys.shop, await body(api.PATCH('/api/workshop', { body: sent })))
+    const sent = { ground_factors, measuring_sd: filled(errors), seen }
+    const kept = await body(api.PATCH('/api/workshop', { body: sent }))
+    seen = kept.versions
+    queries.setQueryData(keys.shop, kept)
     await queries.invalidateQueries()
   })
 }
@@ -45,8 +48,8 @@ async function save(): Promise<void> {
     <section class="sheet">
       <h2>How fast the ground wears parts</h2>
       <p class="quiet">
-        1 is ground like any other. What is said of a field is multiplied, and is never under 0.5 or over 2. The typical
-        figure stands where you have none of your own. Fields that are logged already are weighed anew.
+        1 is average ground. A field’s factors are multiplied and stay between 0.5 and 2. Leave a figure empty to use
+        the typical one. Logged fields are updated too.
       </p>
       <div class="kinds">
         <fieldset v-for="kind in GROUNDS" :key="kind">
@@ -68,10 +71,10 @@ async function save(): Promise<void> {
       </div>
     </section>
     <section class="sheet">
-      <h2>How far readings may be off</h2>
+      <h2>Measuring error</h2>
       <p class="quiet">
-        Two thirds of your readings lie within this of the truth, rounding not counted. It is learned from how the
-        readings of each part lie about its own line, anew when a walk is finished. Fill a line in to say it yourself.
+        Two thirds of your readings are within this of the true value. Ustrel learns it from your readings each time a
+        walk is finished. Enter a figure to set it yourself.
       </p>
       <table>
         <thead>
@@ -86,7 +89,7 @@ async function save(): Promise<void> {
             <th scope="row">{{ say(`check.${one.check}`) }}</th>
             <td>
               <strong v-if="one.learned !== null">{{ one.learned }} mm</strong>
-              <span v-else class="quiet">nothing yet, {{ one.typical }} mm is taken</span>
+              <span v-else class="quiet">not yet, uses {{ one.typical }} mm</span>
             </td>
             <td>
               <number-field
@@ -105,10 +108,8 @@ async function save(): Promise<void> {
       </table>
     </section>
     <div class="buttons">
-      <v-btn v-if="session.may('set')" type="submit" color="primary" size="large" :loading="busy"
-        >Save the figures</v-btn
-      >
-      <span v-if="saved" role="status">Saved. All planters are forecast by them from now on.</span>
+      <v-btn v-if="session.may('set')" type="submit" color="primary" size="large" :loading="busy">Save figures</v-btn>
+      <span v-if="saved" role="status">Saved. All forecasts now use these figures.</span>
       <span v-else-if="refusal" class="change" role="alert">{{ refusal.message }}</span>
     </div>
   </form>

@@ -19,9 +19,11 @@ const currencies = Intl.supportedValuesOf('currency').map((value) => ({
   value,
   title: `${value}, ${names.of(value) ?? value}`,
 }))
+let seen = shop.versions
 const form = reactive({
   currency: shop.currency,
   number_style: shop.number_style,
+  paper: shop.paper,
   shop_rate: shop.shop_rate,
   stop_cost: shop.stop_cost,
   stop_hours: shop.stop_hours,
@@ -35,11 +37,14 @@ async function save(): Promise<void> {
   saved.value = await send(async () => {
     const sent = {
       ...form,
+      seen,
       crew: form.crew
         .filter(({ name }) => name.trim() !== '')
         .map(({ name, hours }) => ({ name, hours: hours.map((of) => of ?? 0) })),
     }
-    queries.setQueryData(keys.shop, await body(api.PATCH('/api/workshop', { body: sent })))
+    const kept = await body(api.PATCH('/api/workshop', { body: sent }))
+    seen = kept.versions
+    queries.setQueryData(keys.shop, kept)
     if (session.me) session.me = { ...session.me, currency: form.currency, number_style: form.number_style }
     await queries.invalidateQueries()
   })
@@ -52,23 +57,32 @@ async function save(): Promise<void> {
     <div class="pair">
       <v-autocomplete
         v-model="form.currency"
-        label="Currency of all prices"
+        label="Currency"
         :items="currencies"
         :error-messages="refusal?.about('currency')"
       />
       <v-select
         v-model="form.number_style"
-        label="Numbers are written"
+        label="Number format"
         :items="[
           { value: 'point', title: '1,234.5' },
           { value: 'comma', title: '1.234,5' },
-          { value: null, title: 'either way; asked when unclear' },
+          { value: null, title: 'either; ask if unclear' },
         ]"
         :error-messages="refusal?.about('number_style')"
       />
+      <v-select
+        v-model="form.paper"
+        label="Paper"
+        :items="[
+          { value: 'letter', title: 'Letter' },
+          { value: 'a4', title: 'A4' },
+        ]"
+        :error-messages="refusal?.about('paper')"
+      />
       <number-field
         v-model="form.shop_rate"
-        :label="`An hour’s work, ${form.currency}`"
+        :label="`Labor per hour, ${form.currency}`"
         kind="money"
         :high="100_000"
         :places="2"
@@ -79,8 +93,8 @@ async function save(): Promise<void> {
         kind="money"
         :high="100_000"
         :places="2"
-        :label="`A stop in season, ${form.currency}`"
-        hint="The trip, the call: whatever is done in it"
+        :label="`Stop in season, ${form.currency}`"
+        hint="Trip and call-out"
         persistent-hint
         :error-messages="refusal?.about('stop_cost')"
       />
@@ -89,8 +103,8 @@ async function save(): Promise<void> {
         kind="hours"
         :high="100"
         :places="2"
-        label="Hours that the planter waits"
-        hint="Besides the work itself"
+        label="Hours lost per stop"
+        hint="On top of the work itself"
         persistent-hint
         :error-messages="refusal?.about('stop_hours')"
       />
@@ -99,14 +113,14 @@ async function save(): Promise<void> {
         kind="money"
         :high="100_000"
         :places="2"
-        :label="`An acre ${session.me?.units === 'mm' ? '6 mm' : '1/4 in'} too shallow, ${form.currency}`"
-        hint="The rain list counts lost depth by it"
+        :label="`Per acre ${session.me?.units === 'mm' ? '6 mm' : '1/4 in'} too shallow, ${form.currency}`"
+        hint="Used by the rain list for lost depth"
         persistent-hint
         :error-messages="refusal?.about('depth_cost')"
       />
       <v-select
         v-model="form.service_stops"
-        label="What wears out in season"
+        label="When a part wears out in season"
         :items="[
           { value: 0, title: 'stops the planter at once' },
           ...[1, 2, 3, 4, 5, 6].map((value) => ({ value, title: `waits for one of ${value} service stops` })),
@@ -139,7 +153,7 @@ async function save(): Promise<void> {
               />
             </td>
             <td>
-              <button type="button" class="out" :aria-label="`Take ${one.name} out`" @click="form.crew.splice(at, 1)">
+              <button type="button" class="out" :aria-label="`Remove ${one.name}`" @click="form.crew.splice(at, 1)">
                 ×
               </button>
             </td>
@@ -152,9 +166,9 @@ async function save(): Promise<void> {
         v-if="session.may('set')"
         variant="outlined"
         @click="form.crew.push({ name: '', hours: [8, 8, 8, 8, 8, 0, 0] })"
-        >Add a person</v-btn
+        >Add person</v-btn
       >
-      <v-btn v-if="session.may('set')" type="submit" color="primary" :loading="busy">Save money and people</v-btn>
+      <v-btn v-if="session.may('set')" type="submit" color="primary" :loading="busy">Save</v-btn>
       <span v-if="saved" role="status">Saved.</span>
     </div>
     <refusal-list :refusal="refusal" />

@@ -6,6 +6,7 @@ import AimsPanel from '@/spec/AimsPanel.vue'
 import LubricationPanel from '@/work/LubricationPanel.vue'
 import ShopForm from './ShopForm.vue'
 import ShopMoney from './ShopMoney.vue'
+import ScreenFaces from '@/components/ScreenFaces.vue'
 
 const shop = useShop()
 </script>
@@ -13,9 +14,10 @@ const shop = useShop()
 <template>
   <app-bar />
   <main class="page">
+    <screen-faces of="Shop" />
     <load-problem :error="shop.error.value" @again="shop.refetch()" />
     <template v-if="shop.data.value">
-      <h1>The shop’s figures</h1>
+      <h1>Shop figures</h1>
       <shop-money :shop="shop.data.value" />
       <aims-panel />
       <lubrication-panel />

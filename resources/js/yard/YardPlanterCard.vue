@@ -5,7 +5,7 @@ import FractionText from '@/components/FractionText.vue'
 import PlanterRibbon from '@/components/PlanterRibbon.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
-import { shortDate, monthAndYear } from '@/dates'
+import { weekDate, monthAndYear } from '@/dates'
 
 const { planter } = defineProps<{ planter: YardPlanter }>()
 const { length } = useUnits()
@@ -14,14 +14,14 @@ const walked = computed(() => Math.round(planter.share_walked * 100))
 const due = computed(() => {
   const days = planter.days_to_planting
   if (days === null || planter.planting_start === null) return { figure: '–', text: 'planting date not set' }
-  const date = shortDate(planter.planting_start)
+  const date = weekDate(planter.planting_start)
   if (days < 0) return { figure: String(-days), text: `days since planting began, ${date}` }
   return { figure: String(days), text: `${days === 1 ? 'day' : 'days'} to planting, ${date}` }
 })
 const next = computed(() => {
-  if (planter.walk_open) return { label: 'Carry on walking', to: 'walk' }
+  if (planter.walk_open) return { label: 'Continue the walk', to: 'walk' }
   if (planter.share_walked === 0) return { label: 'Start the walk', to: 'walk' }
-  return { label: 'See the board', to: 'board' }
+  return { label: 'Open the board', to: 'board' }
 })
 </script>
 
@@ -41,10 +41,10 @@ const next = computed(() => {
         {{ planter.rows_to_change === 1 ? 'row' : 'rows' }} to change
       </span>
       <router-link v-if="planter.to_decide > 0" :to="{ name: 'decide', params: { planter: planter.id } }"
-        >{{ planter.to_decide }} to decide</router-link
+        >{{ planter.to_decide }} past the limit to decide</router-link
       >
       <span v-if="planter.to_measure_again > 0">{{ planter.to_measure_again }} to measure again</span>
-      <span v-if="walked > 0">{{ walked }} % walked for {{ planter.season }}</span>
+      <span v-if="walked > 0">{{ walked }}% walked for {{ planter.season }}</span>
       <span v-else>Not walked for {{ planter.season }}</span>
       <span v-if="planter.last_walk" class="quiet">last walk {{ monthAndYear(planter.last_walk) }}</span>
     </div>

@@ -4,7 +4,7 @@
 <body>
     <h1>{{ __('order.title') }}{{ $order->supplier === null ? '' : ", {$order->supplier->name}" }}</h1>
     <p class="quiet">
-        {{ $workshop->name }}. {{ $order->ordered_on === null ? __('order.is_draft') : __('order.ordered_on', ['day' => $order->ordered_on->iso]) }} {{ $order->note }}
+        {{ $workshop->name }}. {{ $order->ordered_on === null ? __('order.is_draft') : __('order.ordered_on', ['day' => $workshop->dates()->full($order->ordered_on)]) }} {{ $order->note }}
     </p>
     <table>
         <thead><tr><th>Number</th><th>Part</th><th>Quantity</th><th>Price</th><th>Sum</th></tr></thead>

@@ -4,7 +4,7 @@
 <body>
     <h1>{{ __('work.ready_title') }}: {{ $planter->farm }} {{ $planter->name }}</h1>
     <p class="quiet">
-        {{ $planter->workshop->name }}, {{ $day }}{{ $planter->planting_start === null ? '' : '. '.__('work.ready_planting', ['day' => $planter->planting_start->iso]) }}
+        {{ $planter->workshop->name }}, {{ $day }}{{ $planter->planting_start === null ? '' : '. '.__('work.ready_planting', ['day' => $planter->workshop->sayDay($planter->planting_start)]) }}
     </p>
     @if ($open === [] && $work === [] && $due === [] && $again === [])
         <p><strong>{{ __('work.ready_nothing') }}</strong></p>

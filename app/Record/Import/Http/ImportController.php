@@ -32,7 +32,7 @@ final class ImportController extends Controller
             ->where(static fn (Builder $some): Builder => $some->where('kept', '>', 0)->orWhereIn('state', ImportState::onTheWay()))
             ->with('user:id,name')->orderByDesc('id')->limit(self::MOST)->get();
 
-        return new JsonResponse($imports->map(ImportShape::import(...))->all());
+        return new JsonResponse($imports->map(ImportView::of(...))->all());
     }
 
     #[OA\Post(path: '/api/planters/{planter}/imports', operationId: 'importFile', description: 'Takes a file in; it is worked on in the background. Ask for the import until it is over. Sending a file again is harmless: what is on record does not come twice.', tags: ['imports'])]
@@ -71,6 +71,6 @@ final class ImportController extends Controller
         $already = $planter->imports()->where('sha256', $import->sha256)->where('id', '<', $import->id)->where('mode', '!=', ImportMode::Preview)
             ->where('state', ImportState::Done)->where('kept', '>', 0)->with('user:id,name')->latest('id')->first();
 
-        return new JsonResponse(ImportShape::now($import->refresh()->load('user:id,name'), $this->progress->of($import->id), $already), $status);
+        return new JsonResponse(ImportNowView::of($import->refresh()->load('user:id,name'), $this->progress->of($import->id), $already), $status);
     }
 }

@@ -10,8 +10,6 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'ImportKind', type: 'string', enum: ImportKind::class)]
-#[OA\Schema(schema: 'ImportMode', description: 'preview: only say what it holds; whole: all or nothing; good: the good lines', type: 'string', enum: ImportMode::class)]
 #[OA\Schema(schema: 'ImportMapping', required: ['columns', 'dates'], properties: [
     new OA\Property(property: 'columns', description: 'By field, the number of its column from 0', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'integer')),
     new OA\Property(property: 'dates', description: 'What 3/4/2025 means', type: 'string', enum: ['auto', 'dmy', 'mdy']),

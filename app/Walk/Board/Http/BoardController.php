@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Walk\Board\Http;
 
 use App\Http\Controller;
+use App\Http\KeptAnswer;
 use App\Models\Planter;
 use App\Walk\Board\BoardQuery;
 use App\Walk\Board\FaceQuery;
@@ -26,15 +27,17 @@ final class BoardController extends Controller
         abort_unless($asked === null || (is_string($asked) && Str::isUuid($asked)), 404);
         $walk = $asked === null ? $planter->walkThatMatters() : $planter->walks()->findOrFail($asked);
 
-        return KeptBoard::answer($request, $planter, $walk, static fn (): BoardResource => new BoardResource(
+        return KeptAnswer::of($request, "board:{$planter->id}:{$walk?->id}", [
+            $planter->getAttributes(), $planter->specSheet->getAttributes(), $planter->workshop->getAttributes(), $walk?->getAttributes(), $planter->season(),
+        ], static fn (): BoardView => BoardView::of(
             $walk === null ? $board->unwalked($planter) : $board->glanceAt($walk, $planter),
         ));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/face', operationId: 'face', description: 'What every screen of a planter shows', tags: ['board'])]
     #[OA\Response(response: 200, description: 'The planter and its rows by the walk that matters now', content: new OA\JsonContent(ref: '#/components/schemas/Face'))]
-    public function face(Planter $planter, FaceQuery $face): FaceResource
+    public function face(Planter $planter, FaceQuery $face): FaceView
     {
-        return new FaceResource($face->of($planter->load(['specSheet', 'workshop'])));
+        return FaceView::of($face->of($planter->load(['specSheet', 'workshop'])));
     }
 }

@@ -19,6 +19,6 @@ final class HistoryController extends Controller
     #[OA\Response(response: 200, description: 'Every reading of one place, newest first, corrections included', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/HistoryReading')))]
     public function __invoke(HistoryRequest $request, Planter $planter, HistoryQuery $history): JsonResponse
     {
-        return new JsonResponse(array_map(HistoryReadingShape::of(...), $history->ofPlace($planter, $request->place())));
+        return new JsonResponse(array_map(HistoryReadingView::of(...), $history->ofPlace($planter, $request->place())));
     }
 }

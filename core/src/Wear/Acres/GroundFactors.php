@@ -12,7 +12,7 @@ final readonly class GroundFactors
     {
     }
 
-    /** @return array<string, list<Soil|Residue|Tillage|DownforceLevel>> what can be said of the ground, by kind */
+    /** @return array{soil: list<Soil>, residue: list<Residue>, tillage: list<Tillage>, downforce: list<DownforceLevel>} what can be said of the ground, by kind */
     public static function kinds(): array
     {
         return ['soil' => Soil::cases(), 'residue' => Residue::cases(), 'tillage' => Tillage::cases(), 'downforce' => DownforceLevel::cases()];

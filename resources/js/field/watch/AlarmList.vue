@@ -6,6 +6,7 @@ import { useSession } from '@/session'
 import { sayRows } from '@/plan/findings'
 import { isWatched } from './queries'
 import { useWatchEntries } from './useWatchEntries'
+import { clock } from '@/dates'
 
 type Alarm = WatchRun['alarms'][number]
 
@@ -18,7 +19,6 @@ const { record, refusal, busy } = useWatchEntries(
 )
 const session = useSession()
 const verdict = (of: Alarm): Verdict => (of.kind === 'stopped' ? 'failed' : of.is_sensor ? 'watch' : 'change')
-const time = (at: string) => new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
 
 const shut = ({ rows }: Alarm) =>
   record(rows.filter((row) => !run.shut.includes(row)).map((row) => ({ kind: 'shut', row })))
@@ -30,7 +30,7 @@ const shut = ({ rows }: Alarm) =>
     <refusal-list :refusal="refusal" />
     <div aria-live="polite">
       <p v-if="run.alarms.length === 0" class="quiet">
-        None. A row is told from its own past after a minute of planting; one that stops shows at once.
+        No alarms. Ustrel knows each row after a minute of planting; a row that stops shows right away.
       </p>
       <ol v-else>
         <li v-for="of in run.alarms" :key="of.id" :class="{ over: of.is_back || of.is_left || of.seen_at !== null }">
@@ -39,8 +39,8 @@ const shut = ({ rows }: Alarm) =>
             <strong>{{ sayRows(of.rows) }}</strong>
             {{ of.says }}<template v-if="of.shared">. They share the {{ of.shared }}: look there first</template>.
             <span class="quiet"
-              >{{ time(of.at) }} · {{ of.while }}<template v-if="of.is_back"> · as before again</template
-              ><template v-if="of.is_left"> · left as it is</template
+              >{{ clock(of.at) }} · {{ of.while }}<template v-if="of.is_back"> · back to normal</template
+              ><template v-if="of.is_left"> · marked normal</template
               ><template v-else-if="of.seen_by"> · seen by {{ of.seen_by }}</template></span
             >
             <span class="does">
@@ -48,7 +48,7 @@ const shut = ({ rows }: Alarm) =>
                 variant="text"
                 :aria-label="`What is wrong with ${sayRows(of.rows)}?`"
                 @click="emit('diagnose', of.rows[0] ?? 1, of.symptom)"
-                >What is wrong?</v-btn
+                >What’s wrong?</v-btn
               >
               <template v-if="session.may('record') && !of.is_left">
                 <v-btn
@@ -64,7 +64,7 @@ const shut = ({ rows }: Alarm) =>
                     variant="text"
                     :disabled="busy"
                     @click="record([{ kind: 'left', alarm: of.id }])"
-                    >Leave it so</v-btn
+                    >Mark as normal</v-btn
                   >
                   <v-btn
                     v-if="of.kind === 'stopped' && of.rows.some((row) => !run.shut.includes(row))"

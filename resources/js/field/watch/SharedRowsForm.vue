@@ -49,17 +49,17 @@ async function save(): Promise<void> {
       await body(api.PUT('/api/planters/{planter}/shared-rows', { params, body: { groups, before: shared } })),
     ),
   )
-  if (taken) done.value = 'Kept. It counts from the next time that the rows are watched.'
+  if (taken) done.value = 'Saved. Used from the next row watch on.'
   else if (refusal.value?.status === 409) void sharedAgain(planterId)
 }
 </script>
 
 <template>
   <details class="sheet">
-    <summary>What rows share</summary>
-    <form novalidate aria-label="What rows share" @submit.prevent="save">
+    <summary>Shared parts</summary>
+    <form novalidate aria-label="Shared parts" @submit.prevent="save">
       <p v-if="shared.length === 0 && proposed.length > 0" class="quiet">
-        Proposed by the sections of the toolbar. Nothing is kept until you say so.
+        Suggested from the toolbar sections. Nothing is saved until you save it.
       </p>
       <div v-for="(line, at) in lines" :key="at" class="line">
         <v-select v-model="line.kind" :items="kinds" label="What" hide-details />
@@ -79,7 +79,7 @@ async function save(): Promise<void> {
       <div class="actions">
         <v-btn variant="text" size="large" @click="lines.push({ kind: 'motor', name: '', rows: '' })">Another</v-btn>
         <v-btn variant="outlined" size="large" type="submit" :loading="busy" :disabled="rows.includes(null)"
-          >Keep what they share</v-btn
+          >Save shared parts</v-btn
         >
       </div>
     </form>

@@ -38,25 +38,25 @@ async function start(): Promise<void> {
 </script>
 
 <template>
-  <form class="sheet asks" novalidate aria-label="Watch the rows" @submit.prevent="start">
-    <h1>Watch the rows</h1>
+  <form class="sheet asks" novalidate aria-label="Start row watch" @submit.prevent="start">
+    <h1>Start row watch</h1>
     <p class="quiet">
-      The row monitor tells of each row every second. A row is held against its own past and against the others at the
-      same moment; what rows share is blamed where they move together.
+      The row monitor reports each row every second. Ustrel compares each row with its own past and with the other rows.
+      When rows that share a part change together, it names that part.
     </p>
     <div class="pair">
       <v-text-field v-model="field" label="Field" maxlength="80" hide-details />
       <number-field
         v-model="acres"
-        label="One false alarm in"
+        label="One false alarm per"
         suffix="ac"
         required
         :low="50"
         :high="100_000"
         hide-details
       />
-      <v-checkbox v-model="practice" label="Practice on a made-up field" hide-details />
-      <v-select v-if="practice" v-model="fault" :items="faults" label="What goes wrong" hide-details />
+      <v-checkbox v-model="practice" label="Practice on a simulated field" hide-details />
+      <v-select v-if="practice" v-model="fault" :items="faults" label="Fault" hide-details />
     </div>
     <refusal-list :refusal="refusal" />
     <div class="actions">

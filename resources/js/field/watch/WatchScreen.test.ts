@@ -62,7 +62,7 @@ it('lets a row that was shut plant again, and leaves the others shut', async () 
   await screen.get('.six').trigger('click')
   await screen
     .findAll('button')
-    .find((one) => one.text() === 'It plants again')
+    .find((one) => one.text() === 'Row is planting again')
     ?.trigger('click')
   await flushPromises()
   expect(deliver.mock.lastCall?.[0]).toMatchObject({
@@ -73,5 +73,5 @@ it('lets a row that was shut plant again, and leaves the others shut', async () 
 })
 
 it('offers it only for a row that is shut', () => {
-  expect(show().text()).not.toContain('It plants again')
+  expect(show().text()).not.toContain('Row is planting again')
 })

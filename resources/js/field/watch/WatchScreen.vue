@@ -11,7 +11,7 @@ import StandsPanel from '@/bench/StandsPanel.vue'
 import { useSession } from '@/session'
 import { say } from '@/words'
 import DiagnosisPanel from '../DiagnosisPanel.vue'
-import FieldFaces from '../FieldFaces.vue'
+import ScreenFaces from '@/components/ScreenFaces.vue'
 import AlarmList from './AlarmList.vue'
 import { isWatched, useWatch, useWatchNow, watched } from './queries'
 import SharedRowsForm from './SharedRowsForm.vue'
@@ -54,20 +54,20 @@ async function end(): Promise<void> {
     :error="told.error.value ?? now.error.value"
     @again="(told.refetch(), now.refetch())"
   >
-    <field-faces :planter-id="planterId" />
+    <screen-faces of="Field" :planter-id="planterId" />
     <div v-if="told.data.value && face && now.data.value" class="row-watch">
       <section v-if="run" class="sheet wide" aria-label="Row watch">
         <div class="head">
           <h1>
             {{ run.field || 'Row watch' }}<span v-if="run.practice" class="quiet"> · practice, ten times as fast</span>
           </h1>
-          <p v-if="run.state === 'waiting'">Waits for the row monitor. It asks here what is to be watched.</p>
+          <p v-if="run.state === 'waiting'">Waiting for the row monitor. It checks here for what to watch.</p>
           <p v-else-if="run.state === 'ended'" class="quiet">
-            Ended {{ dateAndTime(run.ended_at ?? run.made_at) }}. What it told last stands here.
+            Ended {{ dateAndTime(run.ended_at ?? run.made_at) }}. Last data from the monitor:
           </p>
           <p v-else-if="(run.monitor_quiet ?? 0) > QUIET" class="due">
-            The monitor has said nothing new for {{ run.monitor_quiet }} s. Look at its cable, its signal and its clock,
-            which has to go on; then the watch goes on where it was.
+            No new data from the monitor for {{ run.monitor_quiet }} s. Check its cable, signal and clock. The watch
+            continues when data comes back.
           </p>
           <p v-else>
             <strong>{{ run.down ? 'Planting' : 'Lifted' }}</strong> at {{ run.mph }}
@@ -78,7 +78,7 @@ async function end(): Promise<void> {
             size="large"
             :loading="busy"
             @click="end"
-            >End the watch</v-btn
+            >End row watch</v-btn
           >
         </div>
         <watch-strip :rows="run.rows" :sections="face.planter.sections" :selected="row" @select="row = $event" />
@@ -93,11 +93,11 @@ async function end(): Promise<void> {
             variant="text"
             :disabled="entries.busy.value"
             @click="entries.record([{ kind: 'opened', row }])"
-            >It plants again</v-btn
+            >Row is planting again</v-btn
           >
         </div>
         <p v-if="run.refused_lines > 0" class="due">
-          {{ run.refused_lines }} {{ run.refused_lines === 1 ? 'line' : 'lines' }} of the monitor could not be read.
+          {{ run.refused_lines }} {{ run.refused_lines === 1 ? 'line' : 'lines' }} from the monitor could not be read.
           {{ run.refused }}
         </p>
         <refusal-list :refusal="refusal ?? entries.refusal.value" />
@@ -145,12 +145,12 @@ async function end(): Promise<void> {
           :row-count="face.planter.row_count"
         />
         <stands-panel v-if="session.may('set')" kind="monitor" />
-        <section v-if="told.data.value.before.length > 0" class="sheet" aria-label="Watched before">
-          <h2>Watched before</h2>
+        <section v-if="told.data.value.before.length > 0" class="sheet" aria-label="Earlier watches">
+          <h2>Earlier watches</h2>
           <ul>
             <li v-for="one in told.data.value.before" :key="one.id">
               <strong>{{ dateAndTime(one.made_at) }}</strong>
-              <span>{{ one.field || 'no field named' }}<template v-if="one.practice">, practice</template></span>
+              <span>{{ one.field || 'no field' }}<template v-if="one.practice">, practice</template></span>
               <span class="quiet"
                 >{{ one.acres }}, {{ one.passes }} {{ one.passes === 1 ? 'pass' : 'passes' }}, {{ one.alarms }}
                 {{ one.alarms === 1 ? 'alarm' : 'alarms' }}</span

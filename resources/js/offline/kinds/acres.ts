@@ -15,7 +15,7 @@ export const acres: Kind<'acres'> = {
   },
   title({ body: { line, acres, field, withdrawn } }) {
     const said = line ?? `${acres} ac, ${field}`
-    return withdrawn ? `taken back: ${said}` : said
+    return withdrawn ? `undone: ${said}` : said
   },
   brings: ({ id }) => [id],
   dependsOn: ({ body: { supersedes } }) => (supersedes == null ? [] : [supersedes]),

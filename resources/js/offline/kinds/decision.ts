@@ -23,7 +23,7 @@ export const decision: Kind<'decision'> = {
     return refused
   },
   title: ({ body: of }) =>
-    `${sayRow(of.row)}, ${sayCheck(of).toLowerCase()}: ${of.withdrawn ? 'decision taken back' : say(`action.${of.action}`)}`,
+    `${sayRow(of.row)}, ${sayCheck(of).toLowerCase()}: ${of.withdrawn ? 'decision undone' : say(`action.${of.action}`)}`,
   brings: ({ id }) => [id],
   dependsOn: ({ walk, body: { supersedes } }) => (supersedes == null ? [walk] : [walk, supersedes]),
 }

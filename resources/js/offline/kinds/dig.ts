@@ -15,7 +15,7 @@ export const dig: Kind<'dig'> = {
     return allTaken()
   },
   title: ({ body: { row, pass, depths, withdrawn } }) =>
-    `${withdrawn ? 'taken back: ' : ''}${sayRow(row)}, pass ${pass}: dug, ${depths.length} depths`,
+    `${withdrawn ? 'undone: ' : ''}${sayRow(row)}, pass ${pass}: dug, ${depths.length} depths`,
   brings: ({ id }) => [id],
   dependsOn: ({ body: { supersedes } }) => (supersedes == null ? [] : [supersedes]),
 }

@@ -31,4 +31,4 @@ const kinds: { [W in What]: Kind<W> } = {
 }
 
 /** How what waits goes up, and what it is called. */
-export const kindOf = (item: Waiting): Kind<What> => kinds[item.what] as Kind<What>
+export const kindOf = (item: Waiting): Kind<What> => kinds[item.what]

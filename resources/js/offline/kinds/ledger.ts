@@ -1,7 +1,8 @@
 import { api, body } from '@/api/client'
 import { refreshRecord } from '@/api/queries'
 import type { LedgerEntry } from '@/api/types'
-import { say, sayShims } from '@/words'
+import { sayShims } from '@/opener/shims'
+import { say } from '@/words'
 import { allTaken, type Kind } from './kind'
 
 /** What was done to parts in one go: all of it is taken, or nothing. */
@@ -23,7 +24,7 @@ export const ledger: Kind<'ledger'> = {
 }
 
 function done({ kind, row, slot, side, pairs, supersedes }: LedgerEntry): string {
-  if (kind === 'withdrawn') return 'an entry taken back'
+  if (kind === 'withdrawn') return 'an entry undone'
   if (kind === 'shims_moved') return `row ${row}: ${sayShims({ pairs: pairs ?? 0, side })}`
   if (kind === 'removed') return 'a part taken out'
   const what = `row ${row}: ${say(`slot.${slot}`).toLowerCase()} ${say(`side.${side}`)}`.trimEnd()

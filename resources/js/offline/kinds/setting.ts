@@ -21,7 +21,7 @@ export const setting: Kind<'setting'> = {
       .map(({ line, key, row, value, figure, withdrawn }) => {
         if (line !== undefined) return line
         const said = `${row ? `${sayRow(row)}, ` : ''}${say(`setting.${key}`)}: ${figure ?? value ?? ''}`
-        return withdrawn ? `taken back: ${said}` : said
+        return withdrawn ? `undone: ${said}` : said
       })
       .join('; '),
   brings: ({ body: { settings } }) => settings.map(({ id }) => id),

@@ -14,7 +14,7 @@ export const signOff: Kind<'signOff'> = {
     await queries.invalidateQueries({ queryKey: keys.firstPass(item.planter) })
     return allTaken()
   },
-  title: ({ body: { kind, withdrawn } }) => `${withdrawn ? 'taken back: ' : ''}signed off, ${say(`sign_off.${kind}`)}`,
+  title: ({ body: { kind, withdrawn } }) => `${withdrawn ? 'undone: ' : ''}signed off, ${say(`sign_off.${kind}`)}`,
   brings: ({ id }) => [id],
   dependsOn: ({ body: { supersedes } }) => (supersedes == null ? [] : [supersedes]),
 }

@@ -15,7 +15,7 @@ export const standCount: Kind<'standCount'> = {
     return allTaken()
   },
   title: ({ body: { row, field, plants, withdrawn } }) =>
-    `${withdrawn ? 'taken back: ' : ''}${field}, ${sayRow(row).toLowerCase()}: ${plants} plants`,
+    `${withdrawn ? 'undone: ' : ''}${field}, ${sayRow(row).toLowerCase()}: ${plants} plants`,
   brings: ({ id }) => [id],
   dependsOn: ({ body: { supersedes } }) => (supersedes == null ? [] : [supersedes]),
 }

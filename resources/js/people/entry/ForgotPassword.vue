@@ -17,13 +17,12 @@ async function ask(): Promise<void> {
 
 <template>
   <p v-if="isSent" role="status">
-    If somebody signs in with this email, a link is on its way to it. Where your shop sends no mail, ask an owner of the
-    workshop for a link.
+    If this email has an account, a link is on its way. If your shop does not send mail, ask an owner for a link.
   </p>
   <form v-else class="ask" novalidate @submit.prevent="ask">
     <v-text-field v-model="email" v-cursor label="Your email" type="email" autocomplete="username" />
     <refusal-list :refusal="refusal" />
-    <v-btn type="submit" color="primary" size="large" block :loading="busy">Send me a link</v-btn>
+    <v-btn type="submit" color="primary" size="large" block :loading="busy">Send link</v-btn>
   </form>
   <v-btn variant="text" @click="emit('back')">Back</v-btn>
 </template>

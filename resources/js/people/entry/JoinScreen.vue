@@ -43,7 +43,7 @@ async function join(): Promise<void> {
             : new Refusal(0, 'The server does not answer. Try again in a moment.')
         "
       />
-      <v-btn variant="outlined" size="large" :to="{ name: 'sign-in' }">To signing in</v-btn>
+      <v-btn variant="outlined" size="large" :to="{ name: 'sign-in' }">Go to sign-in</v-btn>
     </template>
     <form v-else-if="invitation.data.value" class="fields" novalidate @submit.prevent="join">
       <p>

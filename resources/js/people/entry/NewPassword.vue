@@ -10,13 +10,13 @@ const isShown = ref(false)
 <template>
   <v-text-field
     v-model="password"
-    label="A password"
+    label="Password"
     :type="isShown ? 'text' : 'password'"
     autocomplete="new-password"
-    hint="12 characters or more. A few words that only you put together are good."
+    hint="12 characters or more. Several unrelated words work well."
     persistent-hint
     hide-details="auto"
     :error-messages="refusal?.about('password')"
   />
-  <v-checkbox v-model="isShown" label="Show what I type" density="compact" hide-details />
+  <v-checkbox v-model="isShown" label="Show password" density="compact" hide-details />
 </template>

@@ -23,12 +23,12 @@ async function reset(): Promise<void> {
 </script>
 
 <template>
-  <entry-page title="A new password">
+  <entry-page title="New password">
     <form class="fields" novalidate @submit.prevent="reset">
-      <p class="quiet">You are signed in with it at once, and signed out on every other device.</p>
+      <p class="quiet">You will be signed in here and signed out everywhere else.</p>
       <new-password v-model="password" :refusal="refusal" />
       <refusal-list v-if="refusal && !refusal.about('password')" :refusal="refusal" />
-      <v-btn type="submit" color="primary" size="large" block :loading="busy">Take it</v-btn>
+      <v-btn type="submit" color="primary" size="large" block :loading="busy">Set password</v-btn>
     </form>
   </entry-page>
 </template>

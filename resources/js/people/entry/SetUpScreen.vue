@@ -6,6 +6,7 @@ import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
 import { useSession } from '@/session'
 import EntryPage from './EntryPage.vue'
+import { guessFrom } from './guess'
 import PersonFields from '@/people/PersonFields.vue'
 import { useLink } from './useLink'
 
@@ -24,8 +25,7 @@ const currencies = Intl.supportedValuesOf('currency').map((value) => ({
 const shop = reactive({
   workshop: '',
   time_zone: here,
-  currency: 'USD',
-  units: 'in' as 'in' | 'mm',
+  ...guessFrom(navigator.language),
   number_style: localStyle(),
 })
 /** As this browser writes numbers. */
@@ -53,29 +53,35 @@ async function setUp(): Promise<void> {
       />
       <v-autocomplete
         v-model="shop.time_zone"
-        label="Time zone: where its days begin"
+        label="Time zone"
         :items="zones"
         :error-messages="refusal?.about('time_zone')"
       />
       <v-autocomplete
         v-model="shop.currency"
-        label="Currency of prices"
+        label="Currency"
         :items="currencies"
         :error-messages="refusal?.about('currency')"
       />
       <div class="segments" role="group" aria-label="Units">
         <button type="button" :aria-pressed="shop.units === 'in'" @click="shop.units = 'in'">Inches, acres</button>
         <button type="button" :aria-pressed="shop.units === 'mm'" @click="shop.units = 'mm'">
-          Millimetres, hectares
+          Millimeters, hectares
         </button>
       </div>
-      <h2>You, its owner</h2>
+      <div class="segments" role="group" aria-label="Paper">
+        <button type="button" :aria-pressed="shop.paper === 'letter'" @click="shop.paper = 'letter'">
+          Letter paper
+        </button>
+        <button type="button" :aria-pressed="shop.paper === 'a4'" @click="shop.paper = 'a4'">A4 paper</button>
+      </div>
+      <h2>Your account</h2>
       <person-fields v-model="person" :refusal="refusal" />
       <refusal-list
         v-if="refusal && (refusal.about('link') || !Object.keys(refusal.errors).length)"
         :refusal="refusal"
       />
-      <v-btn type="submit" color="primary" size="large" block :loading="busy">Set it up</v-btn>
+      <v-btn type="submit" color="primary" size="large" block :loading="busy">Create workshop</v-btn>
     </form>
   </entry-page>
 </template>

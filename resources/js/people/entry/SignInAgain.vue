@@ -20,9 +20,9 @@ function carryOn(): void {
 
 <template>
   <v-dialog model-value aria-label="Sign in again" persistent max-width="420">
-    <div class="sheet pa-6">
+    <div class="sheet asks">
       <h2>Sign in again</h2>
-      <p class="quiet mb-4">{{ say('error.signed_out') }}</p>
+      <p class="quiet">{{ say('error.signed_out') }}</p>
       <sign-in-form @signed-in="carryOn" />
     </div>
   </v-dialog>

@@ -20,17 +20,17 @@ function enter(): void {
 
 <template>
   <entry-page>
-    <p class="quiet">Row units, measured, judged and kept, row by row.</p>
+    <p class="quiet">Measure, decide and keep the record, row by row.</p>
     <p v-if="welcome.data.value?.is_demo" class="caution">
-      This is the demo: its planters, people and figures are made up. The start in the console names who can sign in.
+      This is the demo. Planters, people and figures are made up. The console shows the demo login.
     </p>
     <p v-if="welcome.data.value?.is_set_up === false" class="caution">
-      Nothing is set up here yet. Open the address that the start has printed in the console.
+      No workshop yet. Open the link shown in the console.
     </p>
     <forgot-password v-if="hasForgotten" @back="hasForgotten = false" />
     <template v-else>
       <sign-in-form @signed-in="enter" />
-      <v-btn variant="text" @click="hasForgotten = true">I have forgotten it</v-btn>
+      <v-btn variant="text" @click="hasForgotten = true">Forgot password?</v-btn>
     </template>
   </entry-page>
 </template>

@@ -6,7 +6,7 @@ import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { sayBriefly, say, sayCheck, sayRow } from '@/words'
 
-/** One place on the board: its verdict and figure now, or in grey what it read last time. */
+/** One place on the board: its verdict and figure now, or in gray what it read last time. */
 const { cell, check, faded, brief } = defineProps<{
   cell: Cell
   check: Check

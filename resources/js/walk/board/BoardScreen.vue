@@ -4,6 +4,8 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useBoard, useWalks } from '@/walk/queries'
 import type { Cell, Check, Verdict, Walk } from '@/api/types'
+import DropMenu from '@/components/DropMenu.vue'
+import MenuLine from '@/components/MenuLine.vue'
 import PlanterPage from '@/components/PlanterPage.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { monthAndYear } from '@/dates'
@@ -46,7 +48,7 @@ const counts = computed(() => board.value && countBoard(board.value))
 const verdicts: Verdict[] = ['sound', 'watch', 'change', 'failed', 'unchecked']
 const filters: { value: BoardFilter; label: string }[] = [
   { value: 'all', label: 'All' },
-  { value: 'trouble', label: 'Change, failed' },
+  { value: 'trouble', label: 'Change or failed' },
   { value: 'unchecked', label: 'Unchecked' },
 ]
 
@@ -89,7 +91,7 @@ function walkTo(cell: Cell): void {
               {{ counts.rowsDone }} of {{ board.ribbon.length }} rows done · {{ counts.failed }} failed ·
               {{ counts.change }} to change · {{ counts.watch }} to watch
             </template>
-            <template v-else>Start a walk to measure. The ribbon shows what is expected.</template>
+            <template v-else>Start a walk to measure. Until then the ribbon shows the forecast.</template>
           </p>
         </div>
         <div class="segments" role="group" aria-label="Face">
@@ -108,48 +110,39 @@ function walkTo(cell: Cell): void {
           </button>
         </div>
         <walk-actions v-if="session.may('record')" :board="board" />
-        <v-menu>
-          <template #activator="{ props: opener }">
-            <v-btn :icon="mdiDotsHorizontal" variant="text" aria-label="More of this board" v-bind="opener" />
+        <drop-menu>
+          <template #button="opens">
+            <v-btn :icon="mdiDotsHorizontal" variant="text" aria-label="More" v-bind="opens" />
           </template>
-          <v-list class="more">
-            <v-list-item
-              v-if="board.walk"
-              title="Export CSV"
-              :href="`/api/walks/${board.walk.id}/export.csv`"
-              download
+          <menu-line v-if="board.walk" title="Export CSV" :href="`/api/walks/${board.walk.id}/export.csv`" download />
+          <menu-line
+            v-if="session.may('record')"
+            title="Limits and targets used"
+            :subtitle="`${board.planter.spec_sheet.name}: typical value, check the operator's manual`"
+            :to="{ name: 'spec-sheet', params: { sheet: board.planter.spec_sheet.id } }"
+          />
+          <menu-line
+            v-if="session.may('set')"
+            title="Edit planter"
+            :to="{ name: 'edit-planter', params: { planter: planterId } }"
+          />
+          <template v-if="(walks.data.value?.length ?? 0) > (board.walk ? 1 : 0)">
+            <h2 class="look-back">Earlier walk</h2>
+            <menu-line
+              v-for="walk in walks.data.value"
+              :key="walk.id"
+              :title="nameOf(walk)"
+              :subtitle="String(walk.season)"
+              :active="walk.id === board.walk?.id"
+              @click="shown = walk.id"
             />
-            <v-list-item
-              v-if="session.may('record')"
-              title="The figures it is judged by"
-              :subtitle="`${board.planter.spec_sheet.name}: typical value, check the operator's manual`"
-              :to="{ name: 'spec-sheet', params: { sheet: board.planter.spec_sheet.id } }"
-            />
-            <v-list-item
-              v-if="session.may('set')"
-              title="Edit the planter"
-              :to="{ name: 'edit-planter', params: { planter: planterId } }"
-            />
-            <template v-if="(walks.data.value?.length ?? 0) > (board.walk ? 1 : 0)">
-              <v-divider />
-              <v-list-subheader>Look back at</v-list-subheader>
-              <v-list-item
-                v-for="walk in walks.data.value"
-                :key="walk.id"
-                :title="nameOf(walk)"
-                :subtitle="String(walk.season)"
-                :active="walk.id === board.walk?.id"
-                @click="shown = walk.id"
-              />
-            </template>
-            <v-divider />
-            <li class="legend">
-              <span v-for="verdict in verdicts" :key="verdict">
-                <verdict-glyph :verdict="verdict" silent /> {{ say(`verdict.${verdict}`) }}
-              </span>
-            </li>
-          </v-list>
-        </v-menu>
+          </template>
+          <p class="legend">
+            <span v-for="verdict in verdicts" :key="verdict">
+              <verdict-glyph :verdict="verdict" silent /> {{ say(`verdict.${verdict}`) }}
+            </span>
+          </p>
+        </drop-menu>
       </div>
       <life-left
         v-if="face === 'life'"
@@ -214,14 +207,15 @@ function walkTo(cell: Cell): void {
 .foot {
   padding-top: 16px;
 }
-.more {
-  max-width: 340px;
-}
 .legend {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 14px;
-  padding: 10px 16px;
+  max-width: 340px;
+  padding: 10px 12px;
+}
+.look-back {
+  padding: 8px 12px 0;
 }
 .legend span {
   white-space: nowrap;

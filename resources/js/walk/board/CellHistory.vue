@@ -61,7 +61,7 @@ function remarks(reading: HistoryReading): string {
         <fraction-text :text="`${print(cell.now, check)}.`" />
         <fraction-text :text="reasons" />
       </p>
-      <p v-else class="now quiet">Not yet looked at on this walk.</p>
+      <p v-else class="now quiet">Not checked on this walk yet.</p>
       <load-problem :error="history.error.value" @again="history.refetch()" />
       <ol class="list">
         <li v-for="reading in history.data.value" :key="reading.id" :class="{ replaced: !reading.holds }">
@@ -74,9 +74,9 @@ function remarks(reading: HistoryReading): string {
           <verdict-glyph v-if="reading.verdict" :verdict="reading.verdict" />
         </li>
       </ol>
-      <p v-if="history.data.value?.length === 0" class="quiet">Nothing was ever measured here.</p>
+      <p v-if="history.data.value?.length === 0" class="quiet">Nothing measured here yet.</p>
       <v-btn v-if="canWalk && session.may('record')" color="primary" size="large" block @click="$emit('walk')">
-        {{ cell.now ? 'Measure it again' : 'Measure it' }}
+        {{ cell.now ? 'Measure again' : 'Measure' }}
       </v-btn>
     </div>
   </v-dialog>

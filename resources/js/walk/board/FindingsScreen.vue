@@ -39,7 +39,7 @@ const groups = computed(() =>
   <planter-page :planter-id="planterId" :of="board" :error="query.error.value" @again="query.refetch()">
     <div v-if="board" class="findings">
       <div class="head">
-        <h1>To see to</h1>
+        <h1>Findings</h1>
         <div class="segments" role="group" aria-label="Verdict">
           <button
             v-for="{ verdict, count } in counts"
@@ -64,10 +64,8 @@ const groups = computed(() =>
           >
         </span>
       </div>
-      <p v-if="!board.walk" class="quiet">
-        There is no walk for {{ board.season }} yet. Start one, and what it finds is listed here.
-      </p>
-      <p v-else-if="findings.length === 0">Nothing was found that is not sound.</p>
+      <p v-if="!board.walk" class="quiet">No walk for {{ board.season }} yet. Start one; its findings come here.</p>
+      <p v-else-if="findings.length === 0">All checked places are sound.</p>
       <section v-for="group in groups" :key="group.name" class="sheet">
         <h2>{{ group.name }}</h2>
         <ul>

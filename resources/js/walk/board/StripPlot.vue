@@ -57,7 +57,7 @@ const alike = computed(() => {
         <h2>{{ say(`check.${check.key}`) }}, all rows</h2>
         <v-btn :icon="mdiClose" variant="text" aria-label="Close" @click="$emit('close')" />
       </div>
-      <p v-if="read.length === 0" class="quiet">Nothing was measured here on this walk yet.</p>
+      <p v-if="read.length === 0" class="quiet">Nothing measured here on this walk yet.</p>
       <template v-else>
         <scale-strip
           :unit="unit"
@@ -67,14 +67,14 @@ const alike = computed(() => {
           :largest="check.marks.new ?? null"
         />
         <p v-if="outliers.length > 0 && doubt" class="outliers">
-          Far from the rest, which read about <fraction-text :text="quantity(doubt.ref, doubt.unit)" />:
+          Far from the others, which read about <fraction-text :text="quantity(doubt.ref, doubt.unit)" />:
           <strong v-for="(cell, index) in outliers" :key="`${cell.row} ${cell.side}`"
             ><template v-if="index > 0">, </template>row {{ cell.row }} {{ say(`side.${cell.side}`) }} at
             <fraction-text :text="quantity(cell.value, unit)" /></strong
           >.
         </p>
-        <p v-else class="quiet">No row lies far from the rest.</p>
-        <ol class="rows" aria-label="From the smallest">
+        <p v-else class="quiet">No row is far from the others.</p>
+        <ol class="rows" aria-label="Sort by size">
           <li v-for="{ value, verdict, where } in alike" :key="`${value} ${verdict}`">
             <verdict-glyph :verdict="verdict" :size="16" />
             <fraction-text :class="['reading', verdict]" :text="quantity(value, unit)" />

@@ -24,7 +24,7 @@ const label = computed(() => {
   const walked = new Set<string>(walk.value?.checks)
   const next = board.cells.find((cell) => isToDo(cell) && walked.has(cell.check))
   if (!next) return 'All measured: finish'
-  return next.row === 0 ? 'Carry on: whole planter' : `Carry on at row ${next.row}`
+  return next.row === 0 ? 'Continue: whole planter' : `Continue at row ${next.row}`
 })
 
 const reopen = () =>

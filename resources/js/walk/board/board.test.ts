@@ -159,7 +159,7 @@ describe('the board', () => {
       '14 5/8 in,row 1 right',
       '14 3/4 in,rows 1 left, 2 left',
     ])
-    expect(told('.outliers')).toEqual(['Far from the rest, which read about 14 3/4 in,: row 2 right at 14 1/4 in,.'])
+    expect(told('.outliers')).toEqual(['Far from the others, which read about 14 3/4 in,: row 2 right at 14 1/4 in,.'])
   })
 })
 

@@ -85,10 +85,10 @@ describe('what is on record of a row', () => {
       ],
     })
     expect(wrapper.findAll('summary').map((one) => one.text())).toEqual([
-      '2026 4 on record',
-      '2025 1 on record',
-      '1 figure read sound',
-      '2024 1 on record',
+      '2026 4 entries',
+      '2025 1 entry',
+      '1 figure sound',
+      '2024 1 entry',
     ])
     const lines = said()
     expect(lines[0]).toContain('Inner shims: 2 taken out on each side.')
@@ -96,7 +96,7 @@ describe('what is on record of a row', () => {
     expect(lines.slice(1, 3).join(' | ')).toContain('Out: opener blade left, worn out, after 100 mi.')
     expect(lines[3]).toContain('14 and 3 eighths')
     // What was sound is folded away.
-    expect(wrapper.get('.sound-ones summary').text()).toBe('1 figure read sound')
+    expect(wrapper.get('.sound-ones summary').text()).toBe('1 figure sound')
     expect(wrapper.get('.sound-ones li').text()).toContain('14 and 3 quarters')
     expect(lines[5]).toContain('(used). from the pile')
     expect(wrapper.findAll('details').map((one) => one.attributes('open'))).toEqual([

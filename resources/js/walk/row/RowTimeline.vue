@@ -6,7 +6,8 @@ import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { dateAndTime } from '@/dates'
 import { sayLook } from '@/plan/findings'
-import { say, sayCheck, sayShims } from '@/words'
+import { sayShims } from '@/opener/shims'
+import { say, sayCheck } from '@/words'
 
 /**
  * What happened on one row, newest first, season by season: trouble, changes, adjustments, notes and photos. What was
@@ -76,13 +77,18 @@ function value(reading: TimelineReading): string {
 
 <template>
   <section class="sheet">
-    <h2>On record</h2>
-    <p v-if="seasons.length === 0" class="quiet">Nothing yet. What is measured, noted or photographed here is kept.</p>
+    <h2>History</h2>
+    <p v-if="seasons.length === 0" class="quiet">
+      Nothing yet. Readings, notes and photos of this row will be listed here.
+    </p>
     <details v-for="({ season, entries, quiet }, index) in seasons" :key="season" :open="index === 0">
       <summary>
-        {{ season }} <span class="quiet">{{ entries.length + quiet.length }} on record</span>
+        {{ season }}
+        <span class="quiet"
+          >{{ entries.length + quiet.length }} {{ entries.length + quiet.length === 1 ? 'entry' : 'entries' }}</span
+        >
       </summary>
-      <p v-if="entries.length === 0" class="quiet">No trouble, and nothing changed.</p>
+      <p v-if="entries.length === 0" class="quiet">No problems and no changes.</p>
       <ol>
         <li v-for="(entry, nth) in entries" :key="nth">
           <template v-if="entry.reading">
@@ -117,7 +123,7 @@ function value(reading: TimelineReading): string {
         </li>
       </ol>
       <details v-if="quiet.length > 0" class="sound-ones">
-        <summary class="quiet">{{ quiet.length === 1 ? '1 figure' : `${quiet.length} figures` }} read sound</summary>
+        <summary class="quiet">{{ quiet.length === 1 ? '1 figure' : `${quiet.length} figures` }} sound</summary>
         <ul>
           <li v-for="(entry, nth) in quiet" :key="nth">
             <template v-if="entry.reading">

@@ -98,19 +98,19 @@ onMounted(() => {
     <div class="head">
       <h1>Sheet</h1>
       <p class="quiet">
-        Enter goes along the rows, arrows anywhere, n is not fitted. Cells copied from a spreadsheet can be pasted.
-        Nothing is stored before you say so.
+        Enter moves along the rows, arrow keys move anywhere, n means not fitted. You can paste cells from a
+        spreadsheet. Nothing is saved until you save it.
       </p>
       <v-checkbox v-model="withConditions" class="all" hide-details density="compact" label="Conditions too" />
       <v-btn variant="text" :href="`/api/planters/${planterId}/blank.pdf`" target="_blank">Blank sheet</v-btn>
       <v-btn color="primary" :disabled="ready.length === 0" @click="sheet.store">
-        Store {{ ready.length }} readings
+        Save {{ ready.length }} readings
       </v-btn>
     </div>
     <div v-if="notice || bad.length + doubtful.length > 0" class="told">
       <p v-if="notice" role="status">
         {{ notice }}
-        <button v-if="pasted" type="button" class="turn" @click="sheet.turnPaste">Turn it round</button>
+        <button v-if="pasted" type="button" class="turn" @click="sheet.turnPaste">Flip</button>
       </p>
       <ul v-if="bad.length > 0" class="change" role="alert">
         <li v-for="cell in bad.slice(0, 20)" :key="cell.key">
@@ -119,14 +119,14 @@ onMounted(() => {
         <li v-if="bad.length > 20">and {{ bad.length - 20 }} more, marked in the sheet.</li>
       </ul>
       <div v-if="doubtful.length > 0" class="really" role="alert">
-        <strong>Really?</strong>
+        <strong>Is this right?</strong>
         <ul>
           <li v-for="cell in doubtful.slice(0, 20)" :key="cell.key">
             <strong>{{ sheet.placeOf(cell.key) }}:</strong> <fraction-text :text="sheet.doubtsOf(cell)" />
           </li>
           <li v-if="doubtful.length > 20">and {{ doubtful.length - 20 }} more.</li>
         </ul>
-        <v-checkbox v-model="keepDoubtful" hide-details density="compact" label="These are right: store them too" />
+        <v-checkbox v-model="keepDoubtful" hide-details density="compact" label="These are right, save them too" />
       </div>
     </div>
     <div class="scroll">

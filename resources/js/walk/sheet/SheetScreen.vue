@@ -15,7 +15,7 @@ const walk = computed(() => guide.data.value?.walk)
     <sheet-grid v-if="walk && guide.data.value" :key="walk.id" :planter-id="planterId" :guide="guide.data.value" />
     <section v-else-if="guide.data.value" class="sheet none">
       <h1>Sheet</h1>
-      <p>A paper sheet is typed into an open walk. Start one, or print a blank sheet first.</p>
+      <p>The sheet fills an open walk. Start a walk, or print a blank sheet first.</p>
       <v-btn color="primary" :to="{ name: 'walk', params: { planter: planterId } }">Start a walk</v-btn>
       <v-btn variant="outlined" :href="`/api/planters/${planterId}/blank.pdf`" target="_blank"
         >Print a blank sheet</v-btn

@@ -7,7 +7,7 @@ const step = stepsOf(1)[0]!
 const read = (text: string, check: Check = bladeCheck) => readCell(text, check, step, undefined, 'in')
 
 describe('a cell of the paper sheet', () => {
-  it('is a figure as typed, with what is hard to believe of it', () => {
+  it('is a figure as typed, with what is unlikely of it', () => {
     expect(read('14 3/8')).toEqual({ content: { typed: '14 3/8', units: 'in' }, doubts: [] })
     expect(read('16')).toMatchObject({ doubts: [{ code: 'larger_than_new' }] })
     expect(read('  ')).toBeNull()

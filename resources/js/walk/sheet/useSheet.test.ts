@@ -1,7 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { ref } from 'vue'
 import type { WalkGuide } from '@/api/types'
-import type { Waiting } from '@/offline/device'
 import { useOutbox } from '@/offline/outbox'
 import { guideOf, signInForTest } from '@/testing'
 import { useSheet } from './useSheet'
@@ -25,14 +24,14 @@ describe('a paper sheet that is typed in', () => {
     signInForTest()
     const outbox = useOutbox()
     outbox.add = async (...items) => {
-      outbox.waiting = [...outbox.waiting, ...items.map((item) => ({ ...item, user: 1 }) as Waiting)]
+      outbox.waiting = [...outbox.waiting, ...items.map((item) => ({ ...item, user: 1 }))]
     }
   })
 
   it('offers the good cells of a paste, marks the bad, and stores nothing before it is told', () => {
     const sheet = sheetOf(3)
     sheet.paste([['14 3/4'], ['14 3/'], ['41'], ['14']], 0, 1)
-    expect(sheet.notice.value).toContain('from row 1 on there are 3 rows: the last 1 are left out')
+    expect(sheet.notice.value).toContain('only 3 rows from row 1 on: 1 left out')
     expect(sheet.ready.value.map(({ key }) => key)).toEqual(['1:opener_blade_diameter:left'])
     expect(sheet.bad.value.map(({ key }) => sheet.placeOf(key))).toEqual(['Row 2, Opener blade diameter left'])
     expect(sheet.doubtful.value.map((cell) => sheet.doubtsOf(cell))).toEqual(['That is 26 in larger than new (15 in).'])
@@ -57,7 +56,7 @@ describe('a paper sheet that is typed in', () => {
     ]
     sheet.paste(block, 0, 1)
     expect(sheet.notice.value).toBe(
-      '10 cells pasted, but from row 1 on there are 3 rows: the last 1 are left out; from this line on there are 3: the last 1 are left out. Nothing is stored yet.',
+      '10 cells pasted, but only 3 rows from row 1 on: 1 left out; only 3 lines from here on: 1 left out. Nothing is saved yet.',
     )
     expect(sheet.typed.value).toEqual({
       '1:opener_blade_diameter:left': '14',

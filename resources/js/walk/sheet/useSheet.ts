@@ -126,12 +126,11 @@ export function useSheet(planterId: number, guide: Ref<WalkGuide>) {
     typed.value = { ...typed.value, ...filled }
     pasted.value = { ...paste, keys: new Set(Object.keys(filled)) }
     const over = [
-      width > room.rows && `from row ${row} on there are ${room.rows} rows: the last ${width - room.rows} are left out`,
-      block.length > room.lines &&
-        `from this line on there are ${room.lines}: the last ${block.length - room.lines} are left out`,
+      width > room.rows && `only ${room.rows} rows from row ${row} on: ${width - room.rows} left out`,
+      block.length > room.lines && `only ${room.lines} lines from here on: ${block.length - room.lines} left out`,
     ].filter(Boolean)
     const count = block.reduce((sum, cells) => sum + cells.length, 0)
-    notice.value = `${count} cells pasted${over.length > 0 ? `, but ${over.join('; ')}` : ''}. Nothing is stored yet.`
+    notice.value = `${count} cells pasted${over.length > 0 ? `, but ${over.join('; ')}` : ''}. Nothing is saved yet.`
   }
 
   /** The latest paste the other way round. */

@@ -31,7 +31,7 @@ const { typed, complaint, unit, value, judgement, reasons, last, sinceLast, rais
 
 /** What the reading is held against, and where that figure comes from. */
 const basis = computed(() => {
-  if (aim.value !== null) return `This row belongs at ${quantity(aim.value, unit.value)}.`
+  if (aim.value !== null) return `Set this row to ${quantity(aim.value, unit.value)}.`
   const { low, high, limit } = check.marks
   const source = Object.values(check.figures)[0]?.source
   if (low !== undefined && high !== undefined)
@@ -109,8 +109,8 @@ defineExpose({ takeKey, isEmpty: computed(() => typed.value === '') })
     <div class="words" aria-live="polite">
       <p v-if="complaint" class="change" role="alert">{{ complaint }}</p>
       <div v-else-if="raised.length > 0" class="really" role="alert">
-        <strong>Really?</strong> <fraction-text :text="wordDoubts(raised, value, units)" /> Enter again keeps it; or
-        measure again and type.
+        <strong>Is this right?</strong> <fraction-text :text="wordDoubts(raised, value, units)" /> Press Enter again to
+        save it, or measure again.
       </div>
       <p v-else-if="value !== null || step.now">
         <fraction-text :text="reasons" /> <fraction-text :text="sinceLast" />
@@ -118,7 +118,7 @@ defineExpose({ takeKey, isEmpty: computed(() => typed.value === '') })
       <p v-else class="quiet">
         <fraction-text v-if="last !== null" :text="`${step.last?.season}: ${quantity(last, unit)}. `" />
         <fraction-text :text="basis" />
-        <span class="hint"> Type the figure, such as {{ example }}, then Enter; ? shows all keys.</span>
+        <span class="hint"> Type the figure, for example {{ example }}, then Enter; ? shows all keys.</span>
       </p>
     </div>
     <touch-keypad v-model="typed" :check="check" @next="enter" />

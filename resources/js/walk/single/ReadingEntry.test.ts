@@ -40,7 +40,7 @@ describe('entering a reading', () => {
   beforeEach(() => (document.body.innerHTML = ''))
 
   it('says beforehand what the reading is held against, and where that comes from', () => {
-    expect(entry().words()).toMatch(/^2025: .* Change under .*: manual\./)
+    expect(entry().words()).toMatch(/^2025: .* Change below .*: manual\./)
   })
 
   it('judges while typing, with the reason and the change since last time', async () => {
@@ -64,11 +64,11 @@ describe('entering a reading', () => {
     expect(field.element.value).toBe('')
   })
 
-  it('asks once where it is hard to believe, and again when another figure is typed', async () => {
+  it('asks once where it is unlikely, and again when another figure is typed', async () => {
     const { type, press, words, wrapper } = entry()
     await type('15 1/2')
     await press('Enter')
-    expect(words()).toContain('Really?')
+    expect(words()).toContain('Is this right?')
     expect(words()).toContain('larger than new')
     await type('15 3/4')
     await press('Enter')
@@ -154,7 +154,7 @@ describe('entering a reading', () => {
     const { wrapper } = entry()
     expect(wrapper.findAll('.wide').map((button) => button.text())).toEqual([
       'Rest of this row sound (2)',
-      'This station sound on all rows left (3)',
+      'This station sound on all remaining rows (3)',
     ])
   })
 })

@@ -77,7 +77,7 @@ useEventListener('keydown', onKey)
         Rest of {{ step.row === 0 ? 'planter' : 'this row' }} sound ({{ restOfRow }})
       </button>
       <button v-if="step.row > 0" type="button" class="wide" :disabled="restOfStation === 0" @click="$emit('key', 'S')">
-        This station sound on all rows left ({{ restOfStation }})
+        This station sound on all remaining rows ({{ restOfStation }})
       </button>
     </div>
   </section>

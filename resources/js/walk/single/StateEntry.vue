@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import type { Answer, Check, Chip, State, Verdict, WalkStep } from '@/api/types'
 import { placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { judgeState, wordReasons } from '@/measure/bands'
-import { howTo, say } from '@/words'
+import { say } from '@/words'
 import { stateKeys } from '../station/stationKeys'
 
 /** A touch, a condition or a yes: one key or one tap, and for a condition the reasons ticked. */
@@ -14,6 +14,7 @@ const { step, check } = defineProps<{ step: WalkStep; check: Check }>()
 const emit = defineEmits<{ state: [answer: Pick<Answer, 'state' | 'chips'>] }>()
 const { units } = useUnits()
 
+const HowToLine = defineAsyncComponent(() => import('./HowToLine.vue'))
 const state = ref<State | null>(null)
 const chips = ref<Chip[]>([])
 
@@ -92,7 +93,7 @@ defineExpose({ takeKey, isEmpty: computed(() => state.value === null) })
       </button>
     </div>
     <template v-if="isCondition">
-      <p class="quiet">{{ state === null ? 'Reasons' : 'Tick the reasons, then Enter' }}</p>
+      <p class="quiet">{{ state === null ? 'Reasons' : 'Choose reasons, then Enter' }}</p>
       <div class="chips" role="group" aria-label="Reasons">
         <button
           v-for="({ chip, verdict }, index) in check.chips"
@@ -112,9 +113,9 @@ defineExpose({ takeKey, isEmpty: computed(() => state.value === null) })
           <verdict-glyph :verdict="said.verdict" :size="20" silent />{{ say(`verdict.${said.verdict}`) }} </span
         >{{ ' ' }}<fraction-text :text="reasons" /> <span class="quiet">{{ lastTime }}</span>
       </p>
-      <p v-else class="quiet">{{ lastTime }} {{ howTo(check.key).at(-1) }}</p>
+      <p v-else class="quiet">{{ lastTime }} <how-to-line :check="check.key" /></p>
     </div>
-    <v-btn v-if="state !== null" color="primary" size="large" block @click="store(state)">Store, next</v-btn>
+    <v-btn v-if="state !== null" color="primary" size="large" block @click="store(state)">Save, next</v-btn>
   </div>
 </template>
 

@@ -9,7 +9,11 @@ import { putFraction, putWhole } from './keypad'
 
 /** Keys for a gloved finger: likely whole inches and the fractions of a tape, or plain digits. */
 const typed = defineModel<string>({ required: true })
-const { check } = defineProps<{ check: Check }>()
+const { check, withoutNext = false } = defineProps<{
+  check: Check
+  /** The card around it has its own way on. */
+  withoutNext?: boolean
+}>()
 defineEmits<{ next: [] }>()
 
 const { units } = useUnits()
@@ -69,7 +73,7 @@ function back(): void {
         </button>
       </div>
     </template>
-    <button type="button" class="next" @click="$emit('next')">Next</button>
+    <button v-if="!withoutNext" type="button" class="next" @click="$emit('next')">Next</button>
   </div>
 </template>
 
@@ -125,7 +129,7 @@ button:disabled {
   }
   .digits,
   .digits.mm {
-    grid-template-columns: repeat(5, 1fr);
+    grid-template-columns: repeat(6, 1fr);
   }
 }
 </style>

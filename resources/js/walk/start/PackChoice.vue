@@ -15,7 +15,7 @@ const emit = defineEmits<{ pack: [pack: Pack] }>()
 const packs = usePacks()
 const byHand = ref(false)
 const name = ref('')
-const { send, refusal, busy } = useSend('The server does not answer. Without a signal choose the stations by hand.')
+const { send, refusal, busy } = useSend('The server does not answer. No signal: choose stations by hand.')
 
 const offered = computed(() =>
   (packs.data.value ?? []).map((pack) => ({ pack, checks: fittedOf(pack) })).filter(({ checks: of }) => of.length > 0),
@@ -77,12 +77,12 @@ defineExpose({ offered, choose })
       <form v-if="current === undefined" class="keep" @submit.prevent="keep">
         <v-text-field
           v-model="name"
-          label="Keep these as a pack, named"
+          label="Save as a pack, name"
           maxlength="60"
           density="compact"
           :error-messages="refusal?.errors.name"
         />
-        <v-btn type="submit" variant="outlined" :loading="busy">Keep</v-btn>
+        <v-btn type="submit" variant="outlined" :loading="busy">Save</v-btn>
       </form>
       <v-btn
         v-else-if="current.id !== null"

@@ -74,7 +74,7 @@ async function start(): Promise<void> {
     <section v-if="finished?.walk" class="sheet finished">
       <p>
         <strong>{{ say(`walk_kind.${finished.walk.kind}`) }} {{ finished.season }} is finished.</strong>
-        <span class="quiet"> Reopen it to correct or add readings, or start another.</span>
+        <span class="quiet"> Reopen it to correct or add readings, or start a new walk.</span>
       </p>
       <walk-actions :board="finished" without-start />
     </section>
@@ -82,22 +82,19 @@ async function start(): Promise<void> {
       <h1>Start a walk of {{ guide.planter.name }}</h1>
       <pack-choice ref="packs" v-model="checks" :checks="guide.checks" :kind="kind" @pack="take" />
       <div class="pair">
-        <v-select
-          v-model="kind"
-          label="Which walk"
-          density="compact"
-          :items="kinds.map((value) => ({ value, title: say(`walk_kind.${value}`) }))"
-        />
+        <select v-model="kind" class="select" aria-label="Which walk">
+          <option v-for="one in kinds" :key="one" :value="one">{{ say(`walk_kind.${one}`) }}</option>
+        </select>
         <order-choice v-model="order" />
       </div>
       <p class="quiet">
-        {{ places }} readings on {{ guide.planter.row_count }} rows. What the planter does not carry is not asked;
+        {{ places }} readings on {{ guide.planter.row_count }} rows. Only what the planter has is asked;
         <router-link :to="{ name: 'edit-planter', params: { planter: planterId } }">its equipment</router-link>.
       </p>
       <div class="caution">
         <h2>Before you reach under</h2>
         <p>{{ say('caution.lock_up') }}</p>
-        <v-checkbox v-model="acknowledged" hide-details label="I have read this, and the planter is locked up" />
+        <v-checkbox v-model="acknowledged" hide-details label="I have read this. The planter is locked up." />
       </div>
       <v-btn color="primary" size="large" block :disabled="!acknowledged" @click="start">Start the walk</v-btn>
     </section>
@@ -125,19 +122,14 @@ async function start(): Promise<void> {
   padding: 20px;
 }
 .pair {
-  display: grid;
-  grid-template-columns: minmax(180px, 1fr) auto;
-  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
   gap: 12px;
 }
 @media (max-width: 700px) {
   .box {
-    gap: 10px;
-    padding: 12px;
-  }
-  .pair {
-    grid-template-columns: minmax(0, 1fr);
     gap: 8px;
+    padding: 10px 12px;
   }
 }
 </style>

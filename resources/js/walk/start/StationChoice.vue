@@ -39,9 +39,9 @@ function limit(only: boolean): void {
     <div class="all">
       <button type="button" @click="choose(checks)">All stations</button>
       <button type="button" @click="choose(checks.filter((check) => check.station === checks[0]?.station))">
-        Only the first
+        None but the first
       </button>
-      <button type="button" :aria-pressed="measuresOnly" @click="limit(!measuresOnly)">Only what is measured</button>
+      <button type="button" :aria-pressed="measuresOnly" @click="limit(!measuresOnly)">Measurements only</button>
     </div>
     <div class="stations" role="group" aria-label="Stations">
       <button v-for="{ name, isOn } in stations" :key="name" type="button" :aria-pressed="isOn" @click="toggle(name)">

@@ -3,7 +3,6 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { computed, nextTick, ref } from 'vue'
 import { createVuetify } from 'vuetify'
 import type { Check, PlaceRef, WalkGuide } from '@/api/types'
-import type { Waiting } from '@/offline/device'
 import { useOutbox } from '@/offline/outbox'
 import { bladeCheck, guideOf, scraperCheck, signInForTest, touchCheck } from '@/testing'
 import StationCard from './StationCard.vue'
@@ -17,9 +16,7 @@ function guide(): WalkGuide {
   const plain = guideOf(2)
   const checks = [bladeCheck, bearing, plain.checks[1] as Check, touchCheck]
   const steps = [1, 2].flatMap((row) =>
-    checks.flatMap((check) =>
-      check.sides.map((side) => ({ row, check: check.key, side, now: null, last: null }) as WalkGuide['steps'][number]),
-    ),
+    checks.flatMap((check) => check.sides.map((side) => ({ row, check: check.key, side, now: null, last: null }))),
   )
   const all = steps.map((_, at) => at)
   return {
@@ -36,7 +33,7 @@ function desk() {
   const outbox = useOutbox()
   outbox.waiting = []
   outbox.add = async (...items) => {
-    outbox.waiting = [...outbox.waiting, ...items.map((item) => ({ ...item, user: 1 }) as Waiting)]
+    outbox.waiting = [...outbox.waiting, ...items.map((item) => ({ ...item, user: 1 }))]
   }
   const given = ref<WalkGuide>(guide())
   const walk = useWalk(1, given)
@@ -126,7 +123,7 @@ describe('a station at a time', () => {
     expect(wrapper.get('[role=alert]').text()).toContain('needs its bottom number')
     expect(wrapper.find('.choices').exists()).toBe(false)
     await press('Escape', ...'41', 'Enter')
-    expect(wrapper.get('[role=alert]').text()).toContain('Really?')
+    expect(wrapper.get('[role=alert]').text()).toContain('Is this right?')
     await press('Enter', 's')
     expect(wrapper.find('.choices').exists()).toBe(true)
     await wrapper.get('.on').trigger('click')
@@ -167,4 +164,56 @@ describe('a station at a time', () => {
     await button?.trigger('click')
     expect(sent().at(-1)).toBe('1 opener_bearing right not_fitted')
   })
+})
+
+describe('on a phone', () => {
+  const { happyDOM } = window as unknown as {
+    happyDOM: { setViewport: (to: { width: number; height: number }) => void }
+  }
+  beforeEach(() => happyDOM.setViewport({ width: 390, height: 844 }))
+  afterEach(() => happyDOM.setViewport({ width: 1280, height: 800 }))
+
+  it('has the keys of a tape under the figures: six taps read both blades and go on with the rest sound', async () => {
+    const { wrapper, sent } = desk()
+    await nextTick()
+    await nextTick()
+    const tap = async (key: string) => {
+      const button = wrapper.findAll('.pad button, .on').find((one) => one.text().startsWith(key))
+      expect(button, key).toBeDefined()
+      await button?.trigger('mousedown')
+      await button?.trigger('click')
+      await nextTick()
+      await nextTick()
+    }
+    expect(wrapper.get('input').attributes('inputmode')).toBe('none')
+    await tap('14')
+    await tap('7 eighths7⁄8')
+    await tap('Next')
+    await tap('14')
+    await tap('3 quarters3⁄4')
+    await tap('Rest is sound: on to blade contact')
+    expect(sent()).toEqual([
+      '1 opener_blade_diameter left 14 7/8',
+      '1 opener_blade_diameter right 14 3/4',
+      '1 opener_bearing left looked_sound',
+      '1 opener_bearing right looked_sound',
+    ])
+    // The next station is a figure too: the keys stay.
+    expect(wrapper.find('.pad').exists()).toBe(true)
+  })
+
+  it('shows no keys where there is nothing to type', async () => {
+    const { wrapper } = desk()
+    await nextTick()
+    await wrapper.findAll('.condition button, .line button')[0]?.trigger('click')
+    await nextTick()
+    expect(wrapper.find('.pad').exists()).toBe(false)
+  })
+})
+
+it('has no keys on a wide screen, where the keyboard types', async () => {
+  const { wrapper } = desk()
+  await nextTick()
+  expect(wrapper.find('.pad').exists()).toBe(false)
+  expect(wrapper.get('input').attributes('inputmode')).toBe('text')
 })

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { Answer, Band, Check, Doubt, PlaceRef, WalkStep } from '@/api/types'
 import { isToDo, placeKey } from '@/api/types'
 import { say, sayRow } from '@/words'
 import StationCondition from './StationCondition.vue'
 import StationFigure from './StationFigure.vue'
+import TouchKeypad from '../single/TouchKeypad.vue'
 import { letters } from './stationKeys'
 import type { Stop } from './useStops'
 
@@ -51,10 +52,26 @@ const open = ref<string>()
 const inHand = ref<string>()
 const complaint = ref('')
 
+/** On a phone the keys of a tape stand under the figures, while one is in hand. */
+const isPhone = useMediaQuery('(max-width: 700px)')
+const fieldInHand = computed(() => fields.value?.find(({ place }) => place === inHand.value))
+const padFor = computed(() =>
+  isPhone.value && open.value === undefined ? figures.value.find((step) => placeKey(step) === inHand.value) : undefined,
+)
+/** Whether another figure waits after the one that the keys are for. */
+const hasNextFigure = computed(() => {
+  const at = figures.value.findIndex((step) => step === padFor.value)
+  return at >= 0 && figures.value.some((step, index) => index > at && isToDo(step))
+})
+function keyIn(typed: string): void {
+  if (fieldInHand.value) fieldInHand.value.typed = typed
+}
+
 const openLine = computed(() => lines.value.findIndex(({ key }) => key === open.value))
 const left = computed(() => lines.value.filter(({ step }) => isToDo(step)).length)
 const figuresLeft = computed(() => figures.value.filter((step) => isToDo(step)).length)
 const label = computed(() => {
+  if (hasNextFigure.value) return 'Next'
   const on =
     next === undefined
       ? ''
@@ -64,10 +81,10 @@ const label = computed(() => {
   const rest =
     left.value > 0
       ? left.value === lines.value.length && figures.value.length === 0
-        ? 'All here is sound'
-        : 'The rest here is sound'
+        ? 'All sound here'
+        : 'Rest is sound'
       : ''
-  if (on === '') return rest || 'All is looked at'
+  if (on === '') return rest || 'All checked'
   return rest ? `${rest}: on to ${on}` : `On to ${on}`
 })
 const nameOf = (one: Stop) => say(`station.${one.station}`).toLowerCase()
@@ -93,7 +110,7 @@ function goOn(): void {
 
 function enter(): void {
   const at = figures.value.findIndex((step) => placeKey(step) === inHand.value)
-  const isTyping = document.activeElement instanceof HTMLInputElement && at >= 0
+  const isTyping = at >= 0 && (padFor.value !== undefined || document.activeElement instanceof HTMLInputElement)
   if (!isTyping) return goOn()
   if (!fieldAt(figures.value[at])?.enter()) return
   const after = figures.value.findIndex((step, index) => index > at && isToDo(step))
@@ -210,10 +227,11 @@ watch(
         :bands="bandsOf(step)"
         :doubts="doubtsOf(step)"
         :others="othersOf(step)"
+        :keypad="isPhone"
         @store="(typed, confirmed) => emit('typed', step, typed, confirmed)"
         @reach="((inHand = placeKey(step)), emit('reach', step))"
       />
-      <p v-if="lines.length > 0" class="unless quiet">Sound unless you say so: its key, or a tap.</p>
+      <p v-if="lines.length > 0" class="unless quiet">Sound unless you mark it: press its key or tap.</p>
       <station-condition
         v-for="line in lines"
         :key="line.key"
@@ -228,11 +246,22 @@ watch(
       />
     </div>
     <p v-if="complaint" class="complaint change" role="alert">{{ complaint }}</p>
-    <p v-else-if="figuresLeft > 0 && next" class="complaint quiet">
+    <p v-else-if="figuresLeft > 0 && next && !padFor" class="complaint quiet">
       {{ figuresLeft === 1 ? '1 figure is' : `${figuresLeft} figures are` }} not read yet; going on leaves it open.
     </p>
+    <touch-keypad
+      v-if="padFor"
+      class="pad"
+      :model-value="fieldInHand?.typed ?? ''"
+      :check="checkOf(padFor)"
+      without-next
+      @mousedown.prevent
+      @update:model-value="keyIn"
+    />
     <footer>
-      <v-btn class="on" color="primary" size="large" @click="goOn">{{ label }}<kbd>Enter</kbd></v-btn>
+      <v-btn class="on" color="primary" size="large" @mousedown.prevent @click="padFor ? enter() : goOn()"
+        >{{ label }}<kbd>Enter</kbd></v-btn
+      >
       <v-btn variant="outlined" @mousedown.prevent @click="notFitted">Not fitted</v-btn>
       <v-btn variant="outlined" @click="emit('key', 'm')">Note, photo</v-btn>
       <v-btn variant="outlined" :disabled="!canUndo" @click="emit('key', 'u')">Undo</v-btn>
@@ -295,6 +324,14 @@ kbd {
 @media (max-width: 700px) {
   header {
     padding: 8px 10px 4px;
+  }
+  /* Figures and keys have its room. */
+  header .quiet {
+    display: none;
+  }
+  .pad {
+    padding: 8px 10px 0;
+    border-top: 1px solid var(--line);
   }
   h1 {
     font-size: 1.125rem;

@@ -18,6 +18,8 @@ const { step, check, bands, doubts } = defineProps<{
   bands: Band[]
   doubts: Doubt[]
   others: number[]
+  /** The card has keys of its own: the device need not show its keyboard. */
+  keypad?: boolean
 }>()
 const emit = defineEmits<{
   store: [typed: string, confirmed: boolean]
@@ -45,9 +47,14 @@ function enter(): boolean {
 }
 
 defineExpose({
+  typed,
   place: computed(() => placeKey(step)),
   enter,
-  focus: () => field.value?.focus({ preventScroll: true }),
+  focus: () => {
+    field.value?.focus({ preventScroll: true })
+    // With what is said of it below, above the keys of a phone.
+    field.value?.parentElement?.scrollIntoView({ block: 'nearest' })
+  },
   isEmpty: computed(() => typed.value === ''),
   clear: figure.clear,
 })
@@ -63,7 +70,7 @@ defineExpose({
       ref="field"
       v-model="typed"
       type="text"
-      inputmode="text"
+      :inputmode="keypad ? 'none' : 'text'"
       autocomplete="off"
       enterkeyhint="next"
       :aria-label="spoken"
@@ -86,7 +93,8 @@ defineExpose({
     <div class="words" aria-live="polite">
       <p v-if="complaint" class="change" role="alert">{{ complaint }}</p>
       <p v-else-if="raised.length > 0" class="really" role="alert">
-        <strong>Really?</strong> <fraction-text :text="wordDoubts(raised, value, units)" /> Enter again keeps it.
+        <strong>Is this right?</strong> <fraction-text :text="wordDoubts(raised, value, units)" /> Press Enter again to
+        save it.
       </p>
       <template v-else-if="judgement.verdict !== 'unchecked'">
         <span :class="['verdict', judgement.verdict]">

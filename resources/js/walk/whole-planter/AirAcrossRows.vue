@@ -25,14 +25,14 @@ const off = computed(() => cells.value.filter((cell) => cell.now?.verdict !== 's
         :marks="[]"
         :others="cells.map((cell) => cell.now?.value as number)"
       />
-      <p v-if="off.length === 0">All {{ cells.length }} rows read alike.</p>
+      <p v-if="off.length === 0">All {{ cells.length }} rows read the same.</p>
       <p v-for="cell in off" :key="cell.row" :class="cell.now?.verdict">
         <strong>Row {{ cell.row }}: {{ quantity(cell.now?.value as number, 'inH2O') }}.</strong>{{ ' '
         }}<fraction-text :text="wordReasons('air_at_meter', cell.now?.reasons ?? [], cell.now?.value ?? null, units)" />
       </p>
     </template>
     <p v-else class="quiet">
-      No row was read yet. Run the fan at working speed, discs full, and read every row on the walk.
+      No row read yet. Run the fan at working speed with full discs and read every row on the walk.
     </p>
   </section>
 </template>

@@ -58,18 +58,18 @@ function wordOf(move: number): string {
       <template v-if="index.median === null">
         <blocks-drawing />
         <p v-if="index.blades.length > 0">
-          By the blades alone, until that is measured:
+          From blade wear only, until measured:
           <strong v-for="{ row, move } in index.blades" :key="row" class="blades"
             >row {{ row }} {{ notches(move) }} {{ move > 0 ? 'higher' : 'lower' }}</strong
-          >. A blade that has lost diameter cuts shallower by half of it.
+          >. A worn blade cuts shallower by half the diameter it has lost.
         </p>
         <p v-if="index.set.some(({ row }) => isOut(row))" class="change">
           <strong v-for="{ row } in index.set.filter((one) => isOut(one.row))" :key="row" class="blades"
             >Row {{ row }} {{ wordSet(row) }}</strong
           >
         </p>
-        <p>Put equal blocks under all gauge wheels. Record the notch at which each row’s wheels just lift.</p>
-        <p v-if="index.missing.length < rows">Advice comes once most rows are measured. Missing: rows {{ missing }}.</p>
+        <p>Put equal blocks under all gauge wheels. Record the notch where each row’s wheels just lift.</p>
+        <p v-if="index.missing.length < rows">Measure most rows to get advice. Missing: rows {{ missing }}.</p>
         <v-btn
           v-if="session.may('record')"
           variant="outlined"
@@ -79,7 +79,7 @@ function wordOf(move: number): string {
       </template>
       <template v-else>
         <p v-if="index.missing.length > 0" class="quiet">Not measured yet: rows {{ missing }}.</p>
-        <div class="segments" role="group" aria-label="Rows that do not lift alike">
+        <div class="segments" role="group" aria-label="Rows that lift differently">
           <button
             v-for="value in schools"
             :key="value"
@@ -115,16 +115,16 @@ function wordOf(move: number): string {
             <span :class="['set', isOut(row.row) ? 'change' : 'quiet']">{{ wordSet(row.row) }}</span>
           </li>
         </ol>
-        <p v-if="toMove.length === 0">Nothing to do: set all rows to the same notch.</p>
+        <p v-if="toMove.length === 0">Nothing to correct: set all rows to the same notch.</p>
         <template v-else>
           <p v-if="index.school === 'handle'">
-            Set the rows named so much higher or lower than the rest, always; each row’s card says the notch it belongs
-            at. With all rows set alike the depth differs by
-            {{ notches(index.spread_before ?? 0) }}, so set by {{ notches(index.spread_after ?? 0) }}.
+            Always set these rows that much higher or lower than the rest; each row’s card shows its notch. With all
+            rows at the same notch, depth differs by
+            {{ notches(index.spread_before ?? 0) }}; set this way, by {{ notches(index.spread_after ?? 0) }}.
           </p>
           <p v-else>
-            Move the stops’ own scales so far, then measure again; a row within {{ notches(index.tolerance) }} may stay.
-            The depth differs by {{ notches(index.spread_before ?? 0) }} now, by
+            Move the depth stops by this much, then measure again. A row within {{ notches(index.tolerance) }} can stay.
+            Depth differs by {{ notches(index.spread_before ?? 0) }} now, by
             {{ notches(index.spread_after ?? 0) }} after it.
           </p>
         </template>

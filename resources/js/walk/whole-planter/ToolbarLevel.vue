@@ -24,9 +24,7 @@ const pitch = ref('')
 const span = useStorage(`ustrel.span.${planterId}`, '')
 const hitch = useStorage(`ustrel.hitch.${planterId}`, '')
 const result = ref<{ pitch: number; verdict: Verdict; hitch_move_mm: number | null }>()
-const { send, refusal } = useSend(
-  'The server does not answer. With an angle gauge, record the pitch itself on the walk.',
-)
+const { send, refusal } = useSend('The server does not answer. With an angle gauge, record the pitch on the walk.')
 const errors = computed(() => refusal.value?.errors ?? {})
 const problem = computed(() => (refusal.value?.status === 0 ? refusal.value.message : ''))
 const recorded = ref(false)
@@ -71,7 +69,7 @@ function record(): void {
 <template>
   <section class="sheet">
     <h2>Toolbar level</h2>
-    <p class="quiet">Planter lowered on level ground, as it plants. Level, or slightly nose-up.</p>
+    <p class="quiet">Lower the planter on level ground, as when planting. It should be level or slightly nose-up.</p>
     <form class="form" @submit.prevent="work">
       <div class="segments" role="group" aria-label="Measured by">
         <button type="button" :aria-pressed="by === 'heights'" @click="by = 'heights'">Two heights</button>
@@ -82,15 +80,15 @@ function record(): void {
         <v-text-field v-model="rear" :label="`Height at the rear, ${units}`" :error-messages="errors.rear" />
         <v-text-field v-model="span" :label="`Between the two points, ${units}`" :error-messages="errors.span" />
       </template>
-      <v-text-field v-else v-model="pitch" label="Pitch in degrees, nose-up counts up" :error-messages="errors.pitch" />
+      <v-text-field v-else v-model="pitch" label="Pitch in degrees, nose-up positive" :error-messages="errors.pitch" />
       <v-text-field
         v-model="hitch"
         :label="`From hitch point to carrying wheels, ${units}`"
         :error-messages="errors.hitch"
-        hint="For how far to move the hitch; may stay empty"
+        hint="Optional: shows how far to move the hitch"
         persistent-hint
       />
-      <v-btn type="submit" variant="outlined">Work it out</v-btn>
+      <v-btn type="submit" variant="outlined">Calculate</v-btn>
     </form>
     <p v-if="problem" class="change" role="alert">{{ problem }}</p>
     <div v-if="result" class="result" role="status">
@@ -103,7 +101,7 @@ function record(): void {
           :text="`By about ${length(Math.abs(result.hitch_move_mm))}.`"
         />
       </p>
-      <v-btn v-if="walk && !recorded" color="primary" @click="record">Record it on the walk</v-btn>
+      <v-btn v-if="walk && !recorded" color="primary" @click="record">Save to the walk</v-btn>
       <p v-else-if="recorded" class="quiet">Recorded.</p>
     </div>
   </section>

@@ -28,7 +28,7 @@ const groups = computed(() =>
     <div class="head">
       <h2>Whole planter</h2>
       <p v-if="!canWalk" class="quiet">
-        These checks are the last part of a walk. No walk is open:
+        These checks come last on a walk. No walk is open:
         <router-link :to="{ name: 'walk', params: { planter: planterId } }">start one</router-link>.
       </p>
     </div>

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Yard\Http;
+
+use App\Http\Api\Schema;
+use App\Models\Planter;
+use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Spec\RowUnitType;
+use Ustrel\Core\Spec\Side;
+
+final readonly class PlanterView extends Schema
+{
+    public function __construct(
+        public int $id,
+        /** Of what its form changes */
+        public string $version,
+        public string $farm,
+        public string $name,
+        public int $row_count,
+        public float $spacing_mm,
+        public string $spacing_typed,
+        /** @var list<int> */
+        public array $sections,
+        /** The year of planting that is being prepared */
+        public int $season,
+        public ?Day $planting_start,
+        public ?float $planned_acres,
+        public ?int $planting_days,
+        /** Negative once planting has begun */
+        public ?int $days_to_planting,
+        public EquipmentView $equipment,
+        /**
+         * @var array{
+         *     id: int,
+         *     name: string,
+         *     type: RowUnitType,
+         *     left_hand_thread: Side|null, // The side whose blade is bolted on with a left-hand thread
+         *     torque: string, // Of the blade bolts, as the manual writes it; empty: see the manual
+         * }
+         */
+        public array $spec_sheet,
+    ) {
+    }
+
+    /** @param  Planter  $of  with its spec sheet */
+    public static function of(Planter $of): self
+    {
+        $threads = $of->specSheet->read()->threads;
+
+        return new self(
+            $of->id, $of->version(), $of->farm, $of->name, $of->row_count, (float) $of->spacing_mm, $of->spacing_typed, $of->sections, $of->season(), $of->planting_start,
+            $of->planned_acres === null ? null : (float) $of->planned_acres, $of->planting_days, $of->daysToPlanting(), EquipmentView::of($of->carries()),
+            ['id' => $of->specSheet->id, 'name' => $of->specSheet->name, 'type' => RowUnitType::from($of->specSheet->type), 'left_hand_thread' => $threads->leftHand, 'torque' => $threads->torque],
+        );
+    }
+}
