@@ -22,7 +22,6 @@ use Ustrel\Core\Field\Rate\FoundRate;
 use Ustrel\Core\Field\Watch\Watched;
 use Ustrel\Core\Spec\Aims;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Judging\Verdict;
 
 /** Judges the rate of what was dug, by all that the record knows of what turns the meters. */
@@ -62,7 +61,7 @@ final readonly class FoundRates
         $teeth = static fn (string $key): array => array_map(intval(...), (array) ($known[$key] ?? []));
         $pairs = array_chunk($teeth('now'), 2);
         $isPaired = $pairs !== [] && count(end($pairs)) === 2;
-        $isGround = $planter->carries()->drive === Drive::Ground;
+        $isGround = $planter->carries()->drive->isByGround();
         $walk = $isGround ? $planter->walkThatMatters() : null;
         $wheel = $walk === null ? null : Cell::query()->where('walk_id', $walk->id)->where('check_key', CheckKey::DriveWheelContact)->value('verdict');
 

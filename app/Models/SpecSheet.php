@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\SpecSheetReader;
 
@@ -55,6 +56,14 @@ final class SpecSheet extends Model
     public function read(): Sheet
     {
         return self::readFor((string) $this->attributes['sheet'], null);
+    }
+
+    /** What it speaks of, and of a shop's own sheet also what its planters carry besides. */
+    public function shown(): Sheet
+    {
+        $planters = $this->workshop_id === null ? collect() : $this->loadMissing('planters')->planters;
+
+        return $this->read()->with(array_values($planters->map(fn (Planter $planter): Equipment => Equipment::of($planter->equipment, RowUnitType::from($this->type)))->all()));
     }
 
     /**

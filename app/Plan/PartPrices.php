@@ -53,8 +53,8 @@ final readonly class PartPrices
     private static function goesWith(PartType $type, Equipment $equipment): bool
     {
         return match ($type->slots) {
-            [Slot::OpenerBlade->value] => $type->heavy === $equipment->heavyBlades,
-            [Slot::SeedTubeGuard->value] => $type->clearance === $equipment->clearanceGuard,
+            [Slot::OpenerBlade->value] => $type->heavy === $equipment->has('heavy_blades'),
+            [Slot::SeedTubeGuard->value] => $type->clearance === $equipment->has('clearance_guard'),
             default => true,
         };
     }

@@ -78,12 +78,14 @@ final readonly class PlanRecord
         return $shop->stop_cost === null ? null : (float) $shop->stop_cost + (float) $shop->stop_hours * $this->season->delay($planter)->anHour($done);
     }
 
-    /** How long jobs take in this shop, over all its planters. */
+    /** How long jobs take on this planter, by the work of all planters of the shop. */
     private static function jobs(Planter $planter): JobBook
     {
         $sums = array_map(self::added(...), LearnedSum::ofWorkshop($planter->workshop_id, Lesson::JobMinutes));
 
-        return $sums === [] ? JobBook::typical() : JobBook::typical()->learned(JobTimes::of($sums));
+        $typical = JobBook::typical()->on($planter->carries());
+
+        return $sums === [] ? $typical : $typical->learned(JobTimes::of($sums));
     }
 
     /** @return array<string, array{int, int}> findings that the shop left and how many of them went wrong, by check, over all its planters */

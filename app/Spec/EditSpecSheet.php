@@ -73,7 +73,7 @@ final readonly class EditSpecSheet
     {
         $edited = $sheet->sheet;
         $edited['notch'] = self::withUnit($notch, Unit::Millimetre, $units);
-        $known = $sheet->read()->checks;
+        $known = $sheet->shown()->checks;
         foreach ($figures as $check => $named) {
             foreach ($named as $figure => $entry) {
                 // Somebody may have taken the check off the sheet meanwhile.

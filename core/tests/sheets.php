@@ -6,8 +6,6 @@ use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Spec\Downforce;
-use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Judging\Answer;
 use Ustrel\Core\Spec\Judging\Background;
@@ -16,7 +14,6 @@ use Ustrel\Core\Spec\Judging\Judgement;
 use Ustrel\Core\Spec\Judging\Reason;
 use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Spec\Judging\State;
-use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\SpecSheetReader;
@@ -32,9 +29,7 @@ function typicalSheet(RowUnitType $type = RowUnitType::Vacuum): array
 /** A planter that carries everything there is, or other equipment. */
 function sheetFor(?Equipment $equipment = null): Sheet
 {
-    return SpecSheetReader::read(typicalSheet())->for($equipment ?? new Equipment(
-        MeterType::Vacuum, Drive::Ground, Downforce::Hydraulic, coulter: true, fertilizer: true, liquid: true, centralFill: true, markers: true, liftAssist: true,
-    ));
+    return SpecSheetReader::read(typicalSheet())->for($equipment ?? Equipment::of(['meter' => 'vacuum', 'drive' => 'ground', 'downforce' => 'hydraulic', 'coulter' => true, 'fertilizer' => true, 'liquid' => true, 'central_fill' => true, 'markers' => true, 'lift_assist' => true], RowUnitType::Vacuum));
 }
 
 /** @return list<string> the verdict, then the codes of its reasons */

@@ -15,13 +15,10 @@ use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\ClosingWheels;
-use Ustrel\Core\Spec\Downforce;
-use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Judging\Answer;
 use Ustrel\Core\Spec\Judging\Chip;
 use Ustrel\Core\Spec\Judging\State;
-use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\Side;
@@ -90,7 +87,7 @@ final readonly class DemoPlanter
         return [
             new self(
                 'Ardle Bank Farm', self::BENCHED, RowUnitType::Vacuum,
-                new Equipment(MeterType::Vacuum, Drive::Electric, Downforce::Hydraulic, ClosingWheels::SpikedPoly, fertilizer: true, liquid: true, centralFill: true),
+                Equipment::of(['meter' => 'vacuum', 'drive' => 'electric', 'downforce' => 'hydraulic', 'closing_wheels' => 'spiked_poly', 'fertilizer' => true, 'liquid' => true, 'central_fill' => true], RowUnitType::Vacuum),
                 [4, 8, 4], 30, 23, 820, new Ground(Soil::Loam, Residue::Heavy, Tillage::NoTill), 0.10, [4, 5, 12, 13], 9, [3 => 2.2, 8 => 1.25], 6,
                 [
                     '2:gauge_touch:left' => [State::Gap, []],
@@ -107,12 +104,12 @@ final readonly class DemoPlanter
             ),
             new self(
                 'Hask Hill Farm', 'Hask Hill', RowUnitType::Vacuum,
-                new Equipment(MeterType::Vacuum, Drive::Hydraulic, Downforce::Air, ClosingWheels::Rubber, markers: true),
+                Equipment::of(['meter' => 'vacuum', 'drive' => 'hydraulic', 'downforce' => 'air', 'closing_wheels' => 'rubber', 'markers' => true], RowUnitType::Vacuum),
                 [8], 36, 31, 430, new Ground(Soil::Sand, tillage: Tillage::Worked), 0.13, [3, 6],
             ),
             new self(
                 'Merrow Estate', self::WORKED, RowUnitType::Vacuum,
-                new Equipment(MeterType::PositiveAir, Drive::Hydraulic, Downforce::Spring, ClosingWheels::Cast, coulter: true, liftAssist: true),
+                Equipment::of(['meter' => 'positive_air', 'drive' => 'hydraulic', 'downforce' => 'spring', 'closing_wheels' => 'cast', 'coulter' => true, 'lift_assist' => true], RowUnitType::Vacuum),
                 [8, 8, 8], 20, 38, 1240, new Ground(Soil::Silt, tillage: Tillage::MinTill), 0.08, [9, 16], 24,
                 found: [
                     '3:seed_tube:centre' => [State::Change, [Chip::CurledLip]],

@@ -181,6 +181,7 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
         depth_scale: 'notches',
         tyre_pairs: null,
       },
+      stations: ['opener_blades', 'blade_contact'],
       spec_sheet: { id: 1, name: 'Vacuum', type: 'vacuum', left_hand_thread: 'left', torque: '' },
     },
     walk: {

@@ -100,6 +100,6 @@ it('says how many pairs of tires there can be, and asks for each of them', funct
         $asked = collect($this->getJson("/api/planters/{$planter->id}/guide")->json('steps'))->filter(fn (array $step): bool => str_starts_with($step['check'], 'tyre_pressure'))->count();
         expect($asked)->toBe($pairs === null ? 1 : 2 * $pairs);
     } else {
-        $answer->assertUnprocessable()->assertJsonValidationErrors(['equipment.tyre_pairs' => 'from 1 to 4']);
+        $answer->assertUnprocessable()->assertJsonValidationErrors(['equipment' => 'from 1 to 4']);
     }
 })->with([[null, true], [1, true], [4, true], [0, false], [5, false], ['2', false], [1.5, false]]);

@@ -50,7 +50,7 @@ final readonly class TypeDocument
      */
     public static function orNull(array $type): array
     {
-        return isset($type['$ref']) ? ['oneOf' => [$type, ['type' => 'null']]]
+        return isset($type['$ref']) || isset($type['oneOf']) ? ['oneOf' => [...$type['oneOf'] ?? [$type], ['type' => 'null']]]
             : (isset($type['enum']) ? ['enum' => [...$type['enum'], null]] : []) + (isset($type['type']) ? ['type' => [$type['type'], 'null']] : []) + $type;
     }
 

@@ -93,7 +93,7 @@ final class SpecSheetRequest extends FormRequest
         /** @var SpecSheet $sheet */
         $sheet = $this->route('specSheet');
 
-        return array_map(static fn ($check): array => array_keys($check->figures), $sheet->read()->checks);
+        return array_map(static fn ($check): array => array_keys($check->figures), $sheet->shown()->checks);
     }
 
     /** @return array<string, list<string>> */

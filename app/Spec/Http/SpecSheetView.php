@@ -6,7 +6,6 @@ namespace App\Spec\Http;
 
 use App\Http\Api\Schema;
 use App\Models\SpecSheet;
-use App\Yard\Http\EquipmentView;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\RowUnitType;
@@ -27,7 +26,8 @@ final readonly class SpecSheetView extends Schema
         public ?Side $left_hand_thread,
         /** Of the blade bolts, as the manual writes it; empty: see the manual */
         public string $torque,
-        public EquipmentView $typical_equipment,
+        /** @var array<string, string|bool|int|null> What such row units mostly are made of, by assembly */
+        public array $typical_equipment,
         /** @var list<CheckView> */
         public array $checks,
     ) {
@@ -35,11 +35,11 @@ final readonly class SpecSheetView extends Schema
 
     public static function of(SpecSheet $of): self
     {
-        $sheet = $of->read();
+        $sheet = $of->shown();
 
         return new self(
             $of->id, $of->version(), $of->name, $sheet->type, $of->workshop_id !== null, FigureView::of($sheet->notch), $sheet->threads->leftHand, $sheet->threads->torque,
-            EquipmentView::of(Equipment::typicalOf($sheet->type)),
+            Equipment::typicalOf($sheet->type)->toArray(),
             array_map(static fn (Check $check): CheckView => CheckView::of($check), array_values($sheet->checks)),
         );
     }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Walk\Board;
 
 use Ustrel\Core\Measure\Unit;
-use Ustrel\Core\Spec\Catalogue;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judging\Answer;
 use Ustrel\Core\Spec\Judging\Chip;
 use Ustrel\Core\Spec\Judging\State;
+use Ustrel\Core\Unit\Catalogue;
 
 /** An answer as the columns value, state and chips keep it; read when it is asked for, since a board holds thousands. */
 final readonly class StoredAnswer
@@ -70,6 +70,6 @@ final readonly class StoredAnswer
     {
         static $units = [];
 
-        return $units[$check] ??= Catalogue::definition(CheckKey::from($check))->unit;
+        return $units[$check] ??= Catalogue::shipped()->check(CheckKey::from($check))->unit;
     }
 }

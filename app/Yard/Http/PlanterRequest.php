@@ -9,22 +9,16 @@ use App\Models\User;
 use Closure;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
+use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
-use TypeError;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\UnreadableNumber;
 use Ustrel\Core\Parts\FitRule;
-use Ustrel\Core\Spec\ClosingWheels;
-use Ustrel\Core\Spec\DepthScale;
-use Ustrel\Core\Spec\Downforce;
-use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\RowUnitType;
-use ValueError;
+use Ustrel\Core\Unit\Catalogue;
 
 #[OA\Schema(schema: 'PlanterEdit', required: ['farm', 'name', 'row_count', 'spacing', 'spec_sheet_id'], properties: [
     new OA\Property(property: 'version', description: 'That was changed: with another one meanwhile nothing is overwritten', type: 'string', maxLength: 40),
@@ -34,7 +28,7 @@ use ValueError;
     new OA\Property(property: 'spacing', description: 'Row spacing as typed, such as 30 in or 76 cm', type: 'string'),
     new OA\Property(property: 'sections', description: 'Rows in each section of the toolbar from the left; one section by default', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'spec_sheet_id', type: 'integer'),
-    new OA\Property(property: 'equipment', description: 'As typical for the row-unit type where it is left out', ref: '#/components/schemas/Equipment'),
+    new OA\Property(property: 'equipment', description: 'The kind of each assembly of core/units, by name; as typical for the row-unit type where it is left out', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'boolean'), new OA\Schema(type: 'integer'), new OA\Schema(type: 'null')])),
     new OA\Property(property: 'planting_start', type: 'string', format: 'date', nullable: true),
     new OA\Property(property: 'planned_acres', description: 'Of the season that is being prepared', type: 'number', maximum: 100000, minimum: 1, nullable: true),
     new OA\Property(property: 'planting_days', description: 'From the first to the last day of planting', type: 'integer', maximum: 365, minimum: 1, nullable: true),
@@ -59,14 +53,7 @@ final class PlanterRequest extends FormRequest
             'sections' => ['bail', 'sometimes', 'list', 'max:64', $this->sectionsRule(...)],
             'sections.*' => ['integer:strict', 'between:1,64'],
             'spec_sheet_id' => ['bail', 'required', 'integer:strict', $this->sheetRule(...)],
-            'equipment' => ['bail', 'sometimes', 'array:meter,drive,downforce,closing_wheels,depth_scale,tyre_pairs,'.implode(',', Equipment::OPTIONS), $this->fitRule(...)],
-            'equipment.tyre_pairs' => ['nullable', 'integer:strict', 'between:1,'.Equipment::MOST_TYRE_PAIRS],
-            'equipment.meter' => [Rule::enum(MeterType::class)],
-            'equipment.drive' => [Rule::enum(Drive::class)],
-            'equipment.downforce' => [Rule::enum(Downforce::class)],
-            'equipment.closing_wheels' => [Rule::enum(ClosingWheels::class)],
-            'equipment.depth_scale' => [Rule::enum(DepthScale::class)],
-            ...array_fill_keys(array_map(static fn (string $option): string => "equipment.{$option}", Equipment::OPTIONS), ['boolean:strict']),
+            'equipment' => ['bail', 'sometimes', 'array', $this->kindsRule(...), $this->fitRule(...)],
             'planned_acres' => ['nullable', 'numeric:strict', 'between:1,100000', 'decimal:0,1'],
             'planting_days' => ['nullable', 'integer:strict', 'between:1,365'],
             'planting_start' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31'],
@@ -86,8 +73,6 @@ final class PlanterRequest extends FormRequest
             'planting_days.*' => __('planter.planting_days'),
             'planting_start.*' => __('planter.planting_start'),
             'equipment.array' => __('planter.equipment'),
-            'equipment.tyre_pairs.*' => __('planter.tyre_pairs', ['most' => Equipment::MOST_TYRE_PAIRS]),
-            'equipment.*.*' => __('planter.equipment'),
             'spec_sheet_id.*' => __('planter.spec_sheet'),
         ];
     }
@@ -130,18 +115,31 @@ final class PlanterRequest extends FormRequest
         }
     }
 
-    /** Parts that do not go together are not recorded together. */
+    /** Each is an assembly that there is, of a kind that it has. */
+    private function kindsRule(string $field, mixed $value, Closure $fail): void
+    {
+        $assemblies = Catalogue::shipped()->assemblies;
+        foreach (is_array($value) ? $value : [] as $name => $kind) {
+            $assembly = $assemblies[$name] ?? null;
+            if ($assembly === null) {
+                $fail(__('planter.no_such_assembly', ['name' => Str::limit((string) $name, 40)]));
+            } elseif (! $assembly->has($kind)) {
+                $fail($name === 'tyre_pairs' ? __('planter.tyre_pairs', ['most' => max($assembly->kinds)]) : __('planter.no_such_kind', [
+                    'name' => $name, 'kind' => Str::limit((string) json_encode($kind, JSON_UNESCAPED_UNICODE), 40), 'kinds' => implode(', ', array_map(json_encode(...), $assembly->kinds)),
+                ]));
+            }
+        }
+    }
+
+    /** Assemblies and parts that do not go together are not recorded together. */
     private function fitRule(string $field, mixed $value, Closure $fail): void
     {
         if (! is_array($value) || ! is_int($this->input('spec_sheet_id')) || ! SpecSheet::usableBy($this->workshopId())->whereKey($this->integer('spec_sheet_id'))->exists()) {
             return;
         }
-        try {
-            $equipment = $this->equipment();
-        } catch (TypeError|ValueError) {
-            $fail(__('planter.equipment'));
-
-            return;
+        $equipment = $this->equipment();
+        foreach ($equipment->contradictions() as $contradiction) {
+            $fail(__("contradiction.{$contradiction->code}"));
         }
         foreach (FitRule::brokenBy($equipment) as $broken) {
             $fail(__("fit.{$broken->value}"));

@@ -7,8 +7,10 @@ namespace App\Yard\Http;
 use App\Http\Api\Schema;
 use App\Models\Planter;
 use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Spec\Station;
 
 final readonly class PlanterView extends Schema
 {
@@ -30,7 +32,10 @@ final readonly class PlanterView extends Schema
         public ?int $planting_days,
         /** Negative once planting has begun */
         public ?int $days_to_planting,
-        public EquipmentView $equipment,
+        /** @var array<string, string|bool|int|null> What it is made of: the kind of each assembly of core/units, by name */
+        public array $equipment,
+        /** @var list<Station> That each row has, front to back */
+        public array $stations,
         /**
          * @var array{
          *     id: int,
@@ -51,7 +56,7 @@ final readonly class PlanterView extends Schema
 
         return new self(
             $of->id, $of->version(), $of->farm, $of->name, $of->row_count, (float) $of->spacing_mm, $of->spacing_typed, $of->sections, $of->season(), $of->planting_start,
-            $of->planned_acres === null ? null : (float) $of->planned_acres, $of->planting_days, $of->daysToPlanting(), EquipmentView::of($of->carries()),
+            $of->planned_acres === null ? null : (float) $of->planned_acres, $of->planting_days, $of->daysToPlanting(), $of->carries()->toArray(), array_values(array_unique(array_map(static fn (Check $check): Station => $check->station, $of->readSheet()->ofRows()), SORT_REGULAR)),
             ['id' => $of->specSheet->id, 'name' => $of->specSheet->name, 'type' => RowUnitType::from($of->specSheet->type), 'left_hand_thread' => $threads->leftHand, 'torque' => $threads->torque],
         );
     }

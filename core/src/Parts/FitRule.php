@@ -21,6 +21,6 @@ enum FitRule: string
     /** @return list<self> the rules that this equipment breaks */
     public static function brokenBy(Equipment $equipment): array
     {
-        return self::brokenByParts($equipment->heavyBlades, $equipment->clearanceGuard);
+        return self::brokenByParts($equipment->has('heavy_blades'), $equipment->has('clearance_guard'));
     }
 }

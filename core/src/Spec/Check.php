@@ -55,7 +55,7 @@ final readonly class Check
     /** As it is made and judged on a planter with this equipment. */
     public function on(Equipment $equipment): self
     {
-        $sides = $this->definition->sidesOn === null ? $this->sides : ($this->definition->sidesOn)($equipment);
+        $sides = $this->definition->goesBySides() ? $this->definition->sides($equipment) : $this->sides;
 
         return $sides !== $this->sides || $this->definition->rule->goesByClosingWheels()
             ? new self($this->key, $this->definition, $sides, $this->figures, $equipment->closingWheels, $this->own)

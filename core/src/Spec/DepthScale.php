@@ -13,4 +13,8 @@ enum DepthScale: string
     case Marks = 'marks';
     /** A screw, by turns from where it stood. */
     case Turns = 'turns';
+    /** A scale in inches of depth. */
+    case Inches = 'inches';
+    /** A pin in one of several holes. */
+    case Holes = 'holes';
 }

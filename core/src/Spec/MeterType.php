@@ -13,6 +13,8 @@ enum MeterType: string
     case Plate = 'plate';
     /** A fluted roll: seed by volume, not singled. */
     case Fluted = 'fluted';
+    /** A brush holds the seed in the pockets of a wheel. */
+    case Brush = 'brush';
 
     public function needsAir(): bool
     {

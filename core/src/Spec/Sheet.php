@@ -16,6 +16,8 @@ final readonly class Sheet
         public array $checks,
         public Figure $notch,
         public Threads $threads,
+        /** @var array<string, Check> what it does not speak of: checked by typical figures where a planter carries it */
+        private array $others = [],
     ) {
     }
 
@@ -24,10 +26,22 @@ final readonly class Sheet
         return $this->checks[$key->value] ?? null;
     }
 
+    /**
+     * With what these planters carry besides what it speaks of.
+     *
+     * @param  list<Equipment>  $carried
+     */
+    public function with(array $carried): self
+    {
+        $besides = array_filter($this->others, static fn (Check $check): bool => array_filter($carried, $check->definition->isOn(...)) !== []);
+
+        return $besides === [] ? $this : new self($this->type, SpecSheetReader::inOrder([...$this->checks, ...$besides]), $this->notch, $this->threads, array_diff_key($this->others, $besides));
+    }
+
     /** The checks that a planter with this equipment has, judged as its closing wheels want it. */
     public function for(Equipment $equipment): self
     {
-        $fitted = array_filter($this->checks, static fn (Check $check): bool => ($check->definition->isFitted)($equipment));
+        $fitted = array_filter(SpecSheetReader::inOrder([...$this->checks, ...$this->others]), static fn (Check $check): bool => $check->definition->isOn($equipment));
 
         return new self(
             $this->type,

@@ -7,6 +7,7 @@ namespace Ustrel\Core\Spec;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\UnreadableNumber;
+use Ustrel\Core\Unit\Catalogue;
 
 /**
  * Reads a spec sheet from its decoded JSON (shape: docs/formats.md) and refuses one that could not be judged by.
@@ -51,7 +52,7 @@ final class SpecSheetReader
             throw InvalidSpecSheet::because($this->faults ?: [SpecFault::at('checks', 'no_checks')]);
         }
 
-        return new Sheet($type, $checks, $notch, $threads);
+        return new Sheet($type, $checks, $notch, $threads, $this->checks(array_fill_keys(array_diff(array_column(CheckKey::shipped(), 'value'), array_keys($checks)), [])));
     }
 
     /** A sheet that says nothing is as most row units are: the left one left-handed. */
@@ -89,9 +90,18 @@ final class SpecSheetReader
             }
         }
 
-        // The shop's own come last at their stations.
+        return self::inOrder($checks);
+    }
+
+    /**
+     * @param  array<string, Check>  $checks
+     * @return array<string, Check> in the order of the walk; the shop's own come last at their stations
+     */
+    public static function inOrder(array $checks): array
+    {
         $stations = array_flip(array_column(Station::cases(), 'value'));
-        uasort($checks, static fn (Check $one, Check $other): int => $stations[$one->station->value] <=> $stations[$other->station->value]);
+        $keys = array_flip(array_column(CheckKey::cases(), 'value'));
+        uasort($checks, static fn (Check $one, Check $other): int => [$stations[$one->station->value], $keys[$one->key->value]] <=> [$stations[$other->station->value], $keys[$other->key->value]]);
 
         return $checks;
     }
@@ -103,10 +113,10 @@ final class SpecSheetReader
         if ($key->isOwn() && $own === null) {
             return null;
         }
-        $definition = $own?->definition() ?? Catalogue::definition($key);
-        $sides = array_key_exists('sides', $entry) ? $this->sides($key, $entry['sides']) : $definition->sides;
+        $definition = $own?->definition() ?? Catalogue::shipped()->check($key);
+        $sides = array_key_exists('sides', $entry) ? $this->sides($key, $entry['sides']) : $definition->sides();
 
-        $given = is_array($entry['figures'] ?? null) ? $entry['figures'] : [];
+        $given = (is_array($entry['figures'] ?? null) ? $entry['figures'] : []) + $definition->figures;
         $names = $definition->rule->figures();
         $figures = [];
         foreach ($names as $name => $unit) {
@@ -151,7 +161,7 @@ final class SpecSheetReader
         if (isset($check->figures['life']) && $check->figures['life']->quantity->steps() === 0) {
             $faults['life'] = SpecFault::at("{$check->key->value}.life", 'zero');
         }
-        $kinds = $check->definition->rule->goesByClosingWheels() ? ClosingWheels::cases() : [ClosingWheels::Rubber];
+        $kinds = $check->definition->rule->goesByClosingWheels() ? ClosingWheels::withGap() : [ClosingWheels::Rubber];
         foreach ($kinds as $wheels) {
             foreach ((new Check($check->key, $check->definition, $check->sides, $check->figures, $wheels))->rule->faults() as $figure => $code) {
                 $faults[$figure] = SpecFault::at("{$check->key->value}.{$figure}", $code);

@@ -9,22 +9,30 @@ enum Station: string
 {
     case RowCleaner = 'row_cleaner';
     case Coulter = 'coulter';
+    case FrontShovel = 'front_shovel';
     case FertilizerOpener = 'fertilizer_opener';
+    case RowFertilizer = 'row_fertilizer';
     case ParallelArms = 'parallel_arms';
     case Downforce = 'downforce';
     case SeedDelivery = 'seed_delivery';
     case MeterDrive = 'meter_drive';
     case Meter = 'meter';
     case MeterAir = 'meter_air';
+    case Opener = 'opener';
     case OpenerBlades = 'opener_blades';
     case BladeContact = 'blade_contact';
     case Scrapers = 'scrapers';
     case SeedTubeGuard = 'seed_tube_guard';
     case SeedTube = 'seed_tube';
+    case SeedBelt = 'seed_belt';
     case GaugeWheels = 'gauge_wheels';
     case DepthStop = 'depth_stop';
+    case DepthSetting = 'depth_setting';
     case SeedFirmer = 'seed_firmer';
+    case PressWheel = 'press_wheel';
+    case CoveringDiscs = 'covering_discs';
     case ClosingWheels = 'closing_wheels';
+    case SecondClosing = 'second_closing';
 
     case Frame = 'frame';
     case WheelsAndDrive = 'wheels_and_drive';

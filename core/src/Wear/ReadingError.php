@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Wear;
 
-use Ustrel\Core\Spec\Catalogue;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Unit\Catalogue;
 
 /**
  * How far a reading may be off: how well it is measured, which is learned from how the readings lie about each part's own
@@ -43,7 +43,7 @@ final readonly class ReadingError
     {
         return array_values(array_filter(
             CheckKey::shipped(),
-            static fn (CheckKey $check): bool => array_key_exists('life', Catalogue::definition($check)->rule->figures()),
+            static fn (CheckKey $check): bool => array_key_exists('life', Catalogue::shipped()->check($check)->rule->figures()),
         ));
     }
 

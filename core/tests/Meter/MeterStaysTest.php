@@ -8,7 +8,6 @@ use Ustrel\Core\Meter\Places\MeterPlacement;
 use Ustrel\Core\Meter\Places\MeterStays;
 use Ustrel\Core\Meter\RunFinding;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\SpecSheetReader;
 
@@ -39,7 +38,7 @@ it('gives a run to the meter that is in the row, or else to the one that came fr
 });
 
 it('puts a run on the board: that it was run, and the first suspect that the row unit has', function (RowUnitType $type, Counts $counts, bool $isPeriodic, array $findings): void {
-    $said = array_map(static fn (RunFinding $finding): string => trim("{$finding->check->value} {$finding->state?->value} ".implode(' ', array_column($finding->chips, 'value'))), RunFinding::of($counts, $isPeriodic, SpecSheetReader::read(typicalSheet($type))->for(new Equipment(MeterType::from($type->value)))->checks));
+    $said = array_map(static fn (RunFinding $finding): string => trim("{$finding->check->value} {$finding->state?->value} ".implode(' ', array_column($finding->chips, 'value'))), RunFinding::of($counts, $isPeriodic, SpecSheetReader::read(typicalSheet($type))->for(Equipment::of(['meter' => $type->value], RowUnitType::Vacuum))->checks));
     expect($said)->toBe(['meter_bench_seasons', ...$findings]);
 })->with([
     // 10 of 500: the interval reaches from 96.4 to 98.9 %, so nothing says that it is under 98 %.

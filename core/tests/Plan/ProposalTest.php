@@ -43,7 +43,7 @@ function finding(string $key, string $said, ?Background $background = null, Chip
 function circumstances(array $more = []): Circumstances
 {
     return new Circumstances(...$more + [
-        'sheet' => sheetFor(), 'equipment' => new Ustrel\Core\Spec\Equipment(Ustrel\Core\Spec\MeterType::Vacuum, Ustrel\Core\Spec\Drive::Ground, coulter: true, fertilizer: true),
+        'sheet' => sheetFor(), 'equipment' => Ustrel\Core\Spec\Equipment::of(['drive' => 'ground', 'coulter' => true, 'fertilizer' => true], Ustrel\Core\Spec\RowUnitType::Vacuum),
         'rows' => 8, 'policy' => Policy::of(Strategy::Limit), 'jobs' => JobBook::typical(),
     ]);
 }

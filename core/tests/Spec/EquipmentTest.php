@@ -5,11 +5,10 @@ declare(strict_types=1);
 use Ustrel\Core\Parts\FitRule;
 use Ustrel\Core\Spec\ClosingWheels;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\MeterType;
 use Ustrel\Core\Spec\RowUnitType;
 
 it('wants the clearance guard beside heavier blades with large rivets', function (bool $heavy, bool $clearance, array $broken): void {
-    expect(FitRule::brokenBy(new Equipment(MeterType::Vacuum, heavyBlades: $heavy, clearanceGuard: $clearance)))->toBe($broken);
+    expect(FitRule::brokenBy(Equipment::of(['meter' => 'vacuum', 'heavy_blades' => $heavy, 'clearance_guard' => $clearance], RowUnitType::Vacuum)))->toBe($broken);
 })->with([
     [true, false, [FitRule::HeavyBladesNeedClearanceGuard]],
     [true, true, []],

@@ -7,7 +7,7 @@ use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Judging\Background;
 use Ustrel\Core\Spec\Judging\Bands;
-use Ustrel\Core\Spec\MeterType;
+use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Rules\LikePartner;
 use Ustrel\Core\Spec\Side;
 
@@ -40,7 +40,7 @@ it('turns in bands where it turns in fact', function (float $partner): void {
 
 it('asks for each tire where they are gauged one by one, and else for the lowest', function (): void {
     $asked = function (?int $pairs): array {
-        $sheet = sheetFor(new Equipment(MeterType::Vacuum, tyrePairs: $pairs));
+        $sheet = sheetFor(Equipment::of(['meter' => 'vacuum', 'tyre_pairs' => $pairs], RowUnitType::Vacuum));
 
         return array_map(static fn (CheckKey $key): string => implode(' ', array_map(static fn (Side $side): string => $side->value, $sheet->check($key)->sides ?? [])), [
             CheckKey::TyrePressure, CheckKey::TyrePressureSecond, CheckKey::TyrePressureThird, CheckKey::TyrePressureFourth,
@@ -53,7 +53,7 @@ it('asks for each tire where they are gauged one by one, and else for the lowest
 
 it('looks at all that feeds fertilizer on both sides where both are fed', function (): void {
     $sides = fn (bool $both): array => array_map(
-        static fn (string $key): int => count(sheetFor(new Equipment(MeterType::Vacuum, fertilizer: true, fertilizerBothSides: $both))->checks[$key]->sides),
+        static fn (string $key): int => count(sheetFor(Equipment::of(['meter' => 'vacuum', 'fertilizer' => true, 'fertilizer_both_sides' => $both], RowUnitType::Vacuum))->checks[$key]->sides),
         ['fertilizer_blade_diameter', 'fertilizer_bearing', 'fertilizer_boot', 'fertilizer_tube', 'fertilizer_band_depth'],
     );
     expect($sides(false))->toBe([1, 1, 1, 1, 1])->and($sides(true))->toBe([2, 2, 2, 2, 2]);

@@ -5,19 +5,17 @@ declare(strict_types=1);
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
-use Ustrel\Core\Spec\Catalogue;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\CheckKind;
 use Ustrel\Core\Spec\ClosingWheels;
-use Ustrel\Core\Spec\Downforce;
-use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Judging\Answer;
 use Ustrel\Core\Spec\Judging\Background;
 use Ustrel\Core\Spec\Judging\Chip;
 use Ustrel\Core\Spec\Judging\State;
-use Ustrel\Core\Spec\MeterType;
+use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Station;
+use Ustrel\Core\Unit\Catalogue;
 
 /* Station by station, front to back: the rule at, under and over its limit, by the figures of the trade. */
 
@@ -63,7 +61,7 @@ it('judges measured parts', function (CheckKey $key, array $expected): void {
 ]);
 
 it('sets the closing wheels by their kind, each within 1/8', function (ClosingWheels $wheels, string $aim, string $close, string $wide): void {
-    $sheet = sheetFor(new Equipment(MeterType::Vacuum, closingWheels: $wheels));
+    $sheet = sheetFor(Equipment::of(['meter' => 'vacuum', 'closing_wheels' => $wheels->value], RowUnitType::Vacuum));
     expect(judged($sheet, CheckKey::ClosingGap, $aim))->toBe(['sound', 'in_range'])
         ->and(judged($sheet, CheckKey::ClosingGap, $close))->toBe(['change', 'under_range'])
         ->and(judged($sheet, CheckKey::ClosingGap, $wide))->toBe(['change', 'over_range']);
@@ -144,14 +142,14 @@ it('judges a touch and a yes', function (): void {
 
 it('asks for nothing that is not fitted', function (): void {
     $keys = fn (Equipment $equipment): array => array_keys(sheetFor($equipment)->checks);
-    $plain = $keys(new Equipment(MeterType::Plate, Drive::Ground, Downforce::None, rowCleaner: false, firmer: false));
+    $plain = $keys(Equipment::of(['meter' => 'plate', 'drive' => 'ground', 'downforce' => 'none', 'row_cleaner' => false, 'firmer' => false], RowUnitType::Vacuum));
     expect($plain)->not->toContain('row_cleaner_teeth', 'coulter_diameter', 'fertilizer_boot', 'downforce_pressure', 'downforce_spring_step', 'air_at_meter', 'meter_seal', 'firmer_tip', 'air_fan', 'antifreeze_flushed', 'marker_arms', 'drive_coupling')
         ->toContain('chain_length', 'meter_disc', 'drive_wheel_contact', 'opener_blade_diameter');
-    expect($keys(new Equipment(MeterType::Vacuum, Drive::Electric)))->not->toContain('chain_length', 'drive_wheel_contact')->toContain('drive_coupling', 'air_at_meter');
+    expect($keys(Equipment::of(['meter' => 'vacuum', 'drive' => 'electric'], RowUnitType::Vacuum)))->not->toContain('chain_length', 'drive_wheel_contact')->toContain('drive_coupling', 'air_at_meter');
 });
 
 it('has a check at every station, of every kind, and knows each', function (): void {
-    $definitions = array_map(Catalogue::definition(...), CheckKey::cases());
+    $definitions = array_map(Catalogue::shipped()->check(...), CheckKey::cases());
     expect(array_unique(array_column($definitions, 'station'), SORT_REGULAR))->toHaveCount(count(Station::cases()))
         ->and(array_unique(array_column($definitions, 'kind'), SORT_REGULAR))->toHaveCount(count(CheckKind::cases()));
     // The cases of CheckKey stand in the order of the stations.

@@ -4,22 +4,21 @@ declare(strict_types=1);
 
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Season\Season;
-use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\MeterType;
+use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Work\Lubrication;
 use Ustrel\Core\Work\Schedule\InvalidPlan;
 
 it('goes round what the planter has: some four minutes a row', function (): void {
     $points = fn (Equipment $of): array => array_column(array_map(static fn (Lubrication $point): array => [$point->point, $point->minutes], Lubrication::read(Lubrication::points(), $of, 16)), 1, 0);
-    $ground = $points(new Equipment(MeterType::Plate, Drive::Ground, rowCleaner: true, markers: true));
+    $ground = $points(Equipment::of(['meter' => 'plate', 'drive' => 'ground', 'row_cleaner' => true, 'markers' => true], RowUnitType::Vacuum));
     // 16 rows at 1 + 1 + 1 + 1 + 0.5 + 0.5, and 5 + 3 + 4 of the planter.
     expect(array_sum($ground))->toBe(80 + 12)->and($ground)->toHaveKeys(['drive_shaft', 'idlers', 'markers']);
-    expect($points(new Equipment(MeterType::Vacuum, Drive::Electric, rowCleaner: false)))->toBe(['gauge_wheel_arms' => 16, 'closing_arms' => 16, 'hitch' => 3, 'pins_and_studs' => 8]);
+    expect($points(Equipment::of(['meter' => 'vacuum', 'drive' => 'electric', 'row_cleaner' => false], RowUnitType::Vacuum)))->toBe(['gauge_wheel_arms' => 16, 'closing_arms' => 16, 'hitch' => 3, 'pins_and_studs' => 8]);
 });
 
 beforeEach(function (): void {
-    $this->point = static fn (array $with = []): Lubrication => Lubrication::read([$with + ['point' => 'hitch', 'per' => 'planter', 'minutes' => 3, 'product' => 'grease', 'rounds' => 'both']], new Equipment(MeterType::Vacuum), 8)[0];
+    $this->point = static fn (array $with = []): Lubrication => Lubrication::read([$with + ['point' => 'hitch', 'per' => 'planter', 'minutes' => 3, 'product' => 'grease', 'rounds' => 'both']], Equipment::of(['meter' => 'vacuum'], RowUnitType::Vacuum), 8)[0];
     // Planting from 20 April: rounds before it from 20 December on, after it from 20 August on.
     $this->seasons = Season::startingOn(Day::of('2026-04-20'));
     $this->due = fn (Lubrication $of, string $today, ?string $last, float $acres = 0.0, ?float $hours = null): bool => $of->isDue(Day::of($today), $this->seasons, $last === null ? null : Day::of($last), $acres, $hours);
@@ -88,5 +87,5 @@ it('was missed where the round before went by without it, and the planter plante
 
 it('refuses a list that cannot be, by its number', function (array $point): void {
     $good = ['point' => 'hitch', 'per' => 'planter', 'minutes' => 3, 'product' => 'grease', 'rounds' => 'both'];
-    Lubrication::read([$good, $point + $good], new Equipment(MeterType::Vacuum), 8);
+    Lubrication::read([$good, $point + $good], Equipment::of(['meter' => 'vacuum'], RowUnitType::Vacuum), 8);
 })->with([[['per' => 'side']], [['minutes' => 0]], [['minutes' => '3']], [['product' => 'butter']], [['rounds' => 'monthly']], [['point' => '']], [['with' => 'wings']], [['with' => 3]], [['hours' => 0]], [['acres' => '60']], [['hours' => 1e6]]])->throws(InvalidPlan::class, 'Point 2 of what is lubricated');

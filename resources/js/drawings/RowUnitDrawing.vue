@@ -1,9 +1,15 @@
 <script setup lang="ts">
-import type { Station, Verdict } from '@/api/types'
+import { computed } from 'vue'
+import type { Planter, Station, Verdict } from '@/api/types'
 import { say } from '@/words'
 
-/** A row unit from its left side, travelling to the left; one station can be lit, or each tinted by its verdict. */
-const { lit, verdicts } = defineProps<{ lit?: Station; verdicts?: Partial<Record<Station, Verdict>> }>()
+/** A row unit from its left side, travelling to the left, with what it carries; one station can be lit, or each tinted by its verdict. */
+const { unit, lit, verdicts } = defineProps<{
+  /** Left out, a double-disc unit with gauge wheels. */
+  unit?: Pick<Planter, 'stations' | 'equipment'>
+  lit?: Station
+  verdicts?: Partial<Record<Station, Verdict>>
+}>()
 const emit = defineEmits<{ choose: [station: Station] }>()
 
 type Part = {
@@ -14,8 +20,17 @@ type Part = {
   touch: [number, number, number, number]
 }
 
+const SHAPES: Partial<Record<string, Partial<Part>>> = {
+  knife: { paths: ['M14 60 22 108 34 150M22 108l8-2'], circles: [], thin: ['M30 62c8 30 10 60 8 86'] },
+  hoe: { paths: ['M118 92c-10 20-14 36-2 58l-14-6'], circles: [] },
+  chain: {
+    circles: [],
+    paths: ['M222 90c8 30 14 50 26 58'],
+    thin: ['M248 148h34M252 145v6M260 145v6M268 145v6M276 145v6'],
+  },
+}
 /** Front to back; `touch` is where a finger finds the part. */
-const parts: Part[] = [
+const all: Part[] = [
   {
     station: 'parallel_arms',
     paths: ['M36 55 104 64', 'M36 79 104 88'],
@@ -44,6 +59,7 @@ const parts: Part[] = [
     thin: ['M90 92v36'],
     touch: [72, 106, 28, 42],
   },
+  { station: 'front_shovel', paths: ['M84 66 80 118 66 150l16-6'], touch: [62, 112, 24, 38] },
   { station: 'seed_delivery', paths: ['M116 56 110 16h58l-8 40'], thin: ['M108 24h64'], touch: [108, 12, 62, 44] },
   {
     station: 'meter',
@@ -56,6 +72,12 @@ const parts: Part[] = [
   { station: 'meter_drive', circles: [[162, 72, 6]], thin: ['M141 61 162 66M141 91 162 78'], touch: [152, 62, 20, 22] },
   { station: 'meter_air', paths: ['M150 64c14-16 20-24 44-26'], touch: [172, 32, 28, 22] },
   { station: 'seed_tube', thin: ['M147 90c2 26-2 46-12 60M153 89c2 28-2 48-10 62'], touch: [142, 92, 12, 40] },
+  {
+    station: 'seed_belt',
+    paths: ['M138 94 128 146a5 5 0 0 0 10 2l12-52'],
+    thin: ['M134 106l-6-2M131 120l-6-2M129 134l-6-2'],
+    touch: [126, 94, 24, 54],
+  },
   { station: 'seed_tube_guard', paths: ['M134 104c2 16 0 30-6 42'], touch: [124, 116, 12, 28] },
   { station: 'gauge_wheels', circles: [[166, 124, 27]], thin: ['M178 92 166 124'], touch: [164, 100, 32, 50] },
   {
@@ -65,6 +87,12 @@ const parts: Part[] = [
       [128, 120, 5],
     ],
     touch: [104, 96, 30, 30],
+  },
+  {
+    station: 'opener',
+    paths: ['M98 98c2 34 14 52 46 54l4-54', 'M106 100v20'],
+    circles: [],
+    touch: [98, 98, 50, 54],
   },
   { station: 'blade_contact', paths: ['M97.5 128a31.5 31.5 0 0 0 10 16.5'], touch: [92, 128, 22, 22] },
   { station: 'scrapers', paths: ['M150 100l10 22-6 4'], touch: [148, 98, 14, 30] },
@@ -78,6 +106,22 @@ const parts: Part[] = [
     touch: [2, 106, 42, 42],
   },
   { station: 'depth_stop', paths: ['M186 92l12-8M198 78v14'], touch: [184, 72, 20, 24] },
+  { station: 'row_fertilizer', thin: ['M210 34c0 40-4 76-16 112M214 34c0 42-4 80-16 114'], touch: [192, 96, 24, 50] },
+  { station: 'depth_setting', paths: ['M186 96V66h9v30M180 80h21'], touch: [176, 64, 30, 32] },
+  {
+    station: 'press_wheel',
+    paths: ['M186 90 212 128'],
+    circles: [
+      [212, 129, 21],
+      [212, 129, 3],
+    ],
+    touch: [192, 106, 40, 44],
+  },
+  {
+    station: 'covering_discs',
+    paths: ['M226 92 238 126', 'M232 151c-2-16 2-30 7-30s9 14 7 30'],
+    touch: [224, 118, 28, 34],
+  },
   { station: 'seed_firmer', paths: ['M150 132c14 4 28 12 44 18'], touch: [176, 138, 24, 14] },
   {
     station: 'closing_wheels',
@@ -88,27 +132,71 @@ const parts: Part[] = [
     ],
     touch: [236, 108, 44, 44],
   },
+  {
+    station: 'second_closing',
+    paths: ['M262 108 300 130'],
+    circles: [
+      [304, 134, 16],
+      [304, 134, 3],
+    ],
+    touch: [286, 116, 36, 34],
+  },
 ]
 
-const isFitted = (station: Station) => verdicts === undefined || station in verdicts || station === lit
+const CLASSIC: Station[] = [
+  'parallel_arms',
+  'downforce',
+  'row_cleaner',
+  'seed_delivery',
+  'meter',
+  'meter_drive',
+  'meter_air',
+  'seed_tube',
+  'seed_tube_guard',
+  'gauge_wheels',
+  'opener_blades',
+  'blade_contact',
+  'scrapers',
+  'depth_stop',
+  'seed_firmer',
+  'closing_wheels',
+]
+const stations = computed(() => new Set<Station>(unit?.stations ?? CLASSIC))
+/** The kinds that are drawn in a way of their own. */
+const parts = computed(() => {
+  const { fertilizer_knife: knife, opener, closing_wheels: closing } = unit?.equipment ?? {}
+  const shape: Partial<Record<Station, string>> = {
+    ...(knife ? { fertilizer_opener: 'knife' } : {}),
+    ...(opener === 'hoe' ? { opener: 'hoe' } : {}),
+  }
+  const drawn = all.filter(({ station }) => stations.value.has(station))
+  // A drag chain hangs where the wheels would be.
+  if (closing === 'chain')
+    drawn.push({ ...(all.find(({ station }) => station === 'closing_wheels') as Part), station: 'second_closing' })
+  return drawn.map((part) => ({
+    ...part,
+    ...SHAPES[closing === 'chain' && part.station === 'second_closing' ? 'chain' : (shape[part.station] ?? '')],
+  }))
+})
+const isLonger = computed(() => stations.value.has('second_closing') && unit?.equipment.closing_wheels !== 'chain')
 </script>
 
 <template>
   <svg
     class="drawing"
-    viewBox="0 0 300 172"
+    :viewBox="`0 0 ${isLonger ? 330 : 300} 172`"
     role="img"
     :aria-label="lit ? `Row unit from the side, ${say(`station.${lit}`)} marked` : 'Row unit from the side'"
   >
     <!-- ground, and the furrow that closes behind; toolbar and frame -->
-    <path class="ground" d="M4 150H296" />
+    <path class="ground" :d="`M4 150H${isLonger ? 326 : 296}`" />
     <path class="ground thin" d="M132 150v8h118" />
     <rect x="10" y="50" width="26" height="34" rx="2" />
     <path d="M104 58h62l10 32h46l8 10M104 58v36l18 20" />
+    <path v-if="!stations.has('parallel_arms')" d="M36 60h68M36 74h68" />
     <path class="way" d="M40 20H14m0 0 7-5m-7 5 7 5" />
     <g
       v-for="part in parts"
-      v-show="isFitted(part.station)"
       :key="part.station"
       :class="['part', verdicts?.[part.station], { lit: lit === part.station, line: part.paths && !part.circles }]"
       @click="emit('choose', part.station)"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
-import type { Check, PlaceRef, Station, WalkStep } from '@/api/types'
+import type { Check, PlaceRef, Planter, Station, WalkStep } from '@/api/types'
 import { isToDo, placeKey } from '@/api/types'
 import FractionText from '@/components/FractionText.vue'
 import VerdictGlyph from '@/components/VerdictGlyph.vue'
@@ -10,7 +10,8 @@ import { worstOf } from '@/measure/verdict'
 import { say, sayRow } from '@/words'
 
 /** The row unit with the station that is up; the row's stations, and what this one reads so far. */
-const { steps, current, checkOf } = defineProps<{
+const { unit, steps, current, checkOf } = defineProps<{
+  unit: Pick<Planter, 'stations' | 'equipment'>
   steps: WalkStep[]
   current: WalkStep
   checkOf: (place: Pick<PlaceRef, 'check'>) => Check
@@ -49,7 +50,7 @@ watch(
 
 <template>
   <section class="sheet">
-    <row-unit-drawing v-if="current.row > 0" :lit="station" />
+    <row-unit-drawing v-if="current.row > 0" :unit="unit" :lit="station" />
     <h2>{{ sayRow(current.row) }}</h2>
     <ul ref="list" class="list">
       <li v-for="group in stations" :key="group.name">

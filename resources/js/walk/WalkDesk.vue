@@ -102,6 +102,7 @@ function onKey(key: string): void {
       <row-stations
         v-if="view === 'single'"
         class="stations"
+        :unit="guide.planter"
         :steps="walk.ofRow.value"
         :current="current"
         :check-of="walk.checkOf"

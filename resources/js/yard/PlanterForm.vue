@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import { computed, reactive, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
-import type { Planter, PlanterEdit, SpecSheet } from '@/api/types'
+import type { Equipment, Planter, PlanterEdit, SpecSheet } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
 import PlanterRibbon from '@/components/PlanterRibbon.vue'
 import { vCursor } from '@/components/cursor'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { say } from '@/words'
-import EquipmentFields from './EquipmentFields.vue'
+import type { Start } from '@/unit/catalogue'
+import StartingPoints from '@/unit/StartingPoints.vue'
+import UnitFields from '@/unit/UnitFields.vue'
 
 const { planter, sheets } = defineProps<{ planter?: Planter; sheets: SpecSheet[] }>()
 const router = useRouter()
@@ -28,13 +30,20 @@ const form = reactive({
   plantingDays: planter?.planting_days ?? null,
   equipment: planter?.equipment ?? sheets[0]?.typical_equipment,
 })
+/** Which of the starting points the form began with. */
+const start = ref<string>()
+function begin(of: Start, sheet: SpecSheet, equipment: Equipment): void {
+  Object.assign(form, { rows: of.rows, spacing: of.spacing, sheet: sheet.id, equipment })
+  start.value = of.key
+}
 // Another kind of row unit carries other things.
 watch(
-  () => form.sheet,
-  (id) => {
-    const sheet = sheets.find((candidate) => candidate.id === id)
-    if (sheet && sheet.type !== planter?.spec_sheet.type) form.equipment = sheet.typical_equipment
+  () => sheets.find(({ id }) => id === form.sheet),
+  (sheet, before) => {
+    if (sheet && before && sheet.type !== before.type) form.equipment = sheet.typical_equipment
+    start.value = undefined
   },
+  { flush: 'sync' },
 )
 const { send, refusal, busy } = useSend()
 
@@ -104,6 +113,7 @@ const save = () =>
 <template>
   <form class="form sheet" novalidate @submit.prevent="save">
     <p v-if="refusal" class="change wide" role="alert">{{ refusal.message }}</p>
+    <starting-points v-if="!planter" class="wide" :sheets="sheets" :chosen="start" @choose="begin" />
     <v-text-field v-model="form.name" v-cursor label="Planter name" :error-messages="about('name')" />
     <v-text-field v-model="form.farm" label="Farm" :error-messages="about('farm')" />
     <number-field
@@ -176,7 +186,7 @@ const save = () =>
       persistent-hint
       :error-messages="about('spec_sheet_id')"
     />
-    <equipment-fields v-if="form.equipment" v-model="form.equipment" class="wide" :error="about('equipment')" />
+    <unit-fields v-if="form.equipment" v-model="form.equipment" class="wide" :error="about('equipment')" />
     <div v-if="preview" class="wide preview">
       <h2>Seen from behind</h2>
       <planter-ribbon :ribbon="preview.ribbon" :sections="preview.sections" small />

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Ustrel\Core\Field\Settings;
 
 use Ustrel\Core\Spec\Downforce;
-use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
 
 /** Whether another planter can take a setting as it is. Worded under `setting_fit.<value>`. */
@@ -34,11 +33,11 @@ enum SettingFit: string
     private static function isFitted(SettingKey $key, Equipment $on): bool
     {
         return match ($key) {
-            SettingKey::Sprockets, SettingKey::DriveWheel => $on->drive === Drive::Ground,
+            SettingKey::Sprockets, SettingKey::DriveWheel => $on->drive->isByGround(),
             SettingKey::Air => $on->meter->needsAir(),
             SettingKey::Downforce => $on->downforce !== Downforce::None,
-            SettingKey::Cleaner => $on->rowCleaner,
-            SettingKey::FertilizerRate, SettingKey::FertilizerOutlet, SettingKey::FertilizerOffset => $on->fertilizer || $on->liquid,
+            SettingKey::Cleaner => $on->has('row_cleaner'),
+            SettingKey::FertilizerRate, SettingKey::FertilizerOutlet, SettingKey::FertilizerOffset => $on->has('fertilizer') || $on->has('fertilizer_knife') || $on->has('liquid'),
             default => true,
         };
     }

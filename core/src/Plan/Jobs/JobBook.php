@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Plan\Jobs;
 
+use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Side;
+use Ustrel\Core\Unit\Catalogue;
+use Ustrel\Core\Unit\Condition;
 
 /**
  * How long jobs take: each needs steps of access, and a step counts once for its row and side, however many jobs need it.
@@ -30,9 +33,32 @@ final class JobBook
     /** The same, with the minutes as a shop's own finished work tells them. */
     public function learned(JobTimes $times): self
     {
-        $steps = array_map(static fn (AccessStep $step): AccessStep => new AccessStep($step->name, $step->per, $step->minutes * $times->pace, $step->needs), $this->steps);
+        $steps = array_map(static fn (AccessStep $step): AccessStep => new AccessStep($step->name, $step->per, $step->minutes * $times->pace, $step->needs, $step->with), $this->steps);
 
         return new self($steps, $this->jobs, $times);
+    }
+
+    /** The same for a planter that carries this: nothing comes off that is not there. */
+    public function on(Equipment $equipment): self
+    {
+        $steps = array_filter($this->steps, static fn (AccessStep $step): bool => $step->with->holds($equipment));
+        $names = array_column($steps, 'name');
+
+        return new self(
+            array_map(static fn (AccessStep $step): AccessStep => new AccessStep($step->name, $step->per, $step->minutes, self::there($step->needs, $names)), $steps),
+            array_map(static fn (array $jobs): array => array_map(static fn (array $job): array => [$job[0], self::there($job[1], $names), $job[2]], $jobs), $this->jobs),
+            $this->times,
+        );
+    }
+
+    /**
+     * @param  list<string>  $needed
+     * @param  array<string>  $names  steps that there are
+     * @return list<string>
+     */
+    private static function there(array $needed, array $names): array
+    {
+        return array_values(array_filter($needed, static fn (string $step): bool => in_array($step, $names, true)));
     }
 
     public static function typical(): self
@@ -56,17 +82,18 @@ final class JobBook
     {
         /** @var array<array-key, list<string>> $needs */
         $needs = [];
-        /** @var array<array-key, array{float, Span}> $steps */
+        /** @var array<array-key, array{float, Span, Condition}> $steps */
         $steps = [];
         foreach ($access as $name => $step) {
             [$minutes, $needs[$name]] = self::entry((string) $name, $step);
             $span = is_array($step) && is_string($step['per'] ?? null) ? Span::tryFrom($step['per']) : null;
-            $steps[$name] = [$minutes, $span ?? throw InvalidJobBook::shape((string) $name)];
+            $with = Condition::read((string) $name, is_array($step) ? $step['with'] ?? [] : [], Catalogue::shipped()->assemblies);
+            $steps[$name] = [$minutes, $span ?? throw InvalidJobBook::shape((string) $name), $with];
         }
         /** @var array<array-key, AccessStep> $built */
         $built = [];
-        foreach ($steps as $name => [$minutes, $span]) {
-            $built[$name] = new AccessStep((string) $name, $span, $minutes, array_slice(self::all((string) $name, $needs, []), 1));
+        foreach ($steps as $name => [$minutes, $span, $with]) {
+            $built[$name] = new AccessStep((string) $name, $span, $minutes, array_slice(self::all((string) $name, $needs, []), 1), $with);
         }
         /** @var array<array-key, array<array-key, array{float, list<string>, Kit}>> $entries */
         $entries = [];

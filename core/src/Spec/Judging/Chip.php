@@ -10,6 +10,7 @@ enum Chip: string
     case Bent = 'bent';
     case BoltsLoose = 'bolts_loose';
     case Brittle = 'brittle';
+    case BristlesBent = 'bristles_bent';
     case Broken = 'broken';
     case Chafed = 'chafed';
     case Chipped = 'chipped';
@@ -26,11 +27,13 @@ enum Chip: string
     case Kinked = 'kinked';
     case Leaking = 'leaking';
     case LidMissing = 'lid_missing';
+    case LinksMissing = 'links_missing';
     case LipGone = 'lip_gone';
     case Loose = 'loose';
     case Missing = 'missing';
     case OffLeft = 'off_left';
     case OffRight = 'off_right';
+    case PaddlesMissing = 'paddles_missing';
     case Play = 'play';
     case Plugged = 'plugged';
     case Residue = 'residue';
@@ -39,6 +42,8 @@ enum Chip: string
     case Split = 'split';
     case SpringBroken = 'spring_broken';
     case Stiff = 'stiff';
+    case StrawHangs = 'straw_hangs';
+    case StrawWrapped = 'straw_wrapped';
     case Stuck = 'stuck';
     case TeethBent = 'teeth_bent';
     case TeethHooked = 'teeth_hooked';

@@ -53,7 +53,7 @@ enum RuleName: string
             self::PlayLimit => ['watch', 'limit', 'life'],
             self::ChainStretch => ['pitch', 'watch', 'limit', 'life'],
             self::Range => ['low', 'high'],
-            self::ClosingGap => [...array_map(static fn (ClosingWheels $wheels): string => $wheels->value, ClosingWheels::cases()), 'tolerance'],
+            self::ClosingGap => [...array_map(static fn (ClosingWheels $wheels): string => $wheels->value, ClosingWheels::withGap()), 'tolerance'],
             self::Centring => ['limit', 'limit_spiked'],
             self::Target => ['target', 'tolerance'],
             self::LikeRowsWatch, self::LikeRowsChange => ['tolerance'],

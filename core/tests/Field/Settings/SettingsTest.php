@@ -8,10 +8,8 @@ use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Field\Settings\SettingsLog;
 use Ustrel\Core\Field\Settings\SettingValue;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Spec\Downforce;
-use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\MeterType;
+use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
@@ -73,14 +71,14 @@ it('takes the newer of two grounds that are as near', function (): void {
 });
 
 it('says what another planter cannot take', function (SettingKey $key, int $row, Equipment $to, SettingFit $fit): void {
-    $from = new Equipment(MeterType::Vacuum, Drive::Ground, Downforce::Hydraulic, fertilizer: true);
+    $from = Equipment::of(['meter' => 'vacuum', 'drive' => 'ground', 'downforce' => 'hydraulic', 'fertilizer' => true], RowUnitType::Vacuum);
     expect(SettingFit::of(set(1, $key, '1', row: $row), $from, $to, 8))->toBe($fit);
 })->with([
-    [SettingKey::Closing, 8, new Equipment(MeterType::Finger), SettingFit::Fits], [SettingKey::Closing, 9, new Equipment(MeterType::Finger), SettingFit::NoSuchRow],
-    [SettingKey::Air, 0, new Equipment(MeterType::Finger), SettingFit::NotFitted], [SettingKey::Air, 0, new Equipment(MeterType::PositiveAir), SettingFit::Fits],
-    [SettingKey::Sprockets, 0, new Equipment(MeterType::Vacuum), SettingFit::NotFitted], [SettingKey::Downforce, 3, new Equipment(MeterType::Vacuum), SettingFit::OtherDownforce],
-    [SettingKey::Downforce, 3, new Equipment(MeterType::Vacuum, downforce: Downforce::Hydraulic), SettingFit::Fits], [SettingKey::Downforce, 0, new Equipment(MeterType::Plate, downforce: Downforce::None), SettingFit::NotFitted],
-    [SettingKey::Cleaner, 0, new Equipment(MeterType::Vacuum, rowCleaner: false), SettingFit::NotFitted], [SettingKey::FertilizerRate, 0, new Equipment(MeterType::Vacuum), SettingFit::NotFitted],
-    [SettingKey::FertilizerOffset, 0, new Equipment(MeterType::Vacuum, liquid: true), SettingFit::Fits], [SettingKey::Circumference, 0, new Equipment(MeterType::Vacuum, Drive::Ground), SettingFit::ItsOwn],
-    [SettingKey::SprocketBox, 0, new Equipment(MeterType::Vacuum, Drive::Ground), SettingFit::ItsOwn], [SettingKey::DriveWheel, 0, new Equipment(MeterType::Vacuum, Drive::Electric), SettingFit::NotFitted],
+    [SettingKey::Closing, 8, Equipment::of(['meter' => 'finger'], RowUnitType::Vacuum), SettingFit::Fits], [SettingKey::Closing, 9, Equipment::of(['meter' => 'finger'], RowUnitType::Vacuum), SettingFit::NoSuchRow],
+    [SettingKey::Air, 0, Equipment::of(['meter' => 'finger'], RowUnitType::Vacuum), SettingFit::NotFitted], [SettingKey::Air, 0, Equipment::of(['meter' => 'positive_air'], RowUnitType::Vacuum), SettingFit::Fits],
+    [SettingKey::Sprockets, 0, Equipment::of(['meter' => 'vacuum'], RowUnitType::Vacuum), SettingFit::NotFitted], [SettingKey::Downforce, 3, Equipment::of(['meter' => 'vacuum'], RowUnitType::Vacuum), SettingFit::OtherDownforce],
+    [SettingKey::Downforce, 3, Equipment::of(['meter' => 'vacuum', 'downforce' => 'hydraulic'], RowUnitType::Vacuum), SettingFit::Fits], [SettingKey::Downforce, 0, Equipment::of(['meter' => 'plate', 'downforce' => 'none'], RowUnitType::Vacuum), SettingFit::NotFitted],
+    [SettingKey::Cleaner, 0, Equipment::of(['meter' => 'vacuum', 'row_cleaner' => false], RowUnitType::Vacuum), SettingFit::NotFitted], [SettingKey::FertilizerRate, 0, Equipment::of(['meter' => 'vacuum'], RowUnitType::Vacuum), SettingFit::NotFitted],
+    [SettingKey::FertilizerOffset, 0, Equipment::of(['meter' => 'vacuum', 'liquid' => true], RowUnitType::Vacuum), SettingFit::Fits], [SettingKey::Circumference, 0, Equipment::of(['meter' => 'vacuum', 'drive' => 'ground'], RowUnitType::Vacuum), SettingFit::ItsOwn],
+    [SettingKey::SprocketBox, 0, Equipment::of(['meter' => 'vacuum', 'drive' => 'ground'], RowUnitType::Vacuum), SettingFit::ItsOwn], [SettingKey::DriveWheel, 0, Equipment::of(['meter' => 'vacuum', 'drive' => 'electric'], RowUnitType::Vacuum), SettingFit::NotFitted],
 ]);

@@ -69,6 +69,7 @@ const shown = computed(() =>
         <section class="sheet unit">
           <h1>{{ sayRow(row) }} of {{ board.planter.name }}</h1>
           <row-unit-drawing
+            :unit="board.planter"
             :lit="station"
             :verdicts="verdicts"
             @choose="station = station === $event ? undefined : $event"

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Equipment } from '@/api/types'
+import RowUnitDrawing from '@/drawings/RowUnitDrawing.vue'
+import { say } from '@/words'
+import { type Assembly, groups, isOption, makeUp } from './catalogue'
+
+/** What the row unit and the planter are made of, drawn and counted with each change; what is not fitted is not asked on a walk. */
+const equipment = defineModel<Equipment>({ required: true })
+const { error } = defineProps<{ error?: string }>()
+
+// words: assembly, option, meter, drive, downforce, opener, depth_gauge, depth_scale, press_wheel, delivery, closing_wheels, closing_second, liquid_at_row, contradiction
+const made = computed(() => makeUp(equipment.value))
+const unit = computed(() => ({ equipment: equipment.value, stations: [...made.value.stations] }))
+/** The server's own complaint holds until something is changed. */
+const complaints = computed(() =>
+  made.value.contradictions.length > 0
+    ? made.value.contradictions.map((code) => say(`contradiction.${code}`))
+    : error
+      ? [error]
+      : [],
+)
+
+const TIRES = [
+  'One figure, the lowest',
+  'Each of 2 tires',
+  'Each of 4 tires, in pairs',
+  'Each of 6 tires, in pairs',
+  'Each of 8 tires, in pairs',
+]
+const items = ({ name, kinds }: Assembly) =>
+  kinds.map((value, at) => ({
+    value,
+    title: (name === 'tyre_pairs' ? TIRES[at] : undefined) ?? say(`${name}.${String(value)}`),
+  }))
+const parts = groups.map(({ key, assemblies }) => ({
+  key,
+  choices: assemblies.filter((of) => !isOption(of)),
+  options: assemblies.filter(isOption),
+}))
+
+function set(name: string, value: Equipment[string]): void {
+  equipment.value = { ...equipment.value, [name]: value }
+}
+</script>
+
+<template>
+  <fieldset class="unit">
+    <legend>What each row and the planter have</legend>
+    <div class="seen">
+      <row-unit-drawing :unit="unit" />
+      <p aria-live="polite">
+        <strong>{{ made.perRow }} checks a row</strong>, {{ made.ofPlanter }} on the whole planter
+      </p>
+      <p v-for="complaint in complaints" :key="complaint" class="change" role="alert">{{ complaint }}</p>
+    </div>
+    <div class="parts">
+      <section v-for="part in parts" :key="part.key">
+        <h3>{{ say(`unit_part.${part.key}`) }}</h3>
+        <div class="fields">
+          <v-select
+            v-for="of in part.choices"
+            :key="of.name"
+            :model-value="equipment[of.name]"
+            :label="say(`assembly.${of.name}`)"
+            :items="items(of)"
+            hide-details
+            @update:model-value="set(of.name, $event)"
+          />
+          <v-checkbox
+            v-for="of in part.options"
+            :key="of.name"
+            :model-value="equipment[of.name]"
+            :label="say(`option.${of.name}`)"
+            hide-details
+            density="comfortable"
+            @update:model-value="set(of.name, $event === true)"
+          />
+        </div>
+      </section>
+    </div>
+  </fieldset>
+</template>
+
+<style scoped>
+.unit {
+  display: grid;
+  grid-template-columns: minmax(260px, 2fr) 3fr;
+  gap: 20px;
+  border: 0;
+  padding: 0;
+}
+legend,
+h3 {
+  font-weight: 700;
+  font-size: 1.0625rem;
+  padding-bottom: 10px;
+}
+.seen {
+  position: sticky;
+  top: 12px;
+  align-self: start;
+}
+.seen p {
+  margin: 8px 0 0;
+}
+.parts {
+  display: grid;
+  gap: 20px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+  gap: 10px 16px;
+  align-items: center;
+}
+@media (max-width: 700px) {
+  .unit {
+    grid-template-columns: 1fr;
+  }
+  .seen {
+    z-index: 1;
+    top: 0;
+    background: var(--card);
+    padding-bottom: 8px;
+  }
+  .seen :deep(svg) {
+    max-height: 22vh;
+  }
+}
+</style>

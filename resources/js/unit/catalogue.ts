@@ -1,0 +1,108 @@
+import closing from '../../../core/units/closing.json'
+import depth from '../../../core/units/depth.json'
+import drive from '../../../core/units/drive.json'
+import fertilizer from '../../../core/units/fertilizer.json'
+import linkage from '../../../core/units/linkage.json'
+import meter from '../../../core/units/meter.json'
+import opener from '../../../core/units/opener.json'
+import planter from '../../../core/units/planter.json'
+import residue from '../../../core/units/residue.json'
+import seedDelivery from '../../../core/units/seed_delivery.json'
+import starts from '../../../core/units/starts.json'
+import type { Equipment, SpecSheet, Station } from '@/api/types'
+
+/*
+ * What a planter can be made of, from the files that the server judges by, so that the form answers at once. The vectors of
+ * core/tests/Unit pin what both have to say.
+ */
+
+type Kind = Equipment[string]
+type With = Record<string, Kind | Kind[]>
+export interface Assembly {
+  name: string
+  kinds: Kind[]
+}
+interface CheckOf {
+  station: string
+  with?: With | With[]
+  sides?: string | { with: With | With[]; sides: string }[]
+}
+interface File {
+  assemblies: Record<string, { kinds: Kind[] }>
+  contradictions?: Record<string, { if: With | With[]; then: With | With[] }>
+  checks: Record<string, CheckOf>
+}
+export interface Start {
+  key: string
+  type: SpecSheet['type']
+  rows: number
+  spacing: string
+  equipment: Partial<Equipment>
+}
+
+const files = {
+  residue,
+  opener,
+  depth,
+  closing,
+  meter,
+  drive,
+  seed_delivery: seedDelivery,
+  linkage,
+  fertilizer,
+  planter,
+} as unknown as Record<string, File>
+
+/** Eight ways to begin with, each a row unit of its own. */
+export const startingPoints = starts as unknown as Start[]
+
+/** The assemblies by the part of the unit that they stand in, as a form asks for them. */
+export const groups: { key: string; assemblies: Assembly[] }[] = Object.entries(files).map(([key, { assemblies }]) => ({
+  key,
+  assemblies: Object.entries(assemblies).map(([name, { kinds }]) => ({ name, kinds })),
+}))
+
+export const isOption = ({ kinds }: Assembly): boolean => kinds.length === 2 && kinds[0] === false
+
+function holds(given: With | With[] | undefined, on: Equipment): boolean {
+  const any = Array.isArray(given) ? given : [given ?? {}]
+  return any.some((all) =>
+    Object.entries(all).every(([name, kinds]) => (Array.isArray(kinds) ? kinds : [kinds]).includes(on[name] ?? null)),
+  )
+}
+
+const WHOLE = ['frame', 'wheels_and_drive', 'hydraulics', 'air_and_fill', 'fertilizer_system', 'electronics']
+
+function sidesOf({ sides = 'row' }: CheckOf, on: Equipment): number {
+  const said = typeof sides === 'string' ? sides : sides.find((entry) => holds(entry.with, on))?.sides
+  return said === 'both' ? 2 : 1
+}
+
+export interface MakeUp {
+  /** Keys of the checks that such a planter has, with the places each has on a row or on the planter. */
+  checks: Record<string, number>
+  stations: Set<Station>
+  perRow: number
+  ofPlanter: number
+  /** Codes of what does not go together. */
+  contradictions: string[]
+}
+
+/** What a planter with this equipment is checked for. */
+export function makeUp(on: Equipment): MakeUp {
+  const made: MakeUp = { checks: {}, stations: new Set(), perRow: 0, ofPlanter: 0, contradictions: [] }
+  for (const { checks, contradictions = {} } of Object.values(files)) {
+    for (const [key, check] of Object.entries(checks)) {
+      if (!holds(check.with, on)) continue
+      const places = sidesOf(check, on)
+      made.checks[key] = places
+      made.stations.add(check.station as Station)
+      if (WHOLE.includes(check.station)) made.ofPlanter += places
+      else made.perRow += places
+    }
+    for (const [code, rule] of Object.entries(contradictions)) {
+      if (holds(rule.if, on) && !holds(rule.then, on)) made.contradictions.push(code)
+    }
+  }
+  return made
+}
