@@ -209,6 +209,7 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
       ],
     },
     last_pack: null,
+    pace: null,
     version: 'v1',
     revision: 1,
     as_of: '2026-03-01T08:00:00.000Z',

@@ -26,8 +26,8 @@ function sheetForm(array $sheet, array $changes = []): array
 it('copies a typical sheet, and leaves the typical one as it is', function (): void {
     $typical = $this->typicalSheet();
     $copy = $this->actingAs($this->technician)->postJson("/api/spec-sheets/{$typical->id}/copies")->assertCreated()->json();
-    expect($copy)->toMatchArray(['own' => true, 'name' => 'Double-disc unit, vacuum meter, own figures']);
-    $this->postJson("/api/spec-sheets/{$typical->id}/copies")->assertJsonPath('name', 'Double-disc unit, vacuum meter, own figures 2');
+    expect($copy)->toMatchArray(['own' => true, 'name' => 'Vacuum meter, typical values, own figures']);
+    $this->postJson("/api/spec-sheets/{$typical->id}/copies")->assertJsonPath('name', 'Vacuum meter, typical values, own figures 2');
 
     $this->putJson("/api/spec-sheets/{$typical->id}", sheetForm($copy))
         ->assertForbidden()->assertJsonPath('message', 'Typical sheets cannot be edited. Copy it and edit your copy.');

@@ -69,7 +69,7 @@ final class SettingController extends Controller
         $words = new FigureWords($this->user($request)->units);
         $went = static fn (Setting $last): array => $howItWent($planter, $last->field, $planter->seasonAt($last->happened_at->toIso8601String()), $words);
 
-        return new JsonResponse(SettingsView::of($this->settings->held($planter), SeasonQuery::plan($planter), self::ground($request), $words, $went));
+        return new JsonResponse(SettingsView::of($this->settings->held($planter), SeasonQuery::plan($planter), $planter->carries(), self::ground($request), $words, $went));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/settings/for/{other}', operationId: 'settingsFor', tags: ['field'])]

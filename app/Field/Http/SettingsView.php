@@ -11,9 +11,11 @@ use App\Models\Field\Setting;
 use App\Models\Plan\SeasonPlan;
 use Closure;
 use Illuminate\Database\Eloquent\Collection;
+use Ustrel\Core\Field\Settings\SettingFit;
 use Ustrel\Core\Field\Settings\SettingGround;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Field\Settings\SettingValue;
+use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
@@ -47,7 +49,7 @@ final readonly class SettingsView extends Schema
      * @param  Collection<int, Setting>  $held  the newest first
      * @param  Closure(Setting): list<string>  $went  what came of the settings of which this is the last
      */
-    public static function of(Collection $held, SeasonPlan $plan, SettingGround $ground, FigureWords $words, Closure $went): self
+    public static function of(Collection $held, SeasonPlan $plan, Equipment $on, SettingGround $ground, FigureWords $words, Closure $went): self
     {
         $made = static fn (Setting $setting): SettingMadeView => SettingMadeView::of($setting, $words);
         $recalled = $ground->isUnsaid() ? [] : SettingsQuery::log($held)->recalled($ground);
@@ -59,7 +61,7 @@ final readonly class SettingsView extends Schema
             log: array_values($held->take(self::LOGGED)->map($made)->all()),
             recalled: $recalled === [] ? null : array_map(static fn (SettingValue $of): SettingMadeView => SettingMadeView::of($byId[$of->id], $words), $recalled),
             went: $last === null ? [] : $went($last),
-            keys: array_map(static fn (SettingKey $key): array => ['key' => $key, 'unit' => $key->unit() === null ? null : $words->unit($key->unit()), 'of_rows' => $key->isOfRows()], SettingKey::cases()),
+            keys: array_map(static fn (SettingKey $key): array => ['key' => $key, 'unit' => $key->unit() === null ? null : $words->unit($key->unit()), 'of_rows' => $key->isOfRows()], array_values(array_filter(SettingKey::cases(), static fn (SettingKey $key): bool => SettingFit::isFitted($key, $on)))),
             grounds: array_map(static fn (array $field): array => ['field' => $field['name'], 'crop' => (string) $field['crop'], 'soil' => Soil::tryFrom((string) $field['soil']), 'residue' => Residue::tryFrom((string) $field['residue'])], $plan->fields),
         );
     }

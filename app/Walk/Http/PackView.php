@@ -22,16 +22,18 @@ final readonly class PackView extends Schema
         public WalkKind $kind,
         /** @var list<CheckKey>|null Null for all that a planter has */
         public ?array $checks,
+        /** @var list<CheckKey> That a planter has to have, or the pack is not for it */
+        public array $needs,
     ) {
     }
 
     public static function of(Pack $pack): self
     {
-        return new self($pack->id, $pack->name, $pack->version(), $pack->kind, array_map(CheckKey::from(...), $pack->checks));
+        return new self($pack->id, $pack->name, $pack->version(), $pack->kind, array_map(CheckKey::from(...), $pack->checks), []);
     }
 
     public static function shipped(ShippedPack $pack): self
     {
-        return new self(null, (string) __("pack.{$pack->key}"), null, $pack->kind, $pack->checks);
+        return new self(null, (string) __("pack.{$pack->key}"), null, $pack->kind, $pack->checks, $pack->needs);
     }
 }

@@ -66,7 +66,7 @@ enum Slot: string
     case DeliveryHose = 'delivery_hose';
     case SeedBelt = 'seed_belt';
     case DeliveryBrush = 'delivery_brush';
-    case BeltSensor = 'belt_sensor';
+    case PathSensor = 'path_sensor';
     case GaugeTyre = 'gauge_tyre';
     case GaugeBearing = 'gauge_bearing';
     case GaugeArmBushing = 'gauge_arm_bushing';

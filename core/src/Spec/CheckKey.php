@@ -91,7 +91,7 @@ enum CheckKey: string
     case SeedBelt = 'seed_belt';
     case SeedBeltTension = 'seed_belt_tension';
     case DeliveryBrush = 'delivery_brush';
-    case BeltSensor = 'belt_sensor';
+    case PathSensor = 'path_sensor';
     case GaugeTyre = 'gauge_tyre';
     case GaugeBearing = 'gauge_bearing';
     case GaugeArmPlay = 'gauge_arm_play';

@@ -24,7 +24,7 @@ enum Station: string
     case Scrapers = 'scrapers';
     case SeedTubeGuard = 'seed_tube_guard';
     case SeedTube = 'seed_tube';
-    case SeedBelt = 'seed_belt';
+    case SeedPath = 'seed_path';
     case GaugeWheels = 'gauge_wheels';
     case DepthStop = 'depth_stop';
     case DepthSetting = 'depth_setting';

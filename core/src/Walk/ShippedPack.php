@@ -16,19 +16,22 @@ final readonly class ShippedPack
         public string $key,
         public WalkKind $kind,
         public ?array $checks,
+        /** @var list<CheckKey> that a planter has to have, or the pack is not for it */
+        public array $needs,
     ) {
     }
 
     /** @return list<self> */
     public static function all(): array
     {
-        /** @var list<array{key: string, kind: string, checks: list<string>|null}> $packs */
+        /** @var list<array{key: string, kind: string, checks: list<string>|null, needs?: list<string>}> $packs */
         $packs = json_decode((string) file_get_contents(self::FILE), true, 8, JSON_THROW_ON_ERROR);
 
         return array_map(static fn (array $pack): self => new self(
             $pack['key'],
             WalkKind::from($pack['kind']),
             $pack['checks'] === null ? null : array_map(CheckKey::from(...), $pack['checks']),
+            array_map(CheckKey::from(...), $pack['needs'] ?? []),
         ), $packs);
     }
 }

@@ -73,7 +73,7 @@ const all: Part[] = [
   { station: 'meter_air', paths: ['M150 64c14-16 20-24 44-26'], touch: [172, 32, 28, 22] },
   { station: 'seed_tube', thin: ['M147 90c2 26-2 46-12 60M153 89c2 28-2 48-10 62'], touch: [142, 92, 12, 40] },
   {
-    station: 'seed_belt',
+    station: 'seed_path',
     paths: ['M138 94 128 146a5 5 0 0 0 10 2l12-52'],
     thin: ['M134 106l-6-2M131 120l-6-2M129 134l-6-2'],
     touch: [126, 94, 24, 54],

@@ -59,6 +59,9 @@ button[aria-pressed='true'] {
 span {
   font-weight: 700;
 }
+button :deep(svg) {
+  height: 84px;
+}
 small {
   color: var(--ink-2);
 }

@@ -44,10 +44,19 @@ describe('what a unit is made of, in the form', () => {
   })
 
   it('says at once what does not go together, and what to do', async () => {
-    const { wrapper, tick } = fields({ opener: 'runner' })
+    const { wrapper } = fields({ opener: 'double_disc', scrapers: true })
     expect(wrapper.find('[role=alert]').exists()).toBe(false)
-    await tick('Scrapers')
+    await wrapper.getComponent({ name: 'VSelect' }).vm.$emit('update:modelValue', 'runner')
     expect(wrapper.get('[role=alert]').text()).toBe('Scrapers need a double-disc or single-disc opener.')
+  })
+
+  it('offers nothing that would not go with the rest', async () => {
+    const { wrapper } = fields({ opener: 'runner' })
+    const labels = () => wrapper.findAll('.v-checkbox').map((box) => box.text())
+    expect(labels()).not.toContain('Scrapers')
+    expect(labels()).toContain('Covering discs')
+    await wrapper.getComponent({ name: 'VSelect' }).vm.$emit('update:modelValue', 'double_disc')
+    expect(labels()).toContain('Scrapers')
   })
 
   it('shows what the server complains of', () => {

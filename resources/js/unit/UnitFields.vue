@@ -38,6 +38,13 @@ const parts = groups.map(({ key, assemblies }) => ({
   choices: assemblies.filter((of) => !isOption(of)),
   options: assemblies.filter(isOption),
 }))
+/** What could be fitted to the rest: nothing is offered that would not go with it. */
+const offered = computed(() => {
+  const now = made.value.contradictions.length
+  const goes = ({ name }: Assembly) =>
+    equipment.value[name] === true || makeUp({ ...equipment.value, [name]: true }).contradictions.length <= now
+  return parts.map((part) => ({ ...part, options: part.options.filter(goes) }))
+})
 
 function set(name: string, value: Equipment[string]): void {
   equipment.value = { ...equipment.value, [name]: value }
@@ -55,7 +62,7 @@ function set(name: string, value: Equipment[string]): void {
       <p v-for="complaint in complaints" :key="complaint" class="change" role="alert">{{ complaint }}</p>
     </div>
     <div class="parts">
-      <section v-for="part in parts" :key="part.key">
+      <section v-for="part in offered" :key="part.key">
         <h3>{{ say(`unit_part.${part.key}`) }}</h3>
         <div class="fields">
           <v-select

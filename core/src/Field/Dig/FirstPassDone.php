@@ -13,7 +13,7 @@ final class FirstPassDone
     private const ENOUGH = 4;
 
     /** Bears on the ground by how deep and how hard rows are set. */
-    public const BEARS = [CheckKey::DriveWheelContact, CheckKey::FirmerTension, CheckKey::ClosingPressure];
+    public const BEARS = [CheckKey::DriveWheelContact, CheckKey::PressWheelContact, CheckKey::FirmerTension, CheckKey::ClosingPressure];
 
     /** Rows that have to be dug after the last adjustment; of a small planter all. */
     public static function enough(int $rows): int

@@ -30,10 +30,16 @@ enum SettingFit: string
         };
     }
 
-    private static function isFitted(SettingKey $key, Equipment $on): bool
+    /** Whether a planter that carries this has what is set. */
+    public static function isFitted(SettingKey $key, Equipment $on): bool
     {
         return match ($key) {
-            SettingKey::Sprockets, SettingKey::DriveWheel => $on->drive->isByGround(),
+            SettingKey::Sprockets, SettingKey::SprocketBox => $on->drive->isByGround() && $on->drive->hasChains(),
+            SettingKey::DriveWheel, SettingKey::Circumference, SettingKey::Slip => $on->drive->isByGround(),
+            SettingKey::PressWheel => $on->has('press_wheel'),
+            SettingKey::Closing => $on->has('closing_wheels'),
+            SettingKey::DepthMark => $on->has('depth_gauge'),
+            SettingKey::Marker => $on->has('markers'),
             SettingKey::Air => $on->meter->needsAir(),
             SettingKey::Downforce => $on->downforce !== Downforce::None,
             SettingKey::Cleaner => $on->has('row_cleaner'),

@@ -18,7 +18,10 @@ const name = ref('')
 const { send, refusal, busy } = useSend('The server does not answer. No signal: choose stations by hand.')
 
 const offered = computed(() =>
-  (packs.data.value ?? []).map((pack) => ({ pack, checks: fittedOf(pack) })).filter(({ checks: of }) => of.length > 0),
+  (packs.data.value ?? [])
+    .filter(({ needs }) => needs.every((key) => checks.some((check) => check.key === key)))
+    .map((pack) => ({ pack, checks: fittedOf(pack) }))
+    .filter(({ checks: of }) => of.length > 0),
 )
 const current = computed(() => offered.value.find(({ checks: of }) => of.join() === chosen.value.join())?.pack)
 

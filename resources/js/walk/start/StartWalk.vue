@@ -23,7 +23,22 @@ const acknowledged = ref(false)
 const packs = useTemplateRef<InstanceType<typeof PackChoice>>('packs')
 
 const finished = computed(() => (board.data.value?.walk?.finished_at ? board.data.value : undefined))
-const places = computed(() => guide.steps.filter((step) => checks.value.includes(step.check)).length)
+const chosen = computed(() => guide.steps.filter((step) => checks.value.includes(step.check)))
+const places = computed(() => chosen.value.length)
+/** How long it takes at the shop's own pace, to five minutes. */
+const minutes = computed(() => {
+  if (!guide.pace) return null
+  const figures = new Set(guide.checks.filter(({ unit }) => unit !== null).map(({ key }) => key))
+  const seconds = chosen.value.reduce(
+    (sum, { check }) => sum + (guide.pace?.[figures.has(check) ? 'figure' : 'look'] ?? 0),
+    0,
+  )
+  return Math.max(5, 5 * Math.round(seconds / 300))
+})
+const time = computed(() => {
+  const [hours, left] = [Math.floor((minutes.value ?? 0) / 60), (minutes.value ?? 0) % 60]
+  return [hours ? `${hours} h` : '', left ? `${left} min` : ''].filter(Boolean).join(' ')
+})
 
 function take(chosen: Pack): void {
   pack.value = chosen.name
@@ -39,13 +54,13 @@ watch(
     if (last) packs.value?.choose(last.pack)
   },
 )
-watch(checks, (chosen) => {
-  const of = packs.value?.offered.find((one) => one.checks.join() === chosen.join())
-  pack.value = of?.pack.name ?? ''
+watch(checks, (of) => {
+  const named = packs.value?.offered.find((one) => one.checks.join() === of.join())
+  pack.value = named?.pack.name ?? ''
 })
 
 async function start(): Promise<void> {
-  const chosen = checks.value.length === guide.checks.length ? null : checks.value
+  const only = checks.value.length === guide.checks.length ? null : checks.value
   const walk: Walk = {
     id: uuid(),
     season: guide.season,
@@ -63,7 +78,7 @@ async function start(): Promise<void> {
     id: walk.id,
     walk: walk.id,
     planter: planterId,
-    body: { kind: walk.kind, order: walk.order, checks: chosen, pack: walk.pack, started_at: walk.started_at },
+    body: { kind: walk.kind, order: walk.order, checks: only, pack: walk.pack, started_at: walk.started_at },
   })
   editGuide(planterId, (guide) => ({ ...guide, walk }))
 }
@@ -88,7 +103,10 @@ async function start(): Promise<void> {
         <order-choice v-model="order" />
       </div>
       <p class="quiet">
-        {{ places }} readings on {{ guide.planter.row_count }} rows. Only what the planter has is asked;
+        {{ places }} readings on {{ guide.planter.row_count === 1 ? 'one row' : `${guide.planter.row_count} rows`
+        }}<template v-if="guide.pace"
+          >, about <strong>{{ time }}</strong> at {{ guide.pace.own ? 'your pace' : 'a typical pace' }}</template
+        >. Only what the planter has is asked;
         <router-link :to="{ name: 'edit-planter', params: { planter: planterId } }">its equipment</router-link>.
       </p>
       <div class="caution">
