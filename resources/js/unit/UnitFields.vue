@@ -105,7 +105,7 @@ h3 {
 }
 .seen {
   position: sticky;
-  top: 12px;
+  top: 68px;
   align-self: start;
 }
 .seen p {
@@ -127,7 +127,7 @@ h3 {
   }
   .seen {
     z-index: 1;
-    top: 0;
+    top: 56px;
     background: var(--card);
     padding-bottom: 8px;
   }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useContact } from '@/wear/queries'
 import { useLedger } from '@/parts/queries'
 import { useRowRecord } from '@/walk/queries'
@@ -24,6 +24,9 @@ import ContactCard from '@/opener/ContactCard.vue'
 import FittedParts from '@/parts/FittedParts.vue'
 import RowTimeline from './RowTimeline.vue'
 
+// Loaded when opened.
+const UnitTour = defineAsyncComponent(() => import('@/unit/UnitTour.vue'))
+
 /** One row unit: what each of its stations says now, and what is on record of it. */
 const { planterId, row } = defineProps<{ planterId: number; row: number }>()
 const { reading, answer, units } = useUnits()
@@ -40,6 +43,7 @@ const correcting = ref<Fitting>()
 const worn = ref<PlaceForecast>()
 const station = ref<Station>()
 const opened = ref<Cell>()
+const isTour = ref(false)
 
 const stations = computed(() => stationsOf(row).map((group) => ({ ...group, verdict: worstOf(group.cells) })))
 const contact = computed(() => contacts.data.value?.rows.find((one) => one.row === row))
@@ -69,12 +73,17 @@ const shown = computed(() =>
         <section class="sheet unit">
           <h1>{{ sayRow(row) }} of {{ board.planter.name }}</h1>
           <row-unit-drawing
+            v-if="row > 0"
             :unit="board.planter"
             :lit="station"
             :verdicts="verdicts"
             @choose="station = station === $event ? undefined : $event"
           />
-          <p class="quiet">Tap a part to see only that station.</p>
+          <div v-if="row > 0" class="below">
+            <span class="quiet">Tap a part to see only that station.</span>
+            <v-btn variant="outlined" @click="isTour = true">How it works</v-btn>
+          </div>
+          <unit-tour v-if="isTour" v-model="isTour" :unit="board.planter" :from="station" />
         </section>
         <template v-if="record.data.value && row > 0">
           <contact-card
@@ -195,6 +204,12 @@ const shown = computed(() =>
   justify-content: space-between;
   align-items: center;
   min-height: var(--touch);
+}
+.below {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
 }
 .station + .station {
   border-top: 1px solid var(--line);
