@@ -106,22 +106,23 @@ test.describe('phone', () => {
   })
 })
 
+test('unit', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/planters/new')
+  await page.getByRole('button', { name: /^Plate planter/ }).click()
+  await page.getByRole('heading', { name: 'Opener' }).scrollIntoViewIfNeeded()
+  await page.evaluate(() => document.querySelector('fieldset.unit')?.scrollIntoView())
+  await page.evaluate(() => window.scrollBy(0, -64))
+  await settle(page)
+  await page.screenshot(to('unit'))
+})
+
 test('field', async ({ page }) => {
   await signIn(page)
   await page.goto('/planters/1/settings')
   await page.getByLabel('Field', { exact: true }).fill('Kiln Piece')
   await settle(page)
   await page.screenshot(to('settings'))
-  await page.goto('/planters/1/first-pass')
-  await page.getByRole('button', { name: /^Row 6:/ }).click()
-  await page.getByText('What you see').click()
-  for (const seen of ['shallower than wanted', 'ridge in the furrow bottom']) {
-    await page.getByRole('button', { name: seen }).click()
-    await settle(page)
-  }
-  await page.getByText('What you see').click()
-  await settle(page)
-  await page.screenshot(to('diagnosis'))
   await page.goto('/planters/1/row-watch')
   await page.getByRole('button', { name: 'What is wrong with Row 7?' }).click()
   await page.getByRole('heading', { name: 'Test strip' }).scrollIntoViewIfNeeded()

@@ -82,7 +82,7 @@ it('answers as the OpenAPI document says about parts, acres and wear', function 
     agrees('POST', '/api/packs', body: ['checks' => []])->assertUnprocessable();
     $pack = agrees('POST', '/api/packs', body: $edit)->assertCreated()->json('id');
     agrees('PUT', '/api/packs/{pack}', ['pack' => $pack], $edit);
-    agrees('GET', '/api/packs')->assertJsonCount(4);
+    agrees('GET', '/api/packs')->assertJsonCount(9);
     $this->deleteJson("/api/packs/{$pack}")->assertNoContent();
 
     $fitted = array_map(fn (int $row): array => $this->fitting($row, '2025-03-01', ['part_type_id' => $type]), range(1, 8));

@@ -14,10 +14,10 @@ it('keeps a pack of the shop beside those that are shipped', function (): void {
     $this->actingAs($this->technician);
     $made = $this->postJson('/api/packs', packForm())->assertCreated()->assertJson(['name' => 'Tubes', 'checks' => ['seed_tube', 'seed_sensor']])->json();
     Pack::factory()->create(['name' => 'The neighbour\'s']);
-    expect(array_column($this->getJson('/api/packs')->assertOk()->json(), 'name'))->toBe(['Yearly', 'Blades and contact', 'Rain day look', 'Tubes']);
+    expect(array_column($this->getJson('/api/packs')->assertOk()->json(), 'name'))->toBe(['Yearly', 'Blades and contact', 'Rain day look', 'Two tools, ten minutes', 'Garden planter', 'Plate meters', 'Drill', 'Beet planter', 'Tubes']);
     $this->putJson("/api/packs/{$made['id']}", packForm(['name' => 'Tubes, all', 'checks' => ['seed_tube']]))->assertOk()->assertJsonPath('checks', ['seed_tube']);
     $this->deleteJson("/api/packs/{$made['id']}")->assertNoContent();
-    expect($this->getJson('/api/packs')->json())->toHaveCount(3);
+    expect($this->getJson('/api/packs')->json())->toHaveCount(8);
 });
 
 it('says what is wrong with a pack', function (array $fields, string $field, string $message): void {
@@ -62,4 +62,30 @@ it('records the rest of a station as what it is', function (): void {
     $this->assertDatabaseHas('readings', ['walk_id' => $walk->id, 'entry' => 'rest_here', 'result' => 'looked_sound']);
     $this->send($walk, ['id' => (string) Illuminate\Support\Str::uuid7(), 'result' => 'recorded', 'state' => 'sound'] + $without)
         ->assertOk()->assertJsonPath('receipts.0.outcome', 'refused');
+});
+
+it('tells before a walk how long the shop takes for a figure and for a look', function (): void {
+    $this->travelTo('2026-03-20T12:00:00Z');
+    $planter = $this->planter(['row_count' => 24]);
+    $pace = fn (): ?array => $this->actingAs($this->technician)->getJson("/api/planters/{$planter->id}/guide")->assertOk()->json('pace');
+    expect($pace())->toBe(['figure' => 12, 'look' => 3, 'own' => false]);
+
+    $walk = $this->openWalk($planter, ['opener_blade_diameter', 'seed_tube']);
+    expect($pace())->toBeNull();
+    $at = 0;
+    $take = function (int $seconds) use (&$at): array {
+        return ['taken_at' => now()->subHour()->addSeconds($at += $seconds)->toIso8601ZuluString('millisecond')];
+    };
+    $readings = [];
+    foreach (range(1, 24) as $row) {
+        $readings[] = $this->reading($row, '14 3/4', $take(20));
+        $readings[] = $this->state($row, 'seed_tube', 'sound', $take(6));
+    }
+    $this->send($walk, ...$readings)->assertOk();
+    $this->postJson("/api/walks/{$walk->id}/finish", ['with_unchecked' => true])->assertOk();
+    expect($pace())->toBe(['figure' => 20, 'look' => 6, 'own' => true]);
+
+    // A planter to play with teaches nothing, and a neighbor's shop neither.
+    $planter->update(['is_sample' => true]);
+    expect($pace()['own'])->toBeFalse();
 });

@@ -8,7 +8,6 @@ use App\Http\Api\Inlined;
 use App\Http\Api\Schema;
 use App\Spec\Http\CheckView;
 use App\Walk\Board\WalkNews;
-use App\Walk\ShopPace;
 use App\Yard\Http\PlanterView;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\Route;
@@ -30,14 +29,8 @@ final readonly class WalkGuideView extends Schema
         public array $orders,
         /** The name of the pack that the planter was last walked with */
         public ?string $last_pack,
-        /**
-         * @var array{
-         *     figure: float, // Seconds that a figure takes
-         *     look: float, // Seconds that anything else takes
-         *     own: bool, // By the shop's own walks, or else typical
-         * }|null Null once a walk is open
-         */
-        public ?array $pace,
+        /** Null once a walk is open */
+        public ?WalkPaceView $pace,
         #[Inlined] public WalkStateView $state,
     ) {
     }
@@ -56,7 +49,7 @@ final readonly class WalkGuideView extends Schema
             steps: array_map(static fn (Place $place): WalkStepView => WalkStepView::of($place, $news), $board->places),
             orders: ['row_by_row' => $order(WalkOrder::RowByRow), 'station_by_station' => $order(WalkOrder::StationByStation), 'snake' => $order(WalkOrder::Snake)],
             last_pack: $board->walk === null ? $board->planter->lastPack() : $board->walk->pack,
-            pace: $board->walk === null ? ShopPace::of($board->planter->workshop_id) : null,
+            pace: $board->walk === null ? WalkPaceView::of($board->planter->workshop_id) : null,
             state: WalkStateView::of($news),
         );
     }
