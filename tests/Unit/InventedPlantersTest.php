@@ -167,3 +167,16 @@ it('puts a limit of its own on a check that only this planter has', function ():
     $this->putJson("/api/spec-sheets/{$sheet['id']}", ['name' => $shown['name'], 'notch' => $entry($shown['notch']), 'figures' => $figures])->assertOk();
     expect($planter->refresh()->load('specSheet')->readSheet()->checks['covering_disc_diameter']->figures['limit']->typed)->toBe('6 1/2 in');
 });
+
+it('takes off for a job only what is there', function (array $equipment, int $minutes): void {
+    $planter = $this->planter(['row_count' => 2, 'equipment' => $equipment]);
+    $walk = $this->openWalk($planter);
+    $this->send($walk, $this->reading(1, '14 3/8'))->assertOk();
+    // Both blades of the row are proposed.
+    expect($this->toDecide($planter)['open']['minutes'])->toBe($minutes);
+})->with([
+    // Lock 10, then on each side gauge wheel 8, scraper 3 and blade 6.
+    'gauge wheels and scrapers' => [[], 10 + 2 * (8 + 3 + 6)],
+    // With a depth band there are neither.
+    'a band' => [['depth_gauge' => 'band', 'depth_scale' => 'inches', 'scrapers' => false], 10 + 2 * 6],
+]);
