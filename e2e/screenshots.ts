@@ -50,7 +50,8 @@ test('wide', async ({ page }) => {
     await settle(page)
     await page.screenshot(to(name))
   }
-  await page.getByRole('button', { name: /^Row 7:/ }).click()
+  await page.goto('/planters/1/rows/7')
+  await expect(page.getByText('How it works')).toBeVisible()
   await settle(page)
   await page.screenshot(to('row'))
 })

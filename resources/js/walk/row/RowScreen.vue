@@ -211,6 +211,10 @@ const shown = computed(() =>
   align-items: center;
   gap: 8px;
 }
+.below .v-btn {
+  width: auto;
+  flex: none;
+}
 .station + .station {
   border-top: 1px solid var(--line);
 }
