@@ -138,3 +138,33 @@ it('draws no seed for a pass that spread only a product', function (): void {
     $this->postJson("/api/planters/{$planter->id}/acres", ['id' => (string) Str::uuid7(), 'line' => '10 ac, East, 10-10-10 200 lb/ac', 'pass' => 'products', 'day' => '2026-02-25'])->assertCreated();
     expect(($this->seed)()['lots'][0]['on_hand'])->toEqual(100);
 });
+
+it('takes seed as its tag says it, and calls nothing done by an estimate', function (): void {
+    $planter = $this->planter(['planting_start' => '2026-04-17', 'row_count' => 2, 'sections' => [2]]);
+    $lot = ($this->lot)(['size' => null, 'crop' => 'Corn', 'seeds_per_pound' => 1600])->assertCreated()->assertJsonPath('estimated_mm', [6.4, 8.7])->json();
+    $disc = $this->postJson('/api/seed/discs', ['name' => 'Thirty', 'cells' => 30, 'from_size' => 6, 'to_size' => 9, 'crop' => 'corn', 'size_class' => 'Medium flat'])->assertCreated()->json();
+    $field = ['name' => 'Long Acre', 'crop' => 'Corn', 'acres' => 100, 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => 'Popcorn 7', 'population' => 32_000];
+    $revision = fn (): int => $this->getJson("/api/planters/{$planter->id}/season")->json('revision') ?? 0;
+    $this->putJson("/api/planters/{$planter->id}/season", ['revision' => $revision(), 'planting_start' => '2026-04-17', 'planting_end' => '2026-05-10', 'fields' => [$field]])->assertOk();
+    $this->postJson("/api/planters/{$planter->id}/settings", ['settings' => [['id' => (string) Str::uuid7(), 'key' => 'disc', 'value' => 'Thirty', 'row' => 0, 'happened_at' => now()->toIso8601ZuluString('millisecond')]]])->assertCreated();
+    $step = fn (): array => collect($this->getJson("/api/planters/{$planter->id}/season")->assertOk()->json('countdown'))->firstWhere('key', 'seed_fits');
+    $takes = fn (): array => ($this->seed)()['lots'][0]['discs'][0];
+
+    // All of the estimate fits, and that is not enough.
+    expect($takes())->toMatchArray(['takes' => 'fits', 'by' => 'estimated', 'contradicts' => false])
+        ->and($step()['done'])->toBeFalse()->and($step()['said'][0])->toContain('should fit')->toContain('1, 2');
+    // The class on the tag is the one that the disc is meant for.
+    $change = fn (array $with): TestResponse => $this->putJson("/api/seed/lots/{$lot['id']}", $with + ['name' => 'Popcorn 7', 'crop' => 'Corn', 'seeds_per_unit' => 80_000, 'seeds_per_pound' => 1600, 'revision' => ($this->seed)()['lots'][0]['revision']])->assertOk();
+    $change(['size_class' => 'medium flat']);
+    expect($takes())->toMatchArray(['takes' => 'fits', 'by' => 'meant'])->and($step()['said'])->toBe([])->and($step()['done'])->toBeTrue();
+    // The caliper says otherwise: measured goes first, and it is a misfit.
+    $change(['size_class' => 'medium flat', 'size' => 9.5]);
+    expect($takes())->toMatchArray(['takes' => 'too_large', 'by' => 'measured', 'contradicts' => true])->and($step()['done'])->toBeFalse();
+    // Another class: the disc is not meant for it.
+    $change(['size_class' => 'large round']);
+    expect($takes())->toMatchArray(['takes' => 'not_meant', 'by' => 'meant'])->and($step()['done'])->toBeFalse()->and($step()['said'][0])->toContain('another class');
+
+    foreach ([9.9, 500_001, '1,600'] as $perPound) {
+        ($this->lot)(['name' => 'Odd', 'seeds_per_pound' => $perPound])->assertUnprocessable()->assertJsonPath('errors.seeds_per_pound.0', 'Write the seeds per pound, from 10 to 500,000. If the tag says seeds per ounce, multiply by 16.');
+    }
+});

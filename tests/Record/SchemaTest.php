@@ -78,7 +78,7 @@ it('reads a request into typed fields, with what is usual where nothing is said'
     $request = Request::create('/api/x', 'POST', server: ['CONTENT_TYPE' => 'application/json'], content: '{"name": " Popcorn 7 ", "seeds_per_unit": 80000, "germination": 0.95, "crop": null, "unknown": 1}');
     $edit = SeedLotEdit::from($request);
     expect($edit)->toEqual(new SeedLotEdit('Popcorn 7', 80_000, germination: 0.95))
-        ->and($edit->columns())->toBe(['name' => 'Popcorn 7', 'seeds_per_unit' => 80_000, 'crop' => '', 'size' => null, 'shape' => '', 'germination' => 0.95, 'treatment' => '', 'lubricant' => '', 'price' => null, 'spare' => 0.05]);
+        ->and($edit->columns())->toBe(['name' => 'Popcorn 7', 'seeds_per_unit' => 80_000, 'crop' => '', 'size' => null, 'shape' => '', 'germination' => 0.95, 'treatment' => '', 'lubricant' => '', 'price' => null, 'spare' => 0.05, 'size_class' => '', 'seeds_per_pound' => null]);
 });
 
 it('answers with the fields that a form writes, and its own beside them', function (): void {

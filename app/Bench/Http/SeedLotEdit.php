@@ -27,6 +27,10 @@ final readonly class SeedLotEdit extends Input
         #[Field('error.money', 'between:0,100000', 'decimal:0,2')] public ?float $price = null,
         /** Share more than the fields take */
         #[Field('seed.spare', 'between:0,1', 'decimal:0,3')] public float $spare = 0.05,
+        /** Size on the tag, such as medium flat or F14 */
+        #[Field('seed.size_class', 'max:40')] public string $size_class = '',
+        /** On the tag; those of an ounce times 16 */
+        #[Field('seed.seeds_per_pound', 'between:10,500000', 'decimal:0,1')] public ?float $seeds_per_pound = null,
         /** That was changed; 0 of a new one */
         public int $revision = 0,
     ) {

@@ -31,6 +31,8 @@ final readonly class SeedLotView extends Schema
         public ?float $cost_an_acre,
         /** @var list<DiscTakesView> Each disc of the shop by the side of its size */
         public array $discs,
+        /** @var list<float>|null From and to, by seeds per pound; null where the tag does not tell */
+        public ?array $estimated_mm,
     ) {
     }
 
@@ -45,11 +47,13 @@ final readonly class SeedLotView extends Schema
         [$needed, $unknown] = SeedQuery::needed($of, $fields);
         $acres = array_sum(array_column($known, 0));
         $seeds = array_sum(array_map(static fn (array $field): float => $field[0] * $field[1], $known));
-        $size = $of->size === null ? null : (float) $of->size;
+        $seed = $of->seed();
         $takes = [];
         foreach ($discs as $disc) {
-            $takes[] = new DiscTakesView($disc->id, $disc->plate()->takes($size));
+            $fit = $disc->plate()->fit($seed);
+            $takes[] = new DiscTakesView($disc->id, $fit->takes, $fit->by, $fit->contradicts);
         }
+        $estimate = $seed->estimate();
         $money = static fn (?float $of): ?float => $of === null ? null : round($of, 2);
 
         return new self(
@@ -63,6 +67,7 @@ final readonly class SeedLotView extends Schema
             price_a_thousand: $money($lot->priceAThousand()),
             cost_an_acre: $acres > 0 ? $money($lot->costAnAcre($seeds / $acres)) : null,
             discs: $takes,
+            estimated_mm: $estimate === null ? null : array_map(static fn (float $of): float => round($of, 1), $estimate),
         );
     }
 }

@@ -49,7 +49,7 @@ final readonly class SeedOnDiscs
             if ($lot === null) {
                 continue;
             }
-            $held = LotOnDiscs::of($lot->size === null ? null : (float) $lot->size, self::discs($planter, $set, $lot, $of), $plates);
+            $held = LotOnDiscs::of($lot->seed(), self::discs($planter, $set, $lot, $of), $plates);
             $fits = $held->fits() === false || $fits === false ? false : ($held->fits() === null ? null : $fits);
             array_push($said, ...self::said($lot, $held, $names));
         }
@@ -96,17 +96,23 @@ final readonly class SeedOnDiscs
     private static function said(SeedLot $lot, LotOnDiscs $held, array $names): array
     {
         $fitting = implode(', ', array_map(static fn (string $name): string => $names[$name] ?? $name, $held->fitting));
-        $with = ['lot' => $lot->name, 'size' => $lot->size === null ? '' : rtrim(rtrim((string) $lot->size, '0'), '.'), 'discs' => $fitting];
+        $with = ['lot' => $lot->name, 'size' => $lot->size === null ? ($lot->size_class ?: '?') : rtrim(rtrim((string) $lot->size, '0'), '.').' mm', 'discs' => $fitting];
         $said = [];
         foreach (array_unique($held->misfits) as $takes) {
             $rows = array_keys($held->misfits, $takes, true);
             $said[] = __("seed_fit.{$takes}", ['rows' => self::rows($rows)] + $with).' '.__($fitting === '' ? 'seed_fit.get' : 'seed_fit.change', $with);
         }
-        if ($lot->size === null) {
+        foreach (array_unique($held->estimated) as $takes) {
+            $said[] = __("seed_fit.estimated_{$takes}", ['rows' => self::rows(array_keys($held->estimated, $takes, true))] + $with);
+        }
+        if ($held->contradicting !== []) {
+            $said[] = __('seed_fit.contradicts', ['rows' => self::rows($held->contradicting)] + $with);
+        }
+        if ($lot->size === null && $lot->size_class === '' && $held->estimated === []) {
             $said[] = __('seed_fit.no_size', $with);
         } elseif ($held->unset !== []) {
             $said[] = __('seed_fit.not_set', ['rows' => self::rows($held->unset)] + $with).($fitting === '' ? ' '.__('seed_fit.get', $with) : '');
-        } elseif (! $held->isKnown) {
+        } elseif (! $held->isKnown && $held->estimated === [] && $held->contradicting === []) {
             $said[] = __('seed_fit.no_range', $with);
         }
 

@@ -18,6 +18,8 @@ use Ustrel\Core\Meter\SeedDisc;
  * @property string|null $hole millimetres
  * @property string|null $from_size of the seed that it is meant for, millimetres
  * @property string|null $to_size
+ * @property string $crop that it is meant for
+ * @property string $size_class of the tag that it is meant for
  * @property string $kept_in where it is in winter
  * @property int $revision counts its changes
  */
@@ -27,10 +29,10 @@ final class Disc extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['revision' => 0];
+    protected $attributes = ['revision' => 0, 'crop' => '', 'size_class' => ''];
 
     public function plate(): SeedDisc
     {
-        return new SeedDisc($this->cells, $this->from_size === null ? null : (float) $this->from_size, $this->to_size === null ? null : (float) $this->to_size);
+        return new SeedDisc($this->cells, $this->from_size === null ? null : (float) $this->from_size, $this->to_size === null ? null : (float) $this->to_size, $this->crop, $this->size_class);
     }
 }

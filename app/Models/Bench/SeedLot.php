@@ -7,6 +7,7 @@ namespace App\Models\Bench;
 use App\Models\Concerns\IsWatched;
 use Illuminate\Database\Eloquent\Model;
 use Ustrel\Core\Meter\LotFigures;
+use Ustrel\Core\Meter\TagSeed;
 
 /**
  * A lot of seed of a workshop.
@@ -17,6 +18,8 @@ use Ustrel\Core\Meter\LotFigures;
  * @property string $crop
  * @property string|null $size millimetres, on average
  * @property string $shape
+ * @property string $size_class on the tag, such as medium flat
+ * @property string|null $seeds_per_pound
  * @property int $seeds_per_unit
  * @property string|null $germination share, on the tag
  * @property string $treatment
@@ -32,7 +35,7 @@ final class SeedLot extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['revision' => 0, 'former_names' => '[]'];
+    protected $attributes = ['revision' => 0, 'size_class' => '', 'seeds_per_pound' => null, 'former_names' => '[]'];
 
     protected $casts = ['former_names' => 'array'];
 
@@ -40,6 +43,12 @@ final class SeedLot extends Model
     protected function unwatched(): array
     {
         return ['former_names'];
+    }
+
+    /** As its tag says it. */
+    public function seed(): TagSeed
+    {
+        return new TagSeed($this->size === null ? null : (float) $this->size, $this->crop, $this->size_class, $this->seeds_per_pound === null ? null : (float) $this->seeds_per_pound);
     }
 
     public function lot(): LotFigures

@@ -53,6 +53,11 @@ final class InvalidRun extends CoreException
         return new self('Advice on air needs one run at least, with the air that it was run at.');
     }
 
+    public static function seedsPerPound(): self
+    {
+        return new self('Seeds per pound are from 10 to 500,000.');
+    }
+
     public static function sizes(): self
     {
         return new self('A disc is meant for seed from one size to a larger one, both over 0 mm.');

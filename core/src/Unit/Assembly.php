@@ -54,12 +54,6 @@ final readonly class Assembly
         return array_key_exists($type->value, $this->typical) ? $this->typical[$type->value] : $this->typical['*'] ?? null;
     }
 
-    /** Whether it is on or off, and not one of several. */
-    public function isOption(): bool
-    {
-        return $this->kinds === [false, true];
-    }
-
     /** The kind that says it is not there; its first one where it always is. */
     public function absent(): string|bool|int|null
     {

@@ -7,6 +7,7 @@ namespace Ustrel\Core\Tests\Meter;
 use Ustrel\Core\Meter\InvalidRun;
 use Ustrel\Core\Meter\LotFigures;
 use Ustrel\Core\Meter\SeedDisc;
+use Ustrel\Core\Meter\TagSeed;
 
 it('reckons units, money and rate', function (): void {
     $lot = new LotFigures(80_000, 0.95, 240.0);
@@ -24,7 +25,8 @@ it('reckons units, money and rate', function (): void {
 });
 
 it('tells whether seed fits a disc', function (?float $size, ?string $takes): void {
-    expect((new SeedDisc(60, 6.0, 8.0))->takes($size))->toBe($takes)->and((new SeedDisc(60, null, null))->takes($size))->toBeNull();
+    $seed = new TagSeed($size);
+    expect((new SeedDisc(60, 6.0, 8.0))->fit($seed)->takes)->toBe($takes)->and((new SeedDisc(60, null, null))->fit($seed)->takes)->toBeNull();
 })->with([[6.0, 'fits'], [8.0, 'fits'], [5.9, 'too_small'], [8.1, 'too_large'], [null, null]]);
 
 it('refuses what no lot or disc can be', function (callable $make, string $says): void {

@@ -16,6 +16,8 @@ const form = reactive({
   hole: disc?.hole ?? null,
   from_size: disc?.from_size ?? null,
   to_size: disc?.to_size ?? null,
+  crop: disc?.crop ?? '',
+  size_class: disc?.size_class ?? '',
   kept_in: disc?.kept_in ?? '',
 })
 
@@ -55,6 +57,15 @@ async function save(): Promise<void> {
       <number-field v-model="form.hole" label="Hole, mm" kind="mm" :low="0.1" :high="40" :places="2" />
       <number-field v-model="form.from_size" label="Seed size from, mm" kind="mm" :low="0.5" :high="40" :places="2" />
       <number-field v-model="form.to_size" label="to, mm" kind="mm" :low="0.5" :high="40" :places="2" />
+    </div>
+    <div class="pair">
+      <v-text-field v-model="form.crop" label="Meant for crop" maxlength="80" />
+      <v-text-field
+        v-model="form.size_class"
+        label="Meant for size on the tag"
+        placeholder="medium flat, F14"
+        maxlength="40"
+      />
     </div>
     <v-text-field v-model="form.kept_in" label="Winter storage" maxlength="80" />
     <template #save>Save</template>

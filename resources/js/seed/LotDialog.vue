@@ -18,6 +18,8 @@ const form = reactive({
   crop: lot?.crop ?? '',
   size: lot?.size ?? null,
   shape: lot?.shape ?? '',
+  size_class: lot?.size_class ?? '',
+  seeds_per_pound: lot?.seeds_per_pound ?? null,
   seeds_per_unit: lot?.seeds_per_unit ?? null,
   germination: lot?.germination ?? null,
   treatment: lot?.treatment ?? '',
@@ -62,6 +64,23 @@ async function save(): Promise<void> {
       <v-text-field v-model="form.crop" label="Crop" maxlength="80" />
       <number-field v-model="form.size" label="Average size, mm" kind="mm" :low="0.5" :high="40" :places="2" />
       <v-text-field v-model="form.shape" label="Shape" maxlength="40" />
+      <v-text-field
+        v-model="form.size_class"
+        label="Size on the tag"
+        placeholder="medium flat, F14"
+        maxlength="40"
+        hint="The class or number"
+        persistent-hint
+      />
+      <number-field
+        v-model="form.seeds_per_pound"
+        label="Seeds per pound"
+        :low="10"
+        :high="500_000"
+        :places="1"
+        hint="Per ounce on the tag: times 16"
+        persistent-hint
+      />
       <number-field
         v-model="form.seeds_per_unit"
         label="Seeds per unit"

@@ -14,7 +14,7 @@ import { useSession } from '@/session'
 import DiscDialog from './DiscDialog.vue'
 import LotDialog from './LotDialog.vue'
 import { seedKey, useSeed } from '@/bench/queries'
-import { sayFit, shortOf } from './seed'
+import { sayFit, sayMeant, shortOf } from './seed'
 
 /** Lots of seed against what the fields of the season take, and the discs that they go through. */
 const session = useSession()
@@ -73,7 +73,7 @@ function short(of: SeedLot): string {
             <th scope="row">
               {{ of.name }}
               <span class="quiet">{{
-                [of.crop, of.shape, of.treatment].filter((text) => text !== '').join(', ')
+                [of.crop, of.size_class, of.shape, of.treatment].filter((text) => text !== '').join(', ')
               }}</span>
             </th>
             <td class="number" data-label="On hand, units">
@@ -127,7 +127,7 @@ function short(of: SeedLot): string {
             <td class="number" data-label="Cells">{{ of.cells }}</td>
             <td class="number" data-label="Hole">{{ of.hole === null ? '' : `${of.hole} mm` }}</td>
             <td class="number" data-label="Seed">
-              {{ of.from_size === null ? 'not known' : `${of.from_size} to ${of.to_size} mm` }}
+              {{ sayMeant(of) }}
             </td>
             <td data-label="Winter storage">{{ of.kept_in }}</td>
             <td class="buttons">
