@@ -219,7 +219,7 @@ test('a lot that comes in is held against the fields and the discs, and a misfit
   const form = page.getByRole('form', { name: 'A run' })
   await form.getByLabel('Seed lot').fill(name)
   await form.getByLabel('Disc or plate').fill(`Small ${name}`)
-  await expect(form.getByRole('status')).toContainText('4.5 mm, measured: seed too large for it, made for 1 to 3 mm')
+  await expect(form.getByRole('status')).toContainText('4.5 mm: seed too large for it (measured), made for 1 to 3 mm')
 })
 
 test('meters have numbers: one goes out, its report is read back, and what it says stands on the board and in Decide', async ({

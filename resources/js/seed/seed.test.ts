@@ -19,13 +19,11 @@ const lot = {
 
 it('names a misfit and the disc that would do', () => {
   expect(sayFit(lot, discs[0], discs)).toBe(
-    '7.9 mm, measured: seed too large for it, made for 3 to 5.5 mm. Popcorn (measured) would fit.',
+    '7.9 mm: seed too large for it (measured), made for 3 to 5.5 mm. Popcorn (measured) would fit.',
   )
-  expect(sayFit(lot, discs[1], discs)).toBe('7.9 mm, measured: fits Popcorn (measured).')
-  expect(sayFit(lot, undefined, discs)).toBe('7.9 mm, measured: Popcorn (measured) would fit.')
-  expect(sayFit({ ...lot, size: 9.4, discs: [] }, undefined, discs)).toBe(
-    '9.4 mm, measured: You have no disc for this seed.',
-  )
+  expect(sayFit(lot, discs[1], discs)).toBe('7.9 mm: fits Popcorn (measured).')
+  expect(sayFit(lot, undefined, discs)).toBe('7.9 mm: Popcorn (measured) would fit.')
+  expect(sayFit({ ...lot, size: 9.4, discs: [] }, undefined, discs)).toBe('9.4 mm: You have no disc for this seed.')
   expect(sayFit(undefined, discs[0], discs)).toBe('')
 })
 
@@ -38,10 +36,10 @@ it('labels a fit that is only meant or estimated, and says where two of them dis
     'medium flat: fits Popcorn (by its class; size and tag disagree: measure again).',
   )
   expect(sayFit(held(fit(1, 'not_meant', 'meant')), discs[0], discs)).toBe(
-    'medium flat: disc meant for another class. You have no disc for this seed.',
+    'medium flat: disc meant for another class (by its class). You have no disc for this seed.',
   )
   expect(sayFit({ ...held(fit(2, 'fits', 'estimated')), size_class: '' }, undefined, discs)).toBe(
-    'about 6.4 to 8.7 mm, estimated from seeds per pound: Popcorn (estimated) would fit.',
+    'about 6.4 to 8.7 mm, from seeds per pound: Popcorn (estimated) would fit.',
   )
   expect(sayFit({ ...held(), size_class: '', estimated_mm: null }, undefined, discs)).toBe('')
 })

@@ -3,9 +3,9 @@ import { say } from '@/words'
 
 /** What is known of the seed, the strongest first: by caliper, by the class on its tag, or by how many make a pound. */
 function known({ size, size_class, estimated_mm }: SeedLot): string {
-  if (size !== null) return `${size} mm, measured`
+  if (size !== null) return `${size} mm`
   if (size_class !== '') return size_class
-  return estimated_mm ? `about ${estimated_mm.join(' to ')} mm, estimated from seeds per pound` : ''
+  return estimated_mm ? `about ${estimated_mm.join(' to ')} mm, from seeds per pound` : ''
 }
 
 /** What a lot is by the side of the disc that is chosen, by what that is known, and which of the shop's would take it; nothing where either is not in the lists. */
@@ -13,11 +13,12 @@ export function sayFit(lot: SeedLot | undefined, disc: Disc | undefined, discs: 
   const seed = lot ? known(lot) : ''
   if (!lot || seed === '') return ''
   const fitOf = (id: number) => lot.discs.find((one) => one.id === id)
-  const named = ({ id, name }: Disc) => {
+  const how = (id: number) => {
     const { by = null, contradicts = false } = fitOf(id) ?? {}
-    const how = [by === null ? '' : say(`fit_by.${by}`), contradicts ? 'size and tag disagree: measure again' : '']
-    return `${name} (${how.filter(Boolean).join('; ')})`
+    const parts = [by === null ? '' : say(`fit_by.${by}`), contradicts ? 'size and tag disagree: measure again' : '']
+    return `(${parts.filter(Boolean).join('; ')})`
   }
+  const named = ({ id, name }: Disc) => `${name} ${how(id)}`
   const others = discs.filter((of) => of !== disc && fitOf(of.id)?.takes === 'fits')
   const takes = disc && fitOf(disc.id)?.takes
   if (disc && takes === 'fits') return `${seed}: fits ${named(disc)}.`
@@ -25,7 +26,7 @@ export function sayFit(lot: SeedLot | undefined, disc: Disc | undefined, discs: 
   if (disc && takes) {
     const range =
       disc.from_size === null || takes === 'not_meant' ? '' : `, made for ${disc.from_size} to ${disc.to_size} mm`
-    return `${seed}: ${say(`takes.${takes}`)}${range}.${instead}`
+    return `${seed}: ${say(`takes.${takes}`)} ${how(disc.id)}${range}.${instead}`
   }
   return disc === undefined && discs.length > 0 ? `${seed}:${instead}` : ''
 }
