@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Spec;
 
+use Ustrel\Core\Unit\Catalogue;
+
 /** A row-unit type's numbers: which checks it has and by which figures they are judged. */
 final readonly class Sheet
 {
@@ -16,8 +18,6 @@ final readonly class Sheet
         public array $checks,
         public Figure $notch,
         public Threads $threads,
-        /** @var array<string, Check> what it does not speak of: checked by typical figures where a planter carries it */
-        private array $others = [],
     ) {
     }
 
@@ -33,15 +33,28 @@ final readonly class Sheet
      */
     public function with(array $carried): self
     {
-        $besides = array_filter($this->others, static fn (Check $check): bool => array_filter($carried, $check->definition->isOn(...)) !== []);
+        $besides = array_merge(...array_map($this->besides(...), $carried));
 
-        return $besides === [] ? $this : new self($this->type, SpecSheetReader::inOrder([...$this->checks, ...$besides]), $this->notch, $this->threads, array_diff_key($this->others, $besides));
+        return $besides === [] ? $this : new self($this->type, SpecSheetReader::inOrder([...$this->checks, ...$besides]), $this->notch, $this->threads);
+    }
+
+    /** @return array<string, Check> what a planter carries and this does not speak of: checked by typical figures */
+    private function besides(Equipment $carried): array
+    {
+        $besides = [];
+        foreach (CheckKey::shipped() as $key) {
+            if (! isset($this->checks[$key->value]) && Catalogue::shipped()->check($key)->isOn($carried)) {
+                $besides[$key->value] = SpecSheetReader::typical($key);
+            }
+        }
+
+        return $besides;
     }
 
     /** The checks that a planter with this equipment has, judged as its closing wheels want it. */
     public function for(Equipment $equipment): self
     {
-        $fitted = array_filter(SpecSheetReader::inOrder([...$this->checks, ...$this->others]), static fn (Check $check): bool => $check->definition->isOn($equipment));
+        $fitted = array_filter(SpecSheetReader::inOrder([...$this->checks, ...$this->besides($equipment)]), static fn (Check $check): bool => $check->definition->isOn($equipment));
 
         return new self(
             $this->type,

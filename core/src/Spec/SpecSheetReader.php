@@ -8,6 +8,7 @@ use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\UnreadableNumber;
 use Ustrel\Core\Unit\Catalogue;
+use Ustrel\Core\Unit\InvalidCatalogue;
 
 /**
  * Reads a spec sheet from its decoded JSON (shape: docs/formats.md) and refuses one that could not be judged by.
@@ -52,7 +53,16 @@ final class SpecSheetReader
             throw InvalidSpecSheet::because($this->faults ?: [SpecFault::at('checks', 'no_checks')]);
         }
 
-        return new Sheet($type, $checks, $notch, $threads, $this->checks(array_fill_keys(array_diff(array_column(CheckKey::shipped(), 'value'), array_keys($checks)), [])));
+        return new Sheet($type, $checks, $notch, $threads);
+    }
+
+    /** A check by the typical figures of the catalogue, for sheets that do not speak of it. */
+    public static function typical(CheckKey $key): Check
+    {
+        /** @var array<string, Check> $typical */
+        static $typical = [];
+
+        return $typical[$key->value] ??= (new self(UnitSystem::Inch))->check($key, []) ?? throw InvalidCatalogue::shape($key->value);
     }
 
     /** A sheet that says nothing is as most row units are: the left one left-handed. */
