@@ -54,7 +54,7 @@ it('expects of a row what its parts stand at', function (): void {
 
 it('ships packs of checks that are in the catalogue, in its order', function (): void {
     $packs = ShippedPack::all();
-    expect(array_column($packs, 'key'))->toBe(['yearly', 'blades_and_contact', 'rain_day'])
+    expect(array_column($packs, 'key'))->toBe(['yearly', 'blades_and_contact', 'rain_day', 'two_tools', 'garden', 'plate', 'drill', 'beet'])
         ->and($packs[0]->checks)->toBeNull();
     foreach (array_slice($packs, 1) as $pack) {
         $order = array_map(fn (CheckKey $key): int => array_search($key, CheckKey::cases(), true), $pack->checks);
