@@ -10,6 +10,7 @@ use Ustrel\Core\Season\Season;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Unit\Catalogue;
 use Ustrel\Core\Unit\Condition;
+use Ustrel\Core\Unit\InvalidCatalogue;
 use Ustrel\Core\Work\Schedule\InvalidPlan;
 
 /**
@@ -61,29 +62,37 @@ final readonly class Lubrication
      */
     public static function read(array $points, Equipment $equipment, int $rows): array
     {
-        $assemblies = Catalogue::shipped()->assemblies;
         $read = [];
         foreach (array_values($points) as $at => $point) {
             $text = static fn (string $key): string => is_array($point) && is_string($point[$key] ?? null) ? $point[$key] : '';
             [$span, $product, $rounds] = [Span::tryFrom($text('per')), Lubricant::tryFrom($text('product')), LubricationRounds::tryFrom($text('rounds'))];
-            $with = is_array($point) ? $point['with'] ?? '' : null;
-            $isPoint = is_array($point) && $text('point') !== '' && $product !== null && $rounds !== null && in_array($span, [Span::Row, Span::Planter], true) && (is_array($with) || (is_string($with) && (isset($assemblies[$with]) || in_array($with, ['', 'ground_drive'], true))));
+            $with = self::condition(is_array($point) ? $point['with'] ?? [] : null, $at + 1);
+            $isPoint = is_array($point) && $text('point') !== '' && $product !== null && $rounds !== null && in_array($span, [Span::Row, Span::Planter], true);
             $minutes = $isPoint && (is_int($point['minutes'] ?? null) || is_float($point['minutes'] ?? null)) ? (float) $point['minutes'] : 0.0;
             [$acres, $hours] = $isPoint ? [self::interval($point, 'acres'), self::interval($point, 'hours')] : [null, null];
             if (! $isPoint || $minutes <= 0 || $minutes > self::MOST_MINUTES || $acres === 0.0 || $hours === 0.0) {
                 throw InvalidPlan::lubrication($at + 1);
             }
-            $isThere = match (true) {
-                is_array($with) => Condition::read($text('point'), $with, $assemblies)->holds($equipment),
-                $with === 'ground_drive' => $equipment->drive->isByGround(),
-                default => $with === '' || $equipment->has($with),
-            };
-            if ($isThere) {
+            if ($with->holds($equipment)) {
                 $read[] = new self($text('point'), $product, max(1, (int) round($minutes * ($span === Span::Row ? $rows : 1))), $rounds, $acres, $hours);
             }
         }
 
         return $read;
+    }
+
+    /**
+     * @param  mixed  $given  the condition of core/units for having the point
+     *
+     * @throws InvalidPlan
+     */
+    private static function condition(mixed $given, int $number): Condition
+    {
+        try {
+            return Condition::read("point {$number}", $given, Catalogue::shipped()->assemblies);
+        } catch (InvalidCatalogue) {
+            throw InvalidPlan::lubrication($number);
+        }
     }
 
     /**

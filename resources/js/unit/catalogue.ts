@@ -1,13 +1,4 @@
-import closing from '../../../core/units/closing.json'
-import depth from '../../../core/units/depth.json'
-import drive from '../../../core/units/drive.json'
-import fertilizer from '../../../core/units/fertilizer.json'
-import linkage from '../../../core/units/linkage.json'
-import meter from '../../../core/units/meter.json'
-import opener from '../../../core/units/opener.json'
-import planter from '../../../core/units/planter.json'
-import residue from '../../../core/units/residue.json'
-import seedDelivery from '../../../core/units/seed_delivery.json'
+import index from '../../../core/units/index.json'
 import starts from '../../../core/units/starts.json'
 import type { Equipment, SpecSheet, Station } from '@/api/types'
 
@@ -40,18 +31,9 @@ export interface Start {
   equipment: Partial<Equipment>
 }
 
-const files = {
-  residue,
-  opener,
-  depth,
-  closing,
-  meter,
-  drive,
-  seed_delivery: seedDelivery,
-  linkage,
-  fertilizer,
-  planter,
-} as unknown as Record<string, File>
+const all = import.meta.glob<File>('../../../core/units/*.json', { eager: true, import: 'default' })
+/** In the order of the index, as the server reads them. */
+const files = Object.fromEntries(index.map((name) => [name, all[`../../../core/units/${name}.json`] as File]))
 
 /** Eight ways to begin with, each a row unit of its own. */
 export const startingPoints = starts as unknown as Start[]
