@@ -100,7 +100,7 @@ abstract class FeatureTestCase extends TestCase
     {
         WorkEvent::query()->create([
             'id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'kind' => 'finished', 'row_number' => 0, 'places' => [], 'user_id' => $this->technician->id, 'happened_at' => now(), 'recorded_at' => now(),
-            'targets' => array_map(static fn (Lubrication $of): string => $of->work()->key(), Lubrication::read(Lubrication::points(), $planter->carries(), $planter->row_count)),
+            'targets' => array_map(static fn (Lubrication $of): string => $of->work()->key(), Lubrication::read(Lubrication::points(), $planter->units())),
         ]);
     }
 

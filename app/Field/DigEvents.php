@@ -62,7 +62,7 @@ final readonly class DigEvents implements Kind
             'field' => trim($fields->text('field', self::LONGEST_NAME, 'acres.field')),
             'target' => self::length($fields->text('target', 20, 'dig.target'), 'target', $system, self::DEPTHS, 'dig.target'),
             'spacing' => $fields->has('spacing') ? self::length($fields->text('spacing', 20, 'dig.spacing'), 'spacing', $system, self::SPACINGS, 'dig.spacing') : null,
-            'notch' => number_format($this->sheet->notch->quantity instanceof Length ? $this->sheet->notch->quantity->toMillimetres() : 6.35, 2, '.', ''),
+            'notch' => number_format(($notch = $this->sheet->at($row)->notch->quantity) instanceof Length ? $notch->toMillimetres() : 6.35, 2, '.', ''),
             'mark' => self::mark($fields),
             'depths' => json_encode($depths, JSON_THROW_ON_ERROR),
             'spacings' => json_encode($spacings, JSON_THROW_ON_ERROR),

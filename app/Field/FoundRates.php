@@ -61,7 +61,7 @@ final readonly class FoundRates
         $teeth = static fn (string $key): array => array_map(intval(...), (array) ($known[$key] ?? []));
         $pairs = array_chunk($teeth('now'), 2);
         $isPaired = $pairs !== [] && count(end($pairs)) === 2;
-        $isGround = $planter->carries()->drive->isByGround();
+        $isGround = $planter->units()->most->drive->isByGround();
         $walk = $isGround ? $planter->walkThatMatters() : null;
         $wheel = $walk === null ? null : Cell::query()->where('walk_id', $walk->id)->where('check_key', CheckKey::DriveWheelContact)->value('verdict');
 

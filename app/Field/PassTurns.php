@@ -21,6 +21,7 @@ use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\DepthScale;
+use Ustrel\Core\Spec\RowUnits;
 
 /** What was set between the passes of a season, and what a turn of each lever is worth by them. */
 final readonly class PassTurns
@@ -39,6 +40,7 @@ final readonly class PassTurns
         public DepthScale $scale,
         /** Depth of one by the sheet, millimetres. */
         private float $notch,
+        private RowUnits $units,
     ) {
     }
 
@@ -72,9 +74,10 @@ final readonly class PassTurns
         $quantity = $planter->readSheet()->notch->quantity;
         $notch = $quantity instanceof Length ? $quantity->toMillimetres() : self::NOTCH;
 
-        $scale = $planter->carries()->depthScale;
+        $units = $planter->units();
+        $scale = $units->most->depthScale;
 
-        return new self($set, $begins, $log, TurnWorth::of(self::dugAt($planter, $digs, $begins, $log, $gained), $scale === DepthScale::Notches ? $notch : null), $scale, $notch);
+        return new self($set, $begins, $log, TurnWorth::of(self::dugAt($planter, $digs, $begins, $log, $gained), $scale === DepthScale::Notches ? $notch : null), $scale, $notch, $units);
     }
 
     /**
@@ -85,6 +88,10 @@ final readonly class PassTurns
      */
     public function turn(Dig $dig, DugRows $dug, Collection $digs, float $gained): ?DepthTurn
     {
+        // A notch of one row and a turn of another are not worth the same.
+        if ($this->units->at($dig->row_number)->depthScale !== $this->scale) {
+            return null;
+        }
         $stands = array_filter($digs->mapWithKeys(fn (Dig $of): array => [$of->row_number => $this->standsAt($of)])->all(), is_float(...));
 
         return DepthTurn::of($dig->row_number, $this->scale, $dug, $this->isLast($dig->pass) ? $this->worth : null, $stands, (float) $dig->target, $this->notch, $gained);

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Bench\StandRun;
 use App\Models\Casts\AsDay;
+use App\Models\Concerns\HasRowUnits;
 use App\Models\Concerns\HasVersion;
 use App\Models\Concerns\IsWatched;
 use App\Models\Field\WatchRun;
@@ -22,9 +23,6 @@ use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Season\Season;
-use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\RowUnitType;
-use Ustrel\Core\Spec\Sheet;
 
 /**
  * A planter: N row units on a toolbar.
@@ -39,7 +37,9 @@ use Ustrel\Core\Spec\Sheet;
  * @property string $spacing_typed
  * @property list<int> $sections rows in each section of the toolbar, from the left; they add up to row_count
  * @property list<array{kind: string, name: string, rows: list<int>}> $shared what rows share: motors, tanks, manifolds, fans, sections
- * @property array<string, mixed> $equipment shape: docs/formats.md
+ * @property array<string, mixed> $equipment what most rows carry, and the planter as a whole; shape: docs/formats.md
+ * @property list<array{rows: list<int>, spec_sheet_id: int|null, equipment: array<string, string|bool|int|null>}> $other_rows rows that differ, each in one of them, with what they carry instead
+ * @property list<int> $parked_rows rows that are up and do not plant
  * @property Day|null $planting_start
  * @property string|null $planned_acres of the season that is being prepared
  * @property int|null $planting_days from the first to the last day of planting
@@ -53,17 +53,20 @@ final class Planter extends Model
     /** @use HasFactory<PlanterFactory> */
     use HasFactory;
 
+    use HasRowUnits;
     use HasVersion;
     use IsWatched;
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'shared' => '[]', 'planned_acres' => null, 'planting_days' => null, 'is_sample' => false];
+    protected $attributes = ['equipment' => '{}', 'other_rows' => '[]', 'parked_rows' => '[]', 'shared' => '[]', 'planned_acres' => null, 'planting_days' => null, 'is_sample' => false];
 
     protected $casts = [
         'sections' => 'array',
         'shared' => 'array',
         'equipment' => 'array',
+        'other_rows' => 'array',
+        'parked_rows' => 'array',
         'planting_start' => AsDay::class,
         'is_sample' => 'boolean',
     ];
@@ -104,16 +107,18 @@ final class Planter extends Model
         return $this->hasMany(Import::class);
     }
 
-    /** All checks that this planter has by its spec sheet and equipment. */
-    public function readSheet(): Sheet
+    protected function writtenSheet(): string
     {
-        return SpecSheet::readFor((string) $this->specSheet->getAttributes()['sheet'], (string) $this->attributes['equipment']);
+        return (string) $this->specSheet->getAttributes()['sheet'];
     }
 
-    /** What it carries; what is not said is as typical for its row units. */
-    public function carries(): Equipment
+    protected function otherRows(): array
     {
-        return Equipment::of($this->equipment, RowUnitType::from($this->specSheet->type));
+        return array_map(static fn (array $other): array => [
+            'rows' => $other['rows'],
+            'equipment' => $other['equipment'],
+            'sheet' => $other['spec_sheet_id'] === null ? null : SpecSheet::query()->findOrFail($other['spec_sheet_id'])->sheet,
+        ], $this->other_rows);
     }
 
     /** How the planter's days fall into seasons. */
@@ -175,6 +180,6 @@ final class Planter extends Model
     /** @return list<string> */
     protected function written(): array
     {
-        return ['farm', 'name', 'row_count', 'spacing_typed', 'sections', 'spec_sheet_id', 'equipment', 'planting_start', 'planned_acres', 'planting_days'];
+        return ['farm', 'name', 'row_count', 'spacing_typed', 'sections', 'spec_sheet_id', 'equipment', 'other_rows', 'parked_rows', 'planting_start', 'planned_acres', 'planting_days'];
     }
 }

@@ -6,11 +6,10 @@ namespace App\Models;
 
 use App\Models\Concerns\HasVersion;
 use App\Models\Concerns\IsWatched;
+use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\SpecSheetReader;
 
@@ -53,36 +52,47 @@ final class SpecSheet extends Model
         return $this->hasMany(Planter::class);
     }
 
-    public function read(): Sheet
-    {
-        return self::readFor((string) $this->attributes['sheet'], null);
-    }
-
     /** What it speaks of, and of a shop's own sheet also what its planters carry besides. */
     public function shown(): Sheet
     {
-        $planters = $this->workshop_id === null ? collect() : $this->loadMissing('planters')->planters;
+        $planters = $this->workshop_id === null ? [] : self::followers($this->id)->with('specSheet')->get()->all();
 
-        return $this->read()->with(array_values($planters->map(fn (Planter $planter): Equipment => Equipment::of($planter->equipment, RowUnitType::from($this->type)))->all()));
+        return $this->read()->with(array_merge(...array_map(static fn (Planter $planter): array => array_column($planter->units()->kinds(), 0), $planters)));
     }
 
     /**
-     * A written sheet for what a planter carries. Reading one takes longer than all else on a board, and a planter and its
-     * walks mostly share theirs: each is read once.
+     * The planters that have rows which go by a sheet.
      *
-     * @param  string  $written  as JSON
-     * @param  string|null  $equipment  as JSON; null for all that the type can have
+     * @return Builder<Planter>
      */
-    public static function readFor(string $written, ?string $equipment): Sheet
+    public static function followers(int $sheet): Builder
     {
-        /** @var array<string, Sheet> $read */
-        static $read = [];
-        if (count($read) > self::MOST_READ) {
-            $read = [];
-        }
-        $sheet = $read[$key = md5($written)] ??= SpecSheetReader::read(json_decode($written, true));
+        return Planter::query()->where(static fn (Builder $planters): Builder => $planters
+            ->where('spec_sheet_id', $sheet)
+            ->orWhereJsonContains('other_rows', [['spec_sheet_id' => $sheet]]))->orderBy('id');
+    }
 
-        return $equipment === null ? $sheet : $read["{$key} {$equipment}"] ??= $sheet->for(Equipment::of(json_decode($equipment, true), $sheet->type));
+    public function read(): Sheet
+    {
+        return self::readWritten((string) $this->attributes['sheet']);
+    }
+
+    /** @param  string  $written  as JSON */
+    public static function readWritten(string $written): Sheet
+    {
+        return self::once(md5($written), static fn (): Sheet => SpecSheetReader::read(json_decode($written, true)));
+    }
+
+    /** @param  Closure(): Sheet  $read */
+    public static function once(string $key, Closure $read): Sheet
+    {
+        /** @var array<string, Sheet> $known */
+        static $known = [];
+        if (count($known) > self::MOST_READ) {
+            $known = [];
+        }
+
+        return $known[$key] ??= $read();
     }
 
     /** @return list<string> */

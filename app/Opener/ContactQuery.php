@@ -29,7 +29,8 @@ final class ContactQuery
      */
     public function of(Planter $planter): ?array
     {
-        $check = $planter->readSheet()->check(CheckKey::BladeContactLength);
+        $sheet = $planter->readSheet();
+        $check = $sheet->check(CheckKey::BladeContactLength);
         if ($check === null || ! $check->rule instanceof Window) {
             return null;
         }
@@ -40,6 +41,10 @@ final class ContactQuery
         $shims = self::shims($planter, $record);
         $rows = [];
         for ($row = 1; $row <= $planter->row_count; $row++) {
+            $here = $sheet->at($row)->check($check->key);
+            if ($here === null || ! $here->rule instanceof Window) {
+                continue;
+            }
             $trace = $history->trace(new Place($row, $check->key, Side::Centre));
             $contact = $trace->sightings === [] ? null : $trace->sightings[count($trace->sightings) - 1];
             [$left, $right] = [$shims["{$row} left"] ?? null, $shims["{$row} right"] ?? null];
@@ -49,7 +54,7 @@ final class ContactQuery
                 $left,
                 $right,
                 $contact === null && ! $trace->stretches[0]->from->equals(Moment::ever()),
-                $contact === null ? null : ShimAdvice::of($contact->size, $check->rule, $left, $right, $sensitivity),
+                $contact === null ? null : ShimAdvice::of($contact->size, $here->rule, $left, $right, $sensitivity),
             );
         }
 

@@ -36,7 +36,7 @@ final class FitRulesHeld
                 }
             }
         }
-        $broken = FitRules::broken($parts, array_values($moments), (bool) ($planter->equipment['clearance_guard'] ?? false));
+        $broken = FitRules::broken($parts, array_values($moments), $planter->loadMissing('specSheet')->units());
         if ($broken !== null) {
             throw BrokenFitRule::by(...$broken);
         }

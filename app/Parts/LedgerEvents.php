@@ -108,7 +108,7 @@ final class LedgerEvents implements Kind
         $row = $this->row($fields);
         $slot = $fields->oneOf('slot', Slot::class, 'ledger.slot') ?? throw Refused::because('slot', 'ledger.slot');
         $side = $fields->oneOf('side', Side::class, 'ledger.side') ?? throw Refused::because('side', 'ledger.side');
-        $check = $this->check($slot, $side);
+        $check = $this->check($row, $slot, $side);
         $partId = $fields->idOr('part_id', 'ledger.unknown_part');
         $part = $partId === null ? null : $this->knownPart($partId, $slot);
         // Still of the same piece, with what it had run before, in place of the same old part.
@@ -157,11 +157,12 @@ final class LedgerEvents implements Kind
     /** @return array<string, mixed> */
     private function shimsMoved(Fields $fields): array
     {
-        $this->check(Slot::OpenerBlade, null);
+        $row = $this->row($fields);
+        $this->check($row, Slot::OpenerBlade, null);
         $before = $fields->quantity('contact_before', Unit::Millimetre, $this->units, 'ledger.field');
 
         return [
-            'row_number' => $this->row($fields),
+            'row_number' => $row,
             'slot' => Slot::OpenerBlade->value,
             'side' => ($fields->oneOf('side', Side::class, 'ledger.side') ?? Side::Centre)->value,
             'pairs' => $fields->whole('pairs', -10, 10, 'ledger.pairs') ?: throw Refused::because('pairs', 'ledger.pairs'),
@@ -175,10 +176,10 @@ final class LedgerEvents implements Kind
             ?? throw Refused::because('row', $fields->has('row') ? 'ledger.no_such_row' : 'ledger.row', ['row' => $fields->said('row'), 'rows' => $this->planter->row_count]);
     }
 
-    private function check(Slot $slot, ?Side $side): Check
+    private function check(int $row, Slot $slot, ?Side $side): Check
     {
-        $named = ['slot' => __("slot.{$slot->value}")];
-        $check = $this->sheet->check($slot->checks()[0]) ?? throw Refused::because('slot', 'ledger.not_on_planter', $named);
+        $named = ['slot' => __("slot.{$slot->value}"), 'row' => $row];
+        $check = $this->sheet->at($row)->check($slot->checks()[0]) ?? throw Refused::because('slot', $this->sheet->check($slot->checks()[0]) === null ? 'ledger.not_on_planter' : 'ledger.not_on_row', $named);
 
         return $side === null || $check->has($side) ? $check : throw Refused::because('side', 'ledger.no_such_side', $named);
     }

@@ -77,7 +77,7 @@ final readonly class DecideQuery
         $findings = [];
         foreach (Findings::among($places, array_map(static fn (CurrentReading $reading): Verdict => $reading->verdict, $readings)) as $at) {
             $place = $places[$at];
-            $check = $sheet->check($place->check);
+            $check = $sheet->checkAt($place);
             $reading = $readings[$place->key()] ?? null;
             if ($check !== null && $reading !== null) {
                 $findings[] = new Finding($place, $check, $reading->verdict, array_map(StoredReason::read(...), $reading->reasons()), $reading->answer());

@@ -25,23 +25,21 @@ final readonly class PartPrices
     {
     }
 
-    public static function of(Planter $planter, Equipment $equipment): self
+    public static function of(Planter $planter): self
     {
         $types = PartType::query()->where('workshop_id', $planter->workshop_id)->orderBy('id')->get()->keyBy('id');
-        $only = self::onlyOnes($types->filter(static fn (PartType $type): bool => self::goesWith($type, $equipment)));
         $fitted = Fitting::query()->where('planter_id', $planter->id)->whereNull('removed_at')->whereNotNull('part_type_id')->toBase()->get(['row_number', 'slot', 'side', 'part_type_id']);
         $found = [];
         foreach ($fitted as $row) {
             $found["{$row->row_number}:{$row->slot}:{$row->side}"] = $types[$row->part_type_id];
         }
-        foreach (Slot::cases() as $slot) {
-            $type = $only[$slot->value] ?? null;
-            if ($type === null || ! $slot->isOn($equipment)) {
-                continue;
-            }
-            for ($row = 1; $row <= $planter->row_count; $row++) {
-                foreach ($slot->sides($equipment) as $side) {
-                    $found[(new SlotPlace($row, $slot, $side))->key()] ??= $type;
+        foreach ($planter->units()->kinds() as [$equipment, $rows]) {
+            $only = self::onlyOnes($types->filter(static fn (PartType $type): bool => self::goesWith($type, $equipment)));
+            foreach (array_filter(Slot::cases(), static fn (Slot $slot): bool => isset($only[$slot->value]) && $slot->isOn($equipment)) as $slot) {
+                foreach ($rows as $row) {
+                    foreach ($slot->sides($equipment) as $side) {
+                        $found[(new SlotPlace($row, $slot, $side))->key()] ??= $only[$slot->value];
+                    }
                 }
             }
         }

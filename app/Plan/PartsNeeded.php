@@ -24,7 +24,7 @@ final class PartsNeeded
         $places = $this->places($workshop);
         $needs = [];
         foreach (Planter::query()->whereKey(array_keys($places))->with('specSheet')->orderBy('name')->get() as $planter) {
-            $types = PartPrices::of($planter, $planter->carries())->types;
+            $types = PartPrices::of($planter)->types;
             $counts = [];
             foreach (array_keys($places[$planter->id]) as $place) {
                 $type = $types[$place] ?? null;

@@ -20,7 +20,6 @@ use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Plan\Jobs\JobTimes;
 use Ustrel\Core\Plan\Policy\WearNow;
 use Ustrel\Core\Spec\CheckKey;
-use Ustrel\Core\Wear\PlanterWear;
 
 /** What proposals hang on, read from the record of one planter. */
 final readonly class PlanRecord
@@ -38,14 +37,13 @@ final readonly class PlanRecord
     public function of(Planter $planter, array $found): Circumstances
     {
         $sheet = $planter->readSheet();
-        $equipment = $planter->carries();
+        $units = $planter->units();
         $record = new WearRecord($planter);
         $plan = $record->plan();
         $severity = $record->log()->severity(Moment::endOfTime());
-        $checks = PlanterWear::checks($sheet);
         $wear = [];
         foreach (Forecast::query()->where('planter_id', $planter->id)->get() as $line) {
-            $path = ($checks[$line->check_key->value] ?? null)?->wear();
+            $path = $sheet->checkAt($line->place())?->wear();
             if ($path === null || $line->size === null) {
                 continue;
             }
@@ -63,7 +61,7 @@ final readonly class PlanRecord
         $contacts = in_array(CheckKey::BladeContactLength, $found, true) || in_array(CheckKey::InnerShims, $found, true) ? $this->contacts->of($planter) : null;
 
         return new Circumstances(
-            $sheet, $equipment, $planter->row_count, RulingPolicy::of($planter), self::jobs($planter), PartPrices::of($planter, $equipment)->prices(), $wear,
+            $sheet, $units, RulingPolicy::of($planter), self::jobs($planter), PartPrices::of($planter)->prices(), $wear,
             array_column(array_map(static fn (RowContact $row): array => ['row' => $row->row, 'shims' => [$row->left, $row->right]], $contacts['rows'] ?? []), 'shims', 'row'),
             $contacts['sensitivity'] ?? null, self::left($planter), $plan?->acresLeft(), $plan->done ?? 0.0, $this->stopCost($planter, $plan->done ?? 0.0),
             array_filter(array_column(array_map(static fn (RowContact $row): array => ['row' => $row->row, 'contact' => $row->contact?->size], $contacts['rows'] ?? []), 'contact', 'row'), static fn (?float $of): bool => $of !== null),
@@ -83,7 +81,7 @@ final readonly class PlanRecord
     {
         $sums = array_map(self::added(...), LearnedSum::ofWorkshop($planter->workshop_id, Lesson::JobMinutes));
 
-        $typical = JobBook::typical()->on($planter->carries());
+        $typical = JobBook::typical()->on($planter->units());
 
         return $sums === [] ? $typical : $typical->learned(JobTimes::of($sums));
     }

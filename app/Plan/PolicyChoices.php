@@ -31,7 +31,7 @@ final readonly class PolicyChoices implements Kind
     {
         $school = $fields->oneOf('school', Strategy::class, 'policy.school') ?? throw Refused::because('school', 'policy.school');
         $slot = $fields->oneOf('slot', Slot::class, 'policy.slot');
-        if ($slot !== null && ! $slot->isOn($this->planter->carries())) {
+        if ($slot !== null && ! in_array(true, array_map(static fn (array $kind): bool => $slot->isOn($kind[0]), $this->planter->units()->kinds()), true)) {
             throw Refused::because('slot', 'policy.no_such_slot', ['slot' => __("slot.{$slot->value}")]);
         }
         $rules = [];

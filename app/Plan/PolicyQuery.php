@@ -73,11 +73,11 @@ final readonly class PolicyQuery
     private function parts(Planter $planter, WearRecord $record): array
     {
         $sheet = $planter->readSheet();
-        $equipment = $planter->carries();
-        $prices = PartPrices::of($planter, $equipment)->prices();
+        $units = $planter->units();
+        $prices = PartPrices::of($planter)->prices();
         $kinds = $items = $thin = [];
         $checks = PlanterWear::checks($sheet);
-        $wear = $record->wear(array_keys($checks));
+        $wear = $record->wear(PlanterWear::keys($checks));
         foreach ($checks as $check) {
             $slot = Slot::of($check->key);
             $path = $check->wear();
@@ -85,7 +85,9 @@ final readonly class PolicyQuery
             if ($slot === null || $path === null || $life === null || $slot->checks()[0] !== $check->key) {
                 continue;
             }
-            $first = new SlotPlace(1, $slot, $slot->sides($equipment)[0]);
+            $rows = $check->rows ?? $units->running();
+            $equipment = $units->at($rows[0]);
+            $first = new SlotPlace($rows[0], $slot, $slot->sides($equipment)[0]);
             $along = [];
             foreach (array_slice(Partners::of($first, $equipment), 1) as $partner) {
                 if ($partner->slot !== $slot) {
@@ -100,7 +102,7 @@ final readonly class PolicyQuery
             if ($life->isThin) {
                 $thin[] = $slot;
             }
-            for ($row = 1; $row <= $planter->row_count; $row++) {
+            foreach ($rows as $row) {
                 foreach ($check->sides as $side) {
                     $belief = $life->beliefs[(new Place($row, $check->key, $side))->key()] ?? null;
                     $items[] = $belief === null

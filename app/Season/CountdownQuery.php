@@ -137,9 +137,9 @@ final readonly class CountdownQuery
 
     private static function rowsLeft(Walk $walk): int
     {
-        $full = WalkRow::query()->where('walk_id', $walk->id)->where('row_number', '>', 0)->where('checked', '>=', $walk->places_per_row)->count();
+        $checked = WalkRow::query()->where('walk_id', $walk->id)->pluck('checked', 'row_number');
 
-        return max(0, $walk->row_count - $full);
+        return count(array_filter($walk->row_places, static fn (int $places, int $at): bool => $checked->get($at + 1, 0) < $places, ARRAY_FILTER_USE_BOTH));
     }
 
     /** @return array<string, Verdict> of what the walk has read, by place key */
@@ -190,7 +190,7 @@ final readonly class CountdownQuery
         $run = $this->bench->of($planter)->reject(static fn (BenchRun $of): bool => $of->is_partial || $of->standRun?->practice !== null || ($planned !== [] && $of->seed_lot_id !== null && ! in_array($of->seed_lot_id, $planned, true)))->pluck('row_number')->flip();
         $left = 0;
         for ($row = 1; $row <= $planter->row_count; $row++) {
-            $left += $run->has($row) || ($read[(new Place($row, $check->key, $check->sides[0]))->key()] ?? null) === Verdict::Sound ? 0 : 1;
+            $left += $sheet->at($row)->check($check->key) === null || $run->has($row) || ($read[(new Place($row, $check->key, $check->sides[0]))->key()] ?? null) === Verdict::Sound ? 0 : 1;
         }
 
         return $left;
@@ -212,7 +212,7 @@ final readonly class CountdownQuery
     /** @param  list<string>  $parts  keys of slot places */
     private static function longestLead(Decisions $decisions, array $parts): int
     {
-        $types = $parts === [] ? [] : PartPrices::of($decisions->planter, $decisions->now->equipment)->types;
+        $types = $parts === [] ? [] : PartPrices::of($decisions->planter)->types;
 
         return max([0, ...array_map(static fn (string $key): int => (int) ($types[$key] ?? null)?->lead_days, $parts)]);
     }

@@ -68,7 +68,7 @@ final class FieldsCsv
     {
         try {
             return match ($column) {
-                'acres' => round((new NumberReader(['ac' => 1.0, 'acres' => 1.0, 'ha' => FurrowDistance::ACRES_PER_HECTARE], 0, self::MOST_ACRES, style: $style))->read($value), 1),
+                'acres' => round((new NumberReader(['ac' => 1.0, 'acres' => 1.0, 'ha' => FurrowDistance::ACRES_PER_HECTARE], 0, self::MOST_ACRES, style: $style))->read($value), 2),
                 'population' => (int) round((new NumberReader(['k' => 1000.0, 'seeds' => 1.0], 0, self::MOST_SEEDS, style: $style))->read($value)),
                 'soil', 'residue', 'tillage' => str_replace([' ', '-'], '_', mb_strtolower($value)),
                 default => ltrim($value, "'"),

@@ -140,7 +140,7 @@ final readonly class SeasonQuery
             ->selectRaw('field, crop, sum(acres) AS acres, min(soil) AS soil, min(residue) AS residue, min(tillage) AS tillage')
             ->get()
             ->map(static fn (object $line): array => [
-                'name' => $line->field, 'crop' => $line->crop, 'acres' => round((float) $line->acres, 1), 'soil' => $line->soil, 'residue' => $line->residue, 'tillage' => $line->tillage, 'seed' => null, 'seed_lot_id' => null, 'population' => null,
+                'name' => $line->field, 'crop' => $line->crop, 'acres' => round((float) $line->acres, 2), 'soil' => $line->soil, 'residue' => $line->residue, 'tillage' => $line->tillage, 'seed' => null, 'seed_lot_id' => null, 'population' => null,
             ])->all());
     }
 }

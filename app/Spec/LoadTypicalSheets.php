@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Spec;
 
-use App\Models\Planter;
 use App\Models\SpecSheet;
-use App\Record\Affected;
 use App\Record\Change;
 use Illuminate\Support\Facades\DB;
 use Ustrel\Core\Spec\RowUnitType;
@@ -27,8 +25,8 @@ final readonly class LoadTypicalSheets
     {
         $changed = DB::transaction(static fn (): array => [...self::load(), ...self::completeOwnSheets()]);
         foreach ($changed as $sheet) {
-            foreach ($sheet->planters()->orderBy('id')->get() as $planter) {
-                $this->change->of($planter, static fn (Planter $planter, Affected $affected) => ReplaceSheet::follow($planter, $affected, $sheet));
+            foreach (SpecSheet::followers($sheet->id)->get() as $planter) {
+                $this->change->of($planter, ReplaceSheet::follow(...));
             }
         }
 

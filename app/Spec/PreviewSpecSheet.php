@@ -29,7 +29,7 @@ final readonly class PreviewSpecSheet
     {
         $walks = Walk::query()
             ->whereNull('finished_at')
-            ->whereHas('planter', static fn ($planters) => $planters->where('spec_sheet_id', $sheet->id))
+            ->whereIn('planter_id', SpecSheet::followers($sheet->id)->select('id'))
             ->with('planter')
             ->get()
             ->keyBy('id');

@@ -54,14 +54,14 @@ final readonly class ReplaceSheet
      */
     public static function followed(SpecSheet $sheet, Closure $change): void
     {
-        foreach ($sheet->planters()->orderBy('id')->get() as $planter) {
-            $change($planter, static fn (Planter $planter, Affected $affected) => self::follow($planter, $affected, $sheet));
+        foreach (SpecSheet::followers($sheet->id)->get() as $planter) {
+            $change($planter, self::follow(...));
         }
     }
 
     /** A planter goes by a sheet's new figures: its forecasts, and its open walk. */
-    public static function follow(Planter $planter, Affected $affected, SpecSheet $sheet): void
+    public static function follow(Planter $planter, Affected $affected): void
     {
-        $affected->figures($planter, ['sheet' => $sheet->sheet]);
+        $affected->figures($planter, $planter->load('specSheet')->asWalked());
     }
 }

@@ -50,9 +50,9 @@ final readonly class FinishWalk
     private static function unchecked(Walk $walk): array
     {
         $checked = WalkRow::query()->where('walk_id', $walk->id)->pluck('checked', 'row_number');
-        $rows = $walk->places_per_row === 0 ? [] : array_values(array_filter(
+        $rows = array_values(array_filter(
             range(1, $walk->row_count),
-            static fn (int $row): bool => $checked->get($row, 0) < $walk->places_per_row,
+            static fn (int $row): bool => $checked->get($row, 0) < $walk->row_places[$row - 1],
         ));
         $said = $rows === [] ? [] : [trans_choice('error.rows_unchecked', count($rows), ['rows' => implode(', ', $rows)])];
 

@@ -18,16 +18,17 @@ final class PlaceFields
     public static function read(Fields $fields, Sheet $sheet, int $rowCount): Place
     {
         $key = self::check($fields);
-        $check = $key === null ? null : $sheet->check($key);
-        if ($key === null || $check === null) {
+        $any = $key === null ? null : $sheet->check($key);
+        if ($key === null || $any === null) {
             throw Refused::because('check', 'refused.no_such_check', ['row' => $fields->said('row'), 'check' => $key === null ? '?' : __("check.{$key->value}")]);
         }
         $named = ['row' => $fields->said('row'), 'rows' => $rowCount, 'check' => __("check.{$key->value}")];
-        if ($check->isOfWholePlanter()) {
+        if ($any->isOfWholePlanter()) {
             $row = self::row($fields, Place::WHOLE_PLANTER, Place::WHOLE_PLANTER) ?? throw Refused::because('row', 'refused.whole_planter', $named);
         } else {
             $row = self::row($fields, $rowCount) ?? throw Refused::because('row', 'refused.no_such_row', $named);
         }
+        $check = $sheet->at($row)->check($key) ?? throw Refused::because('row', 'refused.not_on_row', $named);
         $side = $fields->oneOf('side', Side::class, 'refused.unknown_side') ?? Side::Centre;
 
         return $check->has($side) ? new Place($row, $key, $side) : throw Refused::because('side', 'refused.no_such_side', $named);

@@ -65,7 +65,7 @@ final class ReadingEvents implements Kind
             throw Refused::because('entry', 'refused.glance_and_figure');
         }
         $place = PlaceFields::read($fields, $this->sheet, $this->walk->row_count);
-        $check = $this->sheet->checks[$place->check->value];
+        $check = $this->sheet->checkAt($place) ?? throw Refused::because('check', 'refused.no_such_check');
         $answer = $this->answer($fields, $result, $entry, $place, $check);
         $confirmed = $fields->flag('confirmed', 'refused.unknown_flag');
         if ($this->walk->isFinished() && ! $this->ofThePast) {
@@ -115,9 +115,12 @@ final class ReadingEvents implements Kind
         }
         $others = $this->current()[$check->key->value] ?? [];
         unset($others[$place->key()]);
+        if ($check->rows !== null) {
+            $others = array_filter($others, static fn (string $at): bool => in_array(Place::fromKey($at)->row, $check->rows, true), ARRAY_FILTER_USE_KEY);
+        }
         $last = ($this->last()[$place->key()] ?? null)?->answer()->quantity;
         $doubts = Plausibility::ofPlace($check->rule, $last);
-        $ofRows = Plausibility::ofRows(array_values(array_filter($others)), $this->walk->row_count * count($check->sides));
+        $ofRows = Plausibility::ofRows(array_values(array_filter($others)), $check->countOn($this->walk->row_count));
         $doubts[] = $ofRows === null || Plausibility::isAsBefore($ofRows, $value, $last) ? null : $ofRows;
         $raised = array_filter($doubts, static fn (?Doubt $doubt): bool => $doubt !== null && $doubt->concerns($value));
         if ($raised !== []) {

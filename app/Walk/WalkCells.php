@@ -69,6 +69,7 @@ final class WalkCells
     private static function judged(Walk $walk, Sheet $sheet, array $readings, array $all, array $outlooks): array
     {
         $figures = self::figures($sheet, $all);
+        $alike = static fn (Place $place): array => $figures[$place->check->value][self::variant($sheet, $place)] ?? [];
         $aims = null;
         $states = [];
         foreach ($readings as $key => $reading) {
@@ -76,7 +77,7 @@ final class WalkCells
             if (DepthAims::count($place->check, $walk->depth_school)) {
                 $aims ??= DepthAims::of($walk->row_count, $walk->depth_school, static fn (string $at): ?Quantity => ($all[$at] ?? null)?->quantity());
             }
-            $background = Background::ofRows($outlooks[$key] ?? null, $figures[$place->check->value] ?? [], self::otherSide($sheet, $place, $all), DepthAims::count($place->check, $walk->depth_school) ? $aims[$place->row] ?? null : null);
+            $background = Background::ofRows($outlooks[$key] ?? null, $alike($place), self::otherSide($sheet, $place, $all), DepthAims::count($place->check, $walk->depth_school) ? $aims[$place->row] ?? null : null);
             $states[$key] = self::state($sheet, $reading, $background);
         }
 
@@ -89,7 +90,7 @@ final class WalkCells
      */
     private static function otherSide(Sheet $sheet, Place $place, array $all): ?Quantity
     {
-        $other = $sheet->check($place->check)?->comparesSides() === true ? $place->side->opposite() : null;
+        $other = $sheet->checkAt($place)?->comparesSides() === true ? $place->side->opposite() : null;
         $reading = $other === null ? null : $all[(new Place($place->row, $place->check, $other))->key()] ?? null;
 
         return $reading?->quantity();
@@ -98,7 +99,7 @@ final class WalkCells
     private static function state(Sheet $sheet, CellLine $reading, Background $background): CellState
     {
         $answer = $reading->stored->answer();
-        $check = $sheet->check($reading->place->check);
+        $check = $sheet->checkAt($reading->place);
         $judgement = match (true) {
             // Withdrawn, or the check has since left the spec sheet.
             $check === null || $reading->result === Result::Withdrawn => Judgement::of(Verdict::Unchecked),
@@ -149,7 +150,7 @@ final class WalkCells
 
         $read = $places;
         foreach ($places as $place) {
-            $other = $sheet->check($place->check)?->comparesSides() === true ? $place->side->opposite() : null;
+            $other = $sheet->checkAt($place)?->comparesSides() === true ? $place->side->opposite() : null;
             if ($other !== null) {
                 $read[(new Place($place->row, $place->check, $other))->key()] = $place;
             }
@@ -181,19 +182,24 @@ final class WalkCells
 
     /**
      * @param  array<string, CellLine>  $readings
-     * @return array<string, list<Quantity>> what all rows read at the checks that compare them, by check
+     * @return array<string, array<int, list<Quantity>>> what all rows read at the checks that compare them, by check and how the rows have it
      */
     private static function figures(Sheet $sheet, array $readings): array
     {
         $figures = [];
         foreach ($readings as $reading) {
-            $check = $reading->place->check;
-            $quantity = $sheet->check($check)?->comparesRows() === true ? $reading->quantity() : null;
+            $quantity = $sheet->checkAt($reading->place)?->comparesRows() === true ? $reading->quantity() : null;
             if ($quantity !== null) {
-                $figures[$check->value][] = $quantity;
+                $figures[$reading->place->check->value][self::variant($sheet, $reading->place)][] = $quantity;
             }
         }
 
         return $figures;
+    }
+
+    /** Rows are held against rows that have a check as they do. */
+    private static function variant(Sheet $sheet, Place $place): int
+    {
+        return $sheet->checkAt($place)->rows[0] ?? 0;
     }
 }

@@ -114,20 +114,21 @@ final readonly class WalkProjector implements Projector
     }
 
     /**
-     * @param  array<string, Check>  $reckoned
+     * @param  list<Check>  $reckoned
      * @return array<string, SeasonOutlook> those reckoned now and those kept, by place key
      */
     private function reckon(WearRecord $record, Walk $walk, array $reckoned, WalkScope $scope, BulkWrite $lines): array
     {
         $outlooks = [];
-        $wear = $reckoned === [] ? null : $record->wearOf($walk, array_keys($reckoned));
+        $keys = PlanterWear::keys($reckoned);
+        $wear = $reckoned === [] ? null : $record->wearOf($walk, $keys);
         foreach ($reckoned as $check) {
             $outlooks += $wear?->outlooks($check) ?? [];
         }
         if ($scope->whole || $reckoned !== []) {
             $lines->replace(
                 OutlookLine::class,
-                ['walk_id' => $walk->id] + ($scope->whole ? [] : ['check_key' => array_keys($reckoned)]),
+                ['walk_id' => $walk->id] + ($scope->whole ? [] : ['check_key' => $keys]),
                 array_map(static fn (string $key, SeasonOutlook $outlook): array => [
                     'walk_id' => $walk->id, ...OutlookLine::at(Place::fromKey($key)),
                     'turns_at' => number_format($outlook->turnsAt->unit()->valueOf($outlook->turnsAt), 6, '.', ''),
@@ -135,13 +136,13 @@ final readonly class WalkProjector implements Projector
             );
         }
 
-        return $scope->whole || ! self::needsKept($record, $walk, $scope, $reckoned) ? $outlooks : $outlooks + KeptOutlooks::of($walk, array_keys($reckoned));
+        return $scope->whole || ! self::needsKept($record, $walk, $scope, $reckoned) ? $outlooks : $outlooks + KeptOutlooks::of($walk, $keys);
     }
 
     /**
      * Whether anything is judged again whose outlook is not reckoned again: a place that was read, or a part fitted since.
      *
-     * @param  array<string, Check>  $reckoned
+     * @param  list<Check>  $reckoned
      */
     private static function needsKept(WearRecord $record, Walk $walk, WalkScope $scope, array $reckoned): bool
     {
@@ -152,7 +153,7 @@ final readonly class WalkProjector implements Projector
             }
         }
 
-        return PlanterWear::checks($walk->readSheet(), array_values(array_diff($checks, array_keys($reckoned)))) !== [];
+        return PlanterWear::checks($walk->readSheet(), array_values(array_diff($checks, PlanterWear::keys($reckoned)))) !== [];
     }
 
     /** @return list<Installed|ShimsMoved> what was fitted or set anew since a walk began and until the next, oldest first */

@@ -33,7 +33,7 @@ final class WalkScope
     public function reckon(array $checks): void
     {
         if ($checks !== []) {
-            $this->reckoned += array_fill_keys(array_keys(PlanterWear::checks($this->walk->readSheet(), $checks)), true);
+            $this->reckoned += array_fill_keys(PlanterWear::keys(PlanterWear::checks($this->walk->readSheet(), $checks)), true);
         }
     }
 

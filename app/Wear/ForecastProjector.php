@@ -34,18 +34,20 @@ final class ForecastProjector implements Projector
         if (! $all && $checks === []) {
             return;
         }
-        $wear = $record->wear(array_keys($checks));
+        $keys = PlanterWear::keys($checks);
+        $wear = $record->wear($keys);
         $planter = $record->planter->id;
         $drawn = $spreads = [];
         foreach ($checks as $check) {
             array_push($drawn, ...self::lines($planter, $wear, $check));
             $spread = ReadingError::of($check->key)->spread($wear->parts($check));
             if ($spread->spare > 0) {
-                $spreads[$check->key->value] = [$spread->spare, 0, $spread->squares];
+                [$spare, , $squares] = $spreads[$check->key->value] ?? [0, 0, 0.0];
+                $spreads[$check->key->value] = [$spare + $spread->spare, 0, $squares + $spread->squares];
             }
         }
-        $lines->replace(ForecastLine::class, ['planter_id' => $planter] + ($all ? [] : ['check_key' => array_keys($checks)]), $drawn);
-        $lines->replace(LearnedSum::class, ['planter_id' => $planter, 'lesson' => Lesson::Measuring->value] + ($all ? [] : ['subject' => array_keys($checks)]), LearnedSum::lines($planter, Lesson::Measuring, $spreads));
+        $lines->replace(ForecastLine::class, ['planter_id' => $planter] + ($all ? [] : ['check_key' => $keys]), $drawn);
+        $lines->replace(LearnedSum::class, ['planter_id' => $planter, 'lesson' => Lesson::Measuring->value] + ($all ? [] : ['subject' => $keys]), LearnedSum::lines($planter, Lesson::Measuring, $spreads));
     }
 
     /** @return list<array<string, mixed>> */

@@ -42,7 +42,7 @@ final readonly class InSeasonQuery
                 $new[$part->key()] = true;
             }
         }
-        $types = PartPrices::of($planter, $planter->carries())->types;
+        $types = PartPrices::of($planter)->types;
         [$spares, $unpriced] = $this->spares($planter, $types, $now->wear, $new, (float) $planter->workshop->stop_cost);
         [$items, $counts] = $now->stopCost === null || $now->acresLeft === null ? [[], []] : self::items($decisions, $types, $new);
 

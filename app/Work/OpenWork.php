@@ -55,7 +55,7 @@ final readonly class OpenWork
     public function on(Planter $planter, array $supplies, Day $first, WhatIf $if = new WhatIf()): array
     {
         $decisions = $this->decide->of($planter);
-        $types = PartPrices::of($planter, $planter->carries())->types;
+        $types = PartPrices::of($planter)->types;
         $parts = $todos = $asked = $decided = [];
         foreach (self::blockingFirst($decisions) as [$proposal, $blocks]) {
             $instant = 0;

@@ -13,8 +13,10 @@ use Ustrel\Core\Plan\Jobs\AccessStep;
 use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Jobs\Kit;
 use Ustrel\Core\Plan\Proposal;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\Station;
+use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Work\Card;
 use Ustrel\Core\Work\Piece;
 use Ustrel\Core\Work\WhileOff;
@@ -95,13 +97,18 @@ final readonly class PlannedWork
     /** @return list<string> what to look at while it is off; worded under `look_at.<note>` */
     public function looks(): array
     {
-        return WhileOff::typical()->looks($this->off(), $this->planter->readSheet()->checks);
+        return WhileOff::typical()->looks($this->off(), $this->ofRow()->checks);
     }
 
     /** @return list<string> what to mind when it goes back on; worded under `put_back.<note>` */
     public function back(): array
     {
-        return WhileOff::typical()->back($this->off(), $this->planter->readSheet()->checks);
+        return WhileOff::typical()->back($this->off(), $this->ofRow()->checks);
+    }
+
+    private function ofRow(): Sheet
+    {
+        return $this->planter->readSheet()->at($this->piece->jobs[0]->row ?? Place::WHOLE_PLANTER);
     }
 
     /** @return list<string> what comes off for it, by name */
@@ -116,7 +123,7 @@ final readonly class PlannedWork
         if (! in_array('opener_blade', $this->off(), true)) {
             return '';
         }
-        $threads = $this->planter->readSheet()->threads;
+        $threads = $this->ofRow()->threads;
         $side = $threads->leftHand->value ?? 'unknown';
 
         return __("threads.{$side}").' '.($threads->torque === '' ? __('threads.torque_in_manual') : __('threads.torque', ['torque' => $threads->torque]));

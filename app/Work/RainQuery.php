@@ -37,7 +37,7 @@ final readonly class RainQuery
     {
         $decisions = $this->decide->of($planter);
         $supplies = $this->store->supplies($planter->workshop);
-        $types = PartPrices::of($planter, $planter->carries())->types;
+        $types = PartPrices::of($planter)->types;
         $now = $decisions->now;
         $stop = $now->stopCost;
         $worth = new RainWorth((float) $stop, (float) $planter->workshop->depth_cost, (float) $now->acresLeft / $planter->row_count);

@@ -29,7 +29,7 @@ final readonly class ShopLubrication
     {
         $points = array_filter($this->all(), fn (array $point): bool => ! ($this->said->get($point['point'])->is_off ?? false));
 
-        return Lubrication::read($points, $planter->carries(), $planter->row_count);
+        return Lubrication::read($points, $planter->units());
     }
 
     /** @return list<array<string, mixed>> typical ones first, then the shop's own; shape: core/jobs/lubrication.json */

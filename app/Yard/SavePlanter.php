@@ -73,9 +73,7 @@ final readonly class SavePlanter
             ]);
         }
         $walk->fill([
-            'row_count' => $planter->row_count,
-            'sheet' => $planter->specSheet->sheet,
-            'equipment' => $planter->equipment,
+            ...$planter->asWalked(),
             'planned_acres' => (new WearRecord($planter))->plannedAcres(),
         ])->countPlaces()->save();
     }

@@ -44,7 +44,7 @@ final class YardQuery
                 $walk = $walks->get($planter->id);
                 $thisSeason = $walk !== null && $this->isOfThisSeason($walk, $planter);
                 $lines = $walk !== null && $thisSeason ? $read->get($walk->id, []) : [];
-                $ribbon = RibbonRow::all($planter->row_count, $lines, $expected[$planter->id] ?? []);
+                $ribbon = RibbonRow::all($planter->row_count, $lines, $expected[$planter->id] ?? [], $planter->parked_rows);
 
                 return $this->summary($planter, $walk, $thisSeason, $ribbon, RibbonRow::ofWholePlanter($lines));
             })
@@ -63,7 +63,7 @@ final class YardQuery
     private function newestWalks(Collection $planters): Collection
     {
         $newest = Walk::query()
-            ->selectRaw('DISTINCT ON (planter_id) id, planter_id, season, kind, row_count, places_per_row, planter_places, started_at, finished_at')
+            ->selectRaw('DISTINCT ON (planter_id) id, planter_id, season, kind, row_count, row_places, planter_places, started_at, finished_at')
             ->whereIn('planter_id', $planters->pluck('id'))
             ->orderByRaw('planter_id, started_at DESC, id DESC');
 
@@ -78,11 +78,11 @@ final class YardQuery
     /** @param  list<RibbonRow>  $ribbon */
     private function summary(Planter $planter, ?Walk $walk, bool $thisSeason, array $ribbon, RibbonRow $wholePlanter): YardPlanter
     {
-        $perRow = $thisSeason ? (int) $walk?->places_per_row : 0;
+        $ofRows = $thisSeason ? $walk->row_places ?? [] : [];
         $places = $thisSeason ? (int) $walk?->places() : 0;
         $checked = $wholePlanter->checked + array_sum(array_map(static fn (RibbonRow $row): int => $row->checked, $ribbon));
         $toChange = count(array_filter($ribbon, static fn (RibbonRow $row): bool => $row->toChange()));
-        $unwalked = count(array_filter($ribbon, static fn (RibbonRow $row): bool => $perRow === 0 || $row->checked < $perRow));
+        $unwalked = count(array_filter($ribbon, static fn (RibbonRow $row): bool => ! $row->isParked && (array_sum($ofRows) === 0 || $row->checked < $ofRows[$row->row - 1])));
         $days = $planter->daysToPlanting();
 
         return new YardPlanter(

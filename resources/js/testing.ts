@@ -66,6 +66,7 @@ export const bladeCheck: Check = {
   unit: 'mm',
   rule: 'wear_limit',
   sides: ['left', 'right'],
+  rows: null,
   figures: { new: figure(15), limit: figure(14.5), margin: figure(0.125) },
   marks: { limit: 14.5 * IN, new: 15 * IN },
   bands: bladeBands,
@@ -80,6 +81,7 @@ const contactCheck: Check = {
   unit: 'mm',
   rule: 'window',
   sides: ['centre'],
+  rows: null,
   figures: { low: figure(1.5), high: figure(2.5), aim: figure(2), margin: figure(0.125) },
   marks: { low: 1.5 * IN, aim: 2 * IN, high: 2.5 * IN },
   bands: bladeBands,
@@ -99,6 +101,7 @@ export const scraperCheck: Check = {
   unit: null,
   rule: 'recorded',
   sides: ['left'],
+  rows: null,
   states: [
     meaning('sound', 'sound'),
     meaning('watch', 'watch'),
@@ -120,6 +123,7 @@ export const touchCheck: Check = {
   unit: null,
   rule: 'recorded',
   sides: ['left'],
+  rows: null,
   states: [
     meaning('gap', 'change', 'touch_gap'),
     meaning('light', 'sound', 'touch_light'),
@@ -182,6 +186,8 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
         tyre_pairs: null,
       },
       stations: ['opener_blades', 'blade_contact'],
+      other_rows: [],
+      parked_rows: [],
       spec_sheet: { id: 1, name: 'Vacuum', type: 'vacuum', left_hand_thread: 'left', torque: '' },
     },
     walk: {
@@ -198,6 +204,7 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
     },
     season: 2026,
     checks: [bladeCheck, contactCheck],
+    row_checks: [],
     steps: stepsOf(rows),
     orders: {
       row_by_row: all,

@@ -133,7 +133,7 @@ it('asks nothing about a season that is over', function (): void {
 });
 
 it('advises in marks where the unit has no notches: nothing until two are known, then by the planter’s own digs', function (): void {
-    $this->planted->update(['equipment' => ['depth_scale' => 'marks'] + $this->planted->carries()->toArray()]);
+    $this->planted->update(['equipment' => ['depth_scale' => 'marks'] + $this->planted->units()->most->toArray()]);
     $shallow = ['1 1/2', '1 1/2', '1 7/16', '1 9/16', '1 1/2'];
     ($this->dig)(($this->entry)(1, ['depths' => $shallow, 'mark' => 3]), ($this->entry)(2, ['depths' => $shallow, 'mark' => 3]))->assertCreated();
     $told = ($this->told)();
@@ -158,7 +158,7 @@ it('advises in marks where the unit has no notches: nothing until two are known,
 it('asks no notch on the walk of a planter that has none', function (): void {
     $keys = fn (): array => array_keys($this->planted->refresh()->readSheet()->checks);
     expect($keys())->toContain('depth_set_notch');
-    $this->planted->update(['equipment' => ['depth_scale' => 'turns'] + $this->planted->carries()->toArray()]);
+    $this->planted->update(['equipment' => ['depth_scale' => 'turns'] + $this->planted->units()->most->toArray()]);
     expect(array_filter($keys(), static fn (string $key): bool => str_contains($key, 'notch')))->toBe([])->and($keys())->toContain('closing_pressure');
 });
 

@@ -31,7 +31,7 @@ it('says when planting is done, by fields, pace and weather', function (): void 
         ->and($said['finish']['p90'])->toBeGreaterThan($said['finish']['p50'])
         ->and($said['in_window'])->toBeGreaterThan(0.8)
         ->and($said['planned_acres'])->toBeNull()
-        ->and($this->planted->refresh()->planned_acres)->toBe('520.5')
+        ->and($this->planted->refresh()->planned_acres)->toBe('520.50')
         ->and($this->planted->planting_days)->toBe(13)
         ->and($this->getJson("/api/planters/{$this->planted->id}/season/speed?acres_an_hour=20")->json('mph'))->toBe(6.35);
 });
@@ -82,7 +82,7 @@ it('refuses what cannot be, in words, and keeps what was there', function (array
     'negative minutes' => [['fill_minutes' => -5], 'fill_minutes', '0 to 240'],
     'standing still' => [['mph' => 0], 'mph', '0.5 to 30'],
     'a day of 25 hours' => [['hours_a_day' => 25], 'hours_a_day', '0.5 to 24'],
-    'a field without acres' => [['fields' => [['name' => 'Far Down', 'acres' => 0]]], 'fields.0.acres', '0.1 to 10,000'],
+    'a field without acres' => [['fields' => [['name' => 'Far Down', 'acres' => 0]]], 'fields.0.acres', '0.01 to 10,000'],
     'a field without a name' => [['fields' => [['name' => '', 'acres' => 10]]], 'fields.0.name', 'a name'],
     'fields as text' => [['fields' => 'Far Down'], 'fields', 'as a list'],
     'fills without a tank' => [['counts_fills' => true, 'tanks' => []], 'tanks', 'say which boxes'],
@@ -159,10 +159,10 @@ it('takes fields from a table and gives them as one', function (): void {
     $fields = $read("Field;Crop;Acres;Tillage;Population\nFar Down;corn;62,5;no-till;28.000\n;;;;\n'=Kiln;soybeans;1.240,25;;\n")->assertOk()->json('fields');
     expect($fields)->toHaveCount(2)
         ->and($fields[0])->toMatchArray(['name' => 'Far Down', 'acres' => 62.5, 'tillage' => 'no_till', 'population' => 28000])
-        ->and($fields[1])->toMatchArray(['name' => '=Kiln', 'acres' => 1240.3, 'population' => null]);
+        ->and($fields[1])->toMatchArray(['name' => '=Kiln', 'acres' => 1240.25, 'population' => null]);
     ($this->plan)(['fields' => $fields])->assertOk();
     $written = $this->get("/api/planters/{$this->planted->id}/season/fields.csv")->assertOk()->getContent();
-    expect($written)->toContain("'=Kiln,soybeans,1240.3")->and($read($written)->json('fields'))->toEqual($fields);
+    expect($written)->toContain("'=Kiln,soybeans,1240.25")->and($read($written)->json('fields'))->toEqual($fields);
     $read("Name,Crop\nx,y\n")->assertUnprocessable()->assertJsonValidationErrors(['file' => 'one is acres']);
     $read("Field,Acres\nFar Down,many\n")->assertUnprocessable()->assertJsonValidationErrors(['file' => 'Line 2: "many" is not a number.']);
     $read("Field,Acres\n")->assertUnprocessable();

@@ -33,7 +33,7 @@ it('is due whether or not a walk has begun, on all planters of the shop together
 });
 
 it('is due again by the acres of each row, not of the planter', function (): void {
-    $this->planted->update(['equipment' => ['row_cleaner' => true] + $this->planted->carries()->toArray()]);
+    $this->planted->update(['equipment' => ['row_cleaner' => true] + $this->planted->units()->most->toArray()]);
     ($this->done)('row_cleaner_hubs', '2026-03-01T10:00:00Z');
     $this->travelTo('2026-05-02 09:00:00');
     // Eight rows: 400 acres are 50 a row, 520 are 65; 60 a row are the interval.

@@ -41,7 +41,7 @@ final class DiagnosisController extends Controller
             [$seen, $absent] = [$dug->seen ?? [], $dug->absent ?? []];
         }
 
-        $checks = $planter->readSheet()->checks;
+        $checks = $planter->readSheet()->at($row)->checks;
 
         return new JsonResponse(DiagnosisView::of(DiagnosisTable::typical()->for($checks)->diagnose($seen, $absent, $query->record($planter, $row)), $checks, $seen, $absent));
     }

@@ -69,7 +69,7 @@ final class SettingController extends Controller
         $words = new FigureWords($this->user($request)->units);
         $went = static fn (Setting $last): array => $howItWent($planter, $last->field, $planter->seasonAt($last->happened_at->toIso8601String()), $words);
 
-        return new JsonResponse(SettingsView::of($this->settings->held($planter), SeasonQuery::plan($planter), $planter->carries(), self::ground($request), $words, $went));
+        return new JsonResponse(SettingsView::of($this->settings->held($planter), SeasonQuery::plan($planter), $planter->units(), self::ground($request), $words, $went));
     }
 
     #[OA\Get(path: '/api/planters/{planter}/settings/for/{other}', operationId: 'settingsFor', tags: ['field'])]
@@ -83,11 +83,11 @@ final class SettingController extends Controller
     ]))]
     public function for(Request $request, Planter $planter, Planter $other): JsonResponse
     {
-        [$from, $to] = [$planter->load(['specSheet', 'workshop'])->carries(), $other->load('specSheet')->carries()];
+        [$from, $to] = [$planter->load(['specSheet', 'workshop'])->units(), $other->load('specSheet')->units()];
         $words = new FigureWords($this->user($request)->units);
         $takes = $leaves = [];
         foreach (SettingsQuery::now($this->settings->held($planter)) as $setting) {
-            $fit = SettingFit::of($setting->made(), $from, $to, $other->row_count);
+            $fit = SettingFit::of($setting->made(), $from, $to);
             if ($fit === SettingFit::Fits) {
                 $takes[] = SettingMadeView::of($setting, $words);
             } else {

@@ -15,7 +15,7 @@ use Ustrel\Core\Field\Settings\SettingFit;
 use Ustrel\Core\Field\Settings\SettingGround;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Field\Settings\SettingValue;
-use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnits;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
@@ -49,7 +49,7 @@ final readonly class SettingsView extends Schema
      * @param  Collection<int, Setting>  $held  the newest first
      * @param  Closure(Setting): list<string>  $went  what came of the settings of which this is the last
      */
-    public static function of(Collection $held, SeasonPlan $plan, Equipment $on, SettingGround $ground, FigureWords $words, Closure $went): self
+    public static function of(Collection $held, SeasonPlan $plan, RowUnits $on, SettingGround $ground, FigureWords $words, Closure $went): self
     {
         $made = static fn (Setting $setting): SettingMadeView => SettingMadeView::of($setting, $words);
         $recalled = $ground->isUnsaid() ? [] : SettingsQuery::log($held)->recalled($ground);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models\Walk;
 
+use App\Models\Concerns\HasRowUnits;
 use App\Models\Planter;
-use App\Models\SpecSheet;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
@@ -26,9 +26,11 @@ use Ustrel\Core\Walk\WalkOrder;
  * @property WalkOrder $walk_order
  * @property int $row_count
  * @property array<string, mixed> $sheet shape: docs/formats.md
- * @property array<string, mixed> $equipment what the planter carried
+ * @property array<string, mixed> $equipment what most rows carried, and the planter as a whole
+ * @property list<array{rows: list<int>, equipment: array<string, string|bool|int|null>, sheet: array<string, mixed>|null}> $other_rows rows that differed, with their own figures where they had any
+ * @property list<int> $parked_rows
  * @property list<string>|null $checks keys of the checks that are walked; null for all
- * @property int $places_per_row of the checks that are walked
+ * @property list<int> $row_places how many readings each row takes of the checks that are walked, from the left
  * @property int $planter_places whole-planter checks that are walked
  * @property string|null $pack name of the pack that it was started with
  * @property int $started_by
@@ -47,19 +49,23 @@ use Ustrel\Core\Walk\WalkOrder;
  */
 final class Walk extends Model
 {
+    use HasRowUnits;
     use HasUuids;
 
     public $timestamps = false;
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'checks' => null, 'pack' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'measuring_sd' => '{}', 'depth_school' => 'handle', 'guide_revision' => 0, 'imported' => false];
+    protected $attributes = ['equipment' => '{}', 'other_rows' => '[]', 'parked_rows' => '[]', 'row_places' => '[]', 'checks' => null, 'pack' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'measuring_sd' => '{}', 'depth_school' => 'handle', 'guide_revision' => 0, 'imported' => false];
 
     protected $casts = [
         'kind' => WalkKind::class,
         'walk_order' => WalkOrder::class,
         'sheet' => 'array',
         'equipment' => 'array',
+        'other_rows' => 'array',
+        'parked_rows' => 'array',
+        'row_places' => 'array',
         'checks' => 'array',
         'measuring_sd' => 'array',
         'depth_school' => DepthStrategy::class,
@@ -86,10 +92,14 @@ final class Walk extends Model
         return Moment::ofMilliseconds($this->started_at->getTimestampMs());
     }
 
-    /** All checks that the planter has, as this walk judges them. */
-    public function readSheet(): Sheet
+    protected function writtenSheet(): string
     {
-        return SpecSheet::readFor((string) $this->attributes['sheet'], (string) $this->attributes['equipment']);
+        return (string) $this->attributes['sheet'];
+    }
+
+    protected function otherRows(): array
+    {
+        return $this->other_rows;
     }
 
     /** The checks that are walked today. */
@@ -103,14 +113,14 @@ final class Walk extends Model
     /** How many readings the whole walk takes. */
     public function places(): int
     {
-        return $this->row_count * $this->places_per_row + $this->planter_places;
+        return array_sum($this->row_places) + $this->planter_places;
     }
 
     /** The counts that go with the figures, the equipment and the choice of checks. */
     public function countPlaces(): self
     {
         $scope = $this->scope();
-        $this->places_per_row = $scope->placesPerRow();
+        $this->row_places = array_map($scope->placesOfRow(...), range(1, $this->row_count));
         $this->planter_places = $scope->placesOfPlanter();
 
         return $this;

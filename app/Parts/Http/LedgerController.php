@@ -55,7 +55,9 @@ final class LedgerController extends Controller
         foreach (Slot::cases() as $slot) {
             $check = $sheet->check($slot->checks()[0]);
             if ($check !== null) {
-                $slots[] = ['slot' => $slot, 'station' => $slot->station(), 'sides' => $check->sides, 'check' => $check->key, 'measured' => $check->wear() !== null];
+                foreach ($sheet->variantsOf($check->key->value) as $of) {
+                    $slots[] = ['slot' => $slot, 'station' => $slot->station(), 'sides' => $of->sides, 'rows' => $of->rows, 'check' => $of->key, 'measured' => $of->wear() !== null];
+                }
             }
         }
 

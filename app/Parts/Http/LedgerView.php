@@ -14,12 +14,13 @@ final readonly class LedgerView extends Schema
 {
     public function __construct(
         /**
-         * That each row of this planter has
+         * That rows of this planter have
          *
          * @var list<array{
          *     slot: Slot,
          *     station: Station, // Where hands go in to change it
          *     sides: list<Side>,
+         *     rows: list<int>|null, // That have it so; null for all
          *     check: CheckKey, // That its part is looked at by
          *     measured: bool, // The part has a size that wears
          * }>

@@ -46,12 +46,13 @@ final readonly class ChangeLines implements Lines
         $removed = $line->day('removed');
         $slot = self::slot($line);
         $part = $line->text('part');
+        $row = $line->wholeNumber('row');
         $item = [
             'kind' => 'fitted',
             'happened_at' => "{$day}T12:00:00Z",
-            'row' => $line->wholeNumber('row'),
+            'row' => $row,
             'slot' => $slot->value,
-            'side' => $this->side($line, $slot)->value,
+            'side' => $this->side($line, $slot, $row)->value,
             'part_type_id' => $part === null ? null : $this->types[mb_strtolower($part)] ?? throw RefusedLine::because('unknown_part', ['text' => $part]),
             'size' => $line->text('size'),
             'reason' => self::reason($line),
@@ -110,14 +111,14 @@ final readonly class ChangeLines implements Lines
         throw RefusedLine::because('unknown_slot', ['text' => $text]);
     }
 
-    private function side(LineFields $line, Slot $slot): Side
+    private function side(LineFields $line, Slot $slot, int $row): Side
     {
         $text = mb_strtolower($line->text('side') ?? '');
 
         return match (true) {
             in_array($text, ['l', 'left'], true) => Side::Left,
             in_array($text, ['r', 'right'], true) => Side::Right,
-            $text === '' && count($slot->sides($this->planter->carries())) > 1 => throw RefusedLine::because('no_side', ['check' => __("slot.{$slot->value}"), 'sides' => 'left, right']),
+            $text === '' && count($slot->sides($this->planter->units()->at($row))) > 1 => throw RefusedLine::because('no_side', ['check' => __("slot.{$slot->value}"), 'sides' => 'left, right']),
             default => Side::Centre,
         };
     }

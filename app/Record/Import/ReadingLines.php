@@ -17,6 +17,7 @@ use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Measure\QuantityPrinter;
 use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Entry;
 use Ustrel\Core\Walk\Plausibility;
@@ -32,6 +33,8 @@ final class ReadingLines implements Lines
 
     private readonly PastWalk $walks;
 
+    private readonly Sheet $sheet;
+
     public function __construct(
         private readonly Planter $planter,
         private readonly User $by,
@@ -40,7 +43,8 @@ final class ReadingLines implements Lines
         Affected $affected,
     ) {
         $named = [];
-        foreach ($planter->readSheet()->ofRows() as $check) {
+        $this->sheet = $planter->readSheet();
+        foreach ($this->sheet->ofRows() as $check) {
             foreach ([$check->key->value, strtr($check->key->value, '_', ' '), __("check.{$check->key->value}"), __("measure.{$check->key->value}")] as $name) {
                 $named[mb_strtolower($name)] ??= $check;
             }
@@ -58,6 +62,7 @@ final class ReadingLines implements Lines
         if ($row < 1 || $row > $this->planter->row_count) {
             throw RefusedLine::because('no_such_row', ['row' => $row, 'rows' => $this->planter->row_count]);
         }
+        $check = $this->sheet->at($row)->check($check->key) ?? throw RefusedLine::because('not_on_row', ['row' => $row, 'check' => $name]);
         $side = $this->side($line, $check);
         $typed = $line->needed('reading');
         $given = $check->kind->takesFigure() ? ['typed' => $typed, 'units' => $this->by->units->value] : ['state' => mb_strtolower($typed)];

@@ -121,6 +121,7 @@ final class Content
     public const WITHIN = [
         Supplier::class => ['prices' => ['part_type_id', PartType::class], 'answers' => ['part_type_id', PartType::class]],
         Order::class => ['lines' => ['part_type_id', PartType::class]],
+        Planter::class => ['other_rows' => ['spec_sheet_id', SpecSheet::class]],
         SeasonPlan::class => ['fields' => ['seed_lot_id', SeedLot::class]],
     ];
 

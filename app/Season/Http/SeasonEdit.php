@@ -28,7 +28,7 @@ final readonly class SeasonEdit extends Input
         /** The last day of the window */
         #[Field('season.planting_end', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31')] public ?Day $planting_end = null,
         /** By default those of the fields, or of the last season */
-        #[Field('season.planned_acres', 'between:1,100000', 'decimal:0,1')] public ?float $planned_acres = null,
+        #[Field('season.planned_acres', 'between:0.01,100000', 'decimal:0,2')] public ?float $planned_acres = null,
         #[Field('season.mph', 'between:0.5,30', 'decimal:0,1')] public ?float $mph = null,
         /** Over 0 to 1: of the whole field, or of turning alone where fills are counted */
         #[Field('season.efficiency', 'gt:0', 'max:1', 'decimal:0,3')] public ?float $efficiency = null,
@@ -58,13 +58,13 @@ final readonly class SeasonEdit extends Input
         return ['fields' => array_map(static fn (SeasonFieldEdit $field): array => $field->jsonSerialize(), $this->fields)] + array_diff_key(parent::columns(), $this->ofPlanter() + ['planting_end' => null]);
     }
 
-    /** @return array{planting_start: Day|null, planting_days: int|null, planned_acres: float|null} columns of the planter */
+    /** @return array{planting_start: Day|null, planting_days: int|null, planned_acres: string|null} columns of the planter */
     public function ofPlanter(): array
     {
         return [
             'planting_start' => $this->planting_start,
             'planting_days' => $this->planting_start === null || $this->planting_end === null ? null : 1 + $this->planting_start->daysUntil($this->planting_end),
-            'planned_acres' => $this->planned_acres ?? ($this->fields === [] ? null : $this->acres()),
+            'planned_acres' => $this->planned_acres === null && $this->fields === [] ? null : number_format($this->planned_acres ?? $this->acres(), 2, '.', ''),
         ];
     }
 
@@ -103,6 +103,6 @@ final readonly class SeasonEdit extends Input
 
     private function acres(): float
     {
-        return round((float) array_sum(array_column($this->fields, 'acres')), 1);
+        return round((float) array_sum(array_column($this->fields, 'acres')), 2);
     }
 }

@@ -14,7 +14,7 @@ final readonly class SeasonFieldEdit extends Input
 {
     public function __construct(
         #[Field('season.field_name', 'max:80')] public string $name,
-        #[Field('season.field_acres', 'between:0.1,10000', 'decimal:0,1')] public float $acres,
+        #[Field('season.field_acres', 'between:0.01,10000', 'decimal:0,2')] public float $acres,
         #[Field('season.field_crop', 'max:80')] public ?string $crop = null,
         #[Field('season.field_soil')] public ?Soil $soil = null,
         #[Field('season.field_residue')] public ?Residue $residue = null,

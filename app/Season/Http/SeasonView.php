@@ -87,7 +87,7 @@ final readonly class SeasonView extends Schema
         $start = $planter->planting_start;
         $end = $start === null || $planter->planting_days === null ? null : $start->plusDays($planter->planting_days - 1);
         $number = static fn (?string $value): ?float => $value === null ? null : (float) $value;
-        $sum = round((float) array_sum(array_column($plan->fields, 'acres')), 1);
+        $sum = round((float) array_sum(array_column($plan->fields, 'acres')), 2);
 
         return new self(
             season: $planter->season(),

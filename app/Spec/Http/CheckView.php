@@ -35,6 +35,8 @@ final readonly class CheckView extends Schema
         public RuleName $rule,
         /** @var list<Side> */
         public array $sides,
+        /** @var list<int>|null That have it so; null for all */
+        public ?array $rows,
         /** @var array<string, FigureView> Of the spec sheet, by name */
         public array $figures,
         /** @var array<string, float> What to name on a scale, by figure name, in the check's unit */
@@ -61,9 +63,13 @@ final readonly class CheckView extends Schema
     /** @return list<self> with what the rows of the board read now */
     public static function all(Board $board): array
     {
-        $figures = $board->figures();
+        return array_map(static fn (Check $check): self => self::of($check, $board->figuresOf($check)), array_values($board->sheet->checks));
+    }
 
-        return array_map(static fn (Check $check): self => self::of($check, $figures[$check->key->value] ?? []), array_values($board->sheet->checks));
+    /** @return list<self> what some rows have otherwise than most */
+    public static function ofRows(Board $board): array
+    {
+        return array_map(static fn (Check $check): self => self::of($check, $board->figuresOf($check)), $board->rowChecks());
     }
 
     /**
@@ -81,6 +87,7 @@ final readonly class CheckView extends Schema
             unit: $takesFigure ? $check->unit : null,
             rule: $check->definition->rule,
             sides: $check->sides,
+            rows: $check->rows,
             figures: array_map(FigureView::of(...), $check->figures),
             marks: array_map($check->unit->valueOf(...), $check->rule->marks()),
             bands: $takesFigure ? BandView::of($check, Background::ofRows(null, $rows)) : [],

@@ -7,6 +7,7 @@ namespace App\Walk\Board;
 use App\Models\Planter;
 use App\Models\Walk\Walk;
 use Ustrel\Core\Measure\Quantity;
+use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\Judging\Verdict;
 use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Walk\Place;
@@ -14,7 +15,7 @@ use Ustrel\Core\Walk\Place;
 /** A planter's face: a walk of it, or none yet this season, with what each place reads now and read last time. */
 final class Board
 {
-    /** @var array<string, list<Quantity>> by check key; worked out when first asked for */
+    /** @var array<string, list<array{int, Quantity}>> rows with what they read, by check key; worked out when first asked for */
     private array $figures;
 
     /**
@@ -41,10 +42,19 @@ final class Board
     ) {
     }
 
-    /** @return array<string, list<Quantity>> the figures that the walk reads now, by check key */
-    public function figures(): array
+    /** @return list<Quantity> the figures that the walk reads now at a check, on the rows that have it so */
+    public function figuresOf(Check $check): array
     {
-        return $this->figures ??= $this->collectFigures();
+        $this->figures ??= $this->collectFigures();
+        $read = array_filter($this->figures[$check->key->value] ?? [], static fn (array $of): bool => $check->rows === null || in_array($of[0], $check->rows, true));
+
+        return array_column($read, 1);
+    }
+
+    /** @return list<Check> what some rows have otherwise than most, each with its rows */
+    public function rowChecks(): array
+    {
+        return array_merge(...array_map(fn (string $key): array => array_slice($this->sheet->variantsOf($key), 1), array_keys($this->sheet->ofRows())));
     }
 
     /** @return array<string, Verdict> by place key */
@@ -53,14 +63,15 @@ final class Board
         return array_map(static fn (CurrentReading $reading): Verdict => $reading->verdict, $this->current);
     }
 
-    /** @return array<string, list<Quantity>> */
+    /** @return array<string, list<array{int, Quantity}>> */
     private function collectFigures(): array
     {
         $figures = [];
         foreach ($this->current as $key => $reading) {
             $quantity = $reading->quantity();
             if ($quantity !== null) {
-                $figures[Place::fromKey($key)->check->value][] = $quantity;
+                $place = Place::fromKey($key);
+                $figures[$place->check->value][] = [$place->row, $quantity];
             }
         }
 

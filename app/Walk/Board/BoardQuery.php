@@ -51,7 +51,7 @@ final readonly class BoardQuery
 
         return new Board(
             $planter, $walk, $sheet, $walk->scope(), $walk->row_count, $walk->season, $places, $current, $last($places),
-            RibbonRow::all($walk->row_count, $read, $walk->isFinished() ? [] : ExpectedRows::ofOne($planter)), RibbonRow::ofWholePlanter($read),
+            RibbonRow::all($walk->row_count, $read, $walk->isFinished() ? [] : ExpectedRows::ofOne($planter), $walk->parked_rows), RibbonRow::ofWholePlanter($read),
         );
     }
 
@@ -63,7 +63,7 @@ final readonly class BoardQuery
         return new Board(
             $planter, null, $sheet, $sheet, $planter->row_count, $planter->season(), self::places($sheet, $planter->row_count), [],
             $this->lastReadings->before($planter, $planter->season(), Moments::now()),
-            RibbonRow::all($planter->row_count, [], ExpectedRows::ofOne($planter)), RibbonRow::ofWholePlanter([]),
+            RibbonRow::all($planter->row_count, [], ExpectedRows::ofOne($planter), $planter->parked_rows), RibbonRow::ofWholePlanter([]),
         );
     }
 

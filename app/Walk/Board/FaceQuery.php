@@ -20,7 +20,7 @@ final class FaceQuery
             $planter,
             $walk,
             $walk->season ?? $planter->season(),
-            RibbonRow::all($walk->row_count ?? $planter->row_count, $read, $walk?->isFinished() === true ? [] : ExpectedRows::ofOne($planter)),
+            RibbonRow::all($walk->row_count ?? $planter->row_count, $read, $walk?->isFinished() === true ? [] : ExpectedRows::ofOne($planter), $walk->parked_rows ?? $planter->parked_rows),
             RibbonRow::ofWholePlanter($read),
         );
     }

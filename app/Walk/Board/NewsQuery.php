@@ -63,7 +63,7 @@ final readonly class NewsQuery
     private static function outlooksOfNext(Planter $planter): array
     {
         $checks = PlanterWear::checks($planter->readSheet());
-        $wear = (new WearRecord($planter))->wearOfNextWalk(array_keys($checks));
+        $wear = (new WearRecord($planter))->wearOfNextWalk(PlanterWear::keys($checks));
         $outlooks = [];
         foreach ($checks as $check) {
             $outlooks += $wear->outlooks($check);

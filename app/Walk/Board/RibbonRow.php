@@ -20,19 +20,25 @@ final readonly class RibbonRow
         public int $checked = 0,
         /** What it is expected to be, while nobody has looked. */
         public ?Verdict $expected = null,
+        /** It is up and does not plant. */
+        public bool $isParked = false,
     ) {
     }
 
     /**
      * @param  iterable<WalkRow>  $read  that one walk has
      * @param  array<int, ExpectedRow>  $expected  by row; of those that are not yet looked at
+     * @param  list<int>  $parked
      * @return list<self> one for each row of the planter
      */
-    public static function all(int $rowCount, iterable $read, array $expected = []): array
+    public static function all(int $rowCount, iterable $read, array $expected = [], array $parked = []): array
     {
         $lines = self::byRow($read);
 
-        return array_map(static function (int $row) use ($lines, $expected): self {
+        return array_map(static function (int $row) use ($lines, $expected, $parked): self {
+            if (in_array($row, $parked, true)) {
+                return new self($row, isParked: true);
+            }
             $read = $lines[$row] ?? null;
 
             return $read === null || $read->verdict === Verdict::Unchecked ? self::expected($row, $expected[$row] ?? null) : $read;

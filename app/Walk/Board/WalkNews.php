@@ -33,7 +33,7 @@ final readonly class WalkNews
             $this->board->places,
             static fn (Place $place): bool => $changed === null
                 || isset($changed[$place->key()])
-                || ($changed !== [] && $sheet->checks[$place->check->value]->comparesRows()),
+                || ($changed !== [] && $sheet->checkAt($place)?->comparesRows() === true),
         ));
     }
 }

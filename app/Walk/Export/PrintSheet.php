@@ -23,6 +23,9 @@ final readonly class PrintSheet
     /** Rows beside each other on one page. */
     private const ROWS_A_PAGE = 12;
 
+    /** Where a row does not have a check that others have. */
+    private const NOT_ON_ROW = '—';
+
     /** The same signs as on the screen. */
     private const SIGNS = ['unchecked' => '○', 'sound' => '●', 'watch' => '◐', 'change' => '▲', 'failed' => '■'];
 
@@ -120,11 +123,11 @@ final readonly class PrintSheet
     private function lines(array $checks, array $rows): array
     {
         $lines = [];
-        foreach ($checks as $check) {
-            foreach ($check->sides as $side) {
+        foreach (array_merge(...array_map($this->board->sheet->variantsOf(...), array_keys($checks))) as $check) {
+            foreach ($check->isOn($rows) ? $check->sides : [] as $side) {
                 $cells = [];
                 foreach ($rows as $row) {
-                    $cells[$row] = $this->cell($this->board->current[(new Place($row, $check->key, $side))->key()] ?? null);
+                    $cells[$row] = $check->isOn([$row]) ? $this->cell($this->board->current[(new Place($row, $check->key, $side))->key()] ?? null) : self::NOT_ON_ROW;
                 }
                 $lines[] = [
                     'station' => __("station.{$check->station->value}"),

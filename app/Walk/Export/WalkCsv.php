@@ -50,7 +50,7 @@ final readonly class WalkCsv
             (string) $this->board->season,
             (string) $this->board->walk?->kind->value,
             (string) $place->row,
-            (string) $this->board->sheet->check($place->check)?->station->value,
+            (string) $this->board->sheet->checkAt($place)?->station->value,
             $place->check->value,
             $place->side->value,
             $now === null ? 'unchecked' : $now->result->value,

@@ -39,13 +39,13 @@ final readonly class BandView extends Schema
     /** @return array<string, list<self>> by check key */
     public static function ofRows(Board $board): array
     {
-        $figures = $board->figures();
-        $comparing = array_filter($board->sheet->checks, static fn (Check $check): bool => $check->comparesRows() && ! $check->hasAims());
+        $compares = static fn (Check $check): bool => $check->comparesRows() && ! $check->hasAims();
+        $bands = array_map(static fn (Check $check): array => self::of($check, Background::ofRows(null, $board->figuresOf($check))), array_filter($board->sheet->checks, $compares));
+        foreach (array_filter($board->rowChecks(), $compares) as $check) {
+            $bands += array_fill_keys(array_map(static fn (int $row): string => "{$check->key->value} {$row}", $check->rows ?? []), self::of($check, Background::ofRows(null, $board->figuresOf($check))));
+        }
 
-        return self::aimBands($board) + array_map(
-            static fn (Check $check): array => self::of($check, Background::ofRows(null, $figures[$check->key->value] ?? [])),
-            $comparing,
-        );
+        return self::aimBands($board) + $bands;
     }
 
     /** @return array<string, list<self>> by check key and row: each row has an aim of its own */
@@ -54,11 +54,10 @@ final readonly class BandView extends Schema
         $school = $board->walk === null ? $board->planter->workshop->depth_school : $board->walk->depth_school;
         $checks = array_filter(array_map($board->sheet->check(...), DepthAims::CHECKS), static fn (?Check $check): bool => $check !== null && DepthAims::count($check->key, $school));
         $aims = $checks === [] ? [] : DepthAims::of($board->rowCount, $school, static fn (string $at): ?Quantity => ($board->current[$at] ?? null)?->quantity());
-        $figures = $board->figures();
         $bands = [];
         foreach ($checks as $check) {
             foreach ($aims as $row => $aim) {
-                $bands["{$check->key->value} {$row}"] = self::of($check, Background::ofRows(null, $figures[$check->key->value] ?? [], aim: $aim));
+                $bands["{$check->key->value} {$row}"] = self::of($check, Background::ofRows(null, $board->figuresOf($check), aim: $aim));
             }
         }
 

@@ -40,12 +40,13 @@ final readonly class DoubtView extends Schema
         return array_map(self::of(...), Plausibility::ofPlace($check->rule, $last));
     }
 
-    /** @return array<string, self> what the other rows make hard to believe, by check key */
+    /** @return array<string, self> what the other rows make hard to believe, by check key, or by key and row where rows have the check otherwise than most */
     public static function ofRows(Board $board): array
     {
-        $doubts = [];
-        foreach (array_intersect_key($board->figures(), $board->sheet->checks) as $check => $readings) {
-            $doubts[$check] = Plausibility::ofRows($readings, $board->rowCount * count($board->sheet->checks[$check]->sides));
+        $doubt = static fn (Check $check): ?Doubt => Plausibility::ofRows($board->figuresOf($check), $check->countOn($board->rowCount));
+        $doubts = array_map($doubt, $board->sheet->checks);
+        foreach ($board->rowChecks() as $check) {
+            $doubts += array_fill_keys(array_map(static fn (int $row): string => "{$check->key->value} {$row}", $check->rows ?? []), $doubt($check));
         }
 
         return array_map(self::of(...), array_filter($doubts));

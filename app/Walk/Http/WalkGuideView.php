@@ -21,8 +21,10 @@ final readonly class WalkGuideView extends Schema
         public ?WalkView $walk,
         /** The year of planting */
         public int $season,
-        /** @var list<CheckView> All that the planter has, walked today or not */
+        /** @var list<CheckView> All that the planter has, walked today or not, as most rows have them */
         public array $checks,
+        /** @var list<CheckView> As other rows have them */
+        public array $row_checks,
         /** @var list<WalkStepView> Every place that the planter has */
         public array $steps,
         /** @var array{row_by_row: list<int>, station_by_station: list<int>, snake: list<int>} By order, the steps by their place in the list */
@@ -46,6 +48,7 @@ final readonly class WalkGuideView extends Schema
             walk: $board->walk === null ? null : WalkView::of($board->walk),
             season: $board->season,
             checks: CheckView::all($board),
+            row_checks: CheckView::ofRows($board),
             steps: array_map(static fn (Place $place): WalkStepView => WalkStepView::of($place, $news), $board->places),
             orders: ['row_by_row' => $order(WalkOrder::RowByRow), 'station_by_station' => $order(WalkOrder::StationByStation), 'snake' => $order(WalkOrder::Snake)],
             last_pack: $board->walk === null ? $board->planter->lastPack() : $board->walk->pack,

@@ -26,9 +26,9 @@ final readonly class WalkStateView extends Schema
         /** @var list<RibbonRowView> */
         public array $ribbon,
         public RibbonRowView $whole_planter,
-        /** @var array<string, DoubtView> What the other rows make hard to believe, by check */
+        /** @var array<string, DoubtView> What the other rows make hard to believe: by check, or by check and row with a space between for those of row_checks */
         public array $row_doubts,
-        /** @var array<string, list<BandView>> The bands of the checks that compare rows, by what the rows read now: by check, or by check and row with a space between where each row has an aim of its own */
+        /** @var array<string, list<BandView>> The bands of the checks that compare rows, by what the rows read now: by check, or by check and row with a space between for those of row_checks and where each row has an aim of its own */
         public array $row_bands,
         /** This walk's own pace; null while too little was read */
         public ?float $seconds_a_reading,
@@ -70,8 +70,8 @@ final readonly class WalkStateView extends Schema
     {
         $walk = $board->walk;
         $shape = $walk === null
-            ? [$board->planter->equipment, $board->planter->specSheet->sheet, $board->rowCount]
-            : [$walk->sheet, $walk->equipment, $walk->checks, $walk->row_count, $walk->finished_at?->timestamp, $walk->guide_revision];
+            ? $board->planter->asWalked()
+            : [$walk->asWalked(), $walk->checks, $walk->finished_at?->timestamp, $walk->guide_revision];
 
         return substr(sha1(json_encode($shape, JSON_THROW_ON_ERROR)), 0, 16);
     }

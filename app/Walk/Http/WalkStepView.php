@@ -9,6 +9,7 @@ use App\Http\Api\OmittedWhenNull;
 use App\Http\Api\Schema;
 use App\Walk\Board\Http\CellView;
 use App\Walk\Board\WalkNews;
+use LogicException;
 use Ustrel\Core\Spec\Judging\Background;
 use Ustrel\Core\Spec\Judging\Trend;
 use Ustrel\Core\Walk\Place;
@@ -27,7 +28,7 @@ final readonly class WalkStepView extends Schema
     public static function of(Place $place, WalkNews $news): self
     {
         $board = $news->board;
-        $check = $board->sheet->checks[$place->check->value];
+        $check = $board->sheet->checkAt($place) ?? throw new LogicException("{$place->key()} is no place of this planter.");
         $last = ($board->last[$place->key()] ?? null)?->answer()->quantity;
         $outlook = $news->outlooks[$place->key()] ?? null;
 

@@ -29,7 +29,7 @@ final class WearController extends Controller
     public function chart(HistoryRequest $request, Planter $planter): JsonResponse
     {
         $place = $request->place();
-        $check = $planter->load(['specSheet', 'workshop'])->readSheet()->check($place->check);
+        $check = $planter->load(['specSheet', 'workshop'])->readSheet()->checkAt($place);
         $path = $check?->wear();
         if ($check === null || $path === null || ! $check->has($place->side) || $place->row < 1 || $place->row > $planter->row_count) {
             throw new NotFoundHttpException;

@@ -75,7 +75,7 @@ final readonly class WorkJobView extends Schema
     /** @return list<array{check: CheckKey, side: Side}> that there are on this planter: on the side of the job, or on each where the job has none */
     private static function again(Job $job, PlannedWork $in): array
     {
-        $sheet = $in->planter->readSheet();
+        $sheet = $in->planter->readSheet()->at($job->row);
         $checks = $job->what instanceof CheckKey ? [$job->what, ...$in->kits[$job->key()]->again] : $in->kits[$job->key()]->again;
         $again = [];
         foreach ($checks as $key) {

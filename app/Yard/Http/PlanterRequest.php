@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Yard\Http;
 
+use App\Models\Planter;
 use App\Models\SpecSheet;
 use App\Models\User;
+use App\Yard\OtherRowsEdit;
 use Closure;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Str;
+use Illuminate\Validation\Validator;
 use OpenApi\Attributes as OA;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Length;
@@ -18,7 +20,6 @@ use Ustrel\Core\Measure\UnreadableNumber;
 use Ustrel\Core\Parts\FitRule;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\RowUnitType;
-use Ustrel\Core\Unit\Catalogue;
 
 #[OA\Schema(schema: 'PlanterEdit', required: ['farm', 'name', 'row_count', 'spacing', 'spec_sheet_id'], properties: [
     new OA\Property(property: 'version', description: 'That was changed: with another one meanwhile nothing is overwritten', type: 'string', maxLength: 40),
@@ -29,8 +30,14 @@ use Ustrel\Core\Unit\Catalogue;
     new OA\Property(property: 'sections', description: 'Rows in each section of the toolbar from the left; one section by default', type: 'array', items: new OA\Items(type: 'integer')),
     new OA\Property(property: 'spec_sheet_id', type: 'integer'),
     new OA\Property(property: 'equipment', description: 'The kind of each assembly of core/units, by name; as typical for the row-unit type where it is left out', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'boolean'), new OA\Schema(type: 'integer'), new OA\Schema(type: 'null')])),
+    new OA\Property(property: 'other_rows', description: 'Rows that differ from most; as they are where it is left out', type: 'array', items: new OA\Items(required: ['rows'], properties: [
+        new OA\Property(property: 'rows', description: 'Each row in one group, and at least one in none', type: 'array', items: new OA\Items(type: 'integer', maximum: 64, minimum: 1), minItems: 1),
+        new OA\Property(property: 'spec_sheet_id', description: 'Of another row unit; null where they go by the sheet of the planter', type: 'integer', nullable: true),
+        new OA\Property(property: 'equipment', description: 'What they carry instead, by assembly; with another sheet the rest is typical of it', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'boolean'), new OA\Schema(type: 'integer'), new OA\Schema(type: 'null')])),
+    ], type: 'object')),
+    new OA\Property(property: 'parked_rows', description: 'Rows that are up and do not plant; as they are where it is left out', type: 'array', items: new OA\Items(type: 'integer', maximum: 64, minimum: 1)),
     new OA\Property(property: 'planting_start', type: 'string', format: 'date', nullable: true),
-    new OA\Property(property: 'planned_acres', description: 'Of the season that is being prepared', type: 'number', maximum: 100000, minimum: 1, nullable: true),
+    new OA\Property(property: 'planned_acres', description: 'Of the season that is being prepared', type: 'number', maximum: 100000, minimum: 0.01, nullable: true),
     new OA\Property(property: 'planting_days', description: 'From the first to the last day of planting', type: 'integer', maximum: 365, minimum: 1, nullable: true),
 ])]
 final class PlanterRequest extends FormRequest
@@ -54,7 +61,8 @@ final class PlanterRequest extends FormRequest
             'sections.*' => ['integer:strict', 'between:1,64'],
             'spec_sheet_id' => ['bail', 'required', 'integer:strict', $this->sheetRule(...)],
             'equipment' => ['bail', 'sometimes', 'array', $this->kindsRule(...), $this->fitRule(...)],
-            'planned_acres' => ['nullable', 'numeric:strict', 'between:1,100000', 'decimal:0,1'],
+            'parked_rows' => ['bail', 'sometimes', $this->parkedRule(...)],
+            'planned_acres' => ['nullable', 'numeric:strict', 'between:0.01,100000', 'decimal:0,2'],
             'planting_days' => ['nullable', 'integer:strict', 'between:1,365'],
             'planting_start' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31'],
         ];
@@ -92,17 +100,55 @@ final class PlanterRequest extends FormRequest
             'sections' => array_map(intval(...), $this->array('sections') ?: [$rows]),
             'spec_sheet_id' => $this->integer('spec_sheet_id'),
             ...($this->has('equipment') ? ['equipment' => $this->equipment()->toArray()] : []),
-            'planned_acres' => $this->filled('planned_acres') ? number_format($this->float('planned_acres'), 1, '.', '') : null,
+            ...($this->has('other_rows') ? ['other_rows' => $this->otherRows()->groups] : []),
+            ...($this->has('parked_rows') ? ['parked_rows' => OtherRowsEdit::rows($this->input('parked_rows'), $rows)] : []),
+            'planned_acres' => $this->filled('planned_acres') ? number_format($this->float('planned_acres'), 2, '.', '') : null,
             'planting_days' => $this->filled('planting_days') ? $this->integer('planting_days') : null,
             'planting_start' => $this->filled('planting_start') ? Day::of($this->string('planting_start')->toString()) : null,
         ];
+    }
+
+    /** @return list<Closure(Validator): void> */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            if ($validator->errors()->isEmpty()) {
+                foreach ($this->otherRows()->faults as $field => $fault) {
+                    $validator->errors()->add($field, $fault);
+                }
+            }
+        }];
+    }
+
+    /** What stands on record holds where nothing else is said, and has to go with the rest all the same. */
+    private function otherRows(): OtherRowsEdit
+    {
+        return new OtherRowsEdit($this->input('other_rows', $this->planter()->other_rows ?? []), $this->integer('row_count'), $this->equipment(), SpecSheet::usableBy($this->workshopId())->get()->keyBy('id'));
+    }
+
+    private function planter(): ?Planter
+    {
+        $planter = $this->route('planter');
+
+        return $planter instanceof Planter ? $planter : null;
+    }
+
+    /** Rows of the planter, and not all of them. */
+    private function parkedRule(string $field, mixed $value, Closure $fail): void
+    {
+        $rows = OtherRowsEdit::rows($value, $this->integer('row_count'));
+        if ($rows === null) {
+            $fail(__('planter.which_rows', ['rows' => $this->integer('row_count')]));
+        } elseif (count($rows) >= $this->integer('row_count')) {
+            $fail(__('planter.all_rows_parked'));
+        }
     }
 
     private function equipment(): Equipment
     {
         $sheet = SpecSheet::usableBy($this->workshopId())->findOrFail($this->integer('spec_sheet_id'));
 
-        return Equipment::of($this->array('equipment'), $sheet->read()->type);
+        return Equipment::of($this->has('equipment') ? $this->array('equipment') : $this->planter()->equipment ?? [], $sheet->read()->type);
     }
 
     /** A planter has up to 48 rows, a drill up to 64. */
@@ -118,16 +164,9 @@ final class PlanterRequest extends FormRequest
     /** Each is an assembly that there is, of a kind that it has. */
     private function kindsRule(string $field, mixed $value, Closure $fail): void
     {
-        $assemblies = Catalogue::shipped()->assemblies;
         foreach (is_array($value) ? $value : [] as $name => $kind) {
-            $assembly = $assemblies[$name] ?? null;
-            if ($assembly === null) {
-                $fail(__('planter.no_such_assembly', ['name' => Str::limit((string) $name, 40)]));
-            } elseif (! $assembly->has($kind)) {
-                $fail($name === 'tyre_pairs' ? __('planter.tyre_pairs', ['most' => max($assembly->kinds)]) : __('planter.no_such_kind', [
-                    'name' => $name, 'kind' => Str::limit((string) json_encode($kind, JSON_UNESCAPED_UNICODE), 40), 'kinds' => implode(', ', array_map(json_encode(...), $assembly->kinds)),
-                ]));
-            }
+            $fault = OtherRowsEdit::unknownKind((string) $name, $kind);
+            $fault === null || $fail($fault);
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Parts;
 
 use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Spec\RowUnits;
 
 /** Holds what was on a row together against the rules of what goes together. */
 final class FitRules
@@ -14,10 +15,10 @@ final class FitRules
      *
      * @param  list<array{PartFitting, PartKind}>  $parts  blades and guards, with what is known of their kind
      * @param  list<Moment>  $moments
-     * @param  bool  $clearanceGuard  what the planter is said to carry where no guard is on record
+     * @param  RowUnits  $units  what the rows are said to carry where no guard is on record
      * @return array{PartFitting, FitRule}|null
      */
-    public static function broken(array $parts, array $moments, bool $clearanceGuard): ?array
+    public static function broken(array $parts, array $moments, RowUnits $units): ?array
     {
         foreach ($moments as $moment) {
             $blades = $guards = [];
@@ -31,7 +32,7 @@ final class FitRules
                 }
             }
             foreach ($blades as $row => $blade) {
-                [$guard, $kind] = $guards[$row] ?? [null, new PartKind(clearance: $clearanceGuard)];
+                [$guard, $kind] = $guards[$row] ?? [null, new PartKind(clearance: $units->at($row)->has('clearance_guard'))];
                 foreach (FitRule::brokenByParts(true, $kind->clearance) as $rule) {
                     return [$guard !== null && $guard->from->isAfter($blade->from) ? $guard : $blade, $rule];
                 }

@@ -8,14 +8,13 @@ use Ustrel\Core\Opener\ShimSensitivity;
 use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Plan\Policy\Policy;
 use Ustrel\Core\Plan\Policy\WearNow;
-use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnits;
 use Ustrel\Core\Spec\Sheet;
 
 /** What proposals hang on besides what was found: the policy, prices, wear and shims of a planter, and the shop's own record. */
 final readonly class Circumstances
 {
     /**
-     * @param  int  $rows  1 or more
      * @param  array<string, float|null>  $prices  of what would go into a slot, by SlotPlace key; null where nobody knows
      * @param  array<string, WearNow>  $wear  by key of the place that reads the part
      * @param  array<int, array{int|null, int|null}>  $shims  inner shims left and right, by row; null where nobody counted
@@ -26,8 +25,7 @@ final readonly class Circumstances
      */
     public function __construct(
         public Sheet $sheet,
-        public Equipment $equipment,
-        public int $rows,
+        public RowUnits $units,
         public Policy $policy,
         public JobBook $jobs,
         public array $prices = [],

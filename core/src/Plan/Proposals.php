@@ -122,7 +122,7 @@ final readonly class Proposals
 
     private function remedy(Finding $finding, bool $newBlades): Remedy
     {
-        $adjusting = Adjusting::of($finding, $this->now->shims[$finding->place->row] ?? [null, null], $this->now->sensitivity, $newBlades, $this->now->contacts[$finding->place->row] ?? null, $this->window());
+        $adjusting = Adjusting::of($finding, $this->now->shims[$finding->place->row] ?? [null, null], $this->now->sensitivity, $newBlades, $this->now->contacts[$finding->place->row] ?? null, $this->window($finding->place->row));
         if ($adjusting !== null) {
             return $adjusting;
         }
@@ -137,10 +137,10 @@ final readonly class Proposals
         return $finding->answer?->quantity === null ? $this->ofCondition($finding) : $this->ofWear($finding);
     }
 
-    /** That blade contact is held to, where the planter has it. */
-    private function window(): ?Window
+    /** That blade contact is held to, where the row has it. */
+    private function window(int $row): ?Window
     {
-        $rule = $this->now->sheet->check(CheckKey::BladeContactLength)?->rule;
+        $rule = $this->now->sheet->at($row)->check(CheckKey::BladeContactLength)?->rule;
 
         return $rule instanceof Window ? $rule : null;
     }
@@ -197,7 +197,7 @@ final readonly class Proposals
             return false;
         }
         $thrownAway = 0.0;
-        foreach (Partners::of(new SlotPlace($place->row, $slot, $place->side), $this->now->equipment) as $part) {
+        foreach (Partners::of(new SlotPlace($place->row, $slot, $place->side), $this->now->units->at($place->row)) as $part) {
             $price = $this->now->prices[$part->key()] ?? null;
             if ($price === null) {
                 return false;
@@ -240,12 +240,13 @@ final readonly class Proposals
         if ($slot === null) {
             return [];
         }
-        $side = $remedy->why === Why::BladesDone ? $slot->sides($this->now->equipment)[0] : $place->side;
-        $parts = Partners::of(new SlotPlace($place->row, $slot, $side), $this->now->equipment);
+        $equipment = $this->now->units->at($place->row);
+        $side = $remedy->why === Why::BladesDone ? $slot->sides($equipment)[0] : $place->side;
+        $parts = Partners::of(new SlotPlace($place->row, $slot, $side), $equipment);
         if (isset($this->due[$place->key()])) {
             foreach ($this->now->policy->ruleFor($slot)->with as $with) {
-                if ($with->isOn($this->now->equipment)) {
-                    array_push($parts, ...array_map(static fn (Side $of): SlotPlace => new SlotPlace($place->row, $with, $of), $with->sides($this->now->equipment)));
+                if ($with->isOn($equipment)) {
+                    array_push($parts, ...array_map(static fn (Side $of): SlotPlace => new SlotPlace($place->row, $with, $of), $with->sides($equipment)));
                 }
             }
         }
@@ -256,7 +257,8 @@ final readonly class Proposals
     private function risk(Place $place, Verdict $verdict, ?Finding $finding): Risk
     {
         $wear = $this->now->wear[$place->key()] ?? null;
-        $rule = $this->now->sheet->check($place->check)?->rule;
+        $check = $this->now->sheet->checkAt($place);
+        $rule = $check?->rule;
         if ($verdict === Verdict::Failed) {
             return Risk::stopped();
         }
@@ -270,7 +272,7 @@ final readonly class Proposals
         if ($wear?->chance !== null) {
             return Risk::ofWear($wear->chance, $wear->isThin);
         }
-        if ($verdict === Verdict::Sound || ($this->now->sheet->check($place->check)->kind ?? CheckKind::Condition) !== CheckKind::Condition) {
+        if ($verdict === Verdict::Sound || ($check->kind ?? CheckKind::Condition) !== CheckKind::Condition) {
             return Risk::unknown();
         }
 

@@ -42,9 +42,11 @@ final readonly class Check
         public CheckDefinition $definition,
         public array $sides,
         public array $figures,
-        ClosingWheels $wheels = ClosingWheels::Rubber,
+        private ClosingWheels $wheels = ClosingWheels::Rubber,
         /** Where it is the shop's own. */
         public ?OwnCheckSpec $own = null,
+        /** @var non-empty-list<int>|null Those that have it so; null for all */
+        public ?array $rows = null,
     ) {
         $this->station = $definition->station;
         $this->kind = $definition->kind;
@@ -60,6 +62,34 @@ final readonly class Check
         return $sides !== $this->sides || $this->definition->rule->goesByClosingWheels()
             ? new self($this->key, $this->definition, $sides, $this->figures, $equipment->closingWheels, $this->own)
             : $this;
+    }
+
+    /** @param  non-empty-list<int>  $rows  those that have it so */
+    public function onRows(array $rows): self
+    {
+        sort($rows);
+
+        return new self($this->key, $this->definition, $this->sides, $this->figures, $this->wheels, $this->own, $rows);
+    }
+
+    /**
+     * How many readings it takes on all rows that have it so.
+     *
+     * @param  int  $rows  of the planter
+     */
+    public function countOn(int $rows): int
+    {
+        return count($this->sides) * ($this->rows === null ? $rows : count($this->rows));
+    }
+
+    /**
+     * Whether any of these rows has it so.
+     *
+     * @param  list<int>  $rows
+     */
+    public function isOn(array $rows): bool
+    {
+        return $this->rows === null || array_intersect($rows, $this->rows) !== [];
     }
 
     public function has(Side $side): bool

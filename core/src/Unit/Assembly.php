@@ -13,16 +13,21 @@ final readonly class Assembly
      * @param  non-empty-list<string|bool|int|null>  $kinds
      * @param  array<array-key, string|bool|int|null>  $typical  by row-unit type; `*` for the others
      */
-    public function __construct(public string $name, public array $kinds, private array $typical)
-    {
+    public function __construct(
+        public string $name,
+        public array $kinds,
+        private array $typical,
+        /** Of the planter and not of its rows: rows cannot differ in it. */
+        public bool $isOfWholePlanter = false,
+    ) {
     }
 
     /** @throws InvalidCatalogue */
-    public static function read(string $name, mixed $given): self
+    public static function read(string $name, mixed $given, bool $isOfWholePlanter = false): self
     {
         $kinds = is_array($given) && is_array($given['kinds'] ?? null) ? array_values($given['kinds']) : [];
         $typical = is_array($given) && array_key_exists('typical', $given) ? $given['typical'] : throw InvalidCatalogue::shape($name);
-        $assembly = new self($name, array_map(self::value(...), $kinds) ?: throw InvalidCatalogue::shape($name), array_map(self::value(...), is_array($typical) ? $typical : ['*' => $typical]));
+        $assembly = new self($name, array_map(self::value(...), $kinds) ?: throw InvalidCatalogue::shape($name), array_map(self::value(...), is_array($typical) ? $typical : ['*' => $typical]), $isOfWholePlanter);
         foreach (RowUnitType::cases() as $type) {
             $assembly->has($assembly->typicalOf($type)) || throw InvalidCatalogue::unknown($name, "typical {$type->value}");
         }

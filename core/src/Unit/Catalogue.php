@@ -43,8 +43,9 @@ final readonly class Catalogue
     public static function read(array $files): self
     {
         $assemblies = $contradictions = $checks = $slots = [];
+        $whole = self::all(array_values(array_filter($files, static fn (array $file): bool => ($file['whole_planter'] ?? false) === true)), 'assemblies');
         foreach (self::all($files, 'assemblies') as $name => $given) {
-            $assemblies[$name] = Assembly::read($name, $given);
+            $assemblies[$name] = Assembly::read($name, $given, array_key_exists($name, $whole));
         }
         foreach (self::all($files, 'contradictions') as $code => $given) {
             $side = static fn (string $of): Condition => Condition::read($code, is_array($given) ? $given[$of] ?? null : null, $assemblies);

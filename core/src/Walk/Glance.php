@@ -26,7 +26,7 @@ final class Glance
 
             return match (true) {
                 // Said to be looked at again, or not yet looked at.
-                $verdict === Verdict::Unchecked || ($verdict === null && isset($scope->checks[$place->check->value])) => 1.5,
+                $verdict === Verdict::Unchecked || ($verdict === null && $scope->checkAt($place) !== null) => 1.5,
                 $verdict === null => 0.0,
                 default => (float) $verdict->severity(),
             };

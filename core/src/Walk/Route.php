@@ -22,28 +22,28 @@ final readonly class Route
         $checks = array_values($sheet->ofRows());
         $out = range(1, $rows);
         $places = match ($order) {
-            WalkOrder::RowByRow => array_merge(...array_map(static fn (int $row): array => self::along($checks, [$row]), $out)),
-            WalkOrder::StationByStation => self::along($checks, $out),
-            WalkOrder::Snake => self::snake($checks, $out),
+            WalkOrder::RowByRow => array_merge(...array_map(static fn (int $row): array => self::along($sheet, $checks, [$row]), $out)),
+            WalkOrder::StationByStation => self::along($sheet, $checks, $out),
+            WalkOrder::Snake => self::snake($sheet, $checks, $out),
         };
 
-        return new self([...$places, ...self::along(array_values($sheet->ofPlanter()), [Place::WHOLE_PLANTER])]);
+        return new self([...$places, ...self::along($sheet, array_values($sheet->ofPlanter()), [Place::WHOLE_PLANTER])]);
     }
 
     /**
-     * Each check over all the rows, both sides of a row together.
+     * Each check over all the rows that have it, both sides of a row together.
      *
      * @param  list<Check>  $checks
      * @param  list<int>  $rows
      * @param  list<Side>|null  $only
      * @return list<Place>
      */
-    private static function along(array $checks, array $rows, ?array $only = null): array
+    private static function along(Sheet $sheet, array $checks, array $rows, ?array $only = null): array
     {
         $places = [];
         foreach ($checks as $check) {
             foreach ($rows as $row) {
-                foreach ($check->sides as $side) {
+                foreach ($sheet->at($row)->check($check->key)->sides ?? [] as $side) {
                     if ($only === null || in_array($side, $only, true)) {
                         $places[] = new Place($row, $check->key, $side);
                     }
@@ -59,7 +59,7 @@ final readonly class Route
      * @param  list<int>  $out
      * @return list<Place>
      */
-    private static function snake(array $checks, array $out): array
+    private static function snake(Sheet $sheet, array $checks, array $out): array
     {
         $stations = [];
         foreach ($checks as $check) {
@@ -69,10 +69,10 @@ final readonly class Route
         $places = [];
         foreach ($stations as $ofStation) {
             foreach ($out as $row) {
-                array_push($places, ...self::along($ofStation, [$row], [Side::Left, Side::Centre]));
+                array_push($places, ...self::along($sheet, $ofStation, [$row], [Side::Left, Side::Centre]));
             }
             foreach (array_reverse($out) as $row) {
-                array_push($places, ...self::along($ofStation, [$row], [Side::Right]));
+                array_push($places, ...self::along($sheet, $ofStation, [$row], [Side::Right]));
             }
         }
 

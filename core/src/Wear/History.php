@@ -105,7 +105,7 @@ final class History
     public function traces(Check $check): array
     {
         $traces = [];
-        for ($row = 1; $row <= $this->rows; $row++) {
+        foreach ($check->rows ?? range(1, $this->rows) as $row) {
             foreach ($check->sides as $side) {
                 $place = new Place($row, $check->key, $side);
                 $traces[$place->key()] = $this->trace($place);
@@ -123,7 +123,7 @@ final class History
     public function former(Check $check): array
     {
         $former = [];
-        for ($row = 1; $row <= $this->rows; $row++) {
+        foreach ($check->rows ?? range(1, $this->rows) as $row) {
             foreach ($check->sides as $side) {
                 array_push($former, ...$this->formerAt(new Place($row, $check->key, $side)));
             }

@@ -33,14 +33,27 @@ final readonly class PlanterWear
 
     /**
      * @param  list<string>|null  $keys  only these checks
-     * @return array<string, Check> those of a sheet whose figure wears, by key
+     * @return list<Check> those of a sheet whose figure wears; one for each way in which rows differ about it
      */
     public static function checks(Sheet $sheet, ?array $keys = null): array
     {
-        return array_filter(
-            $sheet->ofRows(),
-            static fn (Check $check): bool => $check->wear() !== null && ($keys === null || in_array($check->key->value, $keys, true)),
-        );
+        $checks = [];
+        foreach (array_keys($sheet->ofRows()) as $key) {
+            if ($keys === null || in_array($key, $keys, true)) {
+                array_push($checks, ...array_filter($sheet->variantsOf($key), static fn (Check $check): bool => $check->wear() !== null));
+            }
+        }
+
+        return $checks;
+    }
+
+    /**
+     * @param  list<Check>  $checks
+     * @return list<string> their keys, each once
+     */
+    public static function keys(array $checks): array
+    {
+        return array_values(array_unique(array_map(static fn (Check $check): string => $check->key->value, $checks)));
     }
 
     /** @return array<string, WearForecast> one for each row and side of a check that wears, by place key */

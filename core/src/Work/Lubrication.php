@@ -7,7 +7,7 @@ namespace Ustrel\Core\Work;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Plan\Jobs\Span;
 use Ustrel\Core\Season\Season;
-use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnits;
 use Ustrel\Core\Unit\Catalogue;
 use Ustrel\Core\Unit\Condition;
 use Ustrel\Core\Unit\InvalidCatalogue;
@@ -60,7 +60,7 @@ final readonly class Lubrication
      *
      * @throws InvalidPlan
      */
-    public static function read(array $points, Equipment $equipment, int $rows): array
+    public static function read(array $points, RowUnits $units): array
     {
         $read = [];
         foreach (array_values($points) as $at => $point) {
@@ -73,8 +73,12 @@ final readonly class Lubrication
             if (! $isPoint || $minutes <= 0 || $minutes > self::MOST_MINUTES || $acres === 0.0 || $hours === 0.0) {
                 throw InvalidPlan::lubrication($at + 1);
             }
-            if ($with->holds($equipment)) {
-                $read[] = new self($text('point'), $product, max(1, (int) round($minutes * ($span === Span::Row ? $rows : 1))), $rounds, $acres, $hours);
+            $times = match (true) {
+                $span === Span::Row => count($units->where($with)),
+                default => $units->some($with) ? 1 : 0,
+            };
+            if ($times > 0) {
+                $read[] = new self($text('point'), $product, max(1, (int) round($minutes * $times)), $rounds, $acres, $hours);
             }
         }
 

@@ -16,8 +16,11 @@ use Ustrel\Core\Parts\PartKind;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Judging\SeasonOutlook;
 use Ustrel\Core\Spec\Judging\Verdict;
+use Ustrel\Core\Spec\RowUnits;
+use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Findings;
 use Ustrel\Core\Walk\Place;
@@ -92,7 +95,7 @@ it('names the part that went in last of two that do not go together, only while 
 
         return [$in($slot, $slot === Slot::OpenerBlade ? Side::Left : Side::Centre, $from, null, false, $until, $row)->fitting, $kind];
     }, $parts);
-    $broken = FitRules::broken($held, array_map($on, $moments), $carries);
+    $broken = FitRules::broken($held, array_map($on, $moments), new RowUnits(8, Equipment::of(['clearance_guard' => $carries], RowUnitType::Vacuum)));
     expect($broken === null ? null : $broken[0]->id)->toBe($last);
     if ($broken !== null) {
         expect($broken[1])->toBe(FitRule::HeavyBladesNeedClearanceGuard);

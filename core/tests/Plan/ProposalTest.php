@@ -43,8 +43,8 @@ function finding(string $key, string $said, ?Background $background = null, Chip
 function circumstances(array $more = []): Circumstances
 {
     return new Circumstances(...$more + [
-        'sheet' => sheetFor(), 'equipment' => Ustrel\Core\Spec\Equipment::of(['drive' => 'ground', 'coulter' => true, 'fertilizer' => true], Ustrel\Core\Spec\RowUnitType::Vacuum),
-        'rows' => 8, 'policy' => Policy::of(Strategy::Limit), 'jobs' => JobBook::typical(),
+        'sheet' => sheetFor(), 'units' => new Ustrel\Core\Spec\RowUnits(8, Ustrel\Core\Spec\Equipment::of(['drive' => 'ground', 'coulter' => true, 'fertilizer' => true], Ustrel\Core\Spec\RowUnitType::Vacuum)),
+        'policy' => Policy::of(Strategy::Limit), 'jobs' => JobBook::typical(),
     ]);
 }
 

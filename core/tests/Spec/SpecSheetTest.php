@@ -57,7 +57,7 @@ it('has two blades and a contact on a double-disc unit, one blade and no contact
 
 it('counts what a row and the planter take of what is chosen', function (): void {
     $chosen = sheetFor()->only(['opener_blade_diameter', 'blade_contact_length', 'lights', 'no_such_check']);
-    expect($chosen->placesPerRow())->toBe(3)->and($chosen->placesOfPlanter())->toBe(1);
+    expect($chosen->placesOfRow(1))->toBe(3)->and($chosen->placesOfPlanter())->toBe(1);
 });
 
 it('names what a sheet cannot be judged by', function (string $path, string|array $value, string $expected): void {

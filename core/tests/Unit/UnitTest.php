@@ -6,6 +6,7 @@ use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Spec\Check;
 use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnits;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\SpecSheetReader;
@@ -39,15 +40,15 @@ it('has parts, access and lubrication only where there is something to change, t
     expect($slots)->toContain('runner', 'press_wheel', 'closing_chain', 'meter_chain')
         ->not->toContain('opener_blade', 'opener_bearing', 'scraper', 'seed_tube_guard', 'gauge_tyre', 'gauge_arm_bushing', 'firmer_tip', 'seed_sensor', 'arms', 'closing_wheel', 'downforce_spring');
 
-    $points = array_map(static fn (Lubrication $point): string => $point->point, Lubrication::read(Lubrication::points(), $plate, 1));
+    $points = array_map(static fn (Lubrication $point): string => $point->point, Lubrication::read(Lubrication::points(), new RowUnits(1, $plate)));
     expect($points)->toBe(['press_wheel_shaft', 'idlers', 'hitch', 'pins_and_studs']);
 
     // A guard behind single blades: no gauge wheels and no scrapers come off before the blade.
     $band = carried(['depth_gauge' => 'band', 'depth_scale' => 'inches', 'scrapers' => false]);
     $blade = changing(1, Slot::OpenerBlade, Side::Left);
     expect(JobBook::typical()->minutesOnRows([$blade]))->toBe(8.0 + 3.0 + 6.0)
-        ->and(JobBook::typical()->on($band)->minutesOnRows([$blade]))->toBe(6.0)
-        ->and(JobBook::typical()->on(carried([]))->minutesOnRows([$blade]))->toBe(17.0);
+        ->and(JobBook::typical()->on(new RowUnits(8, $band))->minutesOnRows([$blade]))->toBe(6.0)
+        ->and(JobBook::typical()->on(new RowUnits(8, carried([])))->minutesOnRows([$blade]))->toBe(17.0);
 });
 
 it('changes one blade of a single disc, and both of a double one', function (string $type, array $sides): void {

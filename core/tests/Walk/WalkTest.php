@@ -65,7 +65,7 @@ it('goes out along the left sides of a station and back along the right, the pla
 
 it('visits the same places in every order, each once, and the whole planter last', function (): void {
     $rowByRow = placesOf(WalkOrder::RowByRow, 48);
-    expect($rowByRow)->toHaveCount(48 * sheetFor()->placesPerRow() + sheetFor()->placesOfPlanter())
+    expect($rowByRow)->toHaveCount(48 * sheetFor()->placesOfRow(1) + sheetFor()->placesOfPlanter())
         ->and(array_unique($rowByRow))->toHaveCount(count($rowByRow));
     foreach ([WalkOrder::StationByStation, WalkOrder::Snake] as $order) {
         $other = placesOf($order, 48);

@@ -5,12 +5,13 @@ declare(strict_types=1);
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Season\Season;
 use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnits;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Work\Lubrication;
 use Ustrel\Core\Work\Schedule\InvalidPlan;
 
 it('goes round what the planter has: some four minutes a row', function (): void {
-    $points = fn (Equipment $of): array => array_column(array_map(static fn (Lubrication $point): array => [$point->point, $point->minutes], Lubrication::read(Lubrication::points(), $of, 16)), 1, 0);
+    $points = fn (Equipment $of): array => array_column(array_map(static fn (Lubrication $point): array => [$point->point, $point->minutes], Lubrication::read(Lubrication::points(), new RowUnits(16, $of))), 1, 0);
     $ground = $points(Equipment::of(['meter' => 'plate', 'drive' => 'ground', 'row_cleaner' => true, 'markers' => true], RowUnitType::Vacuum));
     // 16 rows at 1 + 1 + 1 + 1 + 0.5 + 0.5, and 5 + 3 + 4 of the planter.
     expect(array_sum($ground))->toBe(80 + 12)->and($ground)->toHaveKeys(['drive_shaft', 'idlers', 'markers']);
@@ -18,7 +19,7 @@ it('goes round what the planter has: some four minutes a row', function (): void
 });
 
 beforeEach(function (): void {
-    $this->point = static fn (array $with = []): Lubrication => Lubrication::read([$with + ['point' => 'hitch', 'per' => 'planter', 'minutes' => 3, 'product' => 'grease', 'rounds' => 'both']], Equipment::of(['meter' => 'vacuum'], RowUnitType::Vacuum), 8)[0];
+    $this->point = static fn (array $with = []): Lubrication => Lubrication::read([$with + ['point' => 'hitch', 'per' => 'planter', 'minutes' => 3, 'product' => 'grease', 'rounds' => 'both']], new RowUnits(8, Equipment::of(['meter' => 'vacuum'], RowUnitType::Vacuum)))[0];
     // Planting from 20 April: rounds before it from 20 December on, after it from 20 August on.
     $this->seasons = Season::startingOn(Day::of('2026-04-20'));
     $this->due = fn (Lubrication $of, string $today, ?string $last, float $acres = 0.0, ?float $hours = null): bool => $of->isDue(Day::of($today), $this->seasons, $last === null ? null : Day::of($last), $acres, $hours);
@@ -87,5 +88,5 @@ it('was missed where the round before went by without it, and the planter plante
 
 it('refuses a list that cannot be, by its number', function (array $point): void {
     $good = ['point' => 'hitch', 'per' => 'planter', 'minutes' => 3, 'product' => 'grease', 'rounds' => 'both'];
-    Lubrication::read([$good, $point + $good], Equipment::of(['meter' => 'vacuum'], RowUnitType::Vacuum), 8);
+    Lubrication::read([$good, $point + $good], new RowUnits(8, Equipment::of(['meter' => 'vacuum'], RowUnitType::Vacuum)));
 })->with([[['per' => 'side']], [['minutes' => 0]], [['minutes' => '3']], [['product' => 'butter']], [['rounds' => 'monthly']], [['point' => '']], [['with' => 'wings']], [['with' => 3]], [['hours' => 0]], [['acres' => '60']], [['hours' => 1e6]]])->throws(InvalidPlan::class, 'Point 2 of what is lubricated');

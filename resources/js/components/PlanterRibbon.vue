@@ -20,6 +20,7 @@ const bySection = computed(() => {
 })
 
 function describe(row: RibbonRow): string {
+  if (row.parked) return `Row ${row.row}: parked`
   const life = row.life_left === null ? '' : `, ${Math.round(row.life_left * 100)}% life left in the worst part`
   const expected = row.expected === undefined ? '' : `, expected ${say(`verdict.${row.expected}`).toLowerCase()}`
   return `Row ${row.row}: ${say(`verdict.${row.verdict}`)}${expected}${life}`
@@ -45,7 +46,7 @@ watch(
         v-for="row in rows"
         :key="row.row"
         :type="small ? undefined : 'button'"
-        :class="['row', row.expected ?? row.verdict, { expected: row.expected !== undefined }]"
+        :class="['row', row.expected ?? row.verdict, { expected: row.expected !== undefined, parked: row.parked }]"
         :aria-label="small ? undefined : describe(row)"
         :title="small ? undefined : describe(row)"
         :aria-current="row.row === selected ? 'true' : undefined"
@@ -58,6 +59,7 @@ watch(
             :style="{ height: `${Math.max(row.life_left ?? 0, row.life_left === null ? 0 : 0.06) * 100}%` }"
         /></span>
         <verdict-glyph
+          v-if="!row.parked"
           :verdict="row.expected ?? row.verdict"
           :hollow="row.expected !== undefined"
           :size="small ? 12 : 15"
@@ -95,6 +97,12 @@ watch(
   border-radius: 0 0 8px 8px;
   border: 2px solid transparent;
   border-top: 0;
+}
+.parked {
+  opacity: 0.45;
+}
+.parked .life {
+  visibility: hidden;
 }
 .number {
   grid-column: 2 / 4;

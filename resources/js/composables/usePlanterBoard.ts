@@ -1,7 +1,8 @@
 import { computed, type MaybeRefOrGetter, toValue } from 'vue'
 import { useRouter } from 'vue-router'
+import { checksAt } from '@/walk/checks'
 import { useBoard } from '@/walk/queries'
-import type { Cell, Check, Station } from '@/api/types'
+import type { Cell, Station } from '@/api/types'
 
 /** The board of the walk that matters now, and the ways on from its places. */
 export function usePlanterBoard(planter: MaybeRefOrGetter<number>) {
@@ -9,7 +10,8 @@ export function usePlanterBoard(planter: MaybeRefOrGetter<number>) {
   const query = useBoard(planter)
   const board = computed(() => query.data.value)
   const checks = computed(() => new Map(board.value?.checks.map((check) => [check.key, check])))
-  const checkOf = (cell: Pick<Cell, 'check'>) => checks.value.get(cell.check) as Check
+  const find = computed(() => checksAt(board.value ?? { checks: [], row_checks: [] }))
+  const checkOf = (cell: Pick<Cell, 'check' | 'row'>) => find.value(cell)
 
   /** The places of one row by station, front to back; row 0 is the planter as a whole. */
   function stationsOf(row: number): { name: Station; cells: Cell[] }[] {

@@ -4,7 +4,7 @@ import type { FirstPass } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
 import { dateAndTime } from '@/dates'
 import { sayRows } from '@/plan/findings'
-import { readRows } from '@/wear/life'
+import { readRows } from '@/walk/rows'
 import { say } from '@/words'
 import { useSignOff } from './useSignOff'
 

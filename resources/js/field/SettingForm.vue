@@ -6,7 +6,7 @@ import NumberField from '@/components/NumberField.vue'
 import { useNumbers } from '@/composables/useNumbers'
 import { useOnce } from '@/composables/useOnce'
 import { useUnits } from '@/composables/useUnits'
-import { readRows } from '@/wear/life'
+import { readRows } from '@/walk/rows'
 import { say } from '@/words'
 import type { Ground } from './queries'
 

@@ -8,7 +8,9 @@ import NumberField from '@/components/NumberField.vue'
 import { useLedgerEntries } from './useLedgerEntries'
 import { useDays } from '@/composables/useDays'
 import { say } from '@/words'
-import { readRows } from '@/wear/life'
+
+import { listRows, readRows } from '@/walk/rows'
+import { slotAt } from './slotAt'
 
 /** Another part in the same slot of one row, of several, or of all of them. */
 const { planterId, ledger, rowCount, start } = defineProps<{
@@ -36,9 +38,17 @@ const shims = ref<number | null>(null)
 const note = ref('')
 const { record, refusal, busy } = useLedgerEntries(planterId)
 
-const slotNow = computed(() => ledger.slots.find((candidate) => candidate.slot === slot.value))
-const fitting = computed(() => types.data.value?.filter(({ slots }) => slots.includes(slot.value)) ?? [])
 const chosen = computed(() => readRows(rows.value, rowCount))
+const slotNow = computed(() => slotAt(ledger, slot.value, chosen.value?.[0] ?? 1))
+/** Rows that were named and have no such part. */
+const without = computed(() => (chosen.value ?? []).filter((row) => !slotAt(ledger, slot.value, row)))
+const slots = [...new Set(ledger.slots.map((one) => one.slot))].map((value) => ({ value, title: say(`slot.${value}`) }))
+const fault = computed(() => {
+  if (rows.value === '') return undefined
+  if (chosen.value === null) return `Rows from 1 to ${rowCount}, such as 3, 4, 9-12.`
+  return without.value.length > 0 ? `No such part on ${listRows(without.value)}.` : undefined
+})
+const fitting = computed(() => types.data.value?.filter(({ slots }) => slots.includes(slot.value)) ?? [])
 const sides = computed<Side[]>(() => {
   const all = slotNow.value?.sides ?? []
   return side.value === 'both' || !all.includes(side.value) ? all : [side.value]
@@ -56,7 +66,7 @@ watch(
   { immediate: true },
 )
 const price = computed(() => fitting.value.find(({ id }) => id === type.value)?.price ?? null)
-const count = computed(() => (chosen.value?.length ?? 0) * sides.value.length)
+const count = computed(() => (without.value.length > 0 ? 0 : (chosen.value?.length ?? 0) * sides.value.length))
 
 async function save(): Promise<void> {
   const written = await record(
@@ -94,17 +104,13 @@ async function save(): Promise<void> {
   >
     <template #title>Change parts</template>
     <caution-note v-if="slotNow" :station="slotNow.station" />
-    <v-select
-      v-model="slot"
-      label="Which part of the row"
-      :items="ledger.slots.map((one) => ({ value: one.slot, title: say(`slot.${one.slot}`) }))"
-    />
+    <v-select v-model="slot" label="Which part of the row" :items="slots" />
     <v-text-field
       v-model="rows"
       label="Rows"
       :hint="`Examples: 3, 4, 9 or 1-${rowCount} for the whole set`"
       persistent-hint
-      :error-messages="rows !== '' && chosen === null ? `Rows from 1 to ${rowCount}, such as 3, 4, 9-12.` : []"
+      :error-messages="fault"
     />
     <div v-if="slotNow && slotNow.sides.length > 1" class="segments" role="group" aria-label="Side">
       <button v-for="one in slotNow.sides" :key="one" type="button" :aria-pressed="side === one" @click="side = one">

@@ -10,10 +10,11 @@ const slots: Ledger['slots'] = [
     slot: 'opener_blade',
     station: 'opener_blades',
     sides: ['left', 'right'],
+    rows: null,
     check: 'opener_blade_diameter',
     measured: true,
   },
-  { slot: 'seed_tube', station: 'seed_tube', sides: ['centre'], check: 'seed_tube', measured: false },
+  { slot: 'seed_tube', station: 'seed_tube', sides: ['centre'], rows: null, check: 'seed_tube', measured: false },
 ]
 
 function fitted(fittings: Fitting[], places: PlaceForecast[] = [], shelf: Fitting[] = []) {

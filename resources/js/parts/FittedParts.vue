@@ -26,14 +26,16 @@ const all = ref(false)
 type Line = { slot: Slot; side: Side; fitting?: Fitting; forecast?: PlaceForecast }
 
 const lines = computed<Line[]>(() =>
-  ledger.slots.flatMap(({ slot, sides, check }) =>
-    sides.map((side) => ({
-      slot,
-      side,
-      fitting: record.fittings.find((one) => one.slot === slot && one.side === side && one.removed_at === null),
-      forecast: record.forecast.places.find((place) => place.check === check && place.side === side),
-    })),
-  ),
+  ledger.slots
+    .filter(({ rows }) => rows === null || rows.includes(record.row))
+    .flatMap(({ slot, sides, check }) =>
+      sides.map((side) => ({
+        slot,
+        side,
+        fitting: record.fittings.find((one) => one.slot === slot && one.side === side && one.removed_at === null),
+        forecast: record.forecast.places.find((place) => place.check === check && place.side === side),
+      })),
+    ),
 )
 const shown = computed(() =>
   all.value ? lines.value : lines.value.filter(({ fitting, forecast }) => fitting || forecast),

@@ -3,6 +3,7 @@ import FormDialog from '@/components/FormDialog.vue'
 import { computed, ref } from 'vue'
 import type { Fitting, Ledger, RemovalReason, Side } from '@/api/types'
 import CautionNote from '@/components/CautionNote.vue'
+import { slotAt } from './slotAt'
 import { type Entry, useLedgerEntries } from './useLedgerEntries'
 import { useDays } from '@/composables/useDays'
 import { useUnits } from '@/composables/useUnits'
@@ -25,7 +26,9 @@ const swap = ref(!isOnShelf)
 const { today } = useDays()
 const day = ref(today())
 const { record, refusal, busy } = useLedgerEntries(planterId)
-const slot = computed(() => ledger.slots.find(({ slot }) => slot === part.slot))
+const slot = computed(() => slotAt(ledger, part.slot, row.value))
+/** Rows that have such a part. */
+const rows = Array.from({ length: rowCount }, (_, index) => index + 1).filter((to) => slotAt(ledger, part.slot, to))
 const sides = computed(() => slot.value?.sides ?? [])
 const there = computed(() =>
   ledger.fitted.find((other) => other.slot === part.slot && other.row === row.value && other.side === side.value),
@@ -58,7 +61,7 @@ async function save(): Promise<void> {
       {{ distance(part.part_ran_m) }} of furrow. Its use and wear go with it.
     </p>
     <caution-note v-if="slot" :station="slot.station" />
-    <v-select v-model="row" label="To row" :items="Array.from({ length: rowCount }, (_, index) => index + 1)" />
+    <v-select v-model="row" label="To row" :items="rows" />
     <div v-if="sides.length > 1" class="segments" role="group" aria-label="Side">
       <button v-for="one in sides" :key="one" type="button" :aria-pressed="side === one" @click="side = one">
         {{ say(`side.${one}`) }}

@@ -98,7 +98,7 @@ async function read(event: Event): Promise<void> {
                 bare
                 kind="area"
                 :high="100_000"
-                :places="1"
+                :places="2"
                 :label="`Area of field ${at + 1}, ${areaUnit()}`"
                 :error-messages="refusal?.about(`fields.${at}.acres`)"
               />

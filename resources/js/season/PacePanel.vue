@@ -123,7 +123,7 @@ const chance = computed(() =>
         :label="`Other ${areaUnit()}`"
         kind="area"
         :high="100_000"
-        :places="1"
+        :places="2"
         :error-messages="refusal?.about('planned_acres')"
       />
       <number-field

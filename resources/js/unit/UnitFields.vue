@@ -7,7 +7,11 @@ import { type Assembly, groups, isOption, makeUp } from './catalogue'
 
 /** What the row unit and the planter are made of, drawn and counted with each change; what is not fitted is not asked on a walk. */
 const equipment = defineModel<Equipment>({ required: true })
-const { error } = defineProps<{ error?: string }>()
+const { error, ofRows = false } = defineProps<{
+  error?: string
+  /** Only what rows can differ in. */
+  ofRows?: boolean
+}>()
 
 // words: assembly, option, meter, drive, downforce, opener, depth_gauge, depth_scale, press_wheel, delivery, closing_wheels, closing_second, liquid_at_row, contradiction
 const made = computed(() => makeUp(equipment.value))
@@ -33,11 +37,13 @@ const items = ({ name, kinds }: Assembly) =>
     value,
     title: (name === 'tyre_pairs' ? TIRES[at] : undefined) ?? say(`${name}.${String(value)}`),
   }))
-const parts = groups.map(({ key, assemblies }) => ({
-  key,
-  choices: assemblies.filter((of) => !isOption(of)),
-  options: assemblies.filter(isOption),
-}))
+const parts = groups
+  .filter((group) => group.ofRows || !ofRows)
+  .map(({ key, assemblies }) => ({
+    key,
+    choices: assemblies.filter((of) => !isOption(of)),
+    options: assemblies.filter(isOption),
+  }))
 /** What could be fitted to the rest: nothing is offered that would not go with it. */
 const offered = computed(() => {
   const now = made.value.contradictions.length
@@ -53,11 +59,12 @@ function set(name: string, value: Equipment[string]): void {
 
 <template>
   <fieldset class="unit">
-    <legend>What each row and the planter have</legend>
+    <legend>{{ ofRows ? 'What these rows have' : 'What each row and the planter have' }}</legend>
     <div class="seen">
       <row-unit-drawing :unit="unit" />
       <p aria-live="polite">
-        <strong>{{ made.perRow }} checks a row</strong>, {{ made.ofPlanter }} on the whole planter
+        <strong>{{ made.perRow }} checks a row</strong
+        ><template v-if="!ofRows">, {{ made.ofPlanter }} on the whole planter</template>
       </p>
       <p v-for="complaint in complaints" :key="complaint" class="change" role="alert">{{ complaint }}</p>
     </div>

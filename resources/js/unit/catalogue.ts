@@ -19,6 +19,7 @@ interface CheckOf {
   sides?: string | { with: With | With[]; sides: string }[]
 }
 interface File {
+  whole_planter?: boolean
   assemblies: Record<string, { kinds: Kind[] }>
   contradictions?: Record<string, { if: With | With[]; then: With | With[] }>
   checks: Record<string, CheckOf>
@@ -39,10 +40,16 @@ const files = Object.fromEntries(index.map((name) => [name, all[`../../../core/u
 export const startingPoints = starts as unknown as Start[]
 
 /** The assemblies by the part of the unit that they stand in, as a form asks for them. */
-export const groups: { key: string; assemblies: Assembly[] }[] = Object.entries(files).map(([key, { assemblies }]) => ({
-  key,
-  assemblies: Object.entries(assemblies).map(([name, { kinds }]) => ({ name, kinds })),
-}))
+export const groups: { key: string; ofRows: boolean; assemblies: Assembly[] }[] = Object.entries(files).map(
+  ([key, { whole_planter, assemblies }]) => ({
+    key,
+    ofRows: !whole_planter,
+    assemblies: Object.entries(assemblies).map(([name, { kinds }]) => ({ name, kinds })),
+  }),
+)
+
+/** What rows can differ in. */
+export const ofRows = groups.filter((group) => group.ofRows).flatMap(({ assemblies }) => assemblies)
 
 export const isOption = ({ kinds }: Assembly): boolean => kinds.length === 2 && kinds[0] === false
 

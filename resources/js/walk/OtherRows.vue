@@ -5,18 +5,20 @@ import FractionText from '@/components/FractionText.vue'
 import { useUnits } from '@/composables/useUnits'
 import { doubtsAbout } from '@/measure/bands'
 import { say } from '@/words'
+import { ofRow } from './checks'
 
 /** What the other rows read of a figure, and which of them lie far from the rest. */
 const { guide, place, check } = defineProps<{ guide: WalkGuide; place: PlaceRef; check: Check }>()
 const { quantity } = useUnits()
 
 const unit = computed(() => check.unit ?? 'mark')
-const doubt = computed(() => guide.row_doubts[place.check])
+const doubt = computed(() => ofRow(guide.row_doubts, check, guide, place.row))
 const outliers = computed(() =>
   doubt.value === undefined
     ? []
     : guide.steps.filter(
         (step) =>
+          (check.rows === null || check.rows.includes(step.row)) &&
           step.check === place.check &&
           step.row !== place.row &&
           step.now?.value != null &&

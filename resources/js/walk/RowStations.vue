@@ -14,7 +14,7 @@ const { unit, steps, current, checkOf } = defineProps<{
   unit: Pick<Planter, 'stations' | 'equipment'>
   steps: WalkStep[]
   current: WalkStep
-  checkOf: (place: Pick<PlaceRef, 'check'>) => Check
+  checkOf: (place: Pick<PlaceRef, 'check' | 'row'>) => Check
 }>()
 defineEmits<{ go: [place: PlaceRef] }>()
 const { reading } = useUnits()

@@ -11,6 +11,7 @@ import OtherRows from './OtherRows.vue'
 import PlaceRemarks from './PlaceRemarks.vue'
 import ReadingEntry from './single/ReadingEntry.vue'
 import RowStations from './RowStations.vue'
+import { unitAt } from '@/unit/unitAt'
 import StationCard from './station/StationCard.vue'
 import { useStops } from './station/useStops'
 import { useWalk } from './useWalk'
@@ -102,7 +103,7 @@ function onKey(key: string): void {
       <row-stations
         v-if="view === 'single'"
         class="stations"
-        :unit="guide.planter"
+        :unit="unitAt(guide.planter, inHand.row)"
         :steps="walk.ofRow.value"
         :current="current"
         :check-of="walk.checkOf"

@@ -6,6 +6,7 @@ import { bandsAt, judgeByBands, judgeState } from '@/measure/bands'
 import { printQuantity, readFigure, readQuantity, reasonsOf, toSteps } from '@/measure/quantity'
 import { useOutbox } from '@/offline/outbox'
 import { useSession } from '@/session'
+import { checksAt, ofRow } from './checks'
 
 /** What is said of a place; the rest of a reading is where and when. */
 export type Content = Partial<Omit<Reading, 'id' | 'row' | 'check' | 'side' | 'taken_at'>>
@@ -20,8 +21,8 @@ export const otherSideOf = ({ row, check, side }: PlaceRef) =>
 /** A walk's places with what is on its way up, in the order of the walk. */
 export function useSteps(guide: Ref<WalkGuide>) {
   const outbox = useOutbox()
-  const checks = computed(() => new Map(guide.value.checks.map((check) => [check.key, check])))
-  const checkOf = (place: Pick<PlaceRef, 'check'>) => checks.value.get(place.check) as Check
+  const find = computed(() => checksAt(guide.value))
+  const checkOf = (place: Pick<PlaceRef, 'check' | 'row'>) => find.value(place)
 
   const underWay = computed(() => {
     const readings = new Map<string, Reading>()
@@ -81,20 +82,23 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
   const current = computed(() => steps.value[index.value] as WalkStep)
   const check = computed(() => checkOf(current.value))
   const unchecked = computed(() => steps.value.filter((step) => isToDo(step)))
-  const ofRow = computed(() => {
+  const ofThisRow = computed(() => {
     const inOrder = guide.value.steps.filter((step) => step.row === current.value.row).map(placeKey)
     const shown = new Map(steps.value.map((step) => [placeKey(step), step]))
     return inOrder.flatMap((key) => shown.get(key) ?? [])
   })
   function doubtsOf(step: WalkStep): Doubt[] {
-    const ofRows = guide.value.row_doubts[step.check]
-    const ofPlace = step.doubts ?? checkOf(step).doubts
+    const check = checkOf(step)
+    const ofRows = ofRow(guide.value.row_doubts, check, guide.value, step.row)
+    const ofPlace = step.doubts ?? check.doubts
     return ofRows ? [...ofPlace, ofRows] : ofPlace
   }
   /** What the same check reads at the other places. */
   const othersOf = (place: PlaceRef) =>
     steps.value
-      .filter((step) => step.check === place.check && placeKey(step) !== placeKey(place) && step.now?.value != null)
+      .filter(
+        (step) => checkOf(step) === checkOf(place) && placeKey(step) !== placeKey(place) && step.now?.value != null,
+      )
       .map((step) => step.now?.value as number)
   /** What may be called sound in one go, without what is looked at now and left undone. */
   const restOfRow = computed(() => unchecked.value.filter((step) => step.row === current.value.row))
@@ -132,9 +136,9 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
   }
 
   function moveStation(by: 1 | -1): void {
-    const stations = [...new Set(ofRow.value.map((step) => checkOf(step).station))]
+    const stations = [...new Set(ofThisRow.value.map((step) => checkOf(step).station))]
     const next: Station | undefined = stations[stations.indexOf(check.value.station) + by]
-    if (next) goToFirst(ofRow.value.filter((step) => checkOf(step).station === next))
+    if (next) goToFirst(ofThisRow.value.filter((step) => checkOf(step).station === next))
   }
 
   /**
@@ -187,7 +191,7 @@ export function useWalk(planterId: number, guide: Ref<WalkGuide>) {
     doubtsOf,
     othersOf,
     unchecked,
-    ofRow,
+    ofRow: ofThisRow,
     restOfRow,
     restOfStation,
     canUndo: computed(() => deeds.value.length > 0),

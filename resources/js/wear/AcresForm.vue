@@ -9,7 +9,7 @@ import { useUnits } from '@/composables/useUnits'
 import { SPEED_UNIT } from '@/measure/area'
 import LogFields from './LogFields.vue'
 import { productsOf, type Said } from './log'
-import { readRows } from './life'
+import { readRows } from '@/walk/rows'
 import { say } from '@/words'
 import { explainSeverity, type Ground, GROUNDS, groundsOf } from './ground'
 

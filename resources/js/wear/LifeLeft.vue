@@ -4,13 +4,14 @@ import { api, body } from '@/api/client'
 import { refreshRecord } from '@/api/queries'
 import { useForecast } from '@/wear/queries'
 import { useLedger } from '@/parts/queries'
-import type { Board, Check, CheckKey, PlaceForecast } from '@/api/types'
+import type { Board, CheckKey, PlaceForecast } from '@/api/types'
 import DropMenu from '@/components/DropMenu.vue'
 import MenuLine from '@/components/MenuLine.vue'
 import LoadProblem from '@/components/LoadProblem.vue'
 import WaitingList from '@/components/WaitingList.vue'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
+import { checksAt } from '@/walk/checks'
 import { say } from '@/words'
 import ChangeParts from '@/parts/ChangeParts.vue'
 import LifeMatrix from './LifeMatrix.vue'
@@ -32,7 +33,7 @@ const opened = ref<PlaceForecast>()
 const changing = ref<PlaceForecast[]>()
 const { send, refusal } = useSend()
 
-const checkOf = ({ check }: Pick<PlaceForecast, 'check'>) => board.checks.find(({ key }) => key === check) as Check
+const checkOf = computed(() => checksAt(board))
 const watchChance = computed(() => forecast.data.value?.watch_chance ?? 0.2)
 const odds = computed(() => willNotLast(forecast.data.value?.places ?? []))
 const plan = computed(() => forecast.data.value?.plan)
@@ -77,7 +78,7 @@ const setWatchChance = (percent: string) =>
     <life-matrix
       :planter="board.planter"
       :forecast="forecast.data.value"
-      :checks="board.checks"
+      :board="board"
       :selected-row="selectedRow"
       @open="opened = $event"
       @select="emit('select', $event)"

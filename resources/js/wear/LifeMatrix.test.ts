@@ -30,7 +30,10 @@ describe('the planter by life left', () => {
           grow_back: [],
           glance: [{ station: 'opener_blades' as const, places: [0, 1, 2, 3, 4, null] }],
         },
-        checks: [{ ...bladeCheck, figures: { ...bladeCheck.figures, life: bladeCheck.figures.new! } }],
+        board: {
+          checks: [{ ...bladeCheck, figures: { ...bladeCheck.figures, life: bladeCheck.figures.new! } }],
+          row_checks: [],
+        },
       },
       global: { stubs: { RouterLink: { template: '<a><slot /></a>' }, VIcon: true } },
     })

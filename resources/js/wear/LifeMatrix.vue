@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Check, Forecast, PlaceForecast, Planter, Station } from '@/api/types'
+import type { Board, Forecast, PlaceForecast, Planter, Station } from '@/api/types'
 import { placeKey } from '@/api/types'
 import GlanceTable from '@/components/GlanceTable.vue'
 import StationHead from '@/components/StationHead.vue'
 import { useUnfolded } from '@/composables/useUnfolded'
+import { checksAt, sidesOf } from '@/walk/checks'
 import { say, sayBriefly } from '@/words'
 import LifeCell from './LifeCell.vue'
 import { SIGNS } from './life'
 
 /** The lines of the board by how long what wears there will last; a station unfolds into its measures. */
-const { planter, forecast, checks, selectedRow } = defineProps<{
+const { planter, forecast, board, selectedRow } = defineProps<{
   planter: Pick<Planter, 'id' | 'sections'>
   forecast: Forecast
-  checks: Check[]
+  board: Pick<Board, 'checks' | 'row_checks'>
   selectedRow?: number
 }>()
 const emit = defineEmits<{ open: [place: PlaceForecast]; select: [row: number] }>()
@@ -22,7 +23,7 @@ type Line = { key: string; startsStation: boolean; station: Station; cells: (Pla
 
 const { unfolded, fold } = useUnfolded()
 const places = computed(() => new Map(forecast.places.map((place) => [placeKey(place), place])))
-const checkOf = (place: PlaceForecast) => checks.find(({ key }) => key === place.check) as Check
+const checkOf = computed(() => checksAt(board))
 
 const lines = computed(() =>
   forecast.glance
@@ -40,10 +41,10 @@ const lines = computed(() =>
 )
 
 function linesOf(station: Station, rows: number): Line[] {
-  return checks
+  return board.checks
     .filter((check) => check.station === station && 'life' in check.figures)
     .flatMap((check) =>
-      check.sides.map((side) => ({
+      sidesOf(check.key, board).map((side) => ({
         key: `${check.key} ${side}`,
         startsStation: false,
         station,

@@ -11,7 +11,7 @@ import { printLeft } from './life'
 /** Places by their odds of reaching the limit before the season ends, the worst first. */
 const { places, checkOf } = defineProps<{
   places: PlaceForecast[]
-  checkOf: (place: Pick<PlaceForecast, 'check'>) => Check
+  checkOf: (place: Pick<PlaceForecast, 'check' | 'row'>) => Check
 }>()
 const emit = defineEmits<{ open: [place: PlaceForecast] }>()
 const { quantity, units } = useUnits()

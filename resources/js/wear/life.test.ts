@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { forecastOf as place } from '@/testing'
-import { printLeft, readRows, willNotLast } from './life'
+import { readRows } from '@/walk/rows'
+import { printLeft, willNotLast } from './life'
 
 const none = { p10: 0, p50: 0, p90: 0 }
 

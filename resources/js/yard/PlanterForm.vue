@@ -13,6 +13,9 @@ import { say } from '@/words'
 import type { Start } from '@/unit/catalogue'
 import StartingPoints from '@/unit/StartingPoints.vue'
 import UnitFields from '@/unit/UnitFields.vue'
+import { shortRows } from '@/walk/rows'
+import { draftsOf, editOf, rowsOf } from './otherRows'
+import OtherRowsFields from './OtherRowsFields.vue'
 
 const { planter, sheets } = defineProps<{ planter?: Planter; sheets: SpecSheet[] }>()
 const router = useRouter()
@@ -30,6 +33,8 @@ const form = reactive({
   plantingDays: planter?.planting_days ?? null,
   equipment: planter?.equipment ?? sheets[0]?.typical_equipment,
 })
+const others = ref(planter && form.equipment ? draftsOf(planter, form.equipment, sheets) : [])
+const parked = ref(planter ? shortRows(planter.parked_rows) : '')
 /** Which of the starting points the form began with. */
 const start = ref<string>()
 function begin(of: Start, sheet: SpecSheet, equipment: Equipment): void {
@@ -63,6 +68,8 @@ const edit = computed<PlanterEdit>(() => ({
       }),
   spec_sheet_id: form.sheet as number,
   ...(form.equipment ? { equipment: form.equipment } : {}),
+  other_rows: editOf(others.value, form.rows ?? 0),
+  parked_rows: rowsOf(parked.value, form.rows ?? 0),
   planting_start: form.plantingStart || null,
   planned_acres: form.plannedAcres,
   planting_days: form.plantingDays,
@@ -73,9 +80,11 @@ const preview = computed(() => {
   if (!Number.isInteger(count) || count < 1 || count > 64) return null
   const sections = edit.value.sections ?? [count]
   const fits = sections.every(Number.isInteger) && sections.reduce((sum, rows) => sum + rows, 0) === count
+  const isUp = new Set(edit.value.parked_rows)
   const ribbon = Array.from({ length: count }, (_, index) => ({
     row: index + 1,
     verdict: 'unchecked' as const,
+    ...(isUp.has(index + 1) ? { parked: true } : {}),
     life_left: null,
     checked: 0,
   }))
@@ -153,9 +162,9 @@ const save = () =>
       v-model="form.plannedAcres"
       :label="units === 'in' ? 'Acres this season' : 'Hectares this season'"
       kind="area"
-      :low="1"
+      :low="0.01"
       :high="100_000"
-      :places="1"
+      :places="2"
       hint="Used for the odds that parts last. Empty: same as last season"
       persistent-hint
       :error-messages="about('planned_acres')"
@@ -187,6 +196,16 @@ const save = () =>
       :error-messages="about('spec_sheet_id')"
     />
     <unit-fields v-if="form.equipment" v-model="form.equipment" class="wide" :error="about('equipment')" />
+    <other-rows-fields
+      v-if="form.equipment"
+      v-model="others"
+      v-model:parked="parked"
+      class="wide"
+      :most="form.equipment"
+      :sheets="sheets"
+      :row-count="form.rows ?? 0"
+      :about="about"
+    />
     <div v-if="preview" class="wide preview">
       <h2>Seen from behind</h2>
       <planter-ribbon :ribbon="preview.ribbon" :sections="preview.sections" small />

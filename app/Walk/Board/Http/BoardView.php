@@ -22,12 +22,14 @@ final readonly class BoardView extends Schema
         /** Null where this season has no walk yet */
         public ?WalkView $walk,
         public int $season,
-        /** @var list<CheckView> */
+        /** @var list<CheckView> As most rows have them */
         public array $checks,
+        /** @var list<CheckView> As other rows have them */
+        public array $row_checks,
         /** @var list<RibbonRowView> */
         public array $ribbon,
         public RibbonRowView $whole_planter,
-        /** @var array<string, DoubtView> What the other rows make hard to believe, by check */
+        /** @var array<string, DoubtView> What the other rows make hard to believe: by check, or by check and row with a space between for those of row_checks */
         public array $row_doubts,
         /** @var list<BoardCellView> Every place, row by row */
         public array $cells,
@@ -47,6 +49,7 @@ final readonly class BoardView extends Schema
             walk: $board->walk === null ? null : WalkView::of($board->walk),
             season: $board->season,
             checks: CheckView::all($board),
+            row_checks: CheckView::ofRows($board),
             ribbon: array_map(RibbonRowView::of(...), $board->ribbon),
             whole_planter: RibbonRowView::of($board->wholePlanter),
             row_doubts: DoubtView::ofRows($board),

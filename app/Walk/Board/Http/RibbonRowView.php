@@ -20,11 +20,13 @@ final readonly class RibbonRowView extends Schema
         public int $checked,
         /** What a walk is expected to find; missing once somebody has looked, or where nothing is known */
         #[OmittedWhenNull] public ?Verdict $expected,
+        /** Up, and not planting: nothing is asked of it */
+        #[OmittedWhenNull] public ?bool $parked,
     ) {
     }
 
     public static function of(RibbonRow $row): self
     {
-        return new self($row->row, $row->verdict, $row->lifeLeft, $row->checked, $row->expected);
+        return new self($row->row, $row->verdict, $row->lifeLeft, $row->checked, $row->expected, $row->isParked ?: null);
     }
 }

@@ -6,6 +6,7 @@ namespace Ustrel\Core\Field\Settings;
 
 use Ustrel\Core\Spec\Downforce;
 use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnits;
 
 /** Whether another planter can take a setting as it is. Worded under `setting_fit.<value>`. */
 enum SettingFit: string
@@ -18,20 +19,24 @@ enum SettingFit: string
     /** Of this planter alone: what was measured on it, or what is in its box. */
     case ItsOwn = 'its_own';
 
-    /** @param  int  $rows  of the planter that is to take it */
-    public static function of(SettingValue $setting, Equipment $from, Equipment $to, int $rows): self
+    public static function of(SettingValue $setting, RowUnits $from, RowUnits $to): self
     {
         return match (true) {
             $setting->key === SettingKey::Circumference, $setting->key === SettingKey::Slip, $setting->key === SettingKey::SprocketBox, $setting->key === SettingKey::Marker => self::ItsOwn,
-            $setting->row > $rows => self::NoSuchRow,
-            ! self::isFitted($setting->key, $to) => self::NotFitted,
-            $setting->key === SettingKey::Downforce && $from->downforce !== $to->downforce => self::OtherDownforce,
+            $setting->row > $to->rows => self::NoSuchRow,
+            ! ($setting->row > 0 ? self::isOn($setting->key, $to->at($setting->row)) : self::isFitted($setting->key, $to)) => self::NotFitted,
+            $setting->key === SettingKey::Downforce && $from->at($setting->row)->downforce !== $to->at($setting->row)->downforce => self::OtherDownforce,
             default => self::Fits,
         };
     }
 
-    /** Whether a planter that carries this has what is set. */
-    public static function isFitted(SettingKey $key, Equipment $on): bool
+    /** Whether any row of a planter, or the planter as a whole, has what is set. */
+    public static function isFitted(SettingKey $key, RowUnits $on): bool
+    {
+        return array_filter($on->kinds(), static fn (array $kind): bool => self::isOn($key, $kind[0])) !== [];
+    }
+
+    private static function isOn(SettingKey $key, Equipment $on): bool
     {
         return match ($key) {
             SettingKey::Sprockets, SettingKey::SprocketBox => $on->drive->isByGround() && $on->drive->hasChains(),

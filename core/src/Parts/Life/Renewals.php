@@ -56,6 +56,7 @@ final class Renewals
     private static function concerned(Installed|ShimsMoved $event, Sheet $sheet): iterable
     {
         $at = $event instanceof Installed ? $event->fitting->place : null;
+        $sheet = $sheet->at($event instanceof Installed ? $event->fitting->place->row : $event->row);
         foreach ($at?->slot->checks() ?? [] as $key) {
             $check = $sheet->check($key);
             if ($check !== null && $at !== null) {

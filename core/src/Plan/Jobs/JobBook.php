@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Ustrel\Core\Plan\Jobs;
 
-use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnits;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Unit\Catalogue;
 use Ustrel\Core\Unit\Condition;
@@ -39,9 +39,9 @@ final class JobBook
     }
 
     /** The same for a planter that carries this: nothing comes off that is not there. */
-    public function on(Equipment $equipment): self
+    public function on(RowUnits $units): self
     {
-        $steps = array_filter($this->steps, static fn (AccessStep $step): bool => $step->with->holds($equipment));
+        $steps = array_filter($this->steps, static fn (AccessStep $step): bool => $units->some($step->with));
         $names = array_column($steps, 'name');
 
         return new self(

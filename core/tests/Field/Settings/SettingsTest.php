@@ -9,6 +9,7 @@ use Ustrel\Core\Field\Settings\SettingsLog;
 use Ustrel\Core\Field\Settings\SettingValue;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\RowUnits;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
@@ -72,7 +73,7 @@ it('takes the newer of two grounds that are as near', function (): void {
 
 it('says what another planter cannot take', function (SettingKey $key, int $row, Equipment $to, SettingFit $fit): void {
     $from = Equipment::of(['meter' => 'vacuum', 'drive' => 'ground', 'downforce' => 'hydraulic', 'fertilizer' => true], RowUnitType::Vacuum);
-    expect(SettingFit::of(set(1, $key, '1', row: $row), $from, $to, 8))->toBe($fit);
+    expect(SettingFit::of(set(1, $key, '1', row: $row), new RowUnits(8, $from), new RowUnits(8, $to)))->toBe($fit);
 })->with([
     [SettingKey::Closing, 8, Equipment::of(['meter' => 'finger'], RowUnitType::Vacuum), SettingFit::Fits], [SettingKey::Closing, 9, Equipment::of(['meter' => 'finger'], RowUnitType::Vacuum), SettingFit::NoSuchRow],
     [SettingKey::Air, 0, Equipment::of(['meter' => 'finger'], RowUnitType::Vacuum), SettingFit::NotFitted], [SettingKey::Air, 0, Equipment::of(['meter' => 'positive_air'], RowUnitType::Vacuum), SettingFit::Fits],

@@ -4,7 +4,7 @@ import { api, body } from '@/api/client'
 import type { SharedRows } from '@/api/types'
 import RefusalList from '@/components/RefusalList.vue'
 import { useSend } from '@/composables/useSend'
-import { readRows } from '@/wear/life'
+import { readRows, shortRows } from '@/walk/rows'
 import { say, wordsOf } from '@/words'
 import { sharedAgain, sharedSaved } from './queries'
 
@@ -16,7 +16,7 @@ const { planterId, shared, proposed, rowCount } = defineProps<{
   rowCount: number
 }>()
 const { send, refusal, busy } = useSend()
-const told = (of: SharedRows[]) => of.map(({ kind, name, rows }) => ({ kind, name, rows: sayShort(rows) }))
+const told = (of: SharedRows[]) => of.map(({ kind, name, rows }) => ({ kind, name, rows: shortRows(rows) }))
 const lines = ref(told(shared.length > 0 ? shared : proposed))
 const done = ref('')
 watch(
@@ -29,16 +29,6 @@ const kinds = wordsOf('group_kind').map((value) => ({
 }))
 const rows = computed(() => lines.value.map((line) => readRows(line.rows, rowCount)))
 
-/** 1, 2, 3, 4, 7 as 1-4, 7. */
-function sayShort(of: number[]): string {
-  const runs: [number, number][] = []
-  for (const row of of) {
-    const last = runs[runs.length - 1]
-    if (last && last[1] === row - 1) last[1] = row
-    else runs.push([row, row])
-  }
-  return runs.map(([from, to]) => (from === to ? `${from}` : `${from}-${to}`)).join(', ')
-}
 async function save(): Promise<void> {
   done.value = ''
   const groups = lines.value.map(({ kind, name }, at) => ({ kind, name, rows: rows.value[at] ?? [] }))

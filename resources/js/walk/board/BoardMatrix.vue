@@ -9,6 +9,7 @@ import VerdictGlyph from '@/components/VerdictGlyph.vue'
 import { useUnits } from '@/composables/useUnits'
 import { useUnfolded } from '@/composables/useUnfolded'
 import { say, sayBriefly, sayCheck } from '@/words'
+import { checksAt, sidesOf } from '../checks'
 import BoardCell from './BoardCell.vue'
 import { type BoardFilter, passes } from './filter'
 
@@ -27,10 +28,9 @@ type Line = {
 }
 
 const { unfolded, fold } = useUnfolded()
-const checks = computed(() => new Map(board.checks.map((check) => [check.key, check])))
 const places = computed(() => new Map(board.cells.map((cell) => [placeKey(cell), cell])))
 const rows = computed(() => board.ribbon.map(({ row }) => row))
-const checkOf = (cell: Cell) => checks.value.get(cell.check) as Check
+const checkOf = computed(() => checksAt(board))
 
 const lines = computed(() =>
   board.glance
@@ -51,7 +51,7 @@ function linesOf(station: Station): Line[] {
   return board.checks
     .filter((check) => check.station === station)
     .flatMap((check) =>
-      check.sides.map((side, nth) => ({
+      sidesOf(check.key, board).map((side, nth) => ({
         key: `${check.key} ${side}`,
         startsStation: false,
         station,

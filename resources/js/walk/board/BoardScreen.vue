@@ -12,6 +12,7 @@ import { monthAndYear } from '@/dates'
 import { useSession } from '@/session'
 import LifeLeft from '@/wear/LifeLeft.vue'
 import { say } from '@/words'
+import { checksAt } from '../checks'
 import WholePlanter from '../whole-planter/WholePlanter.vue'
 import BoardMatrix from './BoardMatrix.vue'
 import CellHistory from './CellHistory.vue'
@@ -37,7 +38,7 @@ const opened = ref<Cell>()
 const strip = ref<Check>()
 const foot = useTemplateRef<HTMLElement>('foot')
 const isWholePlanter = computed(() => open === 'whole-planter')
-const checkOf = (cell: Cell) => board.value?.checks.find((check) => check.key === cell.check) as Check
+const checkOf = computed(() => checksAt(board.value ?? { checks: [], row_checks: [] }))
 
 const nameOf = (walk: Walk) => `${say(`walk_kind.${walk.kind}`)}, ${monthAndYear(walk.started_at)}`
 const title = computed(() => {

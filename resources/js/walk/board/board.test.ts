@@ -28,6 +28,7 @@ function board(): Board {
     walk,
     season: 2026,
     checks,
+    row_checks: [],
     ribbon: [
       { row: 1, verdict: 'change', life_left: 0, checked: 3 },
       { row: 2, verdict: 'unchecked', life_left: null, checked: 0 },

@@ -13,12 +13,12 @@ export function passes(cell: Cell, filter: BoardFilter): boolean {
 /** How many rows are through, and how many readings of each trouble there are. */
 export function countBoard(board: Board) {
   const walked = new Set<string>(board.walk?.checks ?? board.checks.map((check) => check.key))
-  const perRow = board.checks
-    .filter((check) => !check.whole_planter && walked.has(check.key))
-    .reduce((sum, check) => sum + check.sides.length, 0)
+  const places = new Map<number, number>()
+  for (const { row, check } of board.cells) if (walked.has(check)) places.set(row, (places.get(row) ?? 0) + 1)
+  places.delete(0)
   const count = (verdict: string) => board.cells.filter((cell) => cell.now?.verdict === verdict).length
   return {
-    rowsDone: perRow === 0 ? 0 : board.ribbon.filter((row) => row.checked >= perRow).length,
+    rowsDone: places.size === 0 ? 0 : board.ribbon.filter(({ row, checked }) => checked >= (places.get(row) ?? 0)).length,
     watch: count('watch'),
     change: count('change'),
     failed: count('failed'),

@@ -22,6 +22,7 @@ import MovePart from '@/parts/MovePart.vue'
 import WearDialog from '@/wear/WearDialog.vue'
 import ContactCard from '@/opener/ContactCard.vue'
 import FittedParts from '@/parts/FittedParts.vue'
+import { unitAt } from '@/unit/unitAt'
 import RowTimeline from './RowTimeline.vue'
 
 // Loaded when opened.
@@ -45,6 +46,7 @@ const station = ref<Station>()
 const opened = ref<Cell>()
 const isTour = ref(false)
 
+const unit = computed(() => board.value && unitAt(board.value.planter, row))
 const stations = computed(() => stationsOf(row).map((group) => ({ ...group, verdict: worstOf(group.cells) })))
 const contact = computed(() => contacts.data.value?.rows.find((one) => one.row === row))
 const contactCell = computed(() =>
@@ -74,7 +76,7 @@ const shown = computed(() =>
           <h1>{{ sayRow(row) }} of {{ board.planter.name }}</h1>
           <row-unit-drawing
             v-if="row > 0"
-            :unit="board.planter"
+            :unit="unit"
             :lit="station"
             :verdicts="verdicts"
             @choose="station = station === $event ? undefined : $event"
@@ -83,7 +85,7 @@ const shown = computed(() =>
             <span class="quiet">Tap a part to see only that station.</span>
             <v-btn variant="outlined" @click="isTour = true">How it works</v-btn>
           </div>
-          <unit-tour v-if="isTour" v-model="isTour" :unit="board.planter" :from="station" />
+          <unit-tour v-if="isTour && unit" v-model="isTour" :unit="unit" :from="station" />
         </section>
         <template v-if="record.data.value && row > 0">
           <contact-card
@@ -145,7 +147,7 @@ const shown = computed(() =>
             </ul>
           </details>
         </section>
-        <row-timeline v-if="record.data.value" :record="record.data.value" :check-of="checkOf" />
+        <row-timeline v-if="record.data.value" :record="record.data.value" :check-of="({ check }) => checkOf({ row, check })" />
       </div>
     </div>
     <wear-dialog

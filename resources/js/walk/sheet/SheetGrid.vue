@@ -149,7 +149,9 @@ onMounted(() => {
               :key="row"
               :class="{ bad: faulty.has(keyOf(line, row)), doubtful: surprising.has(keyOf(line, row)) }"
             >
+              <span v-if="!steps.has(keyOf(line, row))" class="quiet" aria-label="Not on this row">—</span>
               <input
+                v-else
                 v-model="typed[keyOf(line, row)]"
                 :data-place="keyOf(line, row)"
                 type="text"
@@ -161,7 +163,7 @@ onMounted(() => {
                 @paste="paste($event, at, row)"
               />
               <verdict-glyph
-                v-if="sheet.verdictOf(keyOf(line, row))"
+                v-if="steps.has(keyOf(line, row)) && sheet.verdictOf(keyOf(line, row))"
                 class="sign"
                 :verdict="sheet.verdictOf(keyOf(line, row)) ?? 'unchecked'"
                 :size="12"

@@ -6,6 +6,7 @@ import { bandsAt, judgeByBands, judgeState, wordDoubts } from '@/measure/bands'
 import { readFigure } from '@/measure/quantity'
 import { useOutbox } from '@/offline/outbox'
 import { useSession } from '@/session'
+import { ofRow, sidesOf } from '@/walk/checks'
 import { otherSideOf, reading, useSteps } from '@/walk/useWalk'
 import { sayCheck, sayRow } from '@/words'
 import { readCell, type SheetCell, turned } from './sheetCells'
@@ -35,7 +36,7 @@ export function useSheet(planterId: number, guide: Ref<WalkGuide>) {
     return guide.value.checks
       .filter((check) => walked.has(check.key) && (withConditions.value || check.unit !== null))
       .flatMap((check) =>
-        check.sides.map((side) => ({
+        sidesOf(check.key, guide.value).map((side) => ({
           key: `${check.key} ${side}`,
           check,
           side,
@@ -51,9 +52,10 @@ export function useSheet(planterId: number, guide: Ref<WalkGuide>) {
       new Map<string, SheetCell>(
         Object.entries(typed.value).flatMap(([key, text]): [string, SheetCell][] => {
           const step = steps.value.get(key)
-          return step
-            ? [[key, readCell(text, checkOf(step), step, guide.value.row_doubts[step.check], session.units)]]
-            : []
+          if (!step) return []
+          const check = checkOf(step)
+          const doubt = ofRow(guide.value.row_doubts, check, guide.value, step.row)
+          return [[key, readCell(text, check, step, doubt, session.units)]]
         }),
       ),
   )
@@ -120,7 +122,7 @@ export function useSheet(planterId: number, guide: Ref<WalkGuide>) {
       const from = Math.max(0, to.rows.indexOf(row))
       for (const [along, text] of cells.entries()) {
         const at = to.rows[from + along]
-        if (at !== undefined) filled[keyOf(to, at)] = text
+        if (at !== undefined && steps.value.has(keyOf(to, at))) filled[keyOf(to, at)] = text
       }
     }
     typed.value = { ...typed.value, ...filled }

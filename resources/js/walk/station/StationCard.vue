@@ -16,7 +16,7 @@ import type { Stop } from './useStops'
  */
 const { stop, checkOf, held, next } = defineProps<{
   stop: Stop
-  checkOf: (place: Pick<PlaceRef, 'check'>) => Check
+  checkOf: (place: Pick<PlaceRef, 'check' | 'row'>) => Check
   bandsOf: (step: WalkStep) => Band[]
   doubtsOf: (step: WalkStep) => Doubt[]
   othersOf: (place: PlaceRef) => number[]
