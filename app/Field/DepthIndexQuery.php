@@ -29,23 +29,25 @@ final readonly class DepthIndexQuery
     public function of(Walk $walk): DepthStops
     {
         $board = $this->boards->ofWalk($walk, $walk->planter);
-        $allowed = $board->sheet->check(CheckKey::DepthStopNotch)?->figures['tolerance']->quantity;
+        $check = $board->sheet->check(CheckKey::DepthStopNotch);
+        $allowed = $check?->figures['tolerance']->quantity;
+        $rows = $check->rows ?? range(1, $board->rowCount);
         $tolerance = $allowed === null ? self::TOLERANCE : Unit::Notch->valueOf($allowed);
         $read = static fn (string $at): ?Quantity => self::read($board, $at);
-        $lifts = DepthAims::notches($board->rowCount, CheckKey::DepthStopNotch, $read);
+        $lifts = DepthAims::notches($rows, CheckKey::DepthStopNotch, $read);
         $notch = Unit::Millimetre->valueOf($board->sheet->notch->quantity);
         $diameters = self::diameters($board);
 
         return new DepthStops(
-            DepthIndex::isTold(count($lifts), $board->rowCount) ? DepthIndex::of($lifts, $tolerance, $walk->depth_school) : null,
+            DepthIndex::isTold(count($lifts), count($rows)) ? DepthIndex::of($lifts, $tolerance, $walk->depth_school) : null,
             $walk->depth_school,
             $tolerance,
             $notch,
-            DepthAims::notches($board->rowCount, CheckKey::DepthSetNotch, $read),
-            array_map(Unit::Notch->valueOf(...), DepthAims::of($board->rowCount, $walk->depth_school, $read)),
+            DepthAims::notches($rows, CheckKey::DepthSetNotch, $read),
+            array_map(Unit::Notch->valueOf(...), DepthAims::of($rows, $walk->depth_school, $read)),
             // What the wheels lift at has the blades in it already.
             $lifts !== [] || $diameters === [] ? [] : array_filter(BladeDepth::moves($diameters, $notch)),
-            $lifts === [] ? [] : array_values(array_diff(range(1, $board->rowCount), array_keys($lifts))),
+            $lifts === [] ? [] : array_values(array_diff($rows, array_keys($lifts))),
         );
     }
 

@@ -25,24 +25,26 @@ final class DepthAims
     }
 
     /**
+     * @param  list<int>  $rows  of one kind: a notch of another row unit is another depth
      * @param  callable(string): (Quantity|null)  $read  what is read at a place, by its key
      * @return array<int, Quantity> by row; none while too few are set
      */
-    public static function of(int $rows, DepthStrategy $school, callable $read): array
+    public static function of(array $rows, DepthStrategy $school, callable $read): array
     {
         [$lifts, $set] = array_map(static fn (CheckKey $check): array => self::notches($rows, $check, $read), self::CHECKS);
 
-        return array_map(Unit::Notch->quantityOf(...), SetNotches::aims(range(1, $rows), $set, $lifts, $school));
+        return array_map(Unit::Notch->quantityOf(...), SetNotches::aims($rows, $set, $lifts, $school));
     }
 
     /**
+     * @param  list<int>  $rows
      * @param  callable(string): (Quantity|null)  $read
      * @return array<int, float> notches by row that was read
      */
-    public static function notches(int $rows, CheckKey $check, callable $read): array
+    public static function notches(array $rows, CheckKey $check, callable $read): array
     {
         $notches = [];
-        for ($row = 1; $row <= $rows; $row++) {
+        foreach ($rows as $row) {
             $notch = $read((new Place($row, $check, Side::Centre))->key());
             if ($notch !== null) {
                 $notches[$row] = Unit::Notch->valueOf($notch);

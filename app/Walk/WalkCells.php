@@ -70,14 +70,16 @@ final class WalkCells
     {
         $figures = self::figures($sheet, $all);
         $alike = static fn (Place $place): array => $figures[$place->check->value][self::variant($sheet, $place)] ?? [];
-        $aims = null;
+        $aims = [];
         $states = [];
         foreach ($readings as $key => $reading) {
             $place = $reading->place;
+            $aim = null;
             if (DepthAims::count($place->check, $walk->depth_school)) {
-                $aims ??= DepthAims::of($walk->row_count, $walk->depth_school, static fn (string $at): ?Quantity => ($all[$at] ?? null)?->quantity());
+                $aims[self::variant($sheet, $place)] ??= DepthAims::of($sheet->checkAt($place)->rows ?? range(1, $walk->row_count), $walk->depth_school, static fn (string $at): ?Quantity => ($all[$at] ?? null)?->quantity());
+                $aim = $aims[self::variant($sheet, $place)][$place->row] ?? null;
             }
-            $background = Background::ofRows($outlooks[$key] ?? null, $alike($place), self::otherSide($sheet, $place, $all), DepthAims::count($place->check, $walk->depth_school) ? $aims[$place->row] ?? null : null);
+            $background = Background::ofRows($outlooks[$key] ?? null, $alike($place), self::otherSide($sheet, $place, $all), $aim);
             $states[$key] = self::state($sheet, $reading, $background);
         }
 

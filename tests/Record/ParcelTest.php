@@ -37,7 +37,7 @@ function fullShop(Tests\FeatureTestCase $test, User $owner): Planter
     $sheet = app(CopySpecSheet::class)($test->typicalSheet(), $owner);
     $test->actingAs($owner)->postJson("/api/spec-sheets/{$sheet->id}/own-checks", ['name' => 'Dew on the glass', 'kind' => 'yes_no', 'station' => 'meter', 'sides' => 'one'])->assertCreated();
     $type = PartType::factory()->create(['workshop_id' => $owner->workshop_id, 'name' => '=HYPERLINK("x")', 'price' => '38.50']);
-    $planter = $test->planter(['workshop_id' => $owner->workshop_id, 'spec_sheet_id' => $sheet->id, 'row_count' => 4, 'planting_start' => '2026-04-20']);
+    $planter = $test->planter(['workshop_id' => $owner->workshop_id, 'spec_sheet_id' => $sheet->id, 'row_count' => 4, 'planting_start' => '2026-04-20', 'other_rows' => [['rows' => [4], 'spec_sheet_id' => $sheet->id, 'equipment' => ['closing_wheels' => 'cast']]]]);
     $test->record($planter, $test->fitting(1, '2025-03-01', ['part_type_id' => $type->id, 'cost' => 38.5]), $test->fitting(2, '2025-03-01'))->assertCreated();
     $lot = $test->postJson('/api/seed/lots', ['name' => 'P7', 'crop' => 'Popcorn', 'size' => 7.9, 'seeds_per_unit' => 80_000])->assertCreated()->json('id');
     $test->postJson('/api/seed/moves', ['moves' => [['id' => (string) Str::uuid7(), 'seed_lot_id' => $lot, 'kind' => 'received', 'units' => 100, 'happened_at' => '2025-04-01T09:00:00Z']]])->assertCreated();

@@ -10,6 +10,7 @@ use App\Walk\Board\Http\ReasonView;
 use App\Walk\DepthAims;
 use Ustrel\Core\Measure\Quantity;
 use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judging\Background;
 use Ustrel\Core\Spec\Judging\Band;
 use Ustrel\Core\Spec\Judging\Bands;
@@ -52,10 +53,10 @@ final readonly class BandView extends Schema
     private static function aimBands(Board $board): array
     {
         $school = $board->walk === null ? $board->planter->workshop->depth_school : $board->walk->depth_school;
-        $checks = array_filter(array_map($board->sheet->check(...), DepthAims::CHECKS), static fn (?Check $check): bool => $check !== null && DepthAims::count($check->key, $school));
-        $aims = $checks === [] ? [] : DepthAims::of($board->rowCount, $school, static fn (string $at): ?Quantity => ($board->current[$at] ?? null)?->quantity());
+        $asked = array_filter(DepthAims::CHECKS, static fn (CheckKey $key): bool => $board->sheet->check($key) !== null && DepthAims::count($key, $school));
         $bands = [];
-        foreach ($checks as $check) {
+        foreach (array_merge(...array_map(static fn (CheckKey $key): array => $board->sheet->variantsOf($key->value), array_values($asked))) as $check) {
+            $aims = DepthAims::of($check->rows ?? range(1, $board->rowCount), $school, static fn (string $at): ?Quantity => ($board->current[$at] ?? null)?->quantity());
             foreach ($aims as $row => $aim) {
                 $bands["{$check->key->value} {$row}"] = self::of($check, Background::ofRows(null, $board->figuresOf($check), aim: $aim));
             }

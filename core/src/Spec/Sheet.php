@@ -93,13 +93,14 @@ final readonly class Sheet
         $sheets = array_fill_keys($units->parked, new self($most->type, [], $most->notch, $most->threads));
         $found = [];
         foreach ($units->kinds() as $at => [$equipment, $rows]) {
-            $sheet = $at === 0 ? $most : ($units->sheetAt($rows[0]) ?? $this)->for($equipment);
+            $goesBy = $units->sheetAt($rows[0]) ?? $this;
+            $sheet = $at === 0 ? $most : $goesBy->for($equipment);
             $running = array_values(array_diff($rows, $units->parked));
             $sheets += array_fill_keys($running, $sheet);
             $checks += $sheet->ofPlanter();
             if ($running !== []) {
                 foreach ($sheet->ofRows() as $key => $check) {
-                    $found[$key] = self::joined($found[$key] ?? [], $check, $running);
+                    $found[$key] = self::joined($found[$key] ?? [], $check, $running, $goesBy);
                 }
             }
         }
@@ -121,25 +122,25 @@ final readonly class Sheet
     }
 
     /**
-     * @param  list<array{Check, non-empty-list<int>}>  $known  how a check is made, with the rows that have it so
+     * @param  list<array{Check, non-empty-list<int>, Sheet}>  $known  how a check is made, with the rows that have it so and the sheet that they go by
      * @param  non-empty-list<int>  $rows
-     * @return non-empty-list<array{Check, non-empty-list<int>}> with what more rows have
+     * @return non-empty-list<array{Check, non-empty-list<int>, Sheet}> with what more rows have; rows of another row unit are not held against these
      */
-    private static function joined(array $known, Check $check, array $rows): array
+    private static function joined(array $known, Check $check, array $rows, self $goesBy): array
     {
-        foreach ($known as $at => [$alike, $those]) {
-            if ($alike == $check) {
-                $known[$at] = [$alike, [...$those, ...$rows]];
+        foreach ($known as $at => [$alike, $those, $sheet]) {
+            if ($alike == $check && ($sheet === $goesBy || ! $check->comparesRows())) {
+                $known[$at] = [$alike, [...$those, ...$rows], $sheet];
 
                 return $known;
             }
         }
 
-        return [...$known, [$check, $rows]];
+        return [...$known, [$check, $rows, $goesBy]];
     }
 
     /**
-     * @param  non-empty-list<array{Check, non-empty-list<int>}>  $of
+     * @param  non-empty-list<array{Check, non-empty-list<int>, Sheet}>  $of
      * @param  int  $rows  of the planter
      * @return non-empty-list<Check> what most rows have first, each with its rows where these are not all
      */

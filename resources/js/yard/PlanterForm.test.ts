@@ -76,6 +76,8 @@ describe('the planter form', () => {
         sections: [2, 4],
         spec_sheet_id: 7,
         equipment: sheet.typical_equipment,
+        other_rows: [],
+        parked_rows: [],
         planned_acres: null,
         planting_days: null,
         planting_start: null,

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+use Ustrel\Core\Field\Settings\SettingFit;
+use Ustrel\Core\Field\Settings\SettingGround;
+use Ustrel\Core\Field\Settings\SettingKey;
+use Ustrel\Core\Field\Settings\SettingValue;
+use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Plan\Jobs\JobBook;
+use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\Equipment;
+use Ustrel\Core\Spec\Judging\Answer;
+use Ustrel\Core\Spec\Judging\Background;
+use Ustrel\Core\Spec\OtherRows;
+use Ustrel\Core\Spec\RowUnits;
+use Ustrel\Core\Spec\RowUnitType;
+use Ustrel\Core\Spec\Sheet;
+use Ustrel\Core\Spec\SpecSheetReader;
+use Ustrel\Core\Walk\Glance;
+use Ustrel\Core\Walk\Place;
+use Ustrel\Core\Walk\Route;
+use Ustrel\Core\Walk\WalkOrder;
+use Ustrel\Core\Wear\History;
+use Ustrel\Core\Wear\PlanterWear;
+use Ustrel\Core\Work\Lubrication;
+
+/** @param  array<string, mixed>  $given */
+function mostRows(array $given = [], RowUnitType $type = RowUnitType::Vacuum): Equipment
+{
+    return Equipment::of($given, $type);
+}
+
+/** @param  list<array{list<int>, array<string, string|bool|int|null>, 2?: Sheet}>  $others  rows, what they carry instead, their sheet */
+function units(int $rows, array $others, array $parked = [], array $most = []): RowUnits
+{
+    $equipment = mostRows($most);
+
+    return new RowUnits($rows, $equipment, array_map(static fn (array $other): OtherRows => new OtherRows($other[0], $equipment->with($other[1]), $other[2] ?? null), $others), $parked);
+}
+
+function across(RowUnits $units): Sheet
+{
+    return SpecSheetReader::read(typicalSheet())->across($units);
+}
+
+/** @return list<string> */
+function placesOf(Sheet $sheet, int $row): array
+{
+    $places = [];
+    foreach ($sheet->at($row)->ofRows() as $check) {
+        foreach ($check->sides as $side) {
+            $places[] = (new Place($row, $check->key, $side))->key();
+        }
+    }
+
+    return $places;
+}
+
+it('judges each row as its own closing wheels want it', function (string $check, string $typed, int $row, string $verdict): void {
+    // Rubber wheels 1 1/2 in apart, spiked poly 1 1/4, each within 1/8; off center by 1/4 in and by 1/8.
+    $sheet = across(units(8, [[[7, 8], ['closing_wheels' => 'spiked_poly']]]));
+    $of = $sheet->at($row)->checks[$check];
+    expect($of->judge(Answer::figure($of->unit->read($typed, UnitSystem::Inch)), Background::of())->verdict->value)->toBe($verdict);
+})->with([
+    ['closing_gap', '1 1/2', 1, 'sound'], ['closing_gap', '1 1/4', 1, 'change'], ['closing_gap', '1 1/4', 7, 'sound'], ['closing_gap', '1 1/2', 8, 'change'],
+    ['closing_centring', '3/16', 6, 'sound'], ['closing_centring', '3/16', 7, 'change'],
+]);
+
+it('asks a row for what it has, and no row for what it has not', function (): void {
+    $sheet = across(units(8, [[[3], ['closing_wheels' => 'chain']], [[5, 6], ['coulter' => true]]]));
+    expect($sheet->at(3)->check(CheckKey::ClosingGap))->toBeNull()
+        ->and($sheet->at(3)->check(CheckKey::ClosingChain))->not->toBeNull()
+        ->and($sheet->at(2)->check(CheckKey::ClosingChain))->toBeNull()
+        ->and($sheet->check(CheckKey::ClosingChain)->rows)->toBe([3])
+        ->and($sheet->check(CheckKey::CoulterBearing)->rows)->toBe([5, 6])
+        ->and($sheet->check(CheckKey::ClosingGap)->rows)->toBe([1, 2, 4, 5, 6, 7, 8])
+        ->and($sheet->check(CheckKey::OpenerBearing)->rows)->toBeNull()
+        // What is checked on the planter as a whole stays with it.
+        ->and($sheet->at(0)->check(CheckKey::FrameLocks))->not->toBeNull();
+});
+
+it('is on each row what a whole planter of that row would be', function (int $seed): void {
+    mt_srand($seed);
+    $kinds = ['closing_wheels' => ['cast', 'spiked_steel', 'chain', 'none'], 'firmer' => [true, false], 'coulter' => [true, false], 'row_cleaner' => [true, false], 'downforce' => ['none', 'air', 'hydraulic'], 'meter' => ['finger', 'positive_air'], 'fertilizer' => [true, false], 'press_wheel' => ['tamps'], 'covering_discs' => [true]];
+    $rows = mt_rand(2, 24);
+    $left = range(1, $rows);
+    shuffle($left);
+    $others = [];
+    for ($group = 0; $group < 3 && count($left) > 1; $group++) {
+        $of = array_splice($left, 0, mt_rand(1, min(4, count($left) - 1)));
+        $with = array_map(static fn (array $some): mixed => $some[array_rand($some)], array_intersect_key($kinds, array_flip((array) array_rand($kinds, mt_rand(1, 3)))));
+        $others[] = [$of, $with, ...(mt_rand(0, 2) === 0 ? [SpecSheetReader::read(typicalSheet(RowUnitType::Finger))] : [])];
+    }
+    $parked = mt_rand(0, 1) === 1 ? [array_pop($left)] : [];
+    $units = units($rows, $others, $parked);
+    $sheet = across($units);
+    $sum = 0;
+    for ($row = 1; $row <= $rows; $row++) {
+        $alone = ($units->sheetAt($row) ?? SpecSheetReader::read(typicalSheet()))->for($units->at($row))->ofRows();
+        $alone = $units->isParked($row) ? [] : $alone;
+        $figures = static fn (array $checks): array => array_map(static fn (Check $check): array => [$check->sides, $check->figures, $check->rule], $checks);
+        expect($figures($sheet->at($row)->ofRows()))->toEqual($figures($alone));
+        foreach ($sheet->at($row)->ofRows() as $check) {
+            expect($check->isOn([$row]))->toBeTrue();
+        }
+        $sum += array_sum(array_map(static fn (Check $check): int => count($check->sides), $alone));
+    }
+    // However a planter is gone through, each place is come to once, and no other.
+    $all = array_merge(...array_map(static fn (int $row): array => placesOf($sheet, $row), range(1, $rows)));
+    sort($all);
+    foreach (WalkOrder::cases() as $order) {
+        $gone = array_map(static fn (Place $place): string => $place->key(), array_values(array_filter(Route::through($sheet, $rows, $order)->places, static fn (Place $place): bool => $place->row > 0)));
+        sort($gone);
+        expect($gone)->toBe($all)->and($gone)->toHaveCount($sum);
+    }
+})->with(range(1, 40));
+
+it('goes by the figures of another sheet on the rows that have one', function (): void {
+    $written = typicalSheet(RowUnitType::Finger);
+    $written['checks']['opener_blade_diameter']['figures']['limit']['value'] = '14 in';
+    $sheet = across(units(6, [[[5, 6], ['meter' => 'finger'], SpecSheetReader::read($written)]]));
+    $judged = static fn (int $row): string => $sheet->at($row)->checks['opener_blade_diameter']->judge(Answer::figure($sheet->checks['opener_blade_diameter']->unit->read('14 1/4', UnitSystem::Inch)), Background::of())->verdict->value;
+    expect([$judged(1), $judged(5)])->toBe(['change', 'sound']);
+
+    // Each wears toward its own limit: 14 1/2 in of 15 in on four rows, 14 in on two.
+    $wearing = array_values(array_filter(PlanterWear::checks($sheet), static fn (Check $check): bool => $check->key === CheckKey::OpenerBladeDiameter));
+    expect(array_column($wearing, 'rows'))->toBe([[1, 2, 3, 4], [5, 6]])
+        ->and(array_map(static fn (Check $check): float => round($check->wear()->limit, 1), $wearing))->toBe([368.3, 355.6])
+        ->and(PlanterWear::keys($wearing))->toBe(['opener_blade_diameter']);
+    $history = History::of(6, [], [], []);
+    expect(array_keys($history->traces($wearing[1])))->toBe(['5:opener_blade_diameter:left', '5:opener_blade_diameter:right', '6:opener_blade_diameter:left', '6:opener_blade_diameter:right']);
+});
+
+it('asks nothing of parked rows', function (): void {
+    $units = units(7, [], [2, 4, 6]);
+    $sheet = across($units);
+    expect($units->running())->toBe([1, 3, 5, 7])
+        ->and($sheet->placesOfRow(2))->toBe(0)->and($sheet->placesOfRow(1))->toBe($sheet->placesOfRow(7))->and($sheet->placesOfRow(1))->toBeGreaterThan(40)
+        ->and($sheet->check(CheckKey::OpenerBladeDiameter)->rows)->toBe([1, 3, 5, 7]);
+    foreach (Glance::ofVerdicts($sheet, $sheet, Route::through($sheet, 7, WalkOrder::RowByRow)->places, 7, []) as $line) {
+        expect([$line[1], $line[3], $line[5]])->toBe([null, null, null])->and($line[0])->not->toBeNull();
+    }
+});
+
+it('greases, takes off and sets only where there is something', function (): void {
+    $units = units(16, [[[1, 2, 3, 4], ['row_cleaner' => true]], [[5, 6], ['closing_wheels' => 'chain']]], [16], ['row_cleaner' => false, 'downforce' => 'spring']);
+    $minutes = array_column(array_map(static fn (Lubrication $of): array => [$of->point, $of->minutes], Lubrication::read(Lubrication::points(), $units)), 1, 0);
+    // A minute a row on the rows that plant and have it: 4 with row cleaners, 13 with closing arms, 15 with gauge wheels; 3 for the hitch.
+    expect($minutes['row_cleaner_hubs'])->toBe(4)->and($minutes['closing_arms'])->toBe(13)->and($minutes['gauge_wheel_arms'])->toBe(15)->and($minutes['hitch'])->toBe(3);
+    $fits = static fn (SettingKey $key, int $row): SettingFit => SettingFit::of(new SettingValue('a', $key, $row, '1', new SettingGround, Moment::ofMilliseconds(1)), $units, $units);
+    expect([$fits(SettingKey::Cleaner, 1), $fits(SettingKey::Cleaner, 7), $fits(SettingKey::Cleaner, 0)])->toBe([SettingFit::Fits, SettingFit::NotFitted, SettingFit::Fits])
+        ->and(JobBook::typical()->on($units)->minutesOnRows([]))->toBe(0.0);
+});

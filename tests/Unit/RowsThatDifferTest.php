@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Planter;
+use App\Models\Walk\Walk;
+use App\Spec\CopySpecSheet;
+use Illuminate\Support\Facades\Process;
+
+/** @return array<string, mixed> */
+function eightRows(array $more = []): array
+{
+    return $more + [
+        'farm' => 'Ardle', 'name' => 'Eight', 'row_count' => 8, 'spacing' => '30 in', 'equipment' => ['closing_wheels' => 'rubber', 'meter' => 'vacuum'],
+        'other_rows' => [['rows' => [7, 8], 'equipment' => ['closing_wheels' => 'spiked_poly']], ['rows' => [3], 'equipment' => ['closing_wheels' => 'chain']]],
+    ];
+}
+
+beforeEach(function (): void {
+    $this->make = fn (array $more = []) => $this->actingAs($this->technician)->postJson('/api/planters', eightRows($more) + ['spec_sheet_id' => $this->typicalSheet()->id]);
+    $this->gap = fn (Walk $walk, int $row, string $typed) => $this->send($walk, $this->reading($row, $typed, ['check' => 'closing_gap', 'side' => 'centre', 'confirmed' => true]))->assertOk()->json('receipts.0');
+    $this->verdicts = fn (Planter $planter): array => collect($this->getJson("/api/planters/{$planter->id}/board")->assertOk()->json('cells'))->where('check', 'closing_gap')->pluck('now.verdict', 'row')->all();
+});
+
+it('walks, judges, prints and finishes each row by what it has', function (): void {
+    $made = ($this->make)()->assertCreated()->json();
+    // Stored with what differs, and with the stations that those rows have: a chain instead of wheels.
+    expect($made['other_rows'][1]['rows'])->toBe([3])->and($made['other_rows'][1]['equipment'])->toBe(['closing_wheels' => 'chain'])
+        ->and($made['other_rows'][1]['stations'])->toContain('second_closing')->not->toContain('closing_wheels')->and($made['stations'])->toContain('closing_wheels')->not->toContain('second_closing');
+    $planter = Planter::query()->findOrFail($made['id']);
+    $walk = $this->openWalk($planter, ['closing_gap', 'closing_chain']);
+    $guide = $this->getJson("/api/planters/{$planter->id}/guide")->assertOk()->json();
+    $asked = collect($guide['steps'])->whereIn('check', ['closing_gap', 'closing_chain'])->map(fn (array $step): string => "{$step['row']} {$step['check']}")->values()->all();
+    expect($asked)->toBe(['1 closing_gap', '2 closing_gap', '3 closing_chain', '4 closing_gap', '5 closing_gap', '6 closing_gap', '7 closing_gap', '8 closing_gap'])
+        ->and($walk->places())->toBe(8)
+        ->and(collect($guide['row_checks'])->pluck('rows', 'key')->all())->toBe(['closing_centring' => [7, 8], 'closing_gap' => [7, 8]])
+        ->and(collect($guide['checks'])->firstWhere('key', 'closing_gap')['rows'])->toBe([1, 2, 4, 5, 6]);
+
+    $refused = ($this->gap)($walk, 3, '1 1/2 in');
+    expect($refused['outcome'])->toBe('refused')->and($refused['message'])->toBe('Row 3 has no such check (Closing wheel gap). Other rows of this planter do.');
+    foreach ([1 => '1 1/2', 2 => '1 1/4', 4 => '1 1/2', 5 => '1 1/2', 6 => '1 1/2', 7 => '1 1/4', 8 => '1 1/2'] as $row => $typed) {
+        expect(($this->gap)($walk, $row, "{$typed} in")['outcome'])->toBe('stored');
+    }
+    expect(($this->verdicts)($planter))->toBe([1 => 'sound', 2 => 'change', 4 => 'sound', 5 => 'sound', 6 => 'sound', 7 => 'sound', 8 => 'change']);
+
+    $this->postJson("/api/walks/{$walk->id}/finish")->assertUnprocessable()->assertJsonPath('errors.with_unchecked.0', 'Row 3 is not fully checked. Confirm to finish the walk anyway.');
+    $this->send($walk, ['state' => 'sound', 'typed' => null] + $this->reading(3, '', ['check' => 'closing_chain', 'side' => 'centre']))->assertOk();
+    $paper = tempnam(sys_get_temp_dir(), 'ustrel');
+    file_put_contents($paper, $this->get("/api/planters/{$planter->id}/blank.pdf")->assertOk()->getContent());
+    $print = Process::run(['pdftotext', '-layout', $paper, '-'])->throw()->output();
+    unlink($paper);
+    // A line of their own for the spiked wheels, and a dash where a row has none.
+    preg_match_all('/^.*Closing wheel gap.*$/m', $print, $lines);
+    expect($lines[0])->toHaveCount(2)->and(substr_count($lines[0][0], '—'))->toBe(3)->and(substr_count($lines[0][1], '—'))->toBe(6);
+    $this->postJson("/api/walks/{$walk->id}/finish")->assertOk();
+
+    $slots = collect($this->getJson("/api/planters/{$planter->id}/ledger")->assertOk()->json('slots'));
+    expect($slots->firstWhere('slot', 'closing_chain')['rows'])->toBe([3])->and($slots->firstWhere('slot', 'closing_wheel')['rows'])->toBe([1, 2, 4, 5, 6, 7, 8])->and($slots->firstWhere('slot', 'opener_blade')['rows'])->toBeNull();
+    $wheel = $this->fitting(3, '2026-03-01', ['slot' => 'closing_wheel', 'side' => 'left']);
+    $this->record($planter, $wheel)->assertUnprocessable()->assertJsonFragment(['Row 3 has no closing wheel. Other rows of this planter do.']);
+    $this->record($planter, ['row' => 2] + $wheel)->assertCreated();
+
+    $before = DB::table('cells')->orderBy('row_number')->get()->toArray();
+    expect($this->artisan('ustrel:rebuild'))->toBe(0)->and(DB::table('cells')->orderBy('row_number')->get()->toArray())->toEqual($before);
+});
+
+it('holds rows against rows of their kind alone', function (): void {
+    // Depth stops of the four rows from another planter bear at 3, those of the others at 6: each is like its own.
+    $planter = Planter::query()->findOrFail(($this->make)(['other_rows' => [['rows' => [5, 6, 7, 8], 'equipment' => ['meter' => 'finger'], 'spec_sheet_id' => $this->typicalSheet('finger')->id]]])->assertCreated()->json('id'));
+    $key = collect($this->getJson("/api/planters/{$planter->id}/guide")->json('checks'))->where('compares_rows', true)->where('whole_planter', false)->pluck('key')->all();
+    expect($key)->toContain('depth_stop_notch');
+    $walk = $this->openWalk($planter, ['depth_stop_notch']);
+    foreach ([6, 6, 6, 6, 3, 3, 3, 3] as $at => $step) {
+        $this->send($walk, $this->reading($at + 1, (string) $step, ['check' => 'depth_stop_notch', 'side' => 'centre', 'confirmed' => true]))->assertOk();
+    }
+    $cells = collect($this->getJson("/api/planters/{$planter->id}/board")->json('cells'))->where('check', 'depth_stop_notch');
+    expect($cells->pluck('now.verdict')->unique()->all())->toBe(['sound']);
+});
+
+it('judges an open walk by the figures of the sheet that a row goes by', function (): void {
+    $sheet = app(CopySpecSheet::class)($this->typicalSheet('finger'), $this->technician);
+    $planter = Planter::query()->findOrFail(($this->make)(['other_rows' => [['rows' => [7, 8], 'spec_sheet_id' => $sheet->id]]])->assertCreated()->json('id'));
+    // What is typical of finger rows is theirs, without a word.
+    expect($planter->units()->at(7)->meter->value)->toBe('finger')->and($planter->units()->at(6)->meter->value)->toBe('vacuum');
+    $walk = $this->openWalk($planter);
+    $this->send($walk, $this->reading(1, '14 1/4 in', ['confirmed' => true]), $this->reading(7, '14 1/4 in', ['confirmed' => true]))->assertOk();
+    $verdicts = fn (): array => collect($this->getJson("/api/planters/{$planter->id}/board")->json('cells'))->where('check', 'opener_blade_diameter')->where('side', 'left')->whereIn('row', [1, 7])->pluck('now.verdict', 'row')->all();
+    expect($verdicts())->toBe([1 => 'change', 7 => 'change']);
+    $written = $sheet->refresh()->sheet;
+    $figures = array_map(fn (array $check): array => $check['figures'] ?? [], $written['checks']);
+    $figures['opener_blade_diameter']['limit']['value'] = '14 in';
+    $this->putJson("/api/spec-sheets/{$sheet->id}", ['name' => 'Added rows', 'notch' => $written['notch'], 'figures' => array_filter($figures)])->assertOk();
+    expect($verdicts())->toBe([1 => 'change', 7 => 'sound']);
+});
+
+it('asks nothing of parked rows, and finishes without them', function (): void {
+    $planter = Planter::query()->findOrFail(($this->make)(['other_rows' => [], 'parked_rows' => [2, 4, 6, 8]])->assertCreated()->assertJsonPath('parked_rows', [2, 4, 6, 8])->json('id'));
+    $walk = $this->openWalk($planter, ['closing_gap']);
+    expect($walk->row_places)->toBe([1, 0, 1, 0, 1, 0, 1, 0])->and(($this->gap)($walk, 2, '1 1/2 in')['outcome'])->toBe('refused');
+    foreach ([1, 3, 5, 7] as $row) {
+        ($this->gap)($walk, $row, '1 1/2 in');
+    }
+    $yard = collect($this->getJson('/api/yard')->json())->firstWhere('id', $planter->id);
+    expect($yard['share_walked'])->toEqual(1)->and(array_column($yard['ribbon'], 'parked', 'row'))->toBe([2 => true, 4 => true, 6 => true, 8 => true]);
+    $this->postJson("/api/walks/{$walk->id}/finish")->assertOk();
+});
+
+it('refuses in words what rows cannot be', function (array $more, string $field, string $says): void {
+    ($this->make)($more)->assertUnprocessable()->assertJsonValidationErrors([$field => $says]);
+    expect(Planter::query()->count())->toBe(0);
+})->with([
+    'a row there is not' => [['other_rows' => [['rows' => [9], 'equipment' => ['coulter' => true]]]], 'other_rows.0.rows', 'such as 7, 8 or 9-12. This planter has rows 1 to 8.'],
+    'no rows' => [['other_rows' => [['rows' => [], 'equipment' => ['coulter' => true]]]], 'other_rows.0.rows', 'Write which rows'],
+    'a row as text' => [['other_rows' => [['rows' => ['7'], 'equipment' => ['coulter' => true]]]], 'other_rows.0.rows', 'Write which rows'],
+    'a row twice in a group' => [['other_rows' => [['rows' => [7, 7], 'equipment' => ['coulter' => true]]]], 'other_rows.0.rows', 'Write which rows'],
+    'a row in two groups' => [['other_rows' => [['rows' => [6, 7], 'equipment' => ['coulter' => true]], ['rows' => [7], 'equipment' => ['firmer' => false]]]], 'other_rows.1.rows', 'Row 7 stands in two groups. Leave it in one.'],
+    'every row' => [['other_rows' => [['rows' => range(1, 8), 'equipment' => ['coulter' => true]]]], 'other_rows', 'Every row is in a group.'],
+    'nothing that differs' => [['other_rows' => [['rows' => [7], 'equipment' => ['closing_wheels' => 'rubber']]]], 'other_rows.0', 'Rows 7 have the same as the other rows.'],
+    'a part of the whole planter' => [['other_rows' => [['rows' => [7], 'equipment' => ['central_fill' => true]]]], 'other_rows.0.equipment', 'belongs to the whole planter. Rows cannot differ in it.'],
+    'a part there is not' => [['other_rows' => [['rows' => [7], 'equipment' => ['wings' => true]]]], 'other_rows.0.equipment', 'is not a part that a planter can have'],
+    'two openers' => [['other_rows' => [['rows' => [7], 'equipment' => ['opener' => ['double_disc', 'runner']]]]], 'other_rows.0.equipment', 'is not one of the kinds'],
+    'what does not go together' => [['other_rows' => [['rows' => [7], 'equipment' => ['opener' => 'none', 'firmer' => true, 'scrapers' => false, 'seed_tube_guard' => false]]]], 'other_rows.0.equipment', 'firmer'],
+    'a sheet of nobody' => [['other_rows' => [['rows' => [7], 'spec_sheet_id' => 999_999]]], 'other_rows.0.spec_sheet_id', 'Choose one of the spec sheets'],
+    'no list' => [['other_rows' => 'rows 7 and 8'], 'other_rows', 'List the rows that differ'],
+    'a parked row there is not' => [['parked_rows' => [0]], 'parked_rows', 'Write which rows'],
+    'all rows parked' => [['parked_rows' => range(1, 8)], 'parked_rows', 'All rows are parked. Leave at least one down.'],
+]);
+
+it('holds what stands on record to what is changed beside it', function (): void {
+    $planter = Planter::query()->findOrFail(($this->make)()->assertCreated()->json('id'));
+    $form = eightRows() + ['spec_sheet_id' => $planter->spec_sheet_id];
+    $put = fn (array $more) => $this->putJson("/api/planters/{$planter->id}", array_diff_key($more + $form, ['other_rows' => isset($more['other_rows']) ? null : true]));
+    $put(['row_count' => 6])->assertUnprocessable()->assertJsonValidationErrors(['other_rows.0.rows' => 'This planter has rows 1 to 6.']);
+    $put(['equipment' => ['closing_wheels' => 'spiked_poly', 'meter' => 'vacuum']])->assertUnprocessable()->assertJsonValidationErrors(['other_rows.0' => 'Rows 7, 8 have the same as the other rows.']);
+    // Said nothing of, it stays.
+    $put(['name' => 'Nine'])->assertOk()->assertJsonPath('other_rows.0.rows', [7, 8]);
+});
+
+it('overwrites no make-up that somebody else has changed meanwhile, and knows what is sent again', function (): void {
+    $made = ($this->make)()->assertCreated()->json();
+    $form = eightRows() + ['spec_sheet_id' => $made['spec_sheet']['id'], 'version' => $made['version']];
+    $ours = ['other_rows' => [['rows' => [1, 2], 'equipment' => ['closing_wheels' => 'cast']]]] + $form;
+    $this->putJson("/api/planters/{$made['id']}", $ours)->assertOk();
+    $this->putJson("/api/planters/{$made['id']}", ['other_rows' => [], 'parked_rows' => [2]] + $form)->assertConflict()->assertJsonPath('changed', ['other_rows', 'parked_rows']);
+    $this->putJson("/api/planters/{$made['id']}", $ours)->assertOk()->assertJsonPath('other_rows.0.rows', [1, 2]);
+});
