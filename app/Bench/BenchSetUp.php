@@ -61,7 +61,7 @@ final class BenchSetUp
         $population = $fields->whole('population', self::LEAST_SEEDS, self::MOST_SEEDS, 'bench.population');
         [$mph, $rpm] = [$fields->number('mph', 'bench.mph'), $fields->number('rpm', 'bench.rpm')];
         if ($mph === null && $rpm !== null) {
-            $mph = $cells === null || $population === null || $rpm <= 0 ? throw Refused::because('rpm', 'bench.rpm') : RunSetUp::mph($population, $planter->spacing()->toInches(), $rpm, $cells);
+            $mph = $cells === null || $population === null || $rpm <= 0 ? throw Refused::because('rpm', 'bench.rpm') : RunSetUp::mph($population, $planter->plantedSpacing()->toInches(), $rpm, $cells);
         }
         if ($mph !== null && ! self::isSpeed($mph)) {
             throw Refused::because($fields->has('mph') ? 'mph' : 'rpm', $fields->has('mph') ? 'bench.mph' : 'bench.rpm');

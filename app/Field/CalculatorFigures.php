@@ -44,8 +44,8 @@ final readonly class CalculatorFigures
         $disc = isset($set['disc']) ? Disc::query()->where('workshop_id', $planter->workshop_id)->where('name', $set['disc']->value)->first() : null;
         $sprockets = self::teeth($set['sprockets'] ?? null);
         $known = [
-            'width' => $planter->spacing()->toInches(),
-            'rows' => (float) $planter->row_count,
+            'width' => $planter->plantedSpacing()->toInches(),
+            'rows' => (float) count($planter->runningRows()),
             'population' => $figure(SettingKey::Population) ?? (isset($field['population']) ? (float) $field['population'] : null),
             'mph' => $figure(SettingKey::Speed) ?? (float) ($plan->mph ?? SeasonQuery::MPH),
             'cells' => $disc === null ? null : (float) $disc->cells,

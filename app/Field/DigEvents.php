@@ -52,6 +52,9 @@ final readonly class DigEvents implements Kind
     {
         $system = $fields->oneOf('units', UnitSystem::class, 'refused.unknown_units') ?? UnitSystem::Inch;
         $row = $fields->whole('row', 1, $this->planter->row_count, 'dig.row') ?? throw Refused::because('row', 'dig.row');
+        if (in_array($row, $this->planter->parked_rows, true)) {
+            throw Refused::because('row', 'dig.parked', ['row' => $row]);
+        }
         $depths = self::lengths($fields, 'depths', $system, self::DEPTHS);
         $spacings = self::lengths($fields, 'spacings', $system, self::SPACINGS);
         $this->believe($fields, $depths, $spacings, $system);

@@ -42,7 +42,7 @@ final readonly class FirstPassQuery
         $rows = $walk === null ? [] : WalkRow::query()->where('walk_id', $walk->id)->where('row_number', '>', 0)->whereIn('verdict', [Verdict::Failed, Verdict::Change])->orderBy('row_number')->get()
             ->sortByDesc(static fn (WalkRow $row): int => $row->verdict === Verdict::Failed ? 1 : 0)->pluck('row_number')->all();
 
-        return RowsToDig::of($planter->row_count, $planter->spacing()->toMillimetres(), array_values(array_filter($rows, static fn (int $row): bool => $row <= $planter->row_count)));
+        return RowsToDig::of($planter->row_count, $planter->spacing()->toMillimetres(), array_values(array_filter($rows, static fn (int $row): bool => $row <= $planter->row_count)), $planter->parked_rows);
     }
 
     /**

@@ -43,8 +43,8 @@ final readonly class OpenBeforePlanting
         } elseif ($turned->rows !== []) {
             $open[] = ['key' => 'not_dropped', 'said' => trans_choice('open_item.not_dropped', count($turned->rows), ['rows' => implode(', ', $turned->rows)])];
         }
-        if (! FirstPassDone::isDug(array_map(self::at(...), $dug), $adjusted, $planter->row_count)) {
-            $open[] = ['key' => 'digs', 'said' => __('open_item.digs', ['enough' => FirstPassDone::enough($planter->row_count)])];
+        if (! FirstPassDone::isDug(array_map(self::at(...), $dug), $adjusted, count($planter->runningRows()))) {
+            $open[] = ['key' => 'digs', 'said' => __('open_item.digs', ['enough' => FirstPassDone::enough(count($planter->runningRows()))])];
         }
 
         return [...$open, ...self::offDepth($planter, $dug), ...self::closing($dug), ...$this->offRate($planter, $dug), ...self::again($planter), ...self::unsound($planter), ...self::alarms($planter)];
@@ -56,7 +56,7 @@ final readonly class OpenBeforePlanting
         [$dug, $adjusted] = $this->dug($planter);
         $signed = $this->query->signOffs($planter)->firstWhere('kind', SignOffKind::Ready);
 
-        return FirstPassDone::isDone(array_map(self::at(...), $dug), $adjusted, $signed === null ? null : Moment::of($signed->happened_at->toIso8601ZuluString('millisecond')), $planter->row_count);
+        return FirstPassDone::isDone(array_map(self::at(...), $dug), $adjusted, $signed === null ? null : Moment::of($signed->happened_at->toIso8601ZuluString('millisecond')), count($planter->runningRows()));
     }
 
     /**
@@ -69,7 +69,7 @@ final readonly class OpenBeforePlanting
         $keys = array_column($open, 'key');
         $isOff = array_filter($keys, static fn (string $key): bool => str_starts_with($key, 'depth:') || str_starts_with($key, 'rate:')) !== [];
 
-        return FirstPassDone::steps(! in_array('hand_turned', $keys, true), array_map(self::at(...), $dug), $adjusted, $isOff, $this->isDone($planter), $planter->row_count);
+        return FirstPassDone::steps(! in_array('hand_turned', $keys, true), array_map(self::at(...), $dug), $adjusted, $isOff, $this->isDone($planter), count($planter->runningRows()));
     }
 
     /** @return array{array<int, Dig>, Moment|null} the newest dig of each row this season, and when something of a row was set last */

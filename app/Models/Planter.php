@@ -23,6 +23,7 @@ use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Season\Season;
+use Ustrel\Core\Spec\RowUnits;
 
 /**
  * A planter: N row units on a toolbar.
@@ -148,6 +149,18 @@ final class Planter extends Model
     public function spacing(): Length
     {
         return Length::ofMillimetres($this->spacing_mm);
+    }
+
+    /** Between the rows that plant: with every second one parked, twice that of the toolbar. */
+    public function plantedSpacing(): Length
+    {
+        return Length::ofMillimetres((string) ((float) $this->spacing_mm * RowUnits::apart($this->row_count, $this->parked_rows)));
+    }
+
+    /** @return list<int> rows that plant, from the left */
+    public function runningRows(): array
+    {
+        return RowUnits::without($this->row_count, $this->parked_rows);
     }
 
     /** The open walk of this planter, of which there is at most one. */

@@ -53,8 +53,10 @@ final readonly class AcresEvents implements Kind
         $ground = self::ground($fields, $told?->ground);
         $acres = self::acres($told === null ? $fields->number('acres', 'acres.acres', ['acres' => $fields->said('acres')]) : round($told->acres, self::PLACES));
 
+        $day = $this->day($told->day ?? $fields->day('day', 'acres.day'));
+
         return [
-            'day' => $this->day($told->day ?? $fields->day('day', 'acres.day'))->iso,
+            'day' => $day->iso,
             'field' => self::name($told->field ?? $fields->text('field', self::LONGEST_NAME, 'acres.field')),
             'crop' => self::crop($told->crop ?? $fields->text('crop', self::LONGEST_NAME, 'acres.crop')),
             'acres' => $acres,
@@ -65,7 +67,7 @@ final readonly class AcresEvents implements Kind
             'downforce' => $ground->downforce?->value,
             'severity' => number_format($ground->severity($this->planter->workshop->groundFactors()), 2, '.', ''),
             'own_severity' => $ground->own !== null,
-            'shares' => json_encode((object) $this->shares($fields), JSON_THROW_ON_ERROR),
+            'shares' => json_encode((object) ($fields->has('shut_off') ? $this->shares($fields) : $this->parked($day)), JSON_THROW_ON_ERROR),
         ] + LogFields::read($fields, $told, $this->planter, (float) $acres);
     }
 
@@ -146,6 +148,12 @@ final readonly class AcresEvents implements Kind
             $own,
             $told->downforce ?? $fields->oneOf('downforce', DownforceLevel::class, 'acres.ground'),
         );
+    }
+
+    /** @return array<int, float> what rows ran of a field of this season while nobody says which were shut off: those that are parked, nothing */
+    private function parked(Day $day): array
+    {
+        return $this->planter->seasons()->of($day) === $this->planter->season() ? array_fill_keys($this->planter->parked_rows, 0.0) : [];
     }
 
     /** @return array<int, float> by row, the share of the field that it ran */

@@ -73,7 +73,7 @@ export const bladeCheck: Check = {
   doubts: [{ code: 'larger_than_new', ref: 15 * IN, unit: 'mm', below: null, above: 15 * IN }],
 }
 
-const contactCheck: Check = {
+export const contactCheck: Check = {
   ...plain,
   key: 'blade_contact_length',
   station: 'blade_contact',

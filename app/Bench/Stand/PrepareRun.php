@@ -71,7 +71,7 @@ final readonly class PrepareRun
     private static function turns(Fields $fields, Planter $planter, int $cells, ?int $population, ?string $mph): array
     {
         [$turns, $mph] = [$fields->number('turns', 'stand.turns'), $mph === null ? null : (float) $mph];
-        $width = $planter->spacing()->toInches();
+        $width = $planter->plantedSpacing()->toInches();
         if ($population !== null) {
             [$turns, $mph] = [
                 $turns ?? ($mph === null ? null : RunSetUp::rpm($population, $width, $mph, $cells)),

@@ -92,7 +92,7 @@ final readonly class DigPasses
     private function row(Dig $dig, DugRow $dug, ?Rate $rate, Aims $aims, ?bool $differs, ?float $turn, ?bool $deeper, ?float $stands, ?float $turnTo, ?string $expected, ?string $before): DugRowView
     {
         $drops = $dig->spacing === null ? null : $dug->drops((float) $dig->spacing);
-        $population = $dug->population($this->planter->spacing()->toMillimetres());
+        $population = $dug->population($this->planter->plantedSpacing()->toMillimetres());
 
         return new DugRowView(
             differs: $differs, turn: $turn, deeper: $deeper, stands: $stands, turn_to: $turnTo, expected: $expected, before: $before,

@@ -8,7 +8,6 @@ use App\Field\FigureWords;
 use App\Field\Watch\SharedRows;
 use App\Field\Watch\StartWatch;
 use App\Models\Field\WatchAlarm;
-use App\Models\Field\WatchEntry;
 use App\Models\Field\WatchPass;
 use App\Models\Field\WatchRun;
 use App\Models\Planter;
@@ -139,7 +138,7 @@ final readonly class WatchViews
      */
     public function run(WatchRun $run, Collection $alarms, Collection $passes): WatchRunView
     {
-        [$now, $shut] = [$run->now ?? [], WatchEntry::shutOf($run->id)];
+        [$now, $shut] = [$run->now ?? [], $run->shutRows()];
 
         return new WatchRunView(
             id: $run->id, state: $run->state, field: $run->field, acres: $run->acres, practice: $run->practice !== null,

@@ -6,7 +6,6 @@ namespace App\Field\Watch;
 
 use App\Models\Field\WatchAlarm;
 use App\Models\Field\WatchBack;
-use App\Models\Field\WatchEntry;
 use App\Models\Field\WatchPass;
 use App\Models\Field\WatchRun;
 use App\Models\Planter;
@@ -119,7 +118,7 @@ final readonly class Listen
     {
         $refused = [];
         [$last, $new, $line] = [$run->last_ms, 0, null];
-        $shut = WatchEntry::shutOf($run->id);
+        $shut = $run->shutRows();
         [$now, $rows] = [CarbonImmutable::now(), $run->planter->row_count];
         foreach ($lines as $number => $text) {
             try {

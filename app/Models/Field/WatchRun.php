@@ -55,6 +55,12 @@ final class WatchRun extends Model
         'made_at' => 'immutable_datetime', 'started_at' => 'immutable_datetime', 'heard_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime',
     ];
 
+    /** @return list<int> rows that are shut off on purpose: by who watches, or parked */
+    public function shutRows(): array
+    {
+        return array_values(array_unique([...$this->planter->parked_rows, ...WatchEntry::shutOf($this->id)]));
+    }
+
     public function isUnderWay(): bool
     {
         return in_array($this->state, self::UNDER_WAY, true);

@@ -47,7 +47,36 @@ final readonly class RowUnits
     /** @return list<int> the rows that plant, from the left */
     public function running(): array
     {
-        return array_values(array_diff(range(1, $this->rows), $this->parked));
+        return self::without($this->rows, $this->parked);
+    }
+
+    /**
+     * @param  int  $rows  of the planter
+     * @param  list<int>  $parked
+     * @return list<int> the rows that plant, from the left
+     */
+    public static function without(int $rows, array $parked): array
+    {
+        return array_values(array_diff(range(1, $rows), $parked));
+    }
+
+    /**
+     * How many rows apart the rows that plant stand: 2 where every second one is parked.
+     *
+     * @param  int  $rows  of the planter
+     * @param  list<int>  $parked
+     */
+    public static function apart(int $rows, array $parked): int
+    {
+        $running = self::without($rows, $parked);
+        $gaps = [];
+        foreach (array_slice($running, 1) as $at => $row) {
+            $gaps[] = $row - $running[$at];
+        }
+        $counts = array_count_values($gaps);
+        arsort($counts);
+
+        return array_key_first($counts) ?? 1;
     }
 
     /** @return list<array{Equipment, list<int>}> each make-up with the rows that have it, parked or not; what most carry first */

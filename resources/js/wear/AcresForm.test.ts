@@ -50,6 +50,7 @@ function form(of?: AcresLine) {
       lots: [{ id: 7, name: 'P7' }],
       problem: '',
       busy: false,
+      parked: [],
     },
     global: { plugins: [createVuetify()], stubs: { VDialog: { template: '<div><slot /></div>' } } },
   })

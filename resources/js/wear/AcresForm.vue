@@ -9,16 +9,18 @@ import { useUnits } from '@/composables/useUnits'
 import { SPEED_UNIT } from '@/measure/area'
 import LogFields from './LogFields.vue'
 import { productsOf, type Said } from './log'
-import { readRows } from '@/walk/rows'
+import { readRows, shortRows } from '@/walk/rows'
 import { say } from '@/words'
 import { explainSeverity, type Ground, GROUNDS, groundsOf } from './ground'
 
 /** One field with all there is to say of it; or the same, corrected. */
-const { line, severities, rowCount, sections, lots, problem, busy } = defineProps<{
+const { line, severities, rowCount, sections, parked, lots, problem, busy } = defineProps<{
   line?: AcresLine
   severities: Acres['severities']
   rowCount: number
   sections: number[]
+  /** Rows that are up: they run nothing, unless somebody says otherwise. */
+  parked: number[]
   /** The shop's lots of seed. */
   lots: { id: number; name: string }[]
   problem: string
@@ -56,7 +58,7 @@ const form = reactive({
     ran: share as number | null,
   })),
 })
-if (form.off.length === 0) form.off.push({ rows: '', ran: 0 })
+if (form.off.length === 0) form.off.push({ rows: line ? '' : shortRows(parked), ran: 0 })
 
 /** The rows of each group; null where they cannot be read. */
 const rows = computed(() => form.off.map(({ rows }) => (rows.trim() === '' ? [] : readRows(rows, rowCount))))

@@ -203,6 +203,7 @@ async function takeBack(of: AcresLine): Promise<void> {
       :severities="acres.data.value.severities"
       :row-count="face.planter.row_count"
       :sections="face.planter.sections"
+      :parked="face.planter.parked_rows"
       :lots="lots"
       :problem="problem"
       :busy="busy"

@@ -48,8 +48,8 @@ function set(at: number, unit: Equipment): void {
 }
 
 function add(): void {
+  open.value = groups.value.length
   groups.value = [...groups.value, { rows: '', sheet: null, equipment: {} }]
-  open.value = groups.value.length - 1
 }
 
 function remove(at: number): void {
@@ -65,7 +65,9 @@ function remove(at: number): void {
       Closing wheels tried on a few rows, rows added from another planter: add them here. All other rows have what is
       set above.
     </p>
-    <p v-if="about('other_rows')" class="change" role="alert">{{ about('other_rows') }}</p>
+    <p v-if="about('other_rows') && groups.every((_, at) => !about(`other_rows.${at}`))" class="change" role="alert">
+      {{ about('other_rows') }}
+    </p>
     <section v-for="(group, at) in groups" :key="at" class="group" :aria-label="`Group ${at + 1}`">
       <div class="line">
         <v-text-field

@@ -130,7 +130,7 @@ describe('the board', () => {
   })
 
   it('counts rows that are through and readings in trouble', () => {
-    expect(countBoard(board())).toEqual({ rowsDone: 1, watch: 0, change: 1, failed: 0 })
+    expect(countBoard(board())).toEqual({ rows: 2, rowsDone: 1, watch: 0, change: 1, failed: 0 })
   })
 
   it('names the rows that read alike together, and those far from the rest', () => {

@@ -10,7 +10,7 @@ export function passes(cell: Cell, filter: BoardFilter): boolean {
   return true
 }
 
-/** How many rows are through, and how many readings of each trouble there are. */
+/** How many rows are walked and how many of them are through, and how many readings of each trouble there are. */
 export function countBoard(board: Board) {
   const walked = new Set<string>(board.walk?.checks ?? board.checks.map((check) => check.key))
   const places = new Map<number, number>()
@@ -18,7 +18,8 @@ export function countBoard(board: Board) {
   places.delete(0)
   const count = (verdict: string) => board.cells.filter((cell) => cell.now?.verdict === verdict).length
   return {
-    rowsDone: places.size === 0 ? 0 : board.ribbon.filter(({ row, checked }) => checked >= (places.get(row) ?? 0)).length,
+    rows: places.size,
+    rowsDone: board.ribbon.filter(({ row, checked }) => checked >= (places.get(row) ?? Infinity)).length,
     watch: count('watch'),
     change: count('change'),
     failed: count('failed'),
