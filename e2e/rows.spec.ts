@@ -30,8 +30,14 @@ test('rows that differ are said in the form, asked by what they have, and parked
   const planter = /planters\/(\d+)/.exec(page.url())?.[1]
   await expect(page.getByRole('button', { name: 'Row 2: parked' })).toBeVisible()
 
-  const { body } = await call<{ steps: { row: number; check: string }[] }>(page, 'GET', `/api/planters/${planter}/guide`)
-  const rowsOf = (check: string) => [...new Set(body.steps.filter((step) => step.check === check).map(({ row }) => row))]
+  const { body } = await call<{ steps: { row: number; check: string }[] }>(
+    page,
+    'GET',
+    `/api/planters/${planter}/guide`,
+  )
+  const rowsOf = (check: string) => [
+    ...new Set(body.steps.filter((step) => step.check === check).map(({ row }) => row)),
+  ]
   expect(rowsOf('closing_gap')).toEqual([1, 3, 4])
   expect(rowsOf('closing_chain')).toEqual([5, 6])
   expect(rowsOf('opener_bearing')).toEqual([1, 3, 4, 5, 6])

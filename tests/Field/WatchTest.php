@@ -131,6 +131,22 @@ it('raises no alarm about a row that is shut off, by the monitor or by hand, nor
     expect(array_column(($this->now)()['alarms'], 'rows'))->toBe([[8]]);
 });
 
+it('raises no alarm about rows that are parked', function (): void {
+    $this->planted->update(['parked_rows' => [8]]);
+    $run = ($this->start)()->json('run.id');
+    $field = new PracticeField(8, 3);
+    $lines = array_map(static function (int $second) use ($field): string {
+        $told = $field->at($second);
+        foreach (isset($told['population']) ? ['population', 'skips', 'doubles'] : [] as $of) {
+            $told[$of][7] = 0;
+        }
+
+        return (string) json_encode($told);
+    }, range(0, 400));
+    ($this->device)("monitor/runs/{$run}", implode("\n", $lines))->assertOk();
+    expect(($this->now)())->toMatchArray(['alarms' => [], 'shut' => []])->and(($this->now)()['rows'][7]['state'])->toBe('off');
+});
+
 it('says which sensor is silent, stuck or says what cannot be', function (): void {
     $run = ($this->start)()->json('run.id');
     $field = new PracticeField(8, 4);

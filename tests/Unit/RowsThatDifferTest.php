@@ -6,6 +6,7 @@ use App\Models\Planter;
 use App\Models\Walk\Walk;
 use App\Spec\CopySpecSheet;
 use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Str;
 
 /** @return array<string, mixed> */
 function eightRows(array $more = []): array
@@ -143,4 +144,25 @@ it('overwrites no make-up that somebody else has changed meanwhile, and knows wh
     $this->putJson("/api/planters/{$made['id']}", $ours)->assertOk();
     $this->putJson("/api/planters/{$made['id']}", ['other_rows' => [], 'parked_rows' => [2]] + $form)->assertConflict()->assertJsonPath('changed', ['other_rows', 'parked_rows']);
     $this->putJson("/api/planters/{$made['id']}", $ours)->assertOk()->assertJsonPath('other_rows.0.rows', [1, 2]);
+});
+
+it('lets parked rows run nothing, and counts seed by the rows that plant', function (): void {
+    $this->travelTo('2026-04-20 10:00:00');
+    $planter = Planter::query()->findOrFail(($this->make)(['spacing' => '15 in', 'planting_start' => '2026-04-17', 'other_rows' => [], 'parked_rows' => [2, 4, 6, 8]])->assertCreated()->json('id'));
+    $this->logAcres($planter, '2026-04-20', 40)->assertCreated();
+    $this->logAcres($planter, '2026-04-20', 10, ['shut_off' => []])->assertCreated();
+    // Said in so many words: row 2 ran after all.
+    $this->logAcres($planter, '2026-04-20', 10, ['shut_off' => [['rows' => [4], 'share' => 0.5]]])->assertCreated();
+    // Last season nobody had parked them.
+    $this->logAcres($planter, '2025-04-20', 30)->assertCreated();
+    $off = collect($this->acresOf($planter)['lines'])->mapWithKeys(fn (array $line): array => ["{$line['day']} {$line['acres']}" => $line['shut_off']])->all();
+    expect($off['2026-04-20 40'])->toEqual([['rows' => [2, 4, 6, 8], 'share' => 0]])->and($off['2025-04-20 30'])->toBe([]);
+
+    // 6.5 in by 30 in are 32,167 seeds an acre; by 15 in they would be twice that.
+    $dig = fn (int $row) => $this->postJson("/api/planters/{$planter->id}/first-pass/digs", ['digs' => [['id' => (string) Str::uuid7(), 'pass' => 1, 'row' => $row, 'target' => '2', 'spacing' => '6 1/2', 'depths' => ['2', '2', '2'], 'spacings' => ['6 1/2', '6 1/2'], 'happened_at' => '2026-04-20T09:00:00Z']]]);
+    $dig(2)->assertUnprocessable()->assertJsonFragment(['digs.0.row' => ['Row 2 is parked and did not plant. Choose a row that did.']]);
+    $dig(3)->assertCreated();
+    $told = $this->getJson("/api/planters/{$planter->id}/first-pass")->assertOk()->json();
+    expect($told['passes'][0]['rows'][0]['population'])->toStartWith('32,1')
+        ->and(array_column($told['to_dig'], 'row'))->each->toBeIn([1, 3, 5, 7]);
 });

@@ -8,6 +8,7 @@ use App\Field\FigureWords;
 use App\Field\Watch\SharedRows;
 use App\Field\Watch\StartWatch;
 use App\Models\Field\WatchAlarm;
+use App\Models\Field\WatchEntry;
 use App\Models\Field\WatchPass;
 use App\Models\Field\WatchRun;
 use App\Models\Planter;
@@ -138,12 +139,12 @@ final readonly class WatchViews
      */
     public function run(WatchRun $run, Collection $alarms, Collection $passes): WatchRunView
     {
-        [$now, $shut] = [$run->now ?? [], $run->shutRows()];
+        [$now, $shut] = [$run->now ?? [], WatchEntry::shutOf($run->id)];
 
         return new WatchRunView(
             id: $run->id, state: $run->state, field: $run->field, acres: $run->acres, practice: $run->practice !== null,
             monitor_quiet: $run->heard_at === null ? null : (int) $run->heard_at->diffInSeconds(CarbonImmutable::now()), mph: isset($now['mph']) ? $this->words->said(round((float) $now['mph'], 1), CalcUnit::Mph) : null,
-            down: $now['down'] ?? false, shut: $shut, off: $now['off'] ?? [], rows: $this->rows($run, $shut, $alarms),
+            down: $now['down'] ?? false, shut: $shut, off: $now['off'] ?? [], rows: $this->rows($run, $run->shutRows(), $alarms),
             alarms: array_values($alarms->map($this->alarm(...))->all()), passes: array_values($passes->map($this->pass(...))->all()),
             refused_lines: $run->refused_lines, refused: $run->refused, made_at: $run->made_at, started_at: $run->started_at, ended_at: $run->ended_at,
         );

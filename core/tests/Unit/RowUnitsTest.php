@@ -145,6 +145,10 @@ it('asks nothing of parked rows', function (): void {
     }
 });
 
+it('knows how far apart the rows that plant stand', function (int $rows, array $parked, int $apart): void {
+    expect(RowUnits::apart($rows, $parked))->toBe($apart);
+})->with([[8, [], 1], [8, [2, 4, 6, 8], 2], [31, range(2, 30, 2), 2], [16, [1], 1], [9, [2, 3, 5, 6, 8, 9], 3], [6, [3, 4], 1], [1, [], 1], [3, [1, 3], 1]]);
+
 it('greases, takes off and sets only where there is something', function (): void {
     $units = units(16, [[[1, 2, 3, 4], ['row_cleaner' => true]], [[5, 6], ['closing_wheels' => 'chain']]], [16], ['row_cleaner' => false, 'downforce' => 'spring']);
     $minutes = array_column(array_map(static fn (Lubrication $of): array => [$of->point, $of->minutes], Lubrication::read(Lubrication::points(), $units)), 1, 0);

@@ -78,7 +78,7 @@ describe('rows that differ', () => {
     expect(drafts()).toEqual([{ rows: '7', sheet: 9, equipment: {} }])
     expect(wrapper.get('.group').text()).toContain('Meter: Finger')
     expect(wrapper.get('.group').text()).toContain('no seed firmers')
-    const unit = unitOf(drafts()[0]!, most, finger)
+    const unit = unitOf(drafts()[0], most, finger)
     expect([unit.meter, unit.firmer, unit.central_fill]).toEqual(['finger', false, true])
   })
 

@@ -114,5 +114,9 @@ it('digs first where it tells most', function (): void {
     // 60 in either side of the middle of sixteen 30 in rows lie rows 6.5 and 10.5.
     expect(RowsToDig::of(16, 762, [11, 3]))->toBe([1 => 'wing', 3 => 'record', 7 => 'track', 11 => 'record', 16 => 'wing'])
         ->and(RowsToDig::of(16, 762, [1]))->toBe([1 => 'record', 7 => 'track', 11 => 'track', 16 => 'wing'])
-        ->and(RowsToDig::of(2, 762, []))->toBe([1 => 'wing', 2 => 'wing'])->and(RowsToDig::of(1, 762, [1]))->toBe([1 => 'record']);
+        ->and(RowsToDig::of(2, 762, []))->toBe([1 => 'wing', 2 => 'wing'])->and(RowsToDig::of(1, 762, [1]))->toBe([1 => 'record'])
+        // Of sixteen 15 in rows every second one is parked: the tracks lie at 4.5 and 12.5, the wings are the outer rows that plant.
+        ->and(RowsToDig::of(16, 381, [2, 3], [2, 4, 6, 8, 10, 12, 14, 16]))->toBe([1 => 'wing', 3 => 'record', 5 => 'track', 13 => 'track', 15 => 'wing'])
+        ->and(RowsToDig::of(16, 381, [], [5]))->toBe([1 => 'wing', 4 => 'track', 13 => 'track', 16 => 'wing'])
+        ->and(RowsToDig::of(3, 381, [2], [1, 2]))->toBe([3 => 'wing']);
 });

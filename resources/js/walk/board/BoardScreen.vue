@@ -89,8 +89,8 @@ function walkTo(cell: Cell): void {
           <h1>{{ title }}</h1>
           <p class="quiet">
             <template v-if="board.walk">
-              {{ counts.rowsDone }} of {{ counts.rows }} rows done · {{ counts.failed }} failed ·
-              {{ counts.change }} to change · {{ counts.watch }} to watch
+              {{ counts.rowsDone }} of {{ counts.rows }} rows done · {{ counts.failed }} failed · {{ counts.change }} to
+              change · {{ counts.watch }} to watch
             </template>
             <template v-else>Start a walk to measure. Until then the ribbon shows the forecast.</template>
           </p>

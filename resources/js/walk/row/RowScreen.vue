@@ -147,7 +147,11 @@ const shown = computed(() =>
             </ul>
           </details>
         </section>
-        <row-timeline v-if="record.data.value" :record="record.data.value" :check-of="({ check }) => checkOf({ row, check })" />
+        <row-timeline
+          v-if="record.data.value"
+          :record="record.data.value"
+          :check-of="({ check }) => checkOf({ row, check })"
+        />
       </div>
     </div>
     <wear-dialog
