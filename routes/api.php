@@ -203,6 +203,8 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::get('history', HistoryController::class)->can('see');
         Route::get('rows/{row}', RowController::class)->where('row', '[0-9]{1,3}')->can('see');
         Route::get('guide', [WalkController::class, 'guide'])->can('record');
+        Route::get('rows.csv', [PlanterController::class, 'rows'])->can('record')->middleware(NotesExport::class);
+        Route::post('rows', [PlanterController::class, 'readRows'])->can('set');
         Route::get('toolbar-level', ToolbarLevelController::class)->can('see');
         Route::get('blank.pdf', [PrintController::class, 'blank'])->can('see')->middleware(NotesExport::class);
         Route::get('ledger', [LedgerController::class, 'show'])->can('see');

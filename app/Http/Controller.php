@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Models\Planter;
 use App\Models\User;
 use App\Record\Outcome;
 use App\Record\Receipt;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 use Ustrel\Core\Measure\Moment;
@@ -39,6 +42,14 @@ abstract class Controller
         if (! $receipt->outcome->isTaken()) {
             throw ValidationException::withMessages([$name => (string) $receipt->message]);
         }
+    }
+
+    /** To be saved under a name that says of which planter it is. */
+    protected static function file(string $content, Planter $planter, string $name, string $type): Response
+    {
+        $name = Str::slug("{$planter->farm} {$planter->name}")."-{$name}";
+
+        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
     }
 
     protected function user(Request $request): User

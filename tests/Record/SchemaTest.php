@@ -126,8 +126,8 @@ it('does not ask for what an answer leaves out, and never says that it is null',
         // What is inlined stands among the rest.
         ->and($schemas['BoardReading']['required'])->toBe(['verdict'])->and(array_keys($schemas['BoardReading']['properties']))->toBe(['verdict', 'value', 'state', 'chips', 'reasons', 'result']);
     $json = static fn (Schema $of): array => json_decode((string) json_encode($of), true);
-    expect($json(new RibbonRowView(3, Verdict::Sound, null, 2, null)))->toBe(['row' => 3, 'verdict' => 'sound', 'life_left' => null, 'checked' => 2])
-        ->and($json(new RibbonRowView(3, Verdict::Unchecked, 0.5, 0, Verdict::Change)))->toHaveKey('expected', 'change');
+    expect($json(new RibbonRowView(3, Verdict::Sound, null, 2, null, null)))->toBe(['row' => 3, 'verdict' => 'sound', 'life_left' => null, 'checked' => 2])
+        ->and($json(new RibbonRowView(3, Verdict::Unchecked, 0.5, 0, Verdict::Change, null)))->toHaveKey('expected', 'change');
 });
 
 it('writes days, moments and maps that are empty as the document says', function (): void {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Models\Planter;
 use App\Models\Walk\Walk;
 use App\Spec\CopySpecSheet;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 
@@ -165,4 +166,41 @@ it('lets parked rows run nothing, and counts seed by the rows that plant', funct
     $told = $this->getJson("/api/planters/{$planter->id}/first-pass")->assertOk()->json();
     expect($told['passes'][0]['rows'][0]['population'])->toStartWith('32,1')
         ->and(array_column($told['to_dig'], 'row'))->each->toBeIn([1, 3, 5, 7]);
+});
+
+it('writes its rows as a table, and reads it back as the form takes it', function (): void {
+    $planter = Planter::query()->findOrFail(($this->make)(['parked_rows' => [8]])->assertCreated()->json('id'));
+    $csv = $this->get("/api/planters/{$planter->id}/rows.csv")->assertOk()->getContent();
+    $lines = array_map(fn (string $line): array => str_getcsv($line, escape: ''), explode("\n", trim($csv)));
+    $table = array_map(fn (array $line): array => array_combine($lines[0], $line), array_slice($lines, 1));
+    expect($table)->toHaveCount(8)
+        ->and(array_column($table, 'closing_wheels', 'row'))->toBe([1 => 'rubber', 'rubber', 'chain', 'rubber', 'rubber', 'rubber', 'spiked_poly', 'spiked_poly'])
+        ->and(array_column($table, 'parked'))->toBe(['no', 'no', 'no', 'no', 'no', 'no', 'no', 'yes'])
+        ->and($table[0])->toHaveKey('firmer')->not->toHaveKey('central_fill');
+    $read = fn (string $of) => $this->post("/api/planters/{$planter->id}/rows", ['file' => UploadedFile::fake()->createWithContent('rows.csv', $of)], ['Accept' => 'application/json']);
+    $back = $read($csv)->assertOk()->json();
+    $form = array_diff_key(eightRows(), ['equipment' => 0, 'other_rows' => 0]);
+    $this->putJson("/api/planters/{$planter->id}", $back + $form)->assertOk()->assertJsonPath('other_rows.0.rows', [7, 8])->assertJsonPath('other_rows.1.equipment', ['closing_wheels' => 'chain'])->assertJsonPath('parked_rows', [8]);
+    expect($planter->refresh()->units()->at(7)->toArray())->toBe($planter->units()->at(8)->toArray());
+
+    // Half a table says only what it says: other rows and other parts stay. Words will do as well as names.
+    $sheet = $this->typicalSheet('finger');
+    $half = $read("Row;Closing wheels;Spec sheet;Firmer;Parked\n1;Spiked, steel;;;\n2;;{$sheet->name};no;\n8;;;;no\n")->assertOk()->json();
+    expect(collect($half['other_rows'])->map(fn (array $of): array => [$of['rows'], $of['spec_sheet_id'], $of['equipment']['closing_wheels'] ?? null])->all())
+        ->toEqualCanonicalizing([[[1], null, 'spiked_steel'], [[2], $sheet->id, 'rubber'], [[3], null, 'chain'], [[7, 8], null, 'spiked_poly']])
+        ->and(collect($half['other_rows'])->firstWhere('rows', [2])['equipment']['firmer'])->toBeFalse()
+        ->and($half['parked_rows'])->toBe([]);
+
+    // What most lines have becomes what most rows have.
+    $turned = $read("row,closing_wheels\n".implode("\n", array_map(fn (int $row): string => "{$row},cast", range(1, 5))))->assertOk()->json();
+    expect($turned['equipment']['closing_wheels'])->toBe('cast')->and(collect($turned['other_rows'])->pluck('equipment.closing_wheels', 'rows.0')->all())->toEqual([6 => 'rubber', 7 => 'spiked_poly']);
+
+    foreach ([
+        ["closing_wheels,firmer\ncast,no\n", 'one of them is row'], ["row,closing_wheels\n9,cast\n", 'Line 2: there is no row “9”. This planter has rows 1 to 8.'],
+        ["row,closing_wheels\n1,cast\n1,rubber\n", 'Line 3: row 1 stands in this file twice.'], ["row,closing_wheels\n1,iron\n", 'Line 2, closing_wheels: “iron” is not one of the kinds. Write one of rubber, cast'],
+        ["row,firmer\n1,perhaps\n", 'is not one of the kinds. Write one of no, yes'], ["row,parked\n1,often\n", 'Write one of yes, no'], ["row,spec_sheet\n1,Nobody's\n", 'there is no spec sheet called “Nobody\'s”'],
+    ] as [$wrong, $says]) {
+        $read($wrong)->assertUnprocessable()->assertJsonValidationErrors(['file' => $says]);
+    }
+    expect($planter->refresh()->other_rows)->toHaveCount(2);
 });

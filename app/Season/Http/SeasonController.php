@@ -16,7 +16,6 @@ use App\Season\SeasonQuery;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
@@ -58,7 +57,7 @@ final class SeasonController extends Controller
     #[OA\Response(response: 200, description: 'The fields of the season, one a line', content: new OA\MediaType(mediaType: 'text/csv', schema: new OA\Schema(type: 'string')))]
     public function fields(Planter $planter): Response
     {
-        return self::file(FieldsCsv::write(SeasonQuery::plan($planter)->fields), $planter, 'fields.csv', 'text/csv; charset=UTF-8');
+        return self::file(FieldsCsv::write(SeasonQuery::plan($planter)->fields), $planter, "{$planter->season()}-fields.csv", 'text/csv; charset=UTF-8');
     }
 
     #[OA\Post(path: '/api/planters/{planter}/season/fields', operationId: 'readFields', description: 'Reads a table of fields; nothing is kept', tags: ['season'])]
@@ -80,7 +79,7 @@ final class SeasonController extends Controller
     {
         $view = $this->seasons->of($planter->load(['specSheet', 'workshop']));
 
-        return self::file(CountdownCalendar::write($view, $this->countdown->of($view)), $planter, 'countdown.ics', 'text/calendar; charset=UTF-8');
+        return self::file(CountdownCalendar::write($view, $this->countdown->of($view)), $planter, "{$planter->season()}-countdown.ics", 'text/calendar; charset=UTF-8');
     }
 
     private function season(Planter $planter): JsonResponse
@@ -88,12 +87,5 @@ final class SeasonController extends Controller
         $view = $this->seasons->of($planter);
 
         return new JsonResponse(SeasonView::of($view, $this->countdown->of($view), $this->countdown->notes($view)));
-    }
-
-    private static function file(string $content, Planter $planter, string $name, string $type): Response
-    {
-        $name = Str::slug("{$planter->farm} {$planter->name} {$planter->season()}")."-{$name}";
-
-        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
     }
 }

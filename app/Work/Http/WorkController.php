@@ -20,7 +20,6 @@ use App\Work\WorkSheet;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
@@ -119,13 +118,6 @@ final class WorkController extends Controller
         $workshop = $planter->load(['specSheet', 'workshop'])->workshop;
 
         return new WorkSheet($work->of($workshop, [$planter], kept: KeepPlan::of($workshop, $planter)), $workshop, $by->units);
-    }
-
-    private static function file(string $content, Planter $planter, string $name, string $type): Response
-    {
-        $name = Str::slug("{$planter->farm} {$planter->name}")."-{$name}";
-
-        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
     }
 
     #[OA\Get(path: '/api/planters/{planter}/work/rain', operationId: 'rainList', description: 'What to do in the hours that it rains', tags: ['work'])]

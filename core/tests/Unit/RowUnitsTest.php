@@ -28,26 +28,26 @@ use Ustrel\Core\Wear\PlanterWear;
 use Ustrel\Core\Work\Lubrication;
 
 /** @param  array<string, mixed>  $given */
-function mostRows(array $given = [], RowUnitType $type = RowUnitType::Vacuum): Equipment
+function mostCarry(array $given = [], RowUnitType $type = RowUnitType::Vacuum): Equipment
 {
     return Equipment::of($given, $type);
 }
 
 /** @param  list<array{list<int>, array<string, string|bool|int|null>, 2?: Sheet}>  $others  rows, what they carry instead, their sheet */
-function units(int $rows, array $others, array $parked = [], array $most = []): RowUnits
+function rowUnits(int $rows, array $others, array $parked = [], array $most = []): RowUnits
 {
-    $equipment = mostRows($most);
+    $equipment = mostCarry($most);
 
     return new RowUnits($rows, $equipment, array_map(static fn (array $other): OtherRows => new OtherRows($other[0], $equipment->with($other[1]), $other[2] ?? null), $others), $parked);
 }
 
-function across(RowUnits $units): Sheet
+function sheetAcross(RowUnits $units): Sheet
 {
     return SpecSheetReader::read(typicalSheet())->across($units);
 }
 
 /** @return list<string> */
-function placesOf(Sheet $sheet, int $row): array
+function placesOnRow(Sheet $sheet, int $row): array
 {
     $places = [];
     foreach ($sheet->at($row)->ofRows() as $check) {
@@ -61,7 +61,7 @@ function placesOf(Sheet $sheet, int $row): array
 
 it('judges each row as its own closing wheels want it', function (string $check, string $typed, int $row, string $verdict): void {
     // Rubber wheels 1 1/2 in apart, spiked poly 1 1/4, each within 1/8; off center by 1/4 in and by 1/8.
-    $sheet = across(units(8, [[[7, 8], ['closing_wheels' => 'spiked_poly']]]));
+    $sheet = sheetAcross(rowUnits(8, [[[7, 8], ['closing_wheels' => 'spiked_poly']]]));
     $of = $sheet->at($row)->checks[$check];
     expect($of->judge(Answer::figure($of->unit->read($typed, UnitSystem::Inch)), Background::of())->verdict->value)->toBe($verdict);
 })->with([
@@ -70,7 +70,7 @@ it('judges each row as its own closing wheels want it', function (string $check,
 ]);
 
 it('asks a row for what it has, and no row for what it has not', function (): void {
-    $sheet = across(units(8, [[[3], ['closing_wheels' => 'chain']], [[5, 6], ['coulter' => true]]]));
+    $sheet = sheetAcross(rowUnits(8, [[[3], ['closing_wheels' => 'chain']], [[5, 6], ['coulter' => true]]]));
     expect($sheet->at(3)->check(CheckKey::ClosingGap))->toBeNull()
         ->and($sheet->at(3)->check(CheckKey::ClosingChain))->not->toBeNull()
         ->and($sheet->at(2)->check(CheckKey::ClosingChain))->toBeNull()
@@ -95,8 +95,8 @@ it('is on each row what a whole planter of that row would be', function (int $se
         $others[] = [$of, $with, ...(mt_rand(0, 2) === 0 ? [SpecSheetReader::read(typicalSheet(RowUnitType::Finger))] : [])];
     }
     $parked = mt_rand(0, 1) === 1 ? [array_pop($left)] : [];
-    $units = units($rows, $others, $parked);
-    $sheet = across($units);
+    $units = rowUnits($rows, $others, $parked);
+    $sheet = sheetAcross($units);
     $sum = 0;
     for ($row = 1; $row <= $rows; $row++) {
         $alone = ($units->sheetAt($row) ?? SpecSheetReader::read(typicalSheet()))->for($units->at($row))->ofRows();
@@ -109,7 +109,7 @@ it('is on each row what a whole planter of that row would be', function (int $se
         $sum += array_sum(array_map(static fn (Check $check): int => count($check->sides), $alone));
     }
     // However a planter is gone through, each place is come to once, and no other.
-    $all = array_merge(...array_map(static fn (int $row): array => placesOf($sheet, $row), range(1, $rows)));
+    $all = array_merge(...array_map(static fn (int $row): array => placesOnRow($sheet, $row), range(1, $rows)));
     sort($all);
     foreach (WalkOrder::cases() as $order) {
         $gone = array_map(static fn (Place $place): string => $place->key(), array_values(array_filter(Route::through($sheet, $rows, $order)->places, static fn (Place $place): bool => $place->row > 0)));
@@ -121,7 +121,7 @@ it('is on each row what a whole planter of that row would be', function (int $se
 it('goes by the figures of another sheet on the rows that have one', function (): void {
     $written = typicalSheet(RowUnitType::Finger);
     $written['checks']['opener_blade_diameter']['figures']['limit']['value'] = '14 in';
-    $sheet = across(units(6, [[[5, 6], ['meter' => 'finger'], SpecSheetReader::read($written)]]));
+    $sheet = sheetAcross(rowUnits(6, [[[5, 6], ['meter' => 'finger'], SpecSheetReader::read($written)]]));
     $judged = static fn (int $row): string => $sheet->at($row)->checks['opener_blade_diameter']->judge(Answer::figure($sheet->checks['opener_blade_diameter']->unit->read('14 1/4', UnitSystem::Inch)), Background::of())->verdict->value;
     expect([$judged(1), $judged(5)])->toBe(['change', 'sound']);
 
@@ -135,8 +135,8 @@ it('goes by the figures of another sheet on the rows that have one', function ()
 });
 
 it('asks nothing of parked rows', function (): void {
-    $units = units(7, [], [2, 4, 6]);
-    $sheet = across($units);
+    $units = rowUnits(7, [], [2, 4, 6]);
+    $sheet = sheetAcross($units);
     expect($units->running())->toBe([1, 3, 5, 7])
         ->and($sheet->placesOfRow(2))->toBe(0)->and($sheet->placesOfRow(1))->toBe($sheet->placesOfRow(7))->and($sheet->placesOfRow(1))->toBeGreaterThan(40)
         ->and($sheet->check(CheckKey::OpenerBladeDiameter)->rows)->toBe([1, 3, 5, 7]);
@@ -150,7 +150,7 @@ it('knows how far apart the rows that plant stand', function (int $rows, array $
 })->with([[8, [], 1], [8, [2, 4, 6, 8], 2], [31, range(2, 30, 2), 2], [16, [1], 1], [9, [2, 3, 5, 6, 8, 9], 3], [6, [3, 4], 1], [1, [], 1], [3, [1, 3], 1]]);
 
 it('greases, takes off and sets only where there is something', function (): void {
-    $units = units(16, [[[1, 2, 3, 4], ['row_cleaner' => true]], [[5, 6], ['closing_wheels' => 'chain']]], [16], ['row_cleaner' => false, 'downforce' => 'spring']);
+    $units = rowUnits(16, [[[1, 2, 3, 4], ['row_cleaner' => true]], [[5, 6], ['closing_wheels' => 'chain']]], [16], ['row_cleaner' => false, 'downforce' => 'spring']);
     $minutes = array_column(array_map(static fn (Lubrication $of): array => [$of->point, $of->minutes], Lubrication::read(Lubrication::points(), $units)), 1, 0);
     // A minute a row on the rows that plant and have it: 4 with row cleaners, 13 with closing arms, 15 with gauge wheels; 3 for the hitch.
     expect($minutes['row_cleaner_hubs'])->toBe(4)->and($minutes['closing_arms'])->toBe(13)->and($minutes['gauge_wheel_arms'])->toBe(15)->and($minutes['hitch'])->toBe(3);

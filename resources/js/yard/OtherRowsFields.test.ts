@@ -7,9 +7,9 @@ import { groups } from '@/unit/catalogue'
 import OtherRowsFields from './OtherRowsFields.vue'
 import { draftsOf, editOf, type OtherRowsDraft, rowsOf, unitOf } from './otherRows'
 
-const plain = Object.fromEntries(
+const plain: Equipment = Object.fromEntries(
   groups.flatMap(({ assemblies }) => assemblies.map(({ name, kinds }) => [name, kinds[0] ?? null])),
-) as Equipment
+)
 const most: Equipment = { ...plain, meter: 'vacuum', closing_wheels: 'rubber', firmer: true, central_fill: true }
 const finger = {
   id: 9,
@@ -78,7 +78,8 @@ describe('rows that differ', () => {
     expect(drafts()).toEqual([{ rows: '7', sheet: 9, equipment: {} }])
     expect(wrapper.get('.group').text()).toContain('Meter: Finger')
     expect(wrapper.get('.group').text()).toContain('no seed firmers')
-    const unit = unitOf(drafts()[0], most, finger)
+    const [draft = { rows: '', sheet: null, equipment: {} }] = drafts()
+    const unit = unitOf(draft, most, finger)
     expect([unit.meter, unit.firmer, unit.central_fill]).toEqual(['finger', false, true])
   })
 

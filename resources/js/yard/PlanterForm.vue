@@ -3,7 +3,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, body } from '@/api/client'
 import { keys, queries } from '@/api/queries'
-import type { Equipment, Planter, PlanterEdit, SpecSheet } from '@/api/types'
+import type { Equipment, Planter, PlanterEdit, PlanterRows, SpecSheet } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
 import PlanterRibbon from '@/components/PlanterRibbon.vue'
 import { vCursor } from '@/components/cursor'
@@ -16,6 +16,7 @@ import UnitFields from '@/unit/UnitFields.vue'
 import { shortRows } from '@/walk/rows'
 import { draftsOf, editOf, rowsOf } from './otherRows'
 import OtherRowsFields from './OtherRowsFields.vue'
+import RowsCsv from './RowsCsv.vue'
 
 const { planter, sheets } = defineProps<{ planter?: Planter; sheets: SpecSheet[] }>()
 const router = useRouter()
@@ -34,6 +35,13 @@ const form = reactive({
   equipment: planter?.equipment ?? sheets[0]?.typical_equipment,
 })
 const others = ref(planter && form.equipment ? draftsOf(planter, form.equipment, sheets) : [])
+/** What a table says, to be looked at and saved like what is typed. */
+function fill(table: PlanterRows): void {
+  Object.assign(form, { sheet: table.spec_sheet_id })
+  form.equipment = table.equipment
+  others.value = draftsOf(table, table.equipment, sheets)
+  parked.value = shortRows(table.parked_rows)
+}
 const parked = ref(planter ? shortRows(planter.parked_rows) : '')
 /** Which of the starting points the form began with. */
 const start = ref<string>()
@@ -206,6 +214,7 @@ const save = () =>
       :row-count="form.rows ?? 0"
       :about="about"
     />
+    <rows-csv v-if="planter" class="wide" :planter-id="planter.id" @read="fill" />
     <div v-if="preview" class="wide preview">
       <h2>Seen from behind</h2>
       <planter-ribbon :ribbon="preview.ribbon" :sections="preview.sections" small />

@@ -22,7 +22,9 @@ export function unitOf({ equipment }: OtherRowsDraft, most: Equipment, sheet?: S
   return { ...most, ...typical, ...equipment }
 }
 
-export function draftsOf(planter: Pick<Planter, 'other_rows'>, most: Equipment, sheets: SpecSheet[]): OtherRowsDraft[] {
+type Others = Pick<Planter['other_rows'][number], 'rows' | 'spec_sheet_id' | 'equipment'>[]
+
+export function draftsOf(planter: { other_rows: Others }, most: Equipment, sheets: SpecSheet[]): OtherRowsDraft[] {
   return planter.other_rows.map(({ rows, spec_sheet_id: sheet, equipment }) => {
     const draft = { rows: shortRows(rows), sheet, equipment: {} }
     const base = unitOf(
