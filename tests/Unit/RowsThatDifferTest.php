@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Models\Parts\PartType;
 use App\Models\Planter;
 use App\Models\Walk\Walk;
+use App\Plan\PartPrices;
 use App\Spec\CopySpecSheet;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Process;
@@ -203,4 +205,25 @@ it('writes its rows as a table, and reads it back as the form takes it', functio
         $read($wrong)->assertUnprocessable()->assertJsonValidationErrors(['file' => $says]);
     }
     expect($planter->refresh()->other_rows)->toHaveCount(2);
+});
+
+it('orders for each row what goes into that row', function (): void {
+    $type = fn (string $name, array $with) => PartType::factory()->create(['workshop_id' => $this->technician->workshop_id, 'name' => $name] + $with)->id;
+    $plain = $type('Blade', ['slots' => ['opener_blade'], 'heavy' => false]);
+    $heavy = $type('Heavy blade', ['slots' => ['opener_blade'], 'heavy' => true]);
+    $wheel = $type('Wheel', ['slots' => ['closing_wheel']]);
+    $planter = Planter::query()->findOrFail(($this->make)(['other_rows' => [['rows' => [7], 'equipment' => ['heavy_blades' => true, 'clearance_guard' => true]], ['rows' => [3], 'equipment' => ['closing_wheels' => 'chain']]]])->assertCreated()->json('id'));
+    $types = array_map(fn (PartType $of): int => $of->id, PartPrices::of($planter)->types);
+    expect([$types['1:opener_blade:left'], $types['7:opener_blade:left'], $types['8:opener_blade:right'], $types['2:closing_wheel:left'] ?? $types['2:closing_wheel:centre'] ?? null])->toBe([$plain, $heavy, $plain, $wheel])
+        ->and(array_filter(array_keys($types), fn (string $key): bool => str_starts_with($key, '3:closing_wheel')))->toBe([]);
+});
+
+it('turns no row by what a notch of another row unit is worth', function (): void {
+    $this->travelTo('2026-04-20 10:00:00');
+    $planter = Planter::query()->findOrFail(($this->make)(['planting_start' => '2026-04-17', 'other_rows' => [['rows' => [8], 'equipment' => ['depth_scale' => 'turns']]]])->assertCreated()->json('id'));
+    $digs = array_map(fn (int $row): array => ['id' => (string) Str::uuid7(), 'pass' => 1, 'row' => $row, 'target' => '2', 'spacing' => '6', 'depths' => ['1 1/2', '1 1/2', '1 1/2'], 'spacings' => ['6', '6'], 'happened_at' => '2026-04-20T09:00:00Z'], [1, 2, 8]);
+    $this->postJson("/api/planters/{$planter->id}/first-pass/digs", ['digs' => $digs])->assertCreated();
+    $turns = collect($this->getJson("/api/planters/{$planter->id}/first-pass")->json('passes.0.rows'))->pluck('turn', 'row');
+    // Half an inch too shallow is two notches of a quarter; of row 8 a turn says nothing yet.
+    expect($turns[1])->toEqual(2)->and($turns[8])->toBeNull();
 });
