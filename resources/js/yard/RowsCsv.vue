@@ -30,6 +30,7 @@ async function read(event: Event): Promise<void> {
 <template>
   <section aria-label="Rows as a table">
     <div class="line">
+      <span>All rows in a spreadsheet:</span>
       <a :href="`/api/planters/${planterId}/rows.csv`" download>Export CSV</a>
       <label class="file">
         <input type="file" accept=".csv,text/csv" :disabled="busy" @change="read" /><span>Fill from CSV</span>
