@@ -115,10 +115,13 @@ final class Planter extends Model
 
     protected function otherRows(): array
     {
+        $named = array_filter(array_column($this->other_rows, 'spec_sheet_id'));
+        $sheets = $named === [] ? [] : SpecSheet::query()->findOrFail(array_values(array_unique($named)))->keyBy('id')->all();
+
         return array_map(static fn (array $other): array => [
             'rows' => $other['rows'],
             'equipment' => $other['equipment'],
-            'sheet' => $other['spec_sheet_id'] === null ? null : SpecSheet::query()->findOrFail($other['spec_sheet_id'])->sheet,
+            'sheet' => $other['spec_sheet_id'] === null ? null : $sheets[$other['spec_sheet_id']]->sheet,
         ], $this->other_rows);
     }
 

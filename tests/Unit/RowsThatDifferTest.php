@@ -136,6 +136,8 @@ it('holds what stands on record to what is changed beside it', function (): void
     $put = fn (array $more) => $this->putJson("/api/planters/{$planter->id}", array_diff_key($more + $form, ['other_rows' => isset($more['other_rows']) ? null : true]));
     $put(['row_count' => 6])->assertUnprocessable()->assertJsonValidationErrors(['other_rows.0.rows' => 'This planter has rows 1 to 6.']);
     $put(['equipment' => ['closing_wheels' => 'spiked_poly', 'meter' => 'vacuum']])->assertUnprocessable()->assertJsonValidationErrors(['other_rows.0' => 'Rows 7, 8 have the same as the other rows.']);
+    $put(['row_count' => 8, 'parked_rows' => [7]])->assertOk();
+    $put(['row_count' => 6, 'other_rows' => []])->assertUnprocessable()->assertJsonValidationErrors(['parked_rows' => 'This planter has rows 1 to 6.']);
     // Said nothing of, it stays.
     $put(['name' => 'Nine'])->assertOk()->assertJsonPath('other_rows.0.rows', [7, 8]);
 });

@@ -61,7 +61,6 @@ final class PlanterRequest extends FormRequest
             'sections.*' => ['integer:strict', 'between:1,64'],
             'spec_sheet_id' => ['bail', 'required', 'integer:strict', $this->sheetRule(...)],
             'equipment' => ['bail', 'sometimes', 'array', $this->kindsRule(...), $this->fitRule(...)],
-            'parked_rows' => ['bail', 'sometimes', $this->parkedRule(...)],
             'planned_acres' => ['nullable', 'numeric:strict', 'between:0.01,100000', 'decimal:0,2'],
             'planting_days' => ['nullable', 'integer:strict', 'between:1,365'],
             'planting_start' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31'],
@@ -116,6 +115,7 @@ final class PlanterRequest extends FormRequest
                 foreach ($this->otherRows()->faults as $field => $fault) {
                     $validator->errors()->add($field, $fault);
                 }
+                $this->parkedRule('parked_rows', $this->input('parked_rows', $this->planter()->parked_rows ?? []), static fn (string $fault) => $validator->errors()->add('parked_rows', $fault));
             }
         }];
     }
