@@ -41,6 +41,7 @@ use Ustrel\Core\Spec\RowUnits;
  * @property array<string, mixed> $equipment what most rows carry, and the planter as a whole; shape: docs/formats.md
  * @property list<array{rows: list<int>, spec_sheet_id: int|null, equipment: array<string, string|bool|int|null>}> $other_rows rows that differ, each in one of them, with what they carry instead
  * @property list<int> $parked_rows rows that are up and do not plant
+ * @property array<string, string> $wanted targets of the planter itself, each with its unit, by check key
  * @property Day|null $planting_start
  * @property string|null $planned_acres of the season that is being prepared
  * @property int|null $planting_days from the first to the last day of planting
@@ -60,7 +61,7 @@ final class Planter extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'other_rows' => '[]', 'parked_rows' => '[]', 'shared' => '[]', 'planned_acres' => null, 'planting_days' => null, 'is_sample' => false];
+    protected $attributes = ['equipment' => '{}', 'other_rows' => '[]', 'parked_rows' => '[]', 'wanted' => '{}', 'shared' => '[]', 'planned_acres' => null, 'planting_days' => null, 'is_sample' => false];
 
     protected $casts = [
         'sections' => 'array',
@@ -68,6 +69,7 @@ final class Planter extends Model
         'equipment' => 'array',
         'other_rows' => 'array',
         'parked_rows' => 'array',
+        'wanted' => 'array',
         'planting_start' => AsDay::class,
         'is_sample' => 'boolean',
     ];
@@ -196,6 +198,6 @@ final class Planter extends Model
     /** @return list<string> */
     protected function written(): array
     {
-        return ['farm', 'name', 'row_count', 'spacing_typed', 'sections', 'spec_sheet_id', 'equipment', 'other_rows', 'parked_rows', 'planting_start', 'planned_acres', 'planting_days'];
+        return ['farm', 'name', 'row_count', 'spacing_typed', 'sections', 'spec_sheet_id', 'equipment', 'other_rows', 'parked_rows', 'wanted', 'planting_start', 'planned_acres', 'planting_days'];
     }
 }

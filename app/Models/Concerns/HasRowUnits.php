@@ -39,9 +39,9 @@ trait HasRowUnits
     public function readSheet(): Sheet
     {
         $written = $this->writtenSheet();
-        $key = md5(implode("\n", [$written, $this->attributes['equipment'], $this->row_count, json_encode($this->otherRows(), JSON_THROW_ON_ERROR), $this->attributes['parked_rows']]));
+        $key = md5(implode("\n", [$written, $this->attributes['equipment'], $this->row_count, json_encode($this->otherRows(), JSON_THROW_ON_ERROR), $this->attributes['parked_rows'], $this->attributes['wanted']]));
 
-        return SpecSheet::once($key, fn (): Sheet => SpecSheet::readWritten($written)->across($this->units()));
+        return SpecSheet::once($key, fn (): Sheet => SpecSheet::readWritten($written)->across($this->units())->wanting($this->wanted));
     }
 
     /** @return array<string, mixed> what a walk keeps of them, by its columns */
@@ -53,6 +53,7 @@ trait HasRowUnits
             'equipment' => $this->equipment,
             'other_rows' => $this->otherRows(),
             'parked_rows' => $this->parked_rows,
+            'wanted' => $this->wanted,
         ];
     }
 }

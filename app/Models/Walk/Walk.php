@@ -29,6 +29,7 @@ use Ustrel\Core\Walk\WalkOrder;
  * @property array<string, mixed> $equipment what most rows carried, and the planter as a whole
  * @property list<array{rows: list<int>, equipment: array<string, string|bool|int|null>, sheet: array<string, mixed>|null}> $other_rows rows that differed, with their own figures where they had any
  * @property list<int> $parked_rows
+ * @property array<string, string> $wanted targets of the planter itself, each with its unit, by check key
  * @property list<string>|null $checks keys of the checks that are walked; null for all
  * @property list<int> $row_places how many readings each row takes of the checks that are walked, from the left
  * @property int $planter_places whole-planter checks that are walked
@@ -56,7 +57,7 @@ final class Walk extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'other_rows' => '[]', 'parked_rows' => '[]', 'row_places' => '[]', 'checks' => null, 'pack' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'measuring_sd' => '{}', 'depth_school' => 'handle', 'guide_revision' => 0, 'imported' => false];
+    protected $attributes = ['equipment' => '{}', 'other_rows' => '[]', 'parked_rows' => '[]', 'wanted' => '{}', 'row_places' => '[]', 'checks' => null, 'pack' => null, 'finished_by' => null, 'finished_at' => null, 'planned_acres' => null, 'watch_chance' => '0.2', 'measuring_sd' => '{}', 'depth_school' => 'handle', 'guide_revision' => 0, 'imported' => false];
 
     protected $casts = [
         'kind' => WalkKind::class,
@@ -65,6 +66,7 @@ final class Walk extends Model
         'equipment' => 'array',
         'other_rows' => 'array',
         'parked_rows' => 'array',
+        'wanted' => 'array',
         'row_places' => 'array',
         'checks' => 'array',
         'measuring_sd' => 'array',

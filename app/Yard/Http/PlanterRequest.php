@@ -8,6 +8,7 @@ use App\Models\Planter;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Yard\OtherRowsEdit;
+use App\Yard\WantedEdit;
 use Closure;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Http\FormRequest;
@@ -36,6 +37,7 @@ use Ustrel\Core\Spec\RowUnitType;
         new OA\Property(property: 'equipment', description: 'What they carry instead, by assembly; with another sheet the rest is typical of it', type: 'object', additionalProperties: new OA\AdditionalProperties(oneOf: [new OA\Schema(type: 'string'), new OA\Schema(type: 'boolean'), new OA\Schema(type: 'integer'), new OA\Schema(type: 'null')])),
     ], type: 'object')),
     new OA\Property(property: 'parked_rows', description: 'Rows that are up and do not plant; as they are where it is left out', type: 'array', items: new OA\Items(type: 'integer', maximum: 64, minimum: 1)),
+    new OA\Property(property: 'wanted', description: 'Targets of this planter itself as typed, by check: how far beside and below the seed the band lies, the pressure of each pair of tires. The spec sheet holds where none is given; as they are where it is left out', type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string', nullable: true)),
     new OA\Property(property: 'planting_start', type: 'string', format: 'date', nullable: true),
     new OA\Property(property: 'planned_acres', description: 'Of the season that is being prepared', type: 'number', maximum: 100000, minimum: 0.01, nullable: true),
     new OA\Property(property: 'planting_days', description: 'From the first to the last day of planting', type: 'integer', maximum: 365, minimum: 1, nullable: true),
@@ -100,6 +102,7 @@ final class PlanterRequest extends FormRequest
             'spec_sheet_id' => $this->integer('spec_sheet_id'),
             ...($this->has('equipment') ? ['equipment' => $this->equipment()->toArray()] : []),
             ...($this->has('other_rows') ? ['other_rows' => $this->otherRows()->groups] : []),
+            ...($this->has('wanted') ? ['wanted' => $this->wanted()->wanted] : []),
             ...($this->has('parked_rows') ? ['parked_rows' => OtherRowsEdit::rows($this->input('parked_rows'), $rows)] : []),
             'planned_acres' => $this->filled('planned_acres') ? number_format($this->float('planned_acres'), 2, '.', '') : null,
             'planting_days' => $this->filled('planting_days') ? $this->integer('planting_days') : null,
@@ -115,6 +118,9 @@ final class PlanterRequest extends FormRequest
                 foreach ($this->otherRows()->faults as $field => $fault) {
                     $validator->errors()->add($field, $fault);
                 }
+                foreach ($this->wanted()->faults as $field => $fault) {
+                    $validator->errors()->add($field, $fault);
+                }
                 $this->parkedRule('parked_rows', $this->input('parked_rows', $this->planter()->parked_rows ?? []), static fn (string $fault) => $validator->errors()->add('parked_rows', $fault));
             }
         }];
@@ -124,6 +130,11 @@ final class PlanterRequest extends FormRequest
     private function otherRows(): OtherRowsEdit
     {
         return new OtherRowsEdit($this->input('other_rows', $this->planter()->other_rows ?? []), $this->integer('row_count'), $this->equipment(), SpecSheet::usableBy($this->workshopId())->get()->keyBy('id'));
+    }
+
+    private function wanted(): WantedEdit
+    {
+        return new WantedEdit($this->input('wanted', []), $this->user()->units ?? UnitSystem::Inch);
     }
 
     private function planter(): ?Planter

@@ -48,6 +48,8 @@ final readonly class PlanterView extends Schema
         public array $other_rows,
         /** @var list<int> Up, and not planting */
         public array $parked_rows,
+        /** @var array<string, string> Targets of this planter itself, each with its unit, by check */
+        public array $wanted,
         /**
          * @var array{
          *     id: int,
@@ -75,7 +77,7 @@ final readonly class PlanterView extends Schema
                 'rows' => $other['rows'], 'spec_sheet_id' => $other['spec_sheet_id'], 'equipment' => $other['equipment'],
                 'stations' => self::stations(($units->sheetAt($other['rows'][0]) ?? $sheet)->for($units->at($other['rows'][0]))),
             ], $of->other_rows),
-            $of->parked_rows,
+            $of->parked_rows, $of->wanted,
             ['id' => $of->specSheet->id, 'name' => $of->specSheet->name, 'type' => RowUnitType::from($of->specSheet->type), 'left_hand_thread' => $threads->leftHand, 'torque' => $threads->torque],
         );
     }

@@ -64,6 +64,12 @@ final readonly class Check
             : $this;
     }
 
+    /** @param  array<string, Figure>  $figures  by name, those that the rule of the definition needs */
+    public function aimed(CheckDefinition $definition, array $figures): self
+    {
+        return new self($this->key, $definition, $this->sides, $figures, $this->wheels, $this->own, $this->rows);
+    }
+
     /** @param  non-empty-list<int>  $rows  those that have it so */
     public function onRows(array $rows): self
     {

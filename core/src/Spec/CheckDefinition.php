@@ -36,6 +36,8 @@ final readonly class CheckDefinition
         private Condition $with = new Condition([[]]),
         private array $sides = [],
         public array $figures = [],
+        /** @var array<mixed>|null typical figures beside the target that a planter may say itself; null where it may say none */
+        public ?array $wanted = null,
     ) {
     }
 
@@ -71,6 +73,7 @@ final readonly class CheckDefinition
             Condition::read($key, $given['with'] ?? [], $assemblies),
             $sides,
             is_array($given['figures'] ?? null) ? $given['figures'] : [],
+            is_array($given['wanted'] ?? null) ? $given['wanted'] : null,
         );
     }
 
@@ -92,7 +95,13 @@ final readonly class CheckDefinition
 
     public function leftAndRight(): self
     {
-        return new self($this->station, $this->kind, $this->rule, $this->unit, $this->chips, $this->no, $this->isRunning, $this->with, [[Condition::always(), self::SIDES['both']]], $this->figures);
+        return new self($this->station, $this->kind, $this->rule, $this->unit, $this->chips, $this->no, $this->isRunning, $this->with, [[Condition::always(), self::SIDES['both']]], $this->figures, $this->wanted);
+    }
+
+    /** As a planter has it that says its own target. */
+    public function aimed(): self
+    {
+        return new self($this->station, $this->kind, RuleName::Target, $this->unit, $this->chips, $this->no, $this->isRunning, $this->with, $this->sides, ($this->wanted ?? []) + $this->figures, $this->wanted);
     }
 
     /** Whether a planter that carries this has it. */

@@ -122,6 +122,29 @@ final readonly class Sheet
     }
 
     /**
+     * With the targets that a planter says itself.
+     *
+     * @param  array<string, string>  $wanted  by check key, each with its unit; what the planter does not have is passed over
+     */
+    public function wanting(array $wanted): self
+    {
+        /** @var array<int, Check> $aimed by the check that it takes the place of */
+        $aimed = [];
+        $with = static function (array $checks) use ($wanted, &$aimed): array {
+            foreach (array_intersect_key($wanted, $checks) as $key => $target) {
+                $checks[$key] = $aimed[spl_object_id($checks[$key])] ??= SpecSheetReader::wanting($checks[$key], $target);
+            }
+
+            return $checks;
+        };
+
+        return $wanted === [] ? $this : new self(
+            $this->type, $with($this->checks), $this->notch, $this->threads,
+            array_map(static fn (self $row): self => new self($row->type, $with($row->checks), $row->notch, $row->threads), $this->rows),
+        );
+    }
+
+    /**
      * @param  list<array{Check, non-empty-list<int>, Sheet}>  $known  how a check is made, with the rows that have it so and the sheet that they go by
      * @param  non-empty-list<int>  $rows
      * @return non-empty-list<array{Check, non-empty-list<int>, Sheet}> with what more rows have; rows of another row unit are not held against these

@@ -17,6 +17,8 @@ use Ustrel\Core\Unit\InvalidCatalogue;
  */
 final class SpecSheetReader
 {
+    private const ON_PLANTER = 'set for this planter';
+
     /** @var list<SpecFault> */
     private array $faults = [];
 
@@ -63,6 +65,25 @@ final class SpecSheetReader
         static $typical = [];
 
         return $typical[$key->value] ??= (new self(UnitSystem::Inch))->check($key, []) ?? throw InvalidCatalogue::shape($key->value);
+    }
+
+    /**
+     * A check as a planter has it that says its own target: judged by that, as far off as the sheet allows.
+     *
+     * @param  string  $target  with its unit
+     *
+     * @throws UnreadableNumber
+     */
+    public static function wanting(Check $check, string $target): Check
+    {
+        $definition = $check->definition->aimed();
+        $reader = new self(UnitSystem::Inch);
+        $figures = ['target' => new Figure($check->unit->read($target, UnitSystem::Inch), $target, self::ON_PLANTER)];
+        foreach (array_diff_key($definition->rule->figures(), $figures) as $name => $unit) {
+            $figures[$name] = $check->figures[$name] ?? $reader->figure($definition->figures[$name] ?? null, "{$check->key->value}.{$name}", $unit ?? $definition->unit) ?? throw InvalidCatalogue::shape($check->key->value);
+        }
+
+        return $check->aimed($definition, $figures);
     }
 
     /** A sheet that says nothing is as most row units are: the left one left-handed. */

@@ -17,6 +17,7 @@ interface CheckOf {
   station: string
   with?: With | With[]
   sides?: string | { with: With | With[]; sides: string }[]
+  wanted?: unknown
 }
 interface File {
   whole_planter?: boolean
@@ -73,19 +74,22 @@ export interface MakeUp {
   stations: Set<Station>
   perRow: number
   ofPlanter: number
+  /** Keys of the checks for which the planter can say a target of its own. */
+  wanted: string[]
   /** Codes of what does not go together. */
   contradictions: string[]
 }
 
 /** What a planter with this equipment is checked for. */
 export function makeUp(on: Equipment): MakeUp {
-  const made: MakeUp = { checks: {}, stations: new Set(), perRow: 0, ofPlanter: 0, contradictions: [] }
+  const made: MakeUp = { checks: {}, stations: new Set(), perRow: 0, ofPlanter: 0, wanted: [], contradictions: [] }
   for (const { checks, contradictions = {} } of Object.values(files)) {
     for (const [key, check] of Object.entries(checks)) {
       if (!holds(check.with, on)) continue
       const places = sidesOf(check, on)
       made.checks[key] = places
       made.stations.add(check.station as Station)
+      if (check.wanted) made.wanted.push(key)
       if (WHOLE.includes(check.station)) made.ofPlanter += places
       else made.perRow += places
     }

@@ -14,9 +14,10 @@ import type { Start } from '@/unit/catalogue'
 import StartingPoints from '@/unit/StartingPoints.vue'
 import UnitFields from '@/unit/UnitFields.vue'
 import { shortRows } from '@/walk/rows'
-import { draftsOf, editOf, rowsOf } from './otherRows'
+import { draftsOf, editOf, rowsOf, unitOf } from './otherRows'
 import OtherRowsFields from './OtherRowsFields.vue'
 import RowsCsv from './RowsCsv.vue'
+import WantedFields from './WantedFields.vue'
 
 const { planter, sheets } = defineProps<{ planter?: Planter; sheets: SpecSheet[] }>()
 const router = useRouter()
@@ -42,6 +43,22 @@ function fill(table: PlanterRows): void {
   others.value = draftsOf(table, table.equipment, sheets)
   parked.value = shortRows(table.parked_rows)
 }
+const wanted = ref<Record<string, string>>({ ...planter?.wanted })
+/** Each make-up that rows have. */
+const carried = computed(() =>
+  form.equipment
+    ? [
+        form.equipment,
+        ...others.value.map((group) =>
+          unitOf(
+            group,
+            form.equipment as Equipment,
+            sheets.find(({ id }) => id === group.sheet),
+          ),
+        ),
+      ]
+    : [],
+)
 const parked = ref(planter ? shortRows(planter.parked_rows) : '')
 /** Which of the starting points the form began with. */
 const start = ref<string>()
@@ -78,6 +95,7 @@ const edit = computed<PlanterEdit>(() => ({
   ...(form.equipment ? { equipment: form.equipment } : {}),
   other_rows: editOf(others.value, form.rows ?? 0),
   parked_rows: rowsOf(parked.value, form.rows ?? 0),
+  wanted: wanted.value,
   planting_start: form.plantingStart || null,
   planned_acres: form.plannedAcres,
   planting_days: form.plantingDays,
@@ -214,6 +232,7 @@ const save = () =>
       :row-count="form.rows ?? 0"
       :about="about"
     />
+    <wanted-fields v-model="wanted" class="wide" :units="carried" :about="about" />
     <rows-csv v-if="planter" class="wide" :planter-id="planter.id" @read="fill" />
     <div v-if="preview" class="wide preview">
       <h2>Seen from behind</h2>
