@@ -188,6 +188,7 @@ export function guideOf(rows: number): WalkGuide & { walk: Walk } {
       stations: ['opener_blades', 'blade_contact'],
       other_rows: [],
       parked_rows: [],
+      wanted: {},
       spec_sheet: { id: 1, name: 'Vacuum', type: 'vacuum', left_hand_thread: 'left', torque: '' },
     },
     walk: {

@@ -229,3 +229,34 @@ it('turns no row by what a notch of another row unit is worth', function (): voi
     // Half an inch too shallow is two notches of a quarter; of row 8 a turn says nothing yet.
     expect($turns[1])->toEqual(2)->and($turns[8])->toBeNull();
 });
+
+it('judges an open walk by the targets of the planter itself, from the form to the readings', function (): void {
+    $made = ($this->make)(['equipment' => ['fertilizer' => true, 'tires' => true, 'meter' => 'vacuum'], 'wanted' => ['fertilizer_band_offset' => '2', 'tyre_pressure' => '45 psi', 'fertilizer_band_depth' => '']])->assertCreated()->json();
+    // With its unit, whoever reads it later; what was left empty is left to the sheet.
+    expect($made['wanted'])->toEqual(['fertilizer_band_offset' => '2 in', 'tyre_pressure' => '45 psi']);
+    $planter = Planter::query()->findOrFail($made['id']);
+    $walk = $this->openWalk($planter, ['fertilizer_band_offset', 'tyre_pressure']);
+    $this->send($walk, $this->reading(1, '2 1/4', ['check' => 'fertilizer_band_offset', 'side' => 'centre']), $this->reading(2, '3', ['check' => 'fertilizer_band_offset', 'side' => 'centre', 'confirmed' => true]), $this->reading(0, '46', ['check' => 'tyre_pressure', 'side' => 'centre', 'confirmed' => true]))->assertOk();
+    $verdicts = fn (): array => collect($this->getJson("/api/planters/{$planter->id}/board")->json('cells'))->whereIn('check', ['fertilizer_band_offset', 'tyre_pressure'])->whereNotNull('now')->pluck('now.verdict', 'row')->all();
+    expect($verdicts())->toEqual([1 => 'sound', 2 => 'change', 0 => 'sound']);
+    // Other targets hold for the open walk at once, and none leave it to the sheet, which wants 60 psi and no band.
+    $form = eightRows(['equipment' => ['fertilizer' => true, 'tires' => true, 'meter' => 'vacuum']]) + ['spec_sheet_id' => $planter->spec_sheet_id];
+    $this->putJson("/api/planters/{$planter->id}", ['wanted' => ['fertilizer_band_offset' => '3 in']] + $form)->assertOk();
+    expect($verdicts())->toEqual([1 => 'change', 2 => 'sound', 0 => 'change']);
+    $this->putJson("/api/planters/{$planter->id}", ['name' => 'Other'] + $form)->assertOk()->assertJsonPath('wanted', ['fertilizer_band_offset' => '3 in']);
+    $this->putJson("/api/planters/{$planter->id}", ['wanted' => []] + $form)->assertOk();
+    expect($verdicts())->toEqual([1 => 'sound', 2 => 'sound', 0 => 'change']);
+    // Who reads in metric types in metric.
+    $this->technician->update(['units' => 'mm']);
+    $this->putJson("/api/planters/{$planter->id}", ['wanted' => ['fertilizer_band_offset' => '50', 'tyre_pressure' => '3,1']] + $form)->assertOk()->assertJsonPath('wanted.fertilizer_band_offset', '50 mm')->assertJsonPath('wanted.tyre_pressure', '3,1 bar');
+    expect($verdicts())->toEqual([1 => 'sound', 2 => 'change', 0 => 'sound']);
+});
+
+it('refuses targets that are none, and keeps nothing', function (mixed $wanted, string $field, string $says): void {
+    ($this->make)(['wanted' => $wanted])->assertUnprocessable()->assertJsonValidationErrors([$field => $says]);
+    expect(Planter::query()->count())->toBe(0);
+})->with([
+    ['two inches', 'wanted', 'Write a target as a figure'], [['opener_blade_diameter' => '15 in'], 'wanted', 'nothing of this planter'], [['wings' => '2'], 'wanted', 'nothing of this planter'],
+    [['fertilizer_band_offset' => 2], 'wanted.fertilizer_band_offset', 'Write a target as a figure'], [['fertilizer_band_offset' => 'beside'], 'wanted.fertilizer_band_offset', 'beside'],
+    [['tyre_pressure' => '0'], 'wanted.tyre_pressure', 'more than 0'], [['tyre_pressure' => '-5 psi'], 'wanted.tyre_pressure', 'below zero'],
+]);

@@ -128,20 +128,28 @@ final readonly class Sheet
      */
     public function wanting(array $wanted): self
     {
-        /** @var array<int, Check> $aimed by the check that it takes the place of */
+        if ($wanted === []) {
+            return $this;
+        }
         $aimed = [];
-        $with = static function (array $checks) use ($wanted, &$aimed): array {
-            foreach (array_intersect_key($wanted, $checks) as $key => $target) {
-                $checks[$key] = $aimed[spl_object_id($checks[$key])] ??= SpecSheetReader::wanting($checks[$key], $target);
+        foreach ([$this, ...$this->rows] as $sheet) {
+            foreach (array_intersect_key($sheet->checks, $wanted) as $key => $check) {
+                $aimed[spl_object_id($check)] ??= SpecSheetReader::wanting($check, $wanted[$key]);
             }
+        }
+        $rows = array_map(static fn (self $row): self => new self($row->type, self::instead($row->checks, $aimed), $row->notch, $row->threads), $this->rows);
 
-            return $checks;
-        };
+        return new self($this->type, self::instead($this->checks, $aimed), $this->notch, $this->threads, $rows);
+    }
 
-        return $wanted === [] ? $this : new self(
-            $this->type, $with($this->checks), $this->notch, $this->threads,
-            array_map(static fn (self $row): self => new self($row->type, $with($row->checks), $row->notch, $row->threads), $this->rows),
-        );
+    /**
+     * @param  array<string, Check>  $checks
+     * @param  array<int, Check>  $aimed  by the check that it takes the place of
+     * @return array<string, Check>
+     */
+    private static function instead(array $checks, array $aimed): array
+    {
+        return array_map(static fn (Check $check): Check => $aimed[spl_object_id($check)] ?? $check, $checks);
     }
 
     /**

@@ -158,3 +158,19 @@ it('greases, takes off and sets only where there is something', function (): voi
     expect([$fits(SettingKey::Cleaner, 1), $fits(SettingKey::Cleaner, 7), $fits(SettingKey::Cleaner, 0)])->toBe([SettingFit::Fits, SettingFit::NotFitted, SettingFit::Fits])
         ->and(JobBook::typical()->on($units)->minutesOnRows([]))->toBe(0.0);
 });
+
+it('judges the band and the tires by what the planter itself wants, on the rows that have them', function (string $check, ?string $wanted, string $typed, string $verdict): void {
+    $sheet = sheetAcross(rowUnits(4, [[[4], ['fertilizer' => false]]], [], ['fertilizer' => true, 'tires' => true]))->wanting($wanted === null ? [] : [$check => $wanted]);
+    $of = $sheet->check(CheckKey::from($check));
+    expect($of->judge(Answer::figure($of->unit->read($typed, UnitSystem::Inch)), Background::of())->verdict->value)->toBe($verdict)
+        ->and($sheet->at(4)->check(CheckKey::FertilizerBandOffset))->toBeNull()
+        // Rows and planter speak of one and the same check.
+        ->and($sheet->at(1)->checks['fertilizer_band_offset'])->toBe($sheet->checks['fertilizer_band_offset']);
+})->with([
+    // 2 in beside, within 1/2 in; unsaid, it is written down and judged sound, wherever it lies.
+    ['fertilizer_band_offset', '2 in', '2 1/2', 'sound'], ['fertilizer_band_offset', '2 in', '2 9/16', 'change'], ['fertilizer_band_offset', '2 in', '1 7/16', 'change'], ['fertilizer_band_offset', null, '4', 'sound'],
+    // Level with the seed is 0.
+    ['fertilizer_band_depth', '2 in', '0', 'change'], ['fertilizer_band_depth', '0 in', '0', 'sound'], ['fertilizer_band_depth', '5 cm', '2', 'sound'],
+    // The sheet wants 60 psi within 3.
+    ['tyre_pressure', null, '45', 'change'], ['tyre_pressure', '45 psi', '45', 'sound'], ['tyre_pressure', '45 psi', '49', 'change'], ['tyre_pressure', '3 bar', '43', 'sound'],
+]);

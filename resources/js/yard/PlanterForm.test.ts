@@ -78,6 +78,7 @@ describe('the planter form', () => {
         equipment: sheet.typical_equipment,
         other_rows: [],
         parked_rows: [],
+        wanted: {},
         planned_acres: null,
         planting_days: null,
         planting_start: null,

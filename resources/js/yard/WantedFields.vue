@@ -20,7 +20,7 @@ const EXAMPLES: Record<string, string> = { fertilizer_band_offset: '2 in', ferti
 <template>
   <fieldset v-if="checks.length > 0" class="wanted">
     <legend>Targets of this planter</legend>
-    <p class="quiet">Leave a field empty to use the spec sheet. A band above the seed is a minus.</p>
+    <p class="quiet">Leave a field empty to use the spec sheet. A band level with the seed is 0 in.</p>
     <div class="fields">
       <v-text-field
         v-for="check in checks"
