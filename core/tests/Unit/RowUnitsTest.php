@@ -174,3 +174,14 @@ it('judges the band and the tires by what the planter itself wants, on the rows 
     // The sheet wants 60 psi within 3.
     ['tyre_pressure', null, '45', 'change'], ['tyre_pressure', '45 psi', '45', 'sound'], ['tyre_pressure', '45 psi', '49', 'change'], ['tyre_pressure', '3 bar', '43', 'sound'],
 ]);
+
+it('takes the target on every row, however its sides, and the tolerance of the sheet', function (): void {
+    $written = typicalSheet();
+    $written['checks']['tyre_pressure']['figures'] = ['target' => ['value' => '60 psi', 'source' => 'm'], 'tolerance' => ['value' => '5 psi', 'source' => 'm']];
+    $units = rowUnits(4, [[[4], ['fertilizer_both_sides' => true]]], [], ['fertilizer' => true, 'tires' => true]);
+    $sheet = SpecSheetReader::read($written)->across($units)->wanting(['fertilizer_band_offset' => '2 in', 'tyre_pressure' => '45 psi']);
+    $judged = static fn (Check $check, string $typed): string => $check->judge(Answer::figure($check->unit->read($typed, UnitSystem::Inch)), Background::of())->verdict->value;
+    expect($judged($sheet->at(4)->checks['fertilizer_band_offset'], '3'))->toBe('change')->and(count($sheet->at(4)->checks['fertilizer_band_offset']->sides))->toBe(2)
+        ->and($judged($sheet->at(1)->checks['fertilizer_band_offset'], '3'))->toBe('change')
+        ->and([$judged($sheet->checks['tyre_pressure'], '50'), $judged($sheet->checks['tyre_pressure'], '51')])->toBe(['sound', 'change']);
+});
