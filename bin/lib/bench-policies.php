@@ -17,16 +17,15 @@ use Ustrel\Core\Plan\Policy\Strategy;
 use Ustrel\Core\Plan\Policy\WearItem;
 use Ustrel\Core\Plan\Policy\WearKind;
 use Ustrel\Core\Plan\Prices;
-use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\MeterType;
+use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Wear\PlanterWear;
 
 /** @return array{float, float} seconds for five policies on 24 rows, all slots that wear, 5 seasons, 400 runs, with what would turn it; and the megabytes */
 function policyTable(): array
 {
     $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', 'vacuum')->firstOrFail()->read()
-        ->for(new Equipment(MeterType::Vacuum, Drive::Ground, coulter: true, fertilizer: true, fertilizerBothSides: true));
+        ->for(Equipment::of(['drive' => 'ground', 'coulter' => true, 'fertilizer' => true, 'fertilizer_both_sides' => true], RowUnitType::Vacuum));
     $kinds = $items = [];
     foreach (PlanterWear::checks($sheet) as $check) {
         $slot = Slot::of($check->key);

@@ -5,9 +5,8 @@ declare(strict_types=1);
 // What a forecast costs: part of bin/bench.
 
 use App\Models\SpecSheet;
-use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\MeterType;
+use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Wear\Forecaster;
 use Ustrel\Core\Wear\Item;
 use Ustrel\Core\Wear\PlanterWear;
@@ -18,7 +17,7 @@ use Ustrel\Core\Wear\ReadingError;
 function forecastOf48Rows(): array
 {
     $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', 'vacuum')->firstOrFail()->read();
-    $sheet = $sheet->for(new Equipment(MeterType::Vacuum, Drive::Ground, coulter: true, fertilizer: true));
+    $sheet = $sheet->for(Equipment::of(['drive' => 'ground', 'coulter' => true, 'fertilizer' => true], RowUnitType::Vacuum));
     $run = static function () use ($sheet): array {
         $forecasts = [];
         foreach (PlanterWear::checks($sheet) as $check) {

@@ -11,9 +11,8 @@ use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Plan\Jobs\Job;
 use Ustrel\Core\Plan\Jobs\JobBook;
-use Ustrel\Core\Spec\Drive;
 use Ustrel\Core\Spec\Equipment;
-use Ustrel\Core\Spec\MeterType;
+use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Work\JobOrder;
 use Ustrel\Core\Work\Piece;
@@ -27,7 +26,7 @@ use Ustrel\Core\Work\WorkList;
 /** @return float seconds for a plan of 48 rows on which every part is changed, with three people, the parts of one slot in four to come */
 function workPlan(): float
 {
-    $equipment = new Equipment(MeterType::Vacuum, Drive::Ground, coulter: true, fertilizer: true, fertilizerBothSides: true);
+    $equipment = Equipment::of(['drive' => 'ground', 'coulter' => true, 'fertilizer' => true, 'fertilizer_both_sides' => true], RowUnitType::Vacuum);
     $random = new Randomizer(new Mt19937(1));
     $todos = [];
     for ($row = 1; $row <= 48; $row++) {
