@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { call, expectFaultless, signIn, test } from './support'
+import { call, expectFaultless, planterWithWalk, signIn, test } from './support'
 
 test('rows that differ are said in the form, asked by what they have, and parked rows are asked nothing', async ({
   page,
@@ -53,4 +53,42 @@ test('rows that differ are said in the form, asked by what they have, and parked
   await page.goto(`/planters/${planter}/edit`)
   await expect(group.getByLabel('Rows', { exact: true })).toHaveValue('5-6')
   await expect(page.getByLabel('Parked rows')).toHaveValue('2')
+})
+
+test('two people who change one make-up at once do not overwrite each other', async ({ page, elsewhere }) => {
+  await signIn(page)
+  const { planter } = await planterWithWalk(page, `Make-up ${Date.now()}`, 8, ['closing_gap'])
+  const other = await elsewhere()
+  await signIn(other)
+  type Made = { version: string; spec_sheet: { id: number }; other_rows: { rows: number[] }[]; changed?: string[] }
+  const path = `/api/planters/${planter}`
+  const before = (
+    await call<Made & { farm: string; name: string; row_count: number; spacing_typed: string }>(page, 'GET', path)
+  ).body
+  const form = {
+    farm: before.farm,
+    name: before.name,
+    row_count: before.row_count,
+    spacing: before.spacing_typed,
+    spec_sheet_id: before.spec_sheet.id,
+    version: before.version,
+  }
+  const madeOf = (row: number, kind: string) => ({
+    ...form,
+    other_rows: [{ rows: [row], equipment: { closing_wheels: kind } }],
+  })
+  // One is kept, the other is told what changed; what the walk asks follows the one that is kept.
+  const answers = await Promise.all([
+    call<Made>(page, 'PUT', path, madeOf(7, 'cast')),
+    call<Made>(other, 'PUT', path, madeOf(2, 'chain')),
+  ])
+  expect(answers.map(({ status }) => status).toSorted()).toEqual([200, 409])
+  expect(answers.find(({ status }) => status === 409)?.body.changed).toEqual(['other_rows'])
+  const kept = answers.findIndex(({ status }) => status === 200)
+  const sent = kept === 0 ? madeOf(7, 'cast') : madeOf(2, 'chain')
+  expect((await call<Made>(page, 'GET', path)).body.other_rows[0]?.rows).toEqual(sent.other_rows[0]?.rows)
+  // The answer was lost: the same from both sides at once is known, and is there once.
+  const again = await Promise.all([call<Made>(page, 'PUT', path, sent), call<Made>(other, 'PUT', path, sent)])
+  expect(again.map(({ status }) => status)).toEqual([200, 200])
+  expect((await call<Made>(page, 'GET', path)).body.other_rows).toHaveLength(1)
 })

@@ -118,7 +118,7 @@ final readonly class BenchQuery
         $names = $lots->mapWithKeys(static fn (SeedLot $of): array => ["#{$of->id}" => $of->name])->all() + $planned;
         $whole = $runs->reject(static fn (BenchRun $run): bool => $run->is_partial || $run->standRun?->practice !== null)->groupBy('row_number');
         $due = [];
-        for ($row = 1; $row <= $planter->row_count; $row++) {
+        foreach ($planter->runningRows() as $row) {
             $left = array_map(static fn (string $key): string => $names[$key] ?? $key, SizesDue::of(array_map(strval(...), array_keys($planned)), array_values($whole->get($row)?->map(static fn (BenchRun $run): string => $run->lotKey())->all() ?? []), $sizes));
             if ($left !== []) {
                 $due[$row] = $left;

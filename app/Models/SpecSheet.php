@@ -9,7 +9,7 @@ use App\Models\Concerns\IsWatched;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Ustrel\Core\Spec\Sheet;
 use Ustrel\Core\Spec\SpecSheetReader;
 
@@ -22,6 +22,7 @@ use Ustrel\Core\Spec\SpecSheetReader;
  * @property string $name
  * @property string $type
  * @property array<string, mixed> $sheet shape: docs/formats.md
+ * @property Workshop|null $workshop
  */
 final class SpecSheet extends Model
 {
@@ -46,18 +47,24 @@ final class SpecSheet extends Model
         );
     }
 
-    /** @return HasMany<Planter, $this> */
-    public function planters(): HasMany
+    /** @return BelongsTo<Workshop, $this> */
+    public function workshop(): BelongsTo
     {
-        return $this->hasMany(Planter::class);
+        return $this->belongsTo(Workshop::class);
     }
 
     /** What it speaks of, and of a shop's own sheet also what its planters carry besides. */
     public function shown(): Sheet
     {
-        $planters = $this->workshop_id === null ? [] : self::followers($this->id)->with('specSheet')->get()->all();
+        $carried = [];
+        foreach ($this->loadMissing('workshop.planters.specSheet')->workshop->planters ?? [] as $planter) {
+            $sheets = [$planter->spec_sheet_id, ...array_map(static fn (array $other): int => $other['spec_sheet_id'] ?? $planter->spec_sheet_id, $planter->other_rows)];
+            foreach (in_array($this->id, $sheets, true) ? $planter->units()->kinds() : [] as $at => [$equipment]) {
+                $carried = $sheets[$at] === $this->id ? [...$carried, $equipment] : $carried;
+            }
+        }
 
-        return $this->read()->with(array_merge(...array_map(static fn (Planter $planter): array => array_column($planter->units()->kinds(), 0), $planters)));
+        return $this->read()->with($carried);
     }
 
     /**

@@ -46,7 +46,7 @@ final class LedgerEvents implements Kind
         private readonly Planter $planter,
         private readonly UnitSystem $units,
     ) {
-        $this->sheet = $planter->readSheet();
+        $this->sheet = $planter->fittedSheet();
     }
 
     public function takesBack(array $row): bool

@@ -104,7 +104,7 @@ final readonly class CountdownQuery
         $ready = [
             CountdownStep::Seed->value => $told($enough, CountdownStep::Seed),
             CountdownStep::SeedFits->value => $told($fits, CountdownStep::SeedFits),
-            CountdownStep::Walk->value => $isWalked ? Ready::done() : Ready::open(self::WALK_OF_A_ROW * ($walk === null ? $view->planter->row_count : self::rowsLeft($walk))),
+            CountdownStep::Walk->value => $isWalked ? Ready::done() : Ready::open(self::WALK_OF_A_ROW * ($walk === null ? count($view->planter->runningRows()) : self::rowsLeft($walk))),
             CountdownStep::Decisions->value => $isWalked && $open === 0 ? Ready::done() : Ready::open(self::A_DECISION * $open),
             CountdownStep::Work->value => $isWalked && $open === 0 && $decisions->held() === [] ? Ready::done() : Ready::open($minutes / 60),
             CountdownStep::Level->value => self::stations($sheet, $read, [Station::Frame, Station::WheelsAndDrive], self::LEVEL),
@@ -189,7 +189,7 @@ final readonly class CountdownQuery
         $planned = array_filter(array_column(SeasonQuery::plan($planter)->fields, 'seed_lot_id'));
         $run = $this->bench->of($planter)->reject(static fn (BenchRun $of): bool => $of->is_partial || $of->standRun?->practice !== null || ($planned !== [] && $of->seed_lot_id !== null && ! in_array($of->seed_lot_id, $planned, true)))->pluck('row_number')->flip();
         $left = 0;
-        for ($row = 1; $row <= $planter->row_count; $row++) {
+        foreach ($planter->runningRows() as $row) {
             $left += $sheet->at($row)->check($check->key) === null || $run->has($row) || ($read[(new Place($row, $check->key, $check->sides[0]))->key()] ?? null) === Verdict::Sound ? 0 : 1;
         }
 

@@ -68,7 +68,8 @@ final readonly class PastWalk
             'season' => $season,
             'kind' => WalkKind::PreSeason,
             'walk_order' => WalkOrder::RowByRow,
-            ...$this->planter->asWalked(),
+            // What is parked now may have planted then.
+            ...['parked_rows' => []] + $this->planter->asWalked(),
             'started_by' => $this->by->id,
             'finished_by' => $this->by->id,
             'started_at' => $began,

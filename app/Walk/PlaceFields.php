@@ -28,7 +28,7 @@ final class PlaceFields
         } else {
             $row = self::row($fields, $rowCount) ?? throw Refused::because('row', 'refused.no_such_row', $named);
         }
-        $check = $sheet->at($row)->check($key) ?? throw Refused::because('row', 'refused.not_on_row', $named);
+        $check = $sheet->at($row)->check($key) ?? throw Refused::because('row', $sheet->at($row)->checks === [] ? 'refused.parked' : 'refused.not_on_row', $named);
         $side = $fields->oneOf('side', Side::class, 'refused.unknown_side') ?? Side::Centre;
 
         return $check->has($side) ? new Place($row, $key, $side) : throw Refused::because('side', 'refused.no_such_side', $named);

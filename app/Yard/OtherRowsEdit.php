@@ -10,7 +10,6 @@ use Illuminate\Support\Str;
 use Ustrel\Core\Parts\FitRule;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\RowUnitType;
-use Ustrel\Core\Unit\Assembly;
 use Ustrel\Core\Unit\Catalogue;
 
 /** Rows of a planter that differ from most, as a form says them: groups of rows, each with what it carries instead. */
@@ -64,11 +63,8 @@ final class OtherRowsEdit
 
             return;
         }
-        $ofRows = array_filter(Catalogue::shipped()->assemblies, static fn (Assembly $assembly): bool => ! $assembly->isOfWholePlanter);
-        $carried = $sheet === null
-            ? $this->most->with($said)
-            : Equipment::of($said + array_diff_key($this->most->toArray(), $ofRows), RowUnitType::from($sheet->type));
-        $differs = array_intersect_key($carried->toArray(), $ofRows);
+        $carried = $sheet === null ? $this->most->with($said) : $this->most->asRowsOf(RowUnitType::from($sheet->type), $said);
+        $differs = $carried->ofRows();
         // By a sheet of their own they are another row unit, whatever most rows come to carry.
         $differs = $sheet === null ? array_filter($differs, fn (mixed $kind, string $name): bool => $kind !== $this->most->kind($name), ARRAY_FILTER_USE_BOTH) : $differs;
         if ($sheet === null && $differs === [] && $rows !== []) {

@@ -28,7 +28,7 @@ final class RowsCsv
     public function __construct(private readonly Planter $planter)
     {
         $this->sheets = SpecSheet::usableBy($planter->workshop_id)->orderBy('workshop_id')->orderBy('id')->get()->keyBy('id');
-        $this->assemblies = array_filter(Catalogue::shipped()->assemblies, static fn (Assembly $of): bool => ! $of->isOfWholePlanter);
+        $this->assemblies = Catalogue::shipped()->ofRows();
     }
 
     public function write(): string
@@ -89,7 +89,7 @@ final class RowsCsv
             $sheets += array_fill_keys($other['rows'], $other['spec_sheet_id']);
         }
         foreach (range(1, $this->planter->row_count) as $row) {
-            $rows[$row] = ['parked' => $units->isParked($row), 'sheet' => $sheets[$row] ?? $this->planter->spec_sheet_id, 'equipment' => array_intersect_key($units->at($row)->toArray(), $this->assemblies)];
+            $rows[$row] = ['parked' => $units->isParked($row), 'sheet' => $sheets[$row] ?? $this->planter->spec_sheet_id, 'equipment' => $units->at($row)->ofRows()];
         }
 
         return $rows;
@@ -105,7 +105,9 @@ final class RowsCsv
             return ['parked' => self::YES[mb_strtolower($value)] ?? throw RefusedFile::because('rows_kind', ['line' => $line, 'column' => $column, 'text' => Str::limit($value, 40), 'kinds' => 'yes, no'])] + $row;
         }
         if ($column === 'spec_sheet') {
-            return ['sheet' => $this->sheets->first(static fn (SpecSheet $of): bool => mb_strtolower($of->name) === mb_strtolower($value))->id ?? throw RefusedFile::because('rows_sheet', ['line' => $line, 'text' => Str::limit($value, 80)])] + $row;
+            $isNow = mb_strtolower($this->sheets[$row['sheet']]->name ?? '') === mb_strtolower($value);
+
+            return $isNow ? $row : ['sheet' => $this->sheets->first(static fn (SpecSheet $of): bool => mb_strtolower($of->name) === mb_strtolower($value))->id ?? throw RefusedFile::because('rows_sheet', ['line' => $line, 'text' => Str::limit($value, 80)])] + $row;
         }
         $assembly = $this->assemblies[$column] ?? null;
         if ($assembly !== null) {

@@ -9,6 +9,7 @@ use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\UnreadableNumber;
 use Ustrel\Core\Spec\CheckDefinition;
 use Ustrel\Core\Spec\CheckKey;
+use Ustrel\Core\Spec\CheckKind;
 use Ustrel\Core\Spec\SpecSheetReader;
 use Ustrel\Core\Unit\Catalogue;
 
@@ -52,7 +53,8 @@ final class WantedEdit
 
             return;
         }
-        if ($isBelow && $check !== CheckKey::FertilizerBandDepth && $check !== CheckKey::FertilizerBandOffset) {
+        // A distance may be none; a pressure may not.
+        if ($isBelow && $definition->kind === CheckKind::Setting) {
             $this->faults["wanted.{$check->value}"] = __('planter.target_zero');
         }
         $this->wanted[$check->value] = $target;

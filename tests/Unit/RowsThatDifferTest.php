@@ -100,7 +100,7 @@ it('judges an open walk by the figures of the sheet that a row goes by', functio
 it('asks nothing of parked rows, and finishes without them', function (): void {
     $planter = Planter::query()->findOrFail(($this->make)(['other_rows' => [], 'parked_rows' => [2, 4, 6, 8]])->assertCreated()->assertJsonPath('parked_rows', [2, 4, 6, 8])->json('id'));
     $walk = $this->openWalk($planter, ['closing_gap']);
-    expect($walk->row_places)->toBe([1, 0, 1, 0, 1, 0, 1, 0])->and(($this->gap)($walk, 2, '1 1/2 in')['outcome'])->toBe('refused');
+    expect($walk->row_places)->toBe([1, 0, 1, 0, 1, 0, 1, 0])->and(($this->gap)($walk, 2, '1 1/2 in'))->toMatchArray(['outcome' => 'refused', 'message' => 'Row 2 is parked: nothing is asked of it. Edit the planter if it is down again.']);
     foreach ([1, 3, 5, 7] as $row) {
         ($this->gap)($walk, $row, '1 1/2 in');
     }
@@ -260,3 +260,42 @@ it('refuses targets that are none, and keeps nothing', function (mixed $wanted, 
     [['fertilizer_band_offset' => 2], 'wanted.fertilizer_band_offset', 'Write a target as a figure'], [['fertilizer_band_offset' => 'beside'], 'wanted.fertilizer_band_offset', 'beside'],
     [['tyre_pressure' => '0'], 'wanted.tyre_pressure', 'more than 0'], [['tyre_pressure' => '-5 psi'], 'wanted.tyre_pressure', 'below zero'],
 ]);
+
+it('keeps the parts of parked rows, takes what they read before, and waits for none of their meters', function (): void {
+    $this->travelTo('2026-03-10 10:00:00');
+    $planter = Planter::query()->findOrFail(($this->make)(['planting_start' => '2026-04-20', 'other_rows' => [], 'parked_rows' => [8]])->assertCreated()->json('id'));
+    // Its blades are changed in the winter like all others.
+    $this->record($planter, $this->fitting(8, '2026-03-01'))->assertCreated();
+    expect(collect($this->getJson("/api/planters/{$planter->id}/ledger")->json('slots'))->firstWhere('slot', 'opener_blade')['rows'])->toBeNull();
+    // What is parked now was read last year.
+    $file = UploadedFile::fake()->createWithContent('past.csv', "date,row,check,side,reading\n2025-03-01,8,opener_blade_diameter,left,14 7/8\n");
+    $this->post("/api/planters/{$planter->id}/imports", ['file' => $file, 'kind' => 'readings', 'mode' => 'good'], ['Accept' => 'application/json'])->assertStatus(202);
+    expect(DB::table('readings')->where('planter_id', $planter->id)->where('row_number', 8)->count())->toBe(1);
+    $planter->workshop->update(['meter_school' => 'every_size']);
+    $this->postJson('/api/seed/lots', ['name' => 'Popcorn 7', 'crop' => 'Popcorn', 'size' => 7.9, 'seeds_per_unit' => 80_000])->assertCreated();
+    $this->putJson("/api/planters/{$planter->id}/season", ['revision' => 0, 'planting_start' => '2026-04-20', 'planting_end' => '2026-05-10', 'fields' => [['name' => 'Long Field', 'crop' => 'Popcorn', 'acres' => 60, 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => 'Popcorn 7', 'population' => 32_000]]])->assertOk();
+    expect(array_column($this->getJson("/api/planters/{$planter->id}/bench")->assertOk()->json('due'), 'row'))->toBe([1, 2, 3, 4, 5, 6, 7]);
+});
+
+it('shows on a sheet what its own rows carry, and nothing of the others', function (): void {
+    $sheet = app(CopySpecSheet::class)($this->typicalSheet('finger'), $this->technician);
+    ($this->make)(['equipment' => ['covering_discs' => true, 'meter' => 'vacuum'], 'other_rows' => [['rows' => [7], 'spec_sheet_id' => $sheet->id, 'equipment' => ['front_shovel' => true]]]])->assertCreated();
+    $checks = array_keys($sheet->refresh()->shown()->checks);
+    expect($checks)->toContain('shovel_width')->not->toContain('covering_disc_diameter');
+});
+
+it('lists the spec sheets with no more queries for more of them', function (): void {
+    $queries = function (): int {
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        $this->actingAs($this->technician)->getJson('/api/spec-sheets')->assertOk();
+
+        return count(DB::getQueryLog());
+    };
+    $planter = fn (string $name) => ($this->make)(['name' => $name, 'other_rows' => []] + ['spec_sheet_id' => app(CopySpecSheet::class)($this->typicalSheet(), $this->technician)->id])->assertCreated();
+    $planter('One');
+    $one = $queries();
+    $planter('Two');
+    $planter('Three');
+    expect($queries())->toBe($one);
+});

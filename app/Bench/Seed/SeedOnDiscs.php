@@ -80,7 +80,7 @@ final readonly class SeedOnDiscs
         $isMeant = static fn (Setting $of): bool => in_array($plain($of->field), $there, true) || ($plain($of->field) === '' && in_array($plain($of->crop), $crops, true));
         $isNow = static fn (Setting $of): bool => $of->field === '' && $of->crop === '';
         $discs = [];
-        for ($row = 1; $row <= $planter->row_count; $row++) {
+        foreach ($planter->runningRows() as $row) {
             $ofRow = $set->filter(static fn (Setting $of): bool => in_array($of->row_number, [0, $row], true));
             $disc = $ofRow->first($isMeant) ?? $ofRow->first($isNow) ?? $ofRow->first();
             $discs[$row] = $disc === null ? null : $plain($disc->value);

@@ -89,7 +89,7 @@ final readonly class WatchViews
         }
         $which = $of->kind === AlarmKind::Drift ? "drift_{$of->watched->value}_".($of->direction < 0 ? 'down' : 'up') : "{$of->kind->value}_{$of->watched->value}";
         // Rows that drift together and share nothing of their own are all of them, against what is set.
-        $isWhole = $of->kind === AlarmKind::Drift && (count($of->rows) === $this->planter->row_count || ($of->group_kind === null && count($of->rows) > 1));
+        $isWhole = $of->kind === AlarmKind::Drift && (count($of->rows) === count($this->planter->runningRows()) || ($of->group_kind === null && count($of->rows) > 1));
         $which = $isWhole ? 'whole_'.($of->direction < 0 ? 'down' : 'up') : $which;
         $share = $of->expected > 0 ? abs($of->found / $of->expected - 1) : 0.0;
 

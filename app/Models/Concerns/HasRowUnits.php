@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models\Concerns;
 
 use App\Models\SpecSheet;
+use Closure;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\OtherRows;
 use Ustrel\Core\Spec\RowUnits;
@@ -38,10 +39,22 @@ trait HasRowUnits
      */
     public function readSheet(): Sheet
     {
-        $written = $this->writtenSheet();
-        $key = md5(implode("\n", [$written, $this->attributes['equipment'], $this->row_count, json_encode($this->otherRows(), JSON_THROW_ON_ERROR), $this->attributes['parked_rows'], $this->attributes['wanted']]));
+        return $this->composed('', fn (Sheet $sheet): Sheet => $sheet->across($this->units()));
+    }
 
-        return SpecSheet::once($key, fn (): Sheet => SpecSheet::readWritten($written)->across($this->units())->wanting($this->wanted));
+    /** The same with parked rows: their parts are there, though nothing is asked of them. */
+    public function fittedSheet(): Sheet
+    {
+        return $this->composed('fitted', fn (Sheet $sheet): Sheet => $sheet->across($this->units()->unparked()));
+    }
+
+    /** @param  Closure(Sheet): Sheet  $compose */
+    private function composed(string $as, Closure $compose): Sheet
+    {
+        $written = $this->writtenSheet();
+        $key = md5(implode("\n", [$as, $written, $this->attributes['equipment'], $this->row_count, json_encode($this->otherRows(), JSON_THROW_ON_ERROR), $this->attributes['parked_rows'], $this->attributes['wanted']]));
+
+        return SpecSheet::once($key, fn (): Sheet => $compose(SpecSheet::readWritten($written))->wanting($this->wanted));
     }
 
     /** @return array<string, mixed> what a walk keeps of them, by its columns */

@@ -50,7 +50,7 @@ final class LedgerController extends Controller
     #[OA\Response(response: 200, description: 'What is fitted where', content: new OA\JsonContent(ref: '#/components/schemas/Ledger'))]
     public function show(Planter $planter): JsonResponse
     {
-        $sheet = $planter->load('specSheet')->readSheet();
+        $sheet = $planter->load('specSheet')->fittedSheet();
         $slots = [];
         foreach (Slot::cases() as $slot) {
             $check = $sheet->check($slot->checks()[0]);

@@ -43,7 +43,8 @@ final class ReadingLines implements Lines
         Affected $affected,
     ) {
         $named = [];
-        $this->sheet = $planter->readSheet();
+        // What is parked now may have planted then.
+        $this->sheet = $planter->fittedSheet();
         foreach ($this->sheet->ofRows() as $check) {
             foreach ([$check->key->value, strtr($check->key->value, '_', ' '), __("check.{$check->key->value}"), __("measure.{$check->key->value}")] as $name) {
                 $named[mb_strtolower($name)] ??= $check;

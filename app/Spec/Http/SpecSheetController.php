@@ -25,7 +25,7 @@ final class SpecSheetController extends Controller
     #[OA\Response(ref: '#/components/responses/SignedOut', response: 401)]
     public function index(Request $request): JsonResponse
     {
-        $sheets = SpecSheet::usableBy($this->user($request)->workshop_id)->with('planters')->orderByRaw('workshop_id NULLS FIRST, id')->get();
+        $sheets = SpecSheet::usableBy($this->user($request)->workshop_id)->with('workshop.planters.specSheet')->orderByRaw('workshop_id NULLS FIRST, id')->get();
 
         return new JsonResponse($sheets->map(SpecSheetView::of(...))->all());
     }

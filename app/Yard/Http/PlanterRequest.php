@@ -50,6 +50,8 @@ final class PlanterRequest extends FormRequest
 
     private const MOST_ROWS_OF_A_DRILL = 64;
 
+    private ?OtherRowsEdit $otherRows = null;
+
     /** @return array<string, mixed> */
     public function rules(): array
     {
@@ -129,7 +131,7 @@ final class PlanterRequest extends FormRequest
     /** What stands on record holds where nothing else is said, and has to go with the rest all the same. */
     private function otherRows(): OtherRowsEdit
     {
-        return new OtherRowsEdit($this->input('other_rows', $this->planter()->other_rows ?? []), $this->integer('row_count'), $this->equipment(), SpecSheet::usableBy($this->workshopId())->get()->keyBy('id'));
+        return $this->otherRows ??= new OtherRowsEdit($this->input('other_rows', $this->planter()->other_rows ?? []), $this->integer('row_count'), $this->equipment(), SpecSheet::usableBy($this->workshopId())->get()->keyBy('id'));
     }
 
     private function wanted(): WantedEdit

@@ -61,6 +61,22 @@ final readonly class Equipment
         return $equipment;
     }
 
+    /**
+     * Row units of another type on the same planter: typical of it where nothing else is said.
+     *
+     * @param  array<mixed>  $given  by name, of what rows can differ in
+     */
+    public function asRowsOf(RowUnitType $type, array $given): self
+    {
+        return self::of($given + array_diff_key($this->carried, Catalogue::shipped()->ofRows()), $type);
+    }
+
+    /** @return array<string, string|bool|int|null> the kinds of what rows can differ in */
+    public function ofRows(): array
+    {
+        return array_intersect_key($this->carried, Catalogue::shipped()->ofRows());
+    }
+
     /** @param  array<string, string|bool|int|null>  $changed  kinds by the name of their assembly */
     public function with(array $changed): self
     {

@@ -27,6 +27,12 @@ final readonly class RowUnits
         $this->otherAt = $at;
     }
 
+    /** The same with every row down: what is fitted, whether it plants or not. */
+    public function unparked(): self
+    {
+        return new self($this->rows, $this->most, $this->others);
+    }
+
     /** What a row carries; of row 0 the planter as a whole. */
     public function at(int $row): Equipment
     {

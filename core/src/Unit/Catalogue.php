@@ -77,6 +77,12 @@ final readonly class Catalogue
         return $all;
     }
 
+    /** @return array<string, Assembly> what rows can differ in, by name */
+    public function ofRows(): array
+    {
+        return array_filter($this->assemblies, static fn (Assembly $assembly): bool => ! $assembly->isOfWholePlanter);
+    }
+
     public function check(CheckKey $key): CheckDefinition
     {
         // What a shop's own check is stands in its spec sheet; its figure is a plain number in any case.

@@ -8,7 +8,6 @@ import NumberField from '@/components/NumberField.vue'
 import { useLedgerEntries } from './useLedgerEntries'
 import { useDays } from '@/composables/useDays'
 import { say } from '@/words'
-
 import { listRows, readRows } from '@/walk/rows'
 import { slotAt } from './slotAt'
 

@@ -6,7 +6,7 @@ import UnitFields from '@/unit/UnitFields.vue'
 import { say } from '@/words'
 import { differs, type OtherRowsDraft, unitOf } from './otherRows'
 
-/** Rows that differ from most: which, by which spec sheet, and what they have instead. Nothing differs until a group is added. */
+/** Rows that differ from most: which ones, their spec sheet, and what they have instead. Nothing differs until a group is added. */
 const groups = defineModel<OtherRowsDraft[]>({ required: true })
 const parked = defineModel<string>('parked', { required: true })
 const { most, sheets, rowCount, about } = defineProps<{
