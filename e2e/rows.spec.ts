@@ -49,6 +49,12 @@ test('rows that differ are said in the form, asked by what they have, and parked
   await expect(page.getByText('Closing wheels').first()).toBeVisible()
   await expectFaultless(page)
 
+  await page.goto(`/planters/${planter}/rows/2`)
+  await expect(page.getByText('Parked: nothing is asked of this row.')).toBeVisible()
+  await expect(page.getByText('Stations, front to back')).toHaveCount(0)
+  await expect(page.getByRole('link', { name: 'Edit the planter once it is down again' })).toBeVisible()
+  await expectFaultless(page)
+
   // Opened again, the form says what is on record.
   await page.goto(`/planters/${planter}/edit`)
   await expect(group.getByLabel('Rows', { exact: true })).toHaveValue('5-6')

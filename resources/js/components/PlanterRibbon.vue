@@ -53,7 +53,8 @@ watch(
         @click="emit('select', row.row)"
       >
         <span v-if="!small" class="number">{{ row.row }}</span>
-        <span class="life"
+        <span v-if="row.parked && !small" class="up">parked</span>
+        <span v-else class="life"
           ><span
             class="left"
             :style="{ height: `${Math.max(row.life_left ?? 0, row.life_left === null ? 0 : 0.06) * 100}%` }"
@@ -98,8 +99,10 @@ watch(
   border: 2px solid transparent;
   border-top: 0;
 }
-.parked {
-  opacity: 0.45;
+.up {
+  grid-area: 2 / 1 / 3 / 5;
+  font-size: 0.75rem;
+  color: var(--ink-2);
 }
 .parked .life {
   visibility: hidden;

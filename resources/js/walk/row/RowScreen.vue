@@ -22,6 +22,7 @@ import MovePart from '@/parts/MovePart.vue'
 import WearDialog from '@/wear/WearDialog.vue'
 import ContactCard from '@/opener/ContactCard.vue'
 import FittedParts from '@/parts/FittedParts.vue'
+import { useSession } from '@/session'
 import { unitAt } from '@/unit/unitAt'
 import RowTimeline from './RowTimeline.vue'
 
@@ -30,6 +31,7 @@ const UnitTour = defineAsyncComponent(() => import('@/unit/UnitTour.vue'))
 
 /** One row unit: what each of its stations says now, and what is on record of it. */
 const { planterId, row } = defineProps<{ planterId: number; row: number }>()
+const session = useSession()
 const { reading, answer, units } = useUnits()
 const { query, board, checkOf, stationsOf, canWalk, walkTo } = usePlanterBoard(() => planterId)
 const record = useRowRecord(
@@ -47,6 +49,7 @@ const opened = ref<Cell>()
 const isTour = ref(false)
 
 const unit = computed(() => board.value && unitAt(board.value.planter, row))
+const isParked = computed(() => board.value?.planter.parked_rows.includes(row) === true)
 const stations = computed(() => stationsOf(row).map((group) => ({ ...group, verdict: worstOf(group.cells) })))
 const contact = computed(() => contacts.data.value?.rows.find((one) => one.row === row))
 const contactCell = computed(() =>
@@ -74,6 +77,12 @@ const shown = computed(() =>
         <waiting-list :planter-id="planterId" what="ledger" />
         <section class="sheet unit">
           <h1>{{ sayRow(row) }} of {{ board.planter.name }}</h1>
+          <p v-if="isParked">
+            Parked: nothing is asked of this row.
+            <router-link v-if="session.may('set')" :to="{ name: 'edit-planter', params: { planter: planterId } }"
+              >Edit the planter once it is down again</router-link
+            >
+          </p>
           <row-unit-drawing
             v-if="row > 0"
             :unit="unit"
@@ -82,7 +91,7 @@ const shown = computed(() =>
             @choose="station = station === $event ? undefined : $event"
           />
           <div v-if="row > 0" class="below">
-            <span class="quiet">Tap a part to see only that station.</span>
+            <span v-if="!isParked" class="quiet">Tap a part to see only that station.</span>
             <v-btn variant="outlined" @click="isTour = true">How it works</v-btn>
           </div>
           <unit-tour v-if="isTour && unit" v-model="isTour" :unit="unit" :from="station" />
@@ -110,7 +119,7 @@ const shown = computed(() =>
         </template>
       </div>
       <div class="column">
-        <section class="sheet">
+        <section v-if="!isParked" class="sheet">
           <div class="head">
             <h2>{{ station ? say(`station.${station}`) : 'Stations, front to back' }}</h2>
             <v-btn v-if="station" variant="outlined" @click="station = undefined">All stations</v-btn>

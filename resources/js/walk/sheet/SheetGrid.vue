@@ -149,7 +149,7 @@ onMounted(() => {
               :key="row"
               :class="{ bad: faulty.has(keyOf(line, row)), doubtful: surprising.has(keyOf(line, row)) }"
             >
-              <span v-if="!steps.has(keyOf(line, row))" class="quiet" aria-label="Not on this row">—</span>
+              <span v-if="!steps.has(keyOf(line, row))" class="quiet absent" aria-label="Not on this row">—</span>
               <input
                 v-else
                 v-model="typed[keyOf(line, row)]"
@@ -177,6 +177,9 @@ onMounted(() => {
 </template>
 
 <style scoped>
+.absent {
+  padding-left: 10px;
+}
 .grid {
   display: flex;
   flex-direction: column;
