@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Bench\SeedLot;
 use App\Models\Bench\SeedMove;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -167,4 +168,21 @@ it('takes seed as its tag says it, and calls nothing done by an estimate', funct
     foreach ([9.9, 500_001, '1,600'] as $perPound) {
         ($this->lot)(['name' => 'Odd', 'seeds_per_pound' => $perPound])->assertUnprocessable()->assertJsonPath('errors.seeds_per_pound.0', 'Write the seeds per pound, from 10 to 500,000. If the tag says seeds per ounce, multiply by 16.');
     }
+});
+
+it('counts on the newest germination test, and shows the tag beside it', function (): void {
+    $lot = ($this->lot)(['germination' => 0.95, 'germination_tested' => 0.88, 'tested_on' => '2026-03-02', 'seeds_per_pound' => 2_000])->assertCreated()->json();
+    expect($lot)->toMatchArray(['germination' => 0.95, 'germination_tested' => 0.88, 'tested_on' => '2026-03-02'])
+        ->and(SeedLot::query()->findOrFail($lot['id'])->lot()->germination)->toBe(0.88);
+    $planter = $this->planter(['planting_start' => '2026-04-20']);
+    $this->putJson("/api/planters/{$planter->id}/season", ['revision' => 0, 'planting_start' => '2026-04-20', 'planting_end' => '2026-05-10', 'fields' => [['name' => 'Long Field', 'crop' => 'Popcorn', 'acres' => 60, 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => 'Popcorn 7', 'population' => 32_000]]])->assertOk();
+    $of = fn (string $key): array => array_column(collect($this->getJson("/api/planters/{$planter->id}/calculators?units=in")->assertOk()->json('calculators'))->firstWhere('key', $key)['inputs'], 'value', 'key');
+    expect($of('stand_rate')['germination'])->toEqual([88])->and($of('drill_rate')['seeds_lb'])->toEqual([2_000])->and($of('drill_rate')['population'])->toEqual([32_000]);
+    $worked = $this->postJson("/api/planters/{$planter->id}/calculators/drill_rate", ['units' => 'in', 'figures' => ['population' => 32_000, 'seeds_lb' => 2_000]])->assertOk()->json();
+    expect(json_encode($worked))->toContain('16 lb');
+    // Without a test the tag counts.
+    $this->putJson("/api/seed/lots/{$lot['id']}", ['name' => 'Popcorn 7', 'seeds_per_unit' => 80_000, 'germination' => 0.95, 'germination_tested' => null, 'tested_on' => null, 'revision' => $lot['revision']])->assertOk();
+    expect(SeedLot::query()->findOrFail($lot['id'])->lot()->germination)->toBe(0.95);
+    ($this->lot)(['name' => 'Other', 'germination_tested' => 88])->assertUnprocessable()->assertJsonValidationErrors(['germination_tested']);
+    ($this->lot)(['name' => 'Other', 'tested_on' => 'in March'])->assertUnprocessable()->assertJsonValidationErrors(['tested_on' => 'as a date']);
 });

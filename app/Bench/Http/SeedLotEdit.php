@@ -6,6 +6,7 @@ namespace App\Bench\Http;
 
 use App\Http\Api\Field;
 use App\Http\Api\Input;
+use Ustrel\Core\Measure\Day;
 
 /** A lot of seed, as the shop has it in its list. */
 final readonly class SeedLotEdit extends Input
@@ -31,6 +32,9 @@ final readonly class SeedLotEdit extends Input
         #[Field('seed.size_class', 'max:40')] public string $size_class = '',
         /** On the tag; those of an ounce times 16 */
         #[Field('seed.seeds_per_pound', 'between:10,500000', 'decimal:0,1')] public ?float $seeds_per_pound = null,
+        /** Share, by the newest test: of a laboratory, or of the shop between wet towels; counts instead of the tag's */
+        #[Field('seed.germination', 'between:0.01,1', 'decimal:0,3')] public ?float $germination_tested = null,
+        #[Field('seed.tested_on', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31')] public ?Day $tested_on = null,
         /** That was changed; 0 of a new one */
         public int $revision = 0,
     ) {

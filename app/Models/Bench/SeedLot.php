@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models\Bench;
 
+use App\Models\Casts\AsDay;
 use App\Models\Concerns\IsWatched;
 use Illuminate\Database\Eloquent\Model;
+use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Meter\LotFigures;
 use Ustrel\Core\Meter\TagSeed;
 
@@ -22,6 +24,8 @@ use Ustrel\Core\Meter\TagSeed;
  * @property string|null $seeds_per_pound
  * @property int $seeds_per_unit
  * @property string|null $germination share, on the tag
+ * @property string|null $germination_tested share, by the newest test
+ * @property Day|null $tested_on
  * @property string $treatment
  * @property string $lubricant mix and dose
  * @property string|null $price of a unit
@@ -35,9 +39,9 @@ final class SeedLot extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['revision' => 0, 'size_class' => '', 'seeds_per_pound' => null, 'former_names' => '[]'];
+    protected $attributes = ['revision' => 0, 'size_class' => '', 'seeds_per_pound' => null, 'germination_tested' => null, 'tested_on' => null, 'former_names' => '[]'];
 
-    protected $casts = ['former_names' => 'array'];
+    protected $casts = ['former_names' => 'array', 'tested_on' => AsDay::class];
 
     /** @return list<string> */
     protected function unwatched(): array
@@ -53,6 +57,8 @@ final class SeedLot extends Model
 
     public function lot(): LotFigures
     {
-        return new LotFigures($this->seeds_per_unit, $this->germination === null ? null : (float) $this->germination, $this->price === null ? null : (float) $this->price);
+        $germination = $this->germination_tested ?? $this->germination;
+
+        return new LotFigures($this->seeds_per_unit, $germination === null ? null : (float) $germination, $this->price === null ? null : (float) $this->price);
     }
 }

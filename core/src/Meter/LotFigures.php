@@ -11,7 +11,7 @@ final readonly class LotFigures
 
     /**
      * @param  int  $seedsPerUnit  such as 80,000 or 140,000, 1 or more
-     * @param  float|null  $germination  on the tag, over 0 to 1: a floor
+     * @param  float|null  $germination  by the newest test, or on the tag, where it is a floor; over 0 to 1
      * @param  float|null  $price  of a unit, 0 or more
      *
      * @throws InvalidRun

@@ -22,6 +22,8 @@ const form = reactive({
   seeds_per_pound: lot?.seeds_per_pound ?? null,
   seeds_per_unit: lot?.seeds_per_unit ?? null,
   germination: lot?.germination ?? null,
+  germination_tested: lot?.germination_tested ?? null,
+  tested_on: lot?.tested_on ?? '',
   treatment: lot?.treatment ?? '',
   lubricant: lot?.lubricant ?? '',
   price: lot?.price ?? null,
@@ -32,6 +34,7 @@ async function save(): Promise<void> {
   const sent = {
     ...form,
     seeds_per_unit: form.seeds_per_unit ?? 0,
+    tested_on: form.tested_on || null,
   }
   const taken = await send(() =>
     lot
@@ -105,6 +108,17 @@ async function save(): Promise<void> {
         :high="1"
         :places="3"
       />
+      <number-field
+        v-model="form.germination_tested"
+        label="Germination by your own test, %"
+        kind="share"
+        :low="0.01"
+        :high="1"
+        :places="3"
+        hint="Used instead of the tag's"
+        persistent-hint
+      />
+      <v-text-field v-model="form.tested_on" type="date" label="Tested on" />
       <number-field v-model="form.spare" label="Extra, %" kind="share" :high="1" :places="3" />
     </div>
     <v-text-field v-model="form.treatment" label="Treatment" maxlength="120" />

@@ -18,6 +18,7 @@ enum Calculation: string
     case AcreCounter = 'acre_counter';
     case FourAnswers = 'four_answers';
     case StandRate = 'stand_rate';
+    case DrillRate = 'drill_rate';
     case DryCatch = 'dry_catch';
     case Liquid = 'liquid';
     case RowCatch = 'row_catch';
@@ -34,7 +35,7 @@ enum Calculation: string
         $width = CalcInput::of('width', CalcUnit::Inch, 4, 80);
         $population = CalcInput::of('population', CalcUnit::SeedsAnAcre, 500, 2_000_000)->from(SettingKey::Population);
         $mph = CalcInput::of('mph', CalcUnit::Mph, 0.5, 20)->from(SettingKey::Speed);
-        $rows = CalcInput::whole('rows', 1, 48);
+        $rows = CalcInput::whole('rows', 1, 64);
         $cells = CalcInput::whole('cells', 1, 400);
         $circumference = CalcInput::of('circumference', CalcUnit::Foot, 1, 40)->from(SettingKey::Circumference);
         $slip = CalcInput::of('slip', CalcUnit::Percent, 0, 50)->from(SettingKey::Slip);
@@ -57,6 +58,7 @@ enum Calculation: string
                 CalcInput::whole('dug', 1, 2_000)->ifKnown(), CalcInput::of('dug_feet', CalcUnit::Foot, 1, 1_000)->ifKnown(), $width, CalcInput::of('monitor', CalcUnit::SeedsAnAcre, 500, 2_000_000)->ifKnown(),
             ],
             self::StandRate => [CalcInput::of('plants', CalcUnit::SeedsAnAcre, 500, 2_000_000), $germination, $emergence],
+            self::DrillRate => [$population, $seedsAPound, $width->ifKnown(), CalcInput::of('acres', CalcUnit::Acre, 0.001, 10_000)->ifKnown()],
             self::DryCatch => [CalcInput::of('caught', CalcUnit::Pound, 0.001, 1_000), CalcInput::of('feet', CalcUnit::Foot, 5, 50_000), CalcInput::of('feet_wide', CalcUnit::Foot, 0.2, 200), $scale],
             self::Liquid => [$rate, $mph, $width, $rows, CalcInput::of('capacity', CalcUnit::GallonsAMinute, 0.1, 500)->ifKnown()],
             self::RowCatch => [CalcInput::list('catches', CalcUnit::Plain, 0, 1_000_000)],

@@ -49,6 +49,7 @@ final readonly class Calculator
             Calculation::AcreCounter => $of->acreCounter(),
             Calculation::FourAnswers => $of->fourAnswers(),
             Calculation::StandRate => [CalcLine::figure('population', StandRate::seeds($of->f('plants'), $of->f('germination') / 100, $of->f('emergence') / 100), CalcUnit::SeedsAnAcre, keeps: SettingKey::Population)],
+            Calculation::DrillRate => $of->drillRate(),
             Calculation::DryCatch => [CalcLine::figure('dry_rate', Rates::dry(Measured::of($of->f('caught'), $of->known('scale') ?? 0.0), $of->f('feet'), $of->f('feet_wide')), CalcUnit::PoundsAnAcre)],
             Calculation::Liquid => $of->liquid(),
             Calculation::RowCatch => $of->rowCatch(),
@@ -75,6 +76,21 @@ final readonly class Calculator
             if ($this->known('cells') !== null) {
                 $lines[] = CalcLine::figure('meter_turns', SeedSpacing::turns($seeds, (int) $this->f('cells')), CalcUnit::TurnsAMinute);
             }
+        }
+
+        return $lines;
+    }
+
+    /** @return list<CalcLine> what a drill is set to: pounds an acre = seeds an acre / seeds a pound (domain, 24), and what that is in the row and in the box */
+    private function drillRate(): array
+    {
+        $pounds = $this->f('population') / $this->f('seeds_lb');
+        $lines = [CalcLine::figure('seed_pounds', $pounds, CalcUnit::PoundsAnAcre)];
+        if ($this->known('width') !== null) {
+            $lines[] = CalcLine::figure('seeds_foot', $this->f('population') * $this->f('width') / 12 / SeedSpacing::FEET, CalcUnit::SeedsAFoot);
+        }
+        if ($this->known('acres') !== null) {
+            $lines[] = CalcLine::figure('seed_needed', $pounds * $this->f('acres'), CalcUnit::Pound);
         }
 
         return $lines;

@@ -47,6 +47,10 @@ it('reckons as worked in other units', function (Calculation $calculation, array
     'acres of two rows' => [Calculation::AcreCounter, ['turns' => 4_356, 'circumference' => 10, 'width' => 60, 'rows' => 2, 'slip' => 0], ['acres' => 10]],
     'seeds for a stand' => [Calculation::StandRate, ['plants' => 30_000, 'germination' => 95, 'emergence' => 90], ['population' => 35_087.719298]],
     'seeds for a thin one' => [Calculation::StandRate, ['plants' => 9_000, 'germination' => 90, 'emergence' => 50], ['population' => 20_000]],
+    // 160,000 beans an acre of 2,800 to the pound; at 7.5 in a foot of row is 1/69,696 acre.
+    'beans by the pound' => [Calculation::DrillRate, ['population' => 160_000, 'seeds_lb' => 2_800, 'width' => 7.5, 'acres' => 80], ['seed_pounds' => 57.142857, 'seeds_foot' => 2.2956841, 'seed_needed' => 4_571.4286]],
+    'wheat by the pound' => [Calculation::DrillRate, ['population' => 1_300_000, 'seeds_lb' => 13_000], ['seed_pounds' => 100]],
+    'acres of a drill of 64 rows' => [Calculation::AcreCounter, ['turns' => 4_356, 'circumference' => 10, 'width' => 7.5, 'rows' => 64, 'slip' => 0], ['acres' => 40]],
     'dry product' => [Calculation::DryCatch, ['caught' => 1.85, 'feet' => 100, 'feet_wide' => 10], ['dry_rate' => 80.586]],
     'dry product of one row' => [Calculation::DryCatch, ['caught' => 1, 'feet' => 435.6, 'feet_wide' => 1], ['dry_rate' => 100]],
     'liquid' => [Calculation::Liquid, ['rate' => 5, 'mph' => 5.5, 'width' => 30, 'rows' => 16, 'capacity' => 10], ['per_row' => 0.13888889, 'pump' => 2.2222222, 'fastest' => 24.75]],
