@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Today;
 
+use App\Bench\Seed\SeedQuery;
+use App\Models\Bench\SeedLot;
 use App\Models\Field\WatchAlarm;
 use App\Models\Parts\Order;
 use App\Models\Planter;
@@ -17,6 +19,7 @@ use App\Yard\YardPlanter;
 use App\Yard\YardQuery;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\Cache;
+use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Parts\Stock\OrderState;
 use Ustrel\Core\Season\CountdownStep;
 use Ustrel\Core\Season\Deadline;
@@ -38,6 +41,7 @@ final readonly class TodayQuery
         private SeasonQuery $seasons,
         private CountdownQuery $countdown,
         private PlannedCards $cards,
+        private SeedQuery $seed,
     ) {
     }
 
@@ -78,7 +82,7 @@ final readonly class TodayQuery
         $orders = Order::query()->where('workshop_id', $workshop->id)->where('state', OrderState::Ordered)->whereNotNull('expected_on')
             ->where('expected_on', '<=', $today->plusDays(self::AHEAD)->iso)->with('supplier')->orderBy('expected_on')->orderBy('id')->get();
 
-        return array_values(array_filter($orders->map(static function (Order $order) use ($today): ?TodayItem {
+        return [...$this->seedToCome($workshop, $today), ...array_values(array_filter($orders->map(static function (Order $order) use ($today): ?TodayItem {
             $parts = array_sum(array_map(static fn (array $line): int => max(0, $line['quantity'] - $line['received']), $order->lines));
 
             return $parts === 0 ? null : new TodayItem(
@@ -87,7 +91,21 @@ final readonly class TodayQuery
                 due: $order->expected_on,
                 isLate: $order->expected_on?->isBefore($today) ?? false,
             );
-        })->all()));
+        })->all()))];
+    }
+
+    /** @return list<TodayItem> seed on order that comes within a week, or should have come */
+    private function seedToCome(Workshop $workshop, Day $today): array
+    {
+        $toCome = $this->seed->toCome($workshop);
+        $lots = SeedLot::query()->whereKey(array_keys($toCome))->whereNotNull('due_on')->where('due_on', '<=', $today->plusDays(self::AHEAD)->iso)->orderBy('due_on')->orderBy('id')->get();
+
+        return array_values($lots->map(static fn (SeedLot $lot): TodayItem => new TodayItem(
+            TodayKind::Delivery,
+            __($lot->ordered_from === '' ? 'today.seed' : 'today.seed_from', ['units' => $toCome[$lot->id] + 0, 'lot' => $lot->name, 'from' => $lot->ordered_from]),
+            due: $lot->due_on,
+            isLate: $lot->due_on?->isBefore($today) ?? false,
+        ))->all());
     }
 
     /** @return array<int, int> alarms that nobody has seen, of rows that still are amiss, by planter */

@@ -186,3 +186,23 @@ it('counts on the newest germination test, and shows the tag beside it', functio
     ($this->lot)(['name' => 'Other', 'germination_tested' => 88])->assertUnprocessable()->assertJsonValidationErrors(['germination_tested']);
     ($this->lot)(['name' => 'Other', 'tested_on' => 'in March'])->assertUnprocessable()->assertJsonValidationErrors(['tested_on' => 'as a date']);
 });
+
+it('knows what is on order and what of it has come, tells of it when it is due, and is not enough by it', function (): void {
+    $this->travelTo('2026-03-20 10:00:00');
+    $lot = ($this->lot)(['ordered_units' => 40, 'ordered_from' => 'Brook Seed', 'ordered_on' => '2026-03-01', 'due_on' => '2026-03-25'])->assertCreated()->assertJsonPath('to_come', 40)->json();
+    $move = fn (float $units, string $at, string $kind = 'received') => $this->postJson('/api/seed/moves', ['moves' => [['id' => (string) Str::uuid7(), 'seed_lot_id' => $lot['id'], 'kind' => $kind, 'units' => $units, 'happened_at' => $at]]])->assertCreated();
+    $toCome = fn (): float => (float) collect($this->getJson('/api/seed')->assertOk()->json('lots'))->firstWhere('id', $lot['id'])['to_come'];
+    $today = fn (): array => collect($this->getJson('/api/today')->assertOk()->json('deliveries'))->map(fn (array $of): array => [$of['title'], $of['due'], $of['late']])->all();
+    // Last year's seed, and what is counted, are not of this order.
+    $move(10, '2026-02-20T10:00:00Z');
+    $move(12, '2026-03-10T10:00:00Z', 'counted');
+    expect($toCome())->toBe(40.0)->and($today())->toBe([['40 units of seed arrive from Brook Seed: Popcorn 7', '2026-03-25', false]]);
+    $move(25.5, '2026-03-18T10:00:00Z');
+    expect($toCome())->toBe(14.5)->and($today()[0][0])->toStartWith('14.5 units');
+    // Late, once the day is past; done, once it is all here.
+    $this->travelTo('2026-03-26 10:00:00');
+    expect($today()[0][2])->toBeTrue();
+    $move(14.5, '2026-03-26T09:00:00Z');
+    expect($toCome())->toBe(0.0)->and($today())->toBe([]);
+    ($this->lot)(['name' => 'Other', 'ordered_units' => 0])->assertUnprocessable()->assertJsonValidationErrors(['ordered_units' => 'from 0.1']);
+});

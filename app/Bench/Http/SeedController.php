@@ -46,10 +46,10 @@ final class SeedController extends Controller
     {
         $workshop = $this->user($request)->workshop;
         $discs = Disc::query()->where('workshop_id', $workshop->id)->orderBy('name')->get();
-        [$stock, $fields] = [$this->seed->stock($workshop), $this->seed->fields($workshop)];
+        [$stock, $toCome, $fields] = [$this->seed->stock($workshop), $this->seed->toCome($workshop), $this->seed->fields($workshop)];
 
         return new JsonResponse([
-            'lots' => SeedLot::query()->where('workshop_id', $workshop->id)->orderBy('name')->get()->map(static fn (SeedLot $of): SeedLotView => SeedLotView::of($of, $stock[$of->id] ?? null, $fields[$of->id] ?? [], $discs))->all(),
+            'lots' => SeedLot::query()->where('workshop_id', $workshop->id)->orderBy('name')->get()->map(static fn (SeedLot $of): SeedLotView => SeedLotView::of($of, $stock[$of->id] ?? null, $toCome[$of->id] ?? 0.0, $fields[$of->id] ?? [], $discs))->all(),
             'discs' => $discs->map(DiscView::of(...))->all(),
         ]);
     }
@@ -98,6 +98,6 @@ final class SeedController extends Controller
 
     private function lot(Workshop $workshop, SeedLot $of): SeedLotView
     {
-        return SeedLotView::of($of, $this->seed->stock($workshop)[$of->id] ?? null, $this->seed->fields($workshop)[$of->id] ?? [], Disc::query()->where('workshop_id', $workshop->id)->orderBy('name')->get());
+        return SeedLotView::of($of, $this->seed->stock($workshop)[$of->id] ?? null, $this->seed->toCome($workshop)[$of->id] ?? 0.0, $this->seed->fields($workshop)[$of->id] ?? [], Disc::query()->where('workshop_id', $workshop->id)->orderBy('name')->get());
     }
 }

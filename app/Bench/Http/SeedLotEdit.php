@@ -35,6 +35,13 @@ final readonly class SeedLotEdit extends Input
         /** Share, by the newest test: of a laboratory, or of the shop between wet towels; counts instead of the tag's */
         #[Field('seed.germination', 'between:0.01,1', 'decimal:0,3')] public ?float $germination_tested = null,
         #[Field('seed.tested_on', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31')] public ?Day $tested_on = null,
+        /** Who it is ordered from */
+        #[Field('seed.text', 'max:80')] public string $ordered_from = '',
+        /** Null where none is ordered */
+        #[Field('seed.ordered_units', 'between:0.1,100000', 'decimal:0,1')] public ?float $ordered_units = null,
+        /** What is received from this day on comes of the order */
+        #[Field('seed.ordered_on', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31')] public ?Day $ordered_on = null,
+        #[Field('seed.due_on', 'after_or_equal:2000-01-01', 'before_or_equal:2100-12-31')] public ?Day $due_on = null,
         /** That was changed; 0 of a new one */
         public int $revision = 0,
     ) {

@@ -18,6 +18,8 @@ final readonly class SeedLotView extends Schema
         public int $id,
         /** Units; null where nobody counted */
         public ?float $on_hand,
+        /** Units of its order that have not come */
+        public float $to_come,
         /** More went than was there */
         public bool $miscount,
         /** Of the season's fields that name it */
@@ -37,10 +39,11 @@ final readonly class SeedLotView extends Schema
     }
 
     /**
+     * @param  float  $toCome  units of its order
      * @param  list<array{acres: float, population: int|null}>  $fields  that name it
      * @param  iterable<Disc>  $discs  of the shop
      */
-    public static function of(SeedLot $of, ?Stock $stock, array $fields, iterable $discs): self
+    public static function of(SeedLot $of, ?Stock $stock, float $toCome, array $fields, iterable $discs): self
     {
         $lot = $of->lot();
         $known = SeedQuery::known($fields);
@@ -60,6 +63,7 @@ final readonly class SeedLotView extends Schema
             SeedLotEdit::ofModel($of),
             id: $of->id,
             on_hand: $stock?->onHand === null ? null : $stock->onHand / 10,
+            to_come: $toCome,
             miscount: $stock?->isMiscount() ?? false,
             acres: round(array_sum(array_column($fields, 'acres')), 1),
             needed: $needed,

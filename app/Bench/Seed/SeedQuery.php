@@ -28,6 +28,20 @@ final readonly class SeedQuery
             ->map(static fn ($moves, int $lot): Stock => Stock::of([...array_values($moves->map(static fn (SeedMove $move) => $move->move())->all()), ...$drawn[$lot] ?? []]))->all();
     }
 
+    /** @return array<int, float> units of orders that have not come, by lot: what was ordered, less what was received from that day on */
+    public function toCome(Workshop $workshop): array
+    {
+        $ordered = SeedLot::query()->where('workshop_id', $workshop->id)->whereNotNull('ordered_units')->get()->keyBy('id');
+        $received = SeedMove::current($workshop->id)->whereIn('seed_lot_id', $ordered->keys())->where('kind', StockMoveKind::Received)->get()
+            ->filter(static function (SeedMove $move) use ($ordered, $workshop): bool {
+                $since = $ordered[$move->seed_lot_id]?->ordered_on;
+
+                return $since === null || ! Moment::of($move->happened_at->toIso8601ZuluString('millisecond'))->day($workshop->zone())->isBefore($since);
+            })->groupBy('seed_lot_id')->map(static fn ($moves): float => $moves->sum('tenths') / 10);
+
+        return array_filter($ordered->map(static fn (SeedLot $lot): float => max(0.0, round((float) $lot->ordered_units - (float) ($received[$lot->id] ?? 0), 1)))->all());
+    }
+
     /** @return array<int, list<ShelfMove>> by lot, what planting took of it, as it was kept with each line of the log */
     private static function drawn(Workshop $workshop): array
     {

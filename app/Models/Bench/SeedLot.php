@@ -26,6 +26,10 @@ use Ustrel\Core\Meter\TagSeed;
  * @property string|null $germination share, on the tag
  * @property string|null $germination_tested share, by the newest test
  * @property Day|null $tested_on
+ * @property string $ordered_from
+ * @property string|null $ordered_units
+ * @property Day|null $ordered_on what is received from this day on comes of the order
+ * @property Day|null $due_on
  * @property string $treatment
  * @property string $lubricant mix and dose
  * @property string|null $price of a unit
@@ -39,9 +43,9 @@ final class SeedLot extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['revision' => 0, 'size_class' => '', 'seeds_per_pound' => null, 'germination_tested' => null, 'tested_on' => null, 'former_names' => '[]'];
+    protected $attributes = ['revision' => 0, 'size_class' => '', 'seeds_per_pound' => null, 'germination_tested' => null, 'tested_on' => null, 'ordered_from' => '', 'ordered_units' => null, 'ordered_on' => null, 'due_on' => null, 'former_names' => '[]'];
 
-    protected $casts = ['former_names' => 'array', 'tested_on' => AsDay::class];
+    protected $casts = ['former_names' => 'array', 'tested_on' => AsDay::class, 'ordered_on' => AsDay::class, 'due_on' => AsDay::class];
 
     /** @return list<string> */
     protected function unwatched(): array

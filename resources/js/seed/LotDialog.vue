@@ -24,6 +24,10 @@ const form = reactive({
   germination: lot?.germination ?? null,
   germination_tested: lot?.germination_tested ?? null,
   tested_on: lot?.tested_on ?? '',
+  ordered_from: lot?.ordered_from ?? '',
+  ordered_units: lot?.ordered_units ?? null,
+  ordered_on: lot?.ordered_on ?? '',
+  due_on: lot?.due_on ?? '',
   treatment: lot?.treatment ?? '',
   lubricant: lot?.lubricant ?? '',
   price: lot?.price ?? null,
@@ -35,6 +39,8 @@ async function save(): Promise<void> {
     ...form,
     seeds_per_unit: form.seeds_per_unit ?? 0,
     tested_on: form.tested_on || null,
+    ordered_on: form.ordered_on || null,
+    due_on: form.due_on || null,
   }
   const taken = await send(() =>
     lot
@@ -121,6 +127,19 @@ async function save(): Promise<void> {
       <v-text-field v-model="form.tested_on" type="date" label="Tested on" />
       <number-field v-model="form.spare" label="Extra, %" kind="share" :high="1" :places="3" />
     </div>
+    <h3>On order</h3>
+    <div class="pair">
+      <number-field v-model="form.ordered_units" label="Units ordered" :low="0.1" :high="100_000" :places="1" />
+      <v-text-field v-model="form.ordered_from" label="From" maxlength="80" />
+      <v-text-field
+        v-model="form.ordered_on"
+        type="date"
+        label="Ordered on"
+        hint="What you receive from this day on is taken off the order"
+        persistent-hint
+      />
+      <v-text-field v-model="form.due_on" type="date" label="Due on" />
+    </div>
     <v-text-field v-model="form.treatment" label="Treatment" maxlength="120" />
     <v-text-field v-model="form.lubricant" label="Lubricant and dose (see label)" maxlength="120" />
     <template #save>Save</template>
@@ -128,6 +147,10 @@ async function save(): Promise<void> {
 </template>
 
 <style scoped>
+h3 {
+  margin: 8px 0;
+  font-size: 1rem;
+}
 p {
   margin: 0;
   font-size: 0.875rem;

@@ -5,6 +5,7 @@ import { api, body } from '@/api/client'
 import { queries } from '@/api/queries'
 import type { Disc, SeedLot, StockMove } from '@/api/types'
 import AppBar from '@/components/AppBar.vue'
+import { fullDate } from '@/dates'
 import LoadProblem from '@/components/LoadProblem.vue'
 import { useMarked } from '@/composables/useAsked'
 import { useMoney } from '@/composables/useMoney'
@@ -44,6 +45,10 @@ function short(of: SeedLot): string {
   const units = shortOf(of)
   return units === null || of.needed === 0 ? '' : units === 0 ? 'enough' : `${units} short`
 }
+const onOrder = ({ to_come, due_on, ordered_from }: SeedLot) =>
+  [`${to_come} on order`, ordered_from && `from ${ordered_from}`, due_on && `due ${fullDate(due_on)}`]
+    .filter(Boolean)
+    .join(', ')
 </script>
 
 <template>
@@ -83,6 +88,7 @@ function short(of: SeedLot): string {
             <td class="number" data-label="Needed">
               {{ of.needed || '' }}
               <span :class="shortOf(of) ? 'due' : 'quiet'">{{ short(of) }}</span>
+              <span v-if="of.to_come > 0" class="quiet">{{ onOrder(of) }}</span>
               <span v-if="of.unknown > 0" class="due">{{ of.unknown }} fields without population</span>
             </td>
             <td class="fit">{{ sayFit(of, undefined, discs) }}</td>

@@ -13,11 +13,15 @@ return new class extends Migration
         Schema::table('seed_lots', static function (Blueprint $table): void {
             $table->decimal('germination_tested', 4, 3)->nullable();
             $table->date('tested_on')->nullable();
+            $table->text('ordered_from')->default('');
+            $table->decimal('ordered_units', 8, 1)->nullable();
+            $table->date('ordered_on')->nullable();
+            $table->date('due_on')->nullable();
         });
     }
 
     public function down(): void
     {
-        Schema::table('seed_lots', static fn (Blueprint $table) => $table->dropColumn(['germination_tested', 'tested_on']));
+        Schema::table('seed_lots', static fn (Blueprint $table) => $table->dropColumn(['germination_tested', 'tested_on', 'ordered_from', 'ordered_units', 'ordered_on', 'due_on']));
     }
 };
