@@ -165,7 +165,7 @@ test('settings come back with the ground, are told in one line, kept once by two
   await told.click()
   await expect(page.getByText('depth mark 6.5 row 2, singulator 4, note held its depth').first()).toBeVisible()
   await context.setOffline(false)
-  await expect(now).toContainText('depth mark, row 2', { timeout: 30_000 })
+  await expect(now).toContainText('depth, row 2', { timeout: 30_000 })
   await expect(now).toContainText('held its depth')
   await expectFaultless(page)
 })
@@ -360,7 +360,7 @@ test('set to 6 in and found at 9, on the phone in the order of work: the sprocke
   for (const row of [1, 2, 3, 4]) await dig(page, row, '2, 2, 2', { spacings: '6, 6.1, 5.9, 6, 6, 6' })
   const again = page.getByRole('region', { name: 'Pass 2' })
   await expect(again.getByRole('group', { name: 'Rate' })).toContainText('The rate is right')
-  await expect(again).toContainText('depth mark to 6, row 2')
+  await expect(again).toContainText('depth to 6 notches, row 2')
   await expect(next).toContainText('Sign off')
   // Depth was changed: what bears on the ground is asked about again.
   const moved = page.getByRole('textbox', { name: 'Depth or downforce was changed: look again at' })

@@ -66,7 +66,7 @@ final readonly class CalculatorFigures
     }
 
     /**
-     * What the planter's digs of this season tell of its depth scale: at which mark each row stood, and how deep it planted.
+     * What the planter's digs of this season tell of the depth scale that most rows have: at which mark each row stood, and how deep it planted.
      *
      * @param  Planter  $planter  with its spec sheet and workshop
      * @return array{marks: list<float>, depths: list<float>, aim: float|null}
@@ -78,7 +78,7 @@ final readonly class CalculatorFigures
         $marks = $depths = [];
         foreach ($digs->unique(static fn (Dig $of): string => "{$of->pass} {$of->row_number}")->take(self::MOST_DIGS) as $dig) {
             [$stands, $depth] = [$turns->standsAt($dig), $dig->dug()->depth()];
-            if ($stands !== null && $depth !== null) {
+            if ($turns->scaleOf($dig->row_number) === $turns->scaleOf(0) && $stands !== null && $depth !== null) {
                 [$marks[], $depths[]] = [$stands, round($depth / self::INCH, 2)];
             }
         }

@@ -66,7 +66,7 @@ final readonly class DigEvents implements Kind
             'target' => self::length($fields->text('target', 20, 'dig.target'), 'target', $system, self::DEPTHS, 'dig.target'),
             'spacing' => $fields->has('spacing') ? self::length($fields->text('spacing', 20, 'dig.spacing'), 'spacing', $system, self::SPACINGS, 'dig.spacing') : null,
             'notch' => number_format(($notch = $this->sheet->at($row)->notch->quantity) instanceof Length ? $notch->toMillimetres() : 6.35, 2, '.', ''),
-            'mark' => self::mark($fields),
+            'mark' => $this->mark($fields, $row),
             'depths' => json_encode($depths, JSON_THROW_ON_ERROR),
             'spacings' => json_encode($spacings, JSON_THROW_ON_ERROR),
             'seen' => json_encode(self::seen($fields), JSON_THROW_ON_ERROR),
@@ -77,11 +77,12 @@ final readonly class DigEvents implements Kind
     }
 
     /** @throws Refused */
-    private static function mark(Fields $fields): ?float
+    private function mark(Fields $fields, int $row): ?float
     {
-        $mark = $fields->number('mark', 'dig.mark');
+        $scale = $this->planter->units()->at($row)->depthScale;
+        $mark = $fields->number('mark', "settings.depth.{$scale->value}");
 
-        return $mark === null || (SettingKey::DepthMark->holds($mark) && abs($mark - round($mark, 1)) < 1e-9) ? $mark : throw Refused::because('mark', 'dig.mark');
+        return $mark === null || (SettingKey::DepthMark->holds($mark) && $scale->takes($mark)) ? $mark : throw Refused::because('mark', "settings.depth.{$scale->value}");
     }
 
     /**

@@ -9,6 +9,7 @@ use Ustrel\Core\Field\Calc\CalcUnit;
 use Ustrel\Core\Field\Calc\Measured;
 use Ustrel\Core\Field\Dig\ClosingPressure;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\DepthScale;
 
 /** Says figures of the field in words: `24,000 ± 900 seeds/acre`. */
 final readonly class FigureWords
@@ -62,9 +63,19 @@ final readonly class FigureWords
     public function setting(Setting $setting): string
     {
         $unit = $setting->key->unit();
-        $said = $unit === null ? $setting->value : $this->said((float) $setting->figure, $unit);
+        $said = match (true) {
+            $unit === null => $setting->value,
+            $setting->depth_scale !== null => self::depth((float) $setting->figure, $setting->depth_scale),
+            default => $this->said((float) $setting->figure, $unit),
+        };
 
         return $unit === null || $setting->value === '' ? $said : "{$said} ({$setting->value})";
+    }
+
+    /** `5 notches`, `hole 3`, `2.125 in`. */
+    public static function depth(float $figure, DepthScale $scale): string
+    {
+        return (string) trans_choice("depth_at.{$scale->value}", $figure === 1.0 ? 1 : 2, ['figure' => self::number($figure, 3)]);
     }
 
     private static function number(float $value, int $places): string

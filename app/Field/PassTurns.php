@@ -17,11 +17,13 @@ use Ustrel\Core\Field\Dig\DugRows;
 use Ustrel\Core\Field\Dig\Lever;
 use Ustrel\Core\Field\Dig\LeverLog;
 use Ustrel\Core\Field\Dig\TurnWorth;
+use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Spec\RowUnits;
+use Ustrel\Core\Spec\Sheet;
 
 /** What was set between the passes of a season, and what a turn of each lever is worth by them. */
 final readonly class PassTurns
@@ -36,10 +38,9 @@ final readonly class PassTurns
         private Collection $set,
         private array $begins,
         private LeverLog $log,
-        public TurnWorth $worth,
-        public DepthScale $scale,
-        /** Depth of one by the sheet, millimetres. */
-        private float $notch,
+        /** @var array<string, TurnWorth> by the scale of its rows: a notch of one row and a turn of another are not worth the same */
+        private array $worths,
+        private Sheet $sheet,
         private RowUnits $units,
     ) {
     }
@@ -52,6 +53,7 @@ final readonly class PassTurns
     public static function of(Planter $planter, Collection $digs, array $gained): self
     {
         $set = Setting::current($planter->id)->with('user')->orderBy('happened_at')->orderBy('id')->get()->filter(static fn (Setting $of): bool => $of->key->makesDigsOld());
+        $units = $planter->units();
         $begins = [];
         foreach ($digs->sortBy('happened_at') as $dig) {
             $begins[$dig->pass] ??= self::moment($dig);
@@ -61,7 +63,7 @@ final readonly class PassTurns
         foreach ($set as $of) {
             $told = Lever::told($of->key, $of->value, $of->figure === null ? null : (float) $of->figure);
             if ($told !== null) {
-                $levers[] = [self::moment($of), $of->row_number, ...$told];
+                array_push($levers, ...array_map(static fn (int $row): array => [self::moment($of), $row, ...$told], self::rowsOf($of, $units)));
             }
         }
         foreach ($digs as $dig) {
@@ -71,13 +73,18 @@ final readonly class PassTurns
         }
         usort($levers, static fn (array $one, array $other): int => $one[0]->milliseconds <=> $other[0]->milliseconds);
         $log = new LeverLog($levers);
-        $quantity = $planter->readSheet()->notch->quantity;
-        $notch = $quantity instanceof Length ? $quantity->toMillimetres() : self::NOTCH;
+        $sheet = $planter->readSheet();
+        $dugAt = self::dugAt($planter, $digs, $begins, $log, $gained);
+        $worths = [];
+        foreach ($units->kinds() as [$equipment, $rows]) {
+            $scale = $equipment->depthScale;
+            $worths[$scale->value] ??= TurnWorth::of(
+                array_values(array_filter($dugAt, static fn (DugAt $of): bool => $units->at($of->row)->depthScale === $scale)),
+                $scale->worth(self::notch($sheet->at($rows[0]))),
+            );
+        }
 
-        $units = $planter->units();
-        $scale = $units->most->depthScale;
-
-        return new self($set, $begins, $log, TurnWorth::of(self::dugAt($planter, $digs, $begins, $log, $gained), $scale === DepthScale::Notches ? $notch : null), $scale, $notch, $units);
+        return new self($set, $begins, $log, $worths, $sheet, $units);
     }
 
     /**
@@ -88,13 +95,45 @@ final readonly class PassTurns
      */
     public function turn(Dig $dig, DugRows $dug, Collection $digs, float $gained): ?DepthTurn
     {
-        // A notch of one row and a turn of another are not worth the same.
-        if ($this->units->at($dig->row_number)->depthScale !== $this->scale) {
-            return null;
-        }
-        $stands = array_filter($digs->mapWithKeys(fn (Dig $of): array => [$of->row_number => $this->standsAt($of)])->all(), is_float(...));
+        $scale = $this->scaleOf($dig->row_number);
+        $alike = $digs->filter(fn (Dig $of): bool => $this->scaleOf($of->row_number) === $scale);
+        $stands = array_filter($alike->mapWithKeys(fn (Dig $of): array => [$of->row_number => $this->standsAt($of)])->all(), is_float(...));
 
-        return DepthTurn::of($dig->row_number, $this->scale, $dug, $this->isLast($dig->pass) ? $this->worth : null, $stands, (float) $dig->target, $this->notch, $gained);
+        return DepthTurn::of($dig->row_number, $scale, $dug, $this->isLast($dig->pass) ? $this->worthAt($dig->row_number) : null, $stands, (float) $dig->target, self::notch($this->sheet->at($dig->row_number)), $gained);
+    }
+
+    public function scaleOf(int $row): DepthScale
+    {
+        return $this->units->at($row)->depthScale;
+    }
+
+    /** What a turn of each lever is worth on a row, by the passes of those whose depth is set alike. */
+    public function worthAt(int $row): TurnWorth
+    {
+        return $this->worths[$this->scaleOf($row)->value];
+    }
+
+    /** @return array<string, TurnWorth> by scale */
+    public function worths(): array
+    {
+        return $this->worths;
+    }
+
+    /** @return list<int> rows that a setting was made on: 0 for all; a depth only on those whose depth is set on that scale */
+    private static function rowsOf(Setting $set, RowUnits $units): array
+    {
+        if ($set->key !== SettingKey::DepthMark) {
+            return [$set->row_number];
+        }
+        $scale = $set->depth_scale ?? $units->at($set->row_number)->depthScale;
+
+        return array_values(array_filter($set->row_number === 0 ? range(1, $units->rows) : [$set->row_number], static fn (int $row): bool => $units->at($row)->depthScale === $scale));
+    }
+
+    /** Depth of one by the sheet, millimetres. */
+    private static function notch(Sheet $sheet): float
+    {
+        return ($quantity = $sheet->notch->quantity) instanceof Length ? $quantity->toMillimetres() : self::NOTCH;
     }
 
     /**
@@ -147,11 +186,11 @@ final readonly class PassTurns
         return $dugAt;
     }
 
-    /** @return list<array{Moment, int, Lever, float}> notch that the handle of each row was found at on the walk that matters */
+    /** @return list<array{Moment, int, Lever, float}> where the depth of each row was found set on the walk that matters */
     private static function foundAt(Planter $planter): array
     {
         $walk = $planter->walkThatMatters();
-        $cells = $walk === null ? new Collection : Cell::query()->where('walk_id', $walk->id)->where('check_key', CheckKey::DepthSetNotch)->whereNotNull('value')->get();
+        $cells = $walk === null ? new Collection : Cell::query()->where('walk_id', $walk->id)->whereIn('check_key', [CheckKey::DepthSetNotch, CheckKey::DepthMark])->whereNotNull('value')->get();
 
         return array_values($cells->map(static fn (Cell $of): array => [Moment::of($of->taken_at->toIso8601ZuluString('millisecond')), $of->row_number, Lever::Notch, (float) $of->value])->all());
     }

@@ -14,6 +14,7 @@ use App\Record\Kind;
 use App\Record\Refused;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
@@ -44,7 +45,7 @@ final readonly class SettingEvents implements Kind
         return [
             'key' => $key->value,
             'row_number' => $row,
-            ...self::value($fields, $key),
+            ...$this->value($fields, $key, $row, $envelope->withdrawn),
             'field' => trim($fields->text('field', self::LONGEST_NAME, 'acres.field')),
             'crop' => trim($fields->text('crop', self::LONGEST_NAME, 'acres.crop')),
             'soil' => $fields->oneOf('soil', Soil::class, 'acres.ground')?->value,
@@ -53,14 +54,14 @@ final readonly class SettingEvents implements Kind
         ];
     }
 
-    /** @return array{value: string, figure: string|null} */
-    private static function value(Fields $fields, SettingKey $key): array
+    /** @return array{value: string, figure: string|null, depth_scale: string|null} */
+    private function value(Fields $fields, SettingKey $key, int $row, bool $isTakenBack): array
     {
         $unit = $key->unit();
         if ($unit === null) {
             $said = trim($fields->text('value', self::LONGEST, 'settings.words'));
 
-            return $said === '' ? throw Refused::because('value', 'settings.words') : ['value' => $said, 'figure' => null];
+            return $said === '' ? throw Refused::because('value', 'settings.words') : ['value' => $said, 'figure' => null, 'depth_scale' => null];
         }
         $system = $fields->oneOf('units', UnitSystem::class, 'refused.unknown_units') ?? UnitSystem::Inch;
         $figure = $fields->number('figure', 'settings.figure', ['setting' => __("setting.{$key->value}")]);
@@ -72,6 +73,20 @@ final readonly class SettingEvents implements Kind
             ]);
         }
 
-        return ['value' => trim($fields->text('value', self::LONGEST, 'settings.words')), 'figure' => number_format($read, 4, '.', '')];
+        $scale = $key === SettingKey::DepthMark && ! $isTakenBack ? $this->scale($fields, $read, $row) : null;
+
+        return ['value' => trim($fields->text('value', self::LONGEST, 'settings.words')), 'figure' => number_format($read, 4, '.', ''), 'depth_scale' => $scale?->value];
+    }
+
+    /** In what the depth of the row is set; of another scale nothing is taken. */
+    private function scale(Fields $fields, float $figure, int $row): DepthScale
+    {
+        $scale = $this->planter->units()->at($row)->depthScale;
+        $said = $fields->oneOf('scale', DepthScale::class, 'settings.scale') ?? $scale;
+        if ($said !== $scale) {
+            throw Refused::because('figure', $row === 0 ? 'settings.other_scale' : 'settings.other_scale_row', ['row' => $row, 'set' => __("depth_by.{$scale->value}"), 'said' => __("depth_by.{$said->value}")]);
+        }
+
+        return $scale->takes($figure) ? $scale : throw Refused::because('figure', "settings.depth.{$scale->value}");
     }
 }

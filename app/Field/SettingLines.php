@@ -21,7 +21,7 @@ final class SettingLines
     private const MOST = 1000;
 
     /** What a line says itself. */
-    private const SAID = ['key' => 1, 'value' => 1, 'figure' => 1, 'supersedes' => 1, 'withdrawn' => 1];
+    private const SAID = ['key' => 1, 'value' => 1, 'figure' => 1, 'scale' => 1, 'supersedes' => 1, 'withdrawn' => 1];
 
     /**
      * @param  list<mixed>  $settings  as they were sent
@@ -75,7 +75,7 @@ final class SettingLines
     /** @return array<string, string|float> */
     private static function value(SaidSetting $setting): array
     {
-        return ['key' => $setting->key->value] + ($setting->figure === null ? ['value' => $setting->value] : ['figure' => $setting->figure] + ($setting->units === null ? [] : ['units' => $setting->units->value]));
+        return ['key' => $setting->key->value] + ($setting->figure === null ? ['value' => $setting->value] : ['figure' => $setting->figure] + array_filter(['units' => $setting->units?->value, 'scale' => $setting->scale?->value]));
     }
 
     /** The first has the id of the line; what is no id is refused as any other. */

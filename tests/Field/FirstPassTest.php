@@ -65,7 +65,7 @@ it('refuses what no dig can be, naming the figure', function (array $with, strin
     'a furrow of stars' => [['seen' => ['stars']], 'seen', 'from the list'],
     'a mark off the scale' => [['mark' => 100.5], 'mark', '0 to 100'],
     'a mark in words' => [['mark' => '3'], 'mark', '0 to 100'],
-    'a mark to the hundredth' => [['mark' => 3.25], 'mark', 'to the tenth'],
+    'a notch to the thousandth' => [['mark' => 3.255], 'mark', 'such as 5 or 5.5'],
     'next week' => [['happened_at' => '2026-04-28T09:00:00Z'], 'happened_at', 'not in the future'],
 ]);
 
@@ -138,7 +138,7 @@ it('advises in marks where the unit has no notches: nothing until two are known,
     ($this->dig)(($this->entry)(1, ['depths' => $shallow, 'mark' => 3]), ($this->entry)(2, ['depths' => $shallow, 'mark' => 3]))->assertCreated();
     $told = ($this->told)();
     // A notch of the sheet says nothing of marks.
-    expect($told['depth_scale'])->toBe('marks')->and($told['passes'][0]['rows'][0])->toMatchArray(['turn' => null, 'deeper' => null, 'stands' => 3, 'turn_to' => null, 'expected' => null]);
+    expect($told['depth_scales'][0])->toBe('marks')->and($told['passes'][0]['rows'][0])->toMatchArray(['turn' => null, 'deeper' => null, 'stands' => 3, 'turn_to' => null, 'expected' => null]);
     // Row 2 at mark 5 plants 2 in: 1/4 in a mark. Row 1 wants 2 of them.
     $this->travelTo('2026-04-20 13:00:00');
     ($this->dig)(($this->entry)(2, ['pass' => 2, 'mark' => 5, 'happened_at' => '2026-04-20T12:00:00Z']), ($this->entry)(1, ['pass' => 2, 'depths' => $shallow, 'mark' => 3, 'happened_at' => '2026-04-20T12:01:00Z']))->assertCreated();

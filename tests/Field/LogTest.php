@@ -101,5 +101,5 @@ it('says of each field what the planter was set to that day', function (): void 
     ($this->log)(['line' => '10 ac, Long Field', 'day' => '2026-04-17'])->assertCreated();
     ($this->log)(['line' => '10 ac, Long Field', 'day' => '2026-04-18'])->assertCreated();
     ($this->log)(['line' => '10 ac, Long Field', 'day' => '2026-04-19'])->assertCreated();
-    expect(array_column(($this->told)()['lines'], 'set', 'day'))->toBe(['2026-04-19' => 'downforce 200 lb; rows set apart: depth mark 3, 4', '2026-04-18' => 'downforce 180 lb; rows set apart: depth mark 3, 4', '2026-04-17' => '']);
+    expect(array_column(($this->told)()['lines'], 'set', 'day'))->toBe(['2026-04-19' => 'downforce 200 lb; rows set apart: depth 3, 4', '2026-04-18' => 'downforce 180 lb; rows set apart: depth 3, 4', '2026-04-17' => '']);
 });

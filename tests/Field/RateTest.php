@@ -72,7 +72,7 @@ it('learns what a notch is worth from what was set between passes, and tells it 
     ($this->dig)([1 => 6.0, 6 => 6.0], '6', $deep(2, '2', '2026-04-20T09:30:00Z'));
     ($this->dig)([11 => 6.0], '6', ['target' => '2 1/2'] + $deep(2, '2', '2026-04-20T09:31:00Z'));
     $told = ($this->told)();
-    expect($told['passes'][0]['set_before'])->toBe(['depth mark to 5, all rows'])->and($told['passes'][1]['set_before'])->toBe([])->and($told['levers'])->toHaveCount(1)
+    expect($told['passes'][0]['set_before'])->toBe(['depth to 5 notches, all rows'])->and($told['passes'][1]['set_before'])->toBe([])->and($told['levers'])->toHaveCount(1)
         ->and(preg_match('/^One notch up: 0\.4[6-9]\d* ± 0\.\d+ in deeper$/', $told['levers'][0]))->toBe(1)->and($told['passes'][0]['rows'][0])->toMatchArray(['stands' => 5, 'turn' => 0, 'expected' => null]);
     // 1/2 in deeper is one notch here, not the two of the sheet, which stand with the first pass.
     expect($told['passes'][0]['rows'][2]['turn'])->toEqual(1)->and($told['passes'][0]['rows'][2]['expected'])->toMatch('/^expect 2\.(4[4-9]|5\d?) in after that/')

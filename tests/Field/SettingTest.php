@@ -22,7 +22,7 @@ it('keeps what is set now, of the planter and of rows, and what it was set to be
     ($this->set)('depth_mark', ['figure' => 6.5, 'row' => 3, 'happened_at' => '2026-04-19T12:00:00Z', 'note' => 'lifts late'])->assertCreated();
     ($this->set)('downforce', ['value' => '180 lb', 'happened_at' => '2026-04-19T12:00:00Z'])->assertCreated();
     $now = fn (): array => array_map(fn (array $of): string => "{$of['key']} {$of['row']}: {$of['said']}", ($this->said)()['now']);
-    expect($now())->toBe(['population 0: 32,000 seeds/ac', 'depth_mark 0: 5', 'depth_mark 3: 6.5', 'downforce 0: 180 lb']);
+    expect($now())->toBe(['population 0: 32,000 seeds/ac', 'depth_mark 0: 5 notches', 'depth_mark 3: 6.5 notches', 'downforce 0: 180 lb']);
     // In hectares, for who thinks in them: 32,000 / 0.40468564.
     $this->technician->update(['units' => 'mm']);
     expect($now()[0])->toBe('population 0: 79,074 seeds/ha');
@@ -98,7 +98,7 @@ it('puts the settings on paper and into a table', function (): void {
     file_put_contents($paper, $this->get("{$this->path}/sheet.pdf")->assertOk()->getContent());
     expect((string) preg_replace('/\s+/', ' ', Process::run(['pdftotext', '-layout', $paper, '-'])->throw()->output()))->toContain('closing wheels')->toContain('Kiln Piece, clay');
     unlink($paper);
-    expect($this->get("{$this->path}/sheet.csv")->assertOk()->getContent())->toContain("\"closing wheels\",,'=2,\"Kiln Piece\",,clay,,2026-04-19,")->toContain('"depth mark",3,5');
+    expect($this->get("{$this->path}/sheet.csv")->assertOk()->getContent())->toContain("\"closing wheels\",,'=2,\"Kiln Piece\",,clay,,2026-04-19,")->toContain('depth,3,"5 notches"');
 });
 
 it('opens calculators filled, works them in either units, and names a figure that cannot be', function (): void {

@@ -230,6 +230,52 @@ it('turns no row by what a notch of another row unit is worth', function (): voi
     expect($turns[1])->toEqual(2)->and($turns[8])->toBeNull();
 });
 
+it('speaks of the depth of each row in what that is set in, from the walk to the cab sheet', function (): void {
+    $this->travelTo('2026-04-20 10:00:00');
+    $planter = Planter::query()->findOrFail(($this->make)(['planting_start' => '2026-04-17', 'other_rows' => [['rows' => [7, 8], 'equipment' => ['depth_scale' => 'turns']], ['rows' => [6], 'equipment' => ['depth_scale' => 'holes']], ['rows' => [5], 'equipment' => ['depth_scale' => 'inches']]]])->assertCreated()->json('id'));
+    // Walked in turns, inches and holes: each kind by its own rows, and half a hole is refused.
+    $walk = $this->openWalk($planter, ['depth_mark', 'depth_set_notch']);
+    $read = fn (int $row, string $typed): array => $this->reading($row, $typed, ['check' => 'depth_mark', 'side' => 'centre', 'confirmed' => true]);
+    $this->send($walk, $read(7, '3 1/4'), $read(8, '3 turns'), $read(6, '4'), $read(5, '1 1/2 in'))->assertOk();
+    $this->send($walk, $read(6, '4.5'))->assertOk()->assertJsonPath('receipts.0.outcome', 'refused');
+    $board = $this->getJson("/api/planters/{$planter->id}/board")->json();
+    $units = collect([...$board['checks'], ...$board['row_checks']])->where('key', 'depth_mark')->mapWithKeys(fn (array $of): array => [implode(',', $of['rows'] ?? []) => $of['unit']]);
+    expect($units->all())->toEqual(['7,8' => 'turn', '6' => 'hole', '5' => 'scale_in']);
+    // Dug: each by its own scale, as it was found set on the walk; an inch of the scale is an inch.
+    $digs = fn (int $pass, string $at, array $depths): array => array_map(fn (int $row, string $deep): array => ['id' => (string) Str::uuid7(), 'pass' => $pass, 'row' => $row, 'target' => '2', 'spacing' => '6', 'depths' => array_fill(0, 5, $deep), 'spacings' => ['6', '6'], 'happened_at' => $at], array_keys($depths), $depths);
+    $send = fn (array $digs) => $this->postJson("/api/planters/{$planter->id}/first-pass/digs", ['digs' => $digs]);
+    $this->travelTo('2026-04-21 10:00:00');
+    $send($digs(1, '2026-04-21T09:00:00Z', [1 => '1 1/2', 5 => '1 1/2', 6 => '1 1/2', 7 => '1 1/2', 8 => '1 1/2']))->assertCreated();
+    $told = $this->getJson("/api/planters/{$planter->id}/first-pass")->json();
+    $row = fn (array $told, int $of): array => collect($told['passes'][0]['rows'])->firstWhere('row', $of);
+    expect($told['depth_scales'])->toBe(['notches', 'notches', 'notches', 'notches', 'inches', 'holes', 'turns', 'turns'])
+        ->and($row($told, 1))->toMatchArray(['scale' => 'notches', 'turn' => 2])->and($row($told, 5))->toMatchArray(['scale' => 'inches', 'turn' => 0.5, 'stands' => 1.5, 'turn_to' => 2])
+        ->and($row($told, 6))->toMatchArray(['turn' => null, 'stands' => 4])->and($row($told, 7))->toMatchArray(['turn' => null, 'stands' => 3.25]);
+    // Set in the words of each row: a notch is refused on a row of turns, and half a hole too; nothing of it is kept.
+    $set = fn (string $line) => $this->postJson("/api/planters/{$planter->id}/settings", ['settings' => [['id' => (string) Str::uuid7(), 'line' => $line, 'happened_at' => '2026-04-21T09:30:00Z']]]);
+    expect($set('depth 5 notches row 7')->assertUnprocessable()->json('errors'))->toEqual(['settings.0.figure' => ['The depth of row 7 is set in turns, not notches.']])
+        ->and($set('depth 5.5 row 6')->assertUnprocessable()->json('errors'))->toEqual(['settings.0.figure' => ['Type the number of the hole, from 0 to 100, whole.']])
+        ->and($set('depth 5 turns')->assertUnprocessable()->json('errors'))->toEqual(['settings.0.figure' => ['The depth of this planter is set in notches, not turns.']]);
+    $set('depth 5 notches; depth 4 1/4 turns row 7; depth hole 5 row 6; depth 2 in row 5')->assertCreated();
+    expect($this->get("/api/planters/{$planter->id}/settings/sheet.csv")->assertOk()->getContent())->toContain('depth,,"5 notches"')->toContain('depth,7,"4.25 turns"')->toContain('depth,6,"hole 5"')->toContain('depth,5,"2 in"');
+    // One turn brought row 7 half an inch, one hole row 6 a quarter: neither is told of the other, nor of the notches, whose rows were set at once to what nobody had known.
+    $this->travelTo('2026-04-21 12:00:00');
+    $send($digs(2, '2026-04-21T11:00:00Z', [1 => '2', 5 => '2', 6 => '1 3/4', 7 => '2']))->assertCreated();
+    $told = $this->getJson("/api/planters/{$planter->id}/first-pass")->json();
+    expect(array_map(static fn (string $said): string => explode(':', $said)[0], $told['levers']))->toEqualCanonicalizing(['One turn up', 'One hole up', 'One inch up the scale'])
+        ->and($row($told, 7)['turn'])->toEqual(0)->and($row($told, 6))->toMatchArray(['turn' => 1, 'stands' => 5, 'turn_to' => 6]);
+    // Another planter takes a depth only where it is set the same way.
+    $other = ($this->make)(['name' => 'Other'])->assertCreated()->json('id');
+    $leaves = array_column($this->getJson("/api/planters/{$planter->id}/settings/for/{$other}")->json('leaves'), 'why', 'said');
+    expect($leaves)->toHaveKey('depth 4.25 turns, row 7', 'its depth is set another way')->not->toHaveKey('depth 5 notches');
+    // Made otherwise since: what was set in turns stays told in turns, can be taken back, and does not come back with the ground.
+    $planter->update(['other_rows' => []]);
+    $said = $this->getJson("/api/planters/{$planter->id}/settings")->json('now');
+    $turns = collect($said)->firstWhere('row', 7);
+    expect($turns['said'])->toBe('4.25 turns');
+    $this->postJson("/api/planters/{$planter->id}/settings", ['settings' => [['id' => (string) Str::uuid7(), 'key' => 'depth_mark', 'row' => 7, 'figure' => 4.25, 'supersedes' => $turns['id'], 'withdrawn' => true, 'happened_at' => '2026-04-21T11:30:00Z']]])->assertCreated();
+});
+
 it('judges an open walk by the targets of the planter itself, from the form to the readings', function (): void {
     $made = ($this->make)(['equipment' => ['fertilizer' => true, 'tires' => true, 'meter' => 'vacuum'], 'wanted' => ['fertilizer_band_offset' => '2', 'tyre_pressure' => '45 psi', 'fertilizer_band_depth' => '']])->assertCreated()->json();
     // With its unit, whoever reads it later; what was left empty is left to the sheet.

@@ -62,7 +62,7 @@ it('writes what the work set with its finish, for the row that it was on, or not
     $send([])->assertCreated();
     $send([])->assertOk();
     $send(['line' => 'depth mark 7'])->assertConflict();
-    expect(array_map(static fn (array $of): string => "{$of['key']} {$of['row']} {$of['said']}", ($this->get)('settings')['now']))->toBe(['depth_mark 3 6.5', 'downforce 1 180 lb', 'downforce 2 180 lb', 'speed 0 5 mph']);
+    expect(array_map(static fn (array $of): string => "{$of['key']} {$of['row']} {$of['said']}", ($this->get)('settings')['now']))->toBe(['depth_mark 3 6.5 notches', 'downforce 1 180 lb', 'downforce 2 180 lb', 'speed 0 5 mph']);
 });
 
 it('finishes with the part and the shelf in one change, once', function (): void {

@@ -21,6 +21,7 @@ use Ustrel\Core\Field\Dig\DugRows;
 use Ustrel\Core\Field\Dig\Lever;
 use Ustrel\Core\Field\Rate\Rate;
 use Ustrel\Core\Spec\Aims;
+use Ustrel\Core\Spec\DepthScale;
 
 /** Draws what was dug on the passes of a planter. */
 final readonly class DigPasses
@@ -73,9 +74,9 @@ final readonly class DigPasses
                 differs: isset($differing[$row]) ? $differing[$row] > 0 : null,
                 turn: $turn?->by,
                 deeper: $turn?->isDeeper,
-                stands: $stands,
+                scale: $turns->scaleOf($row), stands: $stands,
                 turnTo: $stands === null || $turn === null ? null : $stands + $turn->by,
-                expected: $turn !== null && $turn->tellsDepth ? $this->expected($turns->worth->after($row, [Lever::Notch->value => $turn->by])) : null,
+                expected: $turn !== null && $turn->tellsDepth ? $this->expected($turns->worthAt($row)->after($row, [Lever::Notch->value => $turn->by])) : null,
                 before: $before[$row] ?? null,
             );
         }
@@ -89,13 +90,13 @@ final readonly class DigPasses
         );
     }
 
-    private function row(Dig $dig, DugRow $dug, ?Rate $rate, Aims $aims, ?bool $differs, ?float $turn, ?bool $deeper, ?float $stands, ?float $turnTo, ?string $expected, ?string $before): DugRowView
+    private function row(Dig $dig, DugRow $dug, ?Rate $rate, Aims $aims, ?bool $differs, ?float $turn, ?bool $deeper, DepthScale $scale, ?float $stands, ?float $turnTo, ?string $expected, ?string $before): DugRowView
     {
         $drops = $dig->spacing === null ? null : $dug->drops((float) $dig->spacing);
         $population = $dug->population($this->planter->plantedSpacing()->toMillimetres());
 
         return new DugRowView(
-            differs: $differs, turn: $turn, deeper: $deeper, stands: $stands, turn_to: $turnTo, expected: $expected, before: $before,
+            differs: $differs, turn: $turn, deeper: $deeper, scale: $scale, stands: $stands, turn_to: $turnTo, expected: $expected, before: $before,
             id: $dig->id, row: $dig->row_number, depths: count($dug->depths), spacings: count($dug->spacings), depth: $this->length($dug->depth()), depth_sd: $this->length($dug->depthSd()),
             off: $dug->depth() === null ? null : round($dug->depth() - (float) $dig->target, 1), spacing: $this->length($dug->spacing()), cv: self::share($dug->spacingCv()), uneven: $drops !== null && $drops->precision() !== null && $aims->isUneven($drops->precision(), count($dug->spacings)),
             missed: self::share($drops?->missIndex()), multiple: self::share($drops?->multipleIndex()), fed: self::share($drops?->feedIndex()),

@@ -7,6 +7,7 @@ namespace App\Field\Http;
 use App\Http\Api\Schema;
 use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Rate\RateVerdict;
+use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Wear\Acres\Residue;
 
 final readonly class DugRowView extends Schema
@@ -25,7 +26,9 @@ final readonly class DugRowView extends Schema
         public ?float $off,
         /** It really plants otherwise than the others: true deeper, false shallower */
         public ?bool $differs,
-        /** Notches, marks or turns to turn its depth by, to the half, up the scale where positive; null where nothing tells it */
+        /** In what its depth is set */
+        public DepthScale $scale,
+        /** By how much of that its depth is to be moved, up the scale where positive; null where nothing tells it */
         public ?float $turn,
         /** Whether it plants deeper after that */
         public ?bool $deeper,
@@ -45,7 +48,7 @@ final readonly class DugRowView extends Schema
         public ?string $population,
         /** @var array{verdict: RateVerdict, said: string}|null Its spacings against what is set, in words */
         public ?array $rate,
-        /** Notch, mark or turn that it stands at; null where nobody said */
+        /** Where on its scale it stands; null where nobody said */
         public ?float $stands,
         /** Where it is to stand; null where nobody said where it stands */
         public ?float $turn_to,

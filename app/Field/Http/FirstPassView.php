@@ -37,8 +37,8 @@ final readonly class FirstPassView extends Schema
          * }
          */
         public array $aims,
-        /** In what depth is set */
-        public DepthScale $depth_scale,
+        /** @var list<DepthScale> In what the depth of each row is set, from row 1 */
+        public array $depth_scales,
         /** @var list<string> What a turn is worth, in words: those that passes have told of */
         public array $levers,
         /** @var list<array{row: int, why: 'record'|'wing'|'track'}> */
@@ -78,7 +78,7 @@ final readonly class FirstPassView extends Schema
                 'depth_band' => $words->said(round($aims->depthBand / self::INCH, 2), CalcUnit::Inch),
                 'rate_band' => __('rate.band', ['low' => round(-100 * $aims->rate->low, 1), 'high' => round(100 * $aims->rate->high, 1)]),
             ],
-            depth_scale: $turns->scale,
+            depth_scales: array_map($turns->scaleOf(...), range(1, $planter->row_count)),
             levers: self::levers($turns, $words),
             to_dig: array_map(static fn (int $row, string $why): array => ['row' => $row, 'why' => $why], array_keys($toDig), $toDig),
             open: $open,
@@ -94,10 +94,12 @@ final readonly class FirstPassView extends Schema
     private static function levers(PassTurns $turns, FigureWords $words): array
     {
         $said = [];
-        foreach (Lever::cases() as $lever) {
-            if ($turns->worth->isLearned($lever)) {
-                $worth = $turns->worth->worth($lever)->times($lever->unit() / self::INCH);
-                $said[] = __('lever.'.($lever === Lever::Notch ? $turns->scale->value : $lever->value), ['deeper' => $words->said($worth, CalcUnit::Inch)]);
+        foreach ($turns->worths() as $scale => $worths) {
+            foreach (Lever::cases() as $lever) {
+                if ($worths->isLearned($lever) && ($lever === Lever::Notch || $scale === $turns->scaleOf(0)->value)) {
+                    $worth = $worths->worth($lever)->times($lever->unit() / self::INCH);
+                    $said[] = __('lever.'.($lever === Lever::Notch ? $scale : $lever->value), ['deeper' => $words->said($worth, CalcUnit::Inch)]);
+                }
             }
         }
 

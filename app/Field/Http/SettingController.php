@@ -26,6 +26,7 @@ use Ustrel\Core\Field\Settings\SettingFit;
 use Ustrel\Core\Field\Settings\SettingGround;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
@@ -37,6 +38,7 @@ use Ustrel\Core\Wear\Acres\Soil;
     new OA\Property(property: 'value', description: 'In words, where it has no unit; else what is to be said besides', type: 'string', maxLength: 60),
     new OA\Property(property: 'figure', description: 'Where it has a unit', type: 'number', nullable: true),
     new OA\Property(property: 'units', description: 'That the figure is in', type: 'string', enum: UnitSystem::class),
+    new OA\Property(property: 'scale', description: 'That a depth is set on; refused where the row has another', type: 'string', enum: DepthScale::class),
     new OA\Property(property: 'field', type: 'string', maxLength: 80),
     new OA\Property(property: 'crop', type: 'string', maxLength: 80),
     new OA\Property(property: 'soil', type: 'string', enum: Soil::class, nullable: true),

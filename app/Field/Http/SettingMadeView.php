@@ -9,6 +9,7 @@ use App\Http\Api\Schema;
 use App\Models\Field\Setting;
 use DateTimeInterface;
 use Ustrel\Core\Field\Settings\SettingKey;
+use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
@@ -23,6 +24,8 @@ final readonly class SettingMadeView extends Schema
         public string $value,
         /** In the unit of its key, as the US has it */
         public ?float $figure,
+        /** That a depth is set on */
+        public ?DepthScale $scale,
         public string $field,
         public string $crop,
         public ?Soil $soil,
@@ -37,7 +40,7 @@ final readonly class SettingMadeView extends Schema
     {
         return new self(
             id: $setting->id, key: $setting->key, row: $setting->row_number, said: $words->setting($setting), value: $setting->value,
-            figure: $setting->figure === null ? null : (float) $setting->figure, field: $setting->field, crop: $setting->crop, soil: $setting->soil, residue: $setting->residue,
+            figure: $setting->figure === null ? null : (float) $setting->figure, scale: $setting->depth_scale, field: $setting->field, crop: $setting->crop, soil: $setting->soil, residue: $setting->residue,
             note: $setting->note, by: $setting->user->name, happened_at: $setting->happened_at,
         );
     }

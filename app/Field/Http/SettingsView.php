@@ -52,8 +52,10 @@ final readonly class SettingsView extends Schema
     public static function of(Collection $held, SeasonPlan $plan, RowUnits $on, SettingGround $ground, FigureWords $words, Closure $went): self
     {
         $made = static fn (Setting $setting): SettingMadeView => SettingMadeView::of($setting, $words);
-        $recalled = $ground->isUnsaid() ? [] : SettingsQuery::log($held)->recalled($ground);
         $byId = $held->keyBy('id')->all();
+        $recalled = $ground->isUnsaid() ? [] : SettingsQuery::log($held)->recalled($ground);
+        // What was set in notches does not come back as turns.
+        $recalled = array_values(array_filter($recalled, static fn (SettingValue $of): bool => in_array($byId[$of->id]->depth_scale, [null, $on->at($of->row)->depthScale], true)));
         $last = collect($recalled)->map(static fn (SettingValue $of): Setting => $byId[$of->id])->sortBy('happened_at')->last();
 
         return new self(
@@ -61,8 +63,19 @@ final readonly class SettingsView extends Schema
             log: array_values($held->take(self::LOGGED)->map($made)->all()),
             recalled: $recalled === [] ? null : array_map(static fn (SettingValue $of): SettingMadeView => SettingMadeView::of($byId[$of->id], $words), $recalled),
             went: $last === null ? [] : $went($last),
-            keys: array_map(static fn (SettingKey $key): array => ['key' => $key, 'unit' => $key->unit() === null ? null : $words->unit($key->unit()), 'of_rows' => $key->isOfRows()], array_values(array_filter(SettingKey::cases(), static fn (SettingKey $key): bool => SettingFit::isFitted($key, $on)))),
+            keys: array_map(static fn (SettingKey $key): array => ['key' => $key, 'unit' => self::unit($key, $on, $words), 'of_rows' => $key->isOfRows()], array_values(array_filter(SettingKey::cases(), static fn (SettingKey $key): bool => SettingFit::isFitted($key, $on)))),
             grounds: array_map(static fn (array $field): array => ['field' => $field['name'], 'crop' => (string) $field['crop'], 'soil' => Soil::tryFrom((string) $field['soil']), 'residue' => Residue::tryFrom((string) $field['residue'])], $plan->fields),
         );
+    }
+
+    private static function unit(SettingKey $key, RowUnits $on, FigureWords $words): ?string
+    {
+        $scales = array_unique(array_map(static fn (array $kind): string => $kind[0]->depthScale->value, $on->kinds()));
+
+        return match (true) {
+            $key->unit() === null => null,
+            $key === SettingKey::DepthMark => count($scales) === 1 ? (string) __("depth_by.{$scales[0]}") : '',
+            default => $words->unit($key->unit()),
+        };
     }
 }

@@ -14,6 +14,7 @@ use Ustrel\Core\Field\Settings\SettingGround;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Field\Settings\SettingValue;
 use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
@@ -26,6 +27,7 @@ use Ustrel\Core\Wear\Acres\Soil;
  * @property SettingKey $key
  * @property string $value as it is said
  * @property string|null $figure in the unit of its key
+ * @property DepthScale|null $depth_scale that its depth mark is on; null of other settings, and where it was not kept
  * @property string $field
  * @property string $crop
  * @property Soil|null $soil
@@ -48,7 +50,7 @@ final class Setting extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['key' => SettingKey::class, 'soil' => Soil::class, 'residue' => Residue::class, 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
+    protected $casts = ['key' => SettingKey::class, 'depth_scale' => DepthScale::class, 'soil' => Soil::class, 'residue' => Residue::class, 'withdrawn' => 'boolean', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
 
     public function made(): SettingValue
     {

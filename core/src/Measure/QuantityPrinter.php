@@ -32,14 +32,20 @@ final readonly class QuantityPrinter
     {
         $spelling = $unit->spelling($this->system);
         $factor = $unit->spellings()[mb_strtolower($spelling)] ?? 1.0;
-        // A bar is a large unit: two places; the rest are read to a tenth at most.
-        $places = $spelling === 'bar' ? 2 : 1;
+        // A bar is a large unit: two places; a screw and a scale of inches are set finer; the rest are read to a tenth at most.
+        $places = match (true) {
+            $unit === Unit::Turn, $unit === Unit::ScaleInch => 3,
+            $spelling === 'bar' => 2,
+            default => 1,
+        };
         $figure = number_format($thousandths / Amount::STEPS_PER_UNIT / $factor, $places, '.', '');
         $figure = str_contains($figure, '.') ? rtrim(rtrim($figure, '0'), '.') : $figure;
 
         return match ($spelling) {
             '' => $figure,
             '°', '%' => $figure.$spelling,
+            'hole' => "hole {$figure}",
+            'turns' => $figure === '1' ? '1 turn' : "{$figure} turns",
             default => "{$figure} {$spelling}",
         };
     }

@@ -19,6 +19,12 @@ enum Unit: string
     case FurrowMile = 'mi';
     /** A mark on the row unit's own scale: a spring step, a row cleaner's setting. */
     case Mark = 'mark';
+    /** Of a screw. */
+    case Turn = 'turn';
+    /** One of several that a pin goes through, by its number. */
+    case Hole = 'hole';
+    /** On a depth scale of the row unit's own: kept as it is read there, also where lengths are metric. */
+    case ScaleInch = 'scale_in';
 
     public function quantity(int $steps): Quantity
     {
@@ -66,16 +72,17 @@ enum Unit: string
         return match ($this) {
             self::Millimetre => Length::LONGEST,
             self::InchOfWater, self::Psi, self::Percent, self::Mark, self::FurrowMile => 10_000_000,
+            self::Turn, self::Hole, self::ScaleInch => 100_000,
             self::Degree => 45_000,
             self::Notch, self::Season => 100_000,
             self::Shim => 20_000,
         };
     }
 
-    /** Shims and seasons come whole. */
+    /** Shims, seasons and holes come whole. */
     public function isWhole(): bool
     {
-        return $this === self::Shim || $this === self::Season;
+        return in_array($this, [self::Shim, self::Season, self::Hole], true);
     }
 
     /** How finely it is read: two readings that differ by less say the same. In steps. */
@@ -84,6 +91,8 @@ enum Unit: string
         return match ($this) {
             self::Millimetre => intdiv(Length::NANOMETRES_PER_INCH, 16),
             self::InchOfWater, self::Notch, self::Degree => 500,
+            self::Turn => 250,
+            self::ScaleInch => 125,
             default => 1000,
         };
     }
@@ -107,6 +116,9 @@ enum Unit: string
             self::Season => ['season' => 1.0, 'seasons' => 1.0],
             self::FurrowMile => ['mi' => 1.0, 'mile' => 1.0, 'miles' => 1.0, 'km' => 1 / 1.609344],
             self::Mark => [],
+            self::Turn => ['turns' => 1.0, 'turn' => 1.0],
+            self::Hole => ['hole' => 1.0, 'holes' => 1.0],
+            self::ScaleInch => ['in' => 1.0, '"' => 1.0, 'inch' => 1.0, 'inches' => 1.0],
         };
     }
 
@@ -122,6 +134,9 @@ enum Unit: string
             self::Degree => '°',
             self::Percent => '%',
             self::FurrowMile => $metric ? 'km' : 'mi',
+            self::Turn => 'turns',
+            self::Hole => 'hole',
+            self::ScaleInch => 'in',
             self::Notch, self::Shim, self::Season, self::Mark => '',
         };
     }

@@ -58,6 +58,10 @@ final readonly class Check
     public function on(Equipment $equipment): self
     {
         $sides = $this->definition->goesBySides() ? $this->definition->sides($equipment) : $this->sides;
+        $counted = $this->definition->counted($equipment);
+        if ($counted !== $this->definition) {
+            return new self($this->key, $counted, $sides, SpecSheetReader::counted($this, $counted), $equipment->closingWheels, $this->own);
+        }
 
         return $sides !== $this->sides || $this->definition->rule->goesByClosingWheels()
             ? new self($this->key, $this->definition, $sides, $this->figures, $equipment->closingWheels, $this->own)

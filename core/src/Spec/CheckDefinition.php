@@ -38,6 +38,8 @@ final readonly class CheckDefinition
         public array $figures = [],
         /** @var array<mixed>|null typical figures beside the target that a planter may say itself; null where it may say none */
         public ?array $wanted = null,
+        /** @var list<array{Condition, Unit, array<mixed>}> in what it is counted by what a planter carries, with the typical figures of that unit: the first that holds */
+        private array $units = [],
     ) {
     }
 
@@ -61,6 +63,11 @@ final readonly class CheckDefinition
             $where = is_array($entry) && is_string($entry['sides'] ?? null) ? $entry['sides'] : '';
             $sides[] = [Condition::read($key, is_array($entry) ? $entry['with'] ?? null : null, $assemblies), self::SIDES[$where] ?? throw InvalidCatalogue::shape($key)];
         }
+        $units = [];
+        foreach (is_array($given['units'] ?? null) ? $given['units'] : [] as $entry) {
+            $unit = is_array($entry) && is_string($entry['unit'] ?? null) ? Unit::tryFrom($entry['unit']) : null;
+            $units[] = [Condition::read($key, is_array($entry) ? $entry['with'] ?? null : null, $assemblies), $unit ?? throw InvalidCatalogue::shape($key), is_array($entry['figures'] ?? null) ? $entry['figures'] : []];
+        }
 
         return new self(
             Station::tryFrom($text('station')) ?? throw InvalidCatalogue::unknown($key, $text('station')),
@@ -74,6 +81,7 @@ final readonly class CheckDefinition
             $sides,
             is_array($given['figures'] ?? null) ? $given['figures'] : [],
             is_array($given['wanted'] ?? null) ? $given['wanted'] : null,
+            $units,
         );
     }
 
@@ -95,13 +103,25 @@ final readonly class CheckDefinition
 
     public function leftAndRight(): self
     {
-        return new self($this->station, $this->kind, $this->rule, $this->unit, $this->chips, $this->no, $this->isRunning, $this->with, [[Condition::always(), self::SIDES['both']]], $this->figures, $this->wanted);
+        return new self($this->station, $this->kind, $this->rule, $this->unit, $this->chips, $this->no, $this->isRunning, $this->with, [[Condition::always(), self::SIDES['both']]], $this->figures, $this->wanted, $this->units);
+    }
+
+    /** As a planter has it that counts it in another unit. */
+    public function counted(Equipment $on): self
+    {
+        foreach ($this->units as [$with, $unit, $figures]) {
+            if ($with->holds($on)) {
+                return new self($this->station, $this->kind, $this->rule, $unit, $this->chips, $this->no, $this->isRunning, $this->with, $this->sides, $figures + $this->figures, $this->wanted);
+            }
+        }
+
+        return $this;
     }
 
     /** As a planter has it that says its own target. */
     public function aimed(): self
     {
-        return new self($this->station, $this->kind, RuleName::Target, $this->unit, $this->chips, $this->no, $this->isRunning, $this->with, $this->sides, ($this->wanted ?? []) + $this->figures, $this->wanted);
+        return new self($this->station, $this->kind, RuleName::Target, $this->unit, $this->chips, $this->no, $this->isRunning, $this->with, $this->sides, ($this->wanted ?? []) + $this->figures, $this->wanted, $this->units);
     }
 
     /** Whether a planter that carries this has it. */

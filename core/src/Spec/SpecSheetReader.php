@@ -86,6 +86,25 @@ final class SpecSheetReader
         return $check->aimed($definition, $figures);
     }
 
+    /**
+     * The figures of a check in the unit that a planter counts it in: as the sheet has them, or typical of that unit where it has none of its own.
+     *
+     * @return array<string, Figure>
+     */
+    public static function counted(Check $check, CheckDefinition $counted): array
+    {
+        $reader = new self(UnitSystem::Inch);
+        $figures = [];
+        foreach ($counted->rule->figures() as $name => $unit) {
+            $typical = $check->definition->figures[$name] ?? null;
+            $figure = $check->figures[$name];
+            $isTypical = is_array($typical) && ($typical['value'] ?? null) === $figure->typed;
+            $figures[$name] = $reader->figure($isTypical ? $counted->figures[$name] : ['value' => $figure->typed, 'source' => $figure->source], "{$check->key->value}.{$name}", $unit ?? $counted->unit) ?? throw InvalidCatalogue::shape($check->key->value);
+        }
+
+        return $figures;
+    }
+
     /** A sheet that says nothing is as most row units are: the left one left-handed. */
     private function threads(mixed $given): Threads
     {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Spec\Check;
@@ -33,6 +34,17 @@ it('checks of each planter what it carries, and nothing else', function (array $
     ksort($places);
     expect($places)->toBe($planter['checks'])->and($equipment->contradictions())->toBe([]);
 })->with(array_map(static fn (array $planter): array => [$planter], inventedPlanters()));
+
+it('counts a depth as the row unit does, and lets rows differ by what that is set in', function (string $scale, Unit $unit, string $tolerance, int $steps): void {
+    $sheet = SpecSheetReader::read(typicalSheet(RowUnitType::Plate));
+    $check = $sheet->for(carried(['depth_gauge' => 'shank', 'depth_scale' => $scale], 'plate'))->checks['depth_mark'];
+    expect($check->unit)->toBe($unit)->and($check->figures['tolerance']->typed)->toBe($tolerance)->and($check->figures['tolerance']->quantity->steps())->toBe($steps);
+    // A tolerance of the shop's own is kept, counted in that unit.
+    $own = SpecSheetReader::read(['checks' => ['depth_mark' => ['figures' => ['tolerance' => ['value' => '2', 'source' => 'ours']]]] + typicalSheet(RowUnitType::Plate)['checks']] + typicalSheet(RowUnitType::Plate));
+    expect($own->for(carried(['depth_gauge' => 'shank', 'depth_scale' => $scale], 'plate'))->checks['depth_mark']->figures['tolerance']->quantity->steps())->toBe(2000);
+})->with([
+    ['marks', Unit::Mark, '1', 1000], ['turns', Unit::Turn, '1/2 turn', 500], ['holes', Unit::Hole, '0', 0], ['inches', Unit::ScaleInch, '1/8 in', 125],
+]);
 
 it('has parts, access and lubrication only where there is something to change, to take off or to grease', function (): void {
     $plate = carried(inventedPlanters()[0]['equipment'], 'plate');

@@ -8,14 +8,13 @@ import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { useOutbox } from '@/offline/outbox'
 import { say } from '@/words'
-import { type DepthScale, sayTurn } from './dig'
+import { sayTurn } from './dig'
 import { useGround } from './useGround'
 
 /** Depth is turned as the digs say, and where each row stands now is kept as a setting: it stands between this pass and the next. */
-const { planterId, pass, scale, levers } = defineProps<{
+const { planterId, pass, levers } = defineProps<{
   planterId: number
   pass: FirstPass['passes'][number]
-  scale: DepthScale
   levers: FirstPass['levers']
 }>()
 const outbox = useOutbox()
@@ -25,7 +24,14 @@ const { send, refusal, busy } = useSend()
 const done = ref('')
 /** Rows to turn; where nothing tells yet what a mark is worth, all that were dug: where they stand is what tells it. */
 const turns = computed(() =>
-  pass.rows.filter(({ turn, depth }) => (turn === null ? depth !== null && scale !== 'notches' : turn !== 0)),
+  pass.rows.filter(({ turn, depth, scale }) =>
+    turn === null ? depth !== null && scale !== 'notches' && scale !== 'inches' : turn !== 0,
+  ),
+)
+const unknown = computed(() =>
+  [...new Set(turns.value.filter(({ turn }) => turn === null).map(({ scale }) => say(`depth_one.${scale}`)))].join(
+    ' or one ',
+  ),
 )
 const now = reactive<Record<number, number | null>>({})
 watch(
@@ -65,23 +71,23 @@ async function save(): Promise<void> {
         Learned on this planter (± 2 standard deviations): {{ levers.join('; ') }}.
       </p>
       <p v-if="turns.some(({ turn }) => turn === null)" class="quiet">
-        Enter on the dig sheet where each row is set. Move a row or two, save, and dig again: two different
-        {{ scale }} show what one is worth.
+        Enter on the dig sheet where each row is set. Move a row or two, save, and dig again: rows set differently show
+        what one {{ unknown }} is worth.
       </p>
       <ul>
         <li v-for="of in turns" :key="of.row">
           <strong>Row {{ of.row }}</strong>
           <span>
             <template v-if="of.turn === null"
-              >{{ of.depth }} deep; what a {{ say(`depth_one.${scale}`) }} is worth is not known yet</template
+              >{{ of.depth }} deep; what one {{ say(`depth_one.${of.scale}`) }} is worth is not known yet</template
             >
-            {{ sayTurn(of, scale) }} <span v-if="of.expected" class="quiet line">{{ of.expected }}</span>
+            {{ sayTurn(of) }} <span v-if="of.expected" class="quiet line">{{ of.expected }}</span>
           </span>
           <number-field
             v-model="now[of.row]"
-            :label="`Row ${of.row}, ${say(`depth_one.${scale}`)} now`"
+            :label="`Row ${of.row}, ${say(`depth_mark.${of.scale}`).toLowerCase()} now`"
             :high="100"
-            :places="1"
+            :places="of.scale === 'holes' ? 0 : 3"
           />
         </li>
       </ul>

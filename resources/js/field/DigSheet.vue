@@ -45,6 +45,7 @@ const spacings = ref<InstanceType<typeof FigureList>>()
 const dug = computed(
   () => new Set(told.passes.find((one) => one.pass === pass.value)?.rows.map((one) => one.row) ?? []),
 )
+const scale = computed(() => told.depth_scales[row.value - 1] ?? 'notches')
 /** The server asked whether a figure is right. */
 const isAsked = computed(() => refusal.value !== null && JSON.stringify(refusal.value.errors).includes('does not fit'))
 watch(row, () => Object.assign(form, { depths: [], spacings: [], seen: [], note: '', mark: null }))
@@ -168,9 +169,9 @@ async function save(): Promise<void> {
       />
       <number-field
         v-model="form.mark"
-        :label="`${say(`depth_mark.${told.depth_scale}`)} it is set to`"
+        :label="`${say(`depth_mark.${scale}`)} it is set to`"
         :high="100"
-        :places="1"
+        :places="scale === 'holes' ? 0 : 3"
         hide-details
       />
     </div>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { DugRow, FirstPass } from '@/api/types'
 import { say } from '@/words'
-import { type DepthScale, sayTurn } from './dig'
+import { sayTurn } from './dig'
 import RateFound from './RateFound.vue'
 
 /** What one pass was like, row by row, and what to turn. */
-const { pass, scale } = defineProps<{ pass: FirstPass['passes'][number]; scale: DepthScale }>()
+const { pass } = defineProps<{ pass: FirstPass['passes'][number] }>()
 const emit = defineEmits<{ dig: [row: number] }>()
 const percent = (share: number) => `${Math.round(100 * share)}%`
 const saySpacing = (of: DugRow) =>
@@ -49,7 +49,7 @@ const saySpacing = (of: DugRow) =>
             [of.spot, of.residue && say(`residue.${of.residue}`), of.note].filter(Boolean).join(', ')
           }}</span>
         </div>
-        <strong class="turn" :class="{ due: of.turn }">{{ sayTurn(of, scale) }}</strong>
+        <strong class="turn" :class="{ due: of.turn }">{{ sayTurn(of) }}</strong>
       </li>
     </ul>
   </section>

@@ -51,14 +51,8 @@ const dug = computed(() => (told.data.value?.passes ?? []).flatMap(({ rows }) =>
         />
       </div>
       <div class="side">
-        <dug-pass v-if="last" :pass="last" :scale="told.data.value.depth_scale" @dig="(of) => (row = of)" />
-        <adjust-rows
-          v-if="last"
-          :planter-id="planterId"
-          :pass="last"
-          :scale="told.data.value.depth_scale"
-          :levers="told.data.value.levers"
-        />
+        <dug-pass v-if="last" :pass="last" @dig="(of) => (row = of)" />
+        <adjust-rows v-if="last" :planter-id="planterId" :pass="last" :levers="told.data.value.levers" />
         <p v-if="!last" class="sheet">
           Plant 50 ft, stop, and dig the rows shown. Enter each seed’s depth and the distance to the next. Ustrel then
           shows if depth and rate are right, and what to change.
@@ -75,20 +69,13 @@ const dug = computed(() => (told.data.value?.passes ?? []).flatMap(({ rows }) =>
             v-for="pass in told.data.value.before.passes"
             :key="pass.pass"
             :pass="pass"
-            :scale="told.data.value.depth_scale"
             @dig="(of) => (row = of)"
           />
         </details>
         <sign-offs :planter-id="planterId" :signed="told.data.value.sign_offs" :open="told.data.value.open" />
         <details v-if="earlier.length > 0" class="sheet">
           <summary>Earlier passes</summary>
-          <dug-pass
-            v-for="pass in earlier"
-            :key="pass.pass"
-            :pass="pass"
-            :scale="told.data.value.depth_scale"
-            @dig="(of) => (row = of)"
-          />
+          <dug-pass v-for="pass in earlier" :key="pass.pass" :pass="pass" @dig="(of) => (row = of)" />
         </details>
       </div>
     </div>

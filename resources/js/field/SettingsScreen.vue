@@ -78,7 +78,7 @@ async function takeBack(of: SettingMade): Promise<void> {
       <section class="sheet" aria-label="Set now">
         <h1>Set now</h1>
         <p v-if="settings.data.value.now.length === 0" class="quiet">
-          Record what is fitted and set: sprockets, disc, depth mark, downforce, closing wheels. It comes back when the
+          Record what is fitted and set: sprockets, disc, depth, downforce, closing wheels. It comes back when the
           planter is on the same ground again.
         </p>
         <ul>
@@ -100,7 +100,7 @@ async function takeBack(of: SettingMade): Promise<void> {
         <section class="sheet" aria-label="Add a setting">
           <h2>Where you are</h2>
           <ground-fields v-model="ground" :grounds="settings.data.value.grounds" />
-          <h2>Setting history</h2>
+          <h2>Record a setting</h2>
           <setting-line :ground="ground" :busy="busy" :keep="keep" />
           <setting-form
             :keys="settings.data.value.keys"

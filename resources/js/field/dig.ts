@@ -1,16 +1,24 @@
-import type { DugRow, FirstPass } from '@/api/types'
+import type { DugRow } from '@/api/types'
 import { say } from '@/words'
 
-export type DepthScale = FirstPass['depth_scale']
+export type DepthScale = DugRow['scale']
 
+/** `1 1/2` of a whole number of eighths. */
+function sayEighths(size: number): string {
+  const whole = Math.floor(size)
+  const eighths = Math.round(8 * (size - whole))
+  const shared = [4, 2, 1].find((by) => eighths % by === 0) ?? 1
+  return [whole > 0 ? whole : '', eighths > 0 ? `${eighths / shared}/${8 / shared}` : ''].filter(Boolean).join(' ')
+}
+
+// words: depth_by, depth_one
 /** What to turn on a row, in words: `up 1 1/2 notches, deeper`. */
-export function sayTurn({ turn, deeper }: Pick<DugRow, 'turn' | 'deeper'>, scale: DepthScale): string {
+export function sayTurn({ turn, deeper, scale }: Pick<DugRow, 'turn' | 'deeper' | 'scale'>): string {
   if (turn === null) return ''
   if (turn === 0) return 'leave it'
   const size = Math.abs(turn)
-  const whole = Math.floor(size)
-  const said = [whole > 0 || size === 0 ? `${whole}` : '', size > whole ? '1/2' : ''].filter(Boolean).join(' ')
-  return `${turn > 0 ? 'up' : 'down'} ${said} ${size > 1 ? scale : say(`depth_one.${scale}`)}, ${deeper ? 'deeper' : 'shallower'}`
+  const unit = say(`${size > 1 ? 'depth_by' : 'depth_one'}.${scale}`)
+  return `${turn > 0 ? 'up' : 'down'} ${sayEighths(size)} ${unit}, ${deeper ? 'deeper' : 'shallower'}`
 }
 
 /**

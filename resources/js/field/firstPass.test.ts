@@ -77,7 +77,6 @@ describe('adjusting', () => {
     const wrapper = show(AdjustRows, {
       planterId: 1,
       pass: pass(...rows),
-      scale: 'notches',
       levers: ['One notch up: 0.3 in deeper'],
     })
     expect(wrapper.findAll('li').map((one) => one.get('strong').text())).toEqual(['Row 6', 'Row 9'])
@@ -91,20 +90,26 @@ describe('adjusting', () => {
     expect(wrapper.get('[role=status]').text()).toContain('dig again')
   })
   it('asks where rows stand that have marks, before anything tells what a mark is worth', async () => {
-    const rows = [row({ row: 3, turn: null, depth: '1.5 in', stands: 4 }), row({ row: 4, turn: null, depth: null })]
-    const props = { planterId: 1, pass: pass(...rows), levers: [] }
-    const wrapper = show(AdjustRows, { ...props, scale: 'marks' })
-    expect(wrapper.findAll('li')).toHaveLength(1)
-    expect(wrapper.text()).toContain('1.5 in deep; what a mark is worth is not known yet')
+    const dug = { turn: null, depth: '1.5 in', stands: 4 }
+    const rows = [
+      row({ ...dug, row: 3, scale: 'marks' }),
+      row({ row: 4, turn: null, depth: null, scale: 'marks' }),
+      row({ ...dug, row: 5, scale: 'holes' }),
+      // Notches go by the sheet, inches by themselves: nothing to ask there.
+      row({ ...dug, row: 6, scale: 'notches' }),
+      row({ ...dug, row: 7, scale: 'inches' }),
+    ]
+    const wrapper = show(AdjustRows, { planterId: 1, pass: pass(...rows), levers: [] })
+    expect(wrapper.findAll('li').map((one) => one.get('strong').text())).toEqual(['Row 3', 'Row 5'])
+    expect(wrapper.text()).toContain('1.5 in deep; what one mark is worth is not known yet')
+    expect(wrapper.text()).toContain('rows set differently show what one mark or one hole is worth')
     expect(wrapper.text()).toContain('Row 3, mark now')
-    // Notches go by the sheet: nothing to ask there.
-    expect(show(AdjustRows, { ...props, scale: 'notches' }).findAll('li')).toHaveLength(0)
+    expect(wrapper.text()).toContain('Row 5, hole now')
   })
   it('keeps back what cannot be read, and says so', async () => {
     const wrapper = show(AdjustRows, {
       planterId: 1,
       pass: pass(row({ row: 6, turn: 2, turn_to: 6 })),
-      scale: 'notches',
       levers: [],
     })
     await wrapper.get('input').setValue('six or so')
@@ -118,7 +123,6 @@ describe('adjusting', () => {
     const wrapper = show(AdjustRows, {
       planterId: 1,
       pass: pass(row({ row: 6, turn: 2, turn_to: 6 })),
-      scale: 'notches',
       levers: [],
     })
     for (let turn = 0; turn < 2; turn++) {

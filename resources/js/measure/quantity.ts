@@ -30,8 +30,19 @@ const SPELLINGS: Record<Unit, Record<string, number>> = {
   season: { season: 1, seasons: 1 },
   mi: { mi: 1, mile: 1, miles: 1, km: 1 / 1.609344 },
   mark: {},
+  turn: { turns: 1, turn: 1 },
+  hole: { hole: 1, holes: 1 },
+  scale_in: { in: 1, '"': 1, inch: 1, inches: 1 },
 }
-const HIGHEST: Partial<Record<Unit, number>> = { deg: 45, notch: 100, season: 100, shim: 20 }
+const HIGHEST: Partial<Record<Unit, number>> = {
+  deg: 45,
+  notch: 100,
+  season: 100,
+  shim: 20,
+  turn: 100,
+  hole: 100,
+  scale_in: 100,
+}
 
 /** What a bare number is read in and a value printed in; empty for a plain number. */
 export function unitName(unit: Unit, units: Units): string {
@@ -42,6 +53,9 @@ export function unitName(unit: Unit, units: Units): string {
     deg: '°',
     percent: '%',
     mi: units === 'mm' ? 'km' : 'mi',
+    turn: 'turns',
+    hole: 'hole',
+    scale_in: 'in',
   }
   return names[unit] ?? ''
 }
@@ -57,6 +71,7 @@ export function sayInUnit(unit: Unit, units: Units): string {
     '%': 'percent',
     mi: 'miles',
     km: 'kilometers',
+    hole: 'holes',
   }
   const name = unitName(unit, units)
   return name === '' ? '' : `in ${words[name] ?? name}`
@@ -78,7 +93,7 @@ export function readQuantity(typed: string, unit: Unit, units: Units): ReadQuant
     units: Object.fromEntries(Object.entries(SPELLINGS[unit]).map(([spelling, factor]) => [spelling, factor / own])),
     low: unit === 'deg' ? -highest : 0,
     high: highest / own,
-    whole: unit === 'shim' || unit === 'season',
+    whole: unit === 'shim' || unit === 'season' || unit === 'hole',
     name: unitName(unit, units),
   })
   return 'value' in read ? { value: Math.round(read.value * own * 1000) / 1000 } : read
@@ -103,7 +118,7 @@ export const reasonsOf = (chips: Chip[]) => chips.map((chip) => ({ code: `chip.$
 export function printQuantityFigure(value: number, unit: Unit, units: Units): string {
   if (unit === 'mm') return printFigure(toSteps(value, unit), units)
   const name = unitName(unit, units)
-  const places = name === 'bar' ? 2 : 1
+  const places = unit === 'turn' || unit === 'scale_in' ? 3 : name === 'bar' ? 2 : 1
   const shown = (value / displayFactor(unit, units)).toFixed(places)
   return shown.replace(/\.?0+$/, '').replace(/^-0$/, '0') || '0'
 }
@@ -129,5 +144,7 @@ export function displayFactor(unit: Unit, units: Units): number {
 
 function withUnit(figure: string, name: string): string {
   if (name === '') return figure
+  if (name === 'hole') return `hole ${figure}`
+  if (name === 'turns' && figure === '1') return '1 turn'
   return name === '°' || name === '%' ? `${figure}${name}` : `${figure} ${name}`
 }

@@ -9,14 +9,11 @@ use Ustrel\Core\Field\TooFewMarks;
 use Ustrel\Core\Spec\DepthScale;
 
 /**
- * How far a row's depth is turned, in notches, marks or turns (domain, 10): by what a turn was worth on the planter's own passes; before
- * that, notches by the spec sheet, and marks or turns by a line through rows that stand at different ones.
+ * How far a row's depth is moved, in what its scale counts (domain, 10): by what one was worth on the planter's own passes; before that,
+ * notches by the spec sheet, a scale in inches by itself, and marks, turns or holes by a line through rows that stand at different ones.
  */
 final readonly class DepthTurn
 {
-    /** To the nearest half. */
-    private const STEP = 0.5;
-
     /** 90 % of a normal distribution, on one side. */
     private const Z = 1.645;
 
@@ -40,20 +37,21 @@ final readonly class DepthTurn
      */
     public static function of(int $row, DepthScale $scale, DugRows $dug, ?TurnWorth $worth, array $stands, float $target, float $notch, float $gained = 0.0): ?self
     {
+        $known = $scale->worth($notch);
         if ($worth !== null && $worth->isLearned(Lever::Notch)) {
-            $by = $worth->turn($row, Lever::Notch, $target);
-            if ($by !== null || $scale !== DepthScale::Notches) {
+            $by = $worth->turn($row, Lever::Notch, $target, $scale->step());
+            if ($by !== null || $known === null) {
                 return $by === null ? null : new self($by, $by * $worth->worth(Lever::Notch)->value > 0, $by !== 0.0);
             }
         }
         $depth = $dug->depth($row);
-        $each = $scale === DepthScale::Notches ? $notch : self::slope($dug, $stands);
+        $each = $known ?? self::slope($dug, $stands);
         if ($depth === null || $each === null) {
             return null;
         }
-        $by = round(($target - $depth[0] - $gained) / $each / self::STEP) * self::STEP + 0.0;
+        $by = round(($target - $depth[0] - $gained) / $each / $scale->step()) * $scale->step() + 0.0;
 
-        return new self($by, $by * $each > 0, $by !== 0.0 && $worth !== null && $scale === DepthScale::Notches);
+        return new self($by, $by * $each > 0, $by !== 0.0 && $worth !== null && $known !== null);
     }
 
     /**

@@ -9,7 +9,7 @@ use Ustrel\Core\Field\Settings\SettingKey;
 /** What depth is put right with, and what it is thought to be worth until the planter's own passes tell: domain, 10. Worded under `lever.<value>`. */
 enum Lever: string
 {
-    /** Of the depth: a notch, of which one more is deeper; a mark or a turn where the unit has no notches. */
+    /** Of the depth: a notch, of which one more is deeper; a mark, turn, inch or hole where the unit has no notches. */
     case Notch = 'notch';
     case Pound = 'pound';
     case Psi = 'psi';
@@ -43,7 +43,7 @@ enum Lever: string
     /**
      * Depth by which rows plant deeper for each notch, pound, psi, step or mile an hour, before anything was learned.
      *
-     * @param  float|null  $notch  depth of one by the sheet, millimetres; null where the unit has marks or turns
+     * @param  float|null  $notch  depth of one by the sheet or the scale, millimetres; null where only digging tells
      * @return array{float, float} millimetres, and one standard deviation
      */
     public function start(?float $notch): array

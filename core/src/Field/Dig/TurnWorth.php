@@ -38,7 +38,7 @@ final readonly class TurnWorth
 
     /**
      * @param  list<DugAt>  $digs  the earliest first
-     * @param  float|null  $notch  depth of one by the sheet, millimetres; null where the unit has marks or turns
+     * @param  float|null  $notch  depth of one by the sheet or the scale, millimetres; null where only digging tells
      */
     public static function of(array $digs, ?float $notch): self
     {
@@ -104,13 +104,18 @@ final readonly class TurnWorth
         return [$depth, $depth - $half, $depth + $half];
     }
 
-    /** By how much a lever is moved to plant a row at a depth, in its steps; null where it is not known which way it works, or the row was not dug. */
-    public function turn(int $row, Lever $lever, float $wanted): ?float
+    /**
+     * By how much a lever is moved to plant a row at a depth; null where it is not known which way it works, or the row was not dug.
+     *
+     * @param  float|null  $step  what it is moved by at a time; null for what is usual of the lever
+     */
+    public function turn(int $row, Lever $lever, float $wanted, ?float $step = null): ?float
     {
+        $step ??= $lever->step();
         $worth = $this->worth($lever);
         $now = $this->after($row);
 
-        return $now === null || abs($worth->value) <= self::Z * $worth->sd ? null : round(($wanted - $now[0]) / $worth->value / $lever->step()) * $lever->step() + 0.0;
+        return $now === null || abs($worth->value) <= self::Z * $worth->sd ? null : round(($wanted - $now[0]) / $worth->value / $step) * $step + 0.0;
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ustrel\Core\Field\Settings;
 
 use Ustrel\Core\Measure\UnitSystem;
+use Ustrel\Core\Spec\DepthScale;
 
 /** What a line says that one thing was set to. */
 final readonly class SaidSetting
@@ -14,6 +15,7 @@ final readonly class SaidSetting
      * @param  string  $value  in words, where it has no unit
      * @param  float|null  $figure  where it has one, in the unit of its key
      * @param  UnitSystem|null  $units  that the figure is in; null where its unit was not said
+     * @param  DepthScale|null  $scale  that a depth is set on; null where it was not said
      */
     public function __construct(
         public SettingKey $key,
@@ -21,6 +23,7 @@ final readonly class SaidSetting
         public string $value,
         public ?float $figure,
         public ?UnitSystem $units,
+        public ?DepthScale $scale = null,
     ) {
     }
 }

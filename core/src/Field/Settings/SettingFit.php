@@ -16,6 +16,8 @@ enum SettingFit: string
     case NotFitted = 'not_fitted';
     /** Pounds, air and spring steps do not turn into each other. */
     case OtherDownforce = 'other_downforce';
+    /** A notch of one is no turn of the other. */
+    case OtherDepthScale = 'other_depth_scale';
     /** Of this planter alone: what was measured on it, or what is in its box. */
     case ItsOwn = 'its_own';
 
@@ -26,6 +28,7 @@ enum SettingFit: string
             $setting->row > $to->rows => self::NoSuchRow,
             ! ($setting->row > 0 ? self::isOn($setting->key, $to->at($setting->row)) : self::isFitted($setting->key, $to)) => self::NotFitted,
             $setting->key === SettingKey::Downforce && $from->at($setting->row)->downforce !== $to->at($setting->row)->downforce => self::OtherDownforce,
+            $setting->key === SettingKey::DepthMark && $from->at($setting->row)->depthScale !== $to->at($setting->row)->depthScale => self::OtherDepthScale,
             default => self::Fits,
         };
     }

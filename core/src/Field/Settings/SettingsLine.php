@@ -9,6 +9,7 @@ use Ustrel\Core\Measure\NumberReader;
 use Ustrel\Core\Measure\NumberStyle;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\UnreadableNumber;
+use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Wear\Acres\Residue;
 use Ustrel\Core\Wear\Acres\Soil;
 
@@ -110,6 +111,11 @@ final readonly class SettingsLine
         if ($unit === null) {
             return new SaidSetting($key, $rows, $value, null, null);
         }
+        if ($key === SettingKey::DepthMark) {
+            [$figure, $scale] = self::depth($value, $style) ?? throw UnreadableSettings::because('no_depth', $part);
+
+            return new SaidSetting($key, $rows, '', $figure, null, $scale);
+        }
         [$figure, $units] = self::figure($value, $unit, $style) ?? throw UnreadableSettings::because('no_figure', $part);
 
         return new SaidSetting($key, $rows, '', $figure, $units);
@@ -128,6 +134,24 @@ final readonly class SettingsLine
         }
 
         throw UnreadableSettings::because(preg_match('/^[\d.,\s-]+$/', $part) === 1 ? 'bare_number' : 'no_key', $part);
+    }
+
+    /** @return array{float, DepthScale|null}|null of `5`, `5 notches`, `hole 3`, `2 1/4 in` */
+    private static function depth(string $value, ?NumberStyle $style): ?array
+    {
+        if (preg_match('#^([a-z]*)\s*(\d+/\d+|'.self::NUMBER.'(?:\s+\d+/\d+)?)\s*(\S.*)?$#iu', $value, $found) !== 1) {
+            return null;
+        }
+        $said = trim("{$found[1]} ".($found[3] ?? ''));
+        $scale = DepthScale::told($said);
+        if ($said !== '' && $scale === null) {
+            return null;
+        }
+        try {
+            return [(new NumberReader(style: $style))->read($found[2]), $scale];
+        } catch (UnreadableNumber $unreadable) {
+            return $unreadable->isNoNumber() ? null : throw UnreadableSettings::number($unreadable);
+        }
     }
 
     /** @return array{float, UnitSystem|null}|null */

@@ -61,6 +61,23 @@ it('goes by what a turn was worth on the passes, once there is one', function ()
     expect([$turn?->by, $turn?->isDeeper])->toBe([-2.0, true]);
 });
 
+it('goes by a scale in inches without a pass, and moves each scale by what it is set in', function (): void {
+    // 1.5 in deep, 2 wanted: 1/2 in up. 1.7 in deep is 0.3 in short: 1/4 in is nearer than 3/8.
+    $inches = static fn (float $mean): ?float => DepthTurn::of(1, DepthScale::Inches, dugAtMeans([1 => $mean]), null, [], 50.8, 6.35)?->by;
+    expect($inches(38.1))->toBe(0.5)->and($inches(43.18))->toBe(0.25)->and($inches(50.8))->toBe(0.0);
+    // Eight millimetres a turn, 46 deep: 50 wants half a turn, 48 a quarter; two holes of 8 mm are never half a hole.
+    $worth = TurnWorth::of([new DugAt(1, 30.0, 0.5, []), new DugAt(1, 46.0, 0.5, ['notch' => 2.0])], null);
+    $by = static fn (DepthScale $scale, float $target): ?float => DepthTurn::of(1, $scale, dugAtMeans([1 => 46.0]), $worth, [], $target, 6.35)?->by;
+    expect([$by(DepthScale::Turns, 50.0), $by(DepthScale::Turns, 48.0), $by(DepthScale::Holes, 49.0), $by(DepthScale::Holes, 51.0), $by(DepthScale::Marks, 49.0)])->toBe([0.5, 0.25, 0.0, 1.0, 0.5]);
+});
+
+it('takes what can be set on a scale, and nothing between', function (DepthScale $scale, array $taken, array $refused): void {
+    expect(array_filter($taken, static fn (float $of): bool => ! $scale->takes($of)))->toBe([])->and(array_filter($refused, $scale->takes(...)))->toBe([]);
+})->with([
+    [DepthScale::Notches, [0.0, 5.0, 5.5, 6.25], [5.001]], [DepthScale::Turns, [3.0, 3.25, 3.33], [3.333]], [DepthScale::Holes, [0.0, 3.0, 100.0], [2.5, 2.9]],
+    [DepthScale::Inches, [2.0, 2.125, 2.25, 1.7, 1.75, 2.875], [2.13, 2.0625]],
+]);
+
 it('judges the closing pressure by what the furrows show', function (array $seen, array $told): void {
     $signs = array_map(static fn (string $of): array => $of === '' ? [] : array_map(DigSign::from(...), explode(' ', $of)), $seen);
     expect(array_map(static fn (ClosingPressure $of): array => [$of->move, $of->rows, $of->isShared], ClosingPressure::of($signs)))->toBe($told);
