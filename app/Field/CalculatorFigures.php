@@ -55,7 +55,7 @@ final readonly class CalculatorFigures
             'now' => $sprockets,
             'stages' => $sprockets === [] ? 1.0 : count($sprockets) / 2,
             'germination' => $lot?->lot()->germination === null ? null : 100 * $lot->lot()->germination,
-            'seeds_lb' => $lot?->seeds_per_pound === null ? null : (float) $lot->seeds_per_pound,
+            'seeds_lb' => $lot?->seed()->seedsPerPound,
             'volumes' => array_map(static fn (array $tank): float => (float) $tank['holds'], $plan->tanks),
             ...$this->marks($planter),
             'rates' => array_map(static fn (array $tank): float => (float) $tank['rate'], $plan->tanks),

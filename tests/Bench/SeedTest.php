@@ -166,7 +166,7 @@ it('takes seed as its tag says it, and calls nothing done by an estimate', funct
     expect($takes())->toMatchArray(['takes' => 'not_meant', 'by' => 'meant'])->and($step()['done'])->toBeFalse()->and($step()['said'][0])->toContain('another class');
 
     foreach ([9.9, 500_001, '1,600'] as $perPound) {
-        ($this->lot)(['name' => 'Odd', 'seeds_per_pound' => $perPound])->assertUnprocessable()->assertJsonPath('errors.seeds_per_pound.0', 'Write the seeds per pound, from 10 to 500,000. If the tag says seeds per ounce, multiply by 16.');
+        ($this->lot)(['name' => 'Odd', 'seeds_per_pound' => $perPound])->assertUnprocessable()->assertJsonPath('errors.seeds_per_pound.0', 'Write the seeds per pound, from 10 to 500,000, or with its unit: 100/oz, 3,500/kg.');
     }
 });
 
@@ -205,4 +205,51 @@ it('knows what is on order and what of it has come, tells of it when it is due, 
     $move(14.5, '2026-03-26T09:00:00Z');
     expect($toCome())->toBe(0.0)->and($today())->toBe([]);
     ($this->lot)(['name' => 'Other', 'ordered_units' => 0])->assertUnprocessable()->assertJsonValidationErrors(['ordered_units' => 'from 0.1']);
+});
+
+it('counts seed by weight, in bulk boxes and as a mixture, and refuses a count per ounce taken for pounds', function (): void {
+    // 50 lb at 2,800 a pound are 140,000 seeds.
+    $soy = ($this->lot)(['name' => 'Soy 12', 'crop' => 'Soybeans', 'size' => null, 'seeds_per_unit' => null, 'unit_weight' => 50, 'seeds_per_pound' => 2_800, 'test_weight' => 58, 'units_per_box' => 40, 'spare' => 0.05])->assertCreated()->assertJsonPath('seeds_per_unit', 140_000)->json('id');
+    $planter = $this->planter(['planting_start' => '2026-04-17']);
+    $field = fn (string $name, float $acres, ?int $population): array => ['name' => $name, 'crop' => 'Soybeans', 'acres' => $acres, 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => 'Soy 12', 'population' => $population];
+    $plan = $this->getJson("/api/planters/{$planter->id}/season")->assertOk()->json();
+    $this->putJson("/api/planters/{$planter->id}/season", ['revision' => $plan['plan']['revision'] ?? $plan['revision'] ?? 0, 'fields' => [$field('Long Acre', 80, 140_000), $field('Bank', 20, null)]])->assertOk();
+    [$lot] = ($this->seed)()['lots'];
+    // One unit an acre, 84 with a twentieth spare, of 40 in a box: 2.1 boxes; 50 lb an acre.
+    expect($lot['fields'])->toEqual([
+        ['planter' => $planter->name, 'field' => 'Long Acre', 'acres' => 80, 'units_an_acre' => 1, 'units' => 84, 'boxes' => 2.1, 'pounds_an_acre' => 50],
+        ['planter' => $planter->name, 'field' => 'Bank', 'acres' => 20, 'units_an_acre' => null, 'units' => null, 'boxes' => null, 'pounds_an_acre' => null],
+    ])->and($lot)->toMatchArray(['needed' => 84, 'boxes' => 2.1, 'per_pound' => 2_800, 'test_weight' => 58]);
+    // By weight 60 of peas at 2,000 and 40 of canola at 120,000: 49,200 a pound, and 25 lb of it a unit.
+    $mixture = [['crop' => 'Peas', 'share' => 0.6, 'seeds_per_pound' => 2_000], ['crop' => 'Canola', 'share' => 0.4, 'seeds_per_pound' => 120_000]];
+    $cover = ($this->lot)(['name' => 'Cover', 'crop' => '', 'size' => null, 'seeds_per_unit' => null, 'unit_weight' => 25, 'mixture' => $mixture])->assertCreated()->assertJsonPath('seeds_per_unit', 1_230_000)->assertJsonPath('per_pound', 49_200)->json();
+    expect($cover['mixture'])->toEqual($mixture)->and($cover['estimated_mm'])->toEqual([1.6, 8])->and($cover['boxes'])->toBeNull();
+    // Two who change it: the second is told.
+    $change = fn (array $with): TestResponse => $this->putJson("/api/seed/lots/{$cover['id']}", $with + ['name' => 'Cover', 'seeds_per_unit' => 1_230_000, 'price' => 240, 'germination' => 0.95, 'treatment' => 'red dust', 'unit_weight' => 25, 'revision' => $cover['revision']]);
+    $change(['mixture' => [['crop' => 'Oats', 'share' => 0.5, 'seeds_per_pound' => 14_000], $mixture[0] + []]])->assertUnprocessable()->assertJsonPath('errors.mixture.0', __('seed.mixture'));
+    $change(['mixture' => []])->assertOk()->assertJsonPath('mixture', []);
+    $change(['mixture' => array_reverse($mixture)])->assertConflict()->assertJsonPath('changed', ['mixture']);
+    foreach ([
+        [['seeds_per_pound' => 25_600, 'crop' => 'Corn'], 'seeds_per_pound', '25,600 seeds per pound is not Corn, which has 700 to 6,000. Check if the tag counts per pound, ounce or kilo.'],
+        [['seeds_per_unit' => null], 'seeds_per_unit', __('seed.no_unit')], [['seeds_per_unit' => null, 'unit_weight' => 0.01, 'seeds_per_pound' => 2_000], 'seeds_per_unit', __('seed.no_unit')],
+        [['mixture' => [$mixture[0]]], 'mixture', __('seed.mixture')], [['mixture' => [['share' => 0] + $mixture[0], $mixture[1]]], 'mixture.0.share', __('seed.mixture')],
+        [['units_per_box' => 0], 'units_per_box', __('seed.units_per_box')], [['test_weight' => 5], 'test_weight', __('seed.test_weight')], [['unit_weight' => -1], 'unit_weight', __('seed.unit_weight')],
+    ] as [$with, $at, $said]) {
+        expect(($this->lot)($with + ['name' => 'Odd'])->assertUnprocessable()->json('errors')[$at][0])->toBe($said);
+    }
+    expect(SeedLot::query()->count())->toBe(2);
+});
+
+it('says what to get where no disc takes the seed, by what is known of it', function (): void {
+    $planter = $this->planter(['planting_start' => '2026-04-17', 'row_count' => 2, 'sections' => [2]]);
+    $this->postJson('/api/seed/discs', ['name' => 'Small', 'cells' => 60, 'from_size' => 3, 'to_size' => 5.5])->assertCreated();
+    $this->postJson("/api/planters/{$planter->id}/settings", ['settings' => [['id' => (string) Str::uuid7(), 'key' => 'disc', 'value' => 'Small', 'happened_at' => '2026-02-01T10:00:00Z']]])->assertCreated();
+    $lot = ($this->lot)()->assertCreated()->json();
+    $plan = $this->getJson("/api/planters/{$planter->id}/season")->json();
+    $this->putJson("/api/planters/{$planter->id}/season", ['revision' => $plan['plan']['revision'] ?? $plan['revision'] ?? 0, 'planting_start' => '2026-04-17', 'planting_end' => '2026-05-10', 'fields' => [['name' => 'Long Acre', 'crop' => 'Popcorn', 'acres' => 100, 'soil' => null, 'residue' => null, 'tillage' => null, 'seed' => 'Popcorn 7', 'population' => 32_000]]])->assertOk();
+    $said = fn (): string => json_encode($this->getJson("/api/planters/{$planter->id}/season")->assertOk()->json(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+    expect($said())->toContain('get one for 7.9 mm.');
+    $this->putJson("/api/seed/lots/{$lot['id']}", ['name' => 'Popcorn 7', 'crop' => 'Popcorn', 'size_class' => 'Medium Flat', 'seeds_per_unit' => 80_000, 'revision' => $lot['revision']])->assertOk();
+    $this->putJson('/api/seed/discs/'.($this->seed)()['discs'][0]['id'], ['name' => 'Small', 'cells' => 60, 'size_class' => 'Large Round', 'revision' => ($this->seed)()['discs'][0]['revision']])->assertOk();
+    expect($said())->toContain('get one for Medium Flat Popcorn.');
 });

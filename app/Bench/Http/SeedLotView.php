@@ -35,12 +35,18 @@ final readonly class SeedLotView extends Schema
         public array $discs,
         /** @var list<float>|null From and to, by seeds per pound; null where the tag does not tell */
         public ?array $estimated_mm,
+        /** @var list<SeedFieldView> Of the season, that name it */
+        public array $fields,
+        /** Units that the fields take, in bulk boxes; null where it comes in bags */
+        public ?float $boxes,
+        /** Of a mixture by its kinds; null where the tag does not tell */
+        public ?float $per_pound,
     ) {
     }
 
     /**
      * @param  float  $toCome  units of its order
-     * @param  list<array{acres: float, population: int|null}>  $fields  that name it
+     * @param  list<array{planter: string, field: string, acres: float, population: int|null}>  $fields  that name it
      * @param  iterable<Disc>  $discs  of the shop
      */
     public static function of(SeedLot $of, ?Stock $stock, float $toCome, array $fields, iterable $discs): self
@@ -71,6 +77,9 @@ final readonly class SeedLotView extends Schema
             price_a_thousand: $money($lot->priceAThousand()),
             cost_an_acre: $acres > 0 ? $money($lot->costAnAcre($seeds / $acres)) : null,
             discs: $takes,
+            fields: array_map(static fn (array $field): SeedFieldView => SeedFieldView::of($of, $field), $fields),
+            boxes: ($boxes = $lot->boxes($needed)) === null ? null : round($boxes, 1),
+            per_pound: $seed->seedsPerPound === null ? null : round($seed->seedsPerPound, 1),
             estimated_mm: $estimate === null ? null : array_map(static fn (float $of): float => round($of, 1), $estimate),
         );
     }

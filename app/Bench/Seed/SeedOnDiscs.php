@@ -100,7 +100,7 @@ final readonly class SeedOnDiscs
         $said = [];
         foreach (array_unique($held->misfits) as $takes) {
             $rows = array_keys($held->misfits, $takes, true);
-            $said[] = __("seed_fit.{$takes}", ['rows' => self::rows($rows)] + $with).' '.__($fitting === '' ? 'seed_fit.get' : 'seed_fit.change', $with);
+            $said[] = __("seed_fit.{$takes}", ['rows' => self::rows($rows)] + $with).' '.($fitting === '' ? self::get($lot) : __('seed_fit.change', $with));
         }
         foreach (array_unique($held->estimated) as $takes) {
             $said[] = __("seed_fit.estimated_{$takes}", ['rows' => self::rows(array_keys($held->estimated, $takes, true))] + $with);
@@ -111,12 +111,26 @@ final readonly class SeedOnDiscs
         if ($lot->size === null && $lot->size_class === '' && $held->estimated === []) {
             $said[] = __('seed_fit.no_size', $with);
         } elseif ($held->unset !== []) {
-            $said[] = __('seed_fit.not_set', ['rows' => self::rows($held->unset)] + $with).($fitting === '' ? ' '.__('seed_fit.get', $with) : '');
+            $said[] = __('seed_fit.not_set', ['rows' => self::rows($held->unset)] + $with).($fitting === '' ? ' '.self::get($lot) : '');
         } elseif (! $held->isKnown && $held->estimated === [] && $held->contradicting === []) {
             $said[] = __('seed_fit.no_range', $with);
         }
 
         return $said;
+    }
+
+    /** What to get where no disc of the shop takes a seed: by what is known of it best. */
+    private static function get(SeedLot $lot): string
+    {
+        $number = static fn (float $of): string => (string) round($of, 1);
+        [$seed, $estimate] = [$lot->seed(), $lot->seed()->estimate()];
+
+        return match (true) {
+            $seed->size !== null => __('seed_fit.get_measured', ['size' => $number($seed->size)]),
+            $seed->sizeClass !== '' => __('seed_fit.get_meant', ['class' => trim("{$lot->size_class} {$lot->crop}")]),
+            $estimate !== null => __('seed_fit.get_estimated', ['least' => $number($estimate[0]), 'most' => $number($estimate[1])]),
+            default => __('seed_fit.get'),
+        };
     }
 
     /** @param  list<int>  $rows */

@@ -112,7 +112,7 @@ final readonly class SeedQuery
     /**
      * Fields that name a lot, over all planters of the workshop, in the season that each is in.
      *
-     * @return array<int, list<array{acres: float, population: int|null}>> by lot
+     * @return array<int, list<array{planter: string, field: string, acres: float, population: int|null}>> by lot
      */
     public function fields(Workshop $workshop): array
     {
@@ -124,7 +124,7 @@ final readonly class SeedQuery
             foreach ($plan->fields ?? [] as $field) {
                 $lot = $field['seed_lot_id'] ?? null;
                 if ($lot !== null) {
-                    $fields[$lot][] = ['acres' => (float) $field['acres'], 'population' => $field['population']];
+                    $fields[$lot][] = ['planter' => $planter->name, 'field' => (string) $field['name'], 'acres' => (float) $field['acres'], 'population' => $field['population']];
                 }
             }
         }

@@ -9,6 +9,7 @@ use App\Models\Concerns\IsWatched;
 use Illuminate\Database\Eloquent\Model;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Meter\LotFigures;
+use Ustrel\Core\Meter\SeedMixture;
 use Ustrel\Core\Meter\TagSeed;
 
 /**
@@ -23,6 +24,10 @@ use Ustrel\Core\Meter\TagSeed;
  * @property string $size_class on the tag, such as medium flat
  * @property string|null $seeds_per_pound
  * @property int $seeds_per_unit
+ * @property string|null $test_weight pounds a bushel
+ * @property string|null $unit_weight pounds
+ * @property string|null $units_per_box
+ * @property list<array{crop: string, share: float, seeds_per_pound: float}> $mixture
  * @property string|null $germination share, on the tag
  * @property string|null $germination_tested share, by the newest test
  * @property Day|null $tested_on
@@ -43,9 +48,9 @@ final class SeedLot extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['revision' => 0, 'size_class' => '', 'seeds_per_pound' => null, 'germination_tested' => null, 'tested_on' => null, 'ordered_from' => '', 'ordered_units' => null, 'ordered_on' => null, 'due_on' => null, 'former_names' => '[]'];
+    protected $attributes = ['revision' => 0, 'size_class' => '', 'seeds_per_pound' => null, 'germination_tested' => null, 'tested_on' => null, 'ordered_from' => '', 'ordered_units' => null, 'ordered_on' => null, 'due_on' => null, 'test_weight' => null, 'unit_weight' => null, 'units_per_box' => null, 'mixture' => '[]', 'former_names' => '[]'];
 
-    protected $casts = ['former_names' => 'array', 'tested_on' => AsDay::class, 'ordered_on' => AsDay::class, 'due_on' => AsDay::class];
+    protected $casts = ['former_names' => 'array', 'mixture' => 'array', 'tested_on' => AsDay::class, 'ordered_on' => AsDay::class, 'due_on' => AsDay::class];
 
     /** @return list<string> */
     protected function unwatched(): array
@@ -56,13 +61,18 @@ final class SeedLot extends Model
     /** As its tag says it. */
     public function seed(): TagSeed
     {
-        return new TagSeed($this->size === null ? null : (float) $this->size, $this->crop, $this->size_class, $this->seeds_per_pound === null ? null : (float) $this->seeds_per_pound);
+        $kinds = array_map(static fn (array $kind): array => ['crop' => $kind['crop'], 'share' => (float) $kind['share'], 'seedsPerPound' => (float) $kind['seeds_per_pound']], $this->mixture);
+
+        return new TagSeed(
+            $this->size === null ? null : (float) $this->size, $this->crop, $this->size_class, $this->seeds_per_pound === null ? null : (float) $this->seeds_per_pound,
+            $kinds === [] ? null : SeedMixture::of($kinds),
+        );
     }
 
     public function lot(): LotFigures
     {
         $germination = $this->germination_tested ?? $this->germination;
 
-        return new LotFigures($this->seeds_per_unit, $germination === null ? null : (float) $germination, $this->price === null ? null : (float) $this->price);
+        return new LotFigures($this->seeds_per_unit, $germination === null ? null : (float) $germination, $this->price === null ? null : (float) $this->price, $this->units_per_box === null ? null : (float) $this->units_per_box);
     }
 }

@@ -133,7 +133,7 @@ final readonly class NumberReader
         if (preg_match('#^(?:(?<whole>\d{1,7})(?: ?- ?| ))?(?<top>\d{1,3}) ?/ ?(?<bottom>\d{1,3})(?![\d/])#', $text, $part) === 1) {
             return [self::fraction((int) $part['whole'], (int) $part['top'], (int) $part['bottom'], $typed), true, ltrim(substr($text, strlen($part[0])))];
         }
-        if (preg_match('#^(?:\d+(?: ?- ?| ))?\d+ ?/(?! ?[\d/])#', $text) === 1) {
+        if (preg_match('#^(?:\d+(?: ?- ?| ))?\d+ ?/(?! ?[\d/]|[a-z])#', $text) === 1) {
             throw UnreadableNumber::of($typed, NumberFault::UnfinishedFraction);
         }
         if (preg_match("/^(?:\d(?:\d|[.,](?!\s)|[ '](?=\d{3}(?!\d)))*[.,]?|[.,]\d+)/", $text, $found) !== 1) {

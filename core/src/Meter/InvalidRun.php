@@ -58,6 +58,16 @@ final class InvalidRun extends CoreException
         return new self('Seeds per pound are from 10 to 500,000.');
     }
 
+    public static function kinds(): self
+    {
+        return new self('A mixture has from 2 to 12 kinds of seed.');
+    }
+
+    public static function mixture(): self
+    {
+        return new self('The shares of a mixture are over 0, and together 100 %.');
+    }
+
     public static function sizes(): self
     {
         return new self('A disc is meant for seed from one size to a larger one, both over 0 mm.');
@@ -76,6 +86,11 @@ final class InvalidRun extends CoreException
     public static function price(): self
     {
         return new self('A price is 0 or more.');
+    }
+
+    public static function boxes(): self
+    {
+        return new self('A bulk box holds more than 0 units.');
     }
 
     public static function spare(): self

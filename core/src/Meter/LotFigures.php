@@ -13,6 +13,7 @@ final readonly class LotFigures
      * @param  int  $seedsPerUnit  such as 80,000 or 140,000, 1 or more
      * @param  float|null  $germination  by the newest test, or on the tag, where it is a floor; over 0 to 1
      * @param  float|null  $price  of a unit, 0 or more
+     * @param  float|null  $perBox  units in a bulk box, over 0; null where it comes in bags
      *
      * @throws InvalidRun
      */
@@ -20,9 +21,11 @@ final readonly class LotFigures
         public int $seedsPerUnit,
         public ?float $germination = null,
         public ?float $price = null,
+        public ?float $perBox = null,
     ) {
         $seedsPerUnit >= 1 || throw InvalidRun::seeds();
         $germination === null || ($germination > 0 && $germination <= 1) || throw InvalidRun::germination();
+        $perBox === null || $perBox > 0 || throw InvalidRun::boxes();
         $price === null || ($price >= 0 && is_finite($price)) || throw InvalidRun::price();
     }
 
@@ -41,6 +44,18 @@ final readonly class LotFigures
 
         // 125.0000000001 is 125.
         return (int) ceil(round($seeds * (1 + $spare) / $this->seedsPerUnit, 6));
+    }
+
+    /** Units that an acre takes, without spare. */
+    public function unitsAnAcre(float $population): float
+    {
+        return $population / $this->seedsPerUnit;
+    }
+
+    /** Bulk boxes that so many units are; null where it comes in bags. */
+    public function boxes(float $units): ?float
+    {
+        return $this->perBox === null ? null : $units / $this->perBox;
     }
 
     /** Money an acre at so many seeds; null where nobody knows the price. */

@@ -18,6 +18,13 @@ final readonly class TagSeed
         'sorghum' => 1.3, 'milo' => 1.3, 'canola' => 1.1, 'sunflower' => 0.7, 'cotton' => 1.0, 'beet' => 1.1,
     ];
 
+    /** Seeds per pound that a crop can have, from its largest to its smallest kinds; typical values, wide. */
+    private const PER_POUND = [
+        'popcorn' => [1_500, 8_000], 'chickpea' => [500, 3_000], 'soybean' => [1_200, 6_000], 'soya' => [1_200, 6_000], 'corn' => [700, 6_000], 'maize' => [700, 6_000],
+        'bean' => [400, 6_000], 'pea' => [1_000, 6_000], 'sorghum' => [8_000, 30_000], 'milo' => [8_000, 30_000], 'canola' => [60_000, 250_000],
+        'sunflower' => [2_000, 12_000], 'cotton' => [2_500, 8_000], 'beet' => [5_000, 60_000],
+    ];
+
     /** Their names have the name of another crop in them. */
     private const OTHERS = ['peanut', 'pearl'];
 
@@ -25,15 +32,20 @@ final readonly class TagSeed
 
     public string $sizeClass;
 
+    public ?float $seedsPerPound;
+
     /**
      * @param  float|null  $size  by caliper or sieve, millimeters on average; null where nobody measured
      * @param  string  $sizeClass  such as "medium flat" or "F14"; empty where the tag has none
      * @param  float|null  $seedsPerPound  10 to 500,000; null where the tag does not say
+     * @param  SeedMixture|null  $mixture  where several kinds are in one bag: they say how many make a pound
      *
      * @throws InvalidRun
      */
-    public function __construct(public ?float $size, string $crop = '', string $sizeClass = '', public ?float $seedsPerPound = null)
+    public function __construct(public ?float $size, string $crop = '', string $sizeClass = '', ?float $seedsPerPound = null, private ?SeedMixture $mixture = null)
     {
+        $seedsPerPound = $mixture === null ? $seedsPerPound : $mixture->seedsPerPound();
+        $this->seedsPerPound = $seedsPerPound;
         $seedsPerPound === null || ($seedsPerPound >= 10 && $seedsPerPound <= 500_000) || throw InvalidRun::seedsPerPound();
         $this->crop = self::plain($crop);
         $this->sizeClass = self::plain($sizeClass);
@@ -41,13 +53,16 @@ final readonly class TagSeed
 
     /**
      * Between which millimeters the seed will be, by how many make a pound: of a ball of the same volume
-     * d = (6 m / (pi rho))^(1/3), and as far off as seed is no ball.
+     * d = (6 m / (pi rho))^(1/3), and as far off as seed is no ball. Of a mixture from its smallest kind to its largest.
      *
      * @return array{float, float}|null null where the tag does not tell, or the crop's density is not known
      */
     public function estimate(): ?array
     {
-        $density = $this->density();
+        if ($this->mixture !== null) {
+            return $this->mixture->estimate();
+        }
+        $density = self::ofCrop(self::DENSITIES, $this->crop);
         if ($density === null || $this->seedsPerPound === null) {
             return null;
         }
@@ -67,16 +82,30 @@ final readonly class TagSeed
         return $this->sizeClass === $sizeClass && ($crop === '' || $this->crop === '' || $crop === $this->crop);
     }
 
-    private function density(): ?float
+    /** @return array{int, int}|null how many seeds of its crop make a pound, where so many cannot be: a count per ounce or kilo that was taken for pounds */
+    public function cannotBe(): ?array
+    {
+        $range = $this->mixture === null && $this->seedsPerPound !== null ? self::ofCrop(self::PER_POUND, $this->crop) : null;
+
+        return $range === null || ($this->seedsPerPound >= $range[0] && $this->seedsPerPound <= $range[1]) ? null : $range;
+    }
+
+    /**
+     * @template T
+     *
+     * @param  array<string, T>  $known
+     * @return T|null
+     */
+    private static function ofCrop(array $known, string $name): mixed
     {
         foreach (self::OTHERS as $other) {
-            if (str_contains($this->crop, $other)) {
+            if (str_contains($name, $other)) {
                 return null;
             }
         }
-        foreach (self::DENSITIES as $crop => $density) {
-            if (str_contains($this->crop, $crop)) {
-                return $density;
+        foreach ($known as $crop => $of) {
+            if (str_contains($name, $crop)) {
+                return $of;
             }
         }
 

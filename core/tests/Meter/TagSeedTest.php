@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use Ustrel\Core\Meter\InvalidRun;
+use Ustrel\Core\Meter\SeedDisc;
+use Ustrel\Core\Meter\SeedMixture;
 use Ustrel\Core\Meter\TagSeed;
 
 it('estimates how large seed is by how many make a pound', function (string $crop, int $perPound, float $millimeters): void {
@@ -36,7 +38,36 @@ it('estimates how large seed is by how many make a pound', function (string $cro
     ['beet', 15000, 3.74],
     ['sweet corn', 2500, 6.52],
     ['maize', 1500, 7.73],
+    ['white corn', 1300, 8.11], ['yellow popcorn', 2000, 7.02], ['popcorn, hybrid', 4500, 5.36], ['black beans', 2300, 6.62], ['navy bean', 2500, 6.44], ['pinto bean', 1200, 8.22],
+    ['soybean, food', 1800, 7.37], ['kabuli chickpea', 700, 9.84], ['yellow pea', 1800, 7.18], ['forage sorghum', 17000, 3.40], ['spring canola', 100000, 1.99], ['confection sunflower', 3500, 7.07],
+    ['upland cotton', 4800, 5.65], ['red beet', 25000, 3.16], ['milo', 15000, 3.54], ['corn', 2000, 7.02],
 ]);
+
+it('says which counts no seed of a crop can have: per ounce taken for pounds, or per kilo', function (string $crop, float $perPound, ?array $range): void {
+    expect((new TagSeed(null, $crop, '', $perPound))->cannotBe())->toBe($range);
+})->with([
+    // 1,600 per ounce are 25,600 per pound; 100 per ounce would be corn.
+    ['corn', 25_600.0, [700, 6_000]], ['Popcorn', 100.0, [1_500, 8_000]], ['canola', 7_000.0, [60_000, 250_000]], ['corn', 1_600.0, null], ['canola', 110_000.0, null],
+    ['soybeans', 6_001.0, [1_200, 6_000]], ['soybeans', 6_000.0, null], ['okra', 25_600.0, null], ['peanuts', 600.0, null], ['', 25_600.0, null],
+]);
+
+it('reads a mixture by its kinds: how many make a pound, how large they are, and how many of each', function (): void {
+    // By weight 60 of peas at 2,000 and 40 of canola at 120,000: 1,200 + 48,000 in a pound.
+    $mixture = SeedMixture::of([['crop' => 'peas', 'share' => 0.6, 'seedsPerPound' => 2_000.0], ['crop' => 'canola', 'share' => 0.4, 'seedsPerPound' => 120_000.0]]);
+    $seed = new TagSeed(null, 'cover crop', '', 9_999.0, $mixture);
+    expect($seed->seedsPerPound)->toEqualWithDelta(49_200.0, 1e-6)->and($mixture->each(492_000.0))->toEqual([12_000.0, 480_000.0])
+        // Canola at 120,000 is 1.87 mm, less 15 in 100: 1.59. A pea at 2,000 is 6.93 mm, and 15 more: 7.97.
+        ->and($seed->estimate()[0])->toEqualWithDelta(1.59, 0.01)->and($seed->estimate()[1])->toEqualWithDelta(7.97, 0.01)->and($seed->cannotBe())->toBeNull()
+        // Shares as they are rounded on a tag count as parts of the whole.
+        ->and(SeedMixture::of(array_fill(0, 3, ['crop' => 'oats', 'share' => 0.333, 'seedsPerPound' => 9_000.0]))->seedsPerPound())->toEqualWithDelta(9_000.0, 1e-6)
+        ->and(SeedMixture::of([['crop' => 'vetch', 'share' => 0.5, 'seedsPerPound' => 16_000.0], ['crop' => 'peas', 'share' => 0.5, 'seedsPerPound' => 2_000.0]])->estimate())->toBeNull();
+    // A disc takes the mixture only where it takes the smallest kind and the largest.
+    expect((new SeedDisc(60, 1.0, 9.0))->fit($seed)->takes)->toBe('fits')->and((new SeedDisc(60, 1.0, 7.0))->fit($seed)->takes)->toBeNull()->and((new SeedDisc(60, 8.0, 9.0))->fit($seed)->takes)->toBe('too_small');
+});
+
+it('refuses a mixture that is none', function (array $shares): void {
+    expect(static fn (): SeedMixture => SeedMixture::of(array_map(static fn (float $share): array => ['crop' => 'peas', 'share' => $share, 'seedsPerPound' => 2_000.0], $shares)))->toThrow(InvalidRun::class);
+})->with([[[1.0]], [[0.6, 0.3]], [[0.6, 0.6]], [[1.0, 0.0]], [[1.2, -0.2]], [array_fill(0, 13, 1 / 13)]]);
 
 it('estimates nothing of a crop whose density it does not know, nor without a count', function (string $crop, ?float $perPound): void {
     expect((new TagSeed(null, $crop, '', $perPound))->estimate())->toBeNull();

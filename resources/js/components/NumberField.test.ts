@@ -112,6 +112,24 @@ describe('a number field', () => {
     expect(shown()).toBe('12 lb')
   })
 
+  it('takes seeds as a tag counts them, and weights in either unit', async () => {
+    const count = field({ kind: 'perPound', low: 10, high: 500_000, places: 1 })
+    for (const [typed, perPound] of [
+      ['1,600', 1600],
+      ['100/oz', 1600],
+      ['100 per ounce', 1600],
+      ['3,500/kg', 1587.6],
+    ] as const) {
+      await count.type(typed)
+      expect([typed, count.value.value]).toEqual([typed, perPound])
+    }
+    const weight = field({ kind: 'pounds', low: 0.01, high: 10_000, places: 2 })
+    await weight.type('25 kg')
+    expect(weight.value.value).toBe(55.12)
+    await weight.type('8 oz')
+    expect(weight.value.value).toBe(0.5)
+  })
+
   it('holds nothing where nothing is typed, unless it has to be filled in', async () => {
     expect(await field({}).submit()).toBe(true)
     const needed = field({ required: true })

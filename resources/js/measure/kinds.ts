@@ -31,8 +31,14 @@ export type Kind =
   | 'meters'
   | 'water'
   | 'rpm'
+  /** Seeds per pound of seed. */
+  | 'perPound'
+  /** A weight, in pounds. */
+  | 'pounds'
 
 const all = (value: number, ...spellings: string[]) => Object.fromEntries(spellings.map((one) => [one, value]))
+/** A pound is 0.45359237 kg. */
+const POUNDS_PER_KILOGRAM = 1 / 0.45359237
 const ACRES = all(1, 'ac', 'acre', 'acres')
 const HECTARES = (value: number) => all(value, 'ha', 'hectare', 'hectares')
 const PERCENT = all(1, '%', 'percent')
@@ -121,6 +127,25 @@ export function shownAs(kind: Kind, units: Units, currency: string): Shown {
         },
         factor: 1,
       }
+    case 'perPound': {
+      const factor = isMetric ? 1 / POUNDS_PER_KILOGRAM : 1
+      const units = {
+        ...all(1, '/lb', 'per lb', 'per pound', 'seeds/lb'),
+        ...all(16, '/oz', 'per oz', 'per ounce', 'seeds/oz'),
+        ...all(1 / POUNDS_PER_KILOGRAM, '/kg', 'per kg', 'per kilogram', 'seeds/kg'),
+      }
+      return { name: isMetric ? '/kg' : '/lb', units: mapped(units, 1 / factor), factor }
+    }
+    case 'pounds': {
+      const factor = isMetric ? POUNDS_PER_KILOGRAM : 1
+      const units = {
+        ...all(1, 'lb', 'lbs', 'pound', 'pounds'),
+        ...all(1 / 16, 'oz', 'ounce', 'ounces'),
+        ...all(POUNDS_PER_KILOGRAM, 'kg', 'kilogram', 'kilograms'),
+        ...all(POUNDS_PER_KILOGRAM / 1000, 'g', 'gram', 'grams'),
+      }
+      return { name: isMetric ? 'kg' : 'lb', units: mapped(units, 1 / factor), factor }
+    }
     case 'rpm':
       return { name: 'rpm', units: all(1, 'rpm', 'turns/min', '/min'), factor: 1 }
   }

@@ -169,7 +169,7 @@ function figureOf(text: string): [value: string | number, isFraction: boolean, r
     const value = fraction(Number(part[1] ?? 0), Number(part[2]), Number(part[3]))
     return [value, true, text.slice(part[0].length).trimStart()]
   }
-  if (/^(?:\d+(?: ?- ?| ))?\d+ ?\/(?! ?[\d/])/.test(text)) throw new Unreadable('unfinished_fraction')
+  if (/^(?:\d+(?: ?- ?| ))?\d+ ?\/(?! ?[\d/]|[a-z])/.test(text)) throw new Unreadable('unfinished_fraction')
   const found = /^(?:\d(?:\d|[.,](?!\s)|[ '](?=\d{3}(?!\d)))*[.,]?|[.,]\d+)/.exec(text)
   if (!found) throw new Unreadable('not_a_number')
   const rest = text.slice(found[0].length)

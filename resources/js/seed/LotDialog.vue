@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import FormDialog from '@/components/FormDialog.vue'
-import { reactive } from 'vue'
+import { computed, reactive } from 'vue'
 import { api, body } from '@/api/client'
 import type { SeedLot } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
 import { useMoney } from '@/composables/useMoney'
+import { useUnits } from '@/composables/useUnits'
 import { useSend } from '@/composables/useSend'
 import { say } from '@/words'
 
@@ -13,6 +14,8 @@ const { lot } = defineProps<{ lot?: SeedLot }>()
 const emit = defineEmits<{ saved: []; close: [] }>()
 const { send, refusal, busy } = useSend()
 const { currency } = useMoney()
+const { units } = useUnits()
+type Kind = { crop: string; share: number | null; seeds_per_pound: number | null }
 const form = reactive({
   name: lot?.name ?? '',
   crop: lot?.crop ?? '',
@@ -32,12 +35,22 @@ const form = reactive({
   lubricant: lot?.lubricant ?? '',
   price: lot?.price ?? null,
   spare: lot?.spare ?? (0.05 as number | null),
+  test_weight: lot?.test_weight ?? null,
+  unit_weight: lot?.unit_weight ?? null,
+  units_per_box: lot?.units_per_box ?? null,
+  mixture: (lot?.mixture ?? []).map((kind) => ({ ...kind })) as Kind[],
 })
+const addKind = () => form.mixture.push({ crop: '', share: null, seeds_per_pound: null })
+const byWeight = computed(() => form.unit_weight !== null && form.seeds_per_unit === null)
 
 async function save(): Promise<void> {
   const sent = {
     ...form,
-    seeds_per_unit: form.seeds_per_unit ?? 0,
+    mixture: form.mixture.map((kind) => ({
+      ...kind,
+      share: kind.share ?? 0,
+      seeds_per_pound: kind.seeds_per_pound ?? 0,
+    })),
     tested_on: form.tested_on || null,
     ordered_on: form.ordered_on || null,
     due_on: form.due_on || null,
@@ -82,23 +95,73 @@ async function save(): Promise<void> {
         persistent-hint
       />
       <number-field
+        v-if="form.mixture.length === 0"
         v-model="form.seeds_per_pound"
-        label="Seeds per pound"
+        :label="units === 'in' ? 'Seeds per pound' : 'Seeds per kilogram'"
+        kind="perPound"
         :low="10"
         :high="500_000"
         :places="1"
-        hint="Per ounce on the tag: times 16"
+        hint="As on the tag: 1,600, or 100/oz"
         persistent-hint
       />
+      <number-field
+        v-model="form.test_weight"
+        label="Test weight, lb/bu"
+        unit="lb/bu"
+        :low="10"
+        :high="80"
+        :places="2"
+      />
+    </div>
+    <template v-for="(kind, at) in form.mixture" :key="at">
+      <div class="kind">
+        <v-text-field v-model="kind.crop" :label="`Kind ${at + 1}`" maxlength="80" />
+        <number-field
+          v-model="kind.share"
+          :label="`Share of kind ${at + 1}, % of weight`"
+          kind="share"
+          required
+          :low="0.0001"
+          :high="0.9999"
+          :places="4"
+        />
+        <number-field
+          v-model="kind.seeds_per_pound"
+          :label="units === 'in' ? 'Seeds per pound' : 'Seeds per kilogram'"
+          kind="perPound"
+          required
+          :low="10"
+          :high="500_000"
+          :places="1"
+        />
+        <v-btn variant="text" :aria-label="`Remove kind ${at + 1}`" @click="form.mixture.splice(at, 1)">Remove</v-btn>
+      </div>
+    </template>
+    <v-btn v-if="form.mixture.length < 12" variant="text" @click="addKind">{{
+      form.mixture.length === 0 ? 'It is a mixture' : 'Add a kind'
+    }}</v-btn>
+    <h3>Units and price</h3>
+    <div class="pair">
       <number-field
         v-model="form.seeds_per_unit"
         label="Seeds per unit"
         kind="seeds"
-        required
         whole
+        :hint="byWeight ? 'Counted from its weight' : ''"
+        :persistent-hint="byWeight"
         :low="100"
         :high="10_000_000"
       />
+      <number-field
+        v-model="form.unit_weight"
+        label="Weight of a unit"
+        kind="pounds"
+        :low="0.01"
+        :high="10_000"
+        :places="2"
+      />
+      <number-field v-model="form.units_per_box" label="Units per bulk box" :low="1" :high="1_000" :places="1" />
       <number-field
         v-model="form.price"
         :label="`Price per unit, ${currency}`"
@@ -106,17 +169,14 @@ async function save(): Promise<void> {
         :high="100_000"
         :places="2"
       />
-      <number-field
-        v-model="form.germination"
-        label="Germination on the tag, %"
-        kind="share"
-        :low="0.01"
-        :high="1"
-        :places="3"
-      />
+      <number-field v-model="form.spare" label="Extra, %" kind="share" :high="1" :places="3" />
+    </div>
+    <h3>Germination</h3>
+    <div class="pair">
+      <number-field v-model="form.germination" label="On the tag, %" kind="share" :low="0.01" :high="1" :places="3" />
       <number-field
         v-model="form.germination_tested"
-        label="Germination by your own test, %"
+        label="Your own test, %"
         kind="share"
         :low="0.01"
         :high="1"
@@ -125,7 +185,6 @@ async function save(): Promise<void> {
         persistent-hint
       />
       <v-text-field v-model="form.tested_on" type="date" label="Tested on" />
-      <number-field v-model="form.spare" label="Extra, %" kind="share" :high="1" :places="3" />
     </div>
     <h3>On order</h3>
     <div class="pair">
@@ -147,6 +206,17 @@ async function save(): Promise<void> {
 </template>
 
 <style scoped>
+.kind {
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) minmax(0, 1fr) auto;
+  gap: 8px;
+  align-items: start;
+}
+@media (max-width: 600px) {
+  .kind {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 h3 {
   margin: 8px 0;
   font-size: 1rem;

@@ -9,18 +9,20 @@ import { fullDate } from '@/dates'
 import LoadProblem from '@/components/LoadProblem.vue'
 import { useMarked } from '@/composables/useAsked'
 import { useMoney } from '@/composables/useMoney'
+import { useUnits } from '@/composables/useUnits'
 import { useOnce } from '@/composables/useOnce'
 import MoveDialog from '@/parts/MoveDialog.vue'
 import { useSession } from '@/session'
 import DiscDialog from './DiscDialog.vue'
 import LotDialog from './LotDialog.vue'
 import { seedKey, useSeed } from '@/bench/queries'
-import { sayFit, sayMeant, shortOf } from './seed'
+import { sayField, sayFit, sayMeant, sayMixture, shortOf } from './seed'
 
 /** Lots of seed against what the fields of the season take, and the discs that they go through. */
 const session = useSession()
 const seed = useSeed()
 const { money } = useMoney()
+const { units } = useUnits()
 const once = useOnce()
 const lots = computed(() => seed.data.value?.lots ?? [])
 const discs = computed(() => seed.data.value?.discs ?? [])
@@ -78,7 +80,9 @@ const onOrder = ({ to_come, due_on, ordered_from }: SeedLot) =>
             <th scope="row">
               {{ of.name }}
               <span class="quiet">{{
-                [of.crop, of.size_class, of.shape, of.treatment].filter((text) => text !== '').join(', ')
+                [of.crop, sayMixture(of), of.size_class, of.shape, of.treatment]
+                  .filter((text) => text !== '')
+                  .join(', ')
               }}</span>
             </th>
             <td class="number" data-label="On hand, units">
@@ -87,11 +91,22 @@ const onOrder = ({ to_come, due_on, ordered_from }: SeedLot) =>
             </td>
             <td class="number" data-label="Needed">
               {{ of.needed || '' }}
+              <span v-if="of.boxes" class="quiet">{{ of.boxes }} {{ of.boxes === 1 ? 'box' : 'boxes' }}</span>
               <span :class="shortOf(of) ? 'due' : 'quiet'">{{ short(of) }}</span>
               <span v-if="of.to_come > 0" class="quiet">{{ onOrder(of) }}</span>
               <span v-if="of.unknown > 0" class="due">{{ of.unknown }} fields without population</span>
             </td>
-            <td class="fit">{{ sayFit(of, undefined, discs) }}</td>
+            <td class="fit">
+              {{ sayFit(of, undefined, discs) }}
+              <details v-if="of.fields.length > 0">
+                <summary>{{ of.fields.length === 1 ? '1 field' : `${of.fields.length} fields` }}</summary>
+                <ul>
+                  <li v-for="field in of.fields" :key="`${field.planter} ${field.field}`">
+                    {{ sayField(field, units) }}
+                  </li>
+                </ul>
+              </details>
+            </td>
             <td class="number wide">{{ of.price_a_thousand === null ? 'not known' : money(of.price_a_thousand) }}</td>
             <td class="number wide">{{ of.cost_an_acre === null ? '' : money(of.cost_an_acre) }}</td>
             <td class="buttons">
