@@ -45,6 +45,12 @@ const serviceWorker = VitePWA({
         handler: 'CacheFirst',
         options: { cacheName: 'thumbnails', expiration: { maxEntries: 300 } },
       },
+      {
+        // What was opened opens without a signal too.
+        urlPattern: ({ url }) => /^\/api\/manuals\/[^/]+\/file$/.test(url.pathname),
+        handler: 'CacheFirst',
+        options: { cacheName: 'manuals', expiration: { maxEntries: 12 }, cacheableResponse: { statuses: [200] } },
+      },
     ],
   },
 })

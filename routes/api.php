@@ -49,6 +49,7 @@ use App\Record\Import\Http\ImportController;
 use App\Record\Parcel\Http\ParcelController;
 use App\Season\Http\SeasonController;
 use App\Spec\Http\AimController;
+use App\Spec\Http\ManualController;
 use App\Spec\Http\SpecSheetController;
 use App\Today\Http\TodayController;
 use App\Walk\Board\Http\BoardController;
@@ -85,6 +86,7 @@ Route::pattern('aim', '[0-9]{1,18}');
 Route::pattern('other', '[0-9]{1,18}');
 Route::pattern('stand', '[0-9]{1,18}');
 Route::pattern('seedLot', '[0-9]{1,18}');
+Route::pattern('manual', '[0-9]{1,18}');
 Route::pattern('disc', '[0-9]{1,18}');
 Route::pattern('meter', '[0-9]{1,18}');
 
@@ -143,6 +145,11 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
     Route::post('spec-sheets/{specSheet}/reset', [SpecSheetController::class, 'reset'])->can('update', 'specSheet')->can('set');
     Route::post('spec-sheets/{specSheet}/own-checks', [SpecSheetController::class, 'addCheck'])->can('update', 'specSheet')->can('set');
     Route::delete('spec-sheets/{specSheet}/own-checks/{check}', [SpecSheetController::class, 'removeCheck'])->can('update', 'specSheet')->can('set');
+    Route::get('spec-sheets/{specSheet}/manuals', [ManualController::class, 'ofSheet'])->can('view', 'specSheet')->can('record');
+    Route::post('manuals', [ManualController::class, 'store'])->can('set')->middleware(FewAtOnce::class.':2');
+    Route::put('manuals/{manual}', [ManualController::class, 'update'])->can('update', 'manual')->can('record');
+    Route::get('manuals/{manual}/file', [ManualController::class, 'pdf'])->can('view', 'manual')->can('record');
+    Route::delete('manuals/{manual}', [ManualController::class, 'destroy'])->can('update', 'manual')->can('set');
     Route::post('spec-sheets/{specSheet}/copies', [SpecSheetController::class, 'copy'])->can('view', 'specSheet')->can('set');
 
     Route::get('workshop', [WorkshopController::class, 'show'])->can('record');
@@ -277,6 +284,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::post('imports', [ImportController::class, 'store'])->can('set');
         Route::get('imports/{import}', [ImportController::class, 'show'])->scopeBindings()->can('set');
         Route::post('imports/{import}/cancel', [ImportController::class, 'cancel'])->scopeBindings()->can('set');
+        Route::get('manuals', [ManualController::class, 'ofPlanter'])->can('record');
         Route::get('walks', [WalkController::class, 'index'])->can('see');
         Route::post('walks', [WalkController::class, 'store'])->can('record');
     });

@@ -11,6 +11,7 @@ use App\Models\Bench\Meter;
 use App\Models\Bench\SeedLot;
 use App\Models\Bench\StandRun;
 use App\Models\Field\WatchRun;
+use App\Models\Manual;
 use App\Models\Parts\Order;
 use App\Models\Parts\PartType;
 use App\Models\Parts\Supplier;
@@ -27,10 +28,12 @@ use App\Models\Workshop;
 use App\People\Invite;
 use App\Spec\CopySpecSheet;
 use App\Spec\LoadTypicalSheets;
+use App\Spec\Manuals\KeepManual;
 use App\Walk\Photos\PhotoFiles;
 use App\Walk\Photos\PictureMaker;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\ParallelTesting;
 use Illuminate\Support\Str;
@@ -129,9 +132,19 @@ abstract class FeatureTestCase extends TestCase
             'pack' => Pack::factory()->create(['workshop_id' => $workshop->id])->id, 'partType' => PartType::factory()->create(['workshop_id' => $workshop->id])->id, 'import' => Import::factory()->for($planter)->for($this->technician)->create()->id,
             'seedLot' => SeedLot::query()->create(['workshop_id' => $workshop->id, 'name' => 'Popcorn 7', 'seeds_per_unit' => 80000])->id, 'calculation' => 'marker', 'point' => 'hitch', 'meter' => Meter::query()->create(['workshop_id' => $workshop->id, 'serial' => 'T-1'])->id, 'disc' => Disc::query()->create(['workshop_id' => $workshop->id, 'name' => '60 cells', 'cells' => 60])->id, 'aim' => Aim::query()->create(['workshop_id' => $workshop->id, 'crop' => 'milo'])->id, 'other' => $planter->id,
             'stand' => Device::query()->create(['workshop_id' => $workshop->id, 'name' => 'Bench 1', 'user_id' => $this->technician->id, 'made_at' => now()])->id, 'standRun' => $this->standRun($planter)->id,
+            'manual' => $this->manual(['planter_id' => $planter->id])->id,
             ...$this->watched($planter),
             'person' => User::factory()->for($workshop)->create()->id, 'invitation' => app(Invite::class)($this->technician, Role::Helper, null)[0]->id, 'device' => 'abc',
         ];
+    }
+
+    /** @param  array{planter_id: int}|array{spec_sheet_id: int}  $of */
+    public function manual(array $of, string $text = 'Torque: see page 12.'): Manual
+    {
+        $file = tempnam(sys_get_temp_dir(), 'manual');
+        file_put_contents($file, "%PDF-1.4\n{$text}\n%%EOF\n");
+
+        return app(KeepManual::class)($this->technician, 'Manual', $of + ['planter_id' => null, 'spec_sheet_id' => null], new UploadedFile($file, 'manual.pdf', test: true));
     }
 
     /** @return array{watchRun: string} that a row monitor tells of */

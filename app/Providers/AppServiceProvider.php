@@ -13,6 +13,7 @@ use App\Models\Bench\DeviceToken;
 use App\Models\Bench\Disc;
 use App\Models\Bench\Meter;
 use App\Models\Bench\SeedLot;
+use App\Models\Manual;
 use App\Models\OwnCheck;
 use App\Models\Parts\Order;
 use App\Models\Parts\PartType;
@@ -59,6 +60,7 @@ final class AppServiceProvider extends ServiceProvider
         'disc' => Disc::class,
         'invitation' => Invitation::class,
         'lubricationPoint' => LubricationPoint::class,
+        'manual' => Manual::class,
         'meter' => Meter::class,
         'order' => Order::class,
         'ownCheck' => OwnCheck::class,

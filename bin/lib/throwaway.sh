@@ -50,7 +50,7 @@ error_log $STATE/log/proxy.log warn;
 events { worker_connections 256; }
 http {
     access_log off;
-    client_max_body_size 16m;
+    client_max_body_size 50m;
     client_body_temp_path $STATE/run/proxy-body;
     proxy_temp_path $STATE/run/proxy-proxy;
     fastcgi_temp_path $STATE/run/proxy-fastcgi;

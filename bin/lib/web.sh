@@ -25,8 +25,8 @@ clear_env = no
 catch_workers_output = yes
 php_admin_value[opcache.revalidate_freq] = 2
 php_admin_value[expose_php] = 0
-php_admin_value[upload_max_filesize] = 15M
-php_admin_value[post_max_size] = 16M
+php_admin_value[upload_max_filesize] = 48M
+php_admin_value[post_max_size] = 50M
 php_admin_value[memory_limit] = 512M
 php_admin_value[display_errors] = 0
 $(if runs_as_root; then printf 'user = root\ngroup = root\n'; fi)
@@ -100,7 +100,7 @@ http {
     include /etc/nginx/mime.types;
     access_log off;
     server_tokens off;
-    client_max_body_size 16m;
+    client_max_body_size 50m;
     client_body_temp_path $STATE/run/body;
     fastcgi_temp_path $STATE/run/fastcgi;
     proxy_temp_path $STATE/run/proxy;

@@ -61,8 +61,8 @@ final readonly class DemoBench
         foreach ([[self::LOT, 'popcorn', 7.9, 'flat', 80_000, 0.95, 212.0], ['Soybeans, lot 12', 'soybeans', 6.6, 'round', 140_000, 0.9, 61.0], ['Popcorn, lot 9', 'popcorn', 9.1, 'large flat', 80_000, 0.96, 204.0]] as [$name, $crop, $size, $shape, $seeds, $germination, $price]) {
             $lots[$name] = SeedLot::query()->create([
                 'workshop_id' => $of, 'name' => $name, 'crop' => $crop, 'size' => $size, 'shape' => $shape, 'seeds_per_unit' => $seeds, 'germination' => $germination, 'price' => $price,
-                ...($crop === 'soybeans' ? ['seeds_per_pound' => 2_800, 'test_weight' => 58, 'unit_weight' => 50, 'units_per_box' => 40] : []),
-                ...($name === 'Popcorn, lot 9' ? ['ordered_from' => 'Quarry Road Seed', 'ordered_units' => 50, 'ordered_on' => CarbonImmutable::today()->subDays(6)->toDateString(), 'due_on' => CarbonImmutable::today()->addDays(12)->toDateString()] : []),
+                ...(str_contains($name, 'lot 12') ? ['seeds_per_pound' => 2_800, 'test_weight' => 58, 'unit_weight' => 50, 'units_per_box' => 40] : []),
+                ...(str_contains($name, 'lot 9') ? ['ordered_from' => 'Quarry Road Seed', 'ordered_units' => 50, 'ordered_on' => CarbonImmutable::today()->subDays(6)->toDateString(), 'due_on' => CarbonImmutable::today()->addDays(12)->toDateString()] : []),
                 'treatment' => $crop === 'popcorn' ? 'treated: gloves, dust' : '', 'lubricant' => 'talc and graphite, 80:20, a cup a unit',
             ])->id;
         }

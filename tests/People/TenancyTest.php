@@ -7,7 +7,7 @@ use Tests\ApiRoutes;
 
 /** Routes that are about the caller or the caller's own workshop, with nothing in the address to steal. */
 const OWN_ROUTES = [
-    'POST api/sign-out', 'GET api/me', 'PATCH api/me', 'GET api/yard', 'GET api/today', 'GET api/find', 'GET api/first-day', 'PUT api/first-day', 'POST api/sample-planter', 'DELETE api/sample-planter', 'GET api/spec-sheets', 'POST api/planters', 'GET api/workshop', 'PATCH api/workshop', 'PUT api/workshop/yield-curve', 'GET api/part-types', 'POST api/part-types', 'GET api/packs', 'POST api/packs', 'GET api/store', 'POST api/store/moves', 'GET api/suppliers', 'POST api/suppliers', 'GET api/orders', 'POST api/orders', 'POST api/orders/draft',
+    'POST api/sign-out', 'GET api/me', 'PATCH api/me', 'GET api/yard', 'GET api/today', 'GET api/find', 'GET api/first-day', 'PUT api/first-day', 'POST api/sample-planter', 'DELETE api/sample-planter', 'GET api/spec-sheets', 'POST api/manuals', 'POST api/planters', 'GET api/workshop', 'PATCH api/workshop', 'PUT api/workshop/yield-curve', 'GET api/part-types', 'POST api/part-types', 'GET api/packs', 'POST api/packs', 'GET api/store', 'POST api/store/moves', 'GET api/suppliers', 'POST api/suppliers', 'GET api/orders', 'POST api/orders', 'POST api/orders/draft',
     'PUT api/me/password', 'GET api/me/devices', 'DELETE api/me/devices', 'DELETE api/me/devices/{device}', 'GET api/people', 'GET api/activity', 'GET api/backups', 'GET api/workshop/parcel', 'POST api/people/invitations', 'GET api/stands', 'POST api/stands', 'GET api/seed', 'GET api/aims', 'POST api/aims', 'GET api/lubrication', 'PUT api/lubrication/{point}', 'GET api/meters', 'POST api/meters', 'POST api/meters/moves', 'POST api/seed/lots', 'POST api/seed/discs', 'POST api/seed/moves',
 ];
 

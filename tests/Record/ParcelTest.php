@@ -18,6 +18,7 @@ use App\Record\Parcel\ParcelFailed;
 use App\Record\Parcel\UnpackWorkshop;
 use App\Spec\CopySpecSheet;
 use App\Spec\LoadTypicalSheets;
+use App\Spec\Manuals\ManualFiles;
 use App\Walk\Photos\PhotoFiles;
 use App\Yard\FirstDay\FirstDay;
 use Illuminate\Http\UploadedFile;
@@ -69,6 +70,7 @@ function fullShop(Tests\FeatureTestCase $test, User $owner): Planter
         $run->passes()->create(['number' => 1, 'from_at' => now(), 'to_at' => now(), 'seconds' => 200, 'feet' => 1500, 'mph' => 5, 'means' => ['population' => [1 => 34_000]], 'deviations' => []]);
         $run->alarms()->create(['at' => now(), 'kind' => 'stopped', 'watched' => 'population', 'rows' => [3], 'direction' => -1, 'expected' => 34_000, 'found' => 0, 'seconds' => 5, 'pass' => 1, 'mph' => 5])->entries()->create(['planter_id' => $run->planter_id, 'watch_run_id' => $run->id, 'kind' => 'seen', 'happened_at' => now(), 'recorded_at' => now(), 'user_id' => $owner->id]);
     }
+    $test->manual(['spec_sheet_id' => $sheet->id]);
     app(GuestLinks::class)->make($owner, $planter, 'Hollis Pell', 30);
 
     return $planter;
@@ -89,14 +91,15 @@ function seenOf(Tests\FeatureTestCase $test, User $owner, Planter $planter): arr
 
 it('takes all of a workshop out as an open archive and brings it back elsewhere, seen as it was', function (): void {
     $planter = fullShop($this, $this->technician);
-    $tables = ['spec_sheets', 'own_checks', 'part_types', 'planters', 'walks', 'readings', 'notes', 'photos', 'ledger_events', 'acres_log', 'suppliers', 'orders', 'seed_lots', 'seed_moves', 'meters', 'meter_moves', 'season_plans', 'bench_runs', 'sign_offs', 'imports', 'cells', 'fittings', 'forecasts', 'renewals', 'outlooks', 'walk_rows'];
+    $tables = ['spec_sheets', 'own_checks', 'part_types', 'planters', 'walks', 'readings', 'notes', 'photos', 'manuals', 'ledger_events', 'acres_log', 'suppliers', 'orders', 'seed_lots', 'seed_moves', 'meters', 'meter_moves', 'season_plans', 'bench_runs', 'sign_offs', 'imports', 'cells', 'fittings', 'forecasts', 'renewals', 'outlooks', 'walk_rows'];
     $counts = fn (): array => array_map(fn (string $table): int => DB::table($table)->count(), array_combine($tables, $tables));
     app(PackWorkshop::class)($this->technician->workshop, $this->parcel);
     [$seen, $were] = [seenOf($this, $this->technician, $planter), $counts()];
     $photo = DB::table('photos')->value('id');
     $picture = fn (int $of): string => (string) file_get_contents(PhotoFiles::root()."/{$of}/{$photo}.jpg");
+    $manual = fn (): string => (string) file_get_contents(ManualFiles::root().'/'.DB::table('manuals')->value('id').'.pdf');
     $ofShop = fn (int $workshop): array => [DB::table('packs')->where('workshop_id', $workshop)->count(), DB::table('activity_log')->where('workshop_id', $workshop)->whereNotNull('causer_id')->count()];
-    $had = ['picture' => $picture($planter->id), 'of the shop' => $ofShop($planter->workshop_id)];
+    $had = ['manual' => $manual(), 'picture' => $picture($planter->id), 'of the shop' => $ofShop($planter->workshop_id)];
 
     $zip = new ZipArchive;
     $zip->open($this->parcel);
@@ -106,6 +109,7 @@ it('takes all of a workshop out as an open archive and brings it back elsewhere,
         ->and(json_decode((string) $zip->getFromName('about.json'), true)['counts'])->toMatchArray(['readings' => 4, 'acres_log' => 2, 'photos' => 1, 'users' => 1, 'watch_runs' => 1, 'watch_passes' => 1, 'watch_alarms' => 1]);
 
     // Another installation, with a shop of its own in it.
+    unlink(ManualFiles::root().'/'.DB::table('manuals')->value('id').'.pdf');
     $this->signedOut();
     DB::statement('TRUNCATE workshops, users, spec_sheets, jobs CASCADE');
     app(LoadTypicalSheets::class)();
@@ -121,7 +125,7 @@ it('takes all of a workshop out as an open archive and brings it back elsewhere,
         ->and($counts())->toBe($were)
         ->and(WatchRun::query()->where('planter_id', $here->id)->with('passes')->get()->map(fn (WatchRun $of): array => [$of->state, $of->passes->count(), $of->alarms()->whereHas('entries', fn ($entry) => $entry->where('user_id', $owner->id))->count()])->all())->toBe([['ended', 1, 1]])
         ->and($ofShop($here->workshop_id))->toBe($had['of the shop'])
-        ->and($picture($here->id))->toBe($had['picture'])
+        ->and($picture($here->id))->toBe($had['picture'])->and($manual())->toBe($had['manual'])->toContain('%PDF')->and(DB::table('manuals')->value('spec_sheet_id'))->toBe($here->spec_sheet_id)
         // A shop with a past has no first day.
         ->and(app(FirstDay::class)->of($here->workshop))->not->toContain(State::Open)
         ->and($this->artisan('ustrel:rebuild'))->toBe(0)
@@ -261,6 +265,8 @@ it('takes the demo along whole, with something in every table', function (): voi
     $alarm = WatchAlarm::query()->with('run')->firstOrFail();
     $this->postJson("/api/planters/{$alarm->run->planter_id}/watch/{$alarm->watch_run_id}/entries", ['entries' => [['id' => (string) Str::uuid7(), 'kind' => 'seen', 'alarm' => $alarm->id, 'happened_at' => now()->toIso8601ZuluString()]]])->assertCreated();
     $alarm->backs()->create(['watch_run_id' => $alarm->watch_run_id, 'row_number' => $alarm->rows[0], 'at' => now()]);
+    $this->technician = $owner;
+    $this->manual(['planter_id' => $alarm->run->planter_id]);
     $were = $counts($owner->workshop_id);
     expect(array_keys($were, 0, true))->toBe([]);
     app(PackWorkshop::class)($owner->workshop, $this->parcel);

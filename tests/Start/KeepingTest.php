@@ -17,6 +17,8 @@ it('puts everything by in one sealed file, and takes it back elsewhere, or says 
     $demo->waitUntil(fn (string $type, string $output): bool => str_contains($output, 'Ctrl-C stops it.'));
     expect(mkdir("{$from}/storage/app/photos/1", recursive: true))->toBeTrue();
     file_put_contents("{$from}/storage/app/photos/1/a.jpg", 'a picture');
+    expect(mkdir("{$from}/storage/app/manuals"))->toBeTrue();
+    file_put_contents("{$from}/storage/app/manuals/a.pdf", 'a manual');
     // A backup that was killed has left its dump; one that is under way is left alone.
     foreach (['dead', 'alive'] as $name) {
         mkdir("{$from}/storage/backups/.backup-{$name}", recursive: true);
@@ -64,7 +66,7 @@ it('puts everything by in one sealed file, and takes it back elsewhere, or says 
     $restored = command($settings, 'ustrel:restore', $file);
     expect($restored->getOutput().$restored->getErrorOutput())->toContain('the state is equal to the record')
         ->and($restored->getExitCode())->toBe(0)->and(asked($to, "SELECT count(*) FROM pg_tables WHERE tablename = 'of_a_newer_version'"))->toBe('0')
-        ->and(file_get_contents("{$to}/storage/app/photos/1/a.jpg"))->toBe('a picture')
+        ->and(file_get_contents("{$to}/storage/app/photos/1/a.jpg"))->toBe('a picture')->and(file_get_contents("{$to}/storage/app/manuals/a.pdf"))->toBe('a manual')
         ->and(visit('GET', "http://127.0.0.1:{$settings['USTREL_PORT']}/api/welcome", [], "{$to}/jar")[2])->toBe('{"is_set_up":true,"is_demo":true}')
         ->and(command($settings, 'ustrel:rebuild')->getOutput())->toContain('Equal:');
     $own->signal(SIGTERM);

@@ -9,6 +9,7 @@ use App\Models\People\DeviceSession;
 use App\Models\Record\Import;
 use App\Record\Import\ImportFiles;
 use App\Record\Import\ImportMode;
+use App\Spec\Manuals\ManualFiles;
 use App\Walk\Photos\OrphanPhotos;
 use Illuminate\Console\Command;
 
@@ -16,11 +17,12 @@ final class Tidy extends Command
 {
     protected $signature = 'ustrel:tidy';
 
-    protected $description = 'Remove what nothing hangs on any more: pictures without a photo, tries, sessions and files that are over';
+    protected $description = 'Remove what nothing hangs on any more: pictures without a photo, files without a manual, tries, sessions and files that are over';
 
-    public function handle(OrphanPhotos $orphans, ImportFiles $files): int
+    public function handle(OrphanPhotos $orphans, ManualFiles $manuals, ImportFiles $files): int
     {
         $removed = $orphans->remove();
+        $manuals->removeOrphans();
         $files->removeOld();
         Import::query()->where('mode', ImportMode::Preview)->where('imported_at', '<', now()->subDay())->delete();
         Attempt::query()->where('until', '<', now())->delete();

@@ -70,7 +70,7 @@ abstract readonly class Input extends Schema
                 $field->items !== null => ['present'],
                 default => ['required'],
             };
-            $rules[$at.$name] = ['bail', ...$presence, ...self::ofType($field->type), ...self::own($field->field->rules, $request)];
+            $rules[$at.$name] = ['bail', ...$presence, ...($field->isMap ? ['array'] : self::ofType($field->type)), ...self::own($field->field->rules, $request)];
             if ($field->items !== null) {
                 $rules += self::ofItems("{$at}{$name}.*", $field->items, $request);
             }

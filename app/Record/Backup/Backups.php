@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record\Backup;
 
 use App\Models\Workshop;
+use App\Spec\Manuals\ManualFiles;
 use App\Walk\Photos\PhotoFiles;
 use Carbon\CarbonImmutable;
 use Illuminate\Filesystem\Filesystem;
@@ -36,8 +37,10 @@ final readonly class Backups
         return $this->within($into, function (string $folder) use ($file, $passphrase): string {
             // The database first: a picture is on the disk before its line is in the database.
             $counts = Dump::write("{$folder}/".Manifest::DUMP, Manifest::counts(...));
-            if ($this->files->isDirectory(PhotoFiles::root())) {
-                $this->files->copyDirectory(PhotoFiles::root(), "{$folder}/".Manifest::PHOTOS) || throw BackupFailed::because('not_written', ['file' => $file]);
+            foreach (self::roots() as $within => $root) {
+                if ($this->files->isDirectory($root)) {
+                    $this->files->copyDirectory($root, "{$folder}/{$within}") || throw BackupFailed::because('not_written', ['file' => $file]);
+                }
             }
             $this->manifest->write($folder, $counts);
             $this->archive->pack($folder, $file, $passphrase);
@@ -66,9 +69,11 @@ final readonly class Backups
             $this->archive->unpack($file, $folder, $passphrase);
             $said = $this->manifest->check($folder);
             Dump::takeBack("{$folder}/".Manifest::DUMP);
-            $this->files->deleteDirectory(PhotoFiles::root());
-            if ($this->files->isDirectory("{$folder}/".Manifest::PHOTOS)) {
-                $this->files->moveDirectory("{$folder}/".Manifest::PHOTOS, PhotoFiles::root());
+            foreach (self::roots() as $within => $root) {
+                $this->files->deleteDirectory($root);
+                if ($this->files->isDirectory("{$folder}/{$within}")) {
+                    $this->files->moveDirectory("{$folder}/{$within}", $root);
+                }
             }
             if (Manifest::counts() !== $said['counts']) {
                 throw BackupFailed::because('counts');
@@ -80,6 +85,12 @@ final readonly class Backups
 
             return $said['key'] === Manifest::keyFingerprint();
         });
+    }
+
+    /** @return array<string, string> what is on disk beside the database: where it is, by where it is within a backup */
+    private static function roots(): array
+    {
+        return [Manifest::PHOTOS => PhotoFiles::root(), Manifest::MANUALS => ManualFiles::root()];
     }
 
     /** Where the nightly ones are. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record\Backup;
 
+use App\Models\Manual;
 use App\Models\Parts\LedgerEvent;
 use App\Models\Planter;
 use App\Models\User;
@@ -28,8 +29,10 @@ final readonly class Manifest
 
     public const PHOTOS = 'photos';
 
+    public const MANUALS = 'manuals';
+
     /** The record and what it hangs on. */
-    private const COUNTED = [Workshop::class, User::class, Planter::class, Walk::class, Reading::class, LedgerEvent::class, AcresEntry::class, Note::class, Photo::class];
+    private const COUNTED = [Workshop::class, User::class, Planter::class, Walk::class, Reading::class, LedgerEvent::class, AcresEntry::class, Note::class, Photo::class, Manual::class];
 
     public function __construct(private Filesystem $files, private Migrator $migrator)
     {

@@ -22,6 +22,7 @@ use App\Models\Field\WatchBack;
 use App\Models\Field\WatchEntry;
 use App\Models\Field\WatchPass;
 use App\Models\Field\WatchRun;
+use App\Models\Manual;
 use App\Models\OwnCheck;
 use App\Models\Parts\LedgerEvent;
 use App\Models\Parts\Order;
@@ -84,6 +85,7 @@ final class Content
         StockMove::class => ['workshop_id' => Workshop::class, 'part_type_id' => PartType::class, 'user_id' => User::class],
         Disc::class => ['workshop_id' => Workshop::class],
         Aim::class => ['workshop_id' => Workshop::class],
+        Manual::class => ['workshop_id' => Workshop::class, 'planter_id' => Planter::class, 'spec_sheet_id' => SpecSheet::class, 'user_id' => User::class],
         LubricationPoint::class => ['workshop_id' => Workshop::class],
         SeedMove::class => ['workshop_id' => Workshop::class, 'seed_lot_id' => SeedLot::class, 'user_id' => User::class],
         Meter::class => ['workshop_id' => Workshop::class],

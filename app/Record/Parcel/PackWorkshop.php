@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Record\Parcel;
 
 use App\Http\CsvSheet;
+use App\Models\Manual;
 use App\Models\Walk\Photo;
 use App\Models\Workshop;
+use App\Spec\Manuals\ManualFiles;
 use App\Walk\Photos\PhotoFiles;
 use Generator;
 use Illuminate\Database\Migrations\Migrator;
@@ -28,7 +30,7 @@ final readonly class PackWorkshop
         'notes' => 'SELECT farm, name AS planter, taken_at AS date, row_number AS row, check_key AS check, side, kind, text, withdrawn, notes.id, supersedes FROM notes JOIN planters ON planters.id = planter_id WHERE workshop_id = ? ORDER BY planter_id, taken_at, notes.id',
     ];
 
-    public function __construct(private Filesystem $files, private Migrator $migrator, private PhotoFiles $photos)
+    public function __construct(private Filesystem $files, private Migrator $migrator, private PhotoFiles $photos, private ManualFiles $manuals)
     {
     }
 
@@ -117,6 +119,10 @@ final readonly class PackWorkshop
                 is_file($path) && $zip->addFile($path, self::inside($photo->id, $isThumbnail)) && $zip->setCompressionName(self::inside($photo->id, $isThumbnail), ZipArchive::CM_STORE);
             }
         }
+        foreach (Manual::query()->where('workshop_id', $workshop->id)->orderBy('id')->get() as $manual) {
+            $path = $this->manuals->pathOf($manual);
+            is_file($path) && $zip->addFile($path, self::manual($manual->sha256));
+        }
         if (! @$zip->close() || ! rename($half, $file)) {
             $this->files->delete($half);
 
@@ -129,6 +135,12 @@ final readonly class PackWorkshop
     public static function inside(string $photo, bool $isThumbnail): string
     {
         return "photos/{$photo}".($isThumbnail ? '.thumbnail' : '').'.jpg';
+    }
+
+    /** Where a manual is within the parcel. */
+    public static function manual(string $sha256): string
+    {
+        return "manuals/{$sha256}.pdf";
     }
 
     /** @return array<string, string> by path within the parcel */

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Record\Parcel;
 
+use App\Models\Manual;
 use App\Models\People\Activity;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk\Photo;
 use App\Models\Workshop;
 use App\Record\Rebuild;
+use App\Spec\Manuals\ManualFiles;
 use App\Walk\Photos\PhotoFiles;
 use App\Yard\FirstDay\FirstDay;
 use Generator;
@@ -38,7 +40,7 @@ final readonly class UnpackWorkshop
 
     private const MOST_PIXELS = 4096;
 
-    public function __construct(private Migrator $migrator, private Filesystem $files, private PhotoFiles $photos, private Rebuild $rebuild, private FirstDay $firstDay)
+    public function __construct(private Migrator $migrator, private Filesystem $files, private PhotoFiles $photos, private ManualFiles $manuals, private Rebuild $rebuild, private FirstDay $firstDay)
     {
     }
 
@@ -57,6 +59,7 @@ final readonly class UnpackWorkshop
                 self::keepApart($workshop, $about['counts']);
                 $this->firstDay->skipAll($workshop);
                 $kept = $this->pictures($zip, $workshop);
+                $this->manuals($zip, $workshop);
                 $workshop->planters()->orderBy('id')->get()->each($this->rebuild->__invoke(...));
 
                 return $workshop;
@@ -241,6 +244,27 @@ final readonly class UnpackWorkshop
         }
 
         return $kept;
+    }
+
+    /** What is not kept in the end is an orphan, and is put away as such. */
+    private function manuals(ZipArchive $zip, Workshop $workshop): void
+    {
+        foreach (Manual::query()->where('workshop_id', $workshop->id)->get() as $manual) {
+            $inside = PackWorkshop::manual($manual->sha256);
+            $from = $zip->getStream($inside);
+            if ($from === false) {
+                continue;
+            }
+            $half = (string) tempnam(sys_get_temp_dir(), 'ustrel');
+            $size = stream_copy_to_stream($from, fopen($half, 'w') ?: throw ParcelFailed::because('not_written', ['file' => $half]), 1024 * ManualFiles::LARGEST_KILOBYTES + 1);
+            if ($size !== $manual->bytes || hash_file('sha256', $half) !== $manual->sha256 || ! ManualFiles::isPdf($half)) {
+                $this->files->delete($half);
+
+                throw ParcelFailed::because('altered', ['file' => $inside]);
+            }
+            $this->manuals->keep($manual->id, $half);
+            $this->files->delete($half);
+        }
     }
 
     /** @return Generator<int, array{string, array<string, mixed>}> each as it stands, and read */

@@ -38,6 +38,8 @@ export const keys = {
   firstDay: ['yard', 'first-day'] as const,
   specSheets: ['spec-sheets'] as const,
   specSheet: (id: number) => ['spec-sheets', id] as const,
+  manuals: (planter: number) => ['manuals', planter] as const,
+  manualsOfSheet: (sheet: number) => ['manuals', 'sheet', sheet] as const,
   planter: (id: number) => ['planter', id] as const,
   board: (planter: number) => ['board', planter] as const,
   face: (planter: number) => ['board', planter, 'face'] as const,

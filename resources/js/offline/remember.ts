@@ -59,12 +59,12 @@ export const lastKept = <T>(key: string): Promise<T | undefined> =>
 export const forget = async (key: string): Promise<void> => (await device()).delete('answers', key)
 
 /**
- * Forgets, when somebody signs out, all answers and pictures that are kept on the device. What waits to go up stays, for
+ * Forgets, when somebody signs out, all answers, pictures and manuals that are kept on the device. What waits to go up stays, for
  * when its owner signs in.
  */
 export async function clearDevice(): Promise<void> {
   await (await device()).clear('answers')
-  if ('caches' in globalThis) await caches.delete('thumbnails')
+  if ('caches' in globalThis) await Promise.all(['thumbnails', 'manuals'].map((name) => caches.delete(name)))
 }
 
 const OWED = 'signed-out'

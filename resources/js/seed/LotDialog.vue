@@ -138,8 +138,8 @@ async function save(): Promise<void> {
         <v-btn variant="text" :aria-label="`Remove kind ${at + 1}`" @click="form.mixture.splice(at, 1)">Remove</v-btn>
       </div>
     </template>
-    <v-btn v-if="form.mixture.length < 12" variant="text" @click="addKind">{{
-      form.mixture.length === 0 ? 'It is a mixture' : 'Add a kind'
+    <v-btn v-if="form.mixture.length < 12" class="add" variant="outlined" @click="addKind">{{
+      form.mixture.length === 0 ? 'It is a mixture: add its kinds' : 'Add a kind'
     }}</v-btn>
     <h3>Units and price</h3>
     <div class="pair">
@@ -206,6 +206,9 @@ async function save(): Promise<void> {
 </template>
 
 <style scoped>
+.add {
+  justify-self: start;
+}
 .kind {
   display: grid;
   grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) minmax(0, 1fr) auto;

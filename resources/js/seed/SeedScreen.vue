@@ -209,6 +209,17 @@ td .due {
 .fit {
   min-width: 160px;
 }
+summary {
+  display: flex;
+  align-items: center;
+  min-height: var(--touch);
+  cursor: pointer;
+}
+ul {
+  margin: 0;
+  padding: 0 0 6px;
+  list-style: none;
+}
 .due {
   color: var(--ochre);
 }

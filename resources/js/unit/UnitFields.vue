@@ -70,7 +70,7 @@ function set(name: string, value: Equipment[string]): void {
     </div>
     <div class="parts">
       <section v-for="part in offered" :key="part.key">
-        <h3>{{ say(`unit_part.${part.key}`) }}</h3>
+        <h2>{{ say(`unit_part.${part.key}`) }}</h2>
         <div class="fields">
           <v-select
             v-for="of in part.choices"
@@ -105,7 +105,7 @@ function set(name: string, value: Equipment[string]): void {
   padding: 0;
 }
 legend,
-h3 {
+h2 {
   font-weight: 700;
   font-size: 1.0625rem;
   padding-bottom: 10px;

@@ -4,9 +4,10 @@ import type { Check, Planter } from '@/api/types'
 import { drawingOf } from '@/drawings'
 import { say } from '@/words'
 import { howTo } from './howTo'
+import ManualLine from './ManualLine.vue'
 
 /** What to mind while making this check, and how it is made. */
-const { check, sheet } = defineProps<{ check: Check; sheet: Planter['spec_sheet'] }>()
+const { check, sheet } = defineProps<{ planterId: number; check: Check; sheet: Planter['spec_sheet'] }>()
 /** How the blades are bolted on, where they come off. */
 const threads = computed(() => {
   if (check.station !== 'opener_blades' && check.station !== 'blade_contact') return ''
@@ -31,6 +32,7 @@ const drawing = computed(() => drawingOf(check))
         <li v-for="line in howTo(check.key)" :key="line">{{ line }}</li>
       </ol>
     </section>
+    <manual-line :planter-id="planterId" :check="check" />
   </aside>
 </template>
 

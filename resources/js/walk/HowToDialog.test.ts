@@ -1,5 +1,6 @@
 import { mount } from '@vue/test-utils'
-import { expect, it } from 'vitest'
+import { expect, it, vi } from 'vitest'
+import { ref } from 'vue'
 import { createVuetify } from 'vuetify'
 import type { Check, CheckKey } from '@/api/types'
 import { guideOf } from '@/testing'
@@ -7,13 +8,15 @@ import { learnNames } from '@/words'
 import HowToDialog from './HowToDialog.vue'
 import HowToLine from './single/HowToLine.vue'
 
+vi.mock('@/spec/manuals', () => ({ useManuals: () => ({ data: ref([]) }) }))
+
 const guide = guideOf(1)
 const blade = guide.checks.find(({ key }) => key === 'opener_blade_diameter') as Check
 
 const VDialog = { name: 'VDialog', emits: ['update:modelValue'], template: '<div><slot /></div>' }
 const show = () =>
   mount(HowToDialog, {
-    props: { check: blade, sheet: guide.planter.spec_sheet },
+    props: { planterId: 1, check: blade, sheet: guide.planter.spec_sheet },
     global: { plugins: [createVuetify()], stubs: { VDialog } },
   })
 

@@ -155,7 +155,7 @@ function onKey(key: string): void {
         />
       </div>
       <div v-if="isWide" class="how-to" tabindex="0">
-        <how-to :check="walk.checkOf(inHand)" :sheet="guide.planter.spec_sheet" />
+        <how-to :planter-id="planterId" :check="walk.checkOf(inHand)" :sheet="guide.planter.spec_sheet" />
         <other-rows v-if="view === 'station'" :guide="guide" :place="inHand" :check="walk.checkOf(inHand)" />
       </div>
     </div>
@@ -173,6 +173,7 @@ function onKey(key: string): void {
     <keys-help v-if="dialog === 'keys'" :view="view" @close="close" />
     <how-to-dialog
       v-if="dialog === 'how-to'"
+      :planter-id="planterId"
       :check="walk.checkOf(inHand)"
       :sheet="guide.planter.spec_sheet"
       @close="close"

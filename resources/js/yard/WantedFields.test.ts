@@ -27,7 +27,7 @@ describe('targets of a planter', () => {
     const tires = { ...plain, tires: true, tyre_pairs: 2 }
     const { labels } = fields([tires, { ...tires, fertilizer: true }])
     expect([...new Set(labels)].toSorted()).toEqual([
-      'Band against the seed’s depth',
+      'Band below the seed',
       'Band beside the seed',
       'Tire pressure',
       'Tire pressure, second pair',
