@@ -64,6 +64,7 @@ use App\Walk\Http\WalkController;
 use App\Walk\Http\WalkExportController;
 use App\Wear\Http\AcresController;
 use App\Wear\Http\WearController;
+use App\Work\Http\JointController;
 use App\Work\Http\LubricationController;
 use App\Work\Http\WorkController;
 use App\Work\Http\WorkLogController;
@@ -267,6 +268,8 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
             Route::post('stop', [StandRunController::class, 'stop'])->can('record');
             Route::get('times.csv', [StandRunController::class, 'times'])->can('record')->middleware(NotesExport::class);
         });
+        Route::get('joints', [JointController::class, 'index'])->can('record');
+        Route::put('joints/{step}', [JointController::class, 'update'])->can('record');
         Route::get('work', [WorkController::class, 'show'])->can('record');
         Route::put('work/plan', [WorkController::class, 'keep'])->can('set');
         Route::get('work/hands', [WorkLogController::class, 'show'])->can('record');

@@ -12,6 +12,7 @@ use App\Models\Concerns\IsWatched;
 use App\Models\Field\WatchRun;
 use App\Models\Record\Import;
 use App\Models\Walk\Walk;
+use App\Models\Work\Joint;
 use Carbon\CarbonImmutable;
 use Database\Factories\PlanterFactory;
 use Illuminate\Database\Eloquent\Builder;
@@ -84,6 +85,12 @@ final class Planter extends Model
     public function specSheet(): BelongsTo
     {
         return $this->belongsTo(SpecSheet::class);
+    }
+
+    /** @return HasMany<Joint, $this> */
+    public function joints(): HasMany
+    {
+        return $this->hasMany(Joint::class);
     }
 
     /** @return HasMany<StandRun, $this> */

@@ -25,6 +25,7 @@ use App\Models\Planter;
 use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk\Pack;
+use App\Models\Work\Joint;
 use App\Models\Work\LubricationPoint;
 use App\Models\Workshop;
 use App\Policies\SpecSheetPolicy;
@@ -59,6 +60,7 @@ final class AppServiceProvider extends ServiceProvider
         'aim' => Aim::class,
         'disc' => Disc::class,
         'invitation' => Invitation::class,
+        'joint' => Joint::class,
         'lubricationPoint' => LubricationPoint::class,
         'manual' => Manual::class,
         'meter' => Meter::class,

@@ -94,6 +94,18 @@ final readonly class PlannedWork
         return $job->action === Action::Change ? null : $this->asked["{$job->row}:{$job->what->value}:{$job->side->value}"] ?? null;
     }
 
+    /** @return array<string, string> what holds what comes off, and its tools, by step: of those that somebody has said something of */
+    public function joints(): array
+    {
+        $joints = $this->planter->loadMissing('joints')->joints->keyBy('step');
+        $held = [];
+        foreach ($this->steps as [$step]) {
+            $held[$step->name] = $joints->get($step->name)?->at($this->piece->row) ?? '';
+        }
+
+        return array_filter($held);
+    }
+
     /** @return list<string> what to look at while it is off; worded under `look_at.<note>` */
     public function looks(): array
     {

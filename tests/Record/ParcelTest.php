@@ -267,6 +267,7 @@ it('takes the demo along whole, with something in every table', function (): voi
     $alarm->backs()->create(['watch_run_id' => $alarm->watch_run_id, 'row_number' => $alarm->rows[0], 'at' => now()]);
     $this->technician = $owner;
     $this->manual(['planter_id' => $alarm->run->planter_id]);
+    $this->putJson("/api/planters/{$alarm->run->planter_id}/joints/gauge_wheel", ['variants' => [['pin' => 'clevis pin']], 'revision' => 0])->assertOk();
     $were = $counts($owner->workshop_id);
     expect(array_keys($were, 0, true))->toBe([]);
     app(PackWorkshop::class)($owner->workshop, $this->parcel);

@@ -43,6 +43,7 @@ use App\Models\Walk\Photo;
 use App\Models\Walk\Reading;
 use App\Models\Walk\Walk;
 use App\Models\Wear\AcresEntry;
+use App\Models\Work\Joint;
 use App\Models\Work\LubricationPoint;
 use App\Models\Work\OwnJob;
 use App\Models\Work\WorkEvent;
@@ -85,6 +86,7 @@ final class Content
         StockMove::class => ['workshop_id' => Workshop::class, 'part_type_id' => PartType::class, 'user_id' => User::class],
         Disc::class => ['workshop_id' => Workshop::class],
         Aim::class => ['workshop_id' => Workshop::class],
+        Joint::class => ['workshop_id' => Workshop::class, 'planter_id' => Planter::class],
         Manual::class => ['workshop_id' => Workshop::class, 'planter_id' => Planter::class, 'spec_sheet_id' => SpecSheet::class, 'user_id' => User::class],
         LubricationPoint::class => ['workshop_id' => Workshop::class],
         SeedMove::class => ['workshop_id' => Workshop::class, 'seed_lot_id' => SeedLot::class, 'user_id' => User::class],

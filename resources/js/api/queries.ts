@@ -38,6 +38,7 @@ export const keys = {
   firstDay: ['yard', 'first-day'] as const,
   specSheets: ['spec-sheets'] as const,
   specSheet: (id: number) => ['spec-sheets', id] as const,
+  joints: (planter: number) => ['joints', planter] as const,
   manuals: (planter: number) => ['manuals', planter] as const,
   manualsOfSheet: (sheet: number) => ['manuals', 'sheet', sheet] as const,
   planter: (id: number) => ['planter', id] as const,

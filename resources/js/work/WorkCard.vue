@@ -21,7 +21,9 @@ import CardNotes from './CardNotes.vue'
 import CouldNot from './CouldNot.vue'
 import { closedBy, closedByOthers, nextLine, runningMinutes, ticksOf } from './hands'
 import { sayMinutes } from './plan'
-import { isAccess, sayTarget } from './target'
+import JointDialog from './JointDialog.vue'
+import { sayJoint, useJoints } from './joints'
+import { isAccess, sayTarget, stepOf } from './target'
 import { useHandsEntries } from './useHandsEntries'
 import { clock } from '@/dates'
 
@@ -54,6 +56,12 @@ const next = computed(() => sections.value.find(({ next: line }) => line !== und
 /** A line as it stands on the card. */
 const lineSaid = (key: string, job?: WorkJob) =>
   `${job?.title ?? sayTarget(key)}${isAccess(key) && !key.includes(':lock:') ? ' off' : ''}`
+const joints = useJoints(() => planterId)
+/** The step whose pin and tools are being written down. */
+const joint = ref<string>()
+const comesOff = (key: string) => isAccess(key) && !key.includes(':lock:')
+const jointOf = (key: string) =>
+  comesOff(key) ? joints.data.value?.find(({ step }) => step === stepOf(key)) : undefined
 const nextSaid = computed(() => {
   const key = next.value ?? ''
   return lineSaid(key, sections.value.find(({ jobs }) => jobs.has(key))?.jobs.get(key))
@@ -159,6 +167,7 @@ function finish(): void {
                   <v-icon :icon="ticks.has(key) ? mdiCheckboxMarked : mdiCheckboxBlankOutline" aria-hidden="true" />
                   <span>
                     {{ lineSaid(key, jobs.get(key)) }}
+                    <span v-if="jointOf(key)" class="quiet held">{{ sayJoint(jointOf(key), piece.row) }}</span>
                     <span v-if="turn(jobs.get(key))" class="turn">{{ turn(jobs.get(key)) }}</span>
                     <span v-if="ticks.get(key)" class="quiet who">
                       {{ ticks.get(key)?.by }} {{ clock(ticks.get(key)?.at ?? '')
@@ -172,6 +181,13 @@ function finish(): void {
                   :aria-label="`Not needed: ${lineSaid(key, jobs.get(key))}`"
                   @click="drop(piece, jobs.get(key)!)"
                   >Not needed</v-btn
+                >
+                <v-btn
+                  v-if="comesOff(key) && planter"
+                  variant="text"
+                  :aria-label="`Pin and tools: ${sayRow(piece.row)}, ${sayTarget(key)}`"
+                  @click="joint = stepOf(key)"
+                  >Pin, tools</v-btn
                 >
                 <template v-if="jobs.get(key)?.title === null && !closed.has(key)">
                   <v-btn
@@ -212,6 +228,14 @@ function finish(): void {
         </div>
       </template>
     </v-card>
+    <joint-dialog
+      v-if="joint && planter"
+      :planter-id="planterId"
+      :step="joint"
+      :row-count="planter.row_count"
+      :joint="joints.data.value?.find(({ step }) => step === joint)"
+      @close="joint = undefined"
+    />
     <could-not v-if="leaving" :job="leaving" :planter-id="planterId" @close="leaving = undefined" />
     <remark-dialog
       v-if="remark"

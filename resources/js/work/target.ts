@@ -8,6 +8,9 @@ function partsOf(key: string): { action: string; row: number; what: string; side
 
 export const rowOf = (key: string) => partsOf(key).row
 
+/** What comes off, of a line of access. */
+export const stepOf = (key: string) => partsOf(key).what
+
 export const isAccess = (key: string) => key.startsWith('off:')
 
 /** What is ticked, as `Gauge wheel left` or `Adjust: closing gap`. */

@@ -15,6 +15,9 @@
     @endif
     @if ($of->steps !== [])
         <div>{{ __('work.off') }}: {{ implode(', ', array_map(static fn (array $step): string => trim(__("step.{$step[0]->name}").' '.\App\Work\WorkWords::side($step[1])), $of->steps)) }}</div>
+        @foreach ($of->joints() as $step => $held)
+            <div class="quiet">{{ __("step.{$step}") }}: {{ $held }}</div>
+        @endforeach
     @endif
     @if ($of->looks() !== [])
         <div>{{ __('card.looks') }} {{ implode('; ', array_map(static fn (string $note): string => __("look_at.{$note}"), $of->looks())) }}.</div>
