@@ -1,5 +1,7 @@
 import { expect } from '@playwright/test'
-import { call, expectFaultless, planterWithWalk, signIn, test } from './support'
+import { call, expectFaultless, keptOnDevice, planterWithWalk, signIn, test } from './support'
+
+test.use({ serviceWorkers: 'allow' })
 
 const pdf = (text: string) => ({
   name: 'Row units.pdf',
@@ -41,7 +43,7 @@ test('a manual is attached, its page noted at a check, and it opens without a si
   // Opened once, it is on the device.
   const address = (await link.getAttribute('href'))?.replace(/#.*/, '') ?? ''
   const read = () => page.evaluate(async (of) => (await fetch(of)).text(), address)
-  await page.evaluate(() => navigator.serviceWorker.ready)
+  await keptOnDevice(page)
   await expect(async () => {
     await read()
     const isKept = (of: string) => caches.open('manuals').then(async (cache) => (await cache.match(of)) !== undefined)

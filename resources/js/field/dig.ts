@@ -1,8 +1,6 @@
 import type { DugRow } from '@/api/types'
 import { say } from '@/words'
 
-export type DepthScale = DugRow['scale']
-
 /** `1 1/2` of a whole number of eighths. */
 function sayEighths(size: number): string {
   const whole = Math.floor(size)
