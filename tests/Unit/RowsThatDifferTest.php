@@ -276,6 +276,38 @@ it('speaks of the depth of each row in what that is set in, from the walk to the
     $this->postJson("/api/planters/{$planter->id}/settings", ['settings' => [['id' => (string) Str::uuid7(), 'key' => 'depth_mark', 'row' => 7, 'figure' => 4.25, 'supersedes' => $turns['id'], 'withdrawn' => true, 'happened_at' => '2026-04-21T11:30:00Z']]])->assertCreated();
 });
 
+it('holds no depth of one scale against rows of another', function (): void {
+    $this->travelTo('2026-04-21 08:00:00');
+    $planter = Planter::query()->findOrFail(($this->make)(['planting_start' => '2026-04-17', 'other_rows' => [['rows' => [7, 8], 'equipment' => ['depth_scale' => 'turns']], ['rows' => [6], 'equipment' => ['depth_scale' => 'holes']]]])->assertCreated()->json('id'));
+    $path = "/api/planters/{$planter->id}";
+    $dig = fn (int $pass, string $at, int $row, string $deep, ?float $mark = null): array => ['id' => (string) Str::uuid7(), 'pass' => $pass, 'row' => $row, 'target' => '2', 'spacing' => '6', 'depths' => array_fill(0, 5, $deep), 'spacings' => ['6', '6'], 'happened_at' => $at, ...($mark === null ? [] : ['mark' => $mark])];
+    $send = fn (array ...$digs) => $this->postJson("{$path}/first-pass/digs", ['digs' => $digs])->assertCreated();
+    $set = fn (array $with) => $this->postJson("{$path}/settings", ['settings' => [$with + ['id' => (string) Str::uuid7(), 'happened_at' => '2026-04-21T09:30:00Z']]]);
+    // Hole 5 plants deeper than three turns: that is no line for either of them.
+    $this->travelTo('2026-04-21 09:10:00');
+    $send($dig(1, '2026-04-21T09:00:00Z', 1, '1 1/2', 3), $dig(1, '2026-04-21T09:00:00Z', 6, '2', 5), $dig(1, '2026-04-21T09:00:00Z', 8, '1 1/2', 3));
+    $told = $this->getJson("{$path}/first-pass")->json();
+    $turns = array_column($told['passes'][0]['rows'], 'turn', 'row');
+    expect($turns[8])->toBeNull()->and($turns[6])->toBeNull()->and($turns[1])->toEqual(2);
+    // The calculator goes by the rows that most are like.
+    $inputs = array_column(collect($this->getJson("{$path}/calculators?units=in")->json('calculators'))->firstWhere('key', 'depth_mark')['inputs'], 'value', 'key');
+    expect($inputs['marks'])->toEqual([3]);
+    // All notches are set higher, and row 8 plants deeper: of a turn that tells nothing.
+    $this->travelTo('2026-04-21 11:10:00');
+    $set(['line' => 'depth 5 notches', 'field' => 'Kiln Piece', 'soil' => 'clay'])->assertCreated();
+    $set(['key' => 'depth_mark', 'row' => 5, 'figure' => 5.5, 'field' => 'Kiln Piece', 'soil' => 'clay'])->assertCreated();
+    $send($dig(2, '2026-04-21T11:00:00Z', 8, '2'));
+    expect($this->getJson("{$path}/first-pass")->json('levers'))->toBe([]);
+    // Row 5 is set in holes from now on: what it was set to in notches does not come back with the ground, and can be taken back.
+    $recalled = fn (): array => array_column($this->getJson("{$path}/settings?soil=clay")->assertOk()->json('recalled') ?? [], 'said', 'row');
+    expect($recalled())->toEqual([0 => '5 notches', 5 => '5.5 notches']);
+    $planter->update(['other_rows' => [['rows' => [5], 'spec_sheet_id' => null, 'equipment' => ['depth_scale' => 'holes']]]]);
+    expect($recalled())->toEqual([0 => '5 notches']);
+    $earlier = collect($this->getJson("{$path}/settings")->json('now'))->firstWhere('row', 5)['id'];
+    $set(['key' => 'depth_mark', 'row' => 5, 'figure' => 5.5])->assertUnprocessable();
+    $set(['key' => 'depth_mark', 'row' => 5, 'figure' => 5.5, 'supersedes' => $earlier, 'withdrawn' => true])->assertCreated();
+});
+
 it('judges an open walk by the targets of the planter itself, from the form to the readings', function (): void {
     $made = ($this->make)(['equipment' => ['fertilizer' => true, 'tires' => true, 'meter' => 'vacuum'], 'wanted' => ['fertilizer_band_offset' => '2', 'tyre_pressure' => '45 psi', 'fertilizer_band_depth' => '']])->assertCreated()->json();
     // With its unit, whoever reads it later; what was left empty is left to the sheet.
