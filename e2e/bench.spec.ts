@@ -178,7 +178,7 @@ test('a lot that comes in is held against the fields and the discs, and a misfit
   await lot.getByLabel('Average size').fill('4.5')
   await lot.getByLabel('Seeds per unit').fill('80000')
   await lot.getByLabel('Price per unit').fill('240')
-  await lot.getByLabel('Germination').fill('95')
+  await lot.getByLabel('On the tag, %').fill('95')
   await lot.getByRole('button', { name: 'Save', exact: true }).click()
   const row = page.getByRole('row', { name: new RegExp(name) }).filter({ hasText: 'not counted' })
   await expect(row).toContainText('3')

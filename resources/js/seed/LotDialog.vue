@@ -119,7 +119,7 @@ async function save(): Promise<void> {
         <v-text-field v-model="kind.crop" :label="`Kind ${at + 1}`" maxlength="80" />
         <number-field
           v-model="kind.share"
-          :label="`Share of kind ${at + 1}, % of weight`"
+          :label="`Weight share ${at + 1}, %`"
           kind="share"
           required
           :low="0.0001"
@@ -211,7 +211,7 @@ async function save(): Promise<void> {
 }
 .kind {
   display: grid;
-  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.1fr) minmax(0, 1.1fr) auto;
   gap: 8px;
   align-items: start;
 }

@@ -213,6 +213,8 @@ summary {
   display: flex;
   align-items: center;
   min-height: var(--touch);
+  font-weight: 700;
+  color: var(--accent);
   cursor: pointer;
 }
 ul {
