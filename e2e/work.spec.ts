@@ -112,7 +112,7 @@ test('what was decided is planned, done from its card, and leaves the plan', asy
     'GET',
     `/api/planters/${planter}/settings`,
   )
-  expect(set.now.map(({ row, said }) => [row, said])).toEqual([[3, '6.5']])
+  expect(set.now.map(({ row, said }) => [row, said])).toEqual([[3, '6.5 notches']])
   const undated = page.getByRole('region', { name: 'Cannot be scheduled' })
   await expect(undated).toContainText('no part chosen for seed tube')
   await undated.getByRole('button', { name: 'Card: Row 2, seed tube' }).click()
@@ -261,7 +261,7 @@ test('two people at one card see each other, and what both finish at once is don
     'GET',
     `/api/planters/${planter}/settings`,
   )
-  expect(is.now.map(({ row, said }) => [row, said])).toEqual([[2, `${4 + statuses.indexOf(201)}`]])
+  expect(is.now.map(({ row, said }) => [row, said])).toEqual([[2, `${4 + statuses.indexOf(201)} notches`]])
   // The same sent again at once, as after lost answers, is known.
   const same = { events: [{ id: uuid(), kind: 'ticked', targets: ['off:4:lock:centre'], happened_at: at() }] }
   const again = await Promise.all([page, other, page, other].map((of) => call(of, 'POST', path, same)))
