@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiCamera, mdiCheckboxBlankOutline, mdiCheckboxMarked } from '@mdi/js'
+import { mdiCamera, mdiCheckboxBlankOutline, mdiCheckboxMarked, mdiWrench } from '@mdi/js'
 import { useNow } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { v7 as uuid } from 'uuid'
@@ -185,10 +185,10 @@ function finish(): void {
                 <v-btn
                   v-if="comesOff(key) && planter"
                   variant="text"
+                  :icon="mdiWrench"
                   :aria-label="`Pin and tools: ${sayRow(piece.row)}, ${sayTarget(key)}`"
                   @click="joint = stepOf(key)"
-                  >Pin, tools</v-btn
-                >
+                />
                 <template v-if="jobs.get(key)?.title === null && !closed.has(key)">
                   <v-btn
                     v-if="piece.walk && place(piece, jobs.get(key)!)"
@@ -303,6 +303,9 @@ h3 {
 .line:disabled {
   color: var(--ink-2);
   cursor: default;
+}
+.held {
+  display: block;
 }
 .access .line {
   padding-left: 14px;
