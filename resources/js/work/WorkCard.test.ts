@@ -4,7 +4,7 @@ import { expect, it, vi } from 'vitest'
 import { ref } from 'vue'
 import { createVuetify } from 'vuetify'
 import { queries } from '@/api/queries'
-import type { Planter, WorkPiece } from '@/api/types'
+import type { WorkPiece } from '@/api/types'
 import { guideOf, signInForTest } from '@/testing'
 
 vi.mock('./joints', async (original) => ({
