@@ -102,18 +102,19 @@ export async function expectFaultless(page: Page): Promise<void> {
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' | ')}`)).toEqual([])
 }
 
-/** Calls the API as the signed-in page would. */
+/** Calls the API as the signed-in page would; a form with a file goes as its parts. */
 export async function call<T>(
   page: Page,
   method: string,
   path: string,
   data?: unknown,
+  multipart?: Record<string, string | { name: string; mimeType: string; buffer: Buffer }>,
 ): Promise<{ status: number; body: T }> {
   const cookies = await page.context().cookies()
   const token = cookies.find((cookie) => cookie.name === 'XSRF-TOKEN')?.value ?? ''
   const answer = await page.request.fetch(path, {
     method,
-    data,
+    ...(multipart ? { multipart } : { data }),
     headers: {
       Accept: 'application/json',
       Referer: test.info().project.use.baseURL as string,

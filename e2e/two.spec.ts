@@ -177,6 +177,27 @@ test('of two who save one planter, part type, pack, sheet, aim or lubrication po
       [2, 3].map((minutes) => ({ name: `Pins ${tag}`, per: 'row', minutes, product: 'grease', rounds: 'both' })),
     ],
   ]
+  // The same manual from two at once is one.
+  const file = { name: 'a.pdf', mimeType: 'application/pdf', buffer: Buffer.from(`%PDF-1.4\n${tag}\n%%EOF\n`) }
+  const attached = await Promise.all(
+    [page, other].map((of) =>
+      call<Kept>(of, 'POST', '/api/manuals', undefined, { name: 'Row units', planter_id: String(planter), file }),
+    ),
+  )
+  expect(attached.map(({ status }) => status).sort()).toEqual([200, 201])
+  expect(attached[0]?.body.id).toBe(attached[1]?.body.id)
+  documents.push(
+    [
+      '/api/manuals/',
+      attached[0]?.body as Kept,
+      [41, 42].map((seed_tube) => ({ name: 'Row units', pages: { seed_tube } })),
+    ],
+    [
+      `/api/planters/${planter}/joints/gauge_wheel`,
+      { id: 0, revision: 0 },
+      ['bolt', 'clevis pin'].map((pin) => ({ variants: [{ rows: [], pin, tools: '' }] })),
+    ],
+  )
   for (const [path, kept, edits] of documents) {
     const address = path.endsWith('/') ? `${path}${kept.id}` : path
     const seen = kept.version === undefined ? { revision: kept.revision } : { version: kept.version }

@@ -230,7 +230,8 @@ it('counts seed by weight, in bulk boxes and as a mixture, and refuses a count p
     $change(['mixture' => []])->assertOk()->assertJsonPath('mixture', []);
     $change(['mixture' => array_reverse($mixture)])->assertConflict()->assertJsonPath('changed', ['mixture']);
     foreach ([
-        [['seeds_per_pound' => 25_600, 'crop' => 'Corn'], 'seeds_per_pound', '25,600 seeds per pound is not Corn, which has 700 to 6,000. Check if the tag counts per pound, ounce or kilo.'],
+        [['seeds_per_pound' => 25_600, 'crop' => 'Corn'], 'seeds_per_pound', '25,600 seeds per pound is not corn, which has 700 to 6,000. Check if the tag counts per pound, ounce or kilo.'],
+        [['mixture' => [$mixture[0], ['seeds_per_pound' => 7_000] + $mixture[1]]], 'mixture', '7,000 seeds per pound is not canola, which has 60,000 to 250,000. Check if the tag counts per pound, ounce or kilo.'],
         [['seeds_per_unit' => null], 'seeds_per_unit', __('seed.no_unit')], [['seeds_per_unit' => null, 'unit_weight' => 0.01, 'seeds_per_pound' => 2_000], 'seeds_per_unit', __('seed.no_unit')],
         [['mixture' => [$mixture[0]]], 'mixture', __('seed.mixture')], [['mixture' => [['share' => 0] + $mixture[0], $mixture[1]]], 'mixture.0.share', __('seed.mixture')],
         [['units_per_box' => 0], 'units_per_box', __('seed.units_per_box')], [['test_weight' => 5], 'test_weight', __('seed.test_weight')], [['unit_weight' => -1], 'unit_weight', __('seed.unit_weight')],

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 use App\Models\Manual;
+use App\Models\People\Role;
+use App\Models\User;
 use App\Spec\CopySpecSheet;
 use App\Spec\Manuals\ManualFiles;
 use Illuminate\Http\UploadedFile;
@@ -66,6 +68,12 @@ it('notes the page at a check, over the one that was seen, and forgets a manual 
         $change($wrong + ['revision' => 2])->assertUnprocessable()->assertJsonPath('errors.pages.0', __('manual.pages'));
     }
     $change(['name' => '', 'revision' => 2])->assertUnprocessable()->assertJsonPath('errors.name.0', __('manual.name'));
+    $helper = User::factory()->for($this->technician->workshop)->create(['role' => Role::Helper])->refresh();
+    $this->switchTo($helper);
+    $change(['name' => 'Mine', 'revision' => 2])->assertForbidden();
+    $change(['pages' => ['seed_tube' => 9], 'revision' => 2])->assertOk()->assertJsonPath('revision', 3);
+    $this->deleteJson("/api/manuals/{$manual['id']}")->assertForbidden();
+    $this->switchTo($this->technician);
     $path = ManualFiles::root()."/{$manual['id']}.pdf";
     expect($path)->toBeFile();
     $this->deleteJson("/api/manuals/{$manual['id']}")->assertNoContent();

@@ -241,6 +241,13 @@ it('speaks of the depth of each row in what that is set in, from the walk to the
     $board = $this->getJson("/api/planters/{$planter->id}/board")->json();
     $units = collect([...$board['checks'], ...$board['row_checks']])->where('key', 'depth_mark')->mapWithKeys(fn (array $of): array => [implode(',', $of['rows'] ?? []) => $of['unit']]);
     expect($units->all())->toEqual(['7,8' => 'turn', '6' => 'hole', '5' => 'scale_in']);
+    $csv = array_map(str_getcsv(...), explode("\n", trim((string) $this->get("/api/walks/{$walk->id}/export.csv")->assertOk()->streamedContent())));
+    $lines = collect($csv)->skip(1)->map(static fn (array $line): array => array_combine($csv[0], $line))->where('check', 'depth_mark')->keyBy('row');
+    expect($lines->only([5, 6, 7])->map(static fn (array $of): string => "{$of['value']} {$of['unit']}")->all())->toEqual([5 => '1.5 scale_in', 6 => '4 hole', 7 => '3.25 turn']);
+    $paper = tempnam(sys_get_temp_dir(), 'ustrel');
+    file_put_contents($paper, $this->get("/api/walks/{$walk->id}/sheet.pdf")->assertOk()->getContent());
+    expect(Process::run(['pdftotext', '-layout', $paper, '-'])->throw()->output())->toContain('3.25 turns')->toContain('hole 4')->toContain('1.5 in');
+    unlink($paper);
     // Dug: each by its own scale, as it was found set on the walk; an inch of the scale is an inch.
     $digs = fn (int $pass, string $at, array $depths): array => array_map(fn (int $row, string $deep): array => ['id' => (string) Str::uuid7(), 'pass' => $pass, 'row' => $row, 'target' => '2', 'spacing' => '6', 'depths' => array_fill(0, 5, $deep), 'spacings' => ['6', '6'], 'happened_at' => $at], array_keys($depths), $depths);
     $send = fn (array $digs) => $this->postJson("/api/planters/{$planter->id}/first-pass/digs", ['digs' => $digs]);

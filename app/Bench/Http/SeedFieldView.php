@@ -27,16 +27,16 @@ final readonly class SeedFieldView extends Schema
     /** @param  array{planter: string, field: string, acres: float, population: int|null}  $field */
     public static function of(SeedLot $of, array $field): self
     {
-        [$lot, $perPound, $population] = [$of->lot(), $of->seed()->seedsPerPound, $field['population']];
-        $round = static fn (?float $value, int $places): ?float => $value === null ? null : round($value, $places);
-        $units = $population === null ? null : $lot->unitsAnAcre($population) * $field['acres'] * (1 + (float) $of->spare);
+        [$lot, $population] = [$of->lot(), $field['population']];
+        if ($population === null) {
+            return new self(planter: $field['planter'], field: $field['field'], acres: $field['acres'], units_an_acre: null, units: null, boxes: null, pounds_an_acre: null);
+        }
+        $tenths = static fn (?float $value): ?float => $value === null ? null : round($value, 1);
+        $units = $lot->unitsFor($field['acres'], $population, (float) $of->spare);
 
         return new self(
-            planter: $field['planter'], field: $field['field'], acres: $field['acres'],
-            units_an_acre: $population === null ? null : round($lot->unitsAnAcre($population), 3),
-            units: $round($units, 1),
-            boxes: $units === null ? null : $round($lot->boxes($units), 1),
-            pounds_an_acre: $population === null || $perPound === null ? null : round($population / $perPound, 1),
+            planter: $field['planter'], field: $field['field'], acres: $field['acres'], units_an_acre: round($lot->unitsAnAcre($population), 3),
+            units: $tenths($units), boxes: $tenths($lot->boxes($units)), pounds_an_acre: $tenths($of->seed()->poundsOf($population)),
         );
     }
 }

@@ -10,7 +10,6 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Validator;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Meter\InvalidRun;
-use Ustrel\Core\Meter\SeedMixture;
 use Ustrel\Core\Meter\TagSeed;
 
 /** A lot of seed, as the shop has it in its list. */
@@ -63,7 +62,7 @@ final readonly class SeedLotEdit extends Input
 
     public function columns(): array
     {
-        return ['seeds_per_unit' => $this->seeds_per_unit ?? $this->byWeight(), 'mixture' => array_map(static fn (SeedKindEdit $kind): array => $kind->jsonSerialize(), $this->mixture)] + parent::columns();
+        return ['seeds_per_unit' => $this->seedsPerUnit($this->seed()), 'mixture' => $this->kinds()] + parent::columns();
     }
 
     protected static function check(Input $input, Validator $checked, Request $request): void
@@ -75,11 +74,11 @@ final readonly class SeedLotEdit extends Input
 
             return;
         }
-        $range = $seed->cannotBe();
-        if ($range !== null) {
-            $checked->errors()->add('seeds_per_pound', __('seed.cannot_be', ['crop' => $input->crop, 'least' => number_format($range[0]), 'most' => number_format($range[1]), 'count' => number_format((float) $seed->seedsPerPound)]));
+        $wrong = $seed->cannotBe();
+        if ($wrong !== null) {
+            $checked->errors()->add($input->mixture === [] ? 'seeds_per_pound' : 'mixture', __('seed.cannot_be', ['crop' => $wrong['crop'], 'least' => number_format($wrong['least']), 'most' => number_format($wrong['most']), 'count' => number_format($wrong['count'])]));
         }
-        $units = $input->seeds_per_unit ?? $input->byWeight();
+        $units = $input->seedsPerUnit($seed);
         if ($units === null || $units < 100 || $units > 10_000_000) {
             $checked->errors()->add('seeds_per_unit', __('seed.no_unit'));
         }
@@ -87,15 +86,17 @@ final readonly class SeedLotEdit extends Input
 
     private function seed(): TagSeed
     {
-        $kinds = array_map(static fn (SeedKindEdit $kind): array => ['crop' => $kind->crop, 'share' => $kind->share, 'seedsPerPound' => $kind->seeds_per_pound], $this->mixture);
-
-        return new TagSeed($this->size, $this->crop, $this->size_class, $this->seeds_per_pound, $kinds === [] ? null : SeedMixture::of($kinds));
+        return new TagSeed($this->size, $this->crop, $this->size_class, $this->seeds_per_pound, $this->kinds());
     }
 
-    private function byWeight(): ?int
+    /** @return list<array{crop: string, share: float, seeds_per_pound: float}> */
+    private function kinds(): array
     {
-        $perPound = $this->seed()->seedsPerPound;
+        return array_map(static fn (SeedKindEdit $kind): array => ['crop' => $kind->crop, 'share' => $kind->share, 'seeds_per_pound' => $kind->seeds_per_pound], $this->mixture);
+    }
 
-        return $this->unit_weight === null || $perPound === null ? null : (int) round($this->unit_weight * $perPound);
+    private function seedsPerUnit(TagSeed $seed): ?int
+    {
+        return $this->seeds_per_unit ?? ($this->unit_weight === null ? null : $seed->seedsIn($this->unit_weight));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench\Http;
 
+use App\Bench\Seed\SeedOnDiscs;
 use App\Bench\Seed\SeedQuery;
 use App\Http\Api\Inlined;
 use App\Http\Api\Schema;
@@ -33,6 +34,8 @@ final readonly class SeedLotView extends Schema
         public ?float $cost_an_acre,
         /** @var list<DiscTakesView> Each disc of the shop by the side of its size */
         public array $discs,
+        /** What to get where no disc of the shop takes it, in words */
+        public string $get,
         /** @var list<float>|null From and to, by seeds per pound; null where the tag does not tell */
         public ?array $estimated_mm,
         /** @var list<SeedFieldView> Of the season, that name it */
@@ -77,6 +80,7 @@ final readonly class SeedLotView extends Schema
             price_a_thousand: $money($lot->priceAThousand()),
             cost_an_acre: $acres > 0 ? $money($lot->costAnAcre($seeds / $acres)) : null,
             discs: $takes,
+            get: SeedOnDiscs::get($of),
             fields: array_map(static fn (array $field): SeedFieldView => SeedFieldView::of($of, $field), $fields),
             boxes: ($boxes = $lot->boxes($needed)) === null ? null : round($boxes, 1),
             per_pound: $seed->seedsPerPound === null ? null : round($seed->seedsPerPound, 1),

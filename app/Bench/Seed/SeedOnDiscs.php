@@ -120,7 +120,7 @@ final readonly class SeedOnDiscs
     }
 
     /** What to get where no disc of the shop takes a seed: by what is known of it best. */
-    private static function get(SeedLot $lot): string
+    public static function get(SeedLot $lot): string
     {
         $number = static fn (float $of): string => (string) round($of, 1);
         [$seed, $estimate] = [$lot->seed(), $lot->seed()->estimate()];

@@ -9,7 +9,6 @@ use App\Models\Concerns\IsWatched;
 use Illuminate\Database\Eloquent\Model;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Meter\LotFigures;
-use Ustrel\Core\Meter\SeedMixture;
 use Ustrel\Core\Meter\TagSeed;
 
 /**
@@ -61,12 +60,7 @@ final class SeedLot extends Model
     /** As its tag says it. */
     public function seed(): TagSeed
     {
-        $kinds = array_map(static fn (array $kind): array => ['crop' => $kind['crop'], 'share' => (float) $kind['share'], 'seedsPerPound' => (float) $kind['seeds_per_pound']], $this->mixture);
-
-        return new TagSeed(
-            $this->size === null ? null : (float) $this->size, $this->crop, $this->size_class, $this->seeds_per_pound === null ? null : (float) $this->seeds_per_pound,
-            $kinds === [] ? null : SeedMixture::of($kinds),
-        );
+        return new TagSeed($this->size === null ? null : (float) $this->size, $this->crop, $this->size_class, $this->seeds_per_pound === null ? null : (float) $this->seeds_per_pound, $this->mixture);
     }
 
     public function lot(): LotFigures

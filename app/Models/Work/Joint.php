@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models\Work;
 
 use App\Models\Concerns\IsWatched;
-use App\Models\Planter;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -29,12 +28,6 @@ final class Joint extends Model
     protected $casts = ['variants' => 'array'];
 
     protected $attributes = ['variants' => '[]', 'revision' => 0];
-
-    /** @return array<string, self> by step */
-    public static function ofPlanter(Planter $planter): array
-    {
-        return self::query()->where('planter_id', $planter->id)->orderBy('step')->get()->keyBy('step')->all();
-    }
 
     /** What holds it on a row, and its tools: `1/2 × 2 3/4 clevis pin; 9/16 wrench`; empty where nobody said. */
     public function at(int $row): string

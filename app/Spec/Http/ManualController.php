@@ -67,8 +67,11 @@ final class ManualController extends Controller
     #[OA\Put(path: '/api/manuals/{manual}', operationId: 'editManual', tags: ['spec'])]
     #[OA\Response(response: 200, description: 'Kept', content: new OA\JsonContent(ref: '#/components/schemas/Manual'))]
     #[OA\Response(ref: '#/components/responses/Refused', response: 409)]
-    public function update(ManualEdit $edit, Manual $manual, Document $documents): ManualView
+    public function update(Request $request, ManualEdit $edit, Manual $manual, Document $documents): ManualView
     {
+        // Whoever walks may note a page; the name is the shop's.
+        abort_if($edit->name !== $manual->name && $this->user($request)->cannot('set'), 403);
+
         return ManualView::of($documents->keep($manual, $edit->columns(), $edit->revision, 'name', 'manual.name'));
     }
 

@@ -81,14 +81,15 @@ final readonly class PrintSheet
         return array_map(function (int $at) use ($places): array {
             $place = $places[$at];
             $now = $this->board->current[$place->key()];
+            $unit = $this->board->sheet->checkAt($place)?->unit;
 
             return [
                 'row' => $place->row,
                 'check' => $this->wording->check($place->check, $place->side),
-                'reading' => $this->wording->reading($now),
+                'reading' => $this->wording->reading($now, $unit),
                 'verdict' => $now->verdict->value,
                 'reasons' => $this->wording->reasons($place->check, $now),
-                'last' => $this->wording->answer(($this->board->last[$place->key()] ?? null)?->answer()),
+                'last' => $this->wording->answer(($this->board->last[$place->key()] ?? null)?->answer(), $unit),
             ];
         }, Findings::among($places, $this->board->verdicts()));
     }
@@ -127,7 +128,7 @@ final readonly class PrintSheet
             foreach ($check->isOn($rows) ? $check->sides : [] as $side) {
                 $cells = [];
                 foreach ($rows as $row) {
-                    $cells[$row] = $check->isOn([$row]) ? $this->cell($this->board->current[(new Place($row, $check->key, $side))->key()] ?? null) : self::NOT_ON_ROW;
+                    $cells[$row] = $check->isOn([$row]) ? $this->cell($this->board->current[(new Place($row, $check->key, $side))->key()] ?? null, $check) : self::NOT_ON_ROW;
                 }
                 $lines[] = [
                     'station' => __("station.{$check->station->value}"),
@@ -141,9 +142,9 @@ final readonly class PrintSheet
         return $lines;
     }
 
-    private function cell(?CurrentReading $now): string
+    private function cell(?CurrentReading $now, Check $check): string
     {
-        return $now === null ? '' : self::SIGNS[$now->verdict->value].' '.$this->wording->reading($now);
+        return $now === null ? '' : self::SIGNS[$now->verdict->value].' '.$this->wording->reading($now, $check->unit);
     }
 
     private function limit(Check $check): string

@@ -55,7 +55,7 @@ final readonly class WalkCsv
             $place->side->value,
             $now === null ? 'unchecked' : $now->result->value,
             self::value($quantity),
-            (string) $quantity?->unit()->value,
+            $quantity === null ? '' : (string) ($this->board->sheet->checkAt($place)->unit ?? $quantity->unit())->value,
             $quantity instanceof Length ? self::decimal($quantity->toInches(), 4) : '',
             (string) $now?->answer()?->state?->value,
             implode(' ', array_map(static fn (Chip $chip): string => $chip->value, $now?->answer()->chips ?? [])),

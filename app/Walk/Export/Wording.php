@@ -24,21 +24,25 @@ final readonly class Wording
     {
     }
 
-    /** What was read, in a word or a figure. */
-    public function answer(?Answer $answer): string
+    /**
+     * What was read, in a word or a figure.
+     *
+     * @param  Unit|null  $unit  of the check as the row has it: rows may count it otherwise than most
+     */
+    public function answer(?Answer $answer, ?Unit $unit = null): string
     {
         return match (true) {
             $answer === null => '',
-            $answer->quantity !== null => $this->printer->print($answer->quantity),
+            $answer->quantity !== null => $this->printer->print($unit?->quantity($answer->quantity->steps()) ?? $answer->quantity),
             default => __("state.{$answer->state?->value}"),
         };
     }
 
-    public function reading(CurrentReading $reading): string
+    public function reading(CurrentReading $reading, ?Unit $unit = null): string
     {
         $hasAnswer = $reading->result === Result::Recorded || ($reading->result === Result::Fitted && $reading->answer() !== null);
 
-        return $hasAnswer ? $this->answer($reading->answer()) : __("result.{$reading->result->value}");
+        return $hasAnswer ? $this->answer($reading->answer(), $unit) : __("result.{$reading->result->value}");
     }
 
     /** The check with its side, as "Opener blade diameter, left". */

@@ -21,7 +21,7 @@ final class JointController extends Controller
     #[OA\Response(response: 200, description: 'Those that somebody has said something of', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/Joint')))]
     public function index(Planter $planter): JsonResponse
     {
-        return new JsonResponse(array_map(JointView::of(...), array_values(Joint::ofPlanter($planter))));
+        return new JsonResponse(array_map(static fn (Joint $of): JointView => JointView::of($of, $planter->row_count), array_values($planter->joints()->orderBy('step')->get()->all())));
     }
 
     #[OA\Put(path: '/api/planters/{planter}/joints/{step}', operationId: 'keepJoint', tags: ['work'])]
@@ -39,6 +39,6 @@ final class JointController extends Controller
             }
 
             return $joint->refresh();
-        }));
+        }), $planter->row_count);
     }
 }

@@ -14,11 +14,13 @@ final readonly class JointView extends Schema
         #[Inlined] public JointEdit $edit,
         /** What comes off */
         public string $step,
+        /** @var list<string> What holds it on each row, and its tools, from row 1; empty where nobody said */
+        public array $held,
     ) {
     }
 
-    public static function of(Joint $of): self
+    public static function of(Joint $of, int $rows): self
     {
-        return new self(JointEdit::ofModel($of), step: $of->step);
+        return new self(JointEdit::ofModel($of), step: $of->step, held: array_map($of->at(...), range(1, $rows)));
     }
 }

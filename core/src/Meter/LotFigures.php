@@ -39,11 +39,25 @@ final readonly class LotFigures
      */
     public function units(array $fields, float $spare): int
     {
-        $spare >= 0 && $spare <= self::MOST_SPARE || throw InvalidRun::spare();
-        $seeds = array_sum(array_map(static fn (array $field): float => $field[0] * $field[1], $fields));
+        self::assertSpare($spare);
 
         // 125.0000000001 is 125.
-        return (int) ceil(round($seeds * (1 + $spare) / $this->seedsPerUnit, 6));
+        return (int) ceil(round(array_sum(array_map(fn (array $field): float => $this->unitsFor($field[0], $field[1], $spare), $fields)), 6));
+    }
+
+    /**
+     * Units that one field takes, not rounded.
+     *
+     * @param  float  $population  seeds an acre
+     * @param  float  $spare  share more, 0 to 1
+     *
+     * @throws InvalidRun
+     */
+    public function unitsFor(float $acres, float $population, float $spare): float
+    {
+        self::assertSpare($spare);
+
+        return $this->unitsAnAcre($population) * $acres * (1 + $spare);
     }
 
     /** Units that an acre takes, without spare. */
@@ -78,5 +92,11 @@ final readonly class LotFigures
     public function rateFor(float $plants, float $emergence): ?float
     {
         return $this->germination === null || $emergence <= 0 ? null : $plants / ($this->germination * $emergence);
+    }
+
+    /** @throws InvalidRun */
+    private static function assertSpare(float $spare): void
+    {
+        $spare >= 0 && $spare <= self::MOST_SPARE || throw InvalidRun::spare();
     }
 }

@@ -18,7 +18,7 @@ final readonly class SeedMixture
     }
 
     /**
-     * @param  list<array{crop: string, share: float, seedsPerPound: float}>  $kinds  2 to 12; shares by weight, over 0, together 1
+     * @param  list<array{crop: string, share: float, seeds_per_pound: float}>  $kinds  2 to 12; shares by weight, over 0, together 1
      *
      * @throws InvalidRun
      */
@@ -28,13 +28,19 @@ final readonly class SeedMixture
         $shares = array_column($kinds, 'share');
         min($shares) > 0 && abs(array_sum($shares) - 1) <= self::ROUNDED || throw InvalidRun::mixture();
 
-        return new self(array_map(static fn (array $kind): array => ['seed' => new TagSeed(null, $kind['crop'], '', $kind['seedsPerPound']), 'share' => $kind['share'] / array_sum($shares)], $kinds));
+        return new self(array_map(static fn (array $kind): array => ['seed' => new TagSeed(null, $kind['crop'], '', $kind['seeds_per_pound']), 'share' => $kind['share'] / array_sum($shares)], $kinds));
     }
 
     /** Each pound has of each kind as many seeds as its share of a pound has. */
     public function seedsPerPound(): float
     {
         return array_sum(array_map(static fn (array $kind): float => $kind['share'] * (float) $kind['seed']->seedsPerPound, $this->kinds));
+    }
+
+    /** @return array{crop: string, count: float, least: int, most: int}|null the first kind whose count cannot be: TagSeed::cannotBe */
+    public function cannotBe(): ?array
+    {
+        return array_values(array_filter(array_map(static fn (array $kind): ?array => $kind['seed']->cannotBe(), $this->kinds)))[0] ?? null;
     }
 
     /** @return array{float, float}|null millimeters from the smallest kind to the largest; null where one of them cannot be told */

@@ -34,17 +34,20 @@ final readonly class TagSeed
 
     public ?float $seedsPerPound;
 
+    private ?SeedMixture $mixture;
+
     /**
      * @param  float|null  $size  by caliper or sieve, millimeters on average; null where nobody measured
      * @param  string  $sizeClass  such as "medium flat" or "F14"; empty where the tag has none
      * @param  float|null  $seedsPerPound  10 to 500,000; null where the tag does not say
-     * @param  SeedMixture|null  $mixture  where several kinds are in one bag: they say how many make a pound
+     * @param  list<array{crop: string, share: float, seeds_per_pound: float}>  $mixture  kinds in one bag, which then say how many make a pound; empty of one kind
      *
      * @throws InvalidRun
      */
-    public function __construct(public ?float $size, string $crop = '', string $sizeClass = '', ?float $seedsPerPound = null, private ?SeedMixture $mixture = null)
+    public function __construct(public ?float $size, string $crop = '', string $sizeClass = '', ?float $seedsPerPound = null, array $mixture = [])
     {
-        $seedsPerPound = $mixture === null ? $seedsPerPound : $mixture->seedsPerPound();
+        $this->mixture = $mixture === [] ? null : SeedMixture::of($mixture);
+        $seedsPerPound = $this->mixture === null ? $seedsPerPound : $this->mixture->seedsPerPound();
         $this->seedsPerPound = $seedsPerPound;
         $seedsPerPound === null || ($seedsPerPound >= 10 && $seedsPerPound <= 500_000) || throw InvalidRun::seedsPerPound();
         $this->crop = self::plain($crop);
@@ -82,12 +85,32 @@ final readonly class TagSeed
         return $this->sizeClass === $sizeClass && ($crop === '' || $this->crop === '' || $crop === $this->crop);
     }
 
-    /** @return array{int, int}|null how many seeds of its crop make a pound, where so many cannot be: a count per ounce or kilo that was taken for pounds */
+    /**
+     * A count that no seed of its crop has, per ounce or kilo taken for pounds; of a mixture that of the first such kind.
+     *
+     * @return array{crop: string, count: float, least: int, most: int}|null
+     */
     public function cannotBe(): ?array
     {
-        $range = $this->mixture === null && $this->seedsPerPound !== null ? self::ofCrop(self::PER_POUND, $this->crop) : null;
+        if ($this->mixture !== null) {
+            return $this->mixture->cannotBe();
+        }
+        $range = $this->seedsPerPound === null ? null : self::ofCrop(self::PER_POUND, $this->crop);
 
-        return $range === null || ($this->seedsPerPound >= $range[0] && $this->seedsPerPound <= $range[1]) ? null : $range;
+        return $range === null || ($this->seedsPerPound >= $range[0] && $this->seedsPerPound <= $range[1]) ? null
+            : ['crop' => $this->crop, 'count' => $this->seedsPerPound, 'least' => $range[0], 'most' => $range[1]];
+    }
+
+    /** Seeds in so many pounds; null where the tag does not tell. */
+    public function seedsIn(float $pounds): ?int
+    {
+        return $this->seedsPerPound === null ? null : (int) round($pounds * $this->seedsPerPound);
+    }
+
+    /** Pounds that so many seeds are; null where the tag does not tell. */
+    public function poundsOf(float $seeds): ?float
+    {
+        return $this->seedsPerPound === null ? null : $seeds / $this->seedsPerPound;
     }
 
     /**

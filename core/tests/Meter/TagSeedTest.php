@@ -44,7 +44,7 @@ it('estimates how large seed is by how many make a pound', function (string $cro
 ]);
 
 it('says which counts no seed of a crop can have: per ounce taken for pounds, or per kilo', function (string $crop, float $perPound, ?array $range): void {
-    expect((new TagSeed(null, $crop, '', $perPound))->cannotBe())->toBe($range);
+    expect((new TagSeed(null, $crop, '', $perPound))->cannotBe())->toBe($range === null ? null : ['crop' => mb_strtolower($crop), 'count' => $perPound, 'least' => $range[0], 'most' => $range[1]]);
 })->with([
     // 1,600 per ounce are 25,600 per pound; 100 per ounce would be corn.
     ['corn', 25_600.0, [700, 6_000]], ['Popcorn', 100.0, [1_500, 8_000]], ['canola', 7_000.0, [60_000, 250_000]], ['corn', 1_600.0, null], ['canola', 110_000.0, null],
@@ -53,20 +53,24 @@ it('says which counts no seed of a crop can have: per ounce taken for pounds, or
 
 it('reads a mixture by its kinds: how many make a pound, how large they are, and how many of each', function (): void {
     // By weight 60 of peas at 2,000 and 40 of canola at 120,000: 1,200 + 48,000 in a pound.
-    $mixture = SeedMixture::of([['crop' => 'peas', 'share' => 0.6, 'seedsPerPound' => 2_000.0], ['crop' => 'canola', 'share' => 0.4, 'seedsPerPound' => 120_000.0]]);
-    $seed = new TagSeed(null, 'cover crop', '', 9_999.0, $mixture);
+    $mixture = SeedMixture::of($kinds = [['crop' => 'peas', 'share' => 0.6, 'seeds_per_pound' => 2_000.0], ['crop' => 'canola', 'share' => 0.4, 'seeds_per_pound' => 120_000.0]]);
+    $seed = new TagSeed(null, 'cover crop', '', 9_999.0, $kinds);
     expect($seed->seedsPerPound)->toEqualWithDelta(49_200.0, 1e-6)->and($mixture->each(492_000.0))->toEqual([12_000.0, 480_000.0])
         // Canola at 120,000 is 1.87 mm, less 15 in 100: 1.59. A pea at 2,000 is 6.93 mm, and 15 more: 7.97.
         ->and($seed->estimate()[0])->toEqualWithDelta(1.59, 0.01)->and($seed->estimate()[1])->toEqualWithDelta(7.97, 0.01)->and($seed->cannotBe())->toBeNull()
         // Shares as they are rounded on a tag count as parts of the whole.
-        ->and(SeedMixture::of(array_fill(0, 3, ['crop' => 'oats', 'share' => 0.333, 'seedsPerPound' => 9_000.0]))->seedsPerPound())->toEqualWithDelta(9_000.0, 1e-6)
-        ->and(SeedMixture::of([['crop' => 'vetch', 'share' => 0.5, 'seedsPerPound' => 16_000.0], ['crop' => 'peas', 'share' => 0.5, 'seedsPerPound' => 2_000.0]])->estimate())->toBeNull();
+        ->and(SeedMixture::of(array_fill(0, 3, ['crop' => 'oats', 'share' => 0.333, 'seeds_per_pound' => 9_000.0]))->seedsPerPound())->toEqualWithDelta(9_000.0, 1e-6)
+        ->and(SeedMixture::of([['crop' => 'vetch', 'share' => 0.5, 'seeds_per_pound' => 16_000.0], ['crop' => 'peas', 'share' => 0.5, 'seeds_per_pound' => 2_000.0]])->estimate())->toBeNull();
+    // A kind of which so many cannot be is named.
+    expect((new TagSeed(null, 'cover crop', '', null, [['crop' => 'peas', 'share' => 0.5, 'seeds_per_pound' => 2_000.0], ['crop' => 'Canola', 'share' => 0.5, 'seeds_per_pound' => 7_000.0]]))->cannotBe())->toBe(['crop' => 'canola', 'count' => 7_000.0, 'least' => 60_000, 'most' => 250_000])
+        // 50 lb of 49,200 a pound, and back.
+        ->and($seed->seedsIn(50.0))->toBe(2_460_000)->and($seed->poundsOf(2_460_000.0))->toEqualWithDelta(50.0, 1e-9)->and((new TagSeed(null, 'corn'))->seedsIn(50.0))->toBeNull()->and((new TagSeed(null, 'corn'))->poundsOf(5.0))->toBeNull();
     // A disc takes the mixture only where it takes the smallest kind and the largest.
     expect((new SeedDisc(60, 1.0, 9.0))->fit($seed)->takes)->toBe('fits')->and((new SeedDisc(60, 1.0, 7.0))->fit($seed)->takes)->toBeNull()->and((new SeedDisc(60, 8.0, 9.0))->fit($seed)->takes)->toBe('too_small');
 });
 
 it('refuses a mixture that is none', function (array $shares): void {
-    expect(static fn (): SeedMixture => SeedMixture::of(array_map(static fn (float $share): array => ['crop' => 'peas', 'share' => $share, 'seedsPerPound' => 2_000.0], $shares)))->toThrow(InvalidRun::class);
+    expect(static fn (): SeedMixture => SeedMixture::of(array_map(static fn (float $share): array => ['crop' => 'peas', 'share' => $share, 'seeds_per_pound' => 2_000.0], $shares)))->toThrow(InvalidRun::class);
 })->with([[[1.0]], [[0.6, 0.3]], [[0.6, 0.6]], [[1.0, 0.0]], [[1.2, -0.2]], [array_fill(0, 13, 1 / 13)]]);
 
 it('estimates nothing of a crop whose density it does not know, nor without a count', function (string $crop, ?float $perPound): void {

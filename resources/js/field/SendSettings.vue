@@ -10,6 +10,8 @@ import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { useOutbox } from '@/offline/outbox'
 
+import { valueOf } from './settingEntry'
+
 /** What is set here goes to another planter of the shop, but for what that one cannot take. */
 const { planterId } = defineProps<{ planterId: number }>()
 const yard = useYard()
@@ -34,25 +36,10 @@ const told = useQuery({
       }),
     ),
 })
-const asEntry = ({
-  key,
-  row,
-  value,
-  figure,
-  field,
-  crop,
-  soil,
-  residue,
-}: SettingMade): Omit<SettingEntry, 'id' | 'happened_at'> => ({
-  key,
-  row,
-  value,
-  ...(figure === null ? {} : { figure, units: 'in' as const }),
-  field,
-  crop,
-  soil,
-  residue,
-})
+function asEntry(of: SettingMade): Omit<SettingEntry, 'id' | 'happened_at'> {
+  const { field, crop, soil, residue } = of
+  return { ...valueOf(of), field, crop, soil, residue }
+}
 async function go(): Promise<void> {
   const [to, takes] = [other.value, told.data.value?.takes ?? []]
   if (to === null || takes.length === 0) return

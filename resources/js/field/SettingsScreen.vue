@@ -19,6 +19,7 @@ import SendSettings from './SendSettings.vue'
 import SettingForm from './SettingForm.vue'
 import SettingLine from './SettingLine.vue'
 import { sayGround } from './ground'
+import { valueOf } from './settingEntry'
 import { useGround } from './useGround'
 
 /** What is fitted and set on the planter now, what comes back with the ground, and what was set before. */
@@ -43,11 +44,9 @@ async function keep(entries: SettingEntry[], said: string): Promise<boolean> {
   if (taken) done.value = said
   return taken
 }
-const asEntry = ({ key, row, value, figure }: SettingMade): SettingEntry => ({
+const asEntry = (of: SettingMade): SettingEntry => ({
+  ...valueOf(of),
   id: uuid(),
-  key,
-  row,
-  ...(figure === null ? { value } : { figure, units: 'in' as const, value }),
   ...ground.value,
   happened_at: new Date().toISOString(),
 })

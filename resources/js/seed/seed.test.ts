@@ -7,8 +7,8 @@ const disc = (id: number, name: string, from_size: number, to_size: number) =>
 const discs = [disc(1, 'Small', 3, 5.5), disc(2, 'Popcorn', 6.5, 8.5)]
 const lot = {
   size: 7.9,
-  crop: 'popcorn',
   size_class: '',
+  get: 'Get one.',
   estimated_mm: null,
   on_hand: 97.5,
   needed: 163,
@@ -24,9 +24,7 @@ it('names a misfit and the disc that would do', () => {
   )
   expect(sayFit(lot, discs[1], discs)).toBe('7.9 mm: fits Popcorn (measured).')
   expect(sayFit(lot, undefined, discs)).toBe('7.9 mm: Popcorn (measured) would fit.')
-  expect(sayFit({ ...lot, size: 9.4, discs: [] }, undefined, discs)).toBe(
-    '9.4 mm: No disc you have takes it: get one for 9.4 mm.',
-  )
+  expect(sayFit({ ...lot, size: 9.4, discs: [] }, undefined, discs)).toBe('9.4 mm: Get one.')
   expect(sayFit(undefined, discs[0], discs)).toBe('')
 })
 
@@ -39,7 +37,7 @@ it('labels a fit that is only meant or estimated, and says where two of them dis
     'medium flat: fits Popcorn (by its class; size and tag disagree: measure again).',
   )
   expect(sayFit(held(fit(1, 'not_meant', 'meant')), discs[0], discs)).toBe(
-    'medium flat: disc meant for another class (by its class). No disc you have is meant for it: get one for medium flat popcorn.',
+    'medium flat: disc meant for another class (by its class). Get one.',
   )
   expect(sayFit({ ...held(fit(2, 'fits', 'estimated')), size_class: '' }, undefined, discs)).toBe(
     'about 6.4 to 8.7 mm, from seeds per pound: Popcorn (estimated) would fit.',
@@ -56,16 +54,6 @@ it('says what a disc is meant for', () => {
 
 it('says what is short', () => {
   expect([shortOf(lot), shortOf({ ...lot, on_hand: 200 }), shortOf({ ...lot, on_hand: null })]).toEqual([66, 0, null])
-})
-
-it('says what to get by what is known of the seed', () => {
-  const get = (of: Partial<SeedLot>) => sayFit({ ...lot, discs: [], ...of }, undefined, discs)
-  expect(get({ size: null, size_class: 'large flat' })).toBe(
-    'large flat: No disc you have is meant for it: get one for large flat popcorn.',
-  )
-  expect(get({ size: null, estimated_mm: [6.4, 8.7] })).toBe(
-    'about 6.4 to 8.7 mm, from seeds per pound: No disc you have is sure to take it: measure it, then get one.',
-  )
 })
 
 it('says what a field takes in units, boxes and weight, in the units of who reads', () => {

@@ -10,13 +10,6 @@ function known({ size, size_class, estimated_mm }: SeedLot): string {
   return estimated_mm ? `about ${estimated_mm.join(' to ')} mm, from seeds per pound` : ''
 }
 
-/** What to get where no disc of the shop takes a seed. */
-function sayGet({ size, size_class, crop }: SeedLot): string {
-  if (size !== null) return `No disc you have takes it: get one for ${size} mm.`
-  if (size_class !== '') return `No disc you have is meant for it: get one for ${size_class} ${crop}`.trim() + '.'
-  return 'No disc you have is sure to take it: measure it, then get one.'
-}
-
 /** What a lot is by the side of the disc that is chosen, by what that is known, and which of the shop's would take it; nothing where either is not in the lists. */
 export function sayFit(lot: SeedLot | undefined, disc: Disc | undefined, discs: Disc[]): string {
   const seed = lot ? known(lot) : ''
@@ -31,7 +24,7 @@ export function sayFit(lot: SeedLot | undefined, disc: Disc | undefined, discs: 
   const others = discs.filter((of) => of !== disc && fitOf(of.id)?.takes === 'fits')
   const takes = disc && fitOf(disc.id)?.takes
   if (disc && takes === 'fits') return `${seed}: fits ${named(disc)}.`
-  const instead = others.length > 0 ? ` ${others.map(named).join(', ')} would fit.` : ` ${sayGet(lot)}`
+  const instead = others.length > 0 ? ` ${others.map(named).join(', ')} would fit.` : ` ${lot.get}`
   if (disc && takes) {
     const range =
       disc.from_size === null || takes === 'not_meant' ? '' : `, made for ${disc.from_size} to ${disc.to_size} mm`

@@ -10,7 +10,7 @@ import { guideOf, signInForTest } from '@/testing'
 vi.mock('./joints', async (original) => ({
   ...(await original<object>()),
   useJoints: () => ({
-    data: ref([{ step: 'gauge_wheel', revision: 1, variants: [{ rows: [3], pin: 'clevis pin', tools: 'drift' }] }]),
+    data: ref([{ step: 'gauge_wheel', revision: 1, variants: [], held: ['', '', 'clevis pin; drift'] }]),
   }),
 }))
 vi.mock('./useHandsEntries', () => ({ useHandsEntries: () => ({ waiting: ref([]), me: ref(''), tell: vi.fn() }) }))

@@ -22,7 +22,7 @@ import CouldNot from './CouldNot.vue'
 import { closedBy, closedByOthers, nextLine, runningMinutes, ticksOf } from './hands'
 import { sayMinutes } from './plan'
 import JointDialog from './JointDialog.vue'
-import { sayJoint, useJoints } from './joints'
+import { useJoints } from './joints'
 import { isAccess, sayTarget, stepOf } from './target'
 import { useHandsEntries } from './useHandsEntries'
 import { clock } from '@/dates'
@@ -54,12 +54,11 @@ const sections = computed(() =>
 )
 const next = computed(() => sections.value.find(({ next: line }) => line !== undefined)?.next)
 /** A line as it stands on the card. */
-const lineSaid = (key: string, job?: WorkJob) =>
-  `${job?.title ?? sayTarget(key)}${isAccess(key) && !key.includes(':lock:') ? ' off' : ''}`
+const comesOff = (key: string) => isAccess(key) && stepOf(key) !== 'lock'
+const lineSaid = (key: string, job?: WorkJob) => `${job?.title ?? sayTarget(key)}${comesOff(key) ? ' off' : ''}`
 const joints = useJoints(() => planterId)
 /** The step whose pin and tools are being written down. */
 const joint = ref<string>()
-const comesOff = (key: string) => isAccess(key) && !key.includes(':lock:')
 const jointOf = (key: string) =>
   comesOff(key) ? joints.data.value?.find(({ step }) => step === stepOf(key)) : undefined
 const nextSaid = computed(() => {
@@ -167,7 +166,7 @@ function finish(): void {
                   <v-icon :icon="ticks.has(key) ? mdiCheckboxMarked : mdiCheckboxBlankOutline" aria-hidden="true" />
                   <span>
                     {{ lineSaid(key, jobs.get(key)) }}
-                    <span v-if="jointOf(key)" class="quiet held">{{ sayJoint(jointOf(key), piece.row) }}</span>
+                    <span v-if="jointOf(key)" class="quiet held">{{ jointOf(key)?.held[piece.row - 1] }}</span>
                     <span v-if="turn(jobs.get(key))" class="turn">{{ turn(jobs.get(key)) }}</span>
                     <span v-if="ticks.get(key)" class="quiet who">
                       {{ ticks.get(key)?.by }} {{ clock(ticks.get(key)?.at ?? '')

@@ -15,12 +15,12 @@ vi.mock('@/api/client', async (original) => ({
   },
 }))
 
-const { sayJoint } = await import('./joints')
 const { default: JointDialog } = await import('./JointDialog.vue')
 
 const joint: Joint = {
   step: 'gauge_wheel',
   revision: 2,
+  held: [],
   variants: [
     { rows: [], pin: '1/2 bolt', tools: '3/4 wrench' },
     { rows: [3, 4, 5], pin: 'clevis pin', tools: '' },
@@ -36,16 +36,6 @@ const show = (of?: Joint) =>
 beforeEach(() => {
   signInForTest()
   sent.length = 0
-})
-
-it('says what holds it on a row: its own line before the one for all', () => {
-  expect([1, 3, 8].map((row) => sayJoint(joint, row))).toEqual([
-    '1/2 bolt; 3/4 wrench',
-    'clevis pin',
-    '1/2 bolt; 3/4 wrench',
-  ])
-  expect(sayJoint({ ...joint, variants: joint.variants.slice(1) }, 1)).toBe('')
-  expect(sayJoint(undefined, 1)).toBe('')
 })
 
 it('keeps each kind of pin with its rows, and leaves out what says nothing', async () => {
