@@ -332,6 +332,13 @@ h3 {
   .line {
     flex-basis: 100%;
   }
+  /* Its one button is small. */
+  .lines .access {
+    flex-wrap: nowrap;
+  }
+  .access .line {
+    flex-basis: 0;
+  }
   .foot .tick {
     flex: 1 1 100%;
     /* A long line goes on below, and is not cut off at both ends. */
