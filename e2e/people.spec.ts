@@ -169,6 +169,14 @@ test('six new-password links for one person at once: all are made, the last is g
     status: 413,
     body: { message: 'That is too large: 16 MB at most. Send a smaller picture or file.' },
   })
+  // A manual alone may be larger; of one that is too large it is said how large it can be.
+  const buffer = Buffer.alloc(51 * 1024 * 1024)
+  const parts = { name: 'Large', planter_id: '1', file: { name: 'a.pdf', mimeType: 'application/pdf', buffer } }
+  const manual = await call<{ message: string }>(page, 'POST', '/api/manuals', undefined, parts)
+  expect([manual.status, manual.body.message.slice(0, 60)]).toEqual([
+    413,
+    'That file is too large. A manual can have up to 40 MB: split',
+  ])
 })
 
 // Alone: an owner who is one no more takes the open invitations along, those of the other tests too.

@@ -56,6 +56,8 @@ test('a session that has ended asks to sign in again and loses nothing', proxied
   const { planter, walk } = await planterWithWalk(page, 'Stale Session', 1)
   await page.goto(`/planters/${planter}/walk`)
   await expect(page.getByRole('heading', { name: /^Row 1 of 1/ })).toBeVisible()
+  // What is asked for beside the walk has come: else its answer asks to sign in before anything is typed.
+  await page.waitForLoadState('networkidle')
 
   // On the server: an answer under way could bring a cookie back that is only taken from the browser.
   expect((await call(page, 'POST', '/api/sign-out')).status).toBe(204)

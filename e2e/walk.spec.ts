@@ -28,7 +28,7 @@ test('an eight-row planter is made and walked by keyboard alone, corrected, fini
   await page.getByLabel('Rows', { exact: true }).fill('49')
   await page.getByLabel('Row spacing').fill('0')
   await page.getByRole('button', { name: 'Add planter' }).click()
-  await expect(page.getByText('A planter has 1 to 48 rows.').first()).toBeVisible()
+  await expect(page.getByText('A planter has 1 to 48 rows, a drill up to 64.').first()).toBeVisible()
   await expect(page.getByText('Row spacing has to be more than 0, such as 30 in or 76 cm.').first()).toBeVisible()
   await page.getByLabel('Rows', { exact: true }).fill('8')
   await page.getByLabel('Row spacing').fill('30')

@@ -84,7 +84,7 @@ make_certificate() {
 }
 
 # What is said under a key, for who speaks without the application.
-words() { php -r 'echo json_decode(file_get_contents($argv[1]), true)[$argv[2]];' "$ROOT/lang/en/record.json" "$1"; }
+words() { php -r 'echo json_decode(file_get_contents($argv[1]), true)[$argv[2]];' "$ROOT/lang/en/$1.json" "$2"; }
 
 nginx_start() {
     security_headers | as_app tee "$STATE/run/headers.conf" >/dev/null
@@ -100,7 +100,7 @@ http {
     include /etc/nginx/mime.types;
     access_log off;
     server_tokens off;
-    client_max_body_size 50m;
+    client_max_body_size 16m;
     client_body_temp_path $STATE/run/body;
     fastcgi_temp_path $STATE/run/fastcgi;
     proxy_temp_path $STATE/run/proxy;
@@ -123,10 +123,15 @@ http {
         # By itself nginx fails only where it cannot put by what comes in.
         error_page 500 = @no_room;
         error_page 413 = @too_large;
-        location @too_large { include $STATE/run/headers.conf; default_type application/json; return 413 '{"message": "$(words error.too_large)"}'; }
-        location @no_room { include $STATE/run/headers.conf; default_type application/json; return 507 '{"message": "$(words error.no_room)"}'; }
+        location @too_large { include $STATE/run/headers.conf; default_type application/json; return 413 '{"message": "$(words record error.too_large)"}'; }
+        location @no_room { include $STATE/run/headers.conf; default_type application/json; return 507 '{"message": "$(words record error.no_room)"}'; }
+        location @large_manual { include $STATE/run/headers.conf; default_type application/json; return 413 '{"message": "$(words manual manual.too_large)"}'; }
+        # Manuals alone are large.
+        location = /api/manuals { client_max_body_size 50m; error_page 413 = @large_manual; try_files \$uri /index.php?\$query_string; }
         location / { try_files \$uri /index.php?\$query_string; }
         location = /index.php {
+            # Looked at where it came in.
+            client_max_body_size 50m;
             include /etc/nginx/fastcgi_params;
             # As it was asked for: who stands before Ustrel may have another name and port.
             fastcgi_param HTTP_HOST \$http_host;

@@ -32,9 +32,9 @@ it('says what is wrong with a planter', function (string $field, mixed $value, s
         ->postJson('/api/planters', planterForm([$field => $value]))
         ->assertUnprocessable()->assertJsonPath("errors.{$field}.0", $message);
 })->with([
-    ['row_count', 0, 'A planter has 1 to 48 rows.'],
-    ['row_count', 49, 'A planter has 1 to 48 rows.'],
-    ['row_count', 'many', 'A planter has 1 to 48 rows.'],
+    ['row_count', 0, 'A planter has 1 to 48 rows, a drill up to 64.'],
+    ['row_count', 49, 'A planter has 1 to 48 rows, a drill up to 64.'],
+    ['row_count', 'many', 'A planter has 1 to 48 rows, a drill up to 64.'],
     ['spacing', '0', 'Row spacing has to be more than 0, such as 30 in or 76 cm.'],
     ['spacing', '81 in', 'Row spacing over 80 in (203 cm) is not a planter\'s. Check the figure and its unit.'],
     ['spacing', '30 1/', '"30 1/": the fraction needs its bottom number, such as 14 3/8.'],

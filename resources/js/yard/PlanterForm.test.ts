@@ -88,8 +88,12 @@ describe('the planter form', () => {
   })
 
   it('names what was refused at its field and keeps everything typed', async () => {
-    const errors = { row_count: ['A planter has 1 to 48 rows.'], 'sections.0': ['Write the rows of each section.'] }
-    network.answer = () => Response.json({ message: 'A planter has 1 to 48 rows.', errors }, { status: 422 })
+    const errors = {
+      row_count: ['A planter has 1 to 48 rows, a drill up to 64.'],
+      'sections.0': ['Write the rows of each section.'],
+    }
+    network.answer = () =>
+      Response.json({ message: 'A planter has 1 to 48 rows, a drill up to 64.', errors }, { status: 422 })
     const { wrapper, fill, submit } = form()
     for (const [index, text] of ['Quill', 'Ardle', 'many', '30', 'x'].entries()) await fill(index, text)
     await submit()
@@ -98,7 +102,7 @@ describe('the planter form', () => {
     await submit()
     expect(network.sent).toMatchObject([{ row_count: 60, sections: ['x'] }])
     expect(wrapper.findAll('.v-messages__message').map((message) => message.text())).toEqual(
-      expect.arrayContaining(['A planter has 1 to 48 rows.', 'Write the rows of each section.']),
+      expect.arrayContaining(['A planter has 1 to 48 rows, a drill up to 64.', 'Write the rows of each section.']),
     )
     expect(
       wrapper
