@@ -74,7 +74,7 @@ final readonly class OwnersReport
     {
         $ofMeter = array_values(array_filter(Slot::cases(), static fn (Slot $slot): bool => $slot->station() === Station::Meter));
         $changed = [];
-        foreach (LedgerEvent::current($planter->id)->where('kind', LedgerEventKind::Fitted)->whereIn('slot', $ofMeter)->where('happened_at', '>=', now()->subYear())->orderBy('happened_at')->get() as $event) {
+        foreach (LedgerEvent::current($planter->id)->where('kind', LedgerEventKind::Fitted)->whereIn('slot', array_column($ofMeter, 'value'))->where('happened_at', '>=', now()->subYear())->orderBy('happened_at')->get() as $event) {
             $changed[$event->row_number][] = $event;
         }
 

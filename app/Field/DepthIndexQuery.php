@@ -29,12 +29,12 @@ final readonly class DepthIndexQuery
     public function of(Walk $walk): DepthStops
     {
         $board = $this->boards->ofWalk($walk, $walk->planter);
-        $check = $board->sheet->check(CheckKey::DepthStopNotch);
+        $check = $board->sheet->check(CheckKey::from('depth_stop_notch'));
         $allowed = $check?->figures['tolerance']->quantity;
         $rows = $check->rows ?? range(1, $board->rowCount);
         $tolerance = $allowed === null ? self::TOLERANCE : Unit::Notch->valueOf($allowed);
         $read = static fn (string $at): ?Quantity => self::read($board, $at);
-        $lifts = DepthAims::notches($rows, CheckKey::DepthStopNotch, $read);
+        $lifts = DepthAims::notches($rows, CheckKey::from('depth_stop_notch'), $read);
         $notch = Unit::Millimetre->valueOf($board->sheet->notch->quantity);
         $diameters = self::diameters($board);
 
@@ -43,7 +43,7 @@ final readonly class DepthIndexQuery
             $walk->depth_school,
             $tolerance,
             $notch,
-            DepthAims::notches($rows, CheckKey::DepthSetNotch, $read),
+            DepthAims::notches($rows, CheckKey::from('depth_set_notch'), $read),
             array_map(Unit::Notch->valueOf(...), DepthAims::of($rows, $walk->depth_school, $read)),
             // What the wheels lift at has the blades in it already.
             $lifts !== [] || $diameters === [] ? [] : array_filter(BladeDepth::moves($diameters, $notch)),
@@ -56,7 +56,7 @@ final readonly class DepthIndexQuery
     {
         $diameters = [];
         for ($row = 1; $row <= $board->rowCount; $row++) {
-            [$left, $right] = array_map(static fn (Side $side): ?Quantity => self::read($board, (new Place($row, CheckKey::OpenerBladeDiameter, $side))->key()), [Side::Left, Side::Right]);
+            [$left, $right] = array_map(static fn (Side $side): ?Quantity => self::read($board, (new Place($row, CheckKey::from('opener_blade_diameter'), $side))->key()), [Side::Left, Side::Right]);
             if ($left !== null && $right !== null) {
                 $diameters[$row] = (Unit::Millimetre->valueOf($left) + Unit::Millimetre->valueOf($right)) / 2;
             }

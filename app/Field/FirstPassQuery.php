@@ -14,8 +14,6 @@ use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Field\BladeDepth;
 use Ustrel\Core\Field\Dig\RowsToDig;
 use Ustrel\Core\Parts\LedgerEventKind;
-use Ustrel\Core\Parts\Slot;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judging\Verdict;
 
 /** Reads what was dug behind a planter this season, and who vouched for it. */
@@ -53,12 +51,12 @@ final readonly class FirstPassQuery
      */
     public function gained(Planter $planter, Collection $digs): array
     {
-        $fitted = LedgerEvent::current($planter->id)->where('kind', LedgerEventKind::Fitted)->where('slot', Slot::OpenerBlade)->whereNotNull('size')
+        $fitted = LedgerEvent::current($planter->id)->where('kind', LedgerEventKind::Fitted)->where('slot', 'opener_blade')->whereNotNull('size')
             ->where('happened_at', '>', $digs->min('happened_at') ?? now())->get();
         if ($fitted->isEmpty()) {
             return [];
         }
-        $read = Cell::query()->where('planter_id', $planter->id)->where('check_key', CheckKey::OpenerBladeDiameter)->whereNotNull('value')->orderByDesc('taken_at')->get();
+        $read = Cell::query()->where('planter_id', $planter->id)->where('check_key', 'opener_blade_diameter')->whereNotNull('value')->orderByDesc('taken_at')->get();
         $gained = [];
         foreach ($digs as $dig) {
             foreach ($fitted->where('row_number', $dig->row_number)->where('happened_at', '>', $dig->happened_at) as $event) {

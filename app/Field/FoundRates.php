@@ -21,7 +21,6 @@ use Ustrel\Core\Field\Rate\DriveKnown;
 use Ustrel\Core\Field\Rate\FoundRate;
 use Ustrel\Core\Field\Watch\Watched;
 use Ustrel\Core\Spec\Aims;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judging\Verdict;
 
 /** Judges the rate of what was dug, by all that the record knows of what turns the meters. */
@@ -63,7 +62,7 @@ final readonly class FoundRates
         $isPaired = $pairs !== [] && count(end($pairs)) === 2;
         $isGround = $planter->units()->most->drive->isByGround();
         $walk = $isGround ? $planter->walkThatMatters() : null;
-        $wheel = $walk === null ? null : Cell::query()->where('walk_id', $walk->id)->where('check_key', CheckKey::DriveWheelContact)->value('verdict');
+        $wheel = $walk === null ? null : Cell::query()->where('walk_id', $walk->id)->where('check_key', 'drive_wheel_contact')->value('verdict');
 
         return new DriveKnown(
             $isGround,

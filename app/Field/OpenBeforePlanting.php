@@ -148,13 +148,13 @@ final readonly class OpenBeforePlanting
         }
         $sheet = $planter->readSheet();
         $checks = $sheet->checks;
-        $fitted = array_filter(FirstPassDone::BEARS, static fn (CheckKey $of): bool => isset($checks[$of->value]));
+        $fitted = array_filter(FirstPassDone::BEARS, static fn (string $of): bool => isset($checks[$of]));
         $read = Cell::query()->where('planter_id', $planter->id)->whereIn('check_key', $fitted)->orderBy('taken_at')->get()->groupBy(static fn (Cell $of): string => $of->check_key->value);
         $left = [];
         foreach ($fitted as $check) {
-            $looked = ($read[$check->value] ?? new Collection)->mapWithKeys(static fn (Cell $of): array => [$of->row_number => Moment::of($of->taken_at->toIso8601ZuluString('millisecond'))])->all();
-            if (! FirstPassDone::isLookedAtAgain($checks[$check->value]->isOfWholePlanter() ? [Place::WHOLE_PLANTER => $last] : array_filter($moved, static fn (int $row): bool => $sheet->at($row)->check($check) !== null, ARRAY_FILTER_USE_KEY), $looked)) {
-                $left[] = $check->value;
+            $looked = ($read[$check] ?? new Collection)->mapWithKeys(static fn (Cell $of): array => [$of->row_number => Moment::of($of->taken_at->toIso8601ZuluString('millisecond'))])->all();
+            if (! FirstPassDone::isLookedAtAgain($checks[$check]->isOfWholePlanter() ? [Place::WHOLE_PLANTER => $last] : array_filter($moved, static fn (int $row): bool => $sheet->at($row)->check($checks[$check]->key) !== null, ARRAY_FILTER_USE_KEY), $looked)) {
+                $left[] = $check;
             }
         }
 

@@ -20,7 +20,6 @@ use Ustrel\Core\Field\Dig\TurnWorth;
 use Ustrel\Core\Field\Settings\SettingKey;
 use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\DepthScale;
 use Ustrel\Core\Spec\RowUnits;
 use Ustrel\Core\Spec\Sheet;
@@ -190,7 +189,7 @@ final readonly class PassTurns
     private static function foundAt(Planter $planter): array
     {
         $walk = $planter->walkThatMatters();
-        $cells = $walk === null ? new Collection : Cell::query()->where('walk_id', $walk->id)->whereIn('check_key', [CheckKey::DepthSetNotch, CheckKey::DepthMark])->whereNotNull('value')->get();
+        $cells = $walk === null ? new Collection : Cell::query()->where('walk_id', $walk->id)->whereIn('check_key', ['depth_set_notch', 'depth_mark'])->whereNotNull('value')->get();
 
         return array_values($cells->map(static fn (Cell $of): array => [Moment::of($of->taken_at->toIso8601ZuluString('millisecond')), $of->row_number, Lever::Notch, (float) $of->value])->all());
     }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use BackedEnum;
 use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Unit\Key;
 
 /** A column's value in one spelling, whether it comes from the database, from a request, or was just set. */
 final class PlainValue
@@ -19,7 +20,7 @@ final class PlainValue
         }
 
         return match (true) {
-            $value instanceof BackedEnum => $value->value,
+            $value instanceof BackedEnum, $value instanceof Key => $value->value,
             $value instanceof Day => $value->iso,
             is_string($value) && is_numeric($value), is_int($value) => (float) $value,
             default => $value,

@@ -30,7 +30,7 @@ final class ContactQuery
     public function of(Planter $planter): ?array
     {
         $sheet = $planter->readSheet();
-        $check = $sheet->check(CheckKey::BladeContactLength);
+        $check = $sheet->check(CheckKey::from('blade_contact_length'));
         if ($check === null || ! $check->rule instanceof Window) {
             return null;
         }
@@ -66,7 +66,7 @@ final class ContactQuery
     {
         return Cell::query()
             ->where('planter_id', $planter->id)
-            ->where('check_key', CheckKey::InnerShims->value)
+            ->where('check_key', 'inner_shims')
             ->where('result', Result::Recorded->value)
             ->toBase()
             ->selectRaw('DISTINCT ON (row_number, side) row_number, side, value, '.Moments::sql('taken_at').' AS at')

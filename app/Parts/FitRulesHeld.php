@@ -8,18 +8,17 @@ use App\Record\Affected;
 use App\Wear\WearRecord;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Parts\FitRules;
-use Ustrel\Core\Parts\Slot;
 
 /** Parts that do not go together are not recorded together, whoever records them: at the end of no day since are they on one row. */
 final class FitRulesHeld
 {
-    private const SLOTS = [Slot::OpenerBlade, Slot::SeedTubeGuard];
+    private const SLOTS = ['opener_blade', 'seed_tube_guard'];
 
     /** @throws BrokenFitRule */
     public static function hold(WearRecord $record, Affected $affected): void
     {
         $since = $affected->partsSince;
-        if ($since === null || array_intersect(array_keys($affected->slots), array_map(static fn (Slot $slot): string => $slot->value, self::SLOTS)) === []) {
+        if ($since === null || array_intersect(array_keys($affected->slots), self::SLOTS) === []) {
             return;
         }
         $planter = $record->planter;
@@ -28,7 +27,7 @@ final class FitRulesHeld
         $moments = [PHP_INT_MAX - 1 => Moment::ofMilliseconds(PHP_INT_MAX - 1)];
         foreach ($record->installed() as $part) {
             $fitting = $part->fitting;
-            if (in_array($fitting->place->slot, self::SLOTS, true) && isset($affected->rows[$fitting->place->row])) {
+            if ($fitting->place->slot->is(...self::SLOTS) && isset($affected->rows[$fitting->place->row])) {
                 $parts[] = [$fitting, $record->kindOf($fitting)];
                 if (! $fitting->from->isBefore($since)) {
                     $end = $fitting->from->day($zone)->end($zone);

@@ -158,12 +158,12 @@ final class LedgerEvents implements Kind
     private function shimsMoved(Fields $fields): array
     {
         $row = $this->row($fields);
-        $this->check($row, Slot::OpenerBlade, null);
+        $this->check($row, Slot::from('opener_blade'), null);
         $before = $fields->quantity('contact_before', Unit::Millimetre, $this->units, 'ledger.field');
 
         return [
             'row_number' => $row,
-            'slot' => Slot::OpenerBlade->value,
+            'slot' => 'opener_blade',
             'side' => ($fields->oneOf('side', Side::class, 'ledger.side') ?? Side::Centre)->value,
             'pairs' => $fields->whole('pairs', -10, 10, 'ledger.pairs') ?: throw Refused::because('pairs', 'ledger.pairs'),
             'contact_before' => $before === null ? null : number_format(Unit::Millimetre->valueOf($before), 6, '.', ''),

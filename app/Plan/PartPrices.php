@@ -51,8 +51,8 @@ final readonly class PartPrices
     private static function goesWith(PartType $type, Equipment $equipment): bool
     {
         return match ($type->slots) {
-            [Slot::OpenerBlade->value] => $type->heavy === $equipment->has('heavy_blades'),
-            [Slot::SeedTubeGuard->value] => $type->clearance === $equipment->has('clearance_guard'),
+            ['opener_blade'] => $type->heavy === $equipment->has('heavy_blades'),
+            ['seed_tube_guard'] => $type->clearance === $equipment->has('clearance_guard'),
             default => true,
         };
     }

@@ -58,7 +58,7 @@ final readonly class PlanRecord
                 max(0.0, ($gone + ($atEnd ?? $gone)) / 2) * $path->allowance * (Slot::of($line->check_key)?->depthLost() ?? 0.0),
             );
         }
-        $contacts = in_array(CheckKey::BladeContactLength, $found, true) || in_array(CheckKey::InnerShims, $found, true) ? $this->contacts->of($planter) : null;
+        $contacts = in_array(CheckKey::from('blade_contact_length'), $found, true) || in_array(CheckKey::from('inner_shims'), $found, true) ? $this->contacts->of($planter) : null;
 
         return new Circumstances(
             $sheet, $units, RulingPolicy::of($planter), self::jobs($planter), PartPrices::of($planter)->prices(), $wear,

@@ -42,6 +42,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Translation\FileLoader;
@@ -130,6 +131,8 @@ final class AppServiceProvider extends ServiceProvider
 
             return $user instanceof User && $check !== null ? OwnCheck::named($user->workshop_id, $check) ?? $key : $key;
         });
+
+        Route::bind('check', static fn (string $name): CheckKey => CheckKey::tryFrom($name) ?? abort(404));
 
         Gate::guessPolicyNamesUsing(static fn (string $model): string => $model === SpecSheet::class ? SpecSheetPolicy::class : WorkshopPolicy::class);
         foreach (Role::ABILITIES as $ability => $least) {

@@ -14,6 +14,7 @@ use Ustrel\Core\Measure\Unit;
 use Ustrel\Core\Measure\UnitSystem;
 use Ustrel\Core\Measure\Unreadable;
 use Ustrel\Core\Measure\UnreadableTime;
+use Ustrel\Core\Unit\Key;
 
 /**
  * The fields of one thing that is said or done, read strictly: each is of the type that it is asked as, or refused by
@@ -114,14 +115,14 @@ final readonly class Fields
     }
 
     /**
-     * @template T of BackedEnum
+     * @template T of BackedEnum|Key
      *
      * @param  class-string<T>  $enum
      * @return T|null
      *
      * @throws Refused
      */
-    public function oneOf(string $field, string $enum, string $otherwise): ?BackedEnum
+    public function oneOf(string $field, string $enum, string $otherwise): BackedEnum|Key|null
     {
         $value = $this->fields[$field] ?? null;
         if ($value === null) {

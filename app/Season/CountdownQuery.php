@@ -177,7 +177,7 @@ final readonly class CountdownQuery
      */
     private function metersLeft(Sheet $sheet, Planter $planter, array $read): ?int
     {
-        $check = $sheet->check(CheckKey::MeterBenchSeasons);
+        $check = $sheet->check(CheckKey::from('meter_bench_seasons'));
         if ($check === null) {
             return null;
         }

@@ -16,12 +16,12 @@ use Ustrel\Core\Walk\Place;
 final class DepthAims
 {
     /** What the aims hang on. */
-    public const CHECKS = [CheckKey::DepthStopNotch, CheckKey::DepthSetNotch];
+    public const CHECKS = ['depth_stop_notch', 'depth_set_notch'];
 
     /** Whether a check is judged by the row's aim: what is set, and where the handle carries it what the wheels lift at. */
     public static function count(CheckKey $check, DepthStrategy $school): bool
     {
-        return $check === CheckKey::DepthSetNotch || ($check === CheckKey::DepthStopNotch && $school === DepthStrategy::Handle);
+        return $check->is('depth_set_notch') || ($check->is('depth_stop_notch') && $school === DepthStrategy::Handle);
     }
 
     /**
@@ -31,7 +31,7 @@ final class DepthAims
      */
     public static function of(array $rows, DepthStrategy $school, callable $read): array
     {
-        [$lifts, $set] = array_map(static fn (CheckKey $check): array => self::notches($rows, $check, $read), self::CHECKS);
+        [$lifts, $set] = array_map(static fn (string $check): array => self::notches($rows, CheckKey::from($check), $read), self::CHECKS);
 
         return array_map(Unit::Notch->quantityOf(...), SetNotches::aims($rows, $set, $lifts, $school));
     }

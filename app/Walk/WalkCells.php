@@ -164,7 +164,7 @@ final class WalkCells
     /** @return list<string> the checks whose readings a row is held against */
     private static function comparedWith(Check $check): array
     {
-        return in_array($check->key, DepthAims::CHECKS, true) ? array_column(DepthAims::CHECKS, 'value') : [$check->key->value];
+        return $check->key->is(...DepthAims::CHECKS) ? DepthAims::CHECKS : [$check->key->value];
     }
 
     /**

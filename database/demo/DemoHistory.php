@@ -58,20 +58,20 @@ final class DemoHistory
         $miles = static fn (int $miles): float => round(FurrowDistance::ofMiles($miles)->metres, 1);
         $inches = static fn (string $inches, int $sixteenths): array => ['new_size' => Length::ofSixteenths($sixteenths)->toMillimetres(), 'new_size_typed' => "{$inches} in"];
         foreach ([
-            [self::BLADE, 'T-101', [Slot::OpenerBlade], 2, 38.5, 9, $miles(800), $inches('15', 240)],
-            ['Opener blade 15 in, heavy', 'T-102', [Slot::OpenerBlade], 2, 47, 12, $miles(950), $inches('15', 240) + ['heavy' => true, 'notes' => 'Large rivets: only with the guard that has clearance.']],
-            ['Seed tube guard', 'T-120', [Slot::SeedTubeGuard], 1, 21, 7, $miles(1000), $inches('7/8', 14)],
-            ['Seed tube guard with clearance', 'T-121', [Slot::SeedTubeGuard], 1, 26, 10, $miles(1000), $inches('7/8', 14) + ['clearance' => true]],
-            [self::PLAIN_TUBE, 'T-130', [Slot::SeedTube], 1, 44, 7, $miles(500), []],
-            [self::HARD_TUBE, 'T-131', [Slot::SeedTube], 1, 61, 14, $miles(900), []],
-            ['Gauge wheel tire', 'T-140', [Slot::GaugeTyre], 2, 33, 7, null, []],
-            ['Gauge wheel arm bushing kit', 'T-141', [Slot::GaugeArmBushing], 2, 28, 9, $miles(1500), []],
-            ['Fertilizer blade 16 in', 'T-150', [Slot::FertilizerBlade], 1, 52, 12, $miles(1200), $inches('16', 256)],
-            ['Fertilizer boot', 'T-151', [Slot::FertilizerBoot], 1, 34.5, 12, null, []],
-            ['Fertilizer tube', 'T-152', [Slot::FertilizerTube], 1, null, null, null, []],
-            ['Row cleaner wheel', 'T-110', [Slot::RowCleanerWheel], 2, 46, 10, null, []],
-            ['Parallel arm bushing kit', 'T-170', [Slot::ArmBushings], 1, 39, 16, $miles(1500), []],
-            ['Ball bearing, two-row', 'T-160', [Slot::OpenerBearing, Slot::GaugeBearing, Slot::ClosingBearing], 6, 14.5, 5, null, []],
+            [self::BLADE, 'T-101', [Slot::from('opener_blade')], 2, 38.5, 9, $miles(800), $inches('15', 240)],
+            ['Opener blade 15 in, heavy', 'T-102', [Slot::from('opener_blade')], 2, 47, 12, $miles(950), $inches('15', 240) + ['heavy' => true, 'notes' => 'Large rivets: only with the guard that has clearance.']],
+            ['Seed tube guard', 'T-120', [Slot::from('seed_tube_guard')], 1, 21, 7, $miles(1000), $inches('7/8', 14)],
+            ['Seed tube guard with clearance', 'T-121', [Slot::from('seed_tube_guard')], 1, 26, 10, $miles(1000), $inches('7/8', 14) + ['clearance' => true]],
+            [self::PLAIN_TUBE, 'T-130', [Slot::from('seed_tube')], 1, 44, 7, $miles(500), []],
+            [self::HARD_TUBE, 'T-131', [Slot::from('seed_tube')], 1, 61, 14, $miles(900), []],
+            ['Gauge wheel tire', 'T-140', [Slot::from('gauge_tyre')], 2, 33, 7, null, []],
+            ['Gauge wheel arm bushing kit', 'T-141', [Slot::from('gauge_arm_bushing')], 2, 28, 9, $miles(1500), []],
+            ['Fertilizer blade 16 in', 'T-150', [Slot::from('fertilizer_blade')], 1, 52, 12, $miles(1200), $inches('16', 256)],
+            ['Fertilizer boot', 'T-151', [Slot::from('fertilizer_boot')], 1, 34.5, 12, null, []],
+            ['Fertilizer tube', 'T-152', [Slot::from('fertilizer_tube')], 1, null, null, null, []],
+            ['Row cleaner wheel', 'T-110', [Slot::from('row_cleaner_wheel')], 2, 46, 10, null, []],
+            ['Parallel arm bushing kit', 'T-170', [Slot::from('arm_bushings')], 1, 39, 16, $miles(1500), []],
+            ['Ball bearing, two-row', 'T-160', [Slot::from('opener_bearing'), Slot::from('gauge_bearing'), Slot::from('closing_bearing')], 6, 14.5, 5, null, []],
         ] as [$name, $number, $slots, $perRow, $price, $leadDays, $life, $more]) {
             PartType::query()->create([
                 'workshop_id' => $workshopId, 'name' => $name, 'own_number' => $number, 'slots' => array_map(static fn (Slot $slot): string => $slot->value, $slots),
@@ -142,11 +142,11 @@ final class DemoHistory
     /** All blades were new before the first of the seasons on record. */
     private function blades(CarbonImmutable $at): void
     {
-        $sides = $this->planter->specSheet->read()->check(CheckKey::OpenerBladeDiameter)->sides ?? [];
+        $sides = $this->planter->specSheet->read()->check(CheckKey::from('opener_blade_diameter'))->sides ?? [];
         $events = [];
         for ($row = 1; $row <= $this->planter->row_count; $row++) {
             foreach ($sides as $side) {
-                $events[] = $this->fitted("blade {$row} {$side->value}", $row, Slot::OpenerBlade, $side, self::BLADE, $at, ['size' => '381.000000', 'size_typed' => '15 in', 'cost' => 38.5, 'shims' => 3]);
+                $events[] = $this->fitted("blade {$row} {$side->value}", $row, Slot::from('opener_blade'), $side, self::BLADE, $at, ['size' => '381.000000', 'size_typed' => '15 in', 'cost' => 38.5, 'shims' => 3]);
             }
         }
         LedgerEvent::query()->insert($events);
@@ -161,13 +161,13 @@ final class DemoHistory
         $events = [];
         for ($row = 1; $row <= $this->planter->row_count; $row++) {
             $first = $this->start->subYears($seasons)->subDays(29);
-            $events[] = $this->fitted("tube {$row}", $row, Slot::SeedTube, Side::Centre, self::PLAIN_TUBE, $first, ['cost' => 44]);
+            $events[] = $this->fitted("tube {$row}", $row, Slot::from('seed_tube'), Side::Centre, self::PLAIN_TUBE, $first, ['cost' => 44]);
             for ($ago = $seasons - 1; $ago >= 0; $ago--) {
                 $luck = $this->demo->random("tube {$row} {$ago}")->getInt(0, 99);
                 if ($luck < 34) {
                     $at = $this->start->subYears($ago)->subDays(26 + $luck % 3);
                     $type = $luck % 2 === 0 ? self::HARD_TUBE : self::PLAIN_TUBE;
-                    $events[] = $this->fitted("tube {$row} {$ago}", $row, Slot::SeedTube, Side::Centre, $type, $at, ['cost' => $type === self::HARD_TUBE ? 61 : 44, 'reason' => RemovalReason::Worn->value]);
+                    $events[] = $this->fitted("tube {$row} {$ago}", $row, Slot::from('seed_tube'), Side::Centre, $type, $at, ['cost' => $type === self::HARD_TUBE ? 61 : 44, 'reason' => RemovalReason::Worn->value]);
                 }
             }
         }
@@ -179,7 +179,7 @@ final class DemoHistory
     {
         $at = $walked->addHours(5);
         $before = Reading::query()
-            ->where(['planter_id' => $this->planter->id, 'row_number' => $row, 'check_key' => CheckKey::BladeContactLength->value])
+            ->where(['planter_id' => $this->planter->id, 'row_number' => $row, 'check_key' => 'blade_contact_length'])
             ->whereBetween('taken_at', [$walked, $at])
             ->firstOrFail();
         // The walk reads what was there before.
@@ -189,7 +189,7 @@ final class DemoHistory
         Reading::query()->insert(['value' => $short, 'typed' => sprintf('%d mm', round($short))] + $read);
         LedgerEvent::query()->insert([
             'id' => DemoScenario::uuid("{$this->planter->id} shims {$row}"), 'planter_id' => $this->planter->id, 'kind' => 'shims_moved', 'row_number' => $row,
-            'slot' => Slot::OpenerBlade->value, 'side' => Side::Centre->value, 'pairs' => -1, 'contact_before' => $short,
+            'slot' => 'opener_blade', 'side' => Side::Centre->value, 'pairs' => -1, 'contact_before' => $short,
             'happened_at' => $at, 'recorded_at' => $at, 'user_id' => $this->technician->id,
         ]);
         $after = Length::ofMillimetres((float) $before->value);

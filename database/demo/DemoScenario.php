@@ -21,7 +21,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Ustrel\Core\Measure\Length;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Entry;
 use Ustrel\Core\Walk\Result;
@@ -204,7 +203,7 @@ final readonly class DemoScenario
             'walk_id' => $walk->id,
             'planter_id' => $walk->planter_id,
             'row_number' => 10,
-            'check_key' => CheckKey::GaugeBearing->value,
+            'check_key' => 'gauge_bearing',
             'side' => Side::Left->value,
             'kind' => 'hard_joint',
             'text' => 'Gauge wheel bolt seized. Penetrating oil the day before, then heat: 40 minutes.',

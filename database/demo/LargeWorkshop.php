@@ -20,9 +20,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PDO;
 use Ustrel\Core\Measure\Length;
-use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Judging\Answer;
 use Ustrel\Core\Spec\Judging\Background;
 use Ustrel\Core\Spec\Side;
@@ -173,8 +171,8 @@ final class LargeWorkshop
         for ($row = 1; $row <= $planter->row_count; $row++) {
             foreach ([Side::Left, Side::Right] as $side) {
                 $id = (string) Str::uuid7();
-                $size = $planter->readSheet()->checks[CheckKey::OpenerBladeDiameter->value]->wear()?->new;
-                $lines[] = [$id, $planter->id, 'fitted', $row, Slot::OpenerBlade->value, $side->value, $id, $size, $moment, $moment, $by->id];
+                $size = $planter->readSheet()->checks['opener_blade_diameter']->wear()?->new;
+                $lines[] = [$id, $planter->id, 'fitted', $row, 'opener_blade', $side->value, $id, $size, $moment, $moment, $by->id];
             }
         }
         self::copy('ledger_events', ['id', 'planter_id', 'kind', 'row_number', 'slot', 'side', 'part_id', 'size', 'happened_at', 'recorded_at', 'user_id'], $lines);

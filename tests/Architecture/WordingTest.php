@@ -125,7 +125,7 @@ function readingOf(string $check, string $value, array $reasons): CurrentReading
 
 it('words reasons in the units of the person', function (UnitSystem $units, string $expected): void {
     $reading = readingOf('opener_blade_diameter', '365.125000', [['code' => 'under_limit', 'ref' => 368.3, 'unit' => 'mm']]);
-    expect((new Wording(new QuantityPrinter($units), DateStyle::beside(null)))->reasons(CheckKey::OpenerBladeDiameter, $reading))->toBe($expected);
+    expect((new Wording(new QuantityPrinter($units), DateStyle::beside(null)))->reasons(CheckKey::from('opener_blade_diameter'), $reading))->toBe($expected);
 })->with([
     [UnitSystem::Inch, '1/8 in under the limit of 14 1/2 in.'],
     [UnitSystem::Metric, '3.2 mm under the limit of 368.3 mm.'],
@@ -133,6 +133,6 @@ it('words reasons in the units of the person', function (UnitSystem $units, stri
 
 it('words ticked reasons as sentences, and has a check\'s own words where there are any', function (): void {
     $reading = readingOf('closing_gap', '25.4', [['code' => 'under_range', 'ref' => 28.575, 'unit' => 'mm'], ['code' => 'chip.worn', 'ref' => null, 'unit' => null]]);
-    expect((new Wording(new QuantityPrinter(UnitSystem::Inch), DateStyle::beside(null)))->reasons(CheckKey::ClosingGap, $reading))
+    expect((new Wording(new QuantityPrinter(UnitSystem::Inch), DateStyle::beside(null)))->reasons(CheckKey::from('closing_gap'), $reading))
         ->toBe('1/8 in closer than 1 1/8 in: set the wheels apart. Worn.');
 });

@@ -29,7 +29,7 @@ final class ToolbarLevelController extends Controller
     ]))]
     public function __invoke(ToolbarLevelRequest $request, Planter $planter): JsonResponse
     {
-        $check = $planter->load('specSheet')->readSheet()->check(CheckKey::ToolbarPitch);
+        $check = $planter->load('specSheet')->readSheet()->check(CheckKey::from('toolbar_pitch'));
         abort_if($check === null, 404);
         $degrees = static fn (string $figure): float => Unit::Degree->valueOf($check->figures[$figure]->quantity);
         $level = $request->level($degrees('low'), $degrees('high'));

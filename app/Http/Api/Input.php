@@ -12,6 +12,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use Illuminate\Validation\Validator as Checked;
 use Ustrel\Core\Measure\Day;
+use Ustrel\Core\Unit\Key;
 
 /**
  * What a request says: checked by the types of its fields and their `#[Field]`, in the words of the technician, before a
@@ -113,6 +114,7 @@ abstract readonly class Input extends Schema
     {
         return match (true) {
             is_subclass_of($type, BackedEnum::class) => [Rule::enum($type)],
+            is_subclass_of($type, Key::class) => [Rule::in(array_column($type::cases(), 'value'))],
             // As far as core's days go.
             $type === Day::class => ['string', 'date_format:Y-m-d', 'after_or_equal:1900-01-01', 'before_or_equal:2200-12-31'],
             default => [self::RULES[$type]],
@@ -135,6 +137,12 @@ abstract readonly class Input extends Schema
         return new static(...array_map(static fn (SchemaField $field): mixed => self::value($field, $given[$field->name] ?? null), SchemaField::of(static::class)));
     }
 
+    /** @phpstan-assert-if-true class-string<BackedEnum|Key> $type */
+    private static function isNamed(string $type): bool
+    {
+        return is_subclass_of($type, BackedEnum::class) || is_subclass_of($type, Key::class);
+    }
+
     private static function value(SchemaField $field, mixed $given): mixed
     {
         if ($given === null) {
@@ -143,13 +151,13 @@ abstract readonly class Input extends Schema
 
         return match (true) {
             $field->items !== null && is_subclass_of($field->items, self::class) => array_map(static fn (mixed $item): mixed => is_array($item) ? $field->items::of($item) : $item, array_values((array) $given)),
-            $field->items !== null && is_subclass_of($field->items, BackedEnum::class) => array_map(static fn (mixed $item): mixed => $item instanceof BackedEnum ? $item : $field->items::from($item), array_values((array) $given)),
+            $field->items !== null && self::isNamed($field->items) => array_map(static fn (mixed $item): mixed => $item instanceof $field->items ? $item : $field->items::from($item), array_values((array) $given)),
             $given instanceof $field->type => $given,
             $field->type === 'float' => (float) $given,
             $field->type === 'int' => (int) $given,
             $field->type === 'string' => trim((string) $given),
             $field->type === Day::class => Day::of((string) $given),
-            is_subclass_of($field->type, BackedEnum::class) => $field->type::from($given),
+            self::isNamed($field->type) => $field->type::from($given),
             default => $given,
         };
     }

@@ -19,6 +19,7 @@ use PHPStan\PhpDocParser\Ast\Type\UnionTypeNode;
 use ReflectionProperty;
 use Ustrel\Core\Measure\Day;
 use Ustrel\Core\Measure\Moment;
+use Ustrel\Core\Unit\Key;
 
 /** The type of a field, as PHP and its comment have it, in the API document's words. */
 final readonly class TypeDocument
@@ -59,7 +60,7 @@ final readonly class TypeDocument
     {
         return match (true) {
             is_subclass_of($of, Schema::class) => ['$ref' => "#/components/schemas/{$of::schemaName()}"],
-            is_subclass_of($of, BackedEnum::class) => isset(Contract::ENUMS[$of]) ? ['$ref' => '#/components/schemas/'.class_basename($of)] : ['type' => 'string', 'enum' => array_column($of::cases(), 'value')],
+            is_subclass_of($of, BackedEnum::class), is_subclass_of($of, Key::class) => isset(Contract::ENUMS[$of]) ? ['$ref' => '#/components/schemas/'.class_basename($of)] : ['type' => 'string', 'enum' => array_column($of::cases(), 'value')],
             $of === Day::class => ['type' => 'string', 'format' => 'date'],
             $of === DateTimeInterface::class, $of === Moment::class => ['type' => 'string', 'format' => 'date-time'],
             default => self::SCALARS[$of] ?? throw new LogicException("The API has no word for {$of}"),

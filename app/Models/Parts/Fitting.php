@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Parts;
 
+use App\Models\Casts\AsKey;
 use App\Models\Planter;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
@@ -40,7 +41,7 @@ final class Fitting extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'slot' => Slot::class,
+        'slot' => AsKey::class.':'.Slot::class,
         'side' => Side::class,
         'removal_reason' => RemovalReason::class,
         'run_m' => 'float',

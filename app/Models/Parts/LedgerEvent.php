@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Parts;
 
+use App\Models\Casts\AsKey;
 use App\Models\Concerns\HasCurrent;
 use App\Models\Planter;
 use App\Models\User;
@@ -57,7 +58,7 @@ final class LedgerEvent extends Model
 
     protected $casts = [
         'kind' => LedgerEventKind::class,
-        'slot' => Slot::class,
+        'slot' => AsKey::class.':'.Slot::class,
         'side' => Side::class,
         'used' => 'boolean',
         'reason' => RemovalReason::class,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Plan;
 
+use App\Models\Casts\AsKey;
 use App\Models\Concerns\HasCurrent;
 use App\Models\Concerns\OfPlace;
 use App\Models\Planter;
@@ -64,7 +65,7 @@ final class Decision extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'check_key' => CheckKey::class,
+        'check_key' => AsKey::class.':'.CheckKey::class,
         'side' => Side::class,
         'action' => Action::class,
         'why' => Why::class,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Plan;
 
+use App\Models\Casts\AsKey;
 use App\Models\Planter;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -35,7 +36,7 @@ final class PolicyChoice extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['slot' => Slot::class, 'school' => Strategy::class, 'rules' => 'array', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
+    protected $casts = ['slot' => AsKey::class.':'.Slot::class, 'school' => Strategy::class, 'rules' => 'array', 'happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
 
     /** @return BelongsTo<Planter, $this> */
     public function planter(): BelongsTo

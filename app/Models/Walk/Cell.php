@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Walk;
 
+use App\Models\Casts\AsKey;
 use App\Models\Concerns\OfPlace;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
@@ -46,7 +47,7 @@ final class Cell extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'check_key' => CheckKey::class,
+        'check_key' => AsKey::class.':'.CheckKey::class,
         'side' => Side::class,
         'result' => Result::class,
         'state' => State::class,

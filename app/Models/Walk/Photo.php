@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Walk;
 
+use App\Models\Casts\AsKey;
 use App\Models\Concerns\OfPlace;
 use App\Models\Planter;
 use App\Models\User;
@@ -43,7 +44,7 @@ final class Photo extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'check_key' => CheckKey::class,
+        'check_key' => AsKey::class.':'.CheckKey::class,
         'side' => Side::class,
         'taken_at' => 'immutable_datetime',
         'recorded_at' => 'immutable_datetime',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Walk;
 
+use App\Models\Casts\AsKey;
 use App\Models\Concerns\OfPlace;
 use App\Models\Planter;
 use App\Models\User;
@@ -49,7 +50,7 @@ final class Reading extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'check_key' => CheckKey::class,
+        'check_key' => AsKey::class.':'.CheckKey::class,
         'side' => Side::class,
         'result' => Result::class,
         'entry' => Entry::class,

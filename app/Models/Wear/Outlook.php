@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Wear;
 
+use App\Models\Casts\AsKey;
 use App\Models\Concerns\OfPlace;
 use App\Models\Walk\Walk;
 use Illuminate\Database\Eloquent\Model;
@@ -33,7 +34,7 @@ final class Outlook extends Model
     protected $guarded = [];
 
     protected $casts = [
-        'check_key' => CheckKey::class,
+        'check_key' => AsKey::class.':'.CheckKey::class,
         'side' => Side::class,
     ];
 

@@ -16,13 +16,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use OpenApi\Attributes as OA;
-use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Plan\Policy\Strategy;
 
 #[OA\Schema(schema: 'PolicyChoice', required: ['id', 'school', 'happened_at'], properties: [
     new OA\Property(property: 'id', description: 'Made on the device, UUIDv7', type: 'string', format: 'uuid'),
     new OA\Property(property: 'school', type: 'string', enum: Strategy::class),
-    new OA\Property(property: 'slot', description: 'For this kind of slot alone; by default for the planter', type: 'string', enum: Slot::class, nullable: true),
+    new OA\Property(property: 'slot', description: 'For this kind of slot alone; by default for the planter', oneOf: [new OA\Schema(ref: '#/components/schemas/Slot'), new OA\Schema(type: 'null')]),
     new OA\Property(property: 'happened_at', type: 'string', format: 'date-time'),
 ])]
 final class PolicyController extends Controller

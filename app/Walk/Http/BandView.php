@@ -53,7 +53,7 @@ final readonly class BandView extends Schema
     private static function aimBands(Board $board): array
     {
         $school = $board->walk === null ? $board->planter->workshop->depth_school : $board->walk->depth_school;
-        $asked = array_filter(DepthAims::CHECKS, static fn (CheckKey $key): bool => $board->sheet->check($key) !== null && DepthAims::count($key, $school));
+        $asked = array_filter(array_map(CheckKey::from(...), DepthAims::CHECKS), static fn (CheckKey $key): bool => $board->sheet->check($key) !== null && DepthAims::count($key, $school));
         $bands = [];
         foreach (array_merge(...array_map(static fn (CheckKey $key): array => $board->sheet->variantsOf($key->value), array_values($asked))) as $check) {
             $aims = DepthAims::of($check->rows ?? range(1, $board->rowCount), $school, static fn (string $at): ?Quantity => ($board->current[$at] ?? null)?->quantity());

@@ -17,9 +17,9 @@ final readonly class RunFinding
 {
     /** First suspects, the likeliest first: of them the first that the row unit has. */
     private const SUSPECTS = [
-        'skips' => [CheckKey::MeterSeal, CheckKey::MeterBrush, CheckKey::MeterDisc],
-        'doubles' => [CheckKey::MeterSingulator, CheckKey::MeterKnockoutWheel, CheckKey::MeterBrush],
-        'both' => [CheckKey::MeterDisc],
+        'skips' => ['meter_seal', 'meter_brush', 'meter_disc'],
+        'doubles' => ['meter_singulator', 'meter_knockout_wheel', 'meter_brush'],
+        'both' => ['meter_disc'],
     ];
 
     /** @param  list<Chip>  $chips */
@@ -38,13 +38,13 @@ final readonly class RunFinding
      */
     public static function of(Counts $counts, bool $isPeriodic, array $checks, float $singulation = Aims::SINGULATION): array
     {
-        $findings = [new self(CheckKey::MeterBenchSeasons, null)];
+        $findings = [new self(CheckKey::from('meter_bench_seasons'), null)];
         if ($isPeriodic) {
-            $findings[] = new self(CheckKey::MeterDisc, State::Watch, [Chip::HolesPlugged]);
+            $findings[] = new self(CheckKey::from('meter_disc'), State::Watch, [Chip::HolesPlugged]);
         } elseif (1 - $counts->wrong()->low < $singulation) {
             foreach (self::SUSPECTS[$counts->lean() ?? 'both'] as $suspect) {
-                if (isset($checks[$suspect->value])) {
-                    $findings[] = new self($suspect, State::Watch);
+                if (isset($checks[$suspect])) {
+                    $findings[] = new self(CheckKey::from($suspect), State::Watch);
                     break;
                 }
             }

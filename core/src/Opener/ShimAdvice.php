@@ -104,7 +104,7 @@ final readonly class ShimAdvice
         }
         $pairs = $pack - array_sum($now) / 2;
         $expected = $sensitivity->after($contact, $pairs);
-        $ofSquare = 4 * $contact ** 2 * ReadingError::of(CheckKey::BladeContactLength)->variance() + ($pairs * $sensitivity->sd) ** 2;
+        $ofSquare = 4 * $contact ** 2 * ReadingError::of(CheckKey::from('blade_contact_length'))->variance() + ($pairs * $sensitivity->sd) ** 2;
 
         return new self($code, $pack - $now[0], $pack - $now[1], $isCounted ? $pack : null, $expected, sqrt($ofSquare) / (2 * max(1.0, $expected)), $uneven, $long);
     }

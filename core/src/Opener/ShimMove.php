@@ -46,7 +46,7 @@ final readonly class ShimMove
             if ($move->side !== null) {
                 continue;
             }
-            $sightings = $history->sightings(new Place($move->row, CheckKey::BladeContactLength, Side::Centre));
+            $sightings = $history->sightings(new Place($move->row, CheckKey::from('blade_contact_length'), Side::Centre));
             $earlier = array_values(array_filter($sightings, static fn (Sighting $of): bool => $of->at->isBefore($move->at)));
             $after = array_values(array_filter($sightings, static fn (Sighting $of): bool => ! $of->at->isBefore($move->at)))[0] ?? null;
             $last = $earlier === [] ? null : $earlier[count($earlier) - 1];

@@ -30,7 +30,7 @@ final readonly class ShimSensitivity
     /** @param  list<ShimMove>  $moves */
     public static function learn(array $moves): self
     {
-        $reading = ReadingError::of(CheckKey::BladeContactLength)->variance();
+        $reading = ReadingError::of(CheckKey::from('blade_contact_length'))->variance();
         $precision = 1 / self::PRIOR_SD ** 2;
         $sum = self::PRIOR * $precision;
         $count = 0;

@@ -24,9 +24,9 @@ final class FitRules
             $blades = $guards = [];
             foreach ($parts as [$fitting, $kind]) {
                 if ($fitting->stretch()->holds($moment)) {
-                    match ($fitting->place->slot) {
-                        Slot::OpenerBlade => $kind->heavy ? $blades[$fitting->place->row] = $fitting : null,
-                        Slot::SeedTubeGuard => $guards[$fitting->place->row] = [$fitting, $kind],
+                    match ($fitting->place->slot->value) {
+                        'opener_blade' => $kind->heavy ? $blades[$fitting->place->row] = $fitting : null,
+                        'seed_tube_guard' => $guards[$fitting->place->row] = [$fitting, $kind],
                         default => null,
                     };
                 }

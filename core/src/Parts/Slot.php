@@ -10,78 +10,16 @@ use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Unit\Catalogue;
+use Ustrel\Core\Unit\Key;
 use Ustrel\Core\Unit\SlotDefinition;
 
-/** A position on a row that holds a part; the cases stand front to back. Worded under `slot.<value>`. */
-enum Slot: string
+/** A position on a row that holds a part; they stand front to back. Worded under `slot.<value>`. */
+final class Slot extends Key
 {
-    case RowCleanerWheel = 'row_cleaner_wheel';
-    case RowCleanerBearing = 'row_cleaner_bearing';
-    case CoulterBlade = 'coulter_blade';
-    case CoulterBearing = 'coulter_bearing';
-    case FrontShovel = 'front_shovel';
-    case FertilizerBlade = 'fertilizer_blade';
-    case FertilizerBearing = 'fertilizer_bearing';
-    case FertilizerBoot = 'fertilizer_boot';
-    case FertilizerKnife = 'fertilizer_knife';
-    case KnifeSpring = 'knife_spring';
-    case FertilizerTube = 'fertilizer_tube';
-    case FertilizerPivot = 'fertilizer_pivot';
-    case FertilizerCheckValve = 'fertilizer_check_valve';
-    case LiquidTube = 'liquid_tube';
-    case LiquidOrifice = 'liquid_orifice';
-    case LiquidCheckValve = 'liquid_check_valve';
-    case DryTube = 'dry_tube';
-    case ArmBushings = 'arm_bushings';
-    case ArmBolts = 'arm_bolts';
-    case Arms = 'arms';
-    case DownforceSpring = 'downforce_spring';
-    case DownforceCylinder = 'downforce_cylinder';
-    case SeedHose = 'seed_hose';
-    case MeterChain = 'meter_chain';
-    case Sprockets = 'sprockets';
-    case ChainIdler = 'chain_idler';
-    case DriveMotor = 'drive_motor';
-    case MeterSeal = 'meter_seal';
-    case MeterBrush = 'meter_brush';
-    case MeterSingulator = 'meter_singulator';
-    case MeterKnockoutWheel = 'meter_knockout_wheel';
-    case MeterDisc = 'meter_disc';
-    case PlateCover = 'plate_cover';
-    case PlateStuds = 'plate_studs';
-    case MeteringRoll = 'metering_roll';
-    case Meter = 'meter';
-    case AirHose = 'air_hose';
-    case OpenerBlade = 'opener_blade';
-    case OpenerBearing = 'opener_bearing';
-    case Runner = 'runner';
-    case HoePoint = 'hoe_point';
-    case HoeSpring = 'hoe_spring';
-    case Scraper = 'scraper';
-    case SeedTubeGuard = 'seed_tube_guard';
-    case SeedTube = 'seed_tube';
-    case SeedSensor = 'seed_sensor';
-    case SeedBoot = 'seed_boot';
-    case BounceFlap = 'bounce_flap';
-    case DeliveryHose = 'delivery_hose';
-    case SeedBelt = 'seed_belt';
-    case DeliveryBrush = 'delivery_brush';
-    case PathSensor = 'path_sensor';
-    case GaugeTyre = 'gauge_tyre';
-    case GaugeBearing = 'gauge_bearing';
-    case GaugeArmBushing = 'gauge_arm_bushing';
-    case FirmerTip = 'firmer_tip';
-    case PressWheel = 'press_wheel';
-    case PressWheelSpring = 'press_wheel_spring';
-    case CoveringDisc = 'covering_disc';
-    case CoveringDiscBearing = 'covering_disc_bearing';
-    case CoveringDiscSpring = 'covering_disc_spring';
-    case ClosingWheel = 'closing_wheel';
-    case ClosingBearing = 'closing_bearing';
-    case ClosingTailBushing = 'closing_tail_bushing';
-    case ClosingSecondWheel = 'closing_second_wheel';
-    case ClosingSecondBearing = 'closing_second_bearing';
-    case ClosingChain = 'closing_chain';
+    public static function cases(): array
+    {
+        return Catalogue::shipped()->frontToBack;
+    }
 
     /** Millimetres of planting depth that are lost for each that its part wears: a blade cuts shallower by half the diameter that it lost. */
     public function depthLost(): float
@@ -109,6 +47,18 @@ enum Slot: string
     public function remeasured(): array
     {
         return $this->definition()->remeasured;
+    }
+
+    /** Whether both sides of a row are changed together. */
+    public function isInPairs(): bool
+    {
+        return $this->definition()->inPairs;
+    }
+
+    /** @return list<Slot> whose parts wear with this one's on its side, and are changed with it */
+    public function together(): array
+    {
+        return $this->definition()->together;
     }
 
     /**
@@ -140,6 +90,11 @@ enum Slot: string
         }
 
         return null;
+    }
+
+    protected static function isKnown(string $name): bool
+    {
+        return Catalogue::shipped()->hasSlot($name);
     }
 
     private function definition(): SlotDefinition

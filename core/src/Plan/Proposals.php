@@ -51,7 +51,7 @@ final readonly class Proposals
         // Whether a row gets other blades is known before its contact is looked at.
         foreach ([false, true] as $contact) {
             foreach ($findings as $finding) {
-                if (($finding->check->key === CheckKey::BladeContactLength) === $contact) {
+                if ($finding->check->key->is('blade_contact_length') === $contact) {
                     $key = $finding->place->key();
                     $found[$key] = $finding;
                     $remedies[$key] = $proposals->remedy($finding, self::changesBlades($finding->place->row, $remedies) || $proposals->bladesAreDue($finding->place->row));
@@ -101,7 +101,7 @@ final readonly class Proposals
     {
         foreach ($remedies as $key => $remedy) {
             $place = Place::fromKey($key);
-            if ($place->row === $row && $remedy->action === Action::Change && Slot::of($place->check) === Slot::OpenerBlade) {
+            if ($place->row === $row && $remedy->action === Action::Change && Slot::of($place->check)?->is('opener_blade') === true) {
                 return true;
             }
         }
@@ -112,7 +112,7 @@ final readonly class Proposals
     private function bladesAreDue(int $row): bool
     {
         foreach ([Side::Left, Side::Right, Side::Centre] as $side) {
-            if (isset($this->due[(new Place($row, CheckKey::OpenerBladeDiameter, $side))->key()])) {
+            if (isset($this->due[(new Place($row, CheckKey::from('opener_blade_diameter'), $side))->key()])) {
                 return true;
             }
         }
@@ -140,7 +140,7 @@ final readonly class Proposals
     /** That blade contact is held to, where the row has it. */
     private function window(int $row): ?Window
     {
-        $rule = $this->now->sheet->at($row)->check(CheckKey::BladeContactLength)?->rule;
+        $rule = $this->now->sheet->at($row)->check(CheckKey::from('blade_contact_length'))?->rule;
 
         return $rule instanceof Window ? $rule : null;
     }
@@ -236,7 +236,7 @@ final readonly class Proposals
     /** @return list<SlotPlace> what goes in new, with what wears along with it */
     private function parts(Place $place, Remedy $remedy): array
     {
-        $slot = $remedy->why === Why::BladesDone ? Slot::OpenerBlade : Slot::of($place->check);
+        $slot = $remedy->why === Why::BladesDone ? Slot::from('opener_blade') : Slot::of($place->check);
         if ($slot === null) {
             return [];
         }

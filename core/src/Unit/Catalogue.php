@@ -19,8 +19,10 @@ final readonly class Catalogue
      * @param  list<Contradiction>  $contradictions
      * @param  array<string, CheckDefinition>  $checks  by key
      * @param  array<string, SlotDefinition>  $slots  by name
+     * @param  list<CheckKey>  $walked  in the order of the walk
+     * @param  list<Slot>  $frontToBack
      */
-    private function __construct(public array $assemblies, public array $contradictions, private array $checks, private array $slots)
+    private function __construct(public array $assemblies, public array $contradictions, private array $checks, private array $slots, public array $walked, public array $frontToBack)
     {
     }
 
@@ -54,11 +56,18 @@ final readonly class Catalogue
         foreach (self::all($files, 'checks') as $key => $given) {
             $checks[$key] = CheckDefinition::read($key, is_array($given) ? $given : throw InvalidCatalogue::shape($key), $assemblies);
         }
-        foreach (self::all($files, 'slots') as $name => $given) {
-            $slots[$name] = SlotDefinition::read($name, $given);
+        $positions = self::all($files, 'slots');
+        foreach ($positions as $name => $given) {
+            $slots[$name] = SlotDefinition::read($name, $given, $checks, $positions);
         }
+        $station = static fn (CheckKey $key): int => (int) array_search($checks[$key->value]->station, Station::cases(), true);
+        // By station, and at one station as they are written.
+        $walked = array_map(CheckKey::named(...), array_keys($checks));
+        usort($walked, static fn (CheckKey $one, CheckKey $other): int => $station($one) <=> $station($other));
+        $frontToBack = array_map(Slot::named(...), array_keys($slots));
+        usort($frontToBack, static fn (Slot $one, Slot $other): int => $station($slots[$one->value]->checks[0]) <=> $station($slots[$other->value]->checks[0]));
 
-        return new self($assemblies, $contradictions, $checks, $slots);
+        return new self($assemblies, $contradictions, $checks, $slots, $walked, $frontToBack);
     }
 
     /**
@@ -81,6 +90,16 @@ final readonly class Catalogue
     public function ofRows(): array
     {
         return array_filter($this->assemblies, static fn (Assembly $assembly): bool => ! $assembly->isOfWholePlanter);
+    }
+
+    public function hasCheck(string $name): bool
+    {
+        return array_key_exists($name, $this->checks);
+    }
+
+    public function hasSlot(string $name): bool
+    {
+        return array_key_exists($name, $this->slots);
     }
 
     public function check(CheckKey $key): CheckDefinition

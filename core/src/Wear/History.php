@@ -12,7 +12,6 @@ use Ustrel\Core\Parts\PartFitting;
 use Ustrel\Core\Parts\Slot;
 use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Spec\Check;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Walk\Place;
 use Ustrel\Core\Walk\TakenReading;
@@ -55,7 +54,7 @@ final class History
             $fitting = $part->fitting;
             $this->inSlot[$fitting->place->key()][] = $part;
             $this->ofPart[$fitting->part][] = $part;
-            if ($fitting->place->slot === Slot::OpenerBlade) {
+            if ($fitting->place->slot->is('opener_blade')) {
                 $this->setContact($fitting->place->row, $fitting->from);
             }
         }
@@ -136,7 +135,7 @@ final class History
     private function formerAt(Place $place): array
     {
         $slot = Slot::of($place->check);
-        $starts = $place->check === CheckKey::BladeContactLength
+        $starts = $place->check->is('blade_contact_length')
             ? array_values($this->contactSets[$place->row] ?? [])
             : array_map(static fn (Installed $part): Moment => $part->fitting->from, $this->inSlotOf($place));
         if ($starts === []) {
@@ -200,7 +199,7 @@ final class History
     {
         foreach ($this->installed as $part) {
             $fitting = $part->fitting;
-            foreach ($fitting->place->row === $row && $fitting->place->slot === Slot::OpenerBlade ? [$fitting->from, $fitting->until] : [] as $at) {
+            foreach ($fitting->place->row === $row && $fitting->place->slot->is('opener_blade') ? [$fitting->from, $fitting->until] : [] as $at) {
                 if ($at !== null && $at->isAfter($from) && $at->isBefore($to)) {
                     return true;
                 }
@@ -228,7 +227,7 @@ final class History
     /** @return list<Stretch> the spans that parts have been at a place; of a contact, since it was last set */
     public function changes(Place $place): array
     {
-        if ($place->check === CheckKey::BladeContactLength) {
+        if ($place->check->is('blade_contact_length')) {
             $last = $this->contactLastSet($place->row);
 
             return $last === null ? [] : [new Stretch($place->row, $last)];
@@ -252,7 +251,7 @@ final class History
     /** Since when nothing has been on record as fitted there; of a contact, since when it is set as it is. */
     private function emptySince(Place $place): Moment
     {
-        if ($place->check === CheckKey::BladeContactLength) {
+        if ($place->check->is('blade_contact_length')) {
             return $this->contactLastSet($place->row) ?? Moment::ever();
         }
         $inSlot = $this->inSlotOf($place);

@@ -50,12 +50,12 @@ final readonly class ReadingError
     /** What is taken at first: 1.0 mm with a tape, less with a caliper, which reads small parts. */
     public static function of(CheckKey $check): self
     {
-        return match ($check) {
+        return match ($check->value) {
             // Two cards slid in until they stop, and a tape between them.
-            CheckKey::BladeContactLength => new self(1.5, 25.4 / 8),
+            'blade_contact_length' => new self(1.5, 25.4 / 8),
             // A caliper.
-            CheckKey::GuardWidth, CheckKey::ChainLength => new self(0.3, 25.4 / 64),
-            CheckKey::ArmPlayVertical, CheckKey::ArmPlaySide, CheckKey::GaugeArmPlay, CheckKey::ClosingTailPlay => new self(0.4, 25.4 / 32),
+            'guard_width', 'chain_length' => new self(0.3, 25.4 / 64),
+            'arm_play_vertical', 'arm_play_side', 'gauge_arm_play', 'closing_tail_play' => new self(0.4, 25.4 / 32),
             default => new self(1.0, 25.4 / 16),
         };
     }

@@ -202,7 +202,7 @@ function contactHistory(array $readings, array $moves, array $installed = []): H
 {
     $taken = [];
     foreach ($readings as $at => [$day, $size]) {
-        $taken[] = new TakenReading("r{$at}", "w{$at}", Moment::of("{$day}T08:00:00Z"), new Place(1, CheckKey::BladeContactLength, Side::Centre), Moment::of("{$day}T08:00:00Z"), $size);
+        $taken[] = new TakenReading("r{$at}", "w{$at}", Moment::of("{$day}T08:00:00Z"), new Place(1, CheckKey::from('blade_contact_length'), Side::Centre), Moment::of("{$day}T08:00:00Z"), $size);
     }
 
     return History::of(4, $installed, $moves, $taken);
@@ -230,7 +230,7 @@ it('learns nothing from a move that was measured only after the row had planted 
 it('learns nothing across another blade, another move, or a move on one side', function (): void {
     $move = new ShimsMoved('m', 1, -1, Moment::of('2025-03-10T09:00:00Z'));
     $readings = [['2025-03-01', 31.75], ['2025-03-12', 43.0]];
-    $blade = new Installed(new PartFitting('f', new SlotPlace(1, Slot::OpenerBlade, Side::Left), 'f', Moment::of('2025-03-11T08:00:00Z')), 381.0, 0.0, false);
+    $blade = new Installed(new PartFitting('f', new SlotPlace(1, Slot::from('opener_blade'), Side::Left), 'f', Moment::of('2025-03-11T08:00:00Z')), 381.0, 0.0, false);
     $other = new ShimsMoved('n', 1, 1, Moment::of('2025-03-05T09:00:00Z'));
     $count = static fn (array $moves, array $installed = []): int => count(ShimMove::measured($moves, contactHistory($readings, $moves, $installed), planted()));
     expect($count([$move]))->toBe(1)

@@ -17,7 +17,7 @@ use Ustrel\Core\Spec\Side;
 
 function bladeOn(int $row): SlotPlace
 {
-    return new SlotPlace($row, Slot::OpenerBlade, Side::Left);
+    return new SlotPlace($row, Slot::from('opener_blade'), Side::Left);
 }
 
 function fit(string $id, int $row, string $day, ?string $part = null, RemovalReason $old = RemovalReason::Worn): Fitted
@@ -148,7 +148,7 @@ it('knows of every slot which checks look at its part, each check of one slot on
             $seen[$check->value] = true;
         }
     }
-    expect(Slot::of(CheckKey::BladeContactLength))->toBeNull()
-        ->and(Slot::OpenerBlade->sides())->toBe([Side::Left, Side::Right])
-        ->and(Slot::OpenerBlade->remeasured())->toBe([CheckKey::BladeContactLength, CheckKey::GaugeTouch, CheckKey::Scraper, CheckKey::DepthStopNotch]);
+    expect(Slot::of(CheckKey::from('blade_contact_length')))->toBeNull()
+        ->and(Slot::from('opener_blade')->sides())->toBe([Side::Left, Side::Right])
+        ->and(Slot::from('opener_blade')->remeasured())->toBe([CheckKey::from('blade_contact_length'), CheckKey::from('gauge_touch'), CheckKey::from('scraper'), CheckKey::from('depth_stop_notch')]);
 });

@@ -34,33 +34,33 @@ $told = static fn (array $renewals): array => array_map(static fn (Renewal $rene
 
 it('tells a new part, judges a used one by its size, and asks for the contact again', function () use ($on, $in, $told): void {
     $seen = array_fill_keys(['1:opener_blade_diameter:left', '1:opener_blade_diameter:right', '1:blade_contact_length:centre'], $on('2026-03-01'));
-    $new = Renewals::of(sheetFor(), [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 381.0)], $seen, []);
+    $new = Renewals::of(sheetFor(), [$in(Slot::from('opener_blade'), Side::Left, '2026-03-02', 381.0)], $seen, []);
     expect($told($new)['1:opener_blade_diameter:left'])->toBe('fitted sound new_since')
         ->and($told($new)['1:blade_contact_length:centre'])->toBe('measure_again unchecked measure_again')
         ->and($new['1:opener_blade_diameter:left']->lifeLeft)->toBe(1.0)
         ->and($new)->not->toHaveKey('1:opener_blade_diameter:right');
     // Whose size nobody knows is new and no more is said of it.
-    $unknown = Renewals::of(sheetFor(), [$in(Slot::OpenerBlade, Side::Left, '2026-03-02')], $seen, [])['1:opener_blade_diameter:left'];
+    $unknown = Renewals::of(sheetFor(), [$in(Slot::from('opener_blade'), Side::Left, '2026-03-02')], $seen, [])['1:opener_blade_diameter:left'];
     expect([$unknown->result->value, $unknown->judgement->verdict, $unknown->lifeLeft])->toBe(['fitted', Verdict::Sound, null]);
     // 14 7/8 in is sound, unless the season would take it to the limit: then it is watched as it goes in.
-    $half = [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 377.825, true)];
+    $half = [$in(Slot::from('opener_blade'), Side::Left, '2026-03-02', 377.825, true)];
     $short = new SeasonOutlook(Unit::Millimetre->quantityOf(380.0), Unit::Percent->quantity(20_000));
     expect(Renewals::of(sheetFor(), $half, $seen, [])['1:opener_blade_diameter:left']->judgement->verdict)->toBe(Verdict::Sound)
         ->and(Renewals::of(sheetFor(), $half, $seen, ['1:opener_blade_diameter:left' => $short])['1:opener_blade_diameter:left']->judgement->verdict)->toBe(Verdict::Watch);
     // 14 7/16 in is under the limit of 14 1/2: worn out as it went in.
-    $used = Renewals::of(sheetFor(), [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 366.7125, true)], $seen, []);
+    $used = Renewals::of(sheetFor(), [$in(Slot::from('opener_blade'), Side::Left, '2026-03-02', 366.7125, true)], $seen, []);
     expect($told($used)['1:opener_blade_diameter:left'])->toBe('fitted change under_limit used_since');
 });
 
 it('asks for contact, touch, scraper and depth again after a blade was changed, of its side', function () use ($on, $in): void {
     $keys = ['1:blade_contact_length:centre', '1:gauge_touch:left', '1:gauge_touch:right', '1:scraper:left', '1:scraper:right', '1:depth_stop_notch:centre', '1:seed_tube:centre', '2:gauge_touch:left'];
-    $renewals = Renewals::of(sheetFor(), [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 381.0)], array_fill_keys($keys, $on('2026-03-01')), []);
+    $renewals = Renewals::of(sheetFor(), [$in(Slot::from('opener_blade'), Side::Left, '2026-03-02', 381.0)], array_fill_keys($keys, $on('2026-03-01')), []);
     expect(array_values(array_intersect(array_keys($renewals), $keys)))->toEqualCanonicalizing(['1:blade_contact_length:centre', '1:gauge_touch:left', '1:scraper:left', '1:depth_stop_notch:centre']);
 });
 
 it('leaves alone what was looked at after, and asks nothing again that was never read', function () use ($on, $in): void {
     $after = ['1:opener_blade_diameter:left' => $on('2026-03-03'), '1:blade_contact_length:centre' => $on('2026-03-03')];
-    $fitted = [$in(Slot::OpenerBlade, Side::Left, '2026-03-02', 381.0)];
+    $fitted = [$in(Slot::from('opener_blade'), Side::Left, '2026-03-02', 381.0)];
     expect(Renewals::of(sheetFor(), $fitted, $after, []))->not->toHaveKey('1:opener_blade_diameter:left')->not->toHaveKey('1:blade_contact_length:centre')
         ->and(array_keys(Renewals::of(sheetFor(), $fitted, [], [])))->not->toContain('1:blade_contact_length:centre')->toContain('1:opener_blade_diameter:left');
 });
@@ -73,7 +73,7 @@ it('asks for contact and counts again after shims were moved, on that row alone'
 
 it('asks for the touch of the side alone whose tire was changed', function () use ($on, $in): void {
     $seen = array_fill_keys(['1:gauge_touch:left', '1:gauge_touch:right'], $on('2026-03-01'));
-    $renewals = Renewals::of(sheetFor(), [$in(Slot::GaugeTyre, Side::Right, '2026-03-02')], $seen, []);
+    $renewals = Renewals::of(sheetFor(), [$in(Slot::from('gauge_tyre'), Side::Right, '2026-03-02')], $seen, []);
     expect($renewals)->toHaveKey('1:gauge_touch:right')->not->toHaveKey('1:gauge_touch:left');
 });
 
@@ -88,12 +88,12 @@ it('knows what is in the pack by the count and the moves since, and when the cou
 });
 
 it('names the part that went in last of two that do not go together, only while both were in', function (array $parts, array $moments, bool $carries, ?string $last) use ($on, $in): void {
-    $kinds = ['plain blade' => [Slot::OpenerBlade, new PartKind], 'heavy blade' => [Slot::OpenerBlade, new PartKind(heavy: true)], 'plain guard' => [Slot::SeedTubeGuard, new PartKind], 'wide guard' => [Slot::SeedTubeGuard, new PartKind(clearance: true)]];
+    $kinds = ['plain blade' => [Slot::from('opener_blade'), new PartKind], 'heavy blade' => [Slot::from('opener_blade'), new PartKind(heavy: true)], 'plain guard' => [Slot::from('seed_tube_guard'), new PartKind], 'wide guard' => [Slot::from('seed_tube_guard'), new PartKind(clearance: true)]];
     $held = array_map(static function (array $part) use ($kinds, $in): array {
         [$name, $row, $from, $until] = [...$part, null];
         [$slot, $kind] = $kinds[$name];
 
-        return [$in($slot, $slot === Slot::OpenerBlade ? Side::Left : Side::Centre, $from, null, false, $until, $row)->fitting, $kind];
+        return [$in($slot, $slot->is('opener_blade') ? Side::Left : Side::Centre, $from, null, false, $until, $row)->fitting, $kind];
     }, $parts);
     $broken = FitRules::broken($held, array_map($on, $moments), new RowUnits(8, Equipment::of(['clearance_guard' => $carries], RowUnitType::Vacuum)));
     expect($broken === null ? null : $broken[0]->id)->toBe($last);
@@ -113,7 +113,7 @@ it('names the part that went in last of two that do not go together, only while 
 ]);
 
 it('lists findings with the worst first, then along the planter, without what is sound or unchecked', function (): void {
-    $place = static fn (int $row): Place => new Place($row, CheckKey::Scraper, Side::Left);
+    $place = static fn (int $row): Place => new Place($row, CheckKey::from('scraper'), Side::Left);
     $places = array_map($place, [1, 2, 3, 4, 5, 6]);
     $verdicts = array_combine(
         array_map(static fn (Place $one): string => $one->key(), array_slice($places, 0, 5)),
@@ -123,7 +123,7 @@ it('lists findings with the worst first, then along the planter, without what is
 });
 
 it('reads a place back from its key', function (): void {
-    foreach ([new Place(0, CheckKey::ToolbarPitch, Side::Centre), new Place(48, CheckKey::OpenerBladeDiameter, Side::Right)] as $place) {
+    foreach ([new Place(0, CheckKey::from('toolbar_pitch'), Side::Centre), new Place(48, CheckKey::from('opener_blade_diameter'), Side::Right)] as $place) {
         expect(Place::fromKey($place->key()))->toEqual($place);
     }
 });

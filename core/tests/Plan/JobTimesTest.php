@@ -69,8 +69,8 @@ it('comes closer to the true minutes than what is typical and than the bare mean
 })->with(['as assumed', 'two crowds', 'skew', 'clocks']);
 
 it('makes a book of it: a kind by its own pieces, what comes off by the pace of the shop', function (): void {
-    $job = Job::change(new SlotPlace(3, Slot::SeedTube, Side::Centre));
-    $other = Job::change(new SlotPlace(3, Slot::MeterSeal, Side::Centre));
+    $job = Job::change(new SlotPlace(3, Slot::from('seed_tube'), Side::Centre));
+    $other = Job::change(new SlotPlace(3, Slot::from('meter_seal'), Side::Centre));
     $times = JobTimes::of(toldBy(JobTimes::kind($job), array_fill(0, 9, 20.0)));
     $book = JobBook::typical()->learned($times);
     expect($book->own($job))->toEqualWithDelta(3 * $times->kinds['change:seed_tube'], 1e-9)

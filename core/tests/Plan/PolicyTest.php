@@ -23,7 +23,7 @@ use Ustrel\Core\Spec\Side;
 function oneBlade(?float $price = 40.0, int $seasons = 2, int $services = 0): PolicySimulation
 {
     return new PolicySimulation(
-        [new WearKind(Slot::OpenerBlade, 12.0, 0.0, 0.007, 0.0, 0.0, 0.0, $price, [], 0.5)],
+        [new WearKind(Slot::from('opener_blade'), 12.0, 0.0, 0.007, 0.0, 0.0, 0.0, $price, [], 0.5)],
         [new WearItem(0, 1, Side::Left, 12.0, 0.0, 0.007, 0.0)],
         // A blade takes 27 minutes: wheel 8, scraper 3, blade 6, and 10 to make the planter safe.
         new Prices(60.0, 50.0, 2.0, [20.0]), JobBook::typical(), 1000.0, 1000.0, $seasons, $services,
@@ -104,8 +104,8 @@ it('refuses a policy that is none', function (Closure $make, string $fault): voi
 function somePlanter(float $bladePrice = 40.0, float $unsure = 0.1): PolicySimulation
 {
     $kinds = [
-        new WearKind(Slot::OpenerBlade, 12.7, 0.8, 12.7 / 800_000, 0.2 * 12.7 / 800_000, $unsure * 12.7 / 800_000, 1.0, $bladePrice, [], 0.5),
-        new WearKind(Slot::SeedTubeGuard, 9.0, 0.8, 9.0 / 600_000, 0.25 * 9.0 / 600_000, $unsure * 9.0 / 600_000, 1.0, 18.0),
+        new WearKind(Slot::from('opener_blade'), 12.7, 0.8, 12.7 / 800_000, 0.2 * 12.7 / 800_000, $unsure * 12.7 / 800_000, 1.0, $bladePrice, [], 0.5),
+        new WearKind(Slot::from('seed_tube_guard'), 9.0, 0.8, 9.0 / 600_000, 0.25 * 9.0 / 600_000, $unsure * 9.0 / 600_000, 1.0, 18.0),
     ];
     $items = [];
     for ($row = 1; $row <= 8; $row++) {

@@ -162,7 +162,7 @@ it('follows the policy', function (Policy $policy, array $wear, array $due): voi
     'the set is not due' => [Policy::of(Strategy::Set), blades(0.8, 0.5, 0.1, 0.2), []],
     'like new' => [Policy::of(Strategy::LikeNew), blades(0.4, 0.39), ['1 share_gone']],
     'of its own' => [Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.7, Scope::Row)]), blades(0.8, 0.5), ['1 share_gone']],
-    'one kind of slot by another policy' => [Policy::of(Strategy::EverySpring)->with(Ustrel\Core\Parts\Slot::OpenerBlade, Policy::of(Strategy::Limit)), blades(0.9), []],
+    'one kind of slot by another policy' => [Policy::of(Strategy::EverySpring)->with(Ustrel\Core\Parts\Slot::from('opener_blade'), Policy::of(Strategy::Limit)), blades(0.9), []],
 ]);
 
 it('changes along what the policy says goes with it', function (): void {

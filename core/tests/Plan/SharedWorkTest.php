@@ -21,10 +21,10 @@ function toChange(string $place, array $parts, ?float $chance): Proposal
 }
 
 it('counts two findings once where the same parts put them right', function (): void {
-    $blades = static fn (int $row): array => [new SlotPlace($row, Slot::OpenerBlade, Side::Left), new SlotPlace($row, Slot::OpenerBlade, Side::Right)];
+    $blades = static fn (int $row): array => [new SlotPlace($row, Slot::from('opener_blade'), Side::Left), new SlotPlace($row, Slot::from('opener_blade'), Side::Right)];
     $one = SharedWork::of([
         toChange('3:opener_blade_diameter:left', $blades(3), 0.6), toChange('6:opener_blade_diameter:left', $blades(6), 0.2), toChange('3:opener_blade_diameter:right', $blades(3), 0.9),
-        toChange('5:seed_tube:centre', [new SlotPlace(5, Slot::SeedTube, Side::Centre)], null),
+        toChange('5:seed_tube:centre', [new SlotPlace(5, Slot::from('seed_tube'), Side::Centre)], null),
     ]);
     // Row 3 once, at the side that is worse off; four blades for two rows, not eight.
     expect(array_map(static fn (Proposal $of): array => [$of->place->key(), $of->risk->chance, count($of->parts), count($of->jobs)], $one))->toBe([
@@ -33,7 +33,7 @@ it('counts two findings once where the same parts put them right', function (): 
 });
 
 it('joins what only a third ties together', function (): void {
-    [$left, $right] = [new SlotPlace(2, Slot::OpenerBlade, Side::Left), new SlotPlace(2, Slot::OpenerBlade, Side::Right)];
+    [$left, $right] = [new SlotPlace(2, Slot::from('opener_blade'), Side::Left), new SlotPlace(2, Slot::from('opener_blade'), Side::Right)];
     $one = SharedWork::of([toChange('2:opener_blade_diameter:left', [$left], 0.1), toChange('2:opener_blade_diameter:right', [$right], 0.2), toChange('2:blade_contact_length:centre', [$left, $right], 0.3)]);
     expect($one)->toHaveCount(1)->and($one[0]->parts)->toHaveCount(2)->and($one[0]->risk->chance)->toBe(0.3);
 });

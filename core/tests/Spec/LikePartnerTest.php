@@ -43,7 +43,7 @@ it('asks for each tire where they are gauged one by one, and else for the lowest
         $sheet = sheetFor(Equipment::of(['meter' => 'vacuum', 'tyre_pairs' => $pairs], RowUnitType::Vacuum));
 
         return array_map(static fn (CheckKey $key): string => implode(' ', array_map(static fn (Side $side): string => $side->value, $sheet->check($key)->sides ?? [])), [
-            CheckKey::TyrePressure, CheckKey::TyrePressureSecond, CheckKey::TyrePressureThird, CheckKey::TyrePressureFourth,
+            CheckKey::from('tyre_pressure'), CheckKey::from('tyre_pressure_2'), CheckKey::from('tyre_pressure_3'), CheckKey::from('tyre_pressure_4'),
         ]);
     };
     expect($asked(null))->toBe(['centre', '', '', ''])

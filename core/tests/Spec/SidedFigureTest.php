@@ -19,7 +19,7 @@ it('reads the side behind a figure', function (string $typed, string $figure, ?C
 ]);
 
 it('says to which side the closing wheels are off, and judges by how far alone', function (): void {
-    $check = sheetFor()->check(CheckKey::ClosingCentring);
+    $check = sheetFor()->check(CheckKey::from('closing_centring'));
     $judged = fn (string $typed, Chip ...$chips): array => words($check->judge(Answer::figure(Unit::Millimetre->read($typed, UnitSystem::Inch), array_values($chips)), Background::of()));
     expect($judged('3/8', Chip::OffLeft))->toBe(['change', 'off_centre', 'off_left'])
         ->and($judged('1/4', Chip::OffRight))->toBe(['sound', 'on_centre', 'off_right'])

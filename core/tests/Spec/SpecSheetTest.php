@@ -37,7 +37,7 @@ function printed(Sheet $sheet, CheckKey $key): array
 it('ships typical sheets with the figures of the trade', function (RowUnitType $type): void {
     $sheet = SpecSheetReader::read(typicalSheet($type));
     expect($sheet->type)->toBe($type)
-        ->and(printed($sheet, CheckKey::OpenerBladeDiameter))->toBe(($type === RowUnitType::SingleDiscDrill ? ['new' => '18 in', 'limit' => '17 1/4 in'] : ['new' => '15 in', 'limit' => '14 1/2 in']) + ['margin' => '1/8 in', 'life' => '500 mi'])
+        ->and(printed($sheet, CheckKey::from('opener_blade_diameter')))->toBe(($type === RowUnitType::SingleDiscDrill ? ['new' => '18 in', 'limit' => '17 1/4 in'] : ['new' => '15 in', 'limit' => '14 1/2 in']) + ['margin' => '1/8 in', 'life' => '500 mi'])
         ->and((new QuantityPrinter(UnitSystem::Inch))->print($sheet->notch->quantity))->toBe('1/4 in');
     foreach ($sheet->checks as $check) {
         foreach ($check->figures as $figure) {
@@ -49,10 +49,10 @@ it('ships typical sheets with the figures of the trade', function (RowUnitType $
 it('has two blades and a contact on a double-disc unit, one blade and no contact on a drill', function (): void {
     $double = SpecSheetReader::read(typicalSheet());
     $drill = SpecSheetReader::read(typicalSheet(RowUnitType::SingleDiscDrill));
-    expect(printed($double, CheckKey::BladeContactLength))->toBe(['low' => '1 1/2 in', 'high' => '2 1/2 in', 'aim' => '2 in', 'margin' => '1/8 in', 'life' => '500 mi'])
+    expect(printed($double, CheckKey::from('blade_contact_length')))->toBe(['low' => '1 1/2 in', 'high' => '2 1/2 in', 'aim' => '2 in', 'margin' => '1/8 in', 'life' => '500 mi'])
         ->and($double->checks['opener_blade_diameter']->sides)->toBe([Side::Left, Side::Right])
         ->and($drill->checks['opener_blade_diameter']->sides)->toBe([Side::Centre])
-        ->and($drill->check(CheckKey::BladeContactLength))->toBeNull();
+        ->and($drill->check(CheckKey::from('blade_contact_length')))->toBeNull();
 });
 
 it('counts what a row and the planter take of what is chosen', function (): void {

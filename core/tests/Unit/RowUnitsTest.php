@@ -71,15 +71,15 @@ it('judges each row as its own closing wheels want it', function (string $check,
 
 it('asks a row for what it has, and no row for what it has not', function (): void {
     $sheet = sheetAcross(rowUnits(8, [[[3], ['closing_wheels' => 'chain']], [[5, 6], ['coulter' => true]]]));
-    expect($sheet->at(3)->check(CheckKey::ClosingGap))->toBeNull()
-        ->and($sheet->at(3)->check(CheckKey::ClosingChain))->not->toBeNull()
-        ->and($sheet->at(2)->check(CheckKey::ClosingChain))->toBeNull()
-        ->and($sheet->check(CheckKey::ClosingChain)->rows)->toBe([3])
-        ->and($sheet->check(CheckKey::CoulterBearing)->rows)->toBe([5, 6])
-        ->and($sheet->check(CheckKey::ClosingGap)->rows)->toBe([1, 2, 4, 5, 6, 7, 8])
-        ->and($sheet->check(CheckKey::OpenerBearing)->rows)->toBeNull()
+    expect($sheet->at(3)->check(CheckKey::from('closing_gap')))->toBeNull()
+        ->and($sheet->at(3)->check(CheckKey::from('closing_chain')))->not->toBeNull()
+        ->and($sheet->at(2)->check(CheckKey::from('closing_chain')))->toBeNull()
+        ->and($sheet->check(CheckKey::from('closing_chain'))->rows)->toBe([3])
+        ->and($sheet->check(CheckKey::from('coulter_bearing'))->rows)->toBe([5, 6])
+        ->and($sheet->check(CheckKey::from('closing_gap'))->rows)->toBe([1, 2, 4, 5, 6, 7, 8])
+        ->and($sheet->check(CheckKey::from('opener_bearing'))->rows)->toBeNull()
         // What is checked on the planter as a whole stays with it.
-        ->and($sheet->at(0)->check(CheckKey::FrameLocks))->not->toBeNull();
+        ->and($sheet->at(0)->check(CheckKey::from('frame_locks')))->not->toBeNull();
 });
 
 it('is on each row what a whole planter of that row would be', function (int $seed): void {
@@ -126,7 +126,7 @@ it('goes by the figures of another sheet on the rows that have one', function ()
     expect([$judged(1), $judged(5)])->toBe(['change', 'sound']);
 
     // Each wears toward its own limit: 14 1/2 in of 15 in on four rows, 14 in on two.
-    $wearing = array_values(array_filter(PlanterWear::checks($sheet), static fn (Check $check): bool => $check->key === CheckKey::OpenerBladeDiameter));
+    $wearing = array_values(array_filter(PlanterWear::checks($sheet), static fn (Check $check): bool => $check->key->is('opener_blade_diameter')));
     expect(array_column($wearing, 'rows'))->toBe([[1, 2, 3, 4], [5, 6]])
         ->and(array_map(static fn (Check $check): float => round($check->wear()->limit, 1), $wearing))->toBe([368.3, 355.6])
         ->and(PlanterWear::keys($wearing))->toBe(['opener_blade_diameter']);
@@ -139,7 +139,7 @@ it('asks nothing of parked rows', function (): void {
     $sheet = sheetAcross($units);
     expect($units->running())->toBe([1, 3, 5, 7])
         ->and($sheet->placesOfRow(2))->toBe(0)->and($sheet->placesOfRow(1))->toBe($sheet->placesOfRow(7))->and($sheet->placesOfRow(1))->toBeGreaterThan(40)
-        ->and($sheet->check(CheckKey::OpenerBladeDiameter)->rows)->toBe([1, 3, 5, 7]);
+        ->and($sheet->check(CheckKey::from('opener_blade_diameter'))->rows)->toBe([1, 3, 5, 7]);
     foreach (Glance::ofVerdicts($sheet, $sheet, Route::through($sheet, 7, WalkOrder::RowByRow)->places, 7, []) as $line) {
         expect([$line[1], $line[3], $line[5]])->toBe([null, null, null])->and($line[0])->not->toBeNull();
     }
@@ -163,7 +163,7 @@ it('judges the band and the tires by what the planter itself wants, on the rows 
     $sheet = sheetAcross(rowUnits(4, [[[4], ['fertilizer' => false]]], [], ['fertilizer' => true, 'tires' => true]))->wanting($wanted === null ? [] : [$check => $wanted]);
     $of = $sheet->check(CheckKey::from($check));
     expect($of->judge(Answer::figure($of->unit->read($typed, UnitSystem::Inch)), Background::of())->verdict->value)->toBe($verdict)
-        ->and($sheet->at(4)->check(CheckKey::FertilizerBandOffset))->toBeNull()
+        ->and($sheet->at(4)->check(CheckKey::from('fertilizer_band_offset')))->toBeNull()
         // Rows and planter speak of one and the same check.
         ->and($sheet->at(1)->checks['fertilizer_band_offset'])->toBe($sheet->checks['fertilizer_band_offset']);
 })->with([

@@ -57,14 +57,14 @@ it('has parts, access and lubrication only where there is something to change, t
 
     // A guard behind single blades: no gauge wheels and no scrapers come off before the blade.
     $band = carried(['depth_gauge' => 'band', 'depth_scale' => 'inches', 'scrapers' => false]);
-    $blade = changing(1, Slot::OpenerBlade, Side::Left);
+    $blade = changing(1, Slot::from('opener_blade'), Side::Left);
     expect(JobBook::typical()->minutesOnRows([$blade]))->toBe(8.0 + 3.0 + 6.0)
         ->and(JobBook::typical()->on(new RowUnits(8, $band))->minutesOnRows([$blade]))->toBe(6.0)
         ->and(JobBook::typical()->on(new RowUnits(8, carried([])))->minutesOnRows([$blade]))->toBe(17.0);
 });
 
 it('changes one blade of a single disc, and both of a double one', function (string $type, array $sides): void {
-    expect(array_column(Slot::OpenerBlade->sides(carried([], $type)), 'value'))->toBe($sides);
+    expect(array_column(Slot::from('opener_blade')->sides(carried([], $type)), 'value'))->toBe($sides);
 })->with([['vacuum', ['left', 'right']], ['single_disc_drill', ['centre']]]);
 
 it('names what does not go together', function (array $given, string $code): void {

@@ -118,7 +118,7 @@ it('says that all blades of a planter read too large at once', function (): void
     // 32 blades 0.3 mm over new after 100 miles: nominally they would have lost a fifth of half an inch.
     $path = new WearPath(true, 368.3, 381.0, 12.7, FurrowDistance::ofMiles(500));
     $items = array_map(static fn (int $at): Item => Item::fitted("{$at}", 12.7, [new Point("r{$at}", 160_934.4, 13.0, 25.4 / 16)], 160_934.4), range(1, 32));
-    $first = (new Forecaster($path, ReadingError::of(CheckKey::OpenerBladeDiameter)))->of($items, 400_000.0)['1'];
+    $first = (new Forecaster($path, ReadingError::of(CheckKey::from('opener_blade_diameter'))))->of($items, 400_000.0)['1'];
     expect([$first->growsBack, $first->isThin])->toBe([true, true]);
 });
 
@@ -140,7 +140,7 @@ it('takes a contact of 0 for 0 or less, and not for a figure that is well known'
     $path = new WearPath(true, 38.1, null, 50.8 ** 2 - 38.1 ** 2, FurrowDistance::ofMiles(500), squared: true);
     $gap = $path->point('g', 100.0, 0.0, 25.4 / 8);
     $touch = $path->point('t', 100.0, 25.4, 25.4 / 8);
-    $error = ReadingError::of(CheckKey::BladeContactLength);
+    $error = ReadingError::of(CheckKey::from('blade_contact_length'));
     expect($gap->room)->toBeLessThan($path->room(0.0))
         ->and($error->variance($gap))->toBeGreaterThan($error->variance($touch))
         // Half-normal about 0 with an SD of 0.9 in^2: mean 0.718 in^2 under, variance 0.294 in^4.

@@ -19,10 +19,10 @@ use Ustrel\Core\Wear\History;
 use Ustrel\Core\Wear\Sighting;
 
 $noon = static fn (string $day): Moment => Moment::of("{$day}T12:00:00Z");
-$blade = static fn (int $row): Place => new Place($row, CheckKey::OpenerBladeDiameter, Side::Left);
-$contact = static fn (int $row): Place => new Place($row, CheckKey::BladeContactLength, Side::Centre);
+$blade = static fn (int $row): Place => new Place($row, CheckKey::from('opener_blade_diameter'), Side::Left);
+$contact = static fn (int $row): Place => new Place($row, CheckKey::from('blade_contact_length'), Side::Centre);
 $installed = static fn (string $id, int $row, string $from, ?string $until = null, ?string $part = null, ?float $size = 381.0): Installed => new Installed(
-    new PartFitting($id, new SlotPlace($row, Slot::OpenerBlade, Side::Left), $part ?? "part {$id}", $noon($from), $until === null ? null : $noon($until)), $size,
+    new PartFitting($id, new SlotPlace($row, Slot::from('opener_blade'), Side::Left), $part ?? "part {$id}", $noon($from), $until === null ? null : $noon($until)), $size,
 );
 $read = static fn (string $id, Place $place, string $at, ?float $value, ?string $walk = null): TakenReading => new TakenReading(
     $id, $walk ?? "walk of {$at}", $noon($walk ?? $at), $place, $noon($at), $value,

@@ -90,7 +90,7 @@ function planterOf(float $error, WearPath $path): array
 it('holds the truth as often as it says, by group, and tells chances that come true', function (): void {
     mt_srand(20261125);
     $path = new WearPath(true, 368.3, 381, 12.7, FurrowDistance::ofMiles(500));
-    $prior = ReadingError::of(CheckKey::OpenerBladeDiameter);
+    $prior = ReadingError::of(CheckKey::from('opener_blade_diameter'));
     $held = $tenths = [];
     $pooled = $alone = $good = $doubted = 0;
     // A shop measures all its planters with the same hands; what it reads of one tells of the others.

@@ -17,8 +17,8 @@ use Ustrel\Core\Work\WorkList;
 
 it('has what comes off in the order in which it does, then the jobs, with the blades before their contact', function (): void {
     $jobs = [
-        Job::at(Action::Adjust, new Place(3, CheckKey::BladeContactLength, Side::Centre)),
-        Job::change(new SlotPlace(3, Slot::OpenerBlade, Side::Left)),
+        Job::at(Action::Adjust, new Place(3, CheckKey::from('blade_contact_length'), Side::Centre)),
+        Job::change(new SlotPlace(3, Slot::from('opener_blade'), Side::Left)),
     ];
     $pieces = WorkList::pieces([new ToDo('a', $jobs, 0, false)], JobBook::typical(), JobOrder::typical());
     $card = Card::of($pieces[1], JobBook::typical(), JobOrder::typical())->lines;

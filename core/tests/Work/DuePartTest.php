@@ -8,7 +8,7 @@ use Ustrel\Core\Plan\Policy\WearNow;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Work\Stops\DuePart;
 
-$blade = static fn (int $row, Side $side = Side::Left): SlotPlace => new SlotPlace($row, Slot::OpenerBlade, $side);
+$blade = static fn (int $row, Side $side = Side::Left): SlotPlace => new SlotPlace($row, Slot::from('opener_blade'), $side);
 $wear = static fn (float $gone, ?float $atEnd, ?float $acres10): WearNow => new WearNow($gone, $atEnd, 0.5, false, $acres10);
 
 it('falls due where nine in ten are past their limit in what is left, by hand', function () use ($blade, $wear): void {
@@ -27,7 +27,7 @@ it('falls due where nine in ten are past their limit in what is left, by hand', 
 
 it('puts together what falls due within a tenth of what is left', function () use ($blade, $wear): void {
     $due = static fn (SlotPlace $place, float $acres, float $gone = 0.8): DuePart => DuePart::of($place, $wear($gone, $gone + 0.5, $acres), false, 1000, 30) ?? throw new LogicException;
-    $parts = [$due($blade(1), 210), $due($blade(1, Side::Right), 290), $due($blade(2), 310), $due(new SlotPlace(3, Slot::SeedTube, Side::Centre), 220)];
+    $parts = [$due($blade(1), 210), $due($blade(1, Side::Right), 290), $due($blade(2), 310), $due(new SlotPlace(3, Slot::from('seed_tube'), Side::Centre), 220)];
     $together = DuePart::together($parts, 1000);
     expect(array_map(count(...), $together))->toBe(['opener_blade 2' => 2, 'opener_blade 3' => 1, 'seed_tube 2' => 1]);
 

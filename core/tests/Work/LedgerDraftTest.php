@@ -19,7 +19,7 @@ use Ustrel\Core\Work\LedgerDraft;
 /** @return list<array{string, string, int|null}> kind, side and pairs of what an adjustment asks for */
 function adjusted(Why $why, ?int $by): array
 {
-    $place = new Place(3, CheckKey::BladeContactLength, Side::Centre);
+    $place = new Place(3, CheckKey::from('blade_contact_length'), Side::Centre);
     $job = Job::at(Action::Adjust, $place);
     $asked = new Proposal($place, Action::Adjust, $why, null, $by === null ? null : Unit::Shim->quantityOf($by), [], 0, [$job], Cost::of([]), 10.0, Risk::unknown(), null, false);
 
@@ -45,6 +45,6 @@ it('asks for nothing where no shims of the opener are moved', function (Why $why
 })->with([Why::ArmShimIn, Why::ArmShimOut, Why::CountShims, Why::SetTo, Why::FewShims]);
 
 it('fits a part on the side of the job', function (): void {
-    [$draft] = LedgerDraft::of(Job::change(new SlotPlace(3, Slot::OpenerBlade, Side::Right)), null);
-    expect([$draft->kind->value, $draft->side, $draft->slot, $draft->pairs])->toBe(['fitted', Side::Right, Slot::OpenerBlade, null]);
+    [$draft] = LedgerDraft::of(Job::change(new SlotPlace(3, Slot::from('opener_blade'), Side::Right)), null);
+    expect([$draft->kind->value, $draft->side, $draft->slot, $draft->pairs])->toBe(['fitted', Side::Right, Slot::from('opener_blade'), null]);
 });

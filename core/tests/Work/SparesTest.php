@@ -67,8 +67,8 @@ it('refuses what cannot be', function (callable $plan, string $says): void {
 
 it('believes in its own breakages the longer they were written down', function (): void {
     // Typical: 3 in 100 sensors. Of 16 in five seasons 8 broke: between that and 10 in 100.
-    expect(Breakages::rate(Slot::SeedSensor, 0, 0.0))->toBe(0.03)->and(Breakages::rate(Slot::SeedSensor, 8, 80.0))->toBe(14 / 280)
-        ->and(Breakages::rate(Slot::SeedSensor, 800, 8000.0))->toEqualWithDelta(0.1, 0.002);
+    expect(Breakages::rate(Slot::from('seed_sensor'), 0, 0.0))->toBe(0.03)->and(Breakages::rate(Slot::from('seed_sensor'), 8, 80.0))->toBe(14 / 280)
+        ->and(Breakages::rate(Slot::from('seed_sensor'), 800, 8000.0))->toEqualWithDelta(0.1, 0.002);
     foreach (Slot::cases() as $slot) {
         expect(Breakages::rate($slot, 0, 0.0))->toBeGreaterThan(0.0)->toBeLessThan(0.1);
     }

@@ -36,10 +36,10 @@ function piecesOf(array $todos): array
 
 it('makes one piece of what needs the same things off, and another of what does not', function (): void {
     $pieces = piecesOf([
-        new ToDo('blades', [partIn(3, Slot::OpenerBlade, Side::Left), partIn(3, Slot::OpenerBlade, Side::Right)], 0, true),
-        new ToDo('guard', [partIn(3, Slot::SeedTubeGuard)], 900, false),
-        new ToDo('tail', [partIn(3, Slot::ClosingTailBushing)], 0, false),
-        new ToDo('far', [partIn(4, Slot::OpenerBlade, Side::Left)], 0, false),
+        new ToDo('blades', [partIn(3, Slot::from('opener_blade'), Side::Left), partIn(3, Slot::from('opener_blade'), Side::Right)], 0, true),
+        new ToDo('guard', [partIn(3, Slot::from('seed_tube_guard'))], 900, false),
+        new ToDo('tail', [partIn(3, Slot::from('closing_tail_bushing'))], 0, false),
+        new ToDo('far', [partIn(4, Slot::from('opener_blade'), Side::Left)], 0, false),
     ]);
     expect(array_keys($pieces))->toBe(['safe', 'change:3:opener_blade:left', 'change:3:closing_tail_bushing:centre', 'change:4:opener_blade:left']);
     $blades = $pieces['change:3:opener_blade:left'];
@@ -55,9 +55,9 @@ it('makes one piece of what needs the same things off, and another of what does 
 it('puts blades before their contact, tires before the level and meters before the running check', function (): void {
     $at = static fn (Action $action, int $row, CheckKey $check, Side $side = Side::Centre): ToDo => new ToDo($check->value, [Job::at($action, new Place($row, $check, $side))], 0, true);
     $pieces = piecesOf([
-        $at(Action::LookAgain, 3, CheckKey::BladeContactLength), $at(Action::Adjust, 0, CheckKey::ToolbarPitch), $at(Action::LookAgain, 0, CheckKey::SensorsCounting),
-        new ToDo('blade', [partIn(3, Slot::OpenerBlade, Side::Left)], 0, true), $at(Action::Adjust, 0, CheckKey::TyrePressure), new ToDo('seal', [partIn(9, Slot::MeterSeal)], 0, true),
-        $at(Action::LookAgain, 4, CheckKey::BladeContactLength),
+        $at(Action::LookAgain, 3, CheckKey::from('blade_contact_length')), $at(Action::Adjust, 0, CheckKey::from('toolbar_pitch')), $at(Action::LookAgain, 0, CheckKey::from('sensors_counting')),
+        new ToDo('blade', [partIn(3, Slot::from('opener_blade'), Side::Left)], 0, true), $at(Action::Adjust, 0, CheckKey::from('tyre_pressure')), new ToDo('seal', [partIn(9, Slot::from('meter_seal'))], 0, true),
+        $at(Action::LookAgain, 4, CheckKey::from('blade_contact_length')),
     ]);
     expect($pieces['look_again:3:blade_contact_length:centre']->after)->toBe(['safe', 'change:3:opener_blade:left'])
         ->and($pieces['look_again:4:blade_contact_length:centre']->after)->toBe(['safe'])
@@ -68,7 +68,7 @@ it('puts blades before their contact, tires before the level and meters before t
 });
 
 it('adds what a joint that seized took last time once, however many jobs need it open', function (): void {
-    $blades = new ToDo('blades', [partIn(3, Slot::OpenerBlade, Side::Left), partIn(3, Slot::OpenerBlade, Side::Right)], 0, true);
+    $blades = new ToDo('blades', [partIn(3, Slot::from('opener_blade'), Side::Left), partIn(3, Slot::from('opener_blade'), Side::Right)], 0, true);
     $minutes = static fn (array $seized): int => WorkList::pieces([$blades], JobBook::typical(), JobOrder::typical(), $seized)[1]->minutes;
     // Both blades by themselves 34; one joint of 20 for both, then two of 20 and 5.
     expect($minutes([]))->toBe(34)
@@ -77,7 +77,7 @@ it('adds what a joint that seized took last time once, however many jobs need it
 });
 
 it('does once what two decisions ask for', function (): void {
-    $pieces = piecesOf([new ToDo('a', [partIn(2, Slot::GaugeTyre, Side::Left)], 0, false), new ToDo('b', [partIn(2, Slot::GaugeTyre, Side::Left), partIn(2, Slot::GaugeBearing, Side::Left)], 30, false)]);
+    $pieces = piecesOf([new ToDo('a', [partIn(2, Slot::from('gauge_tyre'), Side::Left)], 0, false), new ToDo('b', [partIn(2, Slot::from('gauge_tyre'), Side::Left), partIn(2, Slot::from('gauge_bearing'), Side::Left)], 30, false)]);
     expect($pieces['change:2:gauge_tyre:left']->minutes)->toBe(8 + 2 + 6)->and($pieces['change:2:gauge_tyre:left']->todos)->toBe(['a', 'b'])
         ->and(WorkList::pieces([], JobBook::typical(), JobOrder::typical()))->toBe([]);
 });

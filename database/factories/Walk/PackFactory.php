@@ -7,7 +7,6 @@ namespace Database\Factories\Walk;
 use App\Models\Walk\Pack;
 use App\Models\Workshop;
 use Illuminate\Database\Eloquent\Factories\Factory;
-use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Walk\WalkKind;
 
 /** @extends Factory<Pack> */
@@ -19,7 +18,7 @@ final class PackFactory extends Factory
             'workshop_id' => Workshop::factory(),
             'name' => $this->faker->unique()->words(2, true),
             'kind' => WalkKind::InSeason,
-            'checks' => [CheckKey::OpenerBladeDiameter->value],
+            'checks' => ['opener_blade_diameter'],
         ];
     }
 }

@@ -18,7 +18,7 @@ final class HistoryRequest extends FormRequest
         return [
             // 0 is the planter as a whole.
             'row' => ['required', 'string', 'regex:/^\d{1,2}$/D', 'integer', 'between:0,64'],
-            'check' => ['required', Rule::enum(CheckKey::class)],
+            'check' => ['required', Rule::in(array_column(CheckKey::cases(), 'value'))],
             'side' => ['required', Rule::enum(Side::class)],
         ];
     }

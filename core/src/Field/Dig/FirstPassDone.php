@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Ustrel\Core\Field\Dig;
 
 use Ustrel\Core\Measure\Moment;
-use Ustrel\Core\Spec\CheckKey;
 
 /** Whether a first pass is done: enough rows dug after the last adjustment, and signed off after that. */
 final class FirstPassDone
@@ -13,7 +12,7 @@ final class FirstPassDone
     private const ENOUGH = 4;
 
     /** Bears on the ground by how deep and how hard rows are set. */
-    public const BEARS = [CheckKey::DriveWheelContact, CheckKey::PressWheelContact, CheckKey::FirmerTension, CheckKey::ClosingPressure];
+    public const BEARS = ['drive_wheel_contact', 'press_wheel_contact', 'firmer_tension', 'closing_pressure'];
 
     /** Rows that have to be dug after the last adjustment; of a small planter all. */
     public static function enough(int $rows): int

@@ -63,7 +63,7 @@ final class Renewals
                 yield [$check, $at->side, false];
             }
         }
-        foreach ($at?->slot->remeasured() ?? [CheckKey::BladeContactLength, CheckKey::InnerShims] as $key) {
+        foreach ($at?->slot->remeasured() ?? [CheckKey::from('blade_contact_length'), CheckKey::from('inner_shims')] as $key) {
             $check = $sheet->check($key);
             foreach ($check->sides ?? [] as $side) {
                 if ($check !== null && (count($check->sides) === 1 || $at === null || $at->side === Side::Centre || $at->side === $side)) {

@@ -6,6 +6,7 @@ namespace Ustrel\Core\Plan\Policy;
 
 use BackedEnum;
 use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Unit\Key;
 
 /** What a policy says of one kind of slot. What is past its limit is changed under every rule. */
 final readonly class SlotRule
@@ -58,12 +59,12 @@ final readonly class SlotRule
     }
 
     /**
-     * @template T of BackedEnum
+     * @template T of BackedEnum|Key
      *
      * @param  class-string<T>  $enum
      * @return T
      */
-    private static function case(string $enum, mixed $value): BackedEnum
+    private static function case(string $enum, mixed $value): BackedEnum|Key
     {
         return (is_string($value) ? $enum::tryFrom($value) : null) ?? throw InvalidPolicy::unknown(is_string($value) ? $value : gettype($value));
     }

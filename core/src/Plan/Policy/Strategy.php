@@ -33,17 +33,17 @@ enum Strategy: string
         return match ($this) {
             self::Limit, self::Own => [],
             self::Set => [
-                Slot::OpenerBlade->value => new SlotRule(ChangeWhen::WouldNotLast, scope: Scope::Set, with: [Slot::SeedTubeGuard]),
-                Slot::CoulterBlade->value => new SlotRule(ChangeWhen::WouldNotLast, scope: Scope::Set),
-                Slot::FertilizerBlade->value => new SlotRule(ChangeWhen::WouldNotLast, scope: Scope::Set),
+                'opener_blade' => new SlotRule(ChangeWhen::WouldNotLast, scope: Scope::Set, with: [Slot::from('seed_tube_guard')]),
+                'coulter_blade' => new SlotRule(ChangeWhen::WouldNotLast, scope: Scope::Set),
+                'fertilizer_blade' => new SlotRule(ChangeWhen::WouldNotLast, scope: Scope::Set),
             ],
             self::EverySpring => [
-                Slot::OpenerBlade->value => new SlotRule(ChangeWhen::Always, scope: Scope::Set, with: [Slot::SeedTubeGuard]),
+                'opener_blade' => new SlotRule(ChangeWhen::Always, scope: Scope::Set, with: [Slot::from('seed_tube_guard')]),
             ],
             self::LikeNew => [
-                Slot::OpenerBlade->value => new SlotRule(ChangeWhen::ShareGone, self::LIKE_NEW_SHARE, looks: 2),
-                Slot::CoulterBlade->value => new SlotRule(ChangeWhen::ShareGone, self::LIKE_NEW_SHARE),
-                Slot::FertilizerBlade->value => new SlotRule(ChangeWhen::ShareGone, self::LIKE_NEW_SHARE),
+                'opener_blade' => new SlotRule(ChangeWhen::ShareGone, self::LIKE_NEW_SHARE, looks: 2),
+                'coulter_blade' => new SlotRule(ChangeWhen::ShareGone, self::LIKE_NEW_SHARE),
+                'fertilizer_blade' => new SlotRule(ChangeWhen::ShareGone, self::LIKE_NEW_SHARE),
             ],
         };
     }
