@@ -54,10 +54,18 @@ const BED_ROLLER = [
 ];
 
 it('takes a new assembly as data alone, where it is fitted and nowhere else', function (): void {
-    $told = coreWith(['units/index.json' => ['bed'], 'units/bed.json' => BED_ROLLER], <<<'PHP'
+    $told = coreWith([
+        'units/index.json' => ['bed'],
+        'units/bed.json' => BED_ROLLER,
+        'jobs/access.json' => ['bed_roller' => ['per' => 'row', 'minutes' => 4, 'needs' => [], 'with' => ['bed_roller' => ['smooth', 'ribbed']]]],
+        'jobs/jobs.json' => ['change' => ['bed_roller' => ['minutes' => 9, 'needs' => ['bed_roller'], 'again' => ['bed_roller_diameter']]]],
+        'jobs/lubrication.json' => [['point' => 'bed_roller_hub', 'per' => 'row', 'minutes' => 1, 'product' => 'grease', 'rounds' => 'both', 'with' => ['bed_roller' => ['smooth', 'ribbed']]]],
+    ], <<<'PHP'
         use Ustrel\Core\Measure\{Quantity, UnitSystem};
         use Ustrel\Core\Parts\{Partners, Slot, SlotPlace};
-        use Ustrel\Core\Spec\{CheckKey, Equipment, RowUnitType, Side, SpecSheetReader};
+        use Ustrel\Core\Plan\Jobs\{Job, JobBook};
+        use Ustrel\Core\Spec\{CheckKey, Equipment, RowUnits, RowUnitType, Side, SpecSheetReader};
+        use Ustrel\Core\Work\Lubrication;
         use Ustrel\Core\Spec\Judging\{Answer, Background};
 
         $sheet = SpecSheetReader::read(json_decode(file_get_contents(__DIR__.'/specs/vacuum.json'), true));
@@ -73,6 +81,8 @@ it('takes a new assembly as data alone, where it is fitted and nowhere else', fu
             'parts' => array_values(array_filter(array_map(static fn (Slot $slot): ?string => $slot->isOn($with) && ! $slot->isOn($without) ? $slot->value : null, Slot::cases()))),
             'slot' => Slot::of($diameter)->value,
             'partners' => array_map(static fn (SlotPlace $place): string => $place->key(), Partners::of(new SlotPlace(3, Slot::from('bed_roller_bearing'), Side::Left), $with)),
+            'minutes' => JobBook::typical()->minutesOnRows([Job::change(new SlotPlace(3, Slot::from('bed_roller'), Side::Centre))]),
+            'grease' => array_map(static fn (Equipment $on): array => array_values(array_filter(array_column(Lubrication::read(Lubrication::points(), new RowUnits(6, $on)), 'minutes', 'point'), static fn (string $point): bool => $point === 'bed_roller_hub', ARRAY_FILTER_USE_KEY)), [$with, $without]),
             'before a hoe' => array_map(static fn ($of): string => $of->code, Equipment::of(['bed_roller' => 'smooth', 'opener' => 'hoe'], RowUnitType::Vacuum)->contradictions()),
             'one object' => CheckKey::from('bed_roller_diameter') === $rolled->check($diameter)->key,
         ]);
@@ -85,6 +95,9 @@ it('takes a new assembly as data alone, where it is fitted and nowhere else', fu
         'parts' => ['bed_roller', 'bed_roller_bearing'],
         'slot' => 'bed_roller',
         'partners' => ['3:bed_roller_bearing:left', '3:bed_roller_bearing:right'],
+        // 9 for the roller and 4 to get at it; 1 at each of 6 rows.
+        'minutes' => 13,
+        'grease' => [[6], []],
         'before a hoe' => ['roller_before_hoe'],
         'one object' => true,
     ]);

@@ -3,14 +3,18 @@
 declare(strict_types=1);
 
 use Ustrel\Core\Measure\Unit;
+use Ustrel\Core\Parts\Partners;
 use Ustrel\Core\Parts\Slot;
+use Ustrel\Core\Parts\SlotPlace;
 use Ustrel\Core\Plan\Jobs\JobBook;
 use Ustrel\Core\Spec\Check;
+use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Equipment;
 use Ustrel\Core\Spec\RowUnits;
 use Ustrel\Core\Spec\RowUnitType;
 use Ustrel\Core\Spec\Side;
 use Ustrel\Core\Spec\SpecSheetReader;
+use Ustrel\Core\Spec\Station;
 use Ustrel\Core\Unit\Catalogue;
 use Ustrel\Core\Unit\InvalidCatalogue;
 use Ustrel\Core\Work\Lubrication;
@@ -114,11 +118,25 @@ it('refuses a catalogue that does not hold together, and says where', function (
     'a station that there is not' => [['checks' => ['seed_tube' => ['station' => 'cab', 'kind' => 'condition']]], 'cab'],
 ]);
 
-it('has a definition for every check and every slot', function (): void {
+it('goes from station to station, front to back, in checks and in slots', function (): void {
+    $stations = array_flip(array_column(Station::cases(), 'value'));
+    foreach ([CheckKey::shipped(), Slot::cases()] as $keys) {
+        $passed = array_map(static fn (CheckKey|Slot $key): int => $stations[$key->station()->value], $keys);
+        $inOrder = $passed;
+        sort($inOrder);
+        expect($passed)->toBe($inOrder)->and(count($keys))->toBeGreaterThan(60);
+    }
+});
+
+it('changes together what wears together, whichever of the two is done', function (): void {
+    $partners = static fn (string $slot, Side $side): array => array_map(static fn (SlotPlace $place): string => $place->key(), Partners::of(new SlotPlace(2, Slot::from($slot), $side), carried(['fertilizer' => true, 'drive' => 'ground'])));
+    expect($partners('fertilizer_blade', Side::Centre))->toBe(['2:fertilizer_blade:centre', '2:fertilizer_boot:centre'])
+        ->and($partners('sprockets', Side::Centre))->toBe(['2:sprockets:centre', '2:meter_chain:centre'])
+        ->and($partners('opener_blade', Side::Right))->toBe(['2:opener_blade:right', '2:opener_blade:left'])
+        ->and($partners('gauge_tyre', Side::Left))->toBe(['2:gauge_tyre:left']);
     foreach (Slot::cases() as $slot) {
-        expect($slot->checks())->not->toBe([])->and($slot->station())->toBe($slot->checks()[0]->station());
-        foreach ([...$slot->renews(), ...$slot->remeasured()] as $key) {
-            expect(Catalogue::shipped()->check($key)->station)->toBe($key->station());
+        foreach ($slot->together() as $other) {
+            expect($other->together())->toContain($slot);
         }
     }
 });
