@@ -108,6 +108,7 @@ it('keeps a correction as a new reading and shows both in the history', function
         ->and(array_column($history, 'holds'))->toBe([true, false])
         ->and($history[0]['verdict'])->toBe('watch');
     $this->getJson("/api/planters/{$planter->id}/history?row=65&check=opener_blade_diameter&side=left")->assertUnprocessable();
+    $this->getJson("/api/planters/{$planter->id}/history?row=3&check=opener_blade_color&side=left")->assertUnprocessable()->assertJsonValidationErrorFor('check');
 });
 
 it('records what is not fitted, what is taken back and what is the same as last time', function (): void {
