@@ -260,6 +260,7 @@ Route::middleware(['auth:sanctum', SpeaksForItself::class, StillBelongs::class, 
         Route::post('bench/counts', [BenchReportController::class, 'store'])->can('record');
         Route::get('bench/compare', [BenchReportController::class, 'compare'])->can('record');
         Route::get('bench/advice', [BenchController::class, 'advice'])->can('record');
+        Route::get('bench/start', [BenchController::class, 'start'])->can('record');
         Route::post('bench/runs', [StandRunController::class, 'store'])->can('record');
         Route::get('bench/runs/now', [StandRunController::class, 'now'])->can('record');
         Route::get('bench/runs/now/stream', [StandRunController::class, 'live'])->can('record');

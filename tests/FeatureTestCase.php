@@ -36,6 +36,7 @@ use Illuminate\Foundation\Testing\TestCase;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\ParallelTesting;
+use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Ustrel\Core\Work\Lubrication;
@@ -113,6 +114,17 @@ abstract class FeatureTestCase extends TestCase
         return StandRun::query()->create($fields + [
             'id' => (string) Str::uuid7(), 'planter_id' => $planter->id, 'user_id' => $this->technician->id, 'row_number' => 1, 'stage' => 'pre', 'cells' => 30, 'turns' => 40, 'air' => 6, 'places' => 500, 'state' => 'waiting', 'made_at' => now(),
         ])->refresh();
+    }
+
+    /** What a print says: as one line, or line by line as it stands on the paper. */
+    public function printed(string $path, bool $inLines = false): string
+    {
+        $paper = tempnam(sys_get_temp_dir(), 'ustrel');
+        file_put_contents($paper, (string) $this->get($path)->assertOk()->getContent());
+        $said = Process::run(['pdftotext', '-layout', $paper, '-'])->throw()->output();
+        unlink($paper);
+
+        return $inLines ? $said : (string) preg_replace('/\s+/', ' ', $said);
     }
 
     /** @return array<string, string|int> something of each kind that a route names, by its name there */

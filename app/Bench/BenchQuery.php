@@ -50,7 +50,7 @@ final readonly class BenchQuery
     {
         $before = BenchRun::current($planter->id)->whereNotIn('id', $runs->modelKeys())->where('is_partial', false)->where('is_look', false)->with(['standRun:id,practice', 'seedLot:id,name'])
             ->orderBy('row_number')->orderByDesc('happened_at')->orderByDesc('id')->distinct(['row_number'])->get()
-            ->reject(static fn (BenchRun $run): bool => $run->standRun?->practice !== null);
+            ->reject(static fn (BenchRun $run): bool => $run->isPractice());
 
         return $before->mapWithKeys(static fn (BenchRun $run): array => [$run->row_number => [$run, $planter->seasonAt($run->happened_at->toIso8601String())]])->all();
     }
@@ -73,7 +73,7 @@ final readonly class BenchQuery
     {
         $last = $runs->first();
 
-        return $runs->filter(static fn (BenchRun $run): bool => $last?->air !== null && $run->air !== null && $run->setUp()->isLike($last->setUp()))->values();
+        return $runs->filter(static fn (BenchRun $run): bool => $last?->air !== null && $run->air !== null && $run->isPractice() === $last->isPractice() && $run->setUp()->isLike($last->setUp()))->values();
     }
 
     /** @return array<string, true> places that the walk that matters reads as not sound, by key: what a run says does not go over them */
@@ -116,7 +116,7 @@ final readonly class BenchQuery
         $lots = SeedLot::query()->where('workshop_id', $planter->workshop_id)->get();
         $sizes = $lots->mapWithKeys(static fn (SeedLot $of): array => ["#{$of->id}" => $of->size === null ? null : (float) $of->size])->all();
         $names = $lots->mapWithKeys(static fn (SeedLot $of): array => ["#{$of->id}" => $of->name])->all() + $planned;
-        $whole = $runs->reject(static fn (BenchRun $run): bool => $run->is_partial || $run->standRun?->practice !== null)->groupBy('row_number');
+        $whole = $runs->reject(static fn (BenchRun $run): bool => $run->is_partial || $run->isPractice())->groupBy('row_number');
         $due = [];
         foreach ($planter->runningRows() as $row) {
             $left = array_map(static fn (string $key): string => $names[$key] ?? $key, SizesDue::of(array_map(strval(...), array_keys($planned)), array_values($whole->get($row)?->map(static fn (BenchRun $run): string => $run->lotKey())->all() ?? []), $sizes));
@@ -137,7 +137,7 @@ final readonly class BenchQuery
     public function differing(Collection $runs): array
     {
         $last = $runs->first();
-        $counts = $runs->filter(static fn (BenchRun $run): bool => $run->lotKey() === $last?->lotKey())->unique('row_number')
+        $counts = $runs->filter(static fn (BenchRun $run): bool => $run->lotKey() === $last?->lotKey() && $run->isPractice() === $last->isPractice())->unique('row_number')
             ->mapWithKeys(static fn (BenchRun $run): array => [$run->row_number => $run->counts()])->all();
 
         return Differing::among($counts);

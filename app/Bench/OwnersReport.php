@@ -31,7 +31,7 @@ final readonly class OwnersReport
         $changed = $this->changed($planter);
         $aims = ShopAims::of($planter->workshop_id);
         $lots = [];
-        foreach ($this->bench->of($planter)->groupBy(static fn (BenchRun $run): string => $run->lotKey()) as $runs) {
+        foreach ($this->bench->of($planter)->reject(static fn (BenchRun $run): bool => $run->isPractice())->groupBy(static fn (BenchRun $run): string => $run->lotKey()) as $runs) {
             $lots[] = [
                 'lot' => $runs->firstOrFail()->lotName(),
                 'meters' => $runs->groupBy('row_number')->sortKeys()->map(fn (Collection $of, int $row): array => $this->meter($of, $changed[$row] ?? [], $aims->forLot($of->first()?->seedLot)))->all(),
@@ -52,7 +52,7 @@ final readonly class OwnersReport
     private function meter(Collection $runs, array $changed, Aims $aims): array
     {
         $last = $runs->firstOrFail();
-        $setUp = $runs->filter(static fn (BenchRun $run): bool => $run->disc === $last->disc && $run->standRun?->practice === null);
+        $setUp = $runs->filter(static fn (BenchRun $run): bool => $run->disc === $last->disc);
         $before = $setUp->where('stage', Stage::Pre)->last();
         $after = $setUp->where('stage', Stage::Final)->first();
         $both = $before !== null && $after !== null && $before->happened_at < $after->happened_at ? [$before, $after] : null;

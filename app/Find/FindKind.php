@@ -25,6 +25,9 @@ enum FindKind: string
     /** The key is the meter's id. */
     case Meter = 'meter';
 
+    /** An operator's manual; the key is the manual's id. */
+    case Manual = 'manual';
+
     /** What somebody wrote down at a place of its planter; the key is the row. */
     case Note = 'note';
 

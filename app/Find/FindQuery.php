@@ -6,9 +6,11 @@ namespace App\Find;
 
 use App\Models\Bench\Meter;
 use App\Models\Bench\SeedLot;
+use App\Models\Manual;
 use App\Models\Parts\PartType;
 use App\Models\Plan\SeasonPlan;
 use App\Models\Planter;
+use App\Models\SpecSheet;
 use App\Models\User;
 use App\Models\Walk\Note;
 use App\Models\Workshop;
@@ -41,7 +43,7 @@ final readonly class FindQuery
             return self::planters($planters);
         }
 
-        return [...self::planters($planters), ...self::fields($planters), ...$this->cards($workshop, $planters), ...self::ofShop($workshop), ...self::notes($planters), ...array_map(
+        return [...self::planters($planters), ...self::fields($planters), ...$this->cards($workshop, $planters), ...self::ofShop($workshop), ...self::manuals($workshop, $planters), ...self::notes($planters), ...array_map(
             static fn (Calculation $of): Findable => new Findable(FindKind::Calculator, __("calc.{$of->value}"), key: $of->value), Calculation::cases(),
         )];
     }
@@ -104,6 +106,20 @@ final readonly class FindQuery
                 FindKind::Meter, __('find.meter', ['serial' => $of->serial]), $of->note, key: (string) $of->id,
             ))->all(),
         ];
+    }
+
+    /**
+     * @param  Collection<int, Planter>  $planters
+     * @return list<Findable>
+     */
+    private static function manuals(Workshop $workshop, Collection $planters): array
+    {
+        $manuals = Manual::query()->where('workshop_id', $workshop->id)->orderBy('name')->orderBy('id')->get();
+        $sheets = SpecSheet::query()->whereKey($manuals->pluck('spec_sheet_id')->filter())->pluck('name', 'id');
+
+        return array_values($manuals->map(static fn (Manual $of): Findable => new Findable(
+            FindKind::Manual, $of->name, (string) ($planters[$of->planter_id]->name ?? $sheets[$of->spec_sheet_id] ?? ''), $of->planter_id, (string) $of->id,
+        ))->all());
     }
 
     /**

@@ -187,7 +187,7 @@ final readonly class CountdownQuery
         }
         // A run with seed that is not planted this season says nothing of the one that is.
         $planned = array_filter(array_column(SeasonQuery::plan($planter)->fields, 'seed_lot_id'));
-        $run = $this->bench->of($planter)->reject(static fn (BenchRun $of): bool => $of->is_partial || $of->standRun?->practice !== null || ($planned !== [] && $of->seed_lot_id !== null && ! in_array($of->seed_lot_id, $planned, true)))->pluck('row_number')->flip();
+        $run = $this->bench->of($planter)->reject(static fn (BenchRun $of): bool => $of->is_partial || $of->isPractice() || ($planned !== [] && $of->seed_lot_id !== null && ! in_array($of->seed_lot_id, $planned, true)))->pluck('row_number')->flip();
         $left = 0;
         foreach ($planter->runningRows() as $row) {
             $left += $sheet->at($row)->check($check->key) === null || $run->has($row) || ($read[(new Place($row, $check->key, $check->sides[0]))->key()] ?? null) === Verdict::Sound ? 0 : 1;

@@ -13,7 +13,7 @@ final class Client
 
     private string $token = '';
 
-    public function __construct(private readonly string $base)
+    public function __construct(/** @var non-empty-string */ private readonly string $base)
     {
         $this->curl = curl_init();
         $this->call('GET', '/sanctum/csrf-cookie');
@@ -21,6 +21,7 @@ final class Client
     }
 
     /**
+     * @param  non-empty-string  $method
      * @param  array<mixed>|null  $data
      * @return array{float, mixed} milliseconds, and the answer
      */
@@ -28,7 +29,7 @@ final class Client
     {
         curl_setopt_array($this->curl, [
             CURLOPT_URL => $this->base.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => '',
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: {$this->base}", "X-XSRF-TOKEN: {$this->token}", ...$headers],
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Referer: {$this->base}", "X-XSRF-TOKEN: {$this->token}", ...array_values($headers)],
             CURLOPT_POSTFIELDS => $data === null ? '' : json_encode($data, JSON_THROW_ON_ERROR),
         ]);
         $start = hrtime(true);

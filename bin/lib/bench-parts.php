@@ -26,7 +26,7 @@ function fitting(int $row, CarbonImmutable $at): array
  */
 function fittings(Client $client): array
 {
-    $planter = largePlanter(16, 3);
+    $planter = largePlanter(rows: 16, seasons: 3);
     DB::statement('VACUUM ANALYZE');
     $now = CarbonImmutable::now()->subMinute();
     $times = [];

@@ -34,7 +34,7 @@ function policyTable(): array
             continue;
         }
         $rate = $path->nominalRate();
-        $kinds[] = new WearKind($slot, $path->allowance, 0.06 * $path->allowance, $rate, 0.2 * $rate, 0.1 * $rate, 0.08 * $path->allowance, 40.0, [], $slot === Slot::OpenerBlade ? 0.5 : 0.0);
+        $kinds[] = new WearKind($slot, $path->allowance, 0.06 * $path->allowance, $rate, 0.2 * $rate, 0.1 * $rate, 0.08 * $path->allowance, 40.0, [], $slot === Slot::from('opener_blade') ? 0.5 : 0.0);
         for ($row = 1; $row <= 24; $row++) {
             foreach ($check->sides as $side) {
                 $left = 0.15 + (($row * 7 + count($items)) % 17) / 20;
@@ -43,7 +43,7 @@ function policyTable(): array
         }
     }
     $play = new PolicySimulation($kinds, $items, new Prices(58.0, 140.0, 1.5, [60.0, 80.0, 120.0, 160.0]), JobBook::typical(), 160_000.0, 160_000.0, 5);
-    $policies = [...array_map(Policy::of(...), [Strategy::Limit, Strategy::Set, Strategy::EverySpring, Strategy::LikeNew]), Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.7, Scope::Set, [Slot::SeedTubeGuard])])];
+    $policies = [...array_map(Policy::of(...), [Strategy::Limit, Strategy::Set, Strategy::EverySpring, Strategy::LikeNew]), Policy::own(['opener_blade' => new SlotRule(ChangeWhen::ShareGone, 0.7, Scope::Set, [Slot::from('seed_tube_guard')])])];
     memory_reset_peak_usage();
     $before = memory_get_usage();
     $times = [];

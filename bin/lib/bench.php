@@ -56,10 +56,10 @@ function median(array $values): float
 }
 
 /** A large planter with walks behind it, and one open walk with all its readings. */
-function largePlanter(int $rows = ROWS, int $seasons = SEASONS): Planter
+function largePlanter(string $type = 'vacuum', int $rows = ROWS, int $seasons = SEASONS): Planter
 {
     $user = User::query()->where('email', DemoScenario::EMAIL)->firstOrFail();
-    $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', 'vacuum')->firstOrFail();
+    $sheet = SpecSheet::query()->whereNull('workshop_id')->where('type', $type)->firstOrFail();
     $planter = Planter::query()->create([
         'workshop_id' => $user->workshop_id, 'spec_sheet_id' => $sheet->id, 'farm' => 'Bench', 'name' => "Bench of {$rows}", 'row_count' => $rows,
         'spacing_mm' => 508, 'spacing_typed' => '20 in', 'sections' => [$rows], 'planting_start' => CarbonImmutable::today()->addDays(20)->toDateString(),
@@ -100,11 +100,13 @@ function readingAt(Place $place, Walk $walk, int $season, CarbonImmutable $at): 
     ];
 }
 
-/** @return list<array<string, mixed>> */
-function readings(int $count): array
+/** @return list<array<string, mixed>> of the blades that the walk's rows carry */
+function readings(int $count, Walk $walk): array
 {
+    $sides = $walk->readSheet()->checks['opener_blade_diameter']->sides;
+
     return array_map(static fn (int $index): array => [
-        'id' => (string) Str::uuid7(), 'row' => 1 + $index % ROWS, 'check' => 'opener_blade_diameter', 'side' => $index % 2 === 0 ? 'left' : 'right',
+        'id' => (string) Str::uuid7(), 'row' => 1 + $index % $walk->row_count, 'check' => 'opener_blade_diameter', 'side' => $sides[$index % count($sides)]->value,
         'typed' => '14 11/16', 'confirmed' => true, 'taken_at' => gmdate('Y-m-d\TH:i:s\Z'),
     ], range(0, $count - 1));
 }
@@ -139,7 +141,7 @@ function measure(Client $client, Planter $planter, Walk $walk): array
     }
     for ($round = 0; $round < ROUNDS / 2; $round++) {
         $times['after'][] = $client->call('GET', $reads['plain'])[0];
-        $times['one'][] = $client->call('POST', "/api/walks/{$walk->id}/readings", ['readings' => readings(1)])[0];
+        $times['one'][] = $client->call('POST', "/api/walks/{$walk->id}/readings", ['readings' => readings(1, $walk)])[0];
         $times['drawn'][] = $client->call('GET', $reads['board'])[0];
     }
 
@@ -159,8 +161,8 @@ function plans(Planter $planter, Walk $walk): array
     foreach ([
         'board' => static fn () => app(BoardQuery::class)->glanceAt($walk, $planter),
         'row timeline' => static fn () => app(HistoryQuery::class)->ofRow($planter, 5),
-        'history of a place' => static fn () => app(HistoryQuery::class)->ofPlace($planter, new Place(5, CheckKey::OpenerBladeDiameter, Side::Left)),
-        'wear of a check' => static fn () => (new WearRecord($planter))->wear([CheckKey::OpenerBladeDiameter->value]),
+        'history of a place' => static fn () => app(HistoryQuery::class)->ofPlace($planter, new Place(5, CheckKey::from('opener_blade_diameter'), Side::Left)),
+        'wear of a check' => static fn () => (new WearRecord($planter))->wear(['opener_blade_diameter']),
         'news of a walk' => static fn () => app(NewsQuery::class)->of($walk, Moments::of(CarbonImmutable::now()->subMinute())),
     ] as $name => $read) {
         $queries = [];
@@ -176,7 +178,7 @@ function plans(Planter $planter, Walk $walk): array
 
 $planter = largePlanter();
 $walk = $planter->walks()->whereNull('finished_at')->firstOrFail();
-$client = new Client((string) getenv('BASE_URL'));
+$client = new Client(getenv('BASE_URL') ?: throw new RuntimeException('Set BASE_URL.'));
 
 $starts = starts();
 $report('bin/start the first time, to one console command', $starts['first'], 100, 'x');
@@ -189,6 +191,11 @@ $report('Board of 24 rows and 5 seasons, to a plain signed-in route', $small['bo
 $report('The same drawn anew, just after a reading', $small['drawn'] / $small['plain'], 3, 'x');
 $report('News with nothing new', $small['news'] / $small['plain'], 1.2, 'x');
 $report('What there is to decide on it', $small['decide'] / $small['plain'], 3, 'x');
+$drill = largePlanter('single_disc_drill', 64);
+$wide = measure($client, $drill, $drill->walks()->whereNull('finished_at')->firstOrFail());
+$report('Board of a 64-row drill, to a plain signed-in route', $wide['board'] / $wide['plain'], 2, 'x');
+// It has 2.7 times the rows.
+$report('The same drawn anew, just after a reading', $wide['drawn'] / $wide['plain'], 5, 'x');
 [$seconds, $megabytes] = policyTable();
 $report('Policy table: 24 rows, all slots, 5 seasons, 400 runs', $seconds, 2, 's');
 $report('Memory that it takes', $megabytes, 128, 'MB');
@@ -206,7 +213,7 @@ $report('Moments of them lost', (float) $lost, 0, '');
 $fitted = fittings($client);
 $report('Recording one fitting, 16 rows and three seasons', $fitted['now'], 6, 'x');
 $report('The same two years late', $fitted['late'], 20, 'x');
-$report('Statements to the database for it', (float) $fitted['statements'], 12, '');
+$report('Statements to the database for it', (float) $fitted['statements'], 15, '');
 [$milliseconds, $megabytes] = forecastOf48Rows();
 $report('Forecast of 48 rows, all slots, in core', $milliseconds, 50, 'ms');
 $report('Memory that it takes', $megabytes, 32, 'MB');
@@ -227,7 +234,7 @@ foreach (['board' => 'Board', 'drawn' => 'Board just after a reading', 'yard' =>
 }
 $many = [];
 for ($round = 0; $round < 10; $round++) {
-    $many[] = $client->call('POST', "/api/walks/{$walk->id}/readings", ['readings' => readings(500)])[0];
+    $many[] = $client->call('POST', "/api/walks/{$walk->id}/readings", ['readings' => readings(500, $walk)])[0];
 }
 $report('Saving 500 queued readings, to saving one', median($many) / $large['one'], 15, 'x');
 foreach (plans($planter, $walk) as $name => $plan) {

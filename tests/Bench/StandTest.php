@@ -5,7 +5,6 @@ declare(strict_types=1);
 use App\Models\Bench\BenchRun;
 use App\Models\Bench\StandRun;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Ustrel\Core\Meter\PracticeMeter;
@@ -16,14 +15,7 @@ beforeEach(function (): void {
     $this->setUp = fn (array $with = []): array => $with + ['id' => (string) Str::uuid7(), 'row' => 3, 'stage' => 'pre', 'seed' => 'Popcorn 7', 'disc' => '30 cells', 'cells' => 30, 'turns' => 40, 'air' => 6, 'places' => 500];
     $this->prepare = fn (array $with = []): TestResponse => $this->actingAs($this->technician)->postJson("/api/planters/{$this->planted->id}/bench/runs", ($this->setUp)($with));
     // The owners' report as text.
-    $this->report = function (): string {
-        $paper = tempnam(sys_get_temp_dir(), 'report');
-        file_put_contents($paper, (string) $this->actingAs($this->technician)->get("/api/planters/{$this->planted->id}/bench/report.pdf")->assertOk()->getContent());
-        $text = Process::run(['pdftotext', '-layout', $paper, '-'])->throw()->output();
-        unlink($paper);
-
-        return $text;
-    };
+    $this->report = fn (): string => $this->actingAs($this->technician)->printed("/api/planters/{$this->planted->id}/bench/report.pdf", inLines: true);
     $this->bench = fn (): array => $this->actingAs($this->technician)->getJson("/api/planters/{$this->planted->id}/bench")->assertOk()->json();
     // A stand of its own, as a device sees it: a token, and no session.
     $made = $this->actingAs($this->technician)->postJson('/api/stands', ['name' => 'Bench 1'])->assertCreated()->json();

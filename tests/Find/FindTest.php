@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Manual;
 use App\Models\Parts\PartType;
 use App\Models\People\Role;
 use App\Models\User;
@@ -73,6 +74,16 @@ it('lists the cards of a kept plan by their key, and who does them', function ()
     expect(collect(($this->found)('card'))->firstWhere('title', 'Row 3: seed tube'))->toBe([
         'kind' => 'card', 'title' => 'Row 3: seed tube', 'detail' => 'Long Acre, Idris Vale', 'planter_id' => $this->long->id, 'key' => $piece['key'],
     ]);
+});
+
+it('lists manuals with the planter or the spec sheet that they are of', function (): void {
+    $of = fn (string $name, array $of): int => Manual::query()->create(['workshop_id' => $this->technician->workshop_id, 'user_id' => $this->technician->id, 'name' => $name, 'bytes' => 9, 'sha256' => hash('sha256', $name), 'recorded_at' => now()] + $of)->id;
+    $whole = $of('Whole planter', ['planter_id' => $this->long->id]);
+    $units = $of('Row units', ['spec_sheet_id' => $this->long->spec_sheet_id]);
+    expect(($this->found)('manual'))->toBe([
+        ['kind' => 'manual', 'title' => 'Row units', 'detail' => $this->long->specSheet->name, 'key' => (string) $units],
+        ['kind' => 'manual', 'title' => 'Whole planter', 'detail' => 'Long Acre', 'planter_id' => $this->long->id, 'key' => (string) $whole],
+    ])->and(($this->found)('manual', User::factory()->create()->refresh()))->toBe([]);
 });
 
 it('finds nothing of another shop, and for a guest the one planter alone', function (): void {

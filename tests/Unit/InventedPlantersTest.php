@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\Models\Planter;
-use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 use Ustrel\Core\Spec\CheckKey;
 use Ustrel\Core\Spec\Equipment;
@@ -112,10 +111,7 @@ it('takes each kind of planter from the form to the sign-off, and says nothing o
     expect([in_array('sprockets', $settings, true), in_array('press_wheel', $settings, true), in_array('cleaner', $settings, true)])
         ->toBe([isset($planter['checks']['sprockets'], $planter['checks']['chain_length']), isset($planter['checks']['press_wheel']), isset($planter['checks']['row_cleaner_teeth'])]);
     foreach (['blank.pdf', 'work/cards.pdf', 'work/ready.pdf'] as $print) {
-        $paper = tempnam(sys_get_temp_dir(), 'ustrel');
-        file_put_contents($paper, $this->get("{$path}/{$print}")->assertOk()->getContent());
-        $said .= preg_replace('/\s+/', ' ', Process::run(['pdftotext', '-layout', $paper, '-'])->throw()->output());
-        unlink($paper);
+        $said .= $this->printed("{$path}/{$print}");
     }
     $said .= $this->get("{$path}/work/plan.csv")->assertOk()->getContent();
     // What the form fills in names every assembly, fitted or not.

@@ -8,7 +8,6 @@ use App\Models\Walk\Walk;
 use App\Plan\PartPrices;
 use App\Spec\CopySpecSheet;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Str;
 
 /** @return array<string, mixed> */
@@ -49,10 +48,7 @@ it('walks, judges, prints and finishes each row by what it has', function (): vo
 
     $this->postJson("/api/walks/{$walk->id}/finish")->assertUnprocessable()->assertJsonPath('errors.with_unchecked.0', 'Row 3 is not fully checked. Confirm to finish the walk anyway.');
     $this->send($walk, ['state' => 'sound', 'typed' => null] + $this->reading(3, '', ['check' => 'closing_chain', 'side' => 'centre']))->assertOk();
-    $paper = tempnam(sys_get_temp_dir(), 'ustrel');
-    file_put_contents($paper, $this->get("/api/planters/{$planter->id}/blank.pdf")->assertOk()->getContent());
-    $print = Process::run(['pdftotext', '-layout', $paper, '-'])->throw()->output();
-    unlink($paper);
+    $print = $this->printed("/api/planters/{$planter->id}/blank.pdf", inLines: true);
     // A line of their own for the spiked wheels, and a dash where a row has none.
     preg_match_all('/^.*Closing wheel gap.*$/m', $print, $lines);
     expect($lines[0])->toHaveCount(2)->and(substr_count($lines[0][0], '—'))->toBe(3)->and(substr_count($lines[0][1], '—'))->toBe(6);
@@ -244,10 +240,7 @@ it('speaks of the depth of each row in what that is set in, from the walk to the
     $csv = array_map(str_getcsv(...), explode("\n", trim((string) $this->get("/api/walks/{$walk->id}/export.csv")->assertOk()->streamedContent())));
     $lines = collect($csv)->skip(1)->map(static fn (array $line): array => array_combine($csv[0], $line))->where('check', 'depth_mark')->keyBy('row');
     expect($lines->only([5, 6, 7])->map(static fn (array $of): string => "{$of['value']} {$of['unit']}")->all())->toEqual([5 => '1.5 scale_in', 6 => '4 hole', 7 => '3.25 turn']);
-    $paper = tempnam(sys_get_temp_dir(), 'ustrel');
-    file_put_contents($paper, $this->get("/api/walks/{$walk->id}/sheet.pdf")->assertOk()->getContent());
-    expect(Process::run(['pdftotext', '-layout', $paper, '-'])->throw()->output())->toContain('3.25 turns')->toContain('hole 4')->toContain('1.5 in');
-    unlink($paper);
+    expect($this->printed("/api/walks/{$walk->id}/sheet.pdf"))->toContain('3.25 turns')->toContain('hole 4')->toContain('1.5 in');
     // Dug: each by its own scale, as it was found set on the walk; an inch of the scale is an inch.
     $digs = fn (int $pass, string $at, array $depths): array => array_map(fn (int $row, string $deep): array => ['id' => (string) Str::uuid7(), 'pass' => $pass, 'row' => $row, 'target' => '2', 'spacing' => '6', 'depths' => array_fill(0, 5, $deep), 'spacings' => ['6', '6'], 'happened_at' => $at], array_keys($depths), $depths);
     $send = fn (array $digs) => $this->postJson("/api/planters/{$planter->id}/first-pass/digs", ['digs' => $digs]);

@@ -6,8 +6,11 @@ namespace App\Bench\Http;
 
 use App\Bench\BenchQuery;
 use App\Bench\BenchRuns;
+use App\Bench\BenchSetUp;
+use App\Bench\StartSettingsQuery;
 use App\Http\Controller;
 use App\Http\JsonBody;
+use App\Models\Bench\SeedLot;
 use App\Models\Planter;
 use App\Record\Http\ReceiptsView;
 use App\Record\TakeWhole;
@@ -70,13 +73,35 @@ final class BenchController extends Controller
     #[OA\Response(response: 200, description: 'The air that loses least', content: new OA\JsonContent(ref: '#/components/schemas/AirAdvice'))]
     public function advice(Request $request, Planter $planter, BenchQuery $bench): JsonResponse
     {
-        $row = $request->query('row');
-        if (! is_string($row) || preg_match('/^\d{1,3}$/D', $row) !== 1 || (int) $row < 1 || (int) $row > $planter->row_count) {
-            throw ValidationException::withMessages(['row' => __('bench.row')]);
-        }
-        $runs = $bench->alike($planter->load(['specSheet', 'workshop']), (int) $row);
+        $runs = $bench->alike($planter->load(['specSheet', 'workshop']), self::row($request, $planter));
         $advice = BenchQuery::advice($runs, ShopAims::of($planter->workshop_id)->forLot($runs->first()?->seedLot));
 
         return new JsonResponse(AirAdviceView::of($runs, $advice));
+    }
+
+    #[OA\Get(path: '/api/planters/{planter}/bench/start', operationId: 'startSettings', description: 'By the shop’s own runs of seed of the same size on the same disc, on any of its planters', tags: ['bench'])]
+    #[OA\Parameter(name: 'row', in: 'query', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'lot', in: 'query', required: true, schema: new OA\Schema(type: 'integer'))]
+    #[OA\Parameter(name: 'disc', in: 'query', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'The singulator and the air to start with', content: new OA\JsonContent(ref: '#/components/schemas/StartSettings'))]
+    public function start(Request $request, Planter $planter, StartSettingsQuery $settings): JsonResponse
+    {
+        $row = self::row($request, $planter);
+        [$id, $disc] = [$request->query('lot'), $request->query('disc')];
+        $lots = SeedLot::query()->where('workshop_id', $planter->workshop_id)->get()->keyBy('id');
+        $lot = is_string($id) && ctype_digit($id) ? $lots[(int) $id] ?? null : null;
+        if ($lot === null || ! is_string($disc) || mb_strlen($disc) > BenchSetUp::LONGEST) {
+            throw ValidationException::withMessages($lot === null ? ['lot' => __('seed.lot')] : ['disc' => __('bench.disc')]);
+        }
+
+        return new JsonResponse(StartSettingsView::of($settings->of($planter->load(['specSheet', 'workshop']), $row, $lot, trim($disc)), $lots->map->name->all()));
+    }
+
+    private static function row(Request $request, Planter $planter): int
+    {
+        $row = $request->query('row');
+
+        return is_string($row) && preg_match('/^\d{1,3}$/D', $row) === 1 && (int) $row >= 1 && (int) $row <= $planter->row_count ? (int) $row
+            : throw ValidationException::withMessages(['row' => __('bench.row')]);
     }
 }

@@ -78,7 +78,7 @@ final readonly class BenchRunView extends Schema
             aim: $aims->singulation, lean: $counts->lean(), skipped: MeterShareView::of($counts->skipped()), doubled: MeterShareView::of($counts->doubled()),
             seed: $run->lotName(), disc: $run->disc, air: $run->air === null ? null : (float) $run->air, cells: $run->cells, population: $run->population, mph: $mph,
             rpm: $mph === null || $run->population === null || $run->cells === null ? null : round(RunSetUp::rpm($run->population, $width, $mph, $run->cells), 1),
-            singulator: $run->singulator, lubricant: $run->lubricant, note: $run->note, partial: $run->is_partial, practice: $run->standRun?->practice !== null, figures: RunFiguresView::of($run->figures()), run_in: $run->run_in, part_of: $run->part_of,
+            singulator: $run->singulator, lubricant: $run->lubricant, note: $run->note, partial: $run->is_partial, practice: $run->isPractice(), figures: RunFiguresView::of($run->figures()), run_in: $run->run_in, part_of: $run->part_of,
             board: self::board($run, $checks, $unsound, $aims),
             by: $run->user->name,
             happened_at: $run->happened_at,
@@ -92,7 +92,7 @@ final readonly class BenchRunView extends Schema
      */
     private static function board(BenchRun $run, array $checks, array $unsound, Aims $aims): array
     {
-        if ($run->is_partial || $run->standRun?->practice !== null) {
+        if ($run->is_partial || $run->isPractice()) {
             return [];
         }
         $isPeriodic = ($run->figures()['skipping'] ?? []) !== [] || ($run->figures()['doubling'] ?? []) !== [];

@@ -30,7 +30,7 @@ final readonly class MetersQuery
         $held = BenchRun::query()->whereIn('planter_id', $workshop->planters()->select('id'))->where('withdrawn', false)->where('is_look', false)
             ->whereNotIn('id', BenchRun::query()->whereIn('planter_id', $workshop->planters()->select('id'))->whereNotNull('supersedes')->select('supersedes'))->with(['standRun:id,practice', 'seedLot:id,name'])->get();
         foreach ($held as $run) {
-            $meter = $run->standRun?->practice === null ? MeterStays::meterOf($stays, [$run->planter_id, $run->row_number], Moment::of($run->happened_at->toIso8601ZuluString('millisecond'))) : null;
+            $meter = ! $run->isPractice() ? MeterStays::meterOf($stays, [$run->planter_id, $run->row_number], Moment::of($run->happened_at->toIso8601ZuluString('millisecond'))) : null;
             if ($meter !== null) {
                 $runs[$meter][] = $run;
             }

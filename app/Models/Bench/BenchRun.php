@@ -73,6 +73,12 @@ final class BenchRun extends Model
         return new Counts($this->places, $this->skips, $this->doubles);
     }
 
+    /** Of a made-up meter: it says nothing of a real one. */
+    public function isPractice(): bool
+    {
+        return $this->standRun?->practice !== null;
+    }
+
     /** The lot as it is called now. */
     public function lotName(): string
     {

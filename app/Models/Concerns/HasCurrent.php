@@ -11,7 +11,7 @@ use Illuminate\Database\Query\Builder as Query;
 /**
  * An event that a later one may take the place of: columns of its owner, supersedes and withdrawn.
  *
- * @method static Builder<static> current(int $ownerId)
+ * @method static Builder<static> current(int ...$ownerIds)
  */
 trait HasCurrent
 {
@@ -22,21 +22,21 @@ trait HasCurrent
     }
 
     /**
-     * The events of one owner that hold: neither superseded nor taken back. The ids that were superseded are few, have an
+     * The events of an owner, or of several, that hold: neither superseded nor taken back. The ids that were superseded are few, have an
      * index of their own, and are read once.
      *
      * @param  Builder<static>  $events
      */
     #[Scope]
-    protected function current(Builder $events, int $ownerId): void
+    protected function current(Builder $events, int ...$ownerIds): void
     {
         [$table, $owner] = [$this->getTable(), $this->owner()];
         $events
-            ->where("{$table}.{$owner}", $ownerId)
+            ->whereIn("{$table}.{$owner}", $ownerIds)
             ->where("{$table}.withdrawn", false)
             ->whereNotIn("{$table}.id", static fn (Query $later): Query => $later
                 ->from("{$table} AS later")
-                ->where("later.{$owner}", $ownerId)
+                ->whereIn("later.{$owner}", $ownerIds)
                 ->whereNotNull('later.supersedes')
                 ->select('later.supersedes'));
     }

@@ -7,9 +7,6 @@ namespace Ustrel\Core\Meter;
 /** Which of the season's seed a meter has not been run with: lots of one size are alike to it, one whose size nobody knows is only like itself. */
 final class SizesDue
 {
-    /** Seeds that differ by less are of one size, millimetres. */
-    private const ALIKE = 0.15;
-
     /**
      * @param  list<string>  $planned  lots that will be planted
      * @param  list<string>  $run  lots that it was run with this season
@@ -22,7 +19,7 @@ final class SizesDue
         $due = [];
         foreach ($planned as $lot) {
             $size = $sizes[$key($lot)] ?? null;
-            $isAlike = static fn (string $other): bool => $key($other) === $key($lot) || ($size !== null && isset($sizes[$key($other)]) && abs($sizes[$key($other)] - $size) < self::ALIKE);
+            $isAlike = static fn (string $other): bool => $key($other) === $key($lot) || ($size !== null && isset($sizes[$key($other)]) && TagSeed::isOneSize($sizes[$key($other)], $size));
             if ($key($lot) !== '' && array_filter([...$run, ...$due], $isAlike) === []) {
                 $due[] = $lot;
             }

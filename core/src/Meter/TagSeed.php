@@ -9,6 +9,12 @@ final readonly class TagSeed
 {
     private const GRAMS_A_POUND = 453.59237;
 
+    /** Seeds whose sizes differ by less are of one size, millimeters. */
+    private const ONE_SIZE = 0.15;
+
+    /** Seeds per pound of one size and class may differ by this share: domain, 24. */
+    private const ONE_CLASS = 0.1;
+
     /** An estimated diameter can be off by this share, for seed is no ball. */
     private const SHAPE = 0.15;
 
@@ -83,6 +89,41 @@ final readonly class TagSeed
         }
 
         return $this->sizeClass === $sizeClass && ($crop === '' || $this->crop === '' || $crop === $this->crop);
+    }
+
+    public static function isOneSize(float $one, float $other): bool
+    {
+        return abs($one - $other) < self::ONE_SIZE - 1e-9;
+    }
+
+    /**
+     * Whether seed of two lots is of one size, and by what that is known: by caliper, by the class on both tags, or by seeds per
+     * pound of one crop. Measured beats meant; a class whose counts differ by more than a tenth is not one size.
+     *
+     * @return 'measured'|'meant'|'estimated'|null null where it is not, or nothing tells
+     */
+    public function sizedLike(self $other): ?string
+    {
+        if ($this->crop !== '' && $other->crop !== '' && $this->crop !== $other->crop) {
+            return null;
+        }
+        if ($this->size !== null && $other->size !== null) {
+            return self::isOneSize($this->size, $other->size) ? 'measured' : null;
+        }
+        [$class, $count] = [$this->isOfClass($other->crop, $other->sizeClass), $this->countsLike($other)];
+
+        return match (true) {
+            $class === false || $count === false => null,
+            $class === true => 'meant',
+            $count === true && $this->crop !== '' && $other->crop !== '' => 'estimated',
+            default => null,
+        };
+    }
+
+    private function countsLike(self $other): ?bool
+    {
+        return $this->seedsPerPound === null || $other->seedsPerPound === null ? null
+            : max($this->seedsPerPound, $other->seedsPerPound) <= (1 + self::ONE_CLASS + 1e-9) * min($this->seedsPerPound, $other->seedsPerPound);
     }
 
     /**

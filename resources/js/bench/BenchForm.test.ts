@@ -67,3 +67,60 @@ it('sends how the meter is set up to the stand, too', async () => {
   await flushPromises()
   expect(sent()).toMatchObject({ population: 34_000, mph: 5, singulator: 'step 2', run_in: 50, turns: null })
 })
+
+describe('a lot that runs for the first time', () => {
+  const start = {
+    singulator: 'step 3',
+    air: 11.4,
+    way: null,
+    by: 'measured',
+    skips: 0.008,
+    doubles: 0.0061,
+    runs: 6,
+    seeds: ['Flat 8', 'Flat 9'],
+  }
+  const choose = async (form: Form, disc = '30 cells') => {
+    await flushPromises()
+    await field(form, 'Disc or plate').setValue(disc)
+    await field(form, 'Seed lot').setValue('Flat 10')
+    await flushPromises()
+  }
+  beforeEach(() => {
+    queries.clear()
+    const lots = [{ id: 5, name: 'Flat 10', size: null, size_class: '', discs: [] }]
+    const discs = [{ id: 2, name: '30 cells', cells: 30 }]
+    GET.mockImplementation((path: string) =>
+      Promise.resolve({ data: path.endsWith('start') ? { start } : { lots, discs }, response: new Response() }),
+    )
+  })
+  const asked = () => GET.mock.calls.filter(([path]) => path.endsWith('start')).map(([, of]) => of.params.query)
+
+  it('starts as the shop ran seed of its size, by one tap', async () => {
+    const form = show()
+    await choose(form)
+    expect(asked()).toEqual([{ row: 2, lot: 5, disc: '30 cells' }])
+    expect(form.text()).toContain(
+      'Start with singulator step 3, 11.4 in H₂O: from 6 runs on this disc with seed of the same measured size (Flat 8, Flat 9). Expect 0.8% skips, 0.6% doubles.',
+    )
+    await button(form, 'Use these settings')?.trigger('click')
+    await flushPromises()
+    expect(button(form, 'Use these settings')).toBeUndefined()
+    await field(form, 'Skips').setValue('1')
+    await field(form, 'Doubles').setValue('1')
+    await form.get('form').trigger('submit')
+    await flushPromises()
+    expect(sent()).toMatchObject({ seed: 'Flat 10', air: 11.4, singulator: 'step 3' })
+  })
+  it('is told nothing of a disc that the shop does not have, nor of the lot that ran last', async () => {
+    const form = show()
+    await choose(form, 'some other disc')
+    expect(asked()).toEqual([])
+    const again = mount(BenchForm, {
+      props: { planterId: 1, row: 2, rowCount: 8, last: { ...last, seed: 'Flat 10' } as never },
+      global: { plugins: [createVuetify(), [VueQueryPlugin, { queryClient: queries }]] },
+    })
+    await flushPromises()
+    expect(asked()).toEqual([])
+    expect(again.text()).not.toContain('Start with')
+  })
+})

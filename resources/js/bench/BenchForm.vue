@@ -10,9 +10,9 @@ import RefusalList from '@/components/RefusalList.vue'
 import { useOnce } from '@/composables/useOnce'
 import { useSend } from '@/composables/useSend'
 import { say } from '@/words'
-import { heard, useSeed } from './queries'
+import { heard, useSeed, useStartSettings } from './queries'
 import { sayFit } from '@/seed/seed'
-import type { BenchRun } from './shares'
+import { type BenchRun, sayStart } from './shares'
 
 /** Sets a run of one row up, or takes down what another stand counted; seed, disc and air are as on the run before, until they are changed. */
 const { planterId, row, rowCount, last, air } = defineProps<{
@@ -72,6 +72,27 @@ const fit = computed(() =>
     discs.value,
   ),
 )
+/** What the shop's own runs of such seed say, before the first run with it: from then on its own runs advise. */
+const isFirst = computed(() => last?.seed !== seed.value.trim() || last.disc !== disc.value.trim())
+const settings = useStartSettings(
+  () => planterId,
+  () => row,
+  () => (isFirst.value ? lots.value.find(({ name }) => name === seed.value.trim())?.id : undefined),
+  () => discs.value.find(({ name }) => name === disc.value.trim())?.name ?? '',
+)
+const startWith = computed(() => {
+  const start = settings.data.value?.start
+  return isFirst.value && start && (start.air !== null || start.singulator !== '') ? start : null
+})
+const isSet = computed(
+  () =>
+    (startWith.value?.air ?? setAir.value) === setAir.value &&
+    (startWith.value?.singulator || singulator.value) === singulator.value,
+)
+function useStart(): void {
+  setAir.value = startWith.value?.air ?? setAir.value
+  singulator.value = startWith.value?.singulator || singulator.value
+}
 // The disc brings its cells.
 watch(disc, (name) => {
   const known = discs.value.find((one) => one.name === name.trim())
@@ -187,6 +208,8 @@ async function start(): Promise<void> {
       <number-field v-model="setAir" label="Air, in H₂O" kind="water" :low="0.5" :high="60" :places="1" />
     </div>
     <p v-if="fit" role="status">{{ fit }}</p>
+    <p v-if="startWith" role="status">{{ sayStart(startWith) }}</p>
+    <v-btn v-if="startWith && !isSet" variant="outlined" size="large" @click="useStart">Use these settings</v-btn>
     <details v-if="way !== 'look'">
       <summary>Speed, singulator, lubricant, run-in</summary>
       <div class="pair">

@@ -62,6 +62,27 @@ export const useAirAdvice = (planter: Id, row: Id, runs: Id) =>
     placeholderData: keepPreviousData,
   })
 
+/** What to start a row's meter with, by the shop's runs of seed of that size on that disc; asked only where both are in its lists. */
+export const useStartSettings = (
+  planter: Id,
+  row: Id,
+  lot: MaybeRefOrGetter<number | undefined>,
+  disc: MaybeRefOrGetter<string>,
+) =>
+  useQuery({
+    queryKey: computed(() => [...keys.bench(toValue(planter)), 'start', toValue(row), toValue(lot), toValue(disc)]),
+    queryFn: () =>
+      body(
+        api.GET('/api/planters/{planter}/bench/start', {
+          params: {
+            path: { planter: toValue(planter) },
+            query: { row: toValue(row), lot: toValue(lot) ?? 0, disc: toValue(disc) },
+          },
+        }),
+      ),
+    enabled: computed(() => toValue(lot) !== undefined && toValue(disc) !== ''),
+  })
+
 export const standsKey = ['stands'] as const
 
 /** The workshop's test stands. */

@@ -1,4 +1,4 @@
-import type { AirAdvice, Bench } from '@/api/types'
+import type { AirAdvice, Bench, StartSettings } from '@/api/types'
 import { say } from '@/words'
 
 export type BenchRun = Bench['runs'][number]
@@ -28,6 +28,30 @@ export function sayAir({ air, low, high, in_sight, way }: NonNullable<AirAdvice[
   return way === null
     ? `Too early to tell if more or less is better. ${best}`
     : `Best vacuum is ${way === 'more' ? 'above' : 'below'} what you tested. ${best}`
+}
+
+const SIZED = {
+  same: 'this seed lot',
+  measured: 'seed of the same measured size',
+  meant: 'seed of the same class',
+  estimated: 'seed of about the same size, estimated from seeds per pound',
+}
+
+/** What to start with, and what that goes by. */
+export function sayStart({
+  singulator,
+  air,
+  way,
+  by,
+  skips,
+  doubles,
+  runs,
+  seeds,
+}: NonNullable<StartSettings['start']>): string {
+  const set = [singulator && `singulator ${singulator}`, air !== null && `${air} in H₂O`].filter(Boolean).join(', ')
+  const from = `${runs === 1 ? 'one run' : `${runs} runs`} on this disc with ${SIZED[by]}${by === 'same' ? '' : ` (${seeds.join(', ')})`}`
+  const beyond = way === null ? '' : ` Best vacuum is ${way === 'more' ? 'above' : 'below'} what those runs tested.`
+  return `Start with ${set}: from ${from}. Expect ${percent(skips)} skips, ${percent(doubles)} doubles.${beyond}`
 }
 
 /** How it was set up: ` · 13 in H₂O · Popcorn, lot 7 · 28.6 turns/min at 5 mph · step 2 · talc`. */

@@ -70,6 +70,23 @@ it('starts at the best again with each letter, and goes by a tap', async () => {
   expect(push).toHaveBeenCalledWith({ name: 'seed', query: { lot: '9' } })
 })
 
+it('opens a manual beside Ustrel, and stays where it was', async () => {
+  const open = vi.spyOn(window, 'open').mockReturnValue(null)
+  answer.of = (key) =>
+    Promise.resolve(
+      key.endsWith('yard') ? yard : [{ kind: 'manual', title: 'Row units', detail: 'Long sheet', key: '4' }],
+    )
+  const { wrapper, type, press, options } = await dialog()
+  await type('manual row')
+  expect(options()[0]).toBe('ManualRow units Long sheet')
+  await press('Enter')
+  await flushPromises()
+  expect(open).toHaveBeenCalledExactlyOnceWith('/api/manuals/4/file', '_blank', 'noopener')
+  expect(push).not.toHaveBeenCalled()
+  expect(wrapper.emitted('close')).toHaveLength(1)
+  open.mockRestore()
+})
+
 it('says that there is nothing, and goes nowhere', async () => {
   const { wrapper, type, press } = await dialog()
   await type('xyzzy')

@@ -34,7 +34,8 @@ async function step(by: number): Promise<void> {
 
 async function go(to = found.value[at.value]?.to): Promise<void> {
   if (to === undefined) return
-  await router.push(to)
+  if (typeof to === 'object' && 'file' in to) window.open(to.file, '_blank', 'noopener')
+  else await router.push(to)
   emit('close')
 }
 </script>
@@ -62,7 +63,7 @@ async function go(to = found.value[at.value]?.to): Promise<void> {
           :aria-expanded="found.length > 0"
           :aria-controls="`${id}-list`"
           :aria-activedescendant="found.length > 0 ? `${id}-${at}` : undefined"
-          placeholder="Row, lot, field, part, note, screen …"
+          placeholder="Row, lot, field, part, manual, note, screen …"
           autocomplete="off"
           spellcheck="false"
           enterkeyhint="go"

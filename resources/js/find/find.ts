@@ -1,14 +1,18 @@
 import type { RouteLocationRaw } from 'vue-router'
 import type { Findable, YardPlanter } from '@/api/types'
 import { chapters } from '@/help/chapters'
+import { fileOf } from '@/spec/manuals'
 import { faces, type Role, screensFor } from '@/components/tabs'
+
+/** A screen, or a file that opens beside it. */
+export type Place = RouteLocationRaw | { file: string }
 
 export interface Found {
   /** A kind of thing, in the words of a person. */
   kind: string
   title: string
   detail: string
-  to: RouteLocationRaw
+  to: Place
   /** Whose it is; undefined where it is the shop's. */
   planterId?: number
 }
@@ -20,11 +24,12 @@ const kinds: Record<Findable['kind'], string> = {
   part_type: 'Part',
   seed_lot: 'Seed lot',
   meter: 'Meter',
+  manual: 'Manual',
   note: 'Note',
   calculator: 'Calculator',
 }
 
-function placeOf({ kind, planter_id, key }: Findable, here: number): RouteLocationRaw {
+function placeOf({ kind, planter_id, key }: Findable, here: number): Place {
   const params = { planter: planter_id ?? here }
   switch (kind) {
     case 'planter':
@@ -43,6 +48,8 @@ function placeOf({ kind, planter_id, key }: Findable, here: number): RouteLocati
       return { name: 'seed', query: { lot: key } }
     case 'meter':
       return { name: 'meters', query: { meter: key } }
+    case 'manual':
+      return { file: fileOf(Number(key)) }
     case 'calculator':
       return { name: 'calculators', params, query: { calculator: key } }
   }

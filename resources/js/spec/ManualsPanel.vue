@@ -55,7 +55,7 @@ async function rename(manual: Manual, event: Event): Promise<void> {
         />
         <span v-else>{{ manual.name }} <span v-if="!isOwn(manual)" class="quiet">with the spec sheet</span></span>
         <span class="quiet">{{ megabytes(manual.bytes) }}</span>
-        <v-btn variant="outlined" :href="fileOf(manual)" target="_blank" rel="noopener">Open</v-btn>
+        <v-btn variant="outlined" :href="fileOf(manual.id)" target="_blank" rel="noopener">Open</v-btn>
         <v-btn
           v-if="session.may('set') && isOwn(manual)"
           variant="text"

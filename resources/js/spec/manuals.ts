@@ -27,7 +27,7 @@ export const useManualsOfSheet = (sheet: Id) =>
   })
 
 /** The service worker keeps what was opened: it opens without a signal too. */
-export const fileOf = ({ id }: Manual, page?: number) =>
+export const fileOf = (id: number, page?: number) =>
   `/api/manuals/${id}/file${page === undefined ? '' : `#page=${page}`}`
 
 export async function addManual(file: File, of: { planter_id: number } | { spec_sheet_id: number }): Promise<void> {
@@ -55,7 +55,7 @@ export const notePage = (manual: Manual, check: CheckKey, page: number | null) =
 
 export async function removeManual({ id }: Manual): Promise<void> {
   await body(api.DELETE('/api/manuals/{manual}', { params: { path: { manual: id } } }))
-  if ('caches' in globalThis) await (await caches.open('manuals')).delete(fileOf({ id } as Manual))
+  if ('caches' in globalThis) await (await caches.open('manuals')).delete(fileOf(id))
   await again()
 }
 

@@ -26,7 +26,7 @@ async function save(manual: Manual): Promise<void> {
   <section v-if="manuals.data.value && manuals.data.value.length > 0" class="sheet" aria-label="Operator’s manual">
     <h2>Operator’s manual</h2>
     <div v-for="manual in manuals.data.value" :key="manual.id" class="manual">
-      <a :href="fileOf(manual, manual.pages[check.key])" target="_blank" rel="noopener"
+      <a :href="fileOf(manual.id, manual.pages[check.key])" target="_blank" rel="noopener"
         >{{ manual.name }}{{ manual.pages[check.key] ? `, page ${manual.pages[check.key]}` : '' }}</a
       >
       <form v-if="noting === manual.id" novalidate @submit.prevent="save(manual)">

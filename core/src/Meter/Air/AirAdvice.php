@@ -119,6 +119,21 @@ final readonly class AirAdvice
         );
     }
 
+    /**
+     * @param  float  $air  inches of water, within what the curve covers
+     * @return array{float, float} shares of skips and of doubles that are to be expected there
+     */
+    public function expectedAt(float $air): array
+    {
+        [$from, $to] = [$this->curve[0], $this->curve[0]];
+        foreach ($this->curve as $point) {
+            [$from, $to] = $point[0] <= $air ? [$point, $point] : [$from, $to[0] > $air ? $to : $point];
+        }
+        $share = $to[0] > $from[0] ? ($air - $from[0]) / ($to[0] - $from[0]) : 0.0;
+
+        return [$from[1] + $share * ($to[1] - $from[1]), $from[2] + $share * ($to[2] - $from[2])];
+    }
+
     /** @param  non-empty-list<float>  $airs */
     private static function advised(AirCurve $skips, AirCurve $doubles, array $airs): float
     {
