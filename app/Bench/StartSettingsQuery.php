@@ -25,7 +25,7 @@ final readonly class StartSettingsQuery
         $seed = $lot->seed();
         $lots = SeedLot::query()->where('workshop_id', $planter->workshop_id)->get()->filter(static fn (SeedLot $of): bool => $of->id === $lot->id || $of->seed()->sizedLike($seed) !== null)->keyBy('id');
         $runs = $this->runs($planter, $row, $lots, $disc)->map(static fn (BenchRun $run): PastRun => new PastRun(
-            $run->lotKey(), $lots[$run->seed_lot_id]->seed(), $run->singulator, $run->air === null ? null : (float) $run->air, $run->counts(),
+            $run->lotKey(), $lots->findOrFail($run->seed_lot_id)->seed(), $run->singulator, $run->air === null ? null : (float) $run->air, $run->counts(),
         ));
 
         return StartSettings::of("#{$lot->id}", $seed, array_values($runs->all()), ShopAims::of($planter->workshop_id)->forLot($lot)->singulation);
@@ -41,7 +41,7 @@ final readonly class StartSettingsQuery
         $meter = $planter->units()->at($row)->meter;
         $units = [];
         $meterOf = static function (BenchRun $run) use ($planters, &$units): ?MeterType {
-            $of = $units[$run->planter_id] ??= $planters[$run->planter_id]->units();
+            $of = $units[$run->planter_id] ??= $planters->findOrFail($run->planter_id)->units();
 
             return $run->row_number > $of->rows ? null : $of->at($run->row_number)->meter;
         };

@@ -101,7 +101,7 @@ final readonly class StartSettings
     {
         $airs = array_values(array_filter($runs, static fn (PastRun $run): bool => $run->air !== null));
         $tried = array_map(static fn (PastRun $run): float => (float) $run->air, $airs);
-        if (count(array_unique($tried)) > 1) {
+        if ($airs !== [] && $tried !== [] && min($tried) < max($tried)) {
             $advice = AirAdvice::of(array_map(static fn (PastRun $run): AirRun => new AirRun((float) $run->air, $run->counts), $airs), $singulation);
             $air = min(max($advice->air, min($tried)), max($tried));
             [$skips, $doubles] = $advice->expectedAt($air);
