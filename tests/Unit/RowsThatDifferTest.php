@@ -29,7 +29,7 @@ it('walks, judges, prints and finishes each row by what it has', function (): vo
     $made = ($this->make)()->assertCreated()->json();
     // Stored with what differs, and with the stations that those rows have: a chain instead of wheels.
     expect($made['other_rows'][1]['rows'])->toBe([3])->and($made['other_rows'][1]['equipment'])->toBe(['closing_wheels' => 'chain'])
-        ->and($made['other_rows'][1]['stations'])->toContain('second_closing')->not->toContain('closing_wheels')->and($made['stations'])->toContain('closing_wheels')->not->toContain('second_closing');
+        ->and($made['other_rows'][1]['stations'])->toContain('closing_chain')->not->toContain('closing_wheels')->and($made['stations'])->toContain('closing_wheels')->not->toContain('closing_chain');
     $planter = Planter::query()->findOrFail($made['id']);
     $walk = $this->openWalk($planter, ['closing_gap', 'closing_chain']);
     $guide = $this->getJson("/api/planters/{$planter->id}/guide")->assertOk()->json();
@@ -224,6 +224,16 @@ it('turns no row by what a notch of another row unit is worth', function (): voi
     $turns = collect($this->getJson("/api/planters/{$planter->id}/first-pass")->json('passes.0.rows'))->pluck('turn', 'row');
     // Half an inch too shallow is two notches of a quarter; of row 8 a turn says nothing yet.
     expect($turns[1])->toEqual(2)->and($turns[8])->toBeNull();
+});
+
+it('says in prints and files what a depth is held against in what it is set in', function (): void {
+    $planter = Planter::query()->findOrFail(($this->make)(['equipment' => ['depth_scale' => 'turns'], 'other_rows' => []])->assertCreated()->json('id'));
+    $walk = $this->openWalk($planter, ['depth_mark']);
+    $this->send($walk, ...array_map(fn (int $row): array => $this->reading($row, $row === 3 ? '8' : '5', ['check' => 'depth_mark', 'side' => 'centre', 'confirmed' => true]), range(1, 8)))->assertOk();
+    $said = __('reason.above_rows', ['ref' => '5 turns', 'by' => '3 turns']);
+    expect($said)->toContain('5 turns')
+        ->and($this->printed("/api/walks/{$walk->id}/sheet.pdf"))->toContain($said)
+        ->and((string) $this->get("/api/walks/{$walk->id}/export.csv")->assertOk()->streamedContent())->toContain($said);
 });
 
 it('speaks of the depth of each row in what that is set in, from the walk to the cab sheet', function (): void {

@@ -88,7 +88,7 @@ final readonly class PrintSheet
                 'check' => $this->wording->check($place->check, $place->side),
                 'reading' => $this->wording->reading($now, $unit),
                 'verdict' => $now->verdict->value,
-                'reasons' => $this->wording->reasons($place->check, $now),
+                'reasons' => $this->wording->reasons($place->check, $now, $unit),
                 'last' => $this->wording->answer(($this->board->last[$place->key()] ?? null)?->answer(), $unit),
             ];
         }, Findings::among($places, $this->board->verdicts()));

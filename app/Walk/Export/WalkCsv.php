@@ -43,6 +43,7 @@ final readonly class WalkCsv
         $now = $this->board->current[$place->key()] ?? null;
         $last = $this->board->last[$place->key()] ?? null;
         $quantity = $now?->quantity();
+        $unit = $this->board->sheet->checkAt($place)?->unit;
 
         return [
             CsvSheet::cell($this->board->planter->farm),
@@ -55,12 +56,12 @@ final readonly class WalkCsv
             $place->side->value,
             $now === null ? 'unchecked' : $now->result->value,
             self::value($quantity),
-            $quantity === null ? '' : (string) ($this->board->sheet->checkAt($place)->unit ?? $quantity->unit())->value,
+            $quantity === null ? '' : (string) ($unit ?? $quantity->unit())->value,
             $quantity instanceof Length ? self::decimal($quantity->toInches(), 4) : '',
             (string) $now?->answer()?->state?->value,
             implode(' ', array_map(static fn (Chip $chip): string => $chip->value, $now?->answer()->chips ?? [])),
             $now === null ? 'unchecked' : $now->verdict->value,
-            $now === null ? '' : $this->wording->reasons($place->check, $now),
+            $now === null ? '' : $this->wording->reasons($place->check, $now, $unit),
             self::value($last?->answer()->quantity),
             (string) $last?->answer()->state?->value,
             $last === null ? '' : (string) $last->season,

@@ -51,9 +51,10 @@ final readonly class Wording
         return __("check.{$check->value}").($side === Side::Centre ? '' : ', '.__("side.{$side->value}"));
     }
 
-    public function reasons(CheckKey $check, CurrentReading $reading): string
+    /** @param  Unit|null  $unit  of the check as the row has it */
+    public function reasons(CheckKey $check, CurrentReading $reading, ?Unit $unit = null): string
     {
-        return implode(' ', array_map(fn (array $reason): string => $this->reason($check, $reason, $reading->quantity()), $reading->reasons()));
+        return implode(' ', array_map(fn (array $reason): string => $this->reason($check, $reason, $reading->quantity(), $unit), $reading->reasons()));
     }
 
     /** @param  list<Chip>  $chips */
@@ -63,9 +64,13 @@ final readonly class Wording
     }
 
     /** @param  array{code: string, ref: float|int|null, unit: string|null, on?: string}  $reason */
-    private function reason(CheckKey $check, array $reason, ?Quantity $value): string
+    private function reason(CheckKey $check, array $reason, ?Quantity $value, ?Unit $unit): string
     {
         $reference = $reason['ref'] === null ? null : Unit::from((string) $reason['unit'])->quantityOf($reason['ref']);
+        // What is held against the figure is counted as the figure is.
+        if ($unit !== null && $value !== null && $value->unit() === $reference?->unit()) {
+            [$reference, $value] = [$unit->quantity($reference->steps()), $unit->quantity($value->steps())];
+        }
 
         if (str_starts_with($reason['code'], 'chip.')) {
             return ucfirst(__($reason['code'])).'.';

@@ -33,6 +33,7 @@ enum Station: string
     case CoveringDiscs = 'covering_discs';
     case ClosingWheels = 'closing_wheels';
     case SecondClosing = 'second_closing';
+    case ClosingChain = 'closing_chain';
 
     case Frame = 'frame';
     case WheelsAndDrive = 'wheels_and_drive';

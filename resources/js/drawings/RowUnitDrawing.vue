@@ -23,10 +23,10 @@ type Part = {
 const SHAPES: Partial<Record<string, Partial<Part>>> = {
   knife: { paths: ['M14 60 22 108 34 150M22 108l8-2'], circles: [], thin: ['M30 62c8 30 10 60 8 86'] },
   hoe: { paths: ['M118 92c-10 20-14 36-2 58l-14-6'], circles: [] },
-  chain: {
-    circles: [],
-    paths: ['M222 90c8 30 14 50 26 58'],
-    thin: ['M248 148h34M252 145v6M260 145v6M268 145v6M276 145v6'],
+  chain_behind: {
+    paths: ['M262 108c4 22 8 34 20 40'],
+    thin: ['M282 148h34M286 145v6M294 145v6M302 145v6M310 145v6'],
+    touch: [264, 122, 56, 30],
   },
 }
 /** Front to back; `touch` is where a finger finds the part. */
@@ -141,6 +141,12 @@ const all: Part[] = [
     ],
     touch: [286, 116, 36, 34],
   },
+  {
+    station: 'closing_chain',
+    paths: ['M222 90c8 30 14 50 26 58'],
+    thin: ['M248 148h34M252 145v6M260 145v6M268 145v6M276 145v6'],
+    touch: [232, 118, 52, 34],
+  },
 ]
 
 const CLASSIC: Station[] = [
@@ -164,21 +170,22 @@ const CLASSIC: Station[] = [
 const stations = computed(() => new Set<Station>(unit?.stations ?? CLASSIC))
 /** The kinds that are drawn in a way of their own. */
 const parts = computed(() => {
-  const { fertilizer_knife: knife, opener, closing_wheels: closing } = unit?.equipment ?? {}
+  const { fertilizer_knife: knife, opener } = unit?.equipment ?? {}
   const shape: Partial<Record<Station, string>> = {
     ...(knife ? { fertilizer_opener: 'knife' } : {}),
     ...(opener === 'hoe' ? { opener: 'hoe' } : {}),
+    ...(stations.value.has('closing_wheels') ? { closing_chain: 'chain_behind' } : {}),
   }
-  const drawn = all.filter(({ station }) => stations.value.has(station))
-  // A drag chain hangs where the wheels would be.
-  if (closing === 'chain')
-    drawn.push({ ...(all.find(({ station }) => station === 'closing_wheels') as Part), station: 'second_closing' })
-  return drawn.map((part) => ({
-    ...part,
-    ...SHAPES[closing === 'chain' && part.station === 'second_closing' ? 'chain' : (shape[part.station] ?? '')],
-  }))
+  return all
+    .filter(({ station }) => stations.value.has(station))
+    .map((part) => ({ ...part, ...SHAPES[shape[part.station] ?? ''] }))
 })
-const isLonger = computed(() => stations.value.has('second_closing') && unit?.equipment.closing_wheels !== 'chain')
+/** Two stages, one behind the other. */
+const isLonger = computed(
+  () =>
+    stations.value.has('second_closing') ||
+    (stations.value.has('closing_wheels') && stations.value.has('closing_chain')),
+)
 </script>
 
 <template>

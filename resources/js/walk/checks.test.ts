@@ -31,18 +31,18 @@ describe('checks as rows have them', () => {
           rows: [4],
           spec_sheet_id: null,
           equipment: { closing_wheels: 'chain' },
-          stations: ['second_closing' as const],
+          stations: ['closing_chain' as const],
         },
       ],
     }
     expect(unitAt(planter, 4)).toMatchObject({
       equipment: { closing_wheels: 'chain', meter: 'vacuum' },
-      stations: ['second_closing'],
+      stations: ['closing_chain'],
     })
     expect(unitAt(planter, 3).equipment.closing_wheels).toBe('rubber')
     const slot = {
       slot: 'closing_chain' as const,
-      station: 'closing_wheels' as const,
+      station: 'closing_chain' as const,
       sides: ['centre' as const],
       rows: [4],
       check: 'closing_chain' as const,
