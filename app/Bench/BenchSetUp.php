@@ -7,6 +7,7 @@ namespace App\Bench;
 use App\Models\Planter;
 use App\Record\Fields;
 use App\Record\Refused;
+use DateTimeInterface;
 use Ustrel\Core\Meter\RunSetUp;
 
 /** How a meter is set up for a run, as it is typed: alike for a run that was counted by hand and one that a stand is to count. */
@@ -33,16 +34,17 @@ final class BenchSetUp
     private const MOST_RUN_IN = 5000;
 
     /**
+     * @param  DateTimeInterface  $at  when it ran: rows may be parked or let down since
      * @return array{disc: string, air: string|null, cells: int|null, population: int|null, mph: string|null, singulator: string, lubricant: string, run_in: int|null, note: string}
      *
      * @throws Refused
      */
-    public static function of(Fields $fields, Planter $planter): array
+    public static function of(Fields $fields, Planter $planter, DateTimeInterface $at): array
     {
         return [
             'disc' => trim($fields->text('disc', self::LONGEST, 'bench.disc')),
             'air' => self::air($fields),
-            ...self::speed($fields, $planter),
+            ...self::speed($fields, $planter->plantedSpacingAt($at)->toInches()),
             'singulator' => trim($fields->text('singulator', self::LONGEST, 'bench.singulator')),
             'lubricant' => trim($fields->text('lubricant', self::LONGEST, 'bench.lubricant')),
             'run_in' => $fields->whole('run_in', 0, self::MOST_RUN_IN, 'bench.run_in'),
@@ -53,15 +55,16 @@ final class BenchSetUp
     /**
      * How fast it ran: by the speed that it stands for, or by the turns of the disc.
      *
+     * @param  float  $width  between rows, inches
      * @return array{cells: int|null, population: int|null, mph: string|null}
      */
-    private static function speed(Fields $fields, Planter $planter): array
+    private static function speed(Fields $fields, float $width): array
     {
         $cells = $fields->whole('cells', 1, self::MOST_CELLS, 'stand.cells');
         $population = $fields->whole('population', self::LEAST_SEEDS, self::MOST_SEEDS, 'bench.population');
         [$mph, $rpm] = [$fields->number('mph', 'bench.mph'), $fields->number('rpm', 'bench.rpm')];
         if ($mph === null && $rpm !== null) {
-            $mph = $cells === null || $population === null || $rpm <= 0 ? throw Refused::because('rpm', 'bench.rpm') : RunSetUp::mph($population, $planter->plantedSpacing()->toInches(), $rpm, $cells);
+            $mph = $cells === null || $population === null || $rpm <= 0 ? throw Refused::because('rpm', 'bench.rpm') : RunSetUp::mph($population, $width, $rpm, $cells);
         }
         if ($mph !== null && ! self::isSpeed($mph)) {
             throw Refused::because($fields->has('mph') ? 'mph' : 'rpm', $fields->has('mph') ? 'bench.mph' : 'bench.rpm');

@@ -92,7 +92,7 @@ final readonly class FoundRates
         foreach ($pass->means[Watched::Population->value] ?? [] as $row => $counted) {
             $dig = $digs->firstWhere('row_number', $row);
             if ($dig !== null && $counted > 0) {
-                $monitored[$row] = SeedSpacing::population((float) $dig->spacing / self::INCH, $planter->plantedSpacing()->toInches()) / $counted;
+                $monitored[$row] = SeedSpacing::population((float) $dig->spacing / self::INCH, $planter->plantedSpacingAt($dig->happened_at)->toInches()) / $counted;
             }
         }
 

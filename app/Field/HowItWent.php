@@ -74,7 +74,7 @@ final readonly class HowItWent
             return null;
         }
         $zone = $planter->workshop->time_zone;
-        $stand = PlantCount::together(array_values($counts->unique('row_number')->map(static fn (StandCount $of): PlantCount => $of->counted($zone))->all()), $planter->plantedSpacing()->toInches());
+        $stand = PlantCount::together(array_values($counts->unique('row_number')->map(static fn (StandCount $of): PlantCount => $of->counted($zone))->all()), $planter->plantedSpacingOn($counts->firstOrFail()->planted_on)->toInches());
         $expected = StandCount::expectedBy($counts);
 
         return __($expected === null ? 'went.stood' : 'went.stood_share', ['stand' => $words->said($stand, CalcUnit::PlantsAnAcre), 'share' => $expected === null ? '' : $words->said(round(100 * $stand->value / $expected, 1), CalcUnit::Percent)]);

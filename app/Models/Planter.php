@@ -15,6 +15,7 @@ use App\Models\Walk\Walk;
 use App\Models\Work\Joint;
 use Carbon\CarbonImmutable;
 use Database\Factories\PlanterFactory;
+use DateTimeInterface;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
@@ -42,6 +43,7 @@ use Ustrel\Core\Spec\RowUnits;
  * @property array<string, mixed> $equipment what most rows carry, and the planter as a whole; shape: docs/formats.md
  * @property list<array{rows: list<int>, spec_sheet_id: int|null, equipment: array<string, string|bool|int|null>}> $other_rows rows that differ, each in one of them, with what they carry instead
  * @property list<int> $parked_rows rows that are up and do not plant
+ * @property list<array{until: string, rows: list<int>}> $formerly_parked rows that were up before that, the oldest first
  * @property array<string, string> $wanted targets of the planter itself, each with its unit, by check key
  * @property Day|null $planting_start
  * @property string|null $planned_acres of the season that is being prepared
@@ -62,7 +64,7 @@ final class Planter extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['equipment' => '{}', 'other_rows' => '[]', 'parked_rows' => '[]', 'wanted' => '{}', 'shared' => '[]', 'planned_acres' => null, 'planting_days' => null, 'is_sample' => false];
+    protected $attributes = ['equipment' => '{}', 'other_rows' => '[]', 'parked_rows' => '[]', 'formerly_parked' => '[]', 'wanted' => '{}', 'shared' => '[]', 'planned_acres' => null, 'planting_days' => null, 'is_sample' => false];
 
     protected $casts = [
         'sections' => 'array',
@@ -70,6 +72,7 @@ final class Planter extends Model
         'equipment' => 'array',
         'other_rows' => 'array',
         'parked_rows' => 'array',
+        'formerly_parked' => 'array',
         'wanted' => 'array',
         'planting_start' => AsDay::class,
         'is_sample' => 'boolean',
@@ -166,7 +169,57 @@ final class Planter extends Model
     /** Between the rows that plant: with every second one parked, twice that of the toolbar. */
     public function plantedSpacing(): Length
     {
-        return Length::ofMillimetres((string) ((float) $this->spacing_mm * RowUnits::apart($this->row_count, $this->parked_rows)));
+        return $this->spacingWith($this->parked_rows);
+    }
+
+    /** The same as it was: rows may be parked for one crop and down for the next. */
+    public function plantedSpacingAt(DateTimeInterface $moment): Length
+    {
+        return $this->spacingWith($this->formerlyParked($moment) ?? $this->parked_rows);
+    }
+
+    /** As the day ended, by the workshop's own day. */
+    public function plantedSpacingOn(Day $day): Length
+    {
+        return $this->plantedSpacingAt($this->endOf($day));
+    }
+
+    /** @return list<int>|null rows that were up at a moment that has passed; null where none were parked or let down since */
+    public function formerlyParked(DateTimeInterface $moment): ?array
+    {
+        foreach ($this->formerly_parked as $of) {
+            if ($moment < CarbonImmutable::parse($of['until'])) {
+                return $of['rows'];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<int> rows that were up as a day ended; of a season that nobody kept it for, none */
+    public function parkedOn(Day $day): array
+    {
+        return $this->formerlyParked($this->endOf($day)) ?? ($this->seasons()->of($day) === $this->season() ? $this->parked_rows : []);
+    }
+
+    /** @param  list<int>  $rows  that are up from now on */
+    public function park(array $rows): void
+    {
+        if ($rows !== $this->parked_rows) {
+            $this->formerly_parked = [...$this->formerly_parked, ['until' => now()->toIso8601ZuluString('millisecond'), 'rows' => $this->parked_rows]];
+            $this->parked_rows = $rows;
+        }
+    }
+
+    /** @param  list<int>  $parked */
+    private function spacingWith(array $parked): Length
+    {
+        return Length::ofMillimetres((string) ((float) $this->spacing_mm * RowUnits::apart($this->row_count, $parked)));
+    }
+
+    private function endOf(Day $day): DateTimeInterface
+    {
+        return CarbonImmutable::parse($day->iso, $this->workshop->zone())->endOfDay();
     }
 
     /** @return list<int> rows that plant, from the left */
@@ -199,7 +252,7 @@ final class Planter extends Model
     /** @return list<string> */
     protected function unwatched(): array
     {
-        return ['revision', 'spacing_mm'];
+        return ['revision', 'spacing_mm', 'formerly_parked'];
     }
 
     /** @return list<string> */

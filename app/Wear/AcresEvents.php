@@ -67,7 +67,8 @@ final readonly class AcresEvents implements Kind
             'downforce' => $ground->downforce?->value,
             'severity' => number_format($ground->severity($this->planter->workshop->groundFactors()), 2, '.', ''),
             'own_severity' => $ground->own !== null,
-            'shares' => json_encode((object) ($fields->has('shut_off') ? $this->shares($fields) : $this->parked($day)), JSON_THROW_ON_ERROR),
+            // While nobody says which were shut off, those that were parked ran nothing.
+            'shares' => json_encode((object) ($fields->has('shut_off') ? $this->shares($fields) : array_fill_keys($this->planter->parkedOn($day), 0.0)), JSON_THROW_ON_ERROR),
         ] + LogFields::read($fields, $told, $this->planter, (float) $acres);
     }
 
@@ -148,12 +149,6 @@ final readonly class AcresEvents implements Kind
             $own,
             $told->downforce ?? $fields->oneOf('downforce', DownforceLevel::class, 'acres.ground'),
         );
-    }
-
-    /** @return array<int, float> what rows ran of a field of this season while nobody says which were shut off: those that are parked, nothing */
-    private function parked(Day $day): array
-    {
-        return $this->planter->seasons()->of($day) === $this->planter->season() ? array_fill_keys($this->planter->parked_rows, 0.0) : [];
     }
 
     /** @return array<int, float> by row, the share of the field that it ran */

@@ -51,6 +51,7 @@ final readonly class SavePlanter
     {
         return $this->change->of($planter, static function (Planter $planter, Affected $affected) use ($fields, $seen): Planter {
             Document::isKnown($planter, $fields, $seen);
+            $planter->park($fields['parked_rows'] ?? $planter->parked_rows);
             $planter->fill($fields)->save();
             $planter->load('specSheet');
             $walk = $planter->openWalk();

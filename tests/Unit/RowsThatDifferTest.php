@@ -226,6 +226,46 @@ it('turns no row by what a notch of another row unit is worth', function (): voi
     expect($turns[1])->toEqual(2)->and($turns[8])->toBeNull();
 });
 
+it('goes by the rows that were down when it was dug, run, counted and logged', function (): void {
+    $this->travelTo('2026-04-20 10:00:00');
+    $form = ['spacing' => '15 in', 'planting_start' => '2026-04-17', 'other_rows' => []];
+    $made = ($this->make)($form + ['parked_rows' => [2, 4, 6, 8]])->assertCreated()->json();
+    $planter = Planter::query()->findOrFail($made['id']);
+    $path = "/api/planters/{$planter->id}";
+    $dig = fn (int $row, int $pass, string $at) => $this->postJson("{$path}/first-pass/digs", ['digs' => [['id' => (string) Str::uuid7(), 'pass' => $pass, 'row' => $row, 'target' => '2', 'spacing' => '6 1/2', 'depths' => ['2', '2', '2'], 'spacings' => ['6 1/2', '6 1/2'], 'happened_at' => $at]]]);
+    $run = fn (string $at) => $this->postJson("{$path}/bench", ['id' => (string) Str::uuid7(), 'row' => 3, 'stage' => 'pre', 'places' => 500, 'skips' => 1, 'doubles' => 1, 'cells' => 30, 'population' => 34_000, 'rpm' => 28.62, 'happened_at' => $at])->assertCreated();
+    $speeds = fn (): array => array_map(static fn (array $of): array => [$of['mph'], $of['rpm']], $this->getJson("{$path}/bench")->json('runs'));
+    $dug = fn (): array => collect($this->getJson("{$path}/first-pass")->assertOk()->json('passes'))->flatMap(static fn (array $of): array => $of['rows'])->mapWithKeys(static fn (array $of): array => [$of['row'] => substr($of['population'], 0, 4)])->all();
+    $shut = fn (): array => collect($this->acresOf($planter)['lines'])->mapWithKeys(static fn (array $of): array => [$of['day'] => $of['shut_off'][0]['rows'] ?? []])->all();
+    // 30 plants on a thousandth of an acre, if the rows are 30 in apart.
+    $this->postJson("{$path}/emergence", ['counts' => [['id' => (string) Str::uuid7(), 'row' => 3, 'field' => 'Kiln Piece', 'planted_on' => '2026-04-18', 'plants' => 30, 'length' => 17.424, 'happened_at' => '2026-04-20T09:00:00Z']]])->assertSuccessful();
+    $stand = fn (): string => $this->getJson("{$path}/emergence")->json('fields.0.stand');
+    $dig(3, 1, '2026-04-20T09:00:00Z')->assertCreated();
+    $run('2026-04-20T09:00:00Z');
+    // 60 x 34,000 seeds an acre x 30 in x 5 mph of 30 cells: 28.6 turns a minute.
+    expect($speeds())->toEqual([[5.0, 28.6]])->and($dug())->toBe([3 => '32,1'])->and($stand())->toStartWith('30,0');
+    // For beans all rows go down, and 15 in lie between them.
+    $this->travelTo('2026-05-04 10:00:00');
+    $edit = $form + ['spec_sheet_id' => $made['spec_sheet']['id'], 'farm' => $made['farm'], 'name' => $made['name'], 'row_count' => 8, 'equipment' => $made['equipment']];
+    $version = $this->putJson($path, $edit + ['parked_rows' => [], 'version' => $made['version']])->assertOk()->json('version');
+    // Nothing was parked or let down: it is not told again.
+    $this->putJson($path, $edit + ['parked_rows' => [], 'version' => $version])->assertOk();
+    expect(Planter::query()->findOrFail($planter->id)->formerly_parked)->toEqual([['until' => '2026-05-04T10:00:00.000Z', 'rows' => [2, 4, 6, 8]]]);
+    $this->travelTo('2026-05-04 11:00:00');
+    $dig(5, 2, '2026-05-04T10:30:00Z')->assertCreated();
+    $dig(2, 2, '2026-05-04T10:30:00Z')->assertCreated();
+    // Sent late: row 4 was up that morning, and what is logged of that day goes by how it ended.
+    $dig(4, 1, '2026-04-20T09:30:00Z')->assertUnprocessable();
+    $run('2026-04-20T09:30:00Z');
+    $run('2026-05-04T10:30:00Z');
+    foreach (['2026-04-20', '2026-05-03', '2026-05-04'] as $day) {
+        $this->logAcres($planter, $day, 20)->assertCreated();
+    }
+    expect($dug())->toEqual([5 => '64,3', 2 => '64,3', 3 => '32,1'])->and($stand())->toStartWith('30,0')
+        ->and($speeds())->toEqual([[10.0, 28.6], [5.0, 28.6], [5.0, 28.6]])
+        ->and($shut())->toEqual(['2026-05-04' => [], '2026-05-03' => [2, 4, 6, 8], '2026-04-20' => [2, 4, 6, 8]]);
+});
+
 it('says in prints and files what a depth is held against in what it is set in', function (): void {
     $planter = Planter::query()->findOrFail(($this->make)(['equipment' => ['depth_scale' => 'turns'], 'other_rows' => []])->assertCreated()->json('id'));
     $walk = $this->openWalk($planter, ['depth_mark']);

@@ -47,7 +47,7 @@ final readonly class PrepareRun
     private function read(Fields $fields, Planter $planter): array
     {
         $row = $fields->whole('row', 1, $planter->row_count, 'bench.row') ?? throw Refused::because('row', 'bench.row');
-        $setUp = BenchSetUp::of($fields, $planter);
+        $setUp = BenchSetUp::of($fields, $planter, now());
         $cells = $setUp['cells'] ?? throw Refused::because('cells', 'stand.cells');
 
         return [

@@ -93,7 +93,7 @@ final readonly class DigPasses
     private function row(Dig $dig, DugRow $dug, ?Rate $rate, Aims $aims, ?bool $differs, ?float $turn, ?bool $deeper, DepthScale $scale, ?float $stands, ?float $turnTo, ?string $expected, ?string $before): DugRowView
     {
         $drops = $dig->spacing === null ? null : $dug->drops((float) $dig->spacing);
-        $population = $dug->population($this->planter->plantedSpacing()->toMillimetres());
+        $population = $dug->population($this->planter->plantedSpacingAt($dig->happened_at)->toMillimetres());
 
         return new DugRowView(
             differs: $differs, turn: $turn, deeper: $deeper, scale: $scale, stands: $stands, turn_to: $turnTo, expected: $expected, before: $before,

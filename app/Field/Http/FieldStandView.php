@@ -47,7 +47,7 @@ final readonly class FieldStandView extends Schema
     public static function of(Planter $planter, Collection $counts, PlantedThere $planted, FigureWords $words, ShopAims $shop): self
     {
         $zone = $planter->workshop->time_zone;
-        $width = $planter->plantedSpacing()->toInches();
+        $width = $planter->plantedSpacingOn($counts->firstOrFail()->planted_on)->toInches();
         $newest = $counts->unique('row_number')->keyBy('row_number')->sortKeys();
         $counted = $newest->map(static fn (StandCount $of): PlantCount => $of->counted($zone))->all();
         // Rows are held against each other by what was counted on one day.
