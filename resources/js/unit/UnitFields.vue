@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Equipment } from '@/api/types'
 import RowUnitDrawing from '@/drawings/RowUnitDrawing.vue'
 import { say } from '@/words'
-import { type Assembly, groups, isOption, makeUp } from './catalogue'
+import { type Assembly, contradictionsOf, groups, isOption, makeUp } from './catalogue'
 
 /** What the row unit and the planter are made of, drawn and counted with each change; what is not fitted is not asked on a walk. */
 const equipment = defineModel<Equipment>({ required: true })
@@ -32,7 +32,7 @@ const TIRES = [
   'Each of 6 tires, in pairs',
   'Each of 8 tires, in pairs',
 ]
-const items = ({ name, kinds }: Assembly) =>
+const kindsOf = ({ name, kinds }: Assembly) =>
   kinds.map((value, at) => ({
     value,
     title: (name === 'tyre_pairs' ? TIRES[at] : undefined) ?? say(`${name}.${String(value)}`),
@@ -44,11 +44,15 @@ const parts = groups
     choices: assemblies.filter((of) => !isOption(of)),
     options: assemblies.filter(isOption),
   }))
+/** By assembly; made once, so that a tap does not draw every list again. */
+const items = computed(() =>
+  Object.fromEntries(parts.flatMap(({ choices }) => choices.map((of) => [of.name, kindsOf(of)]))),
+)
 /** What could be fitted to the rest: nothing is offered that would not go with it. */
 const offered = computed(() => {
   const now = made.value.contradictions.length
   const goes = ({ name }: Assembly) =>
-    equipment.value[name] === true || makeUp({ ...equipment.value, [name]: true }).contradictions.length <= now
+    equipment.value[name] === true || contradictionsOf({ ...equipment.value, [name]: true }).length <= now
   return parts.map((part) => ({ ...part, options: part.options.filter(goes) }))
 })
 
@@ -77,7 +81,7 @@ function set(name: string, value: Equipment[string]): void {
             :key="of.name"
             :model-value="equipment[of.name]"
             :label="say(`assembly.${of.name}`)"
-            :items="items(of)"
+            :items="items[of.name]"
             hide-details
             @update:model-value="set(of.name, $event)"
           />

@@ -80,10 +80,19 @@ export interface MakeUp {
   contradictions: string[]
 }
 
+/** Codes of what does not go together. */
+export const contradictionsOf = (on: Equipment): string[] =>
+  Object.values(files).flatMap(({ contradictions = {} }) =>
+    Object.entries(contradictions).flatMap(([code, rule]) =>
+      holds(rule.if, on) && !holds(rule.then, on) ? [code] : [],
+    ),
+  )
+
 /** What a planter with this equipment is checked for. */
 export function makeUp(on: Equipment): MakeUp {
-  const made: MakeUp = { checks: {}, stations: new Set(), perRow: 0, ofPlanter: 0, wanted: [], contradictions: [] }
-  for (const { checks, contradictions = {} } of Object.values(files)) {
+  const contradictions = contradictionsOf(on)
+  const made: MakeUp = { checks: {}, stations: new Set(), perRow: 0, ofPlanter: 0, wanted: [], contradictions }
+  for (const { checks } of Object.values(files)) {
     for (const [key, check] of Object.entries(checks)) {
       if (!holds(check.with, on)) continue
       const places = sidesOf(check, on)
@@ -92,9 +101,6 @@ export function makeUp(on: Equipment): MakeUp {
       if (check.wanted) made.wanted.push(key)
       if (WHOLE.includes(check.station)) made.ofPlanter += places
       else made.perRow += places
-    }
-    for (const [code, rule] of Object.entries(contradictions)) {
-      if (holds(rule.if, on) && !holds(rule.then, on)) made.contradictions.push(code)
     }
   }
   return made

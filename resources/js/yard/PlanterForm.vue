@@ -35,6 +35,9 @@ const form = reactive({
   plantingDays: planter?.planting_days ?? null,
   equipment: planter?.equipment ?? sheets[0]?.typical_equipment,
 })
+const sheetItems = computed(() =>
+  sheets.map(({ id, name, type }) => ({ value: id, title: name, props: { subtitle: say(`row_unit.${type}`) } })),
+)
 const others = ref(planter && form.equipment ? draftsOf(planter, form.equipment, sheets) : [])
 /** What a table says, to be looked at and saved like what is typed. */
 function fill(table: PlanterRows): void {
@@ -210,13 +213,7 @@ const save = () =>
       v-model="form.sheet"
       class="wide"
       label="Spec sheet"
-      :items="
-        sheets.map((sheet) => ({
-          value: sheet.id,
-          title: sheet.name,
-          props: { subtitle: say(`row_unit.${sheet.type}`) },
-        }))
-      "
+      :items="sheetItems"
       hint="Typical values, check the operator's manual. Copy a sheet under Spec sheets to enter your own figures."
       persistent-hint
       :error-messages="about('spec_sheet_id')"
