@@ -222,7 +222,7 @@ test('what came up is counted without a signal, and the row that is short is nam
   await curve.getByLabel('Plants and yield').fill('20,000 40; 30,000 60')
   await curve.getByRole('button', { name: 'Save the curve' }).click()
   // 23,000 stand of 28,500: 5,500 plants at 2 bu a thousand are 11 bu, at 10 each.
-  await expect(field).toContainText('11 bu/ac less than a full stand: 110 USD on each, 4,400 USD on 40 ac')
+  await expect(field).toContainText('11 bu/ac less than a full stand: $110/ac, $4,400 on 40 ac')
   await expectFaultless(page)
 })
 

@@ -16,6 +16,7 @@ use DateTimeZone;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use NumberFormatter;
 use Ustrel\Core\Field\DepthStrategy;
 use Ustrel\Core\Field\Emergence\YieldCurve;
 use Ustrel\Core\Measure\DateStyle;
@@ -82,6 +83,15 @@ final class Workshop extends Model
     public function zone(): DateTimeZone
     {
         return new DateTimeZone($this->time_zone);
+    }
+
+    /** As the screens write it: `$1,234.50`. */
+    public function money(float $amount, int $places = 2): string
+    {
+        $format = new NumberFormatter('en', NumberFormatter::CURRENCY);
+        $format->setAttribute(NumberFormatter::FRACTION_DIGITS, $places);
+
+        return (string) $format->formatCurrency($amount, $this->currency);
     }
 
     /** The day that it is in the workshop. */

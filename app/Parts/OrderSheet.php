@@ -10,7 +10,6 @@ use App\Models\Parts\Order;
 use App\Models\Parts\PartType;
 use App\Models\Workshop;
 use Illuminate\Support\Collection;
-use NumberFormatter;
 
 /** An order to send off: as a table, and on paper. */
 final readonly class OrderSheet
@@ -34,13 +33,11 @@ final readonly class OrderSheet
 
     public function pdf(): string
     {
-        $money = new NumberFormatter('en', NumberFormatter::CURRENCY);
-
         return Paper::pdf('print.order', [
             'order' => $this->order,
             'workshop' => $this->workshop,
             'types' => $this->types,
-            'money' => fn (?float $sum): string => $sum === null ? __('order.unknown') : (string) $money->formatCurrency($sum, $this->workshop->currency),
+            'money' => fn (?float $sum): string => $sum === null ? __('order.unknown') : $this->workshop->money($sum),
             'sum' => array_sum(array_map(static fn (array $line): float => $line['quantity'] * (float) $line['price'], $this->order->lines)),
             'unpriced' => count(array_filter($this->order->lines, static fn (array $line): bool => $line['price'] === null)),
         ]);

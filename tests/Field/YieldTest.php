@@ -22,10 +22,10 @@ it('tells a short stand in money by the shop’s own curve, and by nothing else'
     expect(($this->fields)()['fields'][0])->toMatchArray(['crop' => 'popcorn', 'cost' => null]);
     ($this->curve)([])->assertOk()->assertJsonPath('curves.0.points', '20,000 150; 30,000 190; 36,000 202');
     // 32,300 were to be expected: 194.6 bu; 27,007 stand: 178.03. 16.57 bu are 74.57 an acre, and 4,474 on sixty.
-    expect(($this->fields)()['fields'][0]['cost'])->toContain('16.6 bu/ac less')->toContain('74.57 USD on each')->toContain('4,474 USD on 60 ac');
+    expect(($this->fields)()['fields'][0]['cost'])->toContain('16.6 bu/ac less')->toContain('$74.57/ac')->toContain('$4,474 on 60 ac');
     $this->technician->update(['units' => 'mm']);
     // The same on hectares: 16.57 x 2.471 and 74.57 x 2.471.
-    expect(($this->fields)()['fields'][0]['cost'])->toContain('40.9 bu/ha less')->toContain('184 USD on each')->and(($this->fields)()['curves'][0]['points'])->toBe('49,421 370.66; 74,132 469.5; 88,958 499.15');
+    expect(($this->fields)()['fields'][0]['cost'])->toContain('40.9 bu/ha less')->toContain('$184/ha')->and(($this->fields)()['curves'][0]['points'])->toBe('49,421 370.66; 74,132 469.5; 88,958 499.15');
     ($this->curve)(['points' => '49421 370.66; 74132 469.5; 88958 499.15', 'units' => 'mm'])->assertOk();
     $this->technician->update(['units' => 'in']);
     expect(($this->fields)()['curves'][0]['points'])->toBe('20,000 150; 30,000 190; 36,000 202');

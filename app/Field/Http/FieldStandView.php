@@ -85,14 +85,14 @@ final readonly class FieldStandView extends Schema
         }
         $of = $workshop->yield_curves[mb_strtolower(trim($there['crop']))];
         $lost = $full - $is;
-        $money = static fn (float $amount): string => number_format($amount, $amount < 100 ? 2 : 0)." {$workshop->currency}";
+        $money = static fn (float $amount): string => $workshop->money($amount, $amount < 100 ? 2 : 0);
 
         if ($lost <= 0) {
             return __('yield.nothing');
         }
 
         return __('yield.lost', [
-            'lost' => $words->an($lost, $of['unit']), 'acre' => $money($words->anArea($lost * (float) $of['price'])), 'acres' => $words->said($there['acres'], CalcUnit::Acre), 'all' => $money($lost * (float) $of['price'] * $there['acres']),
+            'lost' => $words->an($lost, $of['unit']), 'area' => $money($words->anArea($lost * (float) $of['price'])).'/'.$words->unit(CalcUnit::Acre), 'acres' => $words->said($there['acres'], CalcUnit::Acre), 'all' => $money($lost * (float) $of['price'] * $there['acres']),
         ]);
     }
 }

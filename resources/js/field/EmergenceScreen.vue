@@ -127,9 +127,10 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 70px 150px minmax(0, 1fr);
+  grid-template-columns: 70px 140px minmax(0, 1fr);
   align-items: center;
-  gap: 10px;
+  gap: 0 10px;
+  padding: 4px 0;
   border-top: 1px solid var(--line);
 }
 li > button {
@@ -143,8 +144,7 @@ li > button {
   cursor: pointer;
 }
 li > .due {
-  grid-column: 2 / -1;
-  padding-bottom: 6px;
+  grid-column: 3 / -1;
 }
 .due {
   color: var(--ochre);
@@ -155,9 +155,9 @@ li > .due {
   }
   li {
     grid-template-columns: 76px minmax(0, 1fr);
-    padding-bottom: 6px;
   }
-  li > .quiet {
+  li > .quiet,
+  li > .due {
     grid-column: 1 / -1;
   }
 }

@@ -63,6 +63,11 @@ const dug = computed(() => (told.data.value?.passes ?? []).flatMap(({ rows }) =>
           :walk="face.walk?.finished_at === null ? face.walk.id : undefined"
           :dug="dug"
         />
+        <sign-offs :planter-id="planterId" :signed="told.data.value.sign_offs" :open="told.data.value.open" />
+        <details v-if="earlier.length > 0" class="sheet">
+          <summary>Earlier passes</summary>
+          <dug-pass v-for="pass in earlier" :key="pass.pass" :pass="pass" @dig="(of) => (row = of)" />
+        </details>
         <details v-if="told.data.value.before" class="sheet">
           <summary>Season {{ told.data.value.before.season }}</summary>
           <dug-pass
@@ -71,11 +76,6 @@ const dug = computed(() => (told.data.value?.passes ?? []).flatMap(({ rows }) =>
             :pass="pass"
             @dig="(of) => (row = of)"
           />
-        </details>
-        <sign-offs :planter-id="planterId" :signed="told.data.value.sign_offs" :open="told.data.value.open" />
-        <details v-if="earlier.length > 0" class="sheet">
-          <summary>Earlier passes</summary>
-          <dug-pass v-for="pass in earlier" :key="pass.pass" :pass="pass" @dig="(of) => (row = of)" />
         </details>
       </div>
     </div>

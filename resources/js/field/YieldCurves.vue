@@ -5,6 +5,7 @@ import { keys, queries } from '@/api/queries'
 import type { Emergence } from '@/api/types'
 import NumberField from '@/components/NumberField.vue'
 import RefusalList from '@/components/RefusalList.vue'
+import { useMoney } from '@/composables/useMoney'
 import { useSend } from '@/composables/useSend'
 import { useUnits } from '@/composables/useUnits'
 import { useSession } from '@/session'
@@ -18,10 +19,21 @@ const { planterId, curves, crops } = defineProps<{
 }>()
 const { units } = useUnits()
 const session = useSession()
+const { currency, money } = useMoney()
 const { send, refusal, busy } = useSend('The server does not answer. A yield curve needs a signal.')
 const area = () => (units.value === 'mm' ? 'ha' : 'acre')
 const saved = ref('')
 const form = reactive({ crop: '', unit: '', price: null as number | null, points: '' })
+
+/** `58 bu/acre at 16,000 plants, 68 at 20,000`. */
+const sayPoints = ({ points, unit }: Emergence['curves'][number]) =>
+  points
+    .split('; ')
+    .map((point, at) => {
+      const [plants, yields] = point.split(' ')
+      return at === 0 ? `${yields} ${unit}/${area()} at ${plants} plants` : `${yields} at ${plants}`
+    })
+    .join(', ')
 
 function choose(crop: string): void {
   const known = curves.find((one) => one.crop === crop.toLowerCase())
@@ -55,10 +67,7 @@ async function save(): Promise<void> {
     <ul v-if="curves.length > 0">
       <li v-for="one in curves" :key="one.crop">
         <strong>{{ one.crop }}</strong>
-        <span
-          >{{ one.points }} {{ one.unit }}/{{ area() }}, {{ one.price }} {{ session.me?.currency }} per
-          {{ one.unit }}</span
-        >
+        <span>{{ sayPoints(one) }}, {{ money(one.price) }} per {{ one.unit }}</span>
         <v-btn v-if="session.may('set')" variant="text" :aria-label="`Change ${one.crop}`" @click="choose(one.crop)"
           >Change</v-btn
         >
@@ -74,7 +83,7 @@ async function save(): Promise<void> {
       <v-text-field v-model="form.unit" label="Unit" placeholder="bu" maxlength="20" />
       <number-field
         v-model="form.price"
-        :label="`Price per unit, ${session.me?.currency ?? ''}`"
+        :label="`Price per unit, ${currency}`"
         kind="money"
         :high="100_000"
         :places="2"
@@ -115,6 +124,7 @@ li {
   align-items: center;
   gap: 10px;
   min-height: var(--touch);
+  padding: 4px 0;
   border-top: 1px solid var(--line);
 }
 @media (max-width: 700px) {
