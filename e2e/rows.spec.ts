@@ -28,7 +28,7 @@ test('rows that differ are said in the form, asked by what they have, and parked
   await page.getByRole('button', { name: 'Add planter' }).click()
   await expect(page).toHaveURL(/\/planters\/\d+\/board$/)
   const planter = /planters\/(\d+)/.exec(page.url())?.[1]
-  await expect(page.getByRole('button', { name: 'Row 2: parked' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Row 2: parked' })).toBeVisible()
 
   const { body } = await call<{ steps: { row: number; check: string }[] }>(
     page,
@@ -43,7 +43,7 @@ test('rows that differ are said in the form, asked by what they have, and parked
   expect(rowsOf('opener_bearing')).toEqual([1, 3, 4, 5, 6])
 
   await page.goto(`/planters/${planter}/rows/5`)
-  await expect(page.getByText('Second closing stage').first()).toBeVisible()
+  await expect(page.getByText('Closing chain').first()).toBeVisible()
   await expect(page.getByText('Closing wheels')).toHaveCount(0)
   await page.goto(`/planters/${planter}/rows/1`)
   await expect(page.getByText('Closing wheels').first()).toBeVisible()

@@ -1,6 +1,7 @@
+import { readFileSync } from 'node:fs'
 import { expect, type Page, test } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
-import { call, signIn, walkByStation } from './support'
+import { call, planterWithWalk, signIn, walkByStation } from './support'
 
 type Found = { row: number; check: string; side: string; proposal: { action: string } }
 
@@ -16,6 +17,18 @@ async function settle(page: Page): Promise<void> {
 async function openWalk(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Continue the walk' }).click()
   await expect(page.getByRole('heading', { level: 1 }).filter({ hasText: 'Row 10 of 16' })).toBeVisible()
+}
+
+/** A plate planter as its starting point has it. */
+async function plateUnit(page: Page) {
+  const starts = JSON.parse(readFileSync('core/units/starts.json', 'utf8')) as {
+    key: string
+    spacing: string
+    equipment: object
+  }[]
+  const sheets = await call<{ id: number; type: string }[]>(page, 'GET', '/api/spec-sheets')
+  const { spacing, equipment } = starts.find(({ key }) => key === 'plate') as (typeof starts)[number]
+  return { spacing, equipment, spec_sheet_id: sheets.body.find(({ type }) => type === 'plate')?.id }
 }
 
 /** The walk at one place of row 10 of the demo. */
@@ -88,12 +101,10 @@ test.describe('phone', () => {
     await settle(page)
     await page.screenshot(to('today-phone'))
     await walkByStation(page)
-    await page.getByRole('region', { name: 'Quill Bottom' }).getByRole('link', { name: 'Finish the walk' }).tap()
-    await page.waitForURL('**/walk')
-    await walkAt(page, 'opener_blade_diameter')
-    const pad = page.locator('.pad')
-    await pad.getByRole('button', { name: '14', exact: true }).tap()
-    await pad.getByRole('button', { name: '3 eighths' }).tap()
+    const { spec_sheet_id, spacing, equipment } = await plateUnit(page)
+    const more = { farm: 'Tollgate', spec_sheet_id, spacing, equipment }
+    const { planter } = await planterWithWalk(page, 'Plate Four', 4, null, more)
+    await page.goto(`/planters/${planter}/walk?row=1&check=runner_width`)
     await settle(page)
     await page.screenshot(to('walk-phone'))
     await page.goto('/planters/1/first-pass')

@@ -1,12 +1,15 @@
 <script setup lang="ts" generic="Line extends { key: string; startsStation: boolean }">
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import type { RibbonRow } from '@/api/types'
+import RowMark, { sayRow } from './RowMark.vue'
 
 /**
  * Rows of a planter across, lines down. Arrow keys move, Enter opens. Scrolls sideways under a fixed first column, and
  * never the page.
  */
-const { planterId, sections, lines, selectedRow } = defineProps<{
+const { planterId, ribbon, sections, lines, selectedRow } = defineProps<{
   planterId: number
+  ribbon: RibbonRow[]
   sections: number[]
   lines: Line[]
   selectedRow?: number
@@ -19,7 +22,7 @@ defineSlots<{
 }>()
 const table = useTemplateRef<HTMLElement>('table')
 
-const rowCount = computed(() => sections.reduce((sum, count) => sum + count, 0))
+const rowCount = computed(() => ribbon.length)
 const firstOfSection = computed(() => {
   const first = new Set<number>()
   sections.reduce((row, count) => (first.add(row), row + count), 1)
@@ -70,18 +73,19 @@ watch(
         <tr>
           <th scope="col" class="corner"><span class="spoken">Station</span></th>
           <th
-            v-for="row in rowCount"
-            :key="row"
+            v-for="of in ribbon"
+            :key="of.row"
             scope="col"
-            :data-head="row"
-            :class="{ chosen: row === selectedRow, wing: firstOfSection.has(row) }"
+            :data-head="of.row"
+            :class="{ chosen: of.row === selectedRow, wing: firstOfSection.has(of.row) }"
           >
             <router-link
               class="to-row"
-              :to="{ name: 'row', params: { planter: planterId, row } }"
-              :aria-label="`Row ${row}: its page`"
-              >{{ row }}</router-link
-            >
+              :to="{ name: 'row', params: { planter: planterId, row: of.row } }"
+              :aria-label="sayRow(of)"
+              :title="sayRow(of)"
+              >{{ of.row }}<row-mark :row="of"
+            /></router-link>
           </th>
         </tr>
       </thead>
@@ -144,9 +148,10 @@ thead th {
 }
 .to-row {
   display: flex;
+  flex-direction: column;
   align-items: center;
-  justify-content: center;
-  min-height: var(--line-height);
+  gap: 2px;
+  padding: 4px 0 6px;
   color: var(--ink);
   text-decoration: none;
 }

@@ -19,12 +19,15 @@ const {
   selected,
   error = null,
   select,
+  ownRows = false,
 } = defineProps<{
   planterId: number
   of?: { ribbon: RibbonRow[]; planter: { sections: number[] } }
   selected?: number
   error?: unknown
   select?: (row: number) => void
+  /** The screen shows the rows itself. */
+  ownRows?: boolean
 }>()
 defineEmits<{ again: [] }>()
 const router = useRouter()
@@ -46,7 +49,7 @@ const toRow = (row: number) => void router.push({ name: 'row', params: { planter
 <template>
   <div class="frame">
     <app-bar :planter-id="planterId" />
-    <div class="strip">
+    <div v-if="!ownRows" class="strip">
       <planter-ribbon
         v-if="of"
         :ribbon="of.ribbon"

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import type { RibbonRow } from '@/api/types'
-import { say } from '@/words'
-import VerdictGlyph from './VerdictGlyph.vue'
+import RowMark, { sayRow } from './RowMark.vue'
 
 /** The planter seen from behind: every row at its place across the toolbar, with its worst verdict and life left. */
 const {
@@ -18,13 +17,6 @@ const bySection = computed(() => {
   let from = 0
   return sections.map((count) => ribbon.slice(from, (from += count)))
 })
-
-function describe(row: RibbonRow): string {
-  if (row.parked) return `Row ${row.row}: parked`
-  const life = row.life_left === null ? '' : `, ${Math.round(row.life_left * 100)}% life left in the worst part`
-  const expected = row.expected === undefined ? '' : `, expected ${say(`verdict.${row.expected}`).toLowerCase()}`
-  return `Row ${row.row}: ${say(`verdict.${row.verdict}`)}${expected}${life}`
-}
 
 watch(
   () => [selected, ribbon.length],
@@ -46,26 +38,14 @@ watch(
         v-for="row in rows"
         :key="row.row"
         :type="small ? undefined : 'button'"
-        :class="['row', row.expected ?? row.verdict, { expected: row.expected !== undefined, parked: row.parked }]"
-        :aria-label="small ? undefined : describe(row)"
-        :title="small ? undefined : describe(row)"
+        class="row"
+        :aria-label="small ? undefined : sayRow(row)"
+        :title="small ? undefined : sayRow(row)"
         :aria-current="row.row === selected ? 'true' : undefined"
         @click="emit('select', row.row)"
       >
         <span v-if="!small" class="number">{{ row.row }}</span>
-        <span v-if="row.parked && !small" class="up">parked</span>
-        <span v-else class="life"
-          ><span
-            class="left"
-            :style="{ height: `${Math.max(row.life_left ?? 0, row.life_left === null ? 0 : 0.06) * 100}%` }"
-        /></span>
-        <verdict-glyph
-          v-if="!row.parked"
-          :verdict="row.expected ?? row.verdict"
-          :hollow="row.expected !== undefined"
-          :size="small ? 12 : 15"
-          :silent="!small"
-        />
+        <row-mark :row="row" :small="small" />
       </component>
     </div>
   </div>
@@ -89,52 +69,18 @@ watch(
 .row {
   flex: 1 0 48px;
   min-width: 48px;
-  display: grid;
-  grid-template: auto 34px / 1fr auto auto 1fr;
-  column-gap: 5px;
+  display: flex;
+  flex-direction: column;
   align-items: center;
-  justify-items: center;
   padding: 3px 2px 4px;
   border-radius: 0 0 8px 8px;
   border: 2px solid transparent;
   border-top: 0;
 }
-.up {
-  grid-area: 2 / 1 / 3 / 5;
-  font-size: 0.75rem;
-  color: var(--ink-2);
-}
-.parked .life {
-  visibility: hidden;
-}
 .number {
-  grid-column: 2 / 4;
   font-size: 0.8125rem;
   line-height: 1.3;
   color: var(--ink);
-}
-.life {
-  grid-area: 2 / 2;
-  position: relative;
-  width: 9px;
-  height: 32px;
-  border-radius: 2px;
-  background: color-mix(in srgb, var(--ink-2) 24%, transparent);
-  overflow: hidden;
-}
-.left {
-  position: absolute;
-  inset: auto 0 0 0;
-  background: currentColor;
-}
-.row .glyph {
-  grid-area: 2 / 3;
-}
-/* Not looked at yet: drawn in outline. */
-.expected .left {
-  background: none;
-  border: 1.5px solid currentColor;
-  border-radius: 2px;
 }
 button.row:hover {
   background: color-mix(in srgb, var(--accent-weak) 55%, transparent);
@@ -153,17 +99,7 @@ button.row:hover {
 .small .row {
   flex-basis: 13px;
   min-width: 13px;
-  grid-template: 22px 14px / 1fr;
-  row-gap: 2px;
   padding: 3px 0 0;
   border: 0;
-}
-.small .life {
-  grid-area: 1 / 1;
-  width: 7px;
-  height: 22px;
-}
-.small .row .glyph {
-  grid-area: 2 / 1;
 }
 </style>

@@ -5,7 +5,7 @@ import { fileOf } from '@/spec/manuals'
 import { faces, type Role, screensFor } from '@/components/tabs'
 
 /** A screen, or a file that opens beside it. */
-export type Place = RouteLocationRaw | { file: string }
+type Place = RouteLocationRaw | { file: string }
 
 export interface Found {
   /** A kind of thing, in the words of a person. */

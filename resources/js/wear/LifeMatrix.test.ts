@@ -33,11 +33,28 @@ describe('the planter by life left', () => {
         board: {
           checks: [{ ...bladeCheck, figures: { ...bladeCheck.figures, life: bladeCheck.figures.new! } }],
           row_checks: [],
+          ribbon: Array.from({ length: 6 }, (_, at) => ({
+            row: at + 1,
+            verdict: 'sound' as const,
+            life_left: at / 10,
+            checked: 1,
+            ...(at === 5 ? { parked: true } : {}),
+          })),
         },
       },
       global: { stubs: { RouterLink: { template: '<a><slot /></a>' }, VIcon: true } },
     })
   const cells = (wrapper: ReturnType<typeof matrix>) => wrapper.findAll('tbody td button')
+
+  it('heads each row with its own mark, and says it', () => {
+    const heads = matrix().findAll('thead [aria-label]')
+    expect(heads.map((head) => head.attributes('aria-label'))).toEqual([
+      'Row 1: Sound, 0% life left in the worst part',
+      ...[1, 2, 3, 4].map((tenths) => `Row ${tenths + 1}: Sound, ${tenths}0% life left in the worst part`),
+      'Row 6: parked',
+    ])
+    expect(heads.at(-1)?.text()).toBe('6parked')
+  })
 
   it('says in words how each place stands, with its size, what is left and its odds', () => {
     const row = 'Opener blade diameter left'

@@ -14,7 +14,7 @@ import { SIGNS } from './life'
 const { planter, forecast, board, selectedRow } = defineProps<{
   planter: Pick<Planter, 'id' | 'sections'>
   forecast: Forecast
-  board: Pick<Board, 'checks' | 'row_checks'>
+  board: Pick<Board, 'checks' | 'row_checks' | 'ribbon'>
   selectedRow?: number
 }>()
 const emit = defineEmits<{ open: [place: PlaceForecast]; select: [row: number] }>()
@@ -61,6 +61,7 @@ function linesOf(station: Station, rows: number): Line[] {
 <template>
   <glance-table
     :planter-id="planter.id"
+    :ribbon="board.ribbon"
     :sections="planter.sections"
     :lines="lines"
     :selected-row="selectedRow"

@@ -75,6 +75,7 @@ const planterPlaces = computed(() => board.cells.filter(({ row }) => row === 0).
 <template>
   <glance-table
     :planter-id="board.planter.id"
+    :ribbon="board.ribbon"
     :sections="board.planter.sections"
     :lines="lines"
     :selected-row="selectedRow"

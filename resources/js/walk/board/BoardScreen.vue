@@ -75,14 +75,7 @@ function walkTo(cell: Cell): void {
 </script>
 
 <template>
-  <planter-page
-    :planter-id="planterId"
-    :of="board"
-    :selected="selectedRow"
-    :select="(row) => (selectedRow = selectedRow === row ? undefined : row)"
-    :error="query.error.value"
-    @again="query.refetch()"
-  >
+  <planter-page :planter-id="planterId" :of="board" own-rows :error="query.error.value" @again="query.refetch()">
     <div v-if="board && counts" :class="['board', { whole: isWholePlanter }]">
       <div class="head">
         <div class="title">
@@ -92,7 +85,7 @@ function walkTo(cell: Cell): void {
               {{ counts.rowsDone }} of {{ counts.rows }} rows done · {{ counts.failed }} failed · {{ counts.change }} to
               change · {{ counts.watch }} to watch
             </template>
-            <template v-else>Start a walk to measure. Until then the ribbon shows the forecast.</template>
+            <template v-else>Start a walk to measure. Until then each row shows its forecast.</template>
           </p>
         </div>
         <div class="segments" role="group" aria-label="Face">
