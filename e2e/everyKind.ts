@@ -172,7 +172,7 @@ export const kinds: Record<string, (of: Planter) => Sent> = {
   sheet: ({ sheet }) => ({
     method: 'PUT',
     path: `/api/spec-sheets/${sheet}`,
-    body: { name: 'Side by side', figures: {}, notch: { value: '1/4 in', source: `manual ${next()}` } },
+    body: { name: `Side by side ${sheet}`, figures: {}, notch: { value: '1/4 in', source: `manual ${next()}` } },
     ids: [],
   }),
   shop: () => ({
