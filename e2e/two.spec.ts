@@ -272,9 +272,14 @@ test('of two who add the sample planter at once one is told, and both may remove
     const answers = await Promise.all([page, other].map((on) => call(on, method, '/api/sample-planter')))
     return answers.map(({ status }) => status).sort()
   }
-  for (let turn = 0; turn < 3; turn++) {
+  let shop = 0
+  for (let turn = 0; turn < 5; turn++) {
     expect(await both('POST')).toEqual([201, 422])
-    expect(await both('DELETE')).toEqual([204, 204])
+    // And whoever saves the shop's figures meanwhile, which hang on every planter, is not told that something is gone.
+    const figures = () => call(page, 'PATCH', '/api/workshop', { watch_chance: 0.2 + (shop++ % 10) / 100 })
+    const [removed, ...saved] = await Promise.all([both('DELETE'), ...Array.from({ length: 6 }, figures)])
+    expect(removed).toEqual([204, 204])
+    expect(saved.map(({ status }) => status)).toEqual(Array(6).fill(200))
   }
   const yard = await call<{ is_sample: boolean }[]>(page, 'GET', '/api/yard')
   expect(yard.body.filter(({ is_sample }) => is_sample)).toEqual([])

@@ -13,7 +13,6 @@ use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
 use App\Record\Refused;
-use Carbon\CarbonImmutable;
 use Ustrel\Core\Meter\Stage;
 
 /** Runs of the meters of one planter on a test stand, by their counts. */
@@ -56,7 +55,7 @@ final readonly class BenchRuns implements Kind
             'doubles' => $doubles,
             'seed' => $seed,
             'seed_lot_id' => $seed === '' ? null : Lots::of($this->planter->workshop_id)->named($seed)?->id,
-            ...BenchSetUp::of($fields, $this->planter, CarbonImmutable::parse($envelope->at()->toIso())),
+            ...BenchSetUp::of($fields, $this->planter, $envelope->at()),
             'part_of' => $envelope->withdrawn ? null : $this->firstPart($fields),
             'is_look' => $isLook,
             'is_partial' => $fields->flag('partial', 'refused.unknown_flag'),

@@ -7,7 +7,7 @@ namespace App\Bench;
 use App\Models\Planter;
 use App\Record\Fields;
 use App\Record\Refused;
-use DateTimeInterface;
+use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Meter\RunSetUp;
 
 /** How a meter is set up for a run, as it is typed: alike for a run that was counted by hand and one that a stand is to count. */
@@ -34,12 +34,12 @@ final class BenchSetUp
     private const MOST_RUN_IN = 5000;
 
     /**
-     * @param  DateTimeInterface  $at  when it ran: rows may be parked or let down since
+     * @param  Moment  $at  when it ran: rows may be parked or let down since
      * @return array{disc: string, air: string|null, cells: int|null, population: int|null, mph: string|null, singulator: string, lubricant: string, run_in: int|null, note: string}
      *
      * @throws Refused
      */
-    public static function of(Fields $fields, Planter $planter, DateTimeInterface $at): array
+    public static function of(Fields $fields, Planter $planter, Moment $at): array
     {
         return [
             'disc' => trim($fields->text('disc', self::LONGEST, 'bench.disc')),

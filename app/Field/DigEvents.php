@@ -12,7 +12,6 @@ use App\Record\EventDefaults;
 use App\Record\Fields;
 use App\Record\Kind;
 use App\Record\Refused;
-use Carbon\CarbonImmutable;
 use Ustrel\Core\Field\Dig\DigSign;
 use Ustrel\Core\Field\Dig\DugRow;
 use Ustrel\Core\Field\Dig\InvalidDig;
@@ -53,7 +52,7 @@ final readonly class DigEvents implements Kind
     {
         $system = $fields->oneOf('units', UnitSystem::class, 'refused.unknown_units') ?? UnitSystem::Inch;
         $row = $fields->whole('row', 1, $this->planter->row_count, 'dig.row') ?? throw Refused::because('row', 'dig.row');
-        if (in_array($row, $this->planter->formerlyParked(CarbonImmutable::parse($envelope->at()->toIso())) ?? $this->planter->parked_rows, true)) {
+        if (in_array($row, $this->planter->parked()->at($envelope->at()), true)) {
             throw Refused::because('row', 'dig.parked', ['row' => $row]);
         }
         $depths = self::lengths($fields, 'depths', $system, self::DEPTHS);

@@ -11,6 +11,7 @@ use App\Models\Field\WatchPass;
 use App\Models\Field\WatchRun;
 use App\Models\Planter;
 use App\Models\Walk\Cell;
+use App\Record\Moments;
 use App\Season\SeasonQuery;
 use App\Spec\ShopAims;
 use Illuminate\Database\Eloquent\Builder;
@@ -92,7 +93,7 @@ final readonly class FoundRates
         foreach ($pass->means[Watched::Population->value] ?? [] as $row => $counted) {
             $dig = $digs->firstWhere('row_number', $row);
             if ($dig !== null && $counted > 0) {
-                $monitored[$row] = SeedSpacing::population((float) $dig->spacing / self::INCH, $planter->plantedSpacingAt($dig->happened_at)->toInches()) / $counted;
+                $monitored[$row] = SeedSpacing::population((float) $dig->spacing / self::INCH, $planter->plantedSpacingAt(Moments::of($dig->happened_at))->toInches()) / $counted;
             }
         }
 

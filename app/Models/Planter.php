@@ -13,9 +13,9 @@ use App\Models\Field\WatchRun;
 use App\Models\Record\Import;
 use App\Models\Walk\Walk;
 use App\Models\Work\Joint;
+use App\Record\Moments;
 use Carbon\CarbonImmutable;
 use Database\Factories\PlanterFactory;
-use DateTimeInterface;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
@@ -26,6 +26,7 @@ use Ustrel\Core\Measure\Length;
 use Ustrel\Core\Measure\Moment;
 use Ustrel\Core\Season\Season;
 use Ustrel\Core\Spec\RowUnits;
+use Ustrel\Core\Unit\ParkedRows;
 
 /**
  * A planter: N row units on a toolbar.
@@ -172,54 +173,41 @@ final class Planter extends Model
         return $this->spacingWith($this->parked_rows);
     }
 
-    /** The same as it was: rows may be parked for one crop and down for the next. */
-    public function plantedSpacingAt(DateTimeInterface $moment): Length
+    /** The same as it was at a moment. */
+    public function plantedSpacingAt(Moment $moment): Length
     {
-        return $this->spacingWith($this->formerlyParked($moment) ?? $this->parked_rows);
+        return $this->spacingWith($this->parked()->at($moment));
     }
 
-    /** As the day ended, by the workshop's own day. */
+    /** The same as a day ended. */
     public function plantedSpacingOn(Day $day): Length
     {
-        return $this->plantedSpacingAt($this->endOf($day));
+        return $this->spacingWith($this->parkedOn($day));
     }
 
-    /** @return list<int>|null rows that were up at a moment that has passed; null where none were parked or let down since */
-    public function formerlyParked(DateTimeInterface $moment): ?array
+    public function parked(): ParkedRows
     {
-        foreach ($this->formerly_parked as $of) {
-            if ($moment < CarbonImmutable::parse($of['until'])) {
-                return $of['rows'];
-            }
-        }
-
-        return null;
+        return new ParkedRows($this->parked_rows, $this->formerly_parked);
     }
 
-    /** @return list<int> rows that were up as a day ended; of a season that nobody kept it for, none */
+    /** @return list<int> rows that were up as a day ended, by the workshop's own day */
     public function parkedOn(Day $day): array
     {
-        return $this->formerlyParked($this->endOf($day)) ?? ($this->seasons()->of($day) === $this->season() ? $this->parked_rows : []);
+        return $this->parked()->at(Moment::ofMilliseconds($day->end($this->workshop->zone())->milliseconds - 1));
     }
 
-    /** @param  list<int>  $rows  that are up from now on */
+    /** @param  list<int>  $rows  that are up from now on; of a new planter from the begin of its season on */
     public function park(array $rows): void
     {
-        if ($rows !== $this->parked_rows) {
-            $this->formerly_parked = [...$this->formerly_parked, ['until' => now()->toIso8601ZuluString('millisecond'), 'rows' => $this->parked_rows]];
-            $this->parked_rows = $rows;
-        }
+        $from = $this->exists ? Moments::now() : $this->seasons()->begins($this->season())->plusDays(-1)->end($this->workshop->zone());
+        $parked = $this->parked()->from($from, $rows);
+        [$this->parked_rows, $this->formerly_parked] = [$parked->now, $parked->before];
     }
 
     /** @param  list<int>  $parked */
     private function spacingWith(array $parked): Length
     {
         return Length::ofMillimetres((string) ((float) $this->spacing_mm * RowUnits::apart($this->row_count, $parked)));
-    }
-
-    private function endOf(Day $day): DateTimeInterface
-    {
-        return CarbonImmutable::parse($day->iso, $this->workshop->zone())->endOfDay();
     }
 
     /** @return list<int> rows that plant, from the left */

@@ -12,6 +12,7 @@ use App\Record\Change;
 use App\Record\Document;
 use App\Wear\WearRecord;
 use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Ustrel\Core\Walk\Result;
@@ -41,7 +42,7 @@ final readonly class SavePlanter
     /** @param  array<string, mixed>  $fields */
     private static function make(Planter $planter, array $fields): Planter
     {
-        DB::transaction(static fn (): bool => $planter->fill($fields)->save());
+        DB::transaction(static fn (): bool => self::fill($planter, $fields)->save());
 
         return $planter->load(['specSheet', 'workshop']);
     }
@@ -51,8 +52,7 @@ final readonly class SavePlanter
     {
         return $this->change->of($planter, static function (Planter $planter, Affected $affected) use ($fields, $seen): Planter {
             Document::isKnown($planter, $fields, $seen);
-            $planter->park($fields['parked_rows'] ?? $planter->parked_rows);
-            $planter->fill($fields)->save();
+            self::fill($planter, $fields)->save();
             $planter->load('specSheet');
             $walk = $planter->openWalk();
             if ($walk !== null) {
@@ -63,6 +63,14 @@ final readonly class SavePlanter
 
             return $planter;
         });
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    private static function fill(Planter $planter, array $fields): Planter
+    {
+        $planter->fill(Arr::except($fields, 'parked_rows'))->park($fields['parked_rows'] ?? $planter->parked_rows);
+
+        return $planter;
     }
 
     private static function bringAlong(Walk $walk, Planter $planter): void

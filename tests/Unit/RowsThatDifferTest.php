@@ -9,6 +9,7 @@ use App\Plan\PartPrices;
 use App\Spec\CopySpecSheet;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
+use Ustrel\Core\Measure\Day;
 
 /** @return array<string, mixed> */
 function eightRows(array $more = []): array
@@ -250,7 +251,7 @@ it('goes by the rows that were down when it was dug, run, counted and logged', f
     $version = $this->putJson($path, $edit + ['parked_rows' => [], 'version' => $made['version']])->assertOk()->json('version');
     // Nothing was parked or let down: it is not told again.
     $this->putJson($path, $edit + ['parked_rows' => [], 'version' => $version])->assertOk();
-    expect(Planter::query()->findOrFail($planter->id)->formerly_parked)->toEqual([['until' => '2026-05-04T10:00:00.000Z', 'rows' => [2, 4, 6, 8]]]);
+    expect(Planter::query()->findOrFail($planter->id)->formerly_parked)->toEqual([['until' => '2025-08-17T00:00:00.000Z', 'rows' => []], ['until' => '2026-05-04T10:00:00.000Z', 'rows' => [2, 4, 6, 8]]]);
     $this->travelTo('2026-05-04 11:00:00');
     $dig(5, 2, '2026-05-04T10:30:00Z')->assertCreated();
     $dig(2, 2, '2026-05-04T10:30:00Z')->assertCreated();
@@ -258,12 +259,24 @@ it('goes by the rows that were down when it was dug, run, counted and logged', f
     $dig(4, 1, '2026-04-20T09:30:00Z')->assertUnprocessable();
     $run('2026-04-20T09:30:00Z');
     $run('2026-05-04T10:30:00Z');
-    foreach (['2026-04-20', '2026-05-03', '2026-05-04'] as $day) {
+    foreach (['2025-04-20', '2026-04-20', '2026-05-03', '2026-05-04'] as $day) {
         $this->logAcres($planter, $day, 20)->assertCreated();
     }
     expect($dug())->toEqual([5 => '64,3', 2 => '64,3', 3 => '32,1'])->and($stand())->toStartWith('30,0')
         ->and($speeds())->toEqual([[10.0, 28.6], [5.0, 28.6], [5.0, 28.6]])
-        ->and($shut())->toEqual(['2026-05-04' => [], '2026-05-03' => [2, 4, 6, 8], '2026-04-20' => [2, 4, 6, 8]]);
+        ->and($shut())->toEqual(['2026-05-04' => [], '2026-05-03' => [2, 4, 6, 8], '2026-04-20' => [2, 4, 6, 8], '2025-04-20' => []]);
+});
+
+it('remembers in the next season that rows were up in this one', function (): void {
+    $this->travelTo('2026-04-20 10:00:00');
+    $planter = Planter::query()->findOrFail(($this->make)(['spacing' => '15 in', 'planting_start' => '2026-04-17', 'other_rows' => [], 'parked_rows' => [2, 4, 6, 8]])->assertCreated()->json('id'));
+    $this->postJson("/api/planters/{$planter->id}/emergence", ['counts' => [['id' => (string) Str::uuid7(), 'row' => 3, 'field' => 'Kiln Piece', 'planted_on' => '2026-04-18', 'plants' => 30, 'length' => 17.424, 'happened_at' => '2026-04-20T09:00:00Z']]])->assertSuccessful();
+    $planter->update(['planting_start' => '2027-04-17']);
+    $this->travelTo('2027-03-01 10:00:00');
+    $this->logAcres($planter, '2026-05-01', 30)->assertCreated();
+    $this->logAcres($planter, '2025-05-01', 20)->assertCreated();
+    expect(array_column($this->acresOf($planter)['lines'], 'shut_off', 'day'))->toEqual(['2026-05-01' => [['rows' => [2, 4, 6, 8], 'share' => 0]], '2025-05-01' => []])
+        ->and(Planter::query()->findOrFail($planter->id)->plantedSpacingOn(Day::of('2026-04-18'))->toInches())->toBe(30.0);
 });
 
 it('says in prints and files what a depth is held against in what it is set in', function (): void {

@@ -7,6 +7,7 @@ namespace App\Bench\Http;
 use App\Http\Api\Schema;
 use App\Models\Bench\BenchRun;
 use App\Models\Planter;
+use App\Record\Moments;
 use App\Spec\ShopAims;
 use DateTimeInterface;
 use Illuminate\Database\Eloquent\Collection;
@@ -61,7 +62,7 @@ final readonly class BenchView extends Schema
 
         return new self(
             looks: self::looks($looks),
-            runs: array_values($runs->map(static fn (BenchRun $run): BenchRunView => BenchRunView::of($run, $sheet->at($run->row_number)->checks, $unsound, $aims->forLot($run->seedLot), $planter->plantedSpacingAt($run->happened_at)->toInches()))->all()),
+            runs: array_values($runs->map(static fn (BenchRun $run): BenchRunView => BenchRunView::of($run, $sheet->at($run->row_number)->checks, $unsound, $aims->forLot($run->seedLot), $planter->plantedSpacingAt(Moments::of($run->happened_at))->toInches()))->all()),
             before: array_values(array_map(static fn (array $of): array => [
                 'row' => $of[0]->row_number, 'season' => $of[1], 'singulation' => MeterShareView::singulation($of[0]->counts()), 'air' => $of[0]->air === null ? null : (float) $of[0]->air, 'seed' => $of[0]->lotName(),
             ], $before)),

@@ -10,6 +10,7 @@ use App\Models\Bench\StandRun;
 use App\Models\Planter;
 use App\Models\User;
 use App\Record\Fields;
+use App\Record\Moments;
 use App\Record\Refused;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -47,7 +48,7 @@ final readonly class PrepareRun
     private function read(Fields $fields, Planter $planter): array
     {
         $row = $fields->whole('row', 1, $planter->row_count, 'bench.row') ?? throw Refused::because('row', 'bench.row');
-        $setUp = BenchSetUp::of($fields, $planter, now());
+        $setUp = BenchSetUp::of($fields, $planter, Moments::now());
         $cells = $setUp['cells'] ?? throw Refused::because('cells', 'stand.cells');
 
         return [

@@ -11,6 +11,7 @@ use App\Field\RateWords;
 use App\Models\Field\Dig;
 use App\Models\Field\Setting;
 use App\Models\Planter;
+use App\Record\Moments;
 use Illuminate\Database\Eloquent\Collection;
 use Ustrel\Core\Field\Calc\CalcUnit;
 use Ustrel\Core\Field\Calc\Measured;
@@ -93,7 +94,7 @@ final readonly class DigPasses
     private function row(Dig $dig, DugRow $dug, ?Rate $rate, Aims $aims, ?bool $differs, ?float $turn, ?bool $deeper, DepthScale $scale, ?float $stands, ?float $turnTo, ?string $expected, ?string $before): DugRowView
     {
         $drops = $dig->spacing === null ? null : $dug->drops((float) $dig->spacing);
-        $population = $dug->population($this->planter->plantedSpacingAt($dig->happened_at)->toMillimetres());
+        $population = $dug->population($this->planter->plantedSpacingAt(Moments::of($dig->happened_at))->toMillimetres());
 
         return new DugRowView(
             differs: $differs, turn: $turn, deeper: $deeper, scale: $scale, stands: $stands, turn_to: $turnTo, expected: $expected, before: $before,

@@ -6,10 +6,11 @@ namespace App\Yard\FirstDay;
 
 use App\Models\Planter;
 use App\Models\User;
+use App\Models\Workshop;
 use App\Record\Change;
 use Carbon\CarbonImmutable;
+use Closure;
 use Database\Demo\DemoScenario;
-use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -35,16 +36,14 @@ final readonly class SamplePlanter
     /** Where there is none, nothing happens. */
     public function remove(User $user): void
     {
-        $planter = $user->workshop->planters()->where('is_sample', true)->first();
-        if ($planter === null) {
-            return;
-        }
-        try {
-            // Pictures that no record names are tidied away at night.
-            $this->change->of($planter, static fn (Planter $of) => self::delete('planters', 'id = ?', [$of->id]));
-        } catch (ModelNotFoundException) {
-            // Another has removed it meanwhile.
-        }
+        // The shop is held, too: who changes what all of its planters share would miss one on the way.
+        $this->change->ofWorkshop($user->workshop_id, static function (Workshop $workshop, Closure $change): void {
+            $planter = $workshop->planters()->where('is_sample', true)->first();
+            if ($planter !== null) {
+                // Pictures that no record names are tidied away at night.
+                $change($planter, static fn (Planter $of) => self::delete('planters', 'id = ?', [$of->id]));
+            }
+        });
     }
 
     /**

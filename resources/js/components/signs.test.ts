@@ -4,6 +4,7 @@ import type { Verdict } from '@/api/types'
 import { themes } from '@/theme'
 import FractionText from './FractionText.vue'
 import PlanterRibbon from './PlanterRibbon.vue'
+import RowMark from './RowMark.vue'
 import VerdictGlyph from './VerdictGlyph.vue'
 
 const verdicts: Verdict[] = ['unchecked', 'sound', 'watch', 'change', 'failed']
@@ -25,6 +26,28 @@ describe('signs', () => {
     const text = mount(FractionText, { props: { text: '14 3/8 in' } })
     expect(text.get('.spoken').text()).toBe('14 and 3 eighths')
     expect(text.get('[aria-hidden]').text()).toBe('143⁄8')
+  })
+})
+
+describe('the mark of a row', () => {
+  const mark = (of: object, small = false) =>
+    mount(RowMark, { props: { row: { row: 3, verdict: 'change', life_left: 0.4, checked: 3, ...of }, small } })
+  const height = (of: object) => mark(of).get('.left').attributes('style')
+
+  it('shows the life that is left, a little of it even where none is, and nothing where nobody knows', () => {
+    expect(height({})).toContain('height: 40%')
+    expect(height({ life_left: 0 })).toContain('height: 6%')
+    expect(height({ life_left: null })).toContain('height: 0%')
+  })
+  it('draws in outline what is expected and not looked at, by the verdict that is expected', () => {
+    const expected = mark({ verdict: 'unchecked', expected: 'watch' })
+    expect(expected.get('.mark').classes()).toEqual(expect.arrayContaining(['watch', 'expected']))
+    expect(mark({}).get('.mark').classes()).not.toContain('expected')
+  })
+  it('says that a row is parked, but has no word for it where it is small', () => {
+    expect(mark({ parked: true }).text()).toBe('parked')
+    expect(mark({ parked: true }).find('.life').exists()).toBe(false)
+    expect(mark({ parked: true }, true).text()).toBe('')
   })
 })
 
