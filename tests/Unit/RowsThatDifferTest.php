@@ -279,6 +279,21 @@ it('remembers in the next season that rows were up in this one', function (): vo
         ->and(Planter::query()->findOrFail($planter->id)->plantedSpacingOn(Day::of('2026-04-18'))->toInches())->toBe(30.0);
 });
 
+it('leaves rows parked that a change says nothing of, and takes those of an earlier version as parked for their season', function (): void {
+    $this->travelTo('2026-04-20 10:00:00');
+    $made = ($this->make)(['planting_start' => '2026-04-17', 'other_rows' => [], 'parked_rows' => [2]])->assertCreated()->json();
+    $planter = Planter::query()->findOrFail($made['id']);
+    $edit = ['farm' => $made['farm'], 'name' => 'Renamed', 'row_count' => 8, 'spacing' => '30 in', 'spec_sheet_id' => $made['spec_sheet']['id'], 'planting_start' => '2026-04-17', 'version' => $made['version']];
+    $this->putJson("/api/planters/{$planter->id}", $edit)->assertOk()->assertJsonPath('name', 'Renamed')->assertJsonPath('parked_rows', [2]);
+    $begin = [['until' => '2025-08-17T00:00:00.000Z', 'rows' => []]];
+    expect($planter->refresh()->formerly_parked)->toEqual($begin);
+    $plain = $this->planter(['name' => 'None parked']);
+    $migration = require database_path('migrations/2027_01_01_000047_when_rows_were_parked.php');
+    $migration->down();
+    $migration->up();
+    expect($planter->refresh()->formerly_parked)->toEqual($begin)->and($plain->refresh()->formerly_parked)->toBe([]);
+});
+
 it('says in prints and files what a depth is held against in what it is set in', function (): void {
     $planter = Planter::query()->findOrFail(($this->make)(['equipment' => ['depth_scale' => 'turns'], 'other_rows' => []])->assertCreated()->json('id'));
     $walk = $this->openWalk($planter, ['depth_mark']);
