@@ -13,7 +13,6 @@ use App\Models\Field\WatchRun;
 use App\Models\Record\Import;
 use App\Models\Walk\Walk;
 use App\Models\Work\Joint;
-use App\Record\Moments;
 use Carbon\CarbonImmutable;
 use Database\Factories\PlanterFactory;
 use Illuminate\Database\Eloquent\Builder;
@@ -196,10 +195,9 @@ final class Planter extends Model
         return $this->parked()->at(Moment::ofMilliseconds($day->end($this->workshop->zone())->milliseconds - 1));
     }
 
-    /** @param  list<int>  $rows  that are up from now on; of a new planter from the begin of its season on */
-    public function park(array $rows): void
+    /** @param  list<int>  $rows  that are up from a moment on */
+    public function park(array $rows, Moment $from): void
     {
-        $from = $this->exists ? Moments::now() : $this->seasons()->begins($this->season())->plusDays(-1)->end($this->workshop->zone());
         $parked = $this->parked()->from($from, $rows);
         [$this->parked_rows, $this->formerly_parked] = [$parked->now, $parked->before];
     }

@@ -10,6 +10,7 @@ use App\Models\Walk\Walk;
 use App\Record\Affected;
 use App\Record\Change;
 use App\Record\Document;
+use App\Record\Moments;
 use App\Wear\WearRecord;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Arr;
@@ -68,7 +69,10 @@ final readonly class SavePlanter
     /** @param  array<string, mixed>  $fields */
     private static function fill(Planter $planter, array $fields): Planter
     {
-        $planter->fill(Arr::except($fields, 'parked_rows'))->park($fields['parked_rows'] ?? $planter->parked_rows);
+        $planter->fill(Arr::except($fields, 'parked_rows'));
+        // Those of a new planter are up for the whole of its season.
+        $from = $planter->exists ? Moments::now() : $planter->seasons()->begins($planter->season())->plusDays(-1)->end($planter->workshop->zone());
+        $planter->park($fields['parked_rows'] ?? $planter->parked_rows, $from);
 
         return $planter;
     }
